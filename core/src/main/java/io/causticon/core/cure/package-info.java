@@ -1,0 +1,7 @@
+/**
+ * Drying bars and the date they are ready. May use {@code formula} and below.
+ */
+@NullMarked
+package io.causticon.core.cure;
+
+import org.jspecify.annotations.NullMarked;

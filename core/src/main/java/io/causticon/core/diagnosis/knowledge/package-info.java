@@ -1,0 +1,7 @@
+/**
+ * What is known of each family of conditions, one hidden class a family, each line with its strength and its reason.
+ */
+@NullMarked
+package io.causticon.core.diagnosis.knowledge;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,8 @@
+package io.causticon.core.formula;
+
+/** What the maker wants of gel. */
+public enum GelGoal {
+    FORCE,
+    ALLOW,
+    PREVENT
+}

@@ -1,0 +1,80 @@
+package io.causticon.core.formula;
+
+import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Share;
+
+/**
+ * The superfat of given weights, and how far it can be off.
+ *
+ * <p>{@code SF = 1 - (A_given x purity - A_acid) / A_fat}. Its spread comes from independent relative errors of what the fats
+ * need and what was given: the natural spread of each fat's saponification value weighted by its part of the alkali, the
+ * step of the scale at each weighing (uniform, step / sqrt 12), and the purity of the alkali (one point either way at
+ * 95 %). A scale that reads wrong by a factor reads fats and lye wrong alike, which cancels. Source: stoichiometry and the
+ * propagation of independent errors (JCGM 100:2008, 5.1).
+ */
+public final class Superfat {
+
+    private static final double PURITY_HALF_WIDTH_95 = 0.01;
+    private static final double UNIFORM_STEPS_PER_SIGMA = Math.sqrt(12);
+
+    private Superfat() {}
+
+    /** The superfat of these weights; negative means more alkali than fat can take. */
+    public static Share of(Weights weights, AlkaliChoice alkali) {
+        return Share.fraction(1 - (givenMoles(weights, alkali) - weights.acidMoles()) / neededMoles(weights));
+    }
+
+    /** The superfat as a fraction, with the standard deviation of what cannot be known from the scale's display. */
+    public static Estimate distribution(Weights weights, AlkaliChoice alkali, Scales scales) {
+        double needed = neededMoles(weights);
+        double net = (givenMoles(weights, alkali) - weights.acidMoles()) / needed;
+        double deviation = Math.abs(net)
+                * Math.sqrt(sumOfSquares(
+                        saponificationError(weights, needed),
+                        fatWeighingError(weights, scales, needed),
+                        lyeError(weights, scales)));
+        return new Estimate(1 - net, deviation);
+    }
+
+    private static double neededMoles(Weights weights) {
+        return weights.allFats().mapToDouble(FatPortion::alkaliMoles).sum();
+    }
+
+    private static double givenMoles(Weights weights, AlkaliChoice alkali) {
+        return Alkali.NAOH.moles(weights.naoh().times(alkali.naohPurity().fraction()))
+                + Alkali.KOH.moles(weights.koh().times(alkali.kohPurity().fraction()));
+    }
+
+    private static double saponificationError(Weights weights, double needed) {
+        return Math.sqrt(weights.allFats()
+                .mapToDouble(f -> f.alkaliMoles()
+                        / needed
+                        * f.fat().saponificationSpread().fraction()
+                        / Estimate.SIGMAS_IN_95_PERCENT)
+                .map(e -> e * e)
+                .sum());
+    }
+
+    private static double fatWeighingError(Weights weights, Scales scales, double needed) {
+        double step = scales.fatStep().grams() / UNIFORM_STEPS_PER_SIGMA;
+        return Math.sqrt(weights.fats().stream()
+                .filter(f -> f.mass().isPositive())
+                .mapToDouble(f -> f.alkaliMoles() / f.mass().grams() * step / needed)
+                .map(e -> e * e)
+                .sum());
+    }
+
+    private static double lyeError(Weights weights, Scales scales) {
+        double step = scales.lyeStep().grams() / UNIFORM_STEPS_PER_SIGMA;
+        double weighing = weights.lye().isPositive() ? step / weights.lye().grams() : 0;
+        return Math.hypot(weighing, PURITY_HALF_WIDTH_95 / Estimate.SIGMAS_IN_95_PERCENT);
+    }
+
+    private static double sumOfSquares(double... errors) {
+        double sum = 0;
+        for (double error : errors) {
+            sum += error * error;
+        }
+        return sum;
+    }
+}

@@ -1,0 +1,111 @@
+package io.causticon.core.heat;
+
+import java.util.Arrays;
+
+/**
+ * One half of a loaf's cross-section in finite volumes: columns from the middle plane outwards, rows from the bottom up. Keeps the
+ * temperature of the walls, which start at that of the room.
+ */
+final class Grid {
+
+    private final int columns;
+    private final int rows;
+    private final double dx;
+    private final double dy;
+    private final double conductivity;
+    private final WallStrip side;
+    private final WallStrip top;
+    private final WallStrip bottom;
+
+    Grid(LoafSetup setup, double conductivity, double cell) {
+        this.columns = Math.max(3, (int) Math.round(setup.width() / 2 / cell));
+        this.rows = Math.max(4, (int) Math.round(setup.height() / cell));
+        this.dx = setup.width() / 2 / columns;
+        this.dy = setup.height() / rows;
+        this.conductivity = conductivity;
+        double room = setup.room().celsius();
+        this.side = new WallStrip(setup.side(), rows, dx / 2 / conductivity, room);
+        this.top = new WallStrip(setup.top(), columns, dy / 2 / conductivity, room);
+        this.bottom = new WallStrip(setup.bottom(), columns, dy / 2 / conductivity, room);
+    }
+
+    int columns() {
+        return columns;
+    }
+
+    int rows() {
+        return rows;
+    }
+
+    int cells() {
+        return columns * rows;
+    }
+
+    /** Longest explicit step in s that keeps the worst cell stable. */
+    double stableStep(double capacity, double sink) {
+        double across = Math.max(2 * conductivity / (dx * dx), conductivity / (dx * dx) + side.conductance() / dx);
+        double along = Math.max(
+                2 * conductivity / (dy * dy),
+                conductivity / (dy * dy) + Math.max(top.conductance(), bottom.conductance()) / dy);
+        return capacity / (across + along + sink);
+    }
+
+    /** Heat that flows into each cell, W/m3; moves the walls on by the step. */
+    double[] heatInto(double[] t, double room, double step) {
+        double[] heat = new double[cells()];
+        for (int r = 0; r < rows; r++) {
+            for (int c = 0; c < columns; c++) {
+                int i = r * columns + c;
+                if (c + 1 < columns) {
+                    exchange(heat, t, i, i + 1, conductivity / (dx * dx));
+                }
+                if (r + 1 < rows) {
+                    exchange(heat, t, i, i + columns, conductivity / (dy * dy));
+                }
+            }
+            int rim = r * columns + columns - 1;
+            heat[rim] += side.flux(r, t[rim], room, step) / dx;
+        }
+        for (int c = 0; c < columns; c++) {
+            int lid = (rows - 1) * columns + c;
+            heat[c] += bottom.flux(c, t[c], room, step) / dy;
+            heat[lid] += top.flux(c, t[lid], room, step) / dy;
+        }
+        return heat;
+    }
+
+    private static void exchange(double[] heat, double[] t, int i, int j, double conductance) {
+        double flow = conductance * (t[j] - t[i]);
+        heat[i] += flow;
+        heat[j] -= flow;
+    }
+
+    /** The wall along one face, a lump of heat a cell. */
+    private static final class WallStrip {
+
+        private final double[] temperature;
+        private final double inward;
+        private final double outward;
+        private final double capacity;
+
+        WallStrip(Wall wall, int cells, double halfCell, double room) {
+            this.temperature = new double[cells];
+            Arrays.fill(temperature, room);
+            this.inward = 1 / (halfCell + wall.inner());
+            this.outward = 1 / wall.outer();
+            this.capacity = wall.capacity();
+        }
+
+        double conductance() {
+            return inward;
+        }
+
+        /** W/m2 into the soap. The wall moves first and its new value drives the flux, which keeps energy exact. */
+        double flux(int cell, double soap, double room, double step) {
+            double stored = capacity / step;
+            double now = (stored * temperature[cell] + inward * soap + outward * room) / (stored + inward + outward);
+            temperature[cell] = now;
+            return inward * (now - soap);
+        }
+    }
+}

@@ -1,0 +1,118 @@
+package io.causticon.core.heat;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What a loaf went through: a frame of the half section every few minutes.
+ *
+ * @param columns cells from the middle plane to the side
+ * @param rows cells from the bottom to the top
+ * @param frameSeconds time between frames, s
+ * @param frames temperature of each cell, C, row by row from the bottom, middle plane first
+ * @param peak highest temperature anywhere, C
+ * @param peakHour when, h after pouring
+ * @param gelShare share of the section that gelled, its outermost corners left out
+ * @param gelPoint temperature at which this batter gels, C
+ */
+public record LoafHistory(
+        int columns,
+        int rows,
+        double frameSeconds,
+        List<double[]> frames,
+        double peak,
+        double peakHour,
+        double gelShare,
+        double gelPoint) {
+
+    private static final double FULL_GEL = 0.93;
+    private static final double NO_GEL = 0.02;
+
+    /** How far gel went. */
+    public enum Extent {
+        NONE,
+        PARTIAL,
+        FULL
+    }
+
+    public Extent extent() {
+        if (gelShare >= FULL_GEL) {
+            return Extent.FULL;
+        }
+        return gelShare < NO_GEL ? Extent.NONE : Extent.PARTIAL;
+    }
+
+    /** Temperature in the middle of the loaf, C, this many hours after pouring; held after the end. */
+    public double coreAt(double hours) {
+        double place = Math.max(0, hours) * 3600 / frameSeconds;
+        int before = Math.min((int) place, frames.size() - 1);
+        int after = Math.min(before + 1, frames.size() - 1);
+        double part = Math.min(1, place - before);
+        return core(frames.get(before)) * (1 - part) + core(frames.get(after)) * part;
+    }
+
+    /** The frame nearest to this many hours after pouring. */
+    public double[] frameAt(double hours) {
+        int nearest = (int) Math.round(hours * 3600 / frameSeconds);
+        return frames.get(Math.max(0, Math.min(nearest, frames.size() - 1)));
+    }
+
+    public double hours() {
+        return (frames.size() - 1) * frameSeconds / 3600;
+    }
+
+    private double core(double[] frame) {
+        return frame[rows / 2 * columns];
+    }
+
+    /** Collects frames while a simulation runs. */
+    static final class Recorder {
+
+        private final int columns;
+        private final int rows;
+        private final double frameSeconds;
+        private final List<double[]> frames = new ArrayList<>();
+        private double peak = Double.NEGATIVE_INFINITY;
+        private double peakSecond;
+        private boolean[] gelled = {};
+
+        Recorder(int columns, int rows, double frameSeconds) {
+            this.columns = columns;
+            this.rows = rows;
+            this.frameSeconds = frameSeconds;
+        }
+
+        void record(double second, double[] temperature, double[] conversion, boolean[] gelledNow) {
+            if (second >= frames.size() * frameSeconds) {
+                frames.add(temperature.clone());
+            }
+            for (double t : temperature) {
+                if (t > peak) {
+                    peak = t;
+                    peakSecond = second;
+                }
+            }
+            gelled = gelledNow;
+        }
+
+        LoafHistory history(double gelPoint) {
+            return new LoafHistory(
+                    columns, rows, frameSeconds, frames, peak, peakSecond / 3600, gelShare(), gelPoint);
+        }
+
+        private double gelShare() {
+            int count = 0;
+            int all = 0;
+            for (int r = 0; r < rows; r++) {
+                for (int c = 0; c < columns; c++) {
+                    boolean corner = c == columns - 1 && (r == 0 || r == rows - 1);
+                    if (!corner) {
+                        all++;
+                        count += gelled[r * columns + c] ? 1 : 0;
+                    }
+                }
+            }
+            return (double) count / all;
+        }
+    }
+}

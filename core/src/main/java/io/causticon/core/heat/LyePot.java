@@ -1,0 +1,77 @@
+package io.causticon.core.heat;
+
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+
+/**
+ * The highest temperature that dissolving all lye at once can reach: no heat is lost.
+ *
+ * <p>An enthalpy balance with its zero at solid NaOH and liquid water at 25 C:
+ * {@code T = 25 + (sum of H - 1000 n dHs) / ((m_water + m_NaOH) cp(w) + C_inert)}. Ice enters with its latent heat, acid with its heat
+ * of neutralisation (56 kJ per mol). A real pot loses heat and stays 5-15 K below; the number is the safe side.
+ *
+ * @param naoh sodium hydroxide, g
+ * @param naohStart its temperature
+ * @param water liquid water, g, that of milk and juice included
+ * @param waterStart its temperature
+ * @param ice frozen water, g
+ * @param iceStart its temperature, 0 C or below
+ * @param solids solids of milk and juice, g, at the temperature of the liquid water
+ * @param acidMoles moles of acid equivalents
+ */
+public record LyePot(
+        Mass naoh,
+        Temperature naohStart,
+        Mass water,
+        Temperature waterStart,
+        Mass ice,
+        Temperature iceStart,
+        Mass solids,
+        double acidMoles) {
+
+    /** Below this the balance says that not all ice melts. */
+    public static final Temperature NOT_ALL_MELTS = Temperature.celsius(-5);
+
+    private static final double REFERENCE = 25;
+    private static final double WATER_HEAT_CAPACITY = 4.18;
+    private static final double ICE_HEAT_CAPACITY = 2.06;
+    private static final double LATENT_HEAT_OF_ICE = 333.6;
+    private static final double NAOH_HEAT_CAPACITY = 1.49;
+    private static final double SOLIDS_HEAT_CAPACITY = 1.5;
+    private static final double HEAT_OF_NEUTRALISATION = 56_000;
+    private static final double JOULES_PER_KILOJOULE = 1000;
+
+    /** Plain water and lye. */
+    public static LyePot plain(Mass naoh, Mass water, Temperature room) {
+        return new LyePot(naoh, room, water, room, Mass.ZERO, Temperature.celsius(0), Mass.ZERO, 0);
+    }
+
+    /** The temperature without any loss. */
+    public Temperature adiabaticPeak() {
+        double allWater = water.grams() + ice.grams();
+        double solution = allWater + naoh.grams();
+        double massFraction = naoh.grams() / solution;
+        double naohMoles = naoh.grams() / LyeSolution.NAOH_MOLAR_MASS;
+        double dissolving = JOULES_PER_KILOJOULE
+                * naohMoles
+                * LyeSolution.heatOfSolution(LyeSolution.molesOfWater(allWater, naoh.grams()));
+        double inert = solids.grams() * SOLIDS_HEAT_CAPACITY;
+        double heat = startingHeat(inert) + Math.min(acidMoles, naohMoles) * HEAT_OF_NEUTRALISATION - dissolving;
+        return Temperature.celsius(
+                REFERENCE + heat / (solution * LyeSolution.heatCapacity(massFraction) + inert));
+    }
+
+    private double startingHeat(double inert) {
+        return water.grams() * WATER_HEAT_CAPACITY * aboveReference(waterStart)
+                + inert * aboveReference(waterStart)
+                + naoh.grams() * NAOH_HEAT_CAPACITY * aboveReference(naohStart)
+                + ice.grams()
+                        * (-LATENT_HEAT_OF_ICE
+                                - WATER_HEAT_CAPACITY * REFERENCE
+                                + ICE_HEAT_CAPACITY * iceStart.celsius());
+    }
+
+    private static double aboveReference(Temperature start) {
+        return start.celsius() - REFERENCE;
+    }
+}

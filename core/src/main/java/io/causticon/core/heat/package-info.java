@@ -1,0 +1,7 @@
+/**
+ * Heat in the lye pot, bodies that cool, the loaf that warms itself. One class per published relation. May use {@code formula}, {@code quantity}.
+ */
+@NullMarked
+package io.causticon.core.heat;
+
+import org.jspecify.annotations.NullMarked;

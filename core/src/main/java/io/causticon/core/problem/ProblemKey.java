@@ -1,0 +1,55 @@
+package io.causticon.core.problem;
+
+/** What can be wrong with something entered. The wording is in the message files of whoever shows it. */
+public enum ProblemKey {
+    /** Nothing stands where something must. Values: none. */
+    MISSING,
+    /** Cannot be read as a number. Values: what was typed. */
+    NOT_A_NUMBER,
+    /** A unit that is not known, or not one for this quantity. Values: the unit, what was typed. */
+    UNKNOWN_UNIT,
+    /** Below what is possible. Values: the thing, its value, the limit. */
+    TOO_LOW,
+    /** Above what is possible. Values: the thing, its value, the limit. */
+    TOO_HIGH,
+    /** Above what is possible, but possible in the other unit. Values: the thing, its value, the limit, what it would be. */
+    TOO_HIGH_FOR_CELSIUS,
+    /** Too long a text. Values: its length, the longest allowed. */
+    TOO_LONG,
+    /** Shares that ought to make a whole. Values: their sum. */
+    SHARES_DO_NOT_SUM,
+    /** A recipe without fat. Values: none. */
+    NO_FATS,
+    /** The same substance twice. Values: its name. */
+    TWICE,
+    /** A substance that the catalogue does not hold. Values: what was asked for. */
+    UNKNOWN_SUBSTANCE,
+    /** More alkali than the water can dissolve. Values: lye, water, concentration, the limit. */
+    LYE_CANNOT_DISSOLVE,
+    /** The liquid takes up alkali faster than it brings water. Values: none. */
+    LIQUID_WITHOUT_WATER,
+    /** After now. Values: the moment. */
+    IN_THE_FUTURE,
+    /** Before the batch was begun. Values: the moment, when it began. */
+    BEFORE_THE_BATCH,
+    /** A moment that cannot be read. Values: what was typed. */
+    NOT_A_TIME,
+    /** Somebody amended it meanwhile. Values: who, what it says now. */
+    AMENDED_MEANWHILE,
+    /** A choice that is not offered. Values: what was asked for. */
+    NOT_A_CHOICE,
+    /** A hazard that is not ruled out stands against it. Values: the hazard's name, its probability. */
+    HAZARD_NOT_RULED_OUT,
+    /** A file that is not a picture that can be read. Values: its name. */
+    NOT_A_PICTURE,
+    /** A name somebody else has. Values: the name. */
+    NAME_TAKEN,
+    /** Words that are too few to serve. Values: length, the least. */
+    TOO_SHORT,
+    /** Two entries that ought to be the same and are not. Values: none. */
+    NOT_THE_SAME,
+    /** The old secret is wrong. Values: none. */
+    WRONG_PASSWORD,
+    /** The last owner must stay. Values: none. */
+    LAST_OWNER
+}

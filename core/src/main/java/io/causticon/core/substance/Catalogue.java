@@ -1,0 +1,92 @@
+package io.causticon.core.substance;
+
+import java.util.Collection;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/** All fats, liquids and additives that ship with the application. Immutable. */
+public final class Catalogue {
+
+    private static final Catalogue STANDARD =
+            new Catalogue(FatRows.read(), LiquidRows.read(), AdditiveRows.read());
+
+    private final Map<String, Fat> fats;
+    private final Map<String, Liquid> liquids;
+    private final Map<String, Additive> additives;
+
+    Catalogue(List<Fat> fats, List<Liquid> liquids, List<Additive> additives) {
+        this.fats = byId(fats, Fat::id);
+        this.liquids = byId(liquids, Liquid::id);
+        this.additives = byId(additives, Additive::id);
+    }
+
+    public static Catalogue standard() {
+        return STANDARD;
+    }
+
+    public Collection<Fat> fats() {
+        return fats.values();
+    }
+
+    public Collection<Liquid> liquids() {
+        return liquids.values();
+    }
+
+    public Collection<Additive> additives() {
+        return additives.values();
+    }
+
+    /** @throws IllegalArgumentException if there is none of this id */
+    public Fat fat(String id) {
+        return findFat(id).orElseThrow(() -> unknown("fat", id));
+    }
+
+    /** @throws IllegalArgumentException if there is none of this id */
+    public Liquid liquid(String id) {
+        return findLiquid(id).orElseThrow(() -> unknown("liquid", id));
+    }
+
+    /** @throws IllegalArgumentException if there is none of this id */
+    public Additive additive(String id) {
+        return findAdditive(id).orElseThrow(() -> unknown("additive", id));
+    }
+
+    public Optional<Fat> findFat(String id) {
+        return Optional.ofNullable(fats.get(id));
+    }
+
+    public Optional<Liquid> findLiquid(String id) {
+        return Optional.ofNullable(liquids.get(id));
+    }
+
+    public Optional<Additive> findAdditive(String id) {
+        return Optional.ofNullable(additives.get(id));
+    }
+
+    /** What a maker may call a substance: its id, its name, or the first word of either. */
+    public static boolean answersTo(String id, String name, String called) {
+        String asked = called.toLowerCase(Locale.ROOT).trim().replace(' ', '-');
+        String plain = name.toLowerCase(Locale.ROOT);
+        return id.equals(asked)
+                || Stream.of("-oil", "-butter", "-fat", "-acid").anyMatch(end -> id.equals(asked + end))
+                || plain.equals(called.toLowerCase(Locale.ROOT).trim())
+                || id.startsWith(asked + "-")
+                || id.startsWith("eo-") && id.startsWith("eo-" + asked);
+    }
+
+    private static <T> Map<String, T> byId(List<T> rows, Function<T, String> id) {
+        Map<String, T> inFileOrder = new LinkedHashMap<>();
+        rows.forEach(row -> inFileOrder.put(id.apply(row), row));
+        return Collections.unmodifiableMap(inFileOrder);
+    }
+
+    private static IllegalArgumentException unknown(String kind, String id) {
+        return new IllegalArgumentException("Impossible state: no " + kind + " called " + id);
+    }
+}

@@ -1,0 +1,132 @@
+package io.causticon.core.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.quantity.Temperature;
+import java.util.List;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+class LoafHeatTest {
+
+    /** Fats that take 3.475 mol/kg, 5 % superfat, 33 % lye, no sugar. */
+    private static final Batter PLAIN = Batter.of(3.475, 0.05, 0.33, 0, 1);
+
+    private static final Wall WOOD_TOWEL = Wall.of(Wall.FILM_SIDE, List.of(Wall.Layer.WOOD_15, Wall.Layer.TOWELS));
+    private static final Wall SILICONE = Wall.of(Wall.FILM_SIDE, List.of(Wall.Layer.SILICONE_2));
+
+    @Nested
+    class Batters {
+
+        @Test
+        void haveTheDensityAndHeatOfTheirParts() {
+            // 1 kg fats + 0.400 kg of 33 % lye: 1010 kg/m3, 2.406 MJ/(m3 K), 244 kJ a kg of fats over 1.386 l.
+            assertThat(PLAIN.density()).isCloseTo(1010.3, within(1.0));
+            assertThat(PLAIN.volumetricCapacity()).isCloseTo(2.4058e6, within(5e3));
+            assertThat(PLAIN.volumetricHeat() * 1.3858e-3).isCloseTo(243_800, within(1500.0));
+        }
+
+        @Test
+        void gelHotterWhenTheLyeIsStronger() {
+            assertThat(Batter.of(3.475, .05, .28, 0, 1).gelPoint()).isCloseTo(62.3, within(0.1));
+            assertThat(Batter.of(3.475, .05, .40, 0, 1).gelPoint()).isCloseTo(78.5, within(0.1));
+        }
+    }
+
+    @Nested
+    class Loaves {
+
+        @Test
+        void gelWhollyInInsulatedWood() {
+            LoafHistory history = LoafHeat.run(insulated(43, 20), 48);
+            // Reference section 85 x 68 x 240 mm: 82.0 C at 3.03 h; walls here are rounded to whole layers.
+            assertThat(history.peak()).isCloseTo(82.0, within(0.8));
+            assertThat(history.peakHour()).isCloseTo(3.03, within(0.15));
+            assertThat(history.extent()).isEqualTo(LoafHistory.Extent.FULL);
+        }
+
+        @Test
+        void stayPaleInAnOpenSiliconeMould() {
+            LoafSetup open = new LoafSetup(
+                    PLAIN, .065, .075, .24, SILICONE, Wall.of(Wall.FILM_TOP, List.of()), bottom(), at(27), .05, at(19));
+            LoafHistory history = LoafHeat.run(open, 48);
+            // Reference: 44.0 C at 5.9 h, no gel.
+            assertThat(history.peak()).isCloseTo(44.0, within(2.5));
+            assertThat(history.extent()).isEqualTo(LoafHistory.Extent.NONE);
+        }
+
+        @Test
+        void runHotterWhenPouredWarmer() {
+            assertThat(LoafHeat.run(insulated(32, 20), 48).peak()).isCloseTo(72.8, within(1.0));
+            assertThat(LoafHeat.run(insulated(50, 20), 48).peak()).isCloseTo(88.4, within(1.0));
+        }
+
+        @Test
+        void endAtTheTemperatureOfTheRoom() {
+            LoafHistory history = LoafHeat.run(insulated(43, 17), 96);
+            assertThat(history.coreAt(95)).isCloseTo(17, within(0.5));
+        }
+
+        @Test
+        void sugarMakesThemHotter() {
+            Batter honey = Batter.of(3.475, .05, .33, .07, 1.5);
+            LoafSetup plain = insulated(45, 20);
+            LoafSetup sweet = new LoafSetup(
+                    honey, .085, .068, .24, plain.side(), plain.top(), plain.bottom(), at(45), .07, at(20));
+            // Reference: 93.9 C.
+            assertThat(LoafHeat.run(sweet, 24).peak()).isCloseTo(93.9, within(1.0));
+        }
+    }
+
+    @Nested
+    class Ensembles {
+
+        @Test
+        void tellSharesThatMakeAWhole() {
+            LoafEnsemble ensemble = LoafEnsemble.of(insulated(43, 20), 24, 30);
+            double sum = 0;
+            for (LoafHistory.Extent extent : LoafHistory.Extent.values()) {
+                sum += ensemble.probabilityOf(extent);
+            }
+            assertThat(sum).isCloseTo(1, within(1e-9));
+            // Reference of 300 draws: 79 % full, peak 74-88 C; thirty draws stray by some points.
+            assertThat(ensemble.probabilityOf(LoafHistory.Extent.FULL)).isBetween(.55, 1.0);
+            assertThat(ensemble.peakBand().low()).isBetween(70.0, 80.0);
+        }
+
+        @Test
+        void areTheSameEachTime() {
+            assertThat(LoafEnsemble.of(insulated(43, 20), 6, 5).peakBand())
+                    .isEqualTo(LoafEnsemble.of(insulated(43, 20), 6, 5).peakBand());
+        }
+    }
+
+    private static LoafSetup insulated(double poured, double room) {
+        return new LoafSetup(
+                PLAIN,
+                .085,
+                .068,
+                .24,
+                WOOD_TOWEL,
+                Wall.of(
+                        Wall.FILM_TOP,
+                        List.of(Wall.Layer.STILL_AIR, Wall.Layer.WOOD_15, Wall.Layer.TOWELS)),
+                bottomTowel(),
+                at(poured),
+                .05,
+                at(room));
+    }
+
+    private static Wall bottom() {
+        return Wall.of(Wall.FILM_TABLE, List.of(Wall.Layer.SILICONE_2, new Wall.Layer(.009, .1, .8e6)));
+    }
+
+    private static Wall bottomTowel() {
+        return Wall.of(Wall.FILM_TABLE, List.of(Wall.Layer.WOOD_15, Wall.Layer.TOWELS));
+    }
+
+    private static Temperature at(double celsius) {
+        return Temperature.celsius(celsius);
+    }
+}
