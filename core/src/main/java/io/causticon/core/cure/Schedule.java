@@ -1,0 +1,78 @@
+package io.causticon.core.cure;
+
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Composition;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.Process;
+import io.causticon.core.substance.FattyAcid.Family;
+import java.time.Duration;
+
+/**
+ * When a batch's stages are expected to end, from its recipe alone: proposals, not promises.
+ *
+ * @param bench from the first weighing to the pour
+ * @param unmould from the pour until the mould lets go
+ * @param cure from the cut until it may be called ready
+ */
+public record Schedule(Duration bench, Duration unmould, Duration cure) {
+
+    /** A day for a middling recipe at 33 % lye that does not gel (estimate; makers report 12-48 h, 3-7 days for all-olive). */
+    private static final double USUAL_UNMOULD_HOURS = 24;
+
+    private static final double USUAL_UNSATURATED = 0.60;
+    private static final double UNSATURATED_THAT_DOUBLES = 0.20;
+    private static final double USUAL_CONCENTRATION = 0.33;
+    private static final double CONCENTRATION_THAT_HALVES = 0.08;
+    private static final double GEL_SHORTENS = 0.65;
+    private static final double SALT_UNMOULD_HOURS = 6;
+    private static final double COOKED_UNMOULD_HOURS = 14;
+    private static final double LONGEST_UNMOULD_HOURS = 168;
+    private static final double MOSTLY_OLEIC = 0.62;
+    private static final double SALT_BAR = 0.15;
+    private static final Duration BENCH = Duration.ofMinutes(75);
+    private static final Duration COOKED_BENCH = Duration.ofHours(4);
+
+    public static Schedule of(BatchPlan plan) {
+        boolean cooked = plan.process() == Process.HOT;
+        return new Schedule(
+                cooked ? COOKED_BENCH : BENCH, Duration.ofMinutes(Math.round(60 * unmouldHours(plan))), cure(plan));
+    }
+
+    private static double unmouldHours(BatchPlan plan) {
+        if (plan.process() == Process.HOT) {
+            return COOKED_UNMOULD_HOURS;
+        }
+        if (isSaltBar(plan.formula())) {
+            return SALT_UNMOULD_HOURS;
+        }
+        Formula formula = plan.formula();
+        double unsaturated = 1 - Composition.of(formula.fats()).saturated().fraction();
+        double concentration = AlkaliBalance.of(formula).concentration().fraction();
+        double soft = Math.pow(2, (unsaturated - USUAL_UNSATURATED) / UNSATURATED_THAT_DOUBLES);
+        double wet = Math.pow(2, (USUAL_CONCENTRATION - concentration) / CONCENTRATION_THAT_HALVES);
+        double gel = plan.gel() == GelGoal.FORCE || plan.process() == Process.OVEN ? GEL_SHORTENS : 1;
+        return Math.min(LONGEST_UNMOULD_HOURS, USUAL_UNMOULD_HOURS * soft * wet * gel);
+    }
+
+    /** The fixed minimum for its kind: cooked one week, others four, above 80 % olive twelve, salt bars four. */
+    private static Duration cure(BatchPlan plan) {
+        if (plan.process() == Process.HOT) {
+            return Duration.ofDays(7);
+        }
+        double mono = Composition.of(plan.formula().fats()).of(Family.MONO_UNSATURATED).fraction();
+        return Duration.ofDays(mono > MOSTLY_OLEIC && !isSaltBar(plan.formula()) ? 84 : 28);
+    }
+
+    private static boolean isSaltBar(Formula formula) {
+        double salt = formula.additives().stream()
+                .filter(a -> a.additive().id().startsWith("salt-"))
+                .mapToDouble(a -> a.mass().dividedBy(formula.fatMass()))
+                .sum();
+        double inLiquid = formula.liquidParts().stream()
+                .mapToDouble(p -> p.liquid().salt().fraction() * p.share().fraction())
+                .sum();
+        return salt >= SALT_BAR || inLiquid >= SALT_BAR;
+    }
+}

@@ -1,0 +1,67 @@
+package io.causticon.core.diagnosis;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The whole report, in a stable order: hazards first, then by probability.
+ *
+ * @param reports every condition, also those ruled out
+ * @param evidence what was looked at, in the order in which it came
+ * @param anyHazard probability of at least one hazard, 0 to 1
+ * @param slips what slip at the scale would explain it, likeliest first
+ * @param next what to look at next, most telling first
+ */
+public record Diagnosis(
+        List<ConditionReport> reports,
+        List<Evidence> evidence,
+        double anyHazard,
+        List<Slip> slips,
+        List<NextLook> next) {
+
+    /** From here on a batch is held until the hazard is ruled out. */
+    public static final double HOLD_FROM = 0.10;
+
+    /** Below this a hazard counts as ruled out, and a cosmetic verdict may be given. */
+    public static final double HAZARD_RULED_OUT_BELOW = 0.02;
+
+    /** From here on a condition may be called what the bar has. */
+    public static final double LEADS_FROM = 0.5;
+
+    public Diagnosis {
+        reports = List.copyOf(reports);
+        evidence = List.copyOf(evidence);
+        slips = List.copyOf(slips);
+        next = List.copyOf(next);
+    }
+
+    /** What the report comes to. */
+    public enum Verdict {
+        HOLD,
+        NOT_RULED_OUT,
+        CALM
+    }
+
+    public Verdict verdict() {
+        if (anyHazard >= HOLD_FROM) {
+            return Verdict.HOLD;
+        }
+        return anyHazard >= HAZARD_RULED_OUT_BELOW ? Verdict.NOT_RULED_OUT : Verdict.CALM;
+    }
+
+    /** The likeliest condition, if any is likelier than not. */
+    public Optional<ConditionReport> leading() {
+        return reports.stream()
+                .filter(r -> r.probability() >= LEADS_FROM)
+                .max(Comparator.comparingDouble(ConditionReport::probability));
+    }
+
+    public ConditionReport of(Condition condition) {
+        return reports.stream()
+                .filter(r -> r.condition().equals(condition))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "Impossible state: the report has nothing on " + condition.name()));
+    }
+}

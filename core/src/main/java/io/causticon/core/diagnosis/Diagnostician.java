@@ -1,0 +1,138 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.quantity.Mass;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Works out what a batch has. Holds the compiled knowledge; safe for many threads. */
+public final class Diagnostician {
+
+    private static final double LEAST_PRIOR = 0.0003;
+    private static final double MOST_PRIOR = 0.995;
+
+    private final Knowledge knowledge;
+    private final Network network;
+
+    public Diagnostician(Knowledge knowledge) {
+        this.knowledge = knowledge;
+        this.network = new Network(knowledge);
+    }
+
+    /**
+     * @param facts plan and log of the batch
+     * @param vessels masses of the workshop's jugs and bowls by name, for tares that were not taken
+     */
+    public Diagnosis examine(BatchFacts facts, Map<String, Mass> vessels) {
+        SlipFinder slips = SlipFinder.of(facts, vessels);
+        List<Evidence> evidence = EvidenceReader.read(facts);
+        List<List<Ledger.Line>> shifts = new ArrayList<>();
+        double[] prior = new double[network.conditions().size()];
+        for (int c = 0; c < prior.length; c++) {
+            Condition condition = network.conditions().get(c);
+            List<Ledger.Line> lines = factLines(condition, facts);
+            shifts.add(lines);
+            double rate = condition.equals(Conditions.LYE_HEAVY)
+                    ? slips.probabilityOfExcess()
+                    : knowledge.rate(condition);
+            double shift = lines.stream().mapToDouble(l -> l.weight().decibans()).sum();
+            double odds = Weight.odds(clamp(rate)) * new Weight(shift).factor();
+            prior[c] = clamp(Weight.probability(odds));
+        }
+        return weigh(facts, slips, evidence, shifts, network.prior(prior));
+    }
+
+    private Diagnosis weigh(
+            BatchFacts facts,
+            SlipFinder slips,
+            List<Evidence> evidence,
+            List<List<Ledger.Line>> shifts,
+            Belief prior) {
+        int n = network.conditions().size();
+        List<List<Ledger.Line>> lines = new ArrayList<>();
+        shifts.forEach(s -> lines.add(new ArrayList<>(s)));
+        Belief belief = prior;
+        for (Evidence item : evidence) {
+            int finding = network.indexOf(item.finding());
+            if (finding < 0) {
+                continue;
+            }
+            Belief after = item.counts() ? belief.after(finding, item.isPresent()) : belief;
+            for (int c = 0; c < n; c++) {
+                lines.get(c).add(line(item, c, Weight.between(belief.of(c), after.of(c))));
+            }
+            belief = after;
+        }
+        List<Slip> explained = slips.explain(
+                Weight.between(prior.of(lyeHeavy()), belief.of(lyeHeavy())).factor());
+        List<ConditionReport> reports = new ArrayList<>();
+        for (int c = 0; c < n; c++) {
+            reports.add(report(c, prior, belief, shifts.get(c), lines.get(c), explained));
+        }
+        reports.sort(Comparator.comparing((ConditionReport r) -> !r.condition().hazard())
+                .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
+        Set<Finding> known = evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
+        List<NextLook> next = new NextLooks(network, belief).ranked(known, facts.age());
+        return new Diagnosis(reports, evidence, belief.anyHazard(), explained, next);
+    }
+
+    private ConditionReport report(
+            int c,
+            Belief prior,
+            Belief belief,
+            List<Ledger.Line> shifts,
+            List<Ledger.Line> lines,
+            List<Slip> slips) {
+        Condition condition = network.conditions().get(c);
+        double shifted = shifts.stream().mapToDouble(l -> l.weight().decibans()).sum();
+        double start = 10 * Math.log10(Weight.odds(prior.of(c))) - shifted;
+        List<Cause> causes = condition.equals(Conditions.LYE_HEAVY)
+                ? slips.stream()
+                        .filter(s -> s.excess() > 0.02)
+                        .map(s -> new Cause(s.words(), s.arithmetic(), OptionalDouble.of(s.probability())))
+                        .toList()
+                : shifts.stream()
+                        .filter(l -> l.weight().decibans() > 0)
+                        .map(l -> new Cause(l.words(), l.reason(), OptionalDouble.empty()))
+                        .toList();
+        return new ConditionReport(
+                condition, belief.of(c), new Ledger(start, lines), causes, knowledge.remedy(condition));
+    }
+
+    private Ledger.Line line(Evidence item, int c, Weight weight) {
+        Condition condition = network.conditions().get(c);
+        String reason = knowledge.reason(item.finding(), condition).orElse("");
+        if (!item.counts()) {
+            boolean concerns = condition.hazard() && !reason.isEmpty();
+            return new Ledger.Line(
+                    item.words(),
+                    new Weight(0),
+                    Ledger.Kind.DOES_NOT_CLEAR,
+                    concerns ? "it can raise a suspicion, never settle one" : "");
+        }
+        return new Ledger.Line(
+                item.words(), weight, item.isPresent() ? Ledger.Kind.SEEN : Ledger.Kind.ABSENT, reason);
+    }
+
+    private List<Ledger.Line> factLines(Condition condition, BatchFacts facts) {
+        return knowledge.shifts().stream()
+                .filter(s -> s.condition().equals(condition))
+                .flatMap(s -> s.says().apply(facts).stream()
+                        .map(words -> new Ledger.Line(words, new Weight(s.weight()), Ledger.Kind.FACT, s.reason())))
+                .toList();
+    }
+
+    private int lyeHeavy() {
+        return network.conditions().indexOf(Conditions.LYE_HEAVY);
+    }
+
+    private static double clamp(double probability) {
+        return Math.max(LEAST_PRIOR, Math.min(MOST_PRIOR, probability));
+    }
+}

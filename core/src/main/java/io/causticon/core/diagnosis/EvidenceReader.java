@@ -1,0 +1,136 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.GelExtent;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.TouchFeel;
+import io.causticon.core.observation.WashFeel;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Turns a log into findings. A finding is counted once, however often it was logged: what the maker said of it herself comes before
+ * what follows from other lines, a later look before an earlier one, except that a sign of a hazard is never overwritten by a
+ * later calm.
+ */
+final class EvidenceReader {
+
+    private static final double HIGH_PH = 11;
+    private static final double NOTABLE_FREE_ALKALI = 0.1;
+    private static final Duration AT_ONCE = Duration.ofMinutes(2);
+
+    private final Map<Finding, Evidence> found = new LinkedHashMap<>();
+
+    private EvidenceReader() {}
+
+    /** All evidence in the order in which it came. */
+    static List<Evidence> read(BatchFacts facts) {
+        EvidenceReader reader = new EvidenceReader();
+        facts.log().entries().forEach(reader::read);
+        facts.addedJustBefore(Stage.THICK, AT_ONCE)
+                .ifPresent(what -> reader.solidAfter(what, facts.log().entries()));
+        return reader.found.values().stream()
+                .sorted(Comparator.comparing(Evidence::at)
+                        .thenComparing(e -> e.finding().id()))
+                .toList();
+    }
+
+    private void read(LoggedEntry line) {
+        Entry entry = line.entry();
+        if (entry instanceof Entry.Observed o) {
+            Findings.find(o.finding()).ifPresent(f -> say(f, o.presence(), line.at(), Evidence.Source.MAKER, null));
+        } else if (entry instanceof Entry.PhRead ph) {
+            readPh(ph, line.at());
+        } else if (entry instanceof Entry.WashTested wash) {
+            readWash(wash.feel(), line.at());
+        } else if (entry instanceof Entry.TouchTested touch) {
+            readTouch(touch.feel(), line.at());
+        } else if (entry instanceof Entry.Titrated t) {
+            String words = String.format(Locale.ROOT, "titrated: %.2f %% free alkali", t.freeAlkaliPercent());
+            log(Findings.FREE_ALKALI, t.freeAlkaliPercent() >= NOTABLE_FREE_ALKALI, line.at(), words);
+        } else if (entry instanceof Entry.GelSeen gel) {
+            log(
+                    Findings.GEL_HALFWAY,
+                    gel.extent() == GelExtent.PARTIAL,
+                    line.at(),
+                    "gel seen: " + gel.extent().name().toLowerCase(Locale.ROOT));
+        } else if (entry instanceof Entry.StageReached stage && stage.stage() == Stage.SEPARATED) {
+            log(Findings.OIL_LAYER, true, line.at(), "separated in the pot");
+        }
+    }
+
+    private void readPh(Entry.PhRead ph, Instant at) {
+        boolean strip = ph.method() == PhMethod.STRIP;
+        String words = String.format(Locale.ROOT, strip ? "strip reads %s" : "1 %% solution, pen: %s", number(ph.ph()));
+        log(strip ? Findings.STRIP_HIGH : Findings.METER_HIGH, ph.ph() >= HIGH_PH, at, words);
+    }
+
+    private void readWash(WashFeel feel, Instant at) {
+        switch (feel) {
+            case BURNING -> log(Findings.WASH_BURNS, true, at, "burning wash");
+            case CALM -> log(Findings.WASH_BURNS, false, at, "calm wash");
+            case TIGHT -> log(Findings.SKIN_TIGHT, true, at, "skin tight after a wash");
+        }
+    }
+
+    private void readTouch(TouchFeel feel, Instant at) {
+        switch (feel) {
+            case FIRM -> log(Findings.DENTS, false, at, "firm to the touch");
+            case SOFT -> log(Findings.DENTS, true, at, "soft to the touch");
+            case STICKY -> log(Findings.TACKY, true, at, "sticky to the touch");
+        }
+    }
+
+    private void solidAfter(String what, List<LoggedEntry> entries) {
+        entries.stream()
+                .filter(e -> e.entry() instanceof Entry.StageReached s && s.stage().isAtLeast(Stage.THICK))
+                .findFirst()
+                .ifPresent(e -> log(Findings.SOLID_AT_ONCE, true, e.at(), "thick at once after " + what));
+    }
+
+    private void log(Finding finding, boolean present, Instant at, String words) {
+        say(
+                finding,
+                present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT,
+                at,
+                Evidence.Source.LOG,
+                words);
+    }
+
+    private void say(
+            Finding finding,
+            Presence presence,
+            Instant at,
+            Evidence.Source source,
+            @Nullable String words) {
+        String said = words != null ? words : presence == Presence.SEEN ? finding.words() : finding.absent();
+        Evidence now = new Evidence(finding, presence, at, source, said);
+        found.merge(finding, now, EvidenceReader::stronger);
+    }
+
+    private static Evidence stronger(Evidence before, Evidence now) {
+        boolean hazardSign = before.finding().group() == Finding.Group.SKIN;
+        if (hazardSign && before.isPresent() && !now.isPresent()) {
+            return before;
+        }
+        boolean inferredOverSaid =
+                before.source() == Evidence.Source.MAKER && now.source() == Evidence.Source.LOG && !now.isPresent();
+        return inferredOverSaid ? before : now;
+    }
+
+    private static String number(double value) {
+        return value == Math.rint(value)
+                ? String.valueOf((long) value)
+                : String.format(Locale.ROOT, "%.1f", value);
+    }
+}

@@ -1,0 +1,64 @@
+package io.causticon.core.diagnosis;
+
+import java.time.Duration;
+import java.util.List;
+
+/**
+ * Something that can be seen, felt or measured, and is either there or not. A finding holds facts; how much it weighs stands in
+ * the knowledge.
+ *
+ * @param id its stable name
+ * @param words what it is when it is there
+ * @param absent what it is when it was looked for and is not there
+ * @param group where makers look for it
+ * @param look how to find out, as an instruction
+ * @param minutes how long that takes
+ * @param from age of the batch from which it can be looked at
+ * @param absenceClears whether its absence may count against a hazard; a pH strip's may not
+ * @param alsoCalled other words for it in the quick line
+ */
+public record Finding(
+        String id,
+        String words,
+        String absent,
+        Group group,
+        String look,
+        int minutes,
+        Duration from,
+        boolean absenceClears,
+        List<String> alsoCalled) {
+
+    /** Where makers look. */
+    public enum Group {
+        SURFACE("On the surface"),
+        SKIN("On skin and in tests"),
+        INSIDE("Inside the bar"),
+        FEEL("How it feels"),
+        POT("In the pot"),
+        MOULD("In the mould");
+
+        private final String title;
+
+        Group(String title) {
+            this.title = title;
+        }
+
+        public String title() {
+            return title;
+        }
+    }
+
+    static Finding of(String id, Group group, String words, String absent, String look, int minutes, double days) {
+        Duration from = Duration.ofMinutes((long) (days * Duration.ofDays(1).toMinutes()));
+        return new Finding(id, words, absent, group, look, minutes, from, true, List.of());
+    }
+
+    Finding called(String... otherWords) {
+        return new Finding(id, words, absent, group, look, minutes, from, absenceClears, List.of(otherWords));
+    }
+
+    /** Its absence says nothing in favour of the bar. */
+    Finding neverClears() {
+        return new Finding(id, words, absent, group, look, minutes, from, false, alsoCalled);
+    }
+}

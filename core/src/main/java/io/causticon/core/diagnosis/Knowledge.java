@@ -1,0 +1,203 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.observation.BatchFacts;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+
+/**
+ * Everything that the diagnosis goes by. It is written as sentences, a line each:
+ * {@code finding(CRUST_GROWS).happensAnyway(0.01).points(0.75).to(LYE_HEAVY).because("...")}.
+ * The strengths are judgements of how often, to be sharpened by a workshop's own history.
+ */
+public final class Knowledge {
+
+    private final Map<Condition, Double> rates;
+    private final Map<Finding, Double> leaks;
+    private final List<Link> links;
+    private final List<FactShift> shifts;
+    private final Map<Condition, Remedy> remedies;
+
+    private Knowledge(Builder builder) {
+        this.rates = new LinkedHashMap<>(builder.rates);
+        this.leaks = new LinkedHashMap<>(builder.leaks);
+        this.links = List.copyOf(builder.links);
+        this.shifts = List.copyOf(builder.shifts);
+        this.remedies = new LinkedHashMap<>(builder.remedies);
+    }
+
+    public static Builder builder() {
+        return new Builder();
+    }
+
+    public List<Condition> conditions() {
+        return List.copyOf(rates.keySet());
+    }
+
+    public List<Finding> findings() {
+        return List.copyOf(leaks.keySet());
+    }
+
+    /** How often a batch has it when nothing is known, 0 to 1. */
+    public double rate(Condition condition) {
+        return rates.getOrDefault(condition, 0.0);
+    }
+
+    /** How often a finding is there for none of the reasons known here, 0 to 1. */
+    public double leak(Finding finding) {
+        return leaks.getOrDefault(finding, 0.0);
+    }
+
+    public List<Link> links() {
+        return links;
+    }
+
+    public List<FactShift> shifts() {
+        return shifts;
+    }
+
+    public Remedy remedy(Condition condition) {
+        return remedies.getOrDefault(condition, new Remedy("", ""));
+    }
+
+    /** Why a finding speaks for a condition. */
+    public Optional<String> reason(Finding finding, Condition condition) {
+        return links.stream()
+                .filter(l -> l.finding().equals(finding) && l.condition().equals(condition))
+                .map(Link::reason)
+                .findFirst();
+    }
+
+    /** One family of conditions tells what is known of it. */
+    @FunctionalInterface
+    public interface Source {
+        void tell(Builder knowledge);
+    }
+
+    /** Takes the sentences. */
+    public static final class Builder {
+
+        private final Map<Condition, Double> rates = new LinkedHashMap<>();
+        private final Map<Finding, Double> leaks = new LinkedHashMap<>();
+        private final List<Link> links = new ArrayList<>();
+        private final List<FactShift> shifts = new ArrayList<>();
+        private final Map<Condition, Remedy> remedies = new LinkedHashMap<>();
+
+        private Builder() {}
+
+        public Builder include(Source source) {
+            source.tell(this);
+            return this;
+        }
+
+        /** A condition and how often a batch has it when nothing is known. */
+        public ConditionSentence condition(Condition condition) {
+            return new ConditionSentence(condition);
+        }
+
+        public FindingSentence finding(Finding finding) {
+            return new FindingSentence(finding);
+        }
+
+        /** A fact that either holds or not. */
+        public FactSentence fact(String words, Predicate<BatchFacts> holds) {
+            return new FactSentence(facts -> holds.test(facts) ? Optional.of(words) : Optional.empty());
+        }
+
+        /** A fact that says itself with its figures. */
+        public FactSentence fact(Function<BatchFacts, Optional<String>> says) {
+            return new FactSentence(says);
+        }
+
+        /** @throws IllegalStateException if a link names a condition that has no rate */
+        public Knowledge build() {
+            links.stream()
+                    .filter(l -> !rates.containsKey(l.condition()))
+                    .findAny()
+                    .ifPresent(l -> {
+                        throw new IllegalStateException("Impossible state: no rate for " + l.condition().name());
+                    });
+            return new Knowledge(this);
+        }
+
+        /** "condition X happens to so many". */
+        public final class ConditionSentence {
+            private final Condition condition;
+
+            private ConditionSentence(Condition condition) {
+                this.condition = condition;
+            }
+
+            public ConditionSentence happensTo(double rate) {
+                rates.put(condition, rate);
+                return this;
+            }
+
+            public ConditionSentence isMetBy(String now, String nextTime) {
+                remedies.put(condition, new Remedy(now, nextTime));
+                return this;
+            }
+        }
+
+        /** "finding F happens anyway so often, points so strongly to X because". */
+        public final class FindingSentence {
+            private final Finding finding;
+            private double strength;
+            private Condition condition = Conditions.LYE_HEAVY;
+
+            private FindingSentence(Finding finding) {
+                this.finding = finding;
+            }
+
+            public FindingSentence happensAnyway(double leak) {
+                leaks.put(finding, leak);
+                return this;
+            }
+
+            public FindingSentence points(double howStrongly) {
+                this.strength = howStrongly;
+                return this;
+            }
+
+            public FindingSentence to(Condition to) {
+                this.condition = to;
+                return this;
+            }
+
+            public FindingSentence because(String reason) {
+                links.add(new Link(finding, condition, strength, reason));
+                return this;
+            }
+        }
+
+        /** "fact F shifts X by so many decibans because". */
+        public final class FactSentence {
+            private final Function<BatchFacts, Optional<String>> says;
+            private Condition condition = Conditions.LYE_HEAVY;
+            private double weight;
+
+            private FactSentence(Function<BatchFacts, Optional<String>> says) {
+                this.says = says;
+            }
+
+            public FactSentence shifts(Condition to) {
+                this.condition = to;
+                return this;
+            }
+
+            public FactSentence by(double decibans) {
+                this.weight = decibans;
+                return this;
+            }
+
+            public FactSentence because(String reason) {
+                shifts.add(new FactShift(condition, weight, says, reason));
+                return this;
+            }
+        }
+    }
+}

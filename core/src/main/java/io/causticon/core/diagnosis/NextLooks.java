@@ -1,0 +1,87 @@
+package io.causticon.core.diagnosis;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Ranks what to look at next by the information it is expected to give: first about whether there is any hazard, then, at a tenth of
+ * the weight, about the leading condition. A look that costs more time must give more.
+ */
+final class NextLooks {
+
+    private static final double WEIGHT_OF_COSMETICS = 0.1;
+    private static final double MINUTES_THAT_HALVE = 120;
+    private static final double CALM_ENOUGH_TO_TASTE = 0.05;
+    private static final double WORTH_LOOKING = 1e-4;
+
+    private final Network network;
+    private final Belief belief;
+    private final int leader;
+
+    NextLooks(Network network, Belief belief) {
+        this.network = network;
+        this.belief = belief;
+        this.leader = leader();
+    }
+
+    List<NextLook> ranked(Set<Finding> known, Duration age) {
+        List<Scored> scored = new ArrayList<>();
+        for (int f = 0; f < network.findings().size(); f++) {
+            Finding finding = network.findings().get(f);
+            if (!known.contains(finding) && isOffered(finding, age)) {
+                scored.add(score(f));
+            }
+        }
+        return scored.stream()
+                .filter(s -> s.score() > WORTH_LOOKING)
+                .sorted(Comparator.comparingDouble(Scored::score).reversed())
+                .map(Scored::look)
+                .toList();
+    }
+
+    private boolean isOffered(Finding finding, Duration age) {
+        boolean pot = finding.group() == Finding.Group.POT;
+        boolean tasteTooSoon = finding.equals(Findings.ZAP) && belief.anyHazard() > CALM_ENOUGH_TO_TASTE;
+        return !pot && !tasteTooSoon && finding.absenceClears() && age.compareTo(finding.from()) >= 0;
+    }
+
+    private record Scored(NextLook look, double score) {}
+
+    private Scored score(int f) {
+        double likely = belief.predicts(f);
+        Belief found = belief.after(f, true);
+        Belief not = belief.after(f, false);
+        double aboutHazard = gain(belief.anyHazard(), likely, found.anyHazard(), not.anyHazard());
+        double aboutLeader = gain(belief.of(leader), likely, found.of(leader), not.of(leader));
+        Finding finding = network.findings().get(f);
+        NextLook look = new NextLook(
+                finding, aboutHazard, likely, network.conditions().get(leader), found.of(leader), not.of(leader));
+        double patience = Math.pow(2, -finding.minutes() / MINUTES_THAT_HALVE);
+        return new Scored(look, (aboutHazard + WEIGHT_OF_COSMETICS * aboutLeader) * patience);
+    }
+
+    /** Expected drop of entropy, bits. */
+    private static double gain(double before, double likely, double ifFound, double ifNot) {
+        return entropy(before) - likely * entropy(ifFound) - (1 - likely) * entropy(ifNot);
+    }
+
+    private static double entropy(double p) {
+        return p <= 0 || p >= 1 ? 0 : -(p * Math.log(p) + (1 - p) * Math.log(1 - p)) / Math.log(2);
+    }
+
+    /** The condition that outcomes are told for: the likeliest hazard while any is open, else the likeliest of all. */
+    private int leader() {
+        boolean hazardOpen = belief.anyHazard() >= Diagnosis.HAZARD_RULED_OUT_BELOW;
+        int best = -1;
+        for (int c = 0; c < network.conditions().size(); c++) {
+            boolean fits = !hazardOpen || network.conditions().get(c).hazard();
+            if (fits && (best < 0 || belief.of(c) > belief.of(best))) {
+                best = c;
+            }
+        }
+        return Math.max(best, 0);
+    }
+}

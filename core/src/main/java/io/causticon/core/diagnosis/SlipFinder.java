@@ -1,0 +1,153 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.formula.Alkali;
+import io.causticon.core.formula.Superfat;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Mass;
+import java.time.Duration;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
+/**
+ * Which single slip explains an excess of alkali, or a softness? Every slip is a hypothesis with the superfat it would lead to.
+ * Before any test the hypotheses give the probability of excess alkali; after the tests they share out what was found.
+ */
+final class SlipFinder {
+
+    /** Spread of the mass that bars account for: what sticks to vessels and dries off. */
+    private static final double MASS_SPREAD = 0.04;
+
+    private static final double USUAL_LOSS = 0.03;
+    private static final Duration FRESH = Duration.ofDays(3);
+    private static final double LEAST_LIKELIHOOD = 1e-6;
+
+    private final BatchFacts facts;
+    private final List<Hypothesis> hypotheses;
+
+    private SlipFinder(BatchFacts facts, List<Hypothesis> hypotheses) {
+        this.facts = facts;
+        this.hypotheses = hypotheses;
+    }
+
+    /**
+     * A slip before it is weighed against tests.
+     *
+     * @param kind what sort
+     * @param words what happened
+     * @param how what it changed, with numbers
+     * @param weight how often such a slip happens, against the others
+     * @param weights what would then be in the pot
+     */
+    record Hypothesis(Slip.Kind kind, String words, String how, double weight, Weights weights) {}
+
+    static SlipFinder of(BatchFacts facts, Map<String, Mass> vessels) {
+        return new SlipFinder(facts, new SlipHypotheses(facts, vessels).all());
+    }
+
+    /** P(excess alkali) before any test. */
+    double probabilityOfExcess() {
+        double sum = 0;
+        double excess = 0;
+        for (Hypothesis h : hypotheses) {
+            double weight = h.weight() * agreement(h);
+            sum += weight;
+            excess += weight * superfat(h).probabilityBelow(0);
+        }
+        return excess / sum;
+    }
+
+    /**
+     * Shares out the probability among the slips.
+     *
+     * @param bayesFactor how much the tests speak for excess alkali against none, as a ratio
+     */
+    List<Slip> explain(double bayesFactor) {
+        double[] posterior = new double[hypotheses.size()];
+        double sum = 0;
+        for (int i = 0; i < posterior.length; i++) {
+            Hypothesis h = hypotheses.get(i);
+            double excess = superfat(h).probabilityBelow(0);
+            posterior[i] = h.weight() * agreement(h) * (excess * bayesFactor + 1 - excess) * titration(h);
+            sum += posterior[i];
+        }
+        double all = sum;
+        return IntStream.range(0, posterior.length)
+                .mapToObj(i -> slip(hypotheses.get(i), posterior[i] / all))
+                .sorted(Comparator.comparingDouble(Slip::probability).reversed())
+                .toList();
+    }
+
+    private Slip slip(Hypothesis h, double probability) {
+        Estimate superfat = superfat(h);
+        String arithmetic = String.format(
+                Locale.ROOT,
+                "%ssuperfat planned %s, then %s",
+                h.how().isEmpty() ? "" : h.how() + "; ",
+                percent(facts.plan().formula().superfat().fraction()),
+                percent(superfat.value()));
+        return new Slip(h.kind(), h.words(), arithmetic, superfat, superfat.probabilityBelow(0), probability);
+    }
+
+    private Estimate superfat(Hypothesis h) {
+        return Superfat.distribution(h.weights(), facts.plan().formula().alkali(), facts.plan().scales());
+    }
+
+    /** How well the mass of the fresh bars agrees with the slip; 1 where nothing is known. */
+    private double agreement(Hypothesis h) {
+        return massOfBars()
+                .map(found -> {
+                    double expected = total(h.weights()) * (1 - USUAL_LOSS);
+                    return density((found.grams() / expected - 1) / MASS_SPREAD);
+                })
+                .orElse(1.0);
+    }
+
+    private Optional<Mass> massOfBars() {
+        return facts.log().last(Entry.Cut.class).filter(c -> c.entry().bars() > 1).flatMap(cut -> facts.log()
+                .first(Entry.BarWeighed.class)
+                .filter(b -> Duration.between(cut.at(), b.at()).compareTo(FRESH) <= 0)
+                .map(b -> b.entry().mass().times(cut.entry().bars())));
+    }
+
+    /** How well a titration agrees with the excess that the slip leads to; 1 where none was done. */
+    private double titration(Hypothesis h) {
+        return facts.log()
+                .last(Entry.Titrated.class)
+                .map(t -> {
+                    double excessGrams = Math.max(0, -superfat(h).value()) * neededNaoh(h.weights());
+                    double expected = 100 * excessGrams / total(h.weights());
+                    double spread = 0.05 + 0.15 * expected;
+                    return density((t.entry().freeAlkaliPercent() - expected) / spread);
+                })
+                .orElse(1.0);
+    }
+
+    private static double neededNaoh(Weights weights) {
+        return weights.allFats()
+                .mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass())
+                .sum();
+    }
+
+    private static double total(Weights w) {
+        return w.fatMass().grams()
+                + w.lye().grams()
+                + w.liquids().stream().mapToDouble(l -> l.mass().grams()).sum()
+                + w.additives().stream().mapToDouble(a -> a.mass().grams()).sum();
+    }
+
+    private static double density(double sigmas) {
+        return Math.max(LEAST_LIKELIHOOD, new NormalDistribution().density(sigmas));
+    }
+
+    private static String percent(double fraction) {
+        return String.format(Locale.ROOT, "%.1f %%", 100 * fraction).replace('-', '\u2212');
+    }
+}

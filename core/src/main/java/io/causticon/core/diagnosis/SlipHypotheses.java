@@ -1,0 +1,281 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.diagnosis.SlipFinder.Hypothesis;
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Enumerates the single slips of one batch. The rates are judgements of how often each happens in a hundred batches. */
+final class SlipHypotheses {
+
+    private static final double RATE_NONE = 97;
+    private static final double RATE_SWAP = 0.2;
+    private static final double RATE_LEFT_OUT = 0.15;
+    private static final double RATE_DOUBLED = 0.08;
+    private static final double RATE_TARE_UNKNOWN = 0.15;
+    private static final double RATE_TARE_UNKNOWN_IN_VESSEL = 2.5;
+    private static final double RATE_TARE_NOT_TAKEN = 97;
+    private static final double RATE_LYE_OVER = 0.25;
+    private static final double RATE_LYE_TWICE = 0.05;
+    private static final double RATE_OUNCES = 0.02;
+    private static final double RATE_ACID = 0.4;
+    private static final double RATE_PURER = 0.5;
+    private static final double LYE_OVER = 0.06;
+    private static final Mass USUAL_JUG = Mass.grams(85);
+    private static final double SAME = 0.03;
+    private static final double NOTABLE = 0.01;
+
+    /** Milk's own trace of acid is not what anybody counts on. */
+    private static final double NOTABLE_ACID = 0.02;
+
+    private final BatchFacts facts;
+    private final Map<String, Mass> vessels;
+    private final Weights weighed;
+    private final List<Hypothesis> found = new ArrayList<>();
+
+    SlipHypotheses(BatchFacts facts, Map<String, Mass> vessels) {
+        this.facts = facts;
+        this.vessels = vessels;
+        this.weighed = facts.asWeighed().weights();
+    }
+
+    List<Hypothesis> all() {
+        found.add(asLogged());
+        swaps();
+        singleFats();
+        tares();
+        lye();
+        acids();
+        return List.copyOf(found);
+    }
+
+    /** The log as it stands; if it differs from the plan, it says how. */
+    private Hypothesis asLogged() {
+        Weights planned = Weights.planned(facts.plan().formula());
+        Optional<String> swap = loggedSwap(planned);
+        if (swap.isPresent()) {
+            return new Hypothesis(Slip.Kind.SWAPPED, swap.get(), swapArithmetic(planned), RATE_NONE, weighed);
+        }
+        double lyeChange = weighed.lye().dividedBy(planned.lye()) - 1;
+        if (Math.abs(lyeChange) > NOTABLE) {
+            String words = lyeChange > 0 ? "more lye logged than planned" : "less lye logged than planned";
+            String how = grams(weighed.lye()) + " instead of " + grams(planned.lye());
+            return new Hypothesis(Slip.Kind.LOGGED_DIFFERENCE, words, how, RATE_NONE, weighed);
+        }
+        return loggedFatDifference(planned)
+                .orElseGet(() -> new Hypothesis(
+                        Slip.Kind.NONE, "weights as logged", "no slip at the scale", RATE_NONE, weighed));
+    }
+
+    private Optional<Hypothesis> loggedFatDifference(Weights planned) {
+        for (int i = 0; i < planned.fats().size(); i++) {
+            Mass plan = planned.fats().get(i).mass();
+            Mass got = weighed.fats().get(i).mass();
+            if (Math.abs(got.grams() - plan.grams()) > NOTABLE * planned.fatMass().grams()) {
+                String name = planned.fats().get(i).fat().shortName();
+                String words = name + " logged with another weight than planned";
+                return Optional.of(new Hypothesis(
+                        Slip.Kind.LOGGED_DIFFERENCE,
+                        words,
+                        grams(got) + " instead of " + grams(plan),
+                        RATE_NONE,
+                        weighed));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Optional<String> loggedSwap(Weights planned) {
+        return swappedPair(planned)
+                .map(p -> name(planned, p[0]) + " and " + name(planned, p[1]) + " swapped in the log");
+    }
+
+    private String swapArithmetic(Weights planned) {
+        int[] pair = swappedPair(planned).orElseThrow();
+        return String.format(
+                Locale.ROOT,
+                "%s of %s instead of %s, %s of %s instead of %s: the total is the same, the lye is not",
+                grams(weighed.fats().get(pair[0]).mass()),
+                name(planned, pair[0]),
+                grams(planned.fats().get(pair[0]).mass()),
+                grams(weighed.fats().get(pair[1]).mass()),
+                name(planned, pair[1]),
+                grams(planned.fats().get(pair[1]).mass()));
+    }
+
+    private Optional<int[]> swappedPair(Weights planned) {
+        int n = planned.fats().size();
+        for (int i = 0; i < n; i++) {
+            for (int j = i + 1; j < n; j++) {
+                boolean differ = !near(planned.fats().get(i).mass(), planned.fats().get(j).mass());
+                if (differ
+                        && near(weighed.fats().get(i).mass(), planned.fats().get(j).mass())
+                        && near(weighed.fats().get(j).mass(), planned.fats().get(i).mass())) {
+                    return Optional.of(new int[] {i, j});
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Two fats poured for one another: the total is right and cannot show it. */
+    private void swaps() {
+        int n = weighed.fats().size();
+        for (int i = 0; i < n; i++) {
+            for (int j = i + 1; j < n; j++) {
+                FatPortion a = weighed.fats().get(i);
+                FatPortion b = weighed.fats().get(j);
+                if (!near(a.mass(), b.mass())) {
+                    List<FatPortion> fats = new ArrayList<>(weighed.fats());
+                    fats.set(i, new FatPortion(a.fat(), b.mass()));
+                    fats.set(j, new FatPortion(b.fat(), a.mass()));
+                    String words = a.fat().shortName() + " and " + b.fat().shortName() + " poured for one another";
+                    found.add(new Hypothesis(
+                            Slip.Kind.SWAPPED,
+                            words,
+                            "the total stays " + grams(weighed.fatMass()),
+                            RATE_SWAP,
+                            weighed.withFats(fats)));
+                }
+            }
+        }
+    }
+
+    private void singleFats() {
+        for (int i = 0; i < weighed.fats().size(); i++) {
+            FatPortion fat = weighed.fats().get(i);
+            String name = fat.fat().shortName();
+            if (weighed.fats().size() > 1) {
+                add(Slip.Kind.LEFT_OUT, i, Mass.ZERO, RATE_LEFT_OUT, name + " left out", grams(fat.mass()) + " missing");
+            }
+            add(
+                    Slip.Kind.DOUBLED,
+                    i,
+                    fat.mass().times(2),
+                    RATE_DOUBLED,
+                    name + " poured twice",
+                    grams(fat.mass()) + " too much");
+            Mass ouncesAsGrams = Mass.grams(fat.mass().inOunces());
+            add(
+                    Slip.Kind.UNIT_MISTAKEN,
+                    i,
+                    ouncesAsGrams,
+                    RATE_OUNCES,
+                    name + " weighed in grams where ounces were meant",
+                    grams(ouncesAsGrams) + " in the pot");
+        }
+    }
+
+    private void add(Slip.Kind kind, int index, Mass mass, double rate, String words, String how) {
+        List<FatPortion> fats = new ArrayList<>(weighed.fats());
+        fats.set(index, new FatPortion(fats.get(index).fat(), mass));
+        found.add(new Hypothesis(kind, words, how, rate, weighed.withFats(fats)));
+    }
+
+    /** A jug's own mass counted as fat. */
+    private void tares() {
+        for (BatchLog.Timed<Entry.Weighed> weighing : facts.log().of(Entry.Weighed.class).toList()) {
+            Entry.Weighed entry = weighing.entry();
+            if (entry.what().kind() == Weighable.Kind.FAT && entry.tare() != Tare.TAKEN) {
+                tare(entry);
+            }
+        }
+    }
+
+    private void tare(Entry.Weighed entry) {
+        String vessel = entry.vessel() == null ? "" : entry.vessel();
+        Mass jug = vessels.getOrDefault(vessel.toLowerCase(Locale.ROOT), USUAL_JUG);
+        for (int i = 0; i < weighed.fats().size(); i++) {
+            FatPortion fat = weighed.fats().get(i);
+            boolean same = fat.fat().id().equals(entry.what().id());
+            if (same && fat.mass().isMoreThan(jug)) {
+                String where = vessel.isEmpty() ? "its vessel" : "the " + vessel;
+                add(
+                        Slip.Kind.TARE_NOT_TAKEN,
+                        i,
+                        fat.mass().minus(jug),
+                        tareRate(entry, vessel),
+                        "tare of " + where + " not taken for " + fat.fat().shortName(),
+                        grams(jug) + " of the logged " + grams(fat.mass()) + " was the vessel");
+            }
+        }
+    }
+
+    private static double tareRate(Entry.Weighed entry, String vessel) {
+        if (entry.tare() == Tare.NOT_TAKEN) {
+            return RATE_TARE_NOT_TAKEN;
+        }
+        return vessel.isEmpty() ? RATE_TARE_UNKNOWN : RATE_TARE_UNKNOWN_IN_VESSEL;
+    }
+
+    private void lye() {
+        Mass lye = weighed.naoh();
+        if (!lye.isPositive()) {
+            return;
+        }
+        Mass over = lye.times(LYE_OVER);
+        found.add(new Hypothesis(
+                Slip.Kind.LYE_OVER,
+                "lye " + grams(over) + " over what was logged",
+                "misread or spooned past the mark",
+                RATE_LYE_OVER,
+                weighed.withNaoh(lye.plus(over))));
+        found.add(new Hypothesis(
+                Slip.Kind.LYE_TWICE,
+                "lye weighed in twice",
+                grams(lye.times(2)) + " in the pot",
+                RATE_LYE_TWICE,
+                weighed.withNaoh(lye.times(2))));
+        double purer = 1 / facts.plan().formula().alkali().naohPurity().fraction();
+        found.add(new Hypothesis(
+                Slip.Kind.PURER_ALKALI,
+                "the lye is purer than its label",
+                "as good as 100 %",
+                RATE_PURER,
+                weighed.withNaoh(lye.times(purer))));
+    }
+
+    /** Acid that the lye was raised for and that never went in. */
+    private void acids() {
+        double needed = weighed.allFats().mapToDouble(FatPortion::alkaliMoles).sum();
+        if (weighed.acidMoles() > NOTABLE_ACID * needed) {
+            List<LiquidPortion> liquids = weighed.liquids().stream()
+                    .filter(l -> l.liquid().acid() == null)
+                    .toList();
+            List<AdditivePortion> additives = weighed.additives().stream()
+                    .filter(a -> a.additive().acid() == null)
+                    .toList();
+            Weights without = new Weights(weighed.fats(), weighed.naoh(), weighed.koh(), liquids, additives);
+            found.add(new Hypothesis(
+                    Slip.Kind.ACID_NOT_ADDED,
+                    "the acid that lye was added for did not go in",
+                    "lye was raised for it",
+                    RATE_ACID,
+                    without));
+        }
+    }
+
+    private static boolean near(Mass a, Mass b) {
+        return Math.abs(a.grams() - b.grams()) <= SAME * Math.max(a.grams(), b.grams());
+    }
+
+    private static String name(Weights weights, int index) {
+        return weights.fats().get(index).fat().shortName();
+    }
+
+    private static String grams(Mass mass) {
+        return String.format(Locale.ROOT, "%.1f g", mass.grams());
+    }
+}

@@ -1,0 +1,78 @@
+package io.causticon.core.diagnosis.knowledge;
+
+import static io.causticon.core.diagnosis.Conditions.LYE_HEAVY;
+import static io.causticon.core.diagnosis.Conditions.LYE_POCKETS;
+import static io.causticon.core.diagnosis.Findings.BRITTLE;
+import static io.causticon.core.diagnosis.Findings.CRUST_GROWS;
+import static io.causticon.core.diagnosis.Findings.CRUST_RESISTS;
+import static io.causticon.core.diagnosis.Findings.CRUST_UNDER_COVER;
+import static io.causticon.core.diagnosis.Findings.FREE_ALKALI;
+import static io.causticon.core.diagnosis.Findings.METER_HIGH;
+import static io.causticon.core.diagnosis.Findings.SKIN_TIGHT;
+import static io.causticon.core.diagnosis.Findings.STRIP_HIGH;
+import static io.causticon.core.diagnosis.Findings.THICK_CRUST;
+import static io.causticon.core.diagnosis.Findings.THIN_BLOOM;
+import static io.causticon.core.diagnosis.Findings.WASH_BURNS;
+import static io.causticon.core.diagnosis.Findings.WEEPING_DOTS;
+import static io.causticon.core.diagnosis.Findings.WHITE_SPOTS;
+import static io.causticon.core.diagnosis.Findings.ZAP;
+
+import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.observation.Stage;
+
+/**
+ * Too much alkali, all through or in places. The start of a lye-heavy bar is not a rate but what the weights and the possible slips
+ * say of this batch.
+ */
+final class AlkaliKnowledge implements Knowledge.Source {
+
+    @Override
+    public void tell(Knowledge.Builder k) {
+        lyeHeavy(k);
+        pockets(k);
+    }
+
+    private static void lyeHeavy(Knowledge.Builder k) {
+        k.condition(LYE_HEAVY)
+                .happensTo(0.02)
+                .isMetBy(
+                        "Hold it, handle with gloves. Rebatch with the fat that is missing, keep it for cleaning, or discard it."
+                                + " Curing does not mend it: water leaves, alkali does not.",
+                        "Weigh each fat alone, tare each time, weigh the lye twice.");
+        k.finding(THIN_BLOOM).happensAnyway(.03).points(.30).to(LYE_HEAVY).because("free alkali turns to carbonate in air too");
+        k.finding(THICK_CRUST).happensAnyway(.012).points(.50).to(LYE_HEAVY).because("alkali that nothing consumed keeps coming out");
+        k.finding(CRUST_GROWS).happensAnyway(.01).points(.75).to(LYE_HEAVY).because("bloom stops within days, excess alkali feeds on");
+        k.finding(CRUST_RESISTS).happensAnyway(.05).points(.80).to(LYE_HEAVY).because("a crust fed from inside does not steam off");
+        k.finding(CRUST_UNDER_COVER).happensAnyway(.02).points(.60).to(LYE_HEAVY).because("bloom needs air, excess alkali does not");
+        k.finding(WASH_BURNS).happensAnyway(.015).points(.88).to(LYE_HEAVY).because("free alkali burns skin");
+        k.finding(SKIN_TIGHT).happensAnyway(.08).points(.70).to(LYE_HEAVY).because("free alkali strips the skin");
+        k.finding(ZAP).happensAnyway(.02).points(.93).to(LYE_HEAVY).because("the tongue feels free alkali");
+        k.finding(FREE_ALKALI).happensAnyway(.004).points(.97).to(LYE_HEAVY).because("it measures what is left over");
+        k.finding(STRIP_HIGH).happensAnyway(.03).points(.35).to(LYE_HEAVY).because("soap alone lies at 9 to 10.5");
+        k.finding(METER_HIGH).happensAnyway(.03).points(.60).to(LYE_HEAVY).because("soap alone lies at 9 to 10.5");
+        k.finding(BRITTLE).happensAnyway(.04).points(.45).to(LYE_HEAVY).because("excess alkali salts the soap out and makes it chalky");
+        k.finding(WHITE_SPOTS).happensAnyway(.05).points(.12).to(LYE_HEAVY).because("alkali gathers in places");
+        k.finding(WEEPING_DOTS).happensAnyway(.02).points(.12).to(LYE_HEAVY).because("liquor finds its way out");
+    }
+
+    private static void pockets(Knowledge.Builder k) {
+        k.condition(LYE_POCKETS)
+                .happensTo(0.005)
+                .isMetBy(
+                        "Hold every bar of the batch, gloves. Rebatch or discard; a clean bar says nothing of its neighbour.",
+                        "Strain the liquor, wait until it is clear, mix before it is thick.");
+        k.finding(WHITE_SPOTS).points(.80).to(LYE_POCKETS).because("crystals or liquor caught in the batter");
+        k.finding(WEEPING_DOTS).points(.50).to(LYE_POCKETS).because("caught liquor seeps out");
+        k.finding(WASH_BURNS).points(.45).to(LYE_POCKETS).because("a pocket under the hand burns");
+        k.finding(SKIN_TIGHT).points(.30).to(LYE_POCKETS).because("a pocket under the hand strips the skin");
+        k.finding(ZAP).points(.45).to(LYE_POCKETS).because("it stings where the pocket is");
+        k.finding(FREE_ALKALI).points(.45).to(LYE_POCKETS).because("the sample may have met a pocket");
+        k.finding(STRIP_HIGH).points(.20).to(LYE_POCKETS).because("the strip may have met a pocket");
+        k.fact(
+                        "thick or seized when poured",
+                        f -> f.stageWhenPoured().map(s -> s.isAtLeast(Stage.MASH)).orElse(false))
+                .shifts(LYE_POCKETS)
+                .by(6)
+                .because("a mash closes over liquor that was not stirred in");
+    }
+}

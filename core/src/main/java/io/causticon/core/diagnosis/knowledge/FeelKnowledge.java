@@ -1,0 +1,65 @@
+package io.causticon.core.diagnosis.knowledge;
+
+import static io.causticon.core.diagnosis.Conditions.SOFT;
+import static io.causticon.core.diagnosis.Findings.CLINGS;
+import static io.causticon.core.diagnosis.Findings.DENTS;
+import static io.causticon.core.diagnosis.Findings.SOFT_BELOW;
+import static io.causticon.core.diagnosis.Findings.TACKY;
+
+import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.substance.FattyAcid.Family;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What the hand says of a bar. */
+final class FeelKnowledge implements Knowledge.Source {
+
+    private static final int YOUNG_DAYS = 4;
+    private static final double MUCH_SUPERFAT = 0.10;
+    private static final double MUCH_WATER = 0.28;
+    private static final double MUCH_CASTOR = 0.10;
+    private static final double MUCH_POLY = 0.20;
+
+    @Override
+    public void tell(Knowledge.Builder k) {
+        k.condition(SOFT)
+                .happensTo(0.05)
+                .isMetBy(
+                        "Wait, freeze it an hour to free it from the mould, cure it longer.",
+                        "Less water, less castor and soft oils, a lower superfat, salt or sodium lactate.");
+        k.finding(DENTS).happensAnyway(.04).points(.85).to(SOFT).because("it has not set through");
+        k.finding(TACKY).happensAnyway(.03).points(.65).to(SOFT).because("soft acids and water stay at the surface");
+        k.finding(CLINGS).happensAnyway(.05).points(.60).to(SOFT).because("it is too soft to let go");
+        k.finding(SOFT_BELOW).points(.30).to(SOFT).because("the skin sets before the heart");
+        k.fact("younger than four days", f -> f.age().toDays() < YOUNG_DAYS)
+                .shifts(SOFT)
+                .by(5)
+                .because("young soap is soft");
+        k.fact(FeelKnowledge::superfat).shifts(SOFT).by(7).because("fat that found no alkali stays fat");
+        k.fact(FeelKnowledge::water).shifts(SOFT).by(3).because("water must leave first");
+        k.fact(f -> family(f, Family.RICINOLEIC, MUCH_CASTOR, "castor's acid")).shifts(SOFT).by(4).because("it draws water and is tacky");
+        k.fact(f -> family(f, Family.POLY_UNSATURATED, MUCH_POLY, "poly-unsaturated acids")).shifts(SOFT).by(3).because("their soaps are soft");
+    }
+
+    private static Optional<String> superfat(BatchFacts facts) {
+        double superfat = facts.asWeighed().superfat().value();
+        return superfat > MUCH_SUPERFAT
+                ? Optional.of(String.format(Locale.ROOT, "superfat as weighed %.0f %%", 100 * superfat))
+                : Optional.empty();
+    }
+
+    private static Optional<String> water(BatchFacts facts) {
+        double c = facts.concentration().fraction();
+        return c > 0 && c < MUCH_WATER
+                ? Optional.of(String.format(Locale.ROOT, "lye at %.0f %%", 100 * c))
+                : Optional.empty();
+    }
+
+    private static Optional<String> family(BatchFacts facts, Family family, double from, String name) {
+        double share = facts.composition().of(family).fraction();
+        return share >= from
+                ? Optional.of(String.format(Locale.ROOT, "%s %.0f %%", name, 100 * share))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,22 @@
+package io.causticon.core.diagnosis.knowledge;
+
+import io.causticon.core.diagnosis.Knowledge;
+
+/** All families together. */
+public final class StandardKnowledge {
+
+    private static final Knowledge ALL = Knowledge.builder()
+            .include(new AlkaliKnowledge())
+            .include(new SurfaceKnowledge())
+            .include(new LiquorKnowledge())
+            .include(new MixingKnowledge())
+            .include(new SettingKnowledge())
+            .include(new FeelKnowledge())
+            .build();
+
+    private StandardKnowledge() {}
+
+    public static Knowledge all() {
+        return ALL;
+    }
+}

@@ -1,0 +1,69 @@
+package io.causticon.core.diagnosis.knowledge;
+
+import static io.causticon.core.diagnosis.Conditions.SODA_ASH;
+import static io.causticon.core.diagnosis.Findings.CRUST_GROWS;
+import static io.causticon.core.diagnosis.Findings.CRUST_RESISTS;
+import static io.causticon.core.diagnosis.Findings.THICK_CRUST;
+import static io.causticon.core.diagnosis.Findings.THIN_BLOOM;
+
+import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.GelExtent;
+import io.causticon.core.observation.Keeping;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What the air makes of a surface. */
+final class SurfaceKnowledge implements Knowledge.Source {
+
+    private static final double COOL_POUR = 35;
+    private static final double MUCH_WATER = 0.30;
+
+    @Override
+    public void tell(Knowledge.Builder k) {
+        k.condition(SODA_ASH)
+                .happensTo(0.25)
+                .isMetBy(
+                        "Steam it, plane it, or leave it: it is washing soda, a look and no harm.",
+                        "Cover it at once, spray with alcohol, let it gel, or use less water.");
+        k.finding(THIN_BLOOM).points(.85).to(SODA_ASH).because("free alkali at the skin of a fresh loaf meets air");
+        k.finding(THICK_CRUST).points(.12).to(SODA_ASH).because("bloom can be thick after a cool, wet pour");
+        k.finding(CRUST_GROWS).points(.04).to(SODA_ASH).because("bloom may go on for a few days");
+        k.finding(CRUST_RESISTS).points(.06).to(SODA_ASH).because("old bloom bakes on now and then");
+        facts(k);
+    }
+
+    private static void facts(Knowledge.Builder k) {
+        k.fact("no gel", f -> f.gel().map(g -> g == GelExtent.NONE).orElse(false))
+                .shifts(SODA_ASH)
+                .by(3)
+                .because("alkali stays free longer at the surface");
+        k.fact("gel went all through", f -> f.gel().map(g -> g == GelExtent.FULL).orElse(false))
+                .shifts(SODA_ASH)
+                .by(-4)
+                .because("gel uses up the alkali within hours");
+        k.fact("covered", f -> f.was(Keeping.COVERED) || f.was(Keeping.INSULATED))
+                .shifts(SODA_ASH)
+                .by(-3)
+                .because("no air over the surface");
+        k.fact("sprayed with alcohol", f -> f.was(Keeping.SPRAYED))
+                .shifts(SODA_ASH)
+                .by(-2)
+                .because("it shuts out air while the skin forms");
+        k.fact(SurfaceKnowledge::coolPour).shifts(SODA_ASH).by(2).because("a cool pour stays raw longer");
+        k.fact(SurfaceKnowledge::muchWater).shifts(SODA_ASH).by(2).because("water carries alkali to the surface");
+    }
+
+    private static Optional<String> coolPour(BatchFacts facts) {
+        return facts.pouredAt()
+                .filter(t -> t.celsius() < COOL_POUR)
+                .map(t -> String.format(Locale.ROOT, "poured at %.0f \u00b0C", t.celsius()));
+    }
+
+    private static Optional<String> muchWater(BatchFacts facts) {
+        double c = facts.concentration().fraction();
+        return c > 0 && c < MUCH_WATER
+                ? Optional.of(String.format(Locale.ROOT, "lye at %.0f %%", 100 * c))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,70 @@
+package io.causticon.core.forecast;
+
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.Mould;
+import io.causticon.core.formula.MouldKind;
+import io.causticon.core.heat.Batter;
+import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.heat.LoafSetup;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.util.Optional;
+
+/** The heat of the loaf to come, from a plan or from what was logged of its pouring. */
+public final class LoafForecast {
+
+    private static final double HOURS = 36;
+    private static final double FRIDGE = 5;
+
+    private LoafForecast() {}
+
+    /** As planned. Empty without a mould, and for cavities, which lose heat on all sides. */
+    public static Optional<LoafEnsemble> planned(BatchPlan plan, Temperature room, int draws) {
+        LoafSetup.Wrap wrap =
+                switch (plan.gel()) {
+                    case FORCE -> LoafSetup.Wrap.INSULATED;
+                    case ALLOW -> LoafSetup.Wrap.COVERED;
+                    case PREVENT -> LoafSetup.Wrap.OPEN;
+                };
+        Temperature around = plan.gel() == GelGoal.PREVENT ? Temperature.celsius(FRIDGE) : room;
+        return run(plan, batterMass(plan), wrap, plan.mixAt(), around, draws);
+    }
+
+    /** As poured: the logged temperatures and the way it was kept. Empty before the pour. */
+    public static Optional<LoafEnsemble> poured(BatchFacts facts, Temperature usualRoom, int draws) {
+        if (!facts.wasPoured()) {
+            return Optional.empty();
+        }
+        LoafSetup.Wrap wrap = facts.was(Keeping.INSULATED)
+                ? LoafSetup.Wrap.INSULATED
+                : facts.was(Keeping.COVERED) ? LoafSetup.Wrap.COVERED : LoafSetup.Wrap.OPEN;
+        Temperature room =
+                facts.wasKeptCold() ? Temperature.celsius(FRIDGE) : facts.room().orElse(usualRoom);
+        Temperature poured = facts.pouredAt().orElse(facts.plan().mixAt());
+        return run(facts.plan(), batterMass(facts.plan()), wrap, poured, room, draws);
+    }
+
+    /** Everything that goes into the mould. */
+    public static Mass batterMass(BatchPlan plan) {
+        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
+        Mass additives = plan.formula().additives().stream()
+                .map(a -> a.mass())
+                .reduce(Mass.ZERO, Mass::plus);
+        return plan.formula().fatMass().plus(balance.lye()).plus(balance.liquidMass()).plus(additives);
+    }
+
+    private static Optional<LoafEnsemble> run(
+            BatchPlan plan, Mass batter, LoafSetup.Wrap wrap, Temperature poured, Temperature room, int draws) {
+        Mould mould = plan.mould();
+        if (mould == null || mould.kind() == MouldKind.CAVITIES) {
+            return Optional.empty();
+        }
+        LoafSetup setup = LoafSetup.in(
+                mould, mould.fillHeight(batter), Batter.of(plan.formula()), wrap, poured, room);
+        return Optional.of(LoafEnsemble.of(setup, HOURS, draws));
+    }
+}

@@ -1,0 +1,61 @@
+package io.causticon.core.notation;
+
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Masses as they are typed: {@code 504}, {@code 1.2 kg}, {@code 1 lb 2 oz}. */
+public final class MassNotation {
+
+    private static final Pattern POUNDS_AND_OUNCES =
+            Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(?:lbs?|pounds?|#)\\s*(" + NumberNotation.PATTERN
+                    + ")\\s*(?:oz|ounces?)?");
+    private static final Pattern ONE_UNIT = Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*([a-z\u00b0%]*)\\.?");
+
+    private MassNotation() {}
+
+    /**
+     * @param field where the text stands
+     * @param text what was typed
+     * @param units what a bare number means
+     * @throws ProblemsException if it is no mass
+     */
+    public static Mass read(String field, String text, Units units) {
+        String plain = text.trim().toLowerCase(Locale.ROOT);
+        if (plain.isEmpty()) {
+            throw ProblemsException.of(field, ProblemKey.MISSING);
+        }
+        Matcher both = POUNDS_AND_OUNCES.matcher(plain);
+        if (both.matches()) {
+            double pounds = NumberNotation.read(field, both.group(1));
+            return Mass.ounces(pounds * Mass.OUNCES_PER_POUND + NumberNotation.read(field, both.group(2)));
+        }
+        Matcher one = ONE_UNIT.matcher(plain);
+        if (!one.matches()) {
+            throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
+        }
+        return inUnit(field, NumberNotation.read(field, one.group(1)), one.group(2), text.trim(), units);
+    }
+
+    private static Mass inUnit(String field, double number, String unit, String typed, Units units) {
+        return switch (unit) {
+            case "" -> bare(number, units);
+            case "g", "gr", "gram", "grams" -> Mass.grams(number);
+            case "kg", "kilo", "kilos" -> Mass.grams(number * 1000);
+            case "oz", "ounce", "ounces" -> Mass.ounces(number);
+            case "lb", "lbs", "pound", "pounds" -> Mass.ounces(number * Mass.OUNCES_PER_POUND);
+            default -> throw ProblemsException.of(field, ProblemKey.UNKNOWN_UNIT, unit, typed);
+        };
+    }
+
+    private static Mass bare(double number, Units units) {
+        return switch (units.mass()) {
+            case GRAM -> Mass.grams(number);
+            case OUNCE -> Mass.ounces(number);
+            case POUND -> Mass.ounces(number * Mass.OUNCES_PER_POUND);
+        };
+    }
+}

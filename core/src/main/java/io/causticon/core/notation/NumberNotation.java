@@ -1,0 +1,38 @@
+package io.causticon.core.notation;
+
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Share;
+
+/** Numbers as they are typed: with a point or a comma for decimals, with commas or spaces between thousands. */
+public final class NumberNotation {
+
+    static final String PATTERN = "[-+\u2212]?\\d[\\d., \u00a0]*|[-+\u2212]?[.,]\\d+";
+
+    private static final String THOUSANDS = "[-+]?[1-9]\\d{0,2}(,\\d{3})+(\\.\\d+)?";
+
+    private NumberNotation() {}
+
+    /** @throws ProblemsException if it is empty or no number */
+    public static double read(String field, String text) {
+        String plain = text.trim().replace('\u2212', '-').replace("\u00a0", "").replace(" ", "");
+        if (plain.isEmpty()) {
+            throw ProblemsException.of(field, ProblemKey.MISSING);
+        }
+        String pointed = plain.matches(THOUSANDS) ? plain.replace(",", "") : plain.replace(',', '.');
+        try {
+            double value = Double.parseDouble(pointed);
+            if (Double.isFinite(value) && pointed.matches("[-+0-9.]+")) {
+                return value;
+            }
+        } catch (NumberFormatException e) {
+            // Told below in the maker's words.
+        }
+        throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
+    }
+
+    /** A share typed in per cent, with or without the sign. */
+    public static Share percent(String field, String text) {
+        return Share.percent(read(field, text.replace("%", "")));
+    }
+}

@@ -1,0 +1,235 @@
+package io.causticon.core.notation;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.GelExtent;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.TouchFeel;
+import io.causticon.core.observation.WashFeel;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/** All phrases in the order in which they are tried. */
+final class Phrases {
+
+    private static final String FIELD = "quick";
+    private static final String NUMBER = "([-+]?\\d+(?:[.,]\\d+)*)";
+    private static final String DEGREES = "([-+]?\\d+(?:[.,]\\d+)?\\s*(?:\u00b0\\s*)?(?:[cf]\\b)?)";
+    private static final int LONGEST_BURST = 900;
+    private static final int MOST_BARS = 2000;
+    private static final Mass HEAVIEST_BAR = Mass.grams(2000);
+    private static final double HIGHEST_PH = 14;
+    private static final double MOST_FREE_ALKALI = 20;
+
+    private static final Map<String, Spot> SPOTS = Map.ofEntries(
+            Map.entry("lye", Spot.LYE),
+            Map.entry("fats", Spot.FATS),
+            Map.entry("fat", Spot.FATS),
+            Map.entry("oils", Spot.FATS),
+            Map.entry("oil", Spot.FATS),
+            Map.entry("batter", Spot.BATTER),
+            Map.entry("core", Spot.CORE),
+            Map.entry("loaf", Spot.CORE),
+            Map.entry("room", Spot.ROOM));
+
+    private static final Map<String, Stage> STAGES = Map.ofEntries(
+            Map.entry("streaks", Stage.STREAKS),
+            Map.entry("emulsion", Stage.EMULSION),
+            Map.entry("thin", Stage.THIN),
+            Map.entry("light", Stage.LIGHT),
+            Map.entry("medium", Stage.MEDIUM),
+            Map.entry("thick", Stage.THICK),
+            Map.entry("mash", Stage.MASH),
+            Map.entry("seized", Stage.MASH),
+            Map.entry("rice", Stage.RICED),
+            Map.entry("riced", Stage.RICED),
+            Map.entry("curdle", Stage.CURDLED),
+            Map.entry("curdled", Stage.CURDLED),
+            Map.entry("separate", Stage.SEPARATED),
+            Map.entry("separated", Stage.SEPARATED),
+            Map.entry("false", Stage.FALSE_TRACE),
+            Map.entry("froth", Stage.FROTHY));
+
+    private static final Map<String, Keeping> KEEPINGS = Map.ofEntries(
+            Map.entry("cover", Keeping.COVERED),
+            Map.entry("covered", Keeping.COVERED),
+            Map.entry("film", Keeping.COVERED),
+            Map.entry("insulate", Keeping.INSULATED),
+            Map.entry("insulated", Keeping.INSULATED),
+            Map.entry("towel", Keeping.INSULATED),
+            Map.entry("uncover", Keeping.UNCOVERED),
+            Map.entry("oven", Keeping.OVEN),
+            Map.entry("fridge", Keeping.FRIDGE),
+            Map.entry("freezer", Keeping.FREEZER),
+            Map.entry("spray", Keeping.SPRAYED));
+
+    static final List<Phrase> ALL = List.of(
+            WeighPhrase::match,
+            phrase("(" + words(SPOTS) + ")\\s+" + DEGREES, (m, c) -> temperature(m, c)),
+            phrase("(?:lye\\s+in(?:to\\s+(?:fats|oils?))?|in)", (m, c) -> new Entry.LyeIntoFats()),
+            phrase("blend(?:ed|er)?\\s+" + NUMBER + "\\s*(?:s|sec|seconds)?", (m, c) -> burst(m.group(1))),
+            phrase(
+                    "(" + words(STAGES) + ")(?:\\s+trace)?(?:\\s+after\\s+([\\p{L} -]+))?",
+                    (m, c) -> new Entry.StageReached(STAGES.get(lower(m.group(1))), trimmed(m.group(2)))),
+            phrase(
+                    "add(?:ed)?\\s+([\\p{L}' -]+?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb)?)?(?=$|\\s+(?:at|to)\\b)",
+                    (m, c) -> added(m, c)),
+            phrase("pour(?:ed)?(?:\\s+(?:at\\s+)?" + DEGREES + ")?", (m, c) -> poured(m, c)),
+            phrase("(" + words(KEEPINGS) + ")(?:\\s+" + DEGREES + ")?", (m, c) -> kept(m, c)),
+            phrase("gel\\s+(none|no|partial|full|seen)", (m, c) -> new Entry.GelSeen(extent(m.group(1)))),
+            phrase("unmould(?:ed)?|unmold(?:ed)?", (m, c) -> new Entry.Unmoulded()),
+            phrase("cut(?:\\s+(?:in(?:to)?\\s+)?" + NUMBER + "(?:\\s*bars?)?)?", (m, c) -> cut(m.group(1))),
+            phrase("ph\\s+" + NUMBER + "(?:\\s+(strip|meter|pen))?", (m, c) -> ph(m.group(1), m.group(2))),
+            phrase("strip\\s+" + NUMBER, (m, c) -> ph(m.group(1), "strip")),
+            phrase("wash\\s+(calm|fine|tight|dry|burn(?:s|ing)?)", (m, c) -> new Entry.WashTested(wash(m.group(1)))),
+            phrase("touch\\s+(firm|soft|sticky)", (m, c) -> new Entry.TouchTested(touch(m.group(1)))),
+            phrase("bar\\s+([\\d.,]+\\s*(?:kg|g|oz|lbs?)?)", (m, c) -> bar(m.group(1), c)),
+            phrase("titrat(?:ed|ion|e)\\s+" + NUMBER + "\\s*%?", (m, c) -> titrated(m.group(1))),
+            Phrases::finding,
+            phrase("note\\s+(.+)", (m, c) -> new Entry.Noted(m.group(1))));
+
+    private Phrases() {}
+
+    private static Phrase phrase(String pattern, BiFunction<Matcher, QuickContext, Entry> entry) {
+        Pattern compiled = Pattern.compile("^(?:" + pattern + ")(?=$|[\\s,.])", Pattern.CASE_INSENSITIVE);
+        return (text, context) -> {
+            Matcher matcher = compiled.matcher(text);
+            return matcher.find()
+                    ? Optional.of(new Phrase.Match(entry.apply(matcher, context), text.substring(matcher.end())))
+                    : Optional.empty();
+        };
+    }
+
+    private static Entry temperature(Matcher m, QuickContext context) {
+        Spot spot = SPOTS.get(lower(m.group(1)));
+        return new Entry.TemperatureRead(spot, TemperatureNotation.readAt(spot, FIELD, m.group(2), context.units()));
+    }
+
+    private static Entry burst(String seconds) {
+        return new Entry.BlenderBurst((int) Math.round(within("blender", seconds, 1, LONGEST_BURST)));
+    }
+
+    private static Entry added(Matcher m, QuickContext context) {
+        if (m.group(2) == null) {
+            return new Entry.Added(m.group(1).trim(), null);
+        }
+        String unit = m.group(3) == null ? "" : m.group(3);
+        Mass mass = MassNotation.read(FIELD, m.group(2) + unit, context.units());
+        return new Entry.Added(m.group(1).trim(), mass);
+    }
+
+    private static Entry poured(Matcher m, QuickContext context) {
+        return new Entry.Poured(
+                m.group(1) == null
+                        ? null
+                        : TemperatureNotation.readAt(Spot.BATTER, FIELD, m.group(1), context.units()));
+    }
+
+    private static Entry kept(Matcher m, QuickContext context) {
+        Temperature at = m.group(2) == null ? null : TemperatureNotation.read(FIELD, m.group(2), context.units());
+        return new Entry.Kept(KEEPINGS.get(lower(m.group(1))), at);
+    }
+
+    private static GelExtent extent(String word) {
+        return switch (lower(word)) {
+            case "none", "no" -> GelExtent.NONE;
+            case "partial" -> GelExtent.PARTIAL;
+            default -> GelExtent.FULL;
+        };
+    }
+
+    private static Entry cut(@Nullable String bars) {
+        return new Entry.Cut(bars == null ? 1 : (int) Math.round(within("bars", bars, 1, MOST_BARS)));
+    }
+
+    private static Entry ph(String number, @Nullable String method) {
+        double ph = within("pH", number, 0, HIGHEST_PH);
+        boolean meter = method != null && !"strip".equals(lower(method));
+        return new Entry.PhRead(ph, meter ? PhMethod.METER : PhMethod.STRIP);
+    }
+
+    private static WashFeel wash(String word) {
+        return switch (lower(word)) {
+            case "calm", "fine" -> WashFeel.CALM;
+            case "tight", "dry" -> WashFeel.TIGHT;
+            default -> WashFeel.BURNING;
+        };
+    }
+
+    private static TouchFeel touch(String word) {
+        return TouchFeel.valueOf(word.toUpperCase(Locale.ROOT));
+    }
+
+    private static Entry bar(String text, QuickContext context) {
+        Mass mass = MassNotation.read(FIELD, text, context.units());
+        if (!mass.isPositive()) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, "bar", mass, Mass.ZERO);
+        }
+        if (mass.isMoreThan(HEAVIEST_BAR)) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_HIGH, "bar", mass, HEAVIEST_BAR);
+        }
+        return new Entry.BarWeighed(mass);
+    }
+
+    private static Entry titrated(String percent) {
+        return new Entry.Titrated(within("free alkali", percent, 0, MOST_FREE_ALKALI));
+    }
+
+    private static Optional<Phrase.Match> finding(String text, QuickContext context) {
+        Matcher said = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE).matcher(text);
+        if (!said.find()) {
+            return Optional.empty();
+        }
+        String words = lower(said.group(2)).trim();
+        boolean absent = "no".equals(lower(said.group(1)));
+        return context.findings().entrySet().stream()
+                .filter(f -> words.equals(f.getKey()) || words.startsWith(f.getKey() + " "))
+                .max(Comparator.comparingInt(f -> f.getKey().length()))
+                .map(f -> new Phrase.Match(
+                        new Entry.Observed(
+                                f.getValue(),
+                                absent
+                                        ? Presence.LOOKED_AND_ABSENT
+                                        : Presence.SEEN),
+                        words.substring(f.getKey().length())));
+    }
+
+    private static double within(String what, String number, double least, double most) {
+        double value = NumberNotation.read(FIELD, number);
+        if (value < least) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, what, value, least);
+        }
+        if (value > most) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_HIGH, what, value, most);
+        }
+        return value;
+    }
+
+    private static String words(Map<String, ?> vocabulary) {
+        return String.join("|", vocabulary.keySet().stream()
+                .sorted(Comparator.comparingInt(String::length).reversed())
+                .toList());
+    }
+
+    private static String lower(String text) {
+        return text.toLowerCase(Locale.ROOT);
+    }
+
+    private static @Nullable String trimmed(@Nullable String text) {
+        return text == null ? null : text.trim();
+    }
+}

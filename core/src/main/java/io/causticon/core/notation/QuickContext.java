@@ -1,0 +1,24 @@
+package io.causticon.core.notation;
+
+import io.causticon.core.formula.BatchPlan;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Map;
+
+/**
+ * What the quick line needs to know to understand a maker.
+ *
+ * @param plan the batch's plan, whose substances are looked for first
+ * @param begun when the batch was begun
+ * @param now this moment
+ * @param zone the workshop's time zone
+ * @param units what a bare number means
+ * @param findings words for findings, in small letters, with the finding each means
+ */
+public record QuickContext(
+        BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings) {
+
+    public QuickContext {
+        findings = Map.copyOf(findings);
+    }
+}

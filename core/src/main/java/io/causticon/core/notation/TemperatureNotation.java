@@ -1,0 +1,60 @@
+package io.causticon.core.notation;
+
+import io.causticon.core.notation.Units.TemperatureUnit;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Temperature;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Temperatures as they are typed: {@code 43}, {@code 43.5 C}, {@code 110F}. */
+public final class TemperatureNotation {
+
+    private static final Pattern FORM =
+            Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(?:\u00b0|\u00ba|deg(?:rees)?)?\\s*([a-z]*)");
+
+    private TemperatureNotation() {}
+
+    /** @throws ProblemsException if it is no temperature */
+    public static Temperature read(String field, String text, Units units) {
+        Matcher form = FORM.matcher(text.trim().toLowerCase(Locale.ROOT));
+        if (text.isBlank()) {
+            throw ProblemsException.of(field, ProblemKey.MISSING);
+        }
+        if (!form.matches()) {
+            throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
+        }
+        double number = NumberNotation.read(field, form.group(1));
+        return switch (form.group(2)) {
+            case "" -> units.temperature() == TemperatureUnit.CELSIUS
+                    ? Temperature.celsius(number)
+                    : Temperature.fahrenheit(number);
+            case "c", "celsius" -> Temperature.celsius(number);
+            case "f", "fahrenheit" -> Temperature.fahrenheit(number);
+            default -> throw ProblemsException.of(field, ProblemKey.UNKNOWN_UNIT, form.group(2), text.trim());
+        };
+    }
+
+    /** Reads a temperature at a spot and refuses what cannot be there, guessing at a mistaken unit. */
+    public static Temperature readAt(Spot spot, String field, String text, Units units) {
+        Temperature read = read(field, text, units);
+        Interval possible = spot.possibleCelsius();
+        if (read.celsius() > possible.high()) {
+            Temperature limit = Temperature.celsius(possible.high());
+            Temperature ifFahrenheit = Temperature.fahrenheit(read.celsius());
+            if (possible.contains(ifFahrenheit.celsius())) {
+                throw ProblemsException.of(
+                        field, ProblemKey.TOO_HIGH_FOR_CELSIUS, spot.name(), read, limit, ifFahrenheit);
+            }
+            throw ProblemsException.of(field, ProblemKey.TOO_HIGH, spot.name(), read, limit);
+        }
+        if (read.celsius() < possible.low()) {
+            throw ProblemsException.of(
+                    field, ProblemKey.TOO_LOW, spot.name(), read, Temperature.celsius(possible.low()));
+        }
+        return read;
+    }
+}

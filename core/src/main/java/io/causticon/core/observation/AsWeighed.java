@@ -1,0 +1,106 @@
+package io.causticon.core.observation;
+
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.Superfat;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.substance.Catalogue;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What went into a batch by the log. What was not logged is taken as planned and named in {@link #notLogged}: it is a question to
+ * ask, not a fact.
+ *
+ * @param weights logged masses, planned ones where none was logged
+ * @param superfat superfat of these weights as a fraction, with its spread
+ * @param notLogged what the plan has and the log has not
+ * @param notPlanned what the log has and the plan has not
+ */
+public record AsWeighed(
+        Weights weights, Estimate superfat, List<Weighable> notLogged, List<Weighable> notPlanned) {
+
+    public static AsWeighed of(BatchPlan plan, BatchLog log) {
+        return new Reader(plan, log).read();
+    }
+
+    /** Whether every fat and the lye were logged, so that the superfat is one of weights, not of hopes. */
+    public boolean isComplete() {
+        return notLogged.stream()
+                .noneMatch(w -> w.kind() == Weighable.Kind.FAT || w.kind() == Weighable.Kind.ALKALI);
+    }
+
+    /** Sums of all weighings, by what was weighed. */
+    public static Map<Weighable, Mass> sums(BatchLog log) {
+        Map<Weighable, Mass> sums = new LinkedHashMap<>();
+        log.of(Entry.Weighed.class).forEach(w -> sums.merge(w.entry().what(), w.entry().mass(), Mass::plus));
+        return sums;
+    }
+
+    private static final class Reader {
+
+        private final BatchPlan plan;
+        private final Map<Weighable, Mass> logged;
+        private final List<Weighable> missing = new ArrayList<>();
+
+        Reader(BatchPlan plan, BatchLog log) {
+            this.plan = plan;
+            this.logged = new LinkedHashMap<>(sums(log));
+        }
+
+        AsWeighed read() {
+            Weights planned = Weights.planned(plan.formula());
+            List<FatPortion> fats = new ArrayList<>();
+            planned.fats().forEach(f -> fats.add(new FatPortion(f.fat(), take(Weighable.fat(f.fat().id()), f.mass()))));
+            List<LiquidPortion> liquids = new ArrayList<>();
+            planned.liquids()
+                    .forEach(l -> liquids.add(new LiquidPortion(
+                            l.liquid(), take(Weighable.liquid(l.liquid().id()), l.mass()), l.frozen())));
+            List<AdditivePortion> additives = new ArrayList<>();
+            planned.additives()
+                    .forEach(a -> additives.add(new AdditivePortion(
+                            a.additive(), take(Weighable.additive(a.additive().id()), a.mass()))));
+            Mass naoh = takeAlkali(Weighable.NAOH, planned.naoh());
+            Mass koh = takeAlkali(Weighable.KOH, planned.koh());
+            List<Weighable> unplanned = List.copyOf(logged.keySet());
+            unplanned.forEach(w -> addUnplanned(w, fats, liquids, additives));
+            Weights weights = new Weights(fats, naoh, koh, liquids, additives);
+            Estimate superfat = Superfat.distribution(weights, plan.formula().alkali(), plan.scales());
+            return new AsWeighed(weights, superfat, List.copyOf(missing), unplanned);
+        }
+
+        private Mass take(Weighable what, Mass planned) {
+            Mass found = logged.remove(what);
+            if (found == null) {
+                missing.add(what);
+                return planned;
+            }
+            return found;
+        }
+
+        private Mass takeAlkali(Weighable what, Mass planned) {
+            if (!planned.isPositive() && !logged.containsKey(what)) {
+                return planned;
+            }
+            return take(what, planned);
+        }
+
+        private void addUnplanned(
+                Weighable what, List<FatPortion> fats, List<LiquidPortion> liquids, List<AdditivePortion> additives) {
+            Catalogue catalogue = Catalogue.standard();
+            Mass mass = logged.getOrDefault(what, Mass.ZERO);
+            switch (what.kind()) {
+                case FAT -> fats.add(new FatPortion(catalogue.fat(what.id()), mass));
+                case LIQUID -> liquids.add(new LiquidPortion(catalogue.liquid(what.id()), mass, false));
+                case ADDITIVE -> additives.add(new AdditivePortion(catalogue.additive(what.id()), mass));
+                case ALKALI -> throw new IllegalStateException("Impossible state: alkali is always taken");
+            }
+        }
+    }
+}

@@ -1,0 +1,163 @@
+package io.causticon.core.observation;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Composition;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * What follows from plan and log together: the facts that shift what a batch is likely to have. What was not logged is absent
+ * here, never assumed.
+ */
+public final class BatchFacts {
+
+    private final BatchPlan plan;
+    private final BatchLog log;
+    private final Instant now;
+    private final AsWeighed asWeighed;
+
+    private BatchFacts(BatchPlan plan, BatchLog log, Instant now) {
+        this.plan = plan;
+        this.log = log;
+        this.now = now;
+        this.asWeighed = AsWeighed.of(plan, log);
+    }
+
+    public static BatchFacts of(BatchPlan plan, BatchLog log, Instant now) {
+        return new BatchFacts(plan, log, now);
+    }
+
+    public BatchPlan plan() {
+        return plan;
+    }
+
+    public BatchLog log() {
+        return log;
+    }
+
+    public AsWeighed asWeighed() {
+        return asWeighed;
+    }
+
+    public Duration age() {
+        return log.ageAt(now);
+    }
+
+    public Composition composition() {
+        return Composition.of(asWeighed.weights().fats());
+    }
+
+    /** Lye / (lye + water) as weighed. */
+    public Share concentration() {
+        double lye = asWeighed.weights().lye().grams();
+        double water = asWeighed.weights().water().grams();
+        return Share.fraction(lye + water == 0 ? 0 : lye / (lye + water));
+    }
+
+    public Optional<Temperature> peak(Spot spot) {
+        return temperatures(spot).max(Comparator.naturalOrder());
+    }
+
+    /** The last reading at a spot before a moment. */
+    public Optional<Temperature> lastBefore(Spot spot, Instant moment) {
+        return log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot && !t.at().isAfter(moment))
+                .map(t -> t.entry().temperature())
+                .reduce((earlier, later) -> later);
+    }
+
+    /** Temperature of the batter at pouring: as said, or the last reading of batter or fats before. */
+    public Optional<Temperature> pouredAt() {
+        return log.first(Entry.Poured.class)
+                .flatMap(p -> Optional.ofNullable(p.entry().batter())
+                        .or(() -> lastBefore(Spot.BATTER, p.at()))
+                        .or(() -> lastBefore(Spot.FATS, p.at())));
+    }
+
+    public Optional<Temperature> room() {
+        return temperatures(Spot.ROOM).findFirst();
+    }
+
+    public boolean was(Keeping keeping) {
+        return log.has(Entry.Kept.class, k -> k.keeping() == keeping);
+    }
+
+    public boolean wasKeptCold() {
+        return log.has(Entry.Kept.class, k -> k.keeping().isCold());
+    }
+
+    public boolean wasPoured() {
+        return log.first(Entry.Poured.class).isPresent();
+    }
+
+    public Optional<GelExtent> gel() {
+        return log.last(Entry.GelSeen.class).map(g -> g.entry().extent());
+    }
+
+    /** Minutes from lye into fats to a stage; absent when either was not logged. */
+    public Optional<Double> minutesTo(Stage stage) {
+        return log.first(Entry.LyeIntoFats.class).flatMap(in -> log.of(Entry.StageReached.class)
+                .filter(s -> s.entry().stage().isAtLeast(stage))
+                .findFirst()
+                .map(s -> Duration.between(in.at(), s.at()).toSeconds() / 60.0));
+    }
+
+    /** Whether the batter was at least at this stage when it was poured, as far as the log tells. */
+    public Optional<Stage> stageWhenPoured() {
+        return log.first(Entry.Poured.class).flatMap(p -> log.of(Entry.StageReached.class)
+                .filter(s -> !s.at().isAfter(p.at()) && s.entry().stage().isRung())
+                .map(s -> s.entry().stage())
+                .reduce((earlier, later) -> later));
+    }
+
+    /** A stage that came within this time after something was added, with what was added. */
+    public Optional<String> addedJustBefore(Stage atLeast, Duration within) {
+        return log.of(Entry.StageReached.class)
+                .filter(s -> s.entry().stage().isAtLeast(atLeast))
+                .findFirst()
+                .flatMap(s -> log.of(Entry.Added.class)
+                        .filter(a -> !a.at().isAfter(s.at())
+                                && Duration.between(a.at(), s.at()).compareTo(within) <= 0)
+                        .map(a -> a.entry().what())
+                        .reduce((earlier, later) -> later));
+    }
+
+    /** Sugar and protein in the liquid, share of it by mass. */
+    public Share scorchingInLiquid() {
+        double liquid = asWeighed.weights().liquids().stream().mapToDouble(l -> l.mass().grams()).sum();
+        double scorching = asWeighed.weights().liquids().stream()
+                .mapToDouble(l -> l.liquid().scorching().of(l.mass()).grams())
+                .sum();
+        return Share.fraction(liquid == 0 ? 0 : scorching / liquid);
+    }
+
+    /** Whether any of the liquid was planned as ice. */
+    public boolean liquidWasFrozen() {
+        return plan.formula().liquidParts().stream().anyMatch(l -> l.frozen());
+    }
+
+    /** Sugar of fats, by the plan. */
+    public Share sugarOfFats() {
+        return plan.formula().sugarOfFats();
+    }
+
+    /** Additives that are known to move a batter. */
+    public List<String> movers() {
+        return plan.formula().additives().stream()
+                .filter(a -> a.additive().isMover())
+                .map(a -> a.additive().name())
+                .toList();
+    }
+
+    private Stream<Temperature> temperatures(Spot spot) {
+        return log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot)
+                .map(t -> t.entry().temperature());
+    }
+}

@@ -1,0 +1,91 @@
+package io.causticon.core.observation;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * Everything that happened to a batch, in the order in which it happened. Immutable: {@link #with} gives a new one.
+ */
+public final class BatchLog {
+
+    private final Instant begun;
+    private final List<LoggedEntry> all;
+    private final List<LoggedEntry> counting;
+
+    /**
+     * @param begun when the batch was begun
+     * @param entries its lines in any order
+     */
+    public BatchLog(Instant begun, List<LoggedEntry> entries) {
+        this.begun = begun;
+        this.all = entries.stream().sorted(Comparator.comparing(LoggedEntry::at)).toList();
+        this.counting = all.stream().filter(e -> !e.current().withdrawn()).toList();
+    }
+
+    public Instant begun() {
+        return begun;
+    }
+
+    /** Every line, also those taken back. */
+    public List<LoggedEntry> all() {
+        return all;
+    }
+
+    /** The lines that count, by time. */
+    public List<LoggedEntry> entries() {
+        return counting;
+    }
+
+    public BatchLog with(LoggedEntry entry) {
+        List<LoggedEntry> more = new ArrayList<>(all);
+        more.removeIf(e -> e.id().equals(entry.id()));
+        more.add(entry);
+        return new BatchLog(begun, more);
+    }
+
+    public Duration ageAt(Instant now) {
+        return Duration.between(begun, now);
+    }
+
+    public Optional<LoggedEntry> find(String id) {
+        return all.stream().filter(e -> e.id().equals(id)).findFirst();
+    }
+
+    public <E extends Entry> Stream<Timed<E>> of(Class<E> type) {
+        return counting.stream()
+                .filter(e -> type.isInstance(e.entry()))
+                .map(e -> new Timed<>(e.id(), e.at(), type.cast(e.entry())));
+    }
+
+    public <E extends Entry> Optional<Timed<E>> first(Class<E> type) {
+        return of(type).findFirst();
+    }
+
+    public <E extends Entry> Optional<Timed<E>> last(Class<E> type) {
+        return of(type).reduce((earlier, later) -> later);
+    }
+
+    public <E extends Entry> Optional<Timed<E>> first(Class<E> type, Predicate<E> which) {
+        return of(type).filter(t -> which.test(t.entry())).findFirst();
+    }
+
+    public <E extends Entry> boolean has(Class<E> type, Predicate<E> which) {
+        return first(type, which).isPresent();
+    }
+
+    /**
+     * An entry of a known type with its moment.
+     *
+     * @param id the line
+     * @param at when it happened
+     * @param entry what happened
+     * @param <E> its type
+     */
+    public record Timed<E extends Entry>(String id, Instant at, E entry) {}
+}

@@ -1,0 +1,78 @@
+package io.causticon.core.observation;
+
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One thing that happened to a batch. Each is past tense and immutable; when and by whom stands on the {@link LoggedEntry} that
+ * carries it.
+ */
+public sealed interface Entry {
+
+    /** Something was weighed into the batch. The same thing weighed twice adds up, unless the line is amended. */
+    record Weighed(Weighable what, Mass mass, Tare tare, @Nullable String vessel) implements Entry {}
+
+    /** A temperature was read. */
+    record TemperatureRead(Spot spot, Temperature temperature) implements Entry {}
+
+    /** Lye was poured into the fats: the clock of the batter starts. */
+    record LyeIntoFats() implements Entry {}
+
+    /** The blender ran for so many seconds. */
+    record BlenderBurst(int seconds) implements Entry {}
+
+    /** The batter was seen at a stage, perhaps just after something was added. */
+    record StageReached(Stage stage, @Nullable String after) implements Entry {}
+
+    /** Something went into the batter. */
+    record Added(String what, @Nullable Mass mass) implements Entry {}
+
+    /** The batter went into the mould. */
+    record Poured(@Nullable Temperature batter) implements Entry {}
+
+    /** How the mould is kept from now on; the temperature is that of an oven or fridge. */
+    record Kept(Keeping keeping, @Nullable Temperature temperature) implements Entry {}
+
+    /** How far gel was seen to go. */
+    record GelSeen(GelExtent extent) implements Entry {}
+
+    /** The soap left its mould. */
+    record Unmoulded() implements Entry {}
+
+    /** The soap was cut into bars. */
+    record Cut(int bars) implements Entry {}
+
+    /** A pH was read. */
+    record PhRead(double ph, PhMethod method) implements Entry {}
+
+    /** Somebody washed with it. */
+    record WashTested(WashFeel feel) implements Entry {}
+
+    /** Somebody pressed it. */
+    record TouchTested(TouchFeel feel) implements Entry {}
+
+    /** A bar was weighed in cure. */
+    record BarWeighed(Mass mass) implements Entry {}
+
+    /** Free alkali was titrated; per cent NaOH of the soap's mass. */
+    record Titrated(double freeAlkaliPercent) implements Entry {}
+
+    /** A finding was seen, or looked for and not there. */
+    record Observed(String finding, Presence presence) implements Entry {}
+
+    /** A picture was taken. */
+    record PhotoTaken(String photo, String caption) implements Entry {}
+
+    /** Words. */
+    record Noted(String text) implements Entry {}
+
+    /** The batch may not be used or sold until it is released. */
+    record Held(String reason) implements Entry {}
+
+    /** The batch may be used. */
+    record Released(String reason) implements Entry {}
+
+    /** A maker settled what the bar has. */
+    record Concluded(String condition, String words) implements Entry {}
+}

@@ -1,0 +1,16 @@
+package io.causticon.core.observation;
+
+/** How a mould is kept while the soap sets. */
+public enum Keeping {
+    COVERED,
+    INSULATED,
+    UNCOVERED,
+    OVEN,
+    FRIDGE,
+    FREEZER,
+    SPRAYED;
+
+    public boolean isCold() {
+        return this == FRIDGE || this == FREEZER;
+    }
+}

@@ -1,0 +1,46 @@
+package io.causticon.core.observation;
+
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * A line of the log as it stands now, with all that stood there before.
+ *
+ * @param id names the line through all its revisions
+ * @param current what it says now
+ * @param earlier what it said before, oldest first
+ */
+public record LoggedEntry(String id, Revision current, List<Revision> earlier) {
+
+    public LoggedEntry {
+        earlier = List.copyOf(earlier);
+    }
+
+    /**
+     * What a line said from one moment on.
+     *
+     * @param number 1 for the first
+     * @param at when it happened
+     * @param recordedAt when it was written down
+     * @param by who wrote it
+     * @param entry what happened
+     * @param withdrawn whether the maker took it back; it stays readable but no longer counts
+     */
+    public record Revision(int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn) {}
+
+    public static LoggedEntry first(String id, Instant at, String by, Entry entry) {
+        return new LoggedEntry(id, new Revision(1, at, at, by, entry, false), List.of());
+    }
+
+    public Entry entry() {
+        return current.entry();
+    }
+
+    public Instant at() {
+        return current.at();
+    }
+
+    public boolean wasAmended() {
+        return !earlier.isEmpty();
+    }
+}

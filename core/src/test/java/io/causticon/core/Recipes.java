@@ -1,0 +1,90 @@
+package io.causticon.core;
+
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.AlkaliChoice;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Mould;
+import io.causticon.core.formula.MouldKind;
+import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Scales;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Builds recipes for tests, a line each: {@code recipe().fat("olive-oil", 700).superfat(5)}. */
+public final class Recipes {
+
+    private final List<FatPortion> fats = new ArrayList<>();
+    private final List<LiquidPart> liquids = new ArrayList<>();
+    private final List<AdditivePortion> additives = new ArrayList<>();
+    private AlkaliChoice alkali = AlkaliChoice.naoh(Share.WHOLE);
+    private Share superfat = Share.percent(5);
+    private LiquidTarget target = LiquidTarget.concentration(0.33);
+    private GelGoal gel = GelGoal.ALLOW;
+    private Process process = Process.COLD;
+
+    public static Recipes recipe() {
+        return new Recipes();
+    }
+
+    public Recipes fat(String id, double grams) {
+        fats.add(new FatPortion(Catalogue.standard().fat(id), Mass.grams(grams)));
+        return this;
+    }
+
+    public Recipes liquid(String id, double percent) {
+        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), false));
+        return this;
+    }
+
+    public Recipes additive(String id, double grams) {
+        additives.add(new AdditivePortion(Catalogue.standard().additive(id), Mass.grams(grams)));
+        return this;
+    }
+
+    public Recipes superfat(double percent) {
+        superfat = Share.percent(percent);
+        return this;
+    }
+
+    public Recipes purity(double percent) {
+        alkali = AlkaliChoice.naoh(Share.percent(percent));
+        return this;
+    }
+
+    public Recipes alkali(AlkaliChoice choice) {
+        alkali = choice;
+        return this;
+    }
+
+    public Recipes target(LiquidTarget other) {
+        target = other;
+        return this;
+    }
+
+    public Recipes process(Process other) {
+        process = other;
+        return this;
+    }
+
+    public Formula formula() {
+        List<LiquidPart> parts = liquids.isEmpty()
+                ? List.of(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.WHOLE, false))
+                : liquids;
+        return new Formula(fats, alkali, superfat, target, parts, additives);
+    }
+
+    public BatchPlan plan() {
+        Mould loaf = new Mould("oak loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1);
+        return new BatchPlan(
+                "Test bar", formula(), process, gel, loaf, Temperature.celsius(40), Scales.KITCHEN, "");
+    }
+}

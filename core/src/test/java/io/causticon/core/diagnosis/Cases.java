@@ -1,0 +1,92 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.Recipes;
+import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.notation.QuickContext;
+import io.causticon.core.notation.QuickLine;
+import io.causticon.core.notation.Units;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** Writes batches for tests in the shorthand of the bench: {@code batch(plan).weighedAsPlanned().log("day 9 see thick crust")}. */
+final class Cases {
+
+    static final Instant BEGUN = Instant.parse("2026-10-20T18:00:00Z");
+    static final Diagnostician DIAGNOSTICIAN = new Diagnostician(StandardKnowledge.all());
+    private static final Map<String, Mass> VESSELS = Map.of("second jug", Mass.grams(84));
+
+    private final BatchPlan plan;
+    private final List<LoggedEntry> entries = new ArrayList<>();
+
+    private Cases(BatchPlan plan) {
+        this.plan = plan;
+    }
+
+    static Cases batch(Recipes recipe) {
+        return new Cases(recipe.plan());
+    }
+
+    Cases weighedAsPlanned() {
+        Weights planned = Weights.planned(plan.formula());
+        planned.fats().forEach(f -> weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null));
+        weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null);
+        planned.liquids().forEach(l -> weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null));
+        return this;
+    }
+
+    Cases weighed(Weighable what, Mass mass, Tare tare, @Nullable String vessel) {
+        entries.removeIf(e -> e.entry() instanceof Entry.Weighed w && w.what().equals(what));
+        return add(BEGUN.plusSeconds(60), new Entry.Weighed(what, mass, tare, vessel));
+    }
+
+    Cases log(String... lines) {
+        for (String line : lines) {
+            QuickLine.Reading reading = QuickLine.read(
+                    line,
+                    new QuickContext(
+                            plan,
+                            BEGUN,
+                            BEGUN.plus(Duration.ofDays(300)),
+                            ZoneOffset.UTC,
+                            Units.METRIC,
+                            Findings.vocabulary()));
+            if (!reading.problems().isEmpty()) {
+                throw new IllegalArgumentException(line + ": " + reading.problems());
+            }
+            reading.entries().forEach(e -> add(reading.at().orElse(BEGUN.plusSeconds(120)), e));
+        }
+        return this;
+    }
+
+    BatchFacts facts() {
+        Instant last = entries.stream().map(LoggedEntry::at).max(Instant::compareTo).orElse(BEGUN);
+        return BatchFacts.of(plan, new BatchLog(BEGUN, entries), last.plus(Duration.ofHours(1)));
+    }
+
+    Diagnosis diagnosis() {
+        return DIAGNOSTICIAN.examine(facts(), VESSELS);
+    }
+
+    double probabilityOf(Condition condition) {
+        return diagnosis().of(condition).probability();
+    }
+
+    private Cases add(Instant at, Entry entry) {
+        entries.add(LoggedEntry.first("e" + entries.size(), at, "Ines", entry));
+        return this;
+    }
+}

@@ -1,0 +1,207 @@
+package io.causticon.core.notation;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.GelExtent;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.TouchFeel;
+import io.causticon.core.observation.WashFeel;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.problem.Problem;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class QuickLineTest {
+
+    private static final Instant BEGUN = Instant.parse("2026-11-03T18:00:00Z");
+    private static final Instant NOW = Instant.parse("2026-11-24T20:14:00Z");
+
+    private static QuickLine.Reading read(String text) {
+        return read(text, Units.METRIC);
+    }
+
+    private static QuickLine.Reading read(String text, Units units) {
+        return QuickLine.read(
+                text,
+                new QuickContext(
+                        recipe().fat("olive-oil", 504).fat("lard", 264).additive("eo-lavender", 30).plan(),
+                        BEGUN,
+                        NOW,
+                        ZoneOffset.UTC,
+                        units,
+                        Findings.vocabulary()));
+    }
+
+    private static Entry only(String text) {
+        QuickLine.Reading reading = read(text);
+        assertThat(reading.problems()).isEmpty();
+        assertThat(reading.entries()).hasSize(1);
+        return reading.entries().get(0);
+    }
+
+    @Nested
+    class Temperatures {
+
+        @ParameterizedTest
+        @CsvSource({"lye 43.5, LYE, 43.5", "oil 41, FATS, 41", "fats 110F, FATS, 43.333", "core 71, CORE, 71", "'room 17,5', ROOM, 17.5"})
+        void areReadAtTheirSpot(String text, Spot spot, double celsius) {
+            Entry.TemperatureRead entry = (Entry.TemperatureRead) only(text);
+            assertThat(entry.spot()).isEqualTo(spot);
+            assertThat(entry.temperature().celsius()).isCloseTo(celsius, within(0.001));
+        }
+
+        @Test
+        void takeWordsBehindThemAsANote() {
+            assertThat(read("lye 33.8 smells sweet").entries())
+                    .containsExactly(
+                            new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(33.8)),
+                            new Entry.Noted("smells sweet"));
+        }
+
+        @Test
+        void followTheMakersUnit() {
+            Entry.TemperatureRead entry =
+                    (Entry.TemperatureRead) read("lye 110", Units.US).entries().get(0);
+            assertThat(entry.temperature().celsius()).isCloseTo(43.33, within(0.01));
+        }
+
+        @Test
+        void thatCannotBeAreRefusedWithAGuess() {
+            assertThat(read("oil 120").problems())
+                    .extracting(Problem::key)
+                    .containsExactly(ProblemKey.TOO_HIGH_FOR_CELSIUS);
+            assertThat(read("lye 435").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_HIGH);
+            assertThat(read("room -40").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LOW);
+        }
+    }
+
+    @Nested
+    class Weighings {
+
+        @Test
+        void knowThePlansFats() {
+            assertThat(only("olive 504"))
+                    .isEqualTo(new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(504), Tare.NOT_SAID, null));
+        }
+
+        @Test
+        void rememberTheVesselAndItsTare() {
+            assertThat(only("lard 264 g from second jug no tare"))
+                    .isEqualTo(new Entry.Weighed(
+                            Weighable.fat("lard"), Mass.grams(264), Tare.NOT_TAKEN, "second jug"));
+        }
+
+        @Test
+        void readPoundsAndOunces() {
+            Entry.Weighed entry = (Entry.Weighed) only("weigh olive 1 lb 2 oz");
+            assertThat(entry.mass().inOunces()).isCloseTo(18, within(1e-9));
+        }
+
+        @Test
+        void ofLyeNeedAUnitOrTheWordWeigh() {
+            assertThat(only("lye 168.3 g")).isInstanceOf(Entry.Weighed.class);
+            assertThat(only("weigh lye 168.3")).isInstanceOf(Entry.Weighed.class);
+            assertThat(only("lye 68.3")).isInstanceOf(Entry.TemperatureRead.class);
+        }
+
+        @Test
+        void ofNothingKnownAreRefused() {
+            assertThat(read("weigh unobtainium 30 g").problems())
+                    .extracting(Problem::key)
+                    .containsExactly(ProblemKey.UNKNOWN_SUBSTANCE);
+            assertThat(read("olive 0").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LOW);
+            assertThat(read("olive 90 kg").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_HIGH);
+        }
+    }
+
+    @Test
+    void everyOtherPhraseIsUnderstood() {
+        assertThat(only("in")).isEqualTo(new Entry.LyeIntoFats());
+        assertThat(only("lye in")).isEqualTo(new Entry.LyeIntoFats());
+        assertThat(only("blend 20")).isEqualTo(new Entry.BlenderBurst(20));
+        assertThat(only("light")).isEqualTo(new Entry.StageReached(Stage.LIGHT, null));
+        assertThat(only("rice after lavender")).isEqualTo(new Entry.StageReached(Stage.RICED, "lavender"));
+        assertThat(only("add lavender 30 g")).isEqualTo(new Entry.Added("lavender", Mass.grams(30)));
+        assertThat(only("poured 42")).isEqualTo(new Entry.Poured(Temperature.celsius(42)));
+        assertThat(only("oven 70")).isEqualTo(new Entry.Kept(Keeping.OVEN, Temperature.celsius(70)));
+        assertThat(only("gel partial")).isEqualTo(new Entry.GelSeen(GelExtent.PARTIAL));
+        assertThat(only("unmould")).isEqualTo(new Entry.Unmoulded());
+        assertThat(only("cut 12 bars")).isEqualTo(new Entry.Cut(12));
+        assertThat(only("ph 9.5 strip")).isEqualTo(new Entry.PhRead(9.5, PhMethod.STRIP));
+        assertThat(only("strip 9")).isEqualTo(new Entry.PhRead(9, PhMethod.STRIP));
+        assertThat(only("wash burns")).isEqualTo(new Entry.WashTested(WashFeel.BURNING));
+        assertThat(only("touch sticky")).isEqualTo(new Entry.TouchTested(TouchFeel.STICKY));
+        assertThat(only("bar 104.2 g")).isEqualTo(new Entry.BarWeighed(Mass.grams(104.2)));
+        assertThat(only("titrate 0.3 %")).isEqualTo(new Entry.Titrated(0.3));
+        assertThat(only("see thick crust"))
+                .isEqualTo(new Entry.Observed("thick-crust", Presence.SEEN));
+        assertThat(only("no white spots"))
+                .isEqualTo(new Entry.Observed("white-spots", Presence.LOOKED_AND_ABSENT));
+        assertThat(only("strange green shimmer")).isEqualTo(new Entry.Noted("strange green shimmer"));
+    }
+
+    @Test
+    void severalThingsMayStandInARow() {
+        assertThat(read("lye 43; oil 41; in").entries()).hasSize(3);
+    }
+
+    @Nested
+    class Moments {
+
+        @Test
+        void mayStandFirst() {
+            assertThat(read("day 9 strip 9").at()).contains(BEGUN.plus(Duration.ofDays(9)));
+            assertThat(read("@+35m light").at()).contains(BEGUN.plus(Duration.ofMinutes(35)));
+            assertThat(read("@18:45 lye 60").at()).contains(Instant.parse("2026-11-03T18:45:00Z"));
+            assertThat(read("@2026-11-20 14:05 bar 101 g").at()).contains(Instant.parse("2026-11-20T14:05:00Z"));
+        }
+
+        @Test
+        void inTheFutureOrBeforeTheBatchAreRefused() {
+            assertThat(keys("day 40 strip 9")).containsExactly(ProblemKey.IN_THE_FUTURE);
+            assertThat(keys("@2026-10-01 strip 9")).containsExactly(ProblemKey.BEFORE_THE_BATCH);
+        }
+
+        private List<ProblemKey> keys(String text) {
+            return read(text).problems().stream().map(Problem::key).toList();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"ph 15", "ph -2", "blend 0", "cut 99999", "bar 9 kg"})
+    void impossibleNumbersAreRefused(String text) {
+        assertThat(read(text).problems()).hasSize(1);
+        assertThat(read(text).entries()).isEmpty();
+    }
+
+    @Test
+    void emptyAndEndlessLinesAreRefused() {
+        assertThat(read("  ").problems()).extracting(Problem::key).containsExactly(ProblemKey.MISSING);
+        assertThat(read("x".repeat(501)).problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LONG);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'1,200.5 g', 1200.5", "'43,5', 43.5", "1.2 kg, 1200", "18oz, 510.291", "'1 200', 1200"})
+    void massesAreReadAsMakersTypeThem(String text, double grams) {
+        assertThat(MassNotation.read("mass", text, Units.METRIC).grams()).isCloseTo(grams, within(0.001));
+    }
+}
