@@ -1,0 +1,39 @@
+package io.causticon.web.account;
+
+import io.causticon.core.notation.Units;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.Frame;
+import java.time.ZoneId;
+
+/**
+ * Who is at the screen, with all that pages need of her.
+ *
+ * @param name what she signs in with
+ * @param displayName what is written beside her entries
+ * @param role what she may do
+ * @param units in which she thinks
+ * @param theme {@code day} or {@code night}
+ * @param workshop the workshop's name
+ * @param zone the workshop's time zone
+ * @param room usual temperature of the workshop
+ */
+public record Maker(
+        String name,
+        String displayName,
+        Role role,
+        Units units,
+        String theme,
+        String workshop,
+        ZoneId zone,
+        Temperature room) {
+
+    public Formats formats() {
+        return new Formats(units, zone);
+    }
+
+    Frame frame(String assets) {
+        String inShort = formats().massUnit() + " \u00b7 " + formats().temperatureUnit();
+        return new Frame(workshop, displayName, theme, inShort, role.canWrite(), role == Role.OWNER, assets);
+    }
+}

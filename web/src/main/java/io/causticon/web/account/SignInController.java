@@ -1,0 +1,87 @@
+package io.causticon.web.account;
+
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.notation.Units;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.ProblemWords;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.Map;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Signing in, and the very first visit, which makes the owner's account. */
+@Controller
+class SignInController {
+
+    private static final double USUAL_ROOM = 20;
+
+    private final AccountService accounts;
+    private final ProblemWords words;
+    private final boolean demo;
+
+    SignInController(AccountService accounts, ProblemWords words, @Value("${causticon.demo}") boolean demo) {
+        this.accounts = accounts;
+        this.words = words;
+        this.demo = demo;
+    }
+
+    @GetMapping("/sign-in")
+    String signIn(
+            Model model,
+            @RequestParam(required = false) @Nullable String wrong,
+            @RequestParam(required = false) @Nullable Integer wait,
+            @RequestParam(required = false) @Nullable String out) {
+        if (accounts.isNew()) {
+            return "redirect:/first-visit";
+        }
+        String message = wait != null
+                ? "Too many tries. Wait " + wait + " s, then try again."
+                : wrong != null ? "Name and password do not go together. Check both; capitals count in the password." : "";
+        model.addAttribute("message", message);
+        model.addAttribute("demo", demo);
+        model.addAttribute("out", out != null);
+        return "account/sign-in";
+    }
+
+    @GetMapping("/first-visit")
+    String firstVisit(Model model) {
+        if (!accounts.isNew()) {
+            return "redirect:/";
+        }
+        return show(model, new FirstVisit("", "", "", ZoneId.systemDefault().getId()), Map.of());
+    }
+
+    @PostMapping("/first-visit")
+    String create(Model model, FirstVisit form, @RequestParam String password, @RequestParam String again) {
+        if (!accounts.isNew()) {
+            return "redirect:/";
+        }
+        if (!password.equals(again)) {
+            return show(model, form, Map.of("again", "The two passwords differ. Type the same in both."));
+        }
+        try {
+            accounts.saveWorkshop(form.workshop(), form.zone(), USUAL_ROOM);
+            accounts.create(form.name(), form.displayName(), password, Role.OWNER);
+        } catch (ProblemsException e) {
+            return show(model, form, words.byField(e.problems(), new Formats(Units.METRIC, ZoneOffset.UTC)));
+        }
+        return "redirect:/sign-in";
+    }
+
+    /** What the first visit asks for. */
+    record FirstVisit(String workshop, String name, String displayName, String zone) {}
+
+    private static String show(Model model, FirstVisit form, Map<String, String> problems) {
+        model.addAttribute("form", form);
+        model.addAttribute("problems", problems);
+        model.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
+        return "account/first-visit";
+    }
+}

@@ -1,0 +1,5 @@
+package io.causticon.web.account;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface WorkshopRepository extends JpaRepository<Workshop, Integer> {}

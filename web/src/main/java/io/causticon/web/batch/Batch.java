@@ -1,0 +1,35 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Life;
+import java.time.Instant;
+
+/**
+ * A batch as it stands.
+ *
+ * @param id names it
+ * @param code its short name for labels
+ * @param plan the plan it was made from, as it was then
+ * @param version version of the recipe
+ * @param log everything that happened to it
+ */
+public record Batch(BatchId id, String code, BatchPlan plan, int version, BatchLog log) {
+
+    public String name() {
+        return plan.name();
+    }
+
+    public Life life() {
+        return Life.of(log);
+    }
+
+    public boolean isHeld() {
+        return Life.isHeld(log);
+    }
+
+    public BatchFacts facts(Instant now) {
+        return BatchFacts.of(plan, log, now);
+    }
+}

@@ -1,0 +1,185 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.problem.Problem;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.account.Maker;
+import io.causticon.web.shared.NotFoundException;
+import io.causticon.web.shared.ProblemWords;
+import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The page of one batch: its strip, its log, amending a line. */
+@Controller
+@RequestMapping("/batch/{id}")
+class BatchController {
+
+    private final BatchService batches;
+    private final BatchPages pages;
+    private final Logbook logbook;
+    private final PhotoService photos;
+    private final ProblemWords words;
+
+    BatchController(
+            BatchService batches, BatchPages pages, Logbook logbook, PhotoService photos, ProblemWords words) {
+        this.batches = batches;
+        this.pages = pages;
+        this.logbook = logbook;
+        this.photos = photos;
+        this.words = words;
+    }
+
+    @GetMapping
+    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+        return show(new BatchId(id), model, maker, "", "", "");
+    }
+
+    @PostMapping("/log")
+    String log(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String quick,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam String key) {
+        try {
+            logbook.log(new BatchId(id), quick, at, maker, key);
+            return "redirect:/batch/" + id;
+        } catch (ProblemsException e) {
+            return show(new BatchId(id), model, maker, quick, at, logbook.problem(e.problems(), maker));
+        }
+    }
+
+    @PostMapping("/photo")
+    String photo(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultipartFile photo,
+            @RequestParam(defaultValue = "") String caption,
+            @RequestParam String key)
+            throws IOException {
+        BatchId batch = new BatchId(id);
+        try {
+            String name = photo.getOriginalFilename() == null ? "" : photo.getOriginalFilename();
+            String kept = photos.keep(batch, name, photo.getBytes());
+            logbook.log(batch, new Entry.PhotoTaken(kept, caption), "", maker, key);
+            return "redirect:/batch/" + id;
+        } catch (ProblemsException e) {
+            model.addAttribute("photoProblem", logbook.problem(e.problems(), maker));
+            return show(batch, model, maker, "", "", "");
+        }
+    }
+
+    @GetMapping("/photo/{photo}")
+    ResponseEntity<byte[]> photo(@PathVariable UUID photo, @RequestParam(defaultValue = "false") boolean small) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_JPEG)
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
+                .body(photos.image(photo, small));
+    }
+
+    @GetMapping("/line/{line}")
+    String line(@PathVariable UUID id, @PathVariable String line, Model model, @ModelAttribute("maker") Maker maker) {
+        return line(new BatchId(id), line, model, maker, null, "");
+    }
+
+    /** What the form of an amendment holds. */
+    record Amendment(String quick, String at, int revision, boolean withdraw) {}
+
+    @PostMapping("/line/{line}")
+    String amend(
+            @PathVariable UUID id,
+            @PathVariable String line,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            Amendment form) {
+        BatchId batch = new BatchId(id);
+        try {
+            save(batch, line, form, maker);
+            return "redirect:/batch/" + id;
+        } catch (ProblemsException e) {
+            return line(batch, line, model, maker, form, problem(e, maker));
+        }
+    }
+
+    private void save(BatchId batch, String line, Amendment form, Maker maker) {
+        LoggedEntry now = find(batches.get(batch), line);
+        if (form.withdraw()) {
+            batches.amend(batch, line, form.revision(), now.entry(), now.at(), true, maker.displayName());
+            return;
+        }
+        Logbook.Reading reading = logbook.understand(batch, form.quick(), form.at(), maker);
+        if (!reading.problems().isEmpty()) {
+            throw new ProblemsException(reading.problems());
+        }
+        if (reading.entries().size() != 1) {
+            throw ProblemsException.of("quick", ProblemKey.NOT_A_CHOICE, form.quick());
+        }
+        Instant at = reading.at().orElse(now.at());
+        batches.amend(batch, line, form.revision(), reading.entries().get(0), at, false, maker.displayName());
+    }
+
+    private String problem(ProblemsException e, Maker maker) {
+        List<Problem> worded = e.problems().stream()
+                .map(p -> p.key() == ProblemKey.AMENDED_MEANWHILE
+                        ? Problem.at(
+                                p.field(),
+                                p.key(),
+                                p.values().get(0),
+                                EntryWords.of((Entry) p.values().get(1), maker.formats()).text())
+                        : p)
+                .toList();
+        return String.join(" ", worded.stream().map(p -> words.of(p, maker.formats())).toList());
+    }
+
+    private String line(
+            BatchId id,
+            String line,
+            Model model,
+            Maker maker,
+            @Nullable Amendment typed,
+            String problem) {
+        Batch batch = batches.get(id);
+        LoggedEntry found = find(batch, line);
+        model.addAttribute("batch", batch.name());
+        model.addAttribute("id", id.toString());
+        model.addAttribute("line", pages.line(found, batch, maker.formats()));
+        model.addAttribute("history", pages.history(found, batch, maker.formats()));
+        model.addAttribute("quick", typed == null ? Shorthand.of(found.entry(), maker.formats()) : typed.quick());
+        model.addAttribute("at", typed == null ? maker.formats().input(found.at()) : typed.at());
+        model.addAttribute("problem", problem);
+        return "batch/line";
+    }
+
+    private static LoggedEntry find(Batch batch, String line) {
+        return batch.log().find(line).orElseThrow(() -> new NotFoundException("line " + line));
+    }
+
+    private String show(BatchId id, Model model, Maker maker, String quick, String at, String problem) {
+        model.addAttribute("page", pages.page(batches.get(id), maker));
+        model.addAttribute("quick", quick);
+        model.addAttribute("at", at);
+        model.addAttribute("problem", problem);
+        model.addAttribute("key", UUID.randomUUID().toString());
+        return "batch/batch";
+    }
+}

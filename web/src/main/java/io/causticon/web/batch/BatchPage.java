@@ -1,0 +1,80 @@
+package io.causticon.web.batch;
+
+import io.causticon.web.shared.Drawing;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Everything that the page of a batch shows, already worded.
+ *
+ * @param id names it
+ * @param name its name
+ * @param code its code
+ * @param facts what stands beside the name
+ * @param superfat superfat as weighed with its band
+ * @param complete whether fats and lye were all logged
+ * @param state where in its life it is
+ * @param held whether it is held
+ * @param heldBecause why, empty if not
+ * @param strip its life as a drawing
+ * @param section the inside of the loaf, null where there is no forecast
+ * @param sectionWords what the section says in words
+ * @param lines its log, the newest first
+ * @param live whether it is on the bench
+ */
+record BatchPage(
+        String id,
+        String name,
+        String code,
+        String facts,
+        String superfat,
+        boolean complete,
+        String state,
+        boolean held,
+        String heldBecause,
+        Drawing strip,
+        @Nullable Section section,
+        String sectionWords,
+        List<Line> lines,
+        boolean live) {
+
+    /**
+     * The inside of the loaf, for painting.
+     *
+     * @param columns cells from wall to wall
+     * @param rows cells from top to bottom
+     * @param cells heat steps of the moment shown, top row first
+     * @param core temperature of the middle at that moment
+     * @param when that moment after the beginning
+     * @param moments all moments as text for the script: {@code x|when|core|cells}, cells as letters
+     * @param scale labels of the scale
+     */
+    record Section(
+            int columns, int rows, List<Integer> cells, String core, String when, List<String> moments, List<String> scale) {}
+
+    /**
+     * One line of the log.
+     *
+     * @param id names the line
+     * @param revision the revision shown
+     * @param age since the batch was begun
+     * @param moment when, in full
+     * @param mark the substance it is about
+     * @param text what it says
+     * @param by who wrote it
+     * @param amended whether it said something else before
+     * @param withdrawn whether it was taken back
+     * @param photo id of its picture, empty if none
+     */
+    record Line(
+            String id,
+            int revision,
+            String age,
+            String moment,
+            String mark,
+            String text,
+            String by,
+            boolean amended,
+            boolean withdrawn,
+            String photo) {}
+}

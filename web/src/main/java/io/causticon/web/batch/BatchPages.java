@@ -1,0 +1,162 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.heat.LoafHistory.Extent;
+import io.causticon.core.observation.AsWeighed;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.LogTimeAxis;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Words and lays out a batch for its page. */
+@Service
+class BatchPages {
+
+    private final LoafForecasts loaves;
+    private final Clock clock;
+
+    BatchPages(LoafForecasts loaves, Clock clock) {
+        this.loaves = loaves;
+        this.clock = clock;
+    }
+
+    BatchPage page(Batch batch, Maker maker) {
+        Instant now = clock.instant();
+        Formats formats = maker.formats();
+        Optional<LoafEnsemble> loaf = loaves.of(batch, maker.room());
+        AsWeighed weighed = AsWeighed.of(batch.plan(), batch.log());
+        return new BatchPage(
+                batch.id().toString(),
+                batch.name(),
+                batch.code(),
+                facts(batch, formats),
+                Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
+                        + Formats.number(100 * weighed.superfat().halfWidth95(), 1) + " %",
+                weighed.isComplete(),
+                Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch),
+                batch.isHeld(),
+                heldBecause(batch),
+                StripLayout.of(batch, formats, now, loaf),
+                loaf.map(l -> section(batch, l, formats, now)).orElse(null),
+                loaf.map(l -> sectionWords(l, formats)).orElse(""),
+                lines(batch, formats),
+                batch.life() == Life.BENCH);
+    }
+
+    List<BatchPage.Line> history(LoggedEntry line, Batch batch, Formats formats) {
+        List<BatchPage.Line> history = new ArrayList<>();
+        line.earlier().forEach(r -> history.add(line(line, r, batch, formats)));
+        history.add(line(line, line.current(), batch, formats));
+        return history;
+    }
+
+    BatchPage.Line line(LoggedEntry line, Batch batch, Formats formats) {
+        return line(line, line.current(), batch, formats);
+    }
+
+    private static BatchPage.Line line(
+            LoggedEntry line, LoggedEntry.Revision revision, Batch batch, Formats formats) {
+        EntryWords words = EntryWords.of(revision.entry(), formats);
+        return new BatchPage.Line(
+                line.id(),
+                revision.number(),
+                Formats.duration(Duration.between(batch.log().begun(), revision.at())),
+                formats.moment(revision.at()),
+                words.mark(),
+                words.text(),
+                revision.by(),
+                line.wasAmended(),
+                revision.withdrawn(),
+                revision.entry() instanceof Entry.PhotoTaken p ? p.photo() : "");
+    }
+
+    private static List<BatchPage.Line> lines(Batch batch, Formats formats) {
+        List<BatchPage.Line> lines = batch.log().all().stream()
+                .map(l -> line(l, l.current(), batch, formats))
+                .collect(Collectors.toCollection(ArrayList::new));
+        Collections.reverse(lines);
+        return lines;
+    }
+
+    private static String facts(Batch batch, Formats formats) {
+        String mould = batch.plan().mould() == null ? "" : ", " + batch.plan().mould().name();
+        return formats.roughMass(batch.plan().formula().fatMass()) + " of fats" + mould;
+    }
+
+    private static String state(Batch batch) {
+        return switch (batch.life()) {
+            case BENCH -> "on the bench";
+            case MOULD -> "in the mould";
+            case CURE -> "curing";
+            case READY -> "released";
+        };
+    }
+
+    private static String heldBecause(Batch batch) {
+        return batch.isHeld()
+                ? batch.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("")
+                : "";
+    }
+
+    private static BatchPage.@Nullable Section section(Batch batch, LoafEnsemble loaf, Formats formats, Instant now) {
+        Instant poured = batch.log().first(Entry.Poured.class).orElseThrow().at();
+        double pouredMinutes = Math.max(1, Duration.between(batch.log().begun(), poured).toSeconds() / 60.0);
+        double nowMinutes = Duration.between(batch.log().begun(), now).toSeconds() / 60.0;
+        LogTimeAxis axis = StripLayout.axisOf(batch, now);
+        LoafSection section =
+                LoafSection.of(loaf.middle(), axis, pouredMinutes, Math.max(pouredMinutes + 1, nowMinutes));
+        LoafSection.Moment shown = section.moments().get(section.shown());
+        return new BatchPage.Section(
+                section.columns(),
+                section.rows(),
+                Arrays.stream(shown.cells()).boxed().toList(),
+                core(shown, formats),
+                when(shown),
+                section.moments().stream().map(m -> encoded(m, formats)).toList(),
+                List.of(degrees(25, formats), degrees(60, formats), degrees(95, formats) + " " + formats.temperatureUnit()));
+    }
+
+    private static String encoded(LoafSection.Moment moment, Formats formats) {
+        String cells = Arrays.stream(moment.cells())
+                .mapToObj(step -> String.valueOf((char) ('a' + step)))
+                .collect(Collectors.joining());
+        return String.format(
+                Locale.ROOT, "%.1f|%s|%s|%s", moment.x(), when(moment), core(moment, formats), cells);
+    }
+
+    private static String core(LoafSection.Moment moment, Formats formats) {
+        return Formats.number(formats.degrees(Temperature.celsius(moment.core())), 0);
+    }
+
+    private static String when(LoafSection.Moment moment) {
+        return Formats.duration(Duration.ofSeconds(Math.round(60 * moment.minutes())));
+    }
+
+    private static String degrees(double celsius, Formats formats) {
+        return Formats.number(formats.degrees(Temperature.celsius(celsius)), 0);
+    }
+
+    private static String sectionWords(LoafEnsemble loaf, Formats formats) {
+        return "Forecast peak "
+                + degrees(loaf.peakBand().low(), formats) + " to "
+                + formats.temperature(Temperature.celsius(Math.rint(loaf.peakBand().high())))
+                + ". Gel full " + Formats.probability(loaf.probabilityOf(Extent.FULL))
+                + ", partial " + Formats.probability(loaf.probabilityOf(Extent.PARTIAL))
+                + ", none " + Formats.probability(loaf.probabilityOf(Extent.NONE)) + ".";
+    }
+}

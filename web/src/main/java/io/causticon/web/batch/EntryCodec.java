@@ -1,0 +1,60 @@
+package io.causticon.web.batch;
+
+import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import io.causticon.core.observation.Entry;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Writes entries of the log for keeping and reads them again. The names of the types are part of the kept data: they may be added
+ * to, never changed.
+ */
+@Component
+class EntryCodec {
+
+    /** The names, kept apart from the core, which knows nothing of how it is stored. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+    @JsonSubTypes({
+        @Type(value = Entry.Weighed.class, name = "weighed"),
+        @Type(value = Entry.TemperatureRead.class, name = "temperature"),
+        @Type(value = Entry.LyeIntoFats.class, name = "lye-in"),
+        @Type(value = Entry.BlenderBurst.class, name = "burst"),
+        @Type(value = Entry.StageReached.class, name = "stage"),
+        @Type(value = Entry.Added.class, name = "added"),
+        @Type(value = Entry.Poured.class, name = "poured"),
+        @Type(value = Entry.Kept.class, name = "kept"),
+        @Type(value = Entry.GelSeen.class, name = "gel"),
+        @Type(value = Entry.Unmoulded.class, name = "unmoulded"),
+        @Type(value = Entry.Cut.class, name = "cut"),
+        @Type(value = Entry.PhRead.class, name = "ph"),
+        @Type(value = Entry.WashTested.class, name = "wash"),
+        @Type(value = Entry.TouchTested.class, name = "touch"),
+        @Type(value = Entry.BarWeighed.class, name = "bar"),
+        @Type(value = Entry.Titrated.class, name = "titrated"),
+        @Type(value = Entry.Observed.class, name = "finding"),
+        @Type(value = Entry.PhotoTaken.class, name = "photo"),
+        @Type(value = Entry.Noted.class, name = "note"),
+        @Type(value = Entry.Held.class, name = "held"),
+        @Type(value = Entry.Released.class, name = "released"),
+        @Type(value = Entry.Concluded.class, name = "concluded")
+    })
+    private interface Named {}
+
+    private final JsonMapper mapper = JsonMapper.builder()
+            .addMixIn(Entry.class, Named.class)
+            .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
+                    .withIsGetterVisibility(Visibility.NONE)
+                    .withFieldVisibility(Visibility.ANY))
+            .build();
+
+    String write(Entry entry) {
+        return mapper.writerFor(Entry.class).writeValueAsString(entry);
+    }
+
+    Entry read(String kept) {
+        return mapper.readValue(kept, Entry.class);
+    }
+}

@@ -1,0 +1,151 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.substance.Catalogue;
+import io.causticon.web.shared.Formats;
+import java.util.Locale;
+
+/**
+ * Says what an entry says, in the maker's words and units.
+ *
+ * @param mark the substance it is about, as the screens draw it: lye, fats, liquid, batter, core, room, or plain
+ * @param text the words
+ */
+public record EntryWords(String mark, String text) {
+
+    private static final String PLAIN = "plain";
+
+    public static EntryWords of(Entry entry, Formats formats) {
+        if (entry instanceof Entry.Weighed w) {
+            return weighed(w, formats);
+        } else if (entry instanceof Entry.TemperatureRead t) {
+            return new EntryWords(mark(t.spot()), spot(t.spot()) + " " + formats.temperature(t.temperature()));
+        } else if (entry instanceof Entry.StageReached s) {
+            String after = s.after() == null ? "" : " after " + s.after();
+            return new EntryWords("batter", stage(s.stage()) + after);
+        } else if (entry instanceof Entry.LyeIntoFats) {
+            return new EntryWords("lye", "lye into the fats");
+        } else if (entry instanceof Entry.BlenderBurst b) {
+            return new EntryWords("batter", "blender " + b.seconds() + " s");
+        } else if (entry instanceof Entry.Added a) {
+            return plain(a.what() + (a.mass() == null ? "" : " " + formats.mass(a.mass())) + " added");
+        } else if (entry instanceof Entry.Poured p) {
+            return new EntryWords(
+                    "batter", "poured" + (p.batter() == null ? "" : " at " + formats.temperature(p.batter())));
+        } else if (entry instanceof Entry.Kept k) {
+            return plain(keeping(k.keeping())
+                    + (k.temperature() == null ? "" : " at " + formats.temperature(k.temperature())));
+        } else if (entry instanceof Entry.GelSeen g) {
+            return new EntryWords("core", "gel seen: " + lower(g.extent()));
+        }
+        return laterLife(entry, formats);
+    }
+
+    private static EntryWords laterLife(Entry entry, Formats formats) {
+        if (entry instanceof Entry.Unmoulded) {
+            return plain("unmoulded");
+        } else if (entry instanceof Entry.Cut c) {
+            return plain(c.bars() == 1 ? "cut" : "cut into " + c.bars() + " bars");
+        } else if (entry instanceof Entry.PhRead ph) {
+            String value = Formats.number(ph.ph(), ph.ph() == Math.rint(ph.ph()) ? 0 : 1);
+            return plain(ph.method() == PhMethod.STRIP ? "strip on paste: " + value : "1 % solution, pen: pH " + value);
+        } else if (entry instanceof Entry.WashTested w) {
+            return plain("wash test: " + lower(w.feel()));
+        } else if (entry instanceof Entry.TouchTested t) {
+            return plain("touch: " + lower(t.feel()));
+        } else if (entry instanceof Entry.BarWeighed b) {
+            return plain("bar " + formats.mass(b.mass()));
+        } else if (entry instanceof Entry.Titrated t) {
+            return plain("titrated: free alkali " + Formats.number(t.freeAlkaliPercent(), 2) + " %");
+        } else if (entry instanceof Entry.Observed o) {
+            return plain(Findings.find(o.finding())
+                    .map(f -> o.presence() == Presence.SEEN ? f.words() : "looked: " + f.absent())
+                    .orElse(o.finding()));
+        } else if (entry instanceof Entry.PhotoTaken p) {
+            return plain(p.caption().isBlank() ? "picture" : "picture: " + p.caption());
+        } else if (entry instanceof Entry.Noted n) {
+            return plain("\u201c" + n.text() + "\u201d");
+        } else if (entry instanceof Entry.Held h) {
+            return new EntryWords("hazard", "held: " + h.reason());
+        } else if (entry instanceof Entry.Released r) {
+            return plain("released: " + r.reason());
+        } else if (entry instanceof Entry.Concluded c) {
+            return plain("concluded: " + c.condition() + (c.words().isBlank() ? "" : ", " + c.words()));
+        }
+        throw new IllegalStateException("Impossible state: no words for " + entry);
+    }
+
+    /** What a substance is called. */
+    public static String name(Weighable what) {
+        Catalogue catalogue = Catalogue.standard();
+        return switch (what.kind()) {
+            case FAT -> catalogue.fat(what.id()).shortName();
+            case LIQUID -> catalogue.liquid(what.id()).name();
+            case ADDITIVE -> catalogue.additive(what.id()).name();
+            case ALKALI -> what.equals(Weighable.NAOH) ? "NaOH" : "KOH";
+        };
+    }
+
+    public static String mark(Weighable what) {
+        return switch (what.kind()) {
+            case FAT -> "fats";
+            case LIQUID -> "liquid";
+            case ALKALI -> "lye";
+            case ADDITIVE -> PLAIN;
+        };
+    }
+
+    public static String stage(Stage stage) {
+        return switch (stage) {
+            case THIN, LIGHT, MEDIUM, THICK -> lower(stage) + " trace";
+            case FALSE_TRACE -> "false trace";
+            default -> lower(stage);
+        };
+    }
+
+    public static String spot(Spot spot) {
+        return lower(spot);
+    }
+
+    public static String mark(Spot spot) {
+        return lower(spot);
+    }
+
+    private static EntryWords weighed(Entry.Weighed w, Formats formats) {
+        String vessel = w.vessel() == null ? "" : " from the " + w.vessel();
+        String tare =
+                switch (w.tare()) {
+                    case TAKEN -> "";
+                    case NOT_TAKEN -> ", tare not taken";
+                    case NOT_SAID -> w.vessel() == null ? "" : ", no tare logged";
+                };
+        return new EntryWords(mark(w.what()), name(w.what()) + " " + formats.mass(w.mass()) + vessel + tare);
+    }
+
+    private static String keeping(Keeping keeping) {
+        return switch (keeping) {
+            case COVERED -> "covered";
+            case INSULATED -> "insulated";
+            case UNCOVERED -> "uncovered";
+            case OVEN -> "into the oven";
+            case FRIDGE -> "into the fridge";
+            case FREEZER -> "into the freezer";
+            case SPRAYED -> "sprayed with alcohol";
+        };
+    }
+
+    private static EntryWords plain(String text) {
+        return new EntryWords(PLAIN, text);
+    }
+
+    private static String lower(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT);
+    }
+}

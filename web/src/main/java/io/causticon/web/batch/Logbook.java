@@ -1,0 +1,108 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.notation.QuickContext;
+import io.causticon.core.notation.QuickLine;
+import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.problem.Problem;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.account.Maker;
+import io.causticon.web.shared.ProblemWords;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Takes what is typed into the quick line, wherever it stands. */
+@Service
+public class Logbook {
+
+    private final BatchService batches;
+    private final ProblemWords words;
+    private final Clock clock;
+
+    Logbook(BatchService batches, ProblemWords words, Clock clock) {
+        this.batches = batches;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /**
+     * How a line was understood.
+     *
+     * @param entries what would be logged
+     * @param at the moment it would be logged at, if it is not now
+     * @param problem why it cannot be; empty if it can
+     */
+    public record Understood(List<EntryWords> entries, String at, String problem) {
+
+        public boolean isFine() {
+            return problem.isEmpty();
+        }
+    }
+
+    /** Reads without logging. */
+    public Understood read(BatchId id, String text, String byHand, Maker maker) {
+        Reading reading = understand(id, text, byHand, maker);
+        if (!reading.problems().isEmpty()) {
+            return new Understood(List.of(), "", problem(reading.problems(), maker));
+        }
+        return new Understood(
+                reading.entries().stream().map(e -> EntryWords.of(e, maker.formats())).toList(),
+                reading.at().map(maker.formats()::moment).orElse(""),
+                "");
+    }
+
+    /**
+     * Reads and logs.
+     *
+     * @param byHand a moment given by hand, empty for now
+     * @param clientKey the form's own key
+     * @throws ProblemsException with everything that cannot be taken
+     */
+    public void log(BatchId id, String text, String byHand, Maker maker, String clientKey) {
+        Reading reading = understand(id, text, byHand, maker);
+        if (!reading.problems().isEmpty()) {
+            throw new ProblemsException(reading.problems());
+        }
+        batches.log(id, reading.entries(), reading.at().orElseGet(clock::instant), maker.displayName(), clientKey);
+    }
+
+    /** Logs one entry that was chosen, not typed. */
+    public void log(BatchId id, Entry entry, String byHand, Maker maker, String clientKey) {
+        Batch batch = batches.get(id);
+        Instant at = byHand.isBlank() ? clock.instant() : moment(batch, byHand, maker);
+        batches.log(id, List.of(entry), at, maker.displayName(), clientKey);
+    }
+
+    public String problem(List<Problem> problems, Maker maker) {
+        return String.join(" ", problems.stream().map(p -> words.of(p, maker.formats())).toList());
+    }
+
+    /** Reads a line for an amendment: exactly one entry. */
+    Reading understand(BatchId id, String text, String byHand, Maker maker) {
+        Batch batch = batches.get(id);
+        QuickContext context = new QuickContext(
+                batch.plan(), batch.log().begun(), clock.instant(), maker.zone(), maker.units(), Findings.vocabulary());
+        QuickLine.Reading read = QuickLine.read(text, context);
+        List<Problem> problems = new ArrayList<>(read.problems());
+        Optional<Instant> at = read.at();
+        if (at.isEmpty() && !byHand.isBlank()) {
+            try {
+                at = Optional.of(moment(batch, byHand, maker));
+            } catch (ProblemsException e) {
+                problems.addAll(e.problems());
+            }
+        }
+        return new Reading(read.entries(), at, problems);
+    }
+
+    record Reading(List<Entry> entries, Optional<Instant> at, List<Problem> problems) {}
+
+    private Instant moment(Batch batch, String byHand, Maker maker) {
+        return TimeNotation.read("at", byHand, batch.log().begun(), clock.instant(), maker.zone());
+    }
+}

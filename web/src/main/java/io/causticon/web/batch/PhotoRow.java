@@ -1,0 +1,29 @@
+package io.causticon.web.batch;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A picture of a batch, made anew on arrival so that nothing the camera wrote into it is kept. */
+@Entity
+@Table(name = "photo")
+class PhotoRow {
+
+    @Id
+    UUID id = UUID.randomUUID();
+
+    UUID batchId = new UUID(0, 0);
+
+    @Lob
+    byte[] image = {};
+
+    @Lob
+    byte[] thumbnail = {};
+
+    int width;
+    int height;
+    Instant createdAt = Instant.EPOCH;
+}

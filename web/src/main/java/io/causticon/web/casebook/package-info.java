@@ -1,0 +1,7 @@
+/**
+ * Diagnosis: what is seen, what it is, what to look at next; hold and release. May use {@code batch}, {@code shared}, {@code account}.
+ */
+@NullMarked
+package io.causticon.web.casebook;
+
+import org.jspecify.annotations.NullMarked;

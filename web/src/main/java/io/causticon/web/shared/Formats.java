@@ -1,0 +1,160 @@
+package io.causticon.web.shared;
+
+import io.causticon.core.notation.Units;
+import io.causticon.core.notation.Units.TemperatureUnit;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/**
+ * Writes values as one maker reads them. Rounding is half up at the last digit shown; a minus is a real minus sign.
+ *
+ * @param units her units
+ * @param zone the workshop's time zone
+ */
+public record Formats(Units units, ZoneId zone) {
+
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm", Locale.ENGLISH);
+    private static final double FINE_GRAMS = 10;
+    private static final long MINUTE = 60;
+    private static final long HOUR = 3600;
+    private static final long DAY_SECONDS = 86_400;
+
+    /** {@code 1,204.0 g} or {@code 42.5 oz}. */
+    public String mass(Mass mass) {
+        return massNumber(mass) + " " + massUnit();
+    }
+
+    /** Without its unit. */
+    public String massNumber(Mass mass) {
+        return switch (units.mass()) {
+            case GRAM -> number(mass.grams(), Math.abs(mass.grams()) < FINE_GRAMS ? 2 : 1);
+            case OUNCE -> number(mass.inOunces(), 2);
+            case POUND -> number(mass.inOunces() / Mass.OUNCES_PER_POUND, 3);
+        };
+    }
+
+    /** A mass for a form field: without separators, so that it can be read again. */
+    public String massInput(Mass mass) {
+        return massNumber(mass).replace(",", "");
+    }
+
+    public String massUnit() {
+        return switch (units.mass()) {
+            case GRAM -> "g";
+            case OUNCE -> "oz";
+            case POUND -> "lb";
+        };
+    }
+
+    /** A rounded mass for a line of small print: {@code 1.2 kg}, {@code 640 g}, {@code 2.6 lb}. */
+    public String roughMass(Mass mass) {
+        if (units.mass() != Units.MassUnit.GRAM) {
+            return number(mass.inOunces() / Mass.OUNCES_PER_POUND, 1) + " lb";
+        }
+        return mass.grams() < 1000 ? number(mass.grams(), 0) + " g" : trim(number(mass.grams() / 1000, 2)) + " kg";
+    }
+
+    /** {@code 43.5 °C}. */
+    public String temperature(Temperature temperature) {
+        return temperatureNumber(temperature) + " " + temperatureUnit();
+    }
+
+    public String temperatureNumber(Temperature temperature) {
+        return number(degrees(temperature), 1);
+    }
+
+    /** The number of degrees in her unit. */
+    public double degrees(Temperature temperature) {
+        return units.temperature() == TemperatureUnit.CELSIUS ? temperature.celsius() : temperature.inFahrenheit();
+    }
+
+    public String temperatureUnit() {
+        return units.temperature() == TemperatureUnit.CELSIUS ? "\u00b0C" : "\u00b0F";
+    }
+
+    public String percent(Share share, int digits) {
+        return number(share.inPercent(), digits) + " %";
+    }
+
+    /** A probability without false precision: {@code under 0.1 %}, {@code 3 %}, {@code over 99 %}. */
+    public static String probability(double p) {
+        if (p < 0.001) {
+            return "under 0.1 %";
+        }
+        if (p > 0.995) {
+            return "over 99 %";
+        }
+        return number(100 * p, p < 0.0095 ? 1 : 0) + " %";
+    }
+
+    /** With thousands separated and a real minus. */
+    public static String number(double value, int digits) {
+        String text = String.format(Locale.ROOT, "%,." + digits + "f", value);
+        String plain = text.matches("-0(\\.0*)?") ? text.substring(1) : text;
+        return plain.replace('-', '\u2212');
+    }
+
+    /** With a sign in front, for weights of evidence. */
+    public static String signed(double value, int digits) {
+        String text = number(value, digits);
+        return value > 0 && !text.matches("0(\\.0*)?") ? "+" + text : text;
+    }
+
+    /** {@code 41 min}, {@code 2 h 50 min}, {@code 1 d 9 h}, {@code 21 days}. */
+    public static String duration(Duration duration) {
+        long s = Math.abs(duration.toSeconds());
+        if (s < HOUR) {
+            return s / MINUTE + " min";
+        }
+        if (s < DAY_SECONDS) {
+            return s / HOUR + " h" + (s % HOUR / MINUTE == 0 ? "" : " " + s % HOUR / MINUTE + " min");
+        }
+        long days = s / DAY_SECONDS;
+        if (days < 3) {
+            long hours = s % DAY_SECONDS / HOUR;
+            return days + " d" + (hours == 0 ? "" : " " + hours + " h");
+        }
+        return days + " days";
+    }
+
+    /** A clock of the bench: {@code 00:41:07}. */
+    public static String stopwatch(Duration duration) {
+        long s = Math.max(0, duration.toSeconds());
+        return String.format(Locale.ROOT, "%02d:%02d:%02d", s / HOUR, s % HOUR / MINUTE, s % MINUTE);
+    }
+
+    public String clock(Instant at) {
+        return CLOCK.format(at.atZone(zone));
+    }
+
+    public String day(Instant at) {
+        return DAY.format(at.atZone(zone));
+    }
+
+    public String longDay(Instant at) {
+        return LONG_DAY.format(at.atZone(zone));
+    }
+
+    public String moment(Instant at) {
+        return MOMENT.format(at.atZone(zone));
+    }
+
+    /** For a form field of type {@code datetime-local}. */
+    public String input(Instant at) {
+        return INPUT.format(at.atZone(zone));
+    }
+
+    private static String trim(String number) {
+        return number.contains(".") ? number.replaceAll("0+$", "").replaceAll("\\.$", "") : number;
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * What every place needs: how values are written, how problems are worded, errors, the clock. Knows no place.
+ */
+@NullMarked
+package io.causticon.web.shared;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,10 @@
+package io.causticon.web.shelf;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface MouldRepository extends JpaRepository<MouldRow, UUID> {
+
+    List<MouldRow> findAllByOrderByName();
+}

@@ -1,0 +1,6 @@
+package io.causticon.web.shelf;
+
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface VesselRepository extends JpaRepository<VesselRow, UUID> {}
