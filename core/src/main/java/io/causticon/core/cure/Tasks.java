@@ -1,0 +1,104 @@
+package io.causticon.core.cure;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What is to be done with a batch and when, from its recipe's schedule and from what was done already. */
+public final class Tasks {
+
+    private static final Duration FIRST_WASH_AFTER_UNMOULDING = Duration.ofHours(48);
+    private static final Duration WEEK = Duration.ofDays(7);
+    private static final Duration CUT_AFTER_UNMOULDING = Duration.ofHours(2);
+    private static final int MOST_WEIGHINGS = 4;
+
+    private Tasks() {}
+
+    /** What kind of thing is to be done. */
+    public enum Kind {
+        UNMOULD,
+        CUT,
+        WASH_TEST,
+        WEIGH,
+        RELEASE
+    }
+
+    /**
+     * One thing to do.
+     *
+     * @param kind what
+     * @param due when it is proposed
+     * @param done when it was done, if it was
+     */
+    public record Task(Kind kind, Instant due, Optional<Instant> done) {
+
+        public boolean isOpen() {
+            return done.isEmpty();
+        }
+    }
+
+    /** When the batch was poured, or is expected to be. */
+    public static Instant poured(BatchPlan plan, BatchLog log) {
+        return log.first(Entry.Poured.class)
+                .map(p -> p.at())
+                .orElse(log.begun().plus(Schedule.of(plan).bench()));
+    }
+
+    /** When it left the mould, or is expected to. */
+    public static Instant unmoulded(BatchPlan plan, BatchLog log) {
+        return log.first(Entry.Unmoulded.class)
+                .map(u -> u.at())
+                .or(() -> log.first(Entry.Cut.class).map(c -> c.at()))
+                .orElse(poured(plan, log).plus(Schedule.of(plan).unmould()));
+    }
+
+    /** When it may be called ready at the earliest. */
+    public static Instant ready(BatchPlan plan, BatchLog log) {
+        return unmoulded(plan, log).plus(Schedule.of(plan).cure());
+    }
+
+    /** Everything, in the order of its dates, once the batch is poured; nothing before. */
+    public static List<Task> of(BatchPlan plan, BatchLog log) {
+        if (log.first(Entry.Poured.class).isEmpty()) {
+            return List.of();
+        }
+        Instant unmoulded = unmoulded(plan, log);
+        Instant ready = ready(plan, log);
+        List<Task> tasks = new ArrayList<>();
+        Optional<Instant> cut = log.first(Entry.Cut.class).map(c -> c.at());
+        tasks.add(new Task(
+                Kind.UNMOULD, unmoulded, log.first(Entry.Unmoulded.class).map(u -> u.at()).or(() -> cut)));
+        tasks.add(new Task(Kind.CUT, unmoulded.plus(CUT_AFTER_UNMOULDING), cut));
+        tasks.add(new Task(
+                Kind.WASH_TEST,
+                unmoulded.plus(FIRST_WASH_AFTER_UNMOULDING),
+                log.first(Entry.WashTested.class).map(w -> w.at())));
+        weighings(log, unmoulded, ready, tasks);
+        Optional<Instant> released = Life.of(log) == Life.READY
+                ? log.last(Entry.Released.class).map(r -> r.at())
+                : Optional.empty();
+        tasks.add(new Task(Kind.RELEASE, ready, released));
+        return List.copyOf(tasks);
+    }
+
+    /** A weighing a week while it cures; a weighing within half a week counts. */
+    private static void weighings(BatchLog log, Instant unmoulded, Instant ready, List<Task> tasks) {
+        Instant due = unmoulded.plus(WEEK);
+        for (int week = 1; week <= MOST_WEIGHINGS && due.isBefore(ready); week++) {
+            Instant from = due.minus(WEEK.dividedBy(2));
+            Instant to = due.plus(WEEK.dividedBy(2));
+            Optional<Instant> done = log.of(Entry.BarWeighed.class)
+                    .map(b -> b.at())
+                    .filter(at -> !at.isBefore(from) && at.isBefore(to))
+                    .findFirst();
+            tasks.add(new Task(Kind.WEIGH, due, done));
+            due = due.plus(WEEK);
+        }
+    }
+}

@@ -1,0 +1,185 @@
+package io.causticon.web.bench;
+
+import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.EntryWords;
+import io.causticon.web.batch.Logbook;
+import io.causticon.web.shelf.ShelfService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/** The live batch. */
+@Controller
+@RequestMapping("/bench")
+class BenchController {
+
+    private static final Mass HEAVIEST = Mass.grams(50_000);
+
+    private final BatchService batches;
+    private final BenchPages pages;
+    private final Logbook logbook;
+    private final ShelfService shelf;
+    private final Clock clock;
+
+    BenchController(BatchService batches, BenchPages pages, Logbook logbook, ShelfService shelf, Clock clock) {
+        this.batches = batches;
+        this.pages = pages;
+        this.logbook = logbook;
+        this.shelf = shelf;
+        this.clock = clock;
+    }
+
+    /** What a form of the bench carries beside its own fields. */
+    record Carried(String at, String step, String key) {
+
+        Carried {
+            at = at == null ? "" : at;
+            step = step == null ? "" : step;
+        }
+    }
+
+    @GetMapping
+    String live(Model model) {
+        List<Batch> live = batches.all().stream().filter(b -> b.life() == Life.BENCH).toList();
+        if (live.size() == 1) {
+            return "redirect:/bench/" + live.get(0).id();
+        }
+        model.addAttribute("live", live);
+        return "bench/none";
+    }
+
+    @GetMapping("/{id}")
+    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Carried carried) {
+        return show(new BatchId(id), model, maker, carried, "", "");
+    }
+
+    /** Reads the quick line without logging it. */
+    @GetMapping("/{id}/reading")
+    String reading(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String quick,
+            @RequestParam(defaultValue = "") String at) {
+        model.addAttribute("reading", logbook.read(new BatchId(id), quick, at, maker));
+        return "bench/reading";
+    }
+
+    @PostMapping("/{id}/log")
+    String log(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String quick,
+            Carried carried) {
+        BatchId batch = new BatchId(id);
+        try {
+            logbook.log(batch, quick, carried.at(), maker, carried.key());
+            return back(id, carried);
+        } catch (ProblemsException e) {
+            return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
+        }
+    }
+
+    /** What the scale's form holds. */
+    record Weighed(Weighable.Kind kind, String what, String amount, String vessel, Tare tare) {}
+
+    @PostMapping("/{id}/weigh")
+    String weigh(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            Weighed form,
+            Carried carried) {
+        BatchId batch = new BatchId(id);
+        try {
+            Weighable what = new Weighable(form.kind(), form.what());
+            Mass mass = MassNotation.read("amount", form.amount(), maker.units());
+            check(EntryWords.name(what), mass);
+            String vessel = form.vessel() == null || form.vessel().isBlank() ? null : form.vessel().trim();
+            logbook.log(batch, new Entry.Weighed(what, mass, form.tare(), vessel), carried.at(), maker, carried.key());
+            return back(id, carried);
+        } catch (ProblemsException e) {
+            model.addAttribute("amount", form.amount());
+            model.addAttribute("amountProblem", logbook.problem(e.problems(), maker));
+            return show(batch, model, maker, carried, "", "");
+        }
+    }
+
+    private static void check(String what, Mass mass) {
+        if (!mass.isPositive()) {
+            throw ProblemsException.of("amount", ProblemKey.TOO_LOW, what, mass, Mass.ZERO);
+        }
+        if (mass.isMoreThan(HEAVIEST)) {
+            throw ProblemsException.of("amount", ProblemKey.TOO_HIGH, what, mass, HEAVIEST);
+        }
+    }
+
+    /** Stays at the step if one was chosen, and at the moment if one was given by hand. */
+    private static String back(UUID id, Carried carried) {
+        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bench/" + id);
+        if (!carried.at().isBlank()) {
+            address.queryParam("at", carried.at());
+        }
+        if (!carried.step().isBlank()) {
+            address.queryParam("step", carried.step());
+        }
+        return "redirect:" + address.build().toUriString();
+    }
+
+    private String show(BatchId id, Model model, Maker maker, Carried carried, String quick, String problem) {
+        Batch batch = batches.get(id);
+        model.addAttribute("page", pages.page(batch, step(batch, carried.step()), maker, moment(batch, carried, maker)));
+        model.addAttribute("vessels", shelf.vesselMasses().keySet());
+        model.addAttribute("quick", quick);
+        model.addAttribute("problem", problem);
+        model.addAttribute("at", carried.at());
+        model.addAttribute("chosen", carried.step());
+        model.addAttribute("key", UUID.randomUUID().toString());
+        return "bench/bench";
+    }
+
+    private Optional<Instant> moment(Batch batch, Carried carried, Maker maker) {
+        if (carried.at().isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(TimeNotation.read(
+                    "at", carried.at(), batch.log().begun(), clock.instant(), maker.zone()));
+        } catch (ProblemsException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static BenchStep step(Batch batch, String chosen) {
+        try {
+            return chosen.isBlank() ? BenchStep.of(batch) : BenchStep.valueOf(chosen.toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            return BenchStep.of(batch);
+        }
+    }
+}

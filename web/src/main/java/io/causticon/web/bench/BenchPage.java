@@ -1,0 +1,120 @@
+package io.causticon.web.bench;
+
+import io.causticon.web.batch.EntryWords;
+import io.causticon.web.shared.Drawing;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Everything that the bench shows of one batch at one step, already worded.
+ *
+ * @param id names the batch
+ * @param name its name
+ * @param method how its liquid goes in
+ * @param begun when it was begun, in epoch milliseconds, for the clock
+ * @param clock how long ago, for those without a script
+ * @param steps the steps with their state
+ * @param step the one that is shown
+ * @param weigh the weighing, null at other steps
+ * @param pot the lye pot and the matching, null at other steps
+ * @param mix the mixing, null at other steps
+ * @param set the pour and what comes after, null at other steps
+ * @param warnings what must be said aloud
+ * @param recent the last lines of the log
+ */
+record BenchPage(
+        String id,
+        String name,
+        String method,
+        long begun,
+        String clock,
+        List<Step> steps,
+        String step,
+        @Nullable Weigh weigh,
+        @Nullable Pot pot,
+        @Nullable Mix mix,
+        @Nullable Setting set,
+        List<Warning> warnings,
+        List<Recent> recent) {
+
+    /** A step: its id, its name, whether it is done, whether it is shown. */
+    record Step(String id, String name, boolean done, boolean current) {}
+
+    /** Something to be said aloud. */
+    record Warning(String title, String words, boolean dangerous) {}
+
+    /** A line of the log in short. */
+    record Recent(String line, String age, EntryWords words) {}
+
+    /**
+     * Weighing.
+     *
+     * @param next what is next, null when all is weighed
+     * @param items everything there is to weigh
+     * @param superfat superfat as weighed so far
+     * @param excess probability of excess alkali by these weights
+     * @param unit unit of masses
+     */
+    record Weigh(@Nullable Item next, List<Item> items, String superfat, String excess, boolean alarming, String unit) {}
+
+    /** One thing to weigh: how it is named in forms, its words and mark, its target and what was logged. */
+    record Item(
+            String kind,
+            String id,
+            String name,
+            String mark,
+            String target,
+            String targetNumber,
+            String logged,
+            String difference,
+            String state) {}
+
+    /**
+     * Lye pot and matching.
+     *
+     * @param spot which reading is the large one: lye or fats
+     * @param now the last reading, without its unit
+     * @param unit unit of temperatures
+     * @param says what to do now
+     * @param figures what else there is to know, as name and value
+     * @param chart readings against forecast
+     * @param safety what to heed with the hands
+     */
+    record Pot(String spot, String now, String unit, String says, List<Figure> figures, Drawing chart, String safety) {}
+
+    /** A name and a value. */
+    record Figure(String name, String value) {}
+
+    /**
+     * Mixing.
+     *
+     * @param lyeIn when lye went in, in epoch milliseconds, 0 if it did not
+     * @param minutes how long ago
+     * @param forecast median time to light trace
+     * @param band its band
+     * @param reasons what moves it
+     * @param rungs the ladder from the top
+     * @param troubles what stands beside it
+     * @param additions what is to go in
+     * @param blended seconds of blender so far
+     */
+    record Mix(
+            long lyeIn,
+            String minutes,
+            String forecast,
+            String band,
+            List<Figure> reasons,
+            List<Rung> rungs,
+            List<Rung> troubles,
+            List<Addition> additions,
+            String blended) {}
+
+    /** A rung: what it is called, what one taps, what it looks like, when it was reached. */
+    record Rung(String name, String tap, String looks, String reached) {}
+
+    /** Something that goes in: what one taps, its words, what to heed, whether it is in. */
+    record Addition(String tap, String words, String heed, boolean in) {}
+
+    /** The pour and after. */
+    record Setting(boolean poured, String since, String forecast, List<Figure> figures) {}
+}

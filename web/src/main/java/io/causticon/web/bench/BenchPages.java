@@ -1,0 +1,259 @@
+package io.causticon.web.bench;
+
+import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.heat.CoolingBody;
+import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.heat.LoafHistory.Extent;
+import io.causticon.core.making.WorkingTime;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.EntryWords;
+import io.causticon.web.batch.LoafForecasts;
+import io.causticon.web.shared.Formats;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Words the bench for the step that a batch is at. */
+@Service
+class BenchPages {
+
+    private static final int RECENT = 7;
+    private static final double TOLERANCE = 6;
+    private static final double SEARCH_MINUTES = 240;
+    private static final String LYE_SAFETY = "Gloves, goggles, sleeves, air. Lye goes into liquid, never the reverse."
+            + " Fumes or froth: step back, let it settle. The supplier's safety sheet and local rules come first.";
+
+    private final LoafForecasts loaves;
+    private final Clock clock;
+
+    BenchPages(LoafForecasts loaves, Clock clock) {
+        this.loaves = loaves;
+        this.clock = clock;
+    }
+
+    /**
+     * The page of a batch at a step.
+     *
+     * @param shown the step to show
+     * @param at the moment to show it at: now, or the one given by hand
+     */
+    BenchPage page(Batch batch, BenchStep shown, Maker maker, Optional<Instant> at) {
+        Instant now = at.orElseGet(clock::instant);
+        Formats formats = maker.formats();
+        Weighing weighing = new Weighing(batch, formats);
+        return new BenchPage(
+                batch.id().toString(),
+                batch.name(),
+                method(batch),
+                batch.log().begun().toEpochMilli(),
+                Formats.stopwatch(batch.log().ageAt(now)),
+                List.of(BenchStep.values()).stream()
+                        .map(s -> new BenchPage.Step(s.id(), s.title(), s.isDone(batch), s == shown))
+                        .toList(),
+                shown.id(),
+                shown == BenchStep.WEIGH ? weighing.page() : null,
+                shown == BenchStep.LYE || shown == BenchStep.MATCH ? pot(batch, shown, maker, now) : null,
+                shown == BenchStep.MIX ? mix(batch, formats, now) : null,
+                shown == BenchStep.POUR ? setting(batch, maker, now) : null,
+                weighing.warnings(),
+                recent(batch, formats));
+    }
+
+    private static String method(Batch batch) {
+        return batch.plan().formula().liquidParts().stream()
+                .map(p -> p.liquid().name() + (p.frozen() ? ", frozen" : ""))
+                .reduce((a, b) -> a + " + " + b)
+                .orElse("");
+    }
+
+    private static List<BenchPage.Recent> recent(Batch batch, Formats formats) {
+        List<LoggedEntry> entries = new ArrayList<>(batch.log().entries());
+        Collections.reverse(entries);
+        return entries.stream()
+                .limit(RECENT)
+                .map(e -> new BenchPage.Recent(
+                        e.id(),
+                        Formats.duration(Duration.between(batch.log().begun(), e.at())),
+                        EntryWords.of(e.entry(), formats)))
+                .toList();
+    }
+
+    private static BenchPage.Pot pot(Batch batch, BenchStep step, Maker maker, Instant now) {
+        Formats formats = maker.formats();
+        BatchFacts facts = batch.facts(now);
+        Temperature room = facts.room().orElse(maker.room());
+        LyePeak peak = LyePeak.of(batch.plan(), room);
+        Optional<CoolingBody> lye = cooling(batch, Spot.LYE, room);
+        Optional<CoolingBody> fats = cooling(batch, Spot.FATS, room);
+        Spot spot = step == BenchStep.MATCH && facts.lastBefore(Spot.LYE, now).isPresent()
+                        && facts.lastBefore(Spot.FATS, now).isEmpty()
+                ? Spot.FATS
+                : Spot.LYE;
+        List<BenchPage.Figure> figures = new ArrayList<>();
+        figures.add(new BenchPage.Figure("forecast peak", formats.temperature(peak.expected())));
+        figures.add(new BenchPage.Figure("without any loss", formats.temperature(peak.without())));
+        peak.limit().ifPresent(l -> figures.add(new BenchPage.Figure("scorches from", formats.temperature(l))));
+        facts.lastBefore(Spot.FATS, now)
+                .ifPresent(t -> figures.add(new BenchPage.Figure("fats", formats.temperature(t))));
+        figures.add(new BenchPage.Figure("mix at", formats.temperature(batch.plan().mixAt())));
+        figures.add(new BenchPage.Figure("lye concentration", formats.percent(facts.concentration(), 1)));
+        return new BenchPage.Pot(
+                EntryWords.spot(spot),
+                facts.lastBefore(spot, now).map(formats::temperatureNumber).orElse("\u2013"),
+                formats.temperatureUnit(),
+                step == BenchStep.LYE
+                        ? lyeWords(facts, peak, formats, now)
+                        : matchWords(batch, lye, fats, now, formats),
+                figures,
+                PotChart.of(batch, formats, now, lye, fats, peak.limit()),
+                LYE_SAFETY);
+    }
+
+    private static Optional<CoolingBody> cooling(Batch batch, Spot spot, Temperature room) {
+        Mass mass = spot == Spot.LYE
+                ? batch.facts(Instant.MAX).asWeighed().weights().lye()
+                        .plus(batch.facts(Instant.MAX).asWeighed().weights().water())
+                : batch.facts(Instant.MAX).asWeighed().weights().fatMass();
+        double rate = spot == Spot.LYE ? CoolingBody.usualLyeRate(mass) : CoolingBody.usualFatsRate(mass);
+        return last(batch, spot).map(t -> new CoolingBody(t.entry().temperature(), room, rate));
+    }
+
+    private static Optional<BatchLog.Timed<Entry.TemperatureRead>> last(Batch batch, Spot spot) {
+        return batch.log().of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot)
+                .reduce((a, b) -> b);
+    }
+
+    private static String lyeWords(BatchFacts facts, LyePeak peak, Formats formats, Instant now) {
+        Optional<Temperature> read = facts.lastBefore(Spot.LYE, now);
+        if (read.isPresent() && peak.limit().map(l -> read.get().isAbove(l)).orElse(false)) {
+            return "Past where it scorches. Ice bath now, no more lye, keep it moving.";
+        }
+        if (peak.passesLimit()) {
+            return "All at once it passes where it scorches. Feed the lye by the spoon, liquid frozen, ice bath ready.";
+        }
+        return read.isEmpty()
+                ? "Feed the lye in portions into the liquid and keep it moving. It will come to about "
+                        + formats.temperature(peak.expected()) + "."
+                : "While crystals remain it keeps rising. Strain it once it is clear.";
+    }
+
+    private static String matchWords(
+            Batch batch, Optional<CoolingBody> lye, Optional<CoolingBody> fats, Instant now, Formats formats) {
+        if (lye.isEmpty() || fats.isEmpty()) {
+            return "Read " + (lye.isEmpty() ? "the lye" : "the fats") + " to see when the two meet.";
+        }
+        double lyeAge = minutesSince(last(batch, Spot.LYE).orElseThrow().at(), now);
+        double fatsAge = minutesSince(last(batch, Spot.FATS).orElseThrow().at(), now);
+        double apart = lye.get().after(lyeAge).celsius() - fats.get().after(fatsAge).celsius();
+        if (Math.abs(apart) <= TOLERANCE) {
+            return "They are within " + Formats.number(TOLERANCE, 0) + " \u00b0C. Lye into the fats when both suit you.";
+        }
+        for (double m = 1; m <= SEARCH_MINUTES; m++) {
+            double gap = lye.get().after(lyeAge + m).celsius() - fats.get().after(fatsAge + m).celsius();
+            if (Math.abs(gap) <= TOLERANCE) {
+                return "They meet in about " + Formats.number(m, 0) + " min ("
+                        + Formats.number(m / 1.6, 0) + " to " + Formats.number(m * 1.6, 0) + ") near "
+                        + formats.temperature(Temperature.celsius(Math.rint(fats.get().after(fatsAge + m).celsius())))
+                        + ".";
+            }
+        }
+        return "They will not meet by waiting. " + (apart > 0 ? "Cool the lye or warm the fats." : "Cool the fats or warm the lye.");
+    }
+
+    private static double minutesSince(Instant at, Instant now) {
+        return Math.max(0, Duration.between(at, now).toSeconds() / 60.0);
+    }
+
+    private static BenchPage.Mix mix(Batch batch, Formats formats, Instant now) {
+        WorkingTime time = WorkingTime.forecast(batch.plan());
+        Optional<Instant> in = batch.log().first(Entry.LyeIntoFats.class).map(t -> t.at());
+        int blended = batch.log().of(Entry.BlenderBurst.class).mapToInt(b -> b.entry().seconds()).sum();
+        return new BenchPage.Mix(
+                in.map(Instant::toEpochMilli).orElse(0L),
+                in.map(i -> Formats.stopwatch(Duration.between(i, now))).orElse(""),
+                Formats.number(time.minutes(), 0) + " min",
+                Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0) + " min",
+                time.reasons().stream()
+                        .limit(3)
+                        .map(r -> new BenchPage.Figure(r.words(), "\u00d7 " + Formats.number(r.factor(), 2)))
+                        .toList(),
+                rungs(batch, in),
+                troubles(batch, in),
+                additions(batch, formats),
+                blended + " s");
+    }
+
+    private static List<BenchPage.Rung> rungs(Batch batch, Optional<Instant> in) {
+        return List.of(
+                rung(batch, in, Stage.MASH, "mash", "will not pour"),
+                rung(batch, in, Stage.THICK, "thick", "custard to pudding"),
+                rung(batch, in, Stage.MEDIUM, "medium", "a trail holds"),
+                rung(batch, in, Stage.LIGHT, "light", "a trail rests a moment"),
+                rung(batch, in, Stage.THIN, "thin", "a trail sinks at once"),
+                rung(batch, in, Stage.EMULSION, "emulsion", "one colour, no oil"),
+                rung(batch, in, Stage.STREAKS, "streaks", "oil on the surface"));
+    }
+
+    private static List<BenchPage.Rung> troubles(Batch batch, Optional<Instant> in) {
+        return List.of(
+                rung(batch, in, Stage.RICED, "rice", "grains"),
+                rung(batch, in, Stage.CURDLED, "curdle", "curds"),
+                rung(batch, in, Stage.SEPARATED, "separate", "liquor apart"),
+                rung(batch, in, Stage.FALSE_TRACE, "false", "thick, but cool"),
+                rung(batch, in, Stage.FROTHY, "froth", "full of air"));
+    }
+
+    private static BenchPage.Rung rung(Batch batch, Optional<Instant> in, Stage stage, String tap, String looks) {
+        String reached = batch.log()
+                .first(Entry.StageReached.class, s -> s.stage() == stage)
+                .map(s -> in.map(i -> Formats.duration(Duration.between(i, s.at()))).orElse("seen"))
+                .orElse("");
+        return new BenchPage.Rung(EntryWords.stage(stage), tap, looks, reached);
+    }
+
+    private static List<BenchPage.Addition> additions(Batch batch, Formats formats) {
+        return batch.plan().formula().additives().stream()
+                .map(a -> {
+                    String name = a.additive().name().replace("Essential oil: ", "").replaceAll("\\s*\\(.*?\\)", "");
+                    boolean in = batch.log().has(Entry.Added.class, e -> e.what().equalsIgnoreCase(name));
+                    String heed = a.additive().isMover() ? "may seize: last, by hand, then straight into the mould" : "";
+                    String mass = formats.massInput(a.mass()) + " " + formats.massUnit();
+                    return new BenchPage.Addition("add " + name + " " + mass, name + " " + formats.mass(a.mass()), heed, in);
+                })
+                .toList();
+    }
+
+    private BenchPage.Setting setting(Batch batch, Maker maker, Instant now) {
+        Optional<Instant> poured = batch.log().first(Entry.Poured.class).map(p -> p.at());
+        Optional<LoafEnsemble> loaf = loaves.of(batch, maker.room());
+        List<BenchPage.Figure> figures = new ArrayList<>();
+        loaf.ifPresent(l -> {
+            figures.add(new BenchPage.Figure(
+                    "core peaks",
+                    Formats.number(l.middle().peakHour(), 1) + " h after the pour, near "
+                            + maker.formats().temperature(Temperature.celsius(Math.rint(l.middle().peak())))));
+            figures.add(new BenchPage.Figure("gel all through", Formats.probability(l.probabilityOf(Extent.FULL))));
+            figures.add(new BenchPage.Figure("gel half-way", Formats.probability(l.probabilityOf(Extent.PARTIAL))));
+        });
+        return new BenchPage.Setting(
+                poured.isPresent(),
+                poured.map(p -> Formats.duration(Duration.between(p, now))).orElse(""),
+                loaf.isPresent() ? "What the core will do" : "",
+                figures);
+    }
+}

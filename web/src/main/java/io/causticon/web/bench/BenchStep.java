@@ -1,0 +1,53 @@
+package io.causticon.web.bench;
+
+import io.causticon.core.observation.AsWeighed;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.web.batch.Batch;
+import java.util.List;
+import java.util.Locale;
+
+/** The steps of the bench in the order of work. Where a batch stands follows from its log. */
+enum BenchStep {
+    WEIGH("Weigh"),
+    LYE("Lye pot"),
+    MATCH("Match"),
+    MIX("Mix"),
+    POUR("Pour");
+
+    private final String title;
+
+    BenchStep(String title) {
+        this.title = title;
+    }
+
+    String title() {
+        return title;
+    }
+
+    String id() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    static BenchStep of(Batch batch) {
+        return List.of(values()).stream().filter(s -> !s.isDone(batch)).findFirst().orElse(POUR);
+    }
+
+    boolean isDone(Batch batch) {
+        BatchLog log = batch.log();
+        boolean lyeIn = log.first(Entry.LyeIntoFats.class).isPresent();
+        boolean poured = log.first(Entry.Poured.class).isPresent();
+        return switch (this) {
+            case WEIGH -> AsWeighed.of(batch.plan(), log).isComplete() || lyeIn || poured;
+            case LYE -> read(log, Spot.LYE) || lyeIn || poured;
+            case MATCH -> lyeIn || poured;
+            case MIX -> poured;
+            case POUR -> poured && log.first(Entry.Kept.class).isPresent();
+        };
+    }
+
+    private static boolean read(BatchLog log, Spot spot) {
+        return log.has(Entry.TemperatureRead.class, t -> t.spot() == spot);
+    }
+}

@@ -1,0 +1,154 @@
+package io.causticon.web.casebook;
+
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.Logbook;
+import io.causticon.web.shared.Formats;
+import java.time.Clock;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** From what is seen to what it is. */
+@Controller
+@RequestMapping("/casebook")
+class CasebookController {
+
+    private final BatchService batches;
+    private final CasebookService casebook;
+    private final CasebookPages pages;
+    private final Logbook logbook;
+    private final Clock clock;
+
+    CasebookController(
+            BatchService batches, CasebookService casebook, CasebookPages pages, Logbook logbook, Clock clock) {
+        this.batches = batches;
+        this.casebook = casebook;
+        this.pages = pages;
+        this.logbook = logbook;
+        this.clock = clock;
+    }
+
+    /** One batch in the list to choose from. */
+    record Case(String id, String name, String code, String age, boolean held, String leading) {}
+
+    @GetMapping
+    String choose(Model model) {
+        List<Case> cases = batches.all().stream()
+                .filter(b -> b.life() != Life.BENCH)
+                .sorted(Comparator.comparing((Batch b) -> !b.isHeld()))
+                .map(this::summary)
+                .toList();
+        model.addAttribute("cases", cases);
+        return "casebook/choose";
+    }
+
+    private Case summary(Batch batch) {
+        String leading = casebook.examine(batch)
+                .leading()
+                .map(r -> r.condition().name() + ", " + Formats.probability(r.probability()))
+                .orElse("nothing leads");
+        return new Case(
+                batch.id().toString(),
+                batch.name(),
+                batch.code(),
+                Formats.duration(batch.log().ageAt(clock.instant())),
+                batch.isHeld(),
+                leading);
+    }
+
+    @GetMapping("/{id}")
+    String show(@PathVariable UUID id, Model model) {
+        return show(new BatchId(id), model, "", "");
+    }
+
+    @PostMapping("/{id}/finding")
+    String finding(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String finding,
+            @RequestParam Presence presence,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam String key) {
+        BatchId batch = new BatchId(id);
+        try {
+            Findings.find(finding)
+                    .orElseThrow(() -> ProblemsException.of("finding", ProblemKey.NOT_A_CHOICE, finding));
+            logbook.log(batch, new Entry.Observed(finding, presence), at, maker, key);
+            return "redirect:/casebook/" + id;
+        } catch (ProblemsException e) {
+            return show(batch, model, logbook.problem(e.problems(), maker), "");
+        }
+    }
+
+    @PostMapping("/{id}/hold")
+    String hold(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String reason,
+            @RequestParam String key) {
+        return decided(id, model, maker, reason, () -> casebook.hold(new BatchId(id), reason, maker.displayName(), key));
+    }
+
+    @PostMapping("/{id}/release")
+    String release(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String reason,
+            @RequestParam String key) {
+        return decided(
+                id, model, maker, reason, () -> casebook.release(new BatchId(id), reason, maker.displayName(), key));
+    }
+
+    @PostMapping("/{id}/conclude")
+    String conclude(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String condition,
+            @RequestParam(defaultValue = "") String words,
+            @RequestParam String key) {
+        return decided(
+                id,
+                model,
+                maker,
+                words,
+                () -> casebook.conclude(new BatchId(id), condition, words, maker.displayName(), key));
+    }
+
+    private String decided(UUID id, Model model, Maker maker, String typed, Runnable decision) {
+        try {
+            decision.run();
+            return "redirect:/casebook/" + id;
+        } catch (ProblemsException e) {
+            return show(new BatchId(id), model, logbook.problem(e.problems(), maker), typed);
+        }
+    }
+
+    private String show(BatchId id, Model model, String problem, String typed) {
+        model.addAttribute("page", pages.page(batches.get(id)));
+        model.addAttribute("problem", problem);
+        model.addAttribute("typed", typed);
+        model.addAttribute("key", UUID.randomUUID().toString());
+        return "casebook/casebook";
+    }
+}

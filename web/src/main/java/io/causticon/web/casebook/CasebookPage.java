@@ -1,0 +1,82 @@
+package io.causticon.web.casebook;
+
+import io.causticon.web.shared.Drawing;
+import java.util.List;
+
+/**
+ * Everything that the casebook of a batch shows, already worded.
+ *
+ * @param id names the batch
+ * @param name its name
+ * @param age how old it is
+ * @param seen what the maker said she saw
+ * @param logged what follows from other lines of the log
+ * @param notLooked what was not looked at and would tell most
+ * @param groups all findings to choose from
+ * @param ranked the conditions worth showing, hazards first
+ * @param unlikely the others in short
+ * @param held whether it is held
+ * @param verdict in a sentence
+ * @param advice what follows from the verdict
+ * @param calm whether hazards are ruled out
+ * @param next the most telling next look
+ * @param further other looks
+ * @param causes what would explain the leading hazard or condition
+ * @param causeOf which condition that is
+ * @param now what to do with this batch
+ * @param nextTime what to change next time
+ * @param conclusions what makers concluded so far
+ */
+record CasebookPage(
+        String id,
+        String name,
+        String age,
+        List<Seen> seen,
+        List<Seen> logged,
+        List<Look> notLooked,
+        List<Group> groups,
+        List<Ranked> ranked,
+        List<Short> unlikely,
+        boolean held,
+        String verdict,
+        String advice,
+        boolean calm,
+        List<Look> next,
+        List<Look> further,
+        List<Explanation> causes,
+        String causeOf,
+        String now,
+        String nextTime,
+        List<String> conclusions) {
+
+    /** Something that was looked at: whether it was there, its words, when. */
+    record Seen(boolean present, String words, String when) {}
+
+    /** Something to look at: its name, how, how long, and what each outcome would do. */
+    record Look(String finding, String words, String how, String effort, String about, String ifFound, String absent, String ifNot) {}
+
+    /** Findings of one place. */
+    record Group(String title, List<Choice> choices) {}
+
+    /** One finding to choose: its id, its words, and what is known of it: {@code seen}, {@code absent} or empty. */
+    record Choice(String finding, String words, String absent, String known) {}
+
+    /** One condition with its ledger. */
+    record Ranked(
+            String id,
+            String name,
+            String probability,
+            boolean hazard,
+            String account,
+            Drawing ledger,
+            List<Row> rows) {}
+
+    /** One line of a ledger as a row of its table: the words, the weight, the reason. */
+    record Row(String words, String weight, String reason) {}
+
+    /** A condition in short. */
+    record Short(String id, String name, String probability) {}
+
+    /** One cause with its arithmetic. */
+    record Explanation(String words, String arithmetic, String probability) {}
+}

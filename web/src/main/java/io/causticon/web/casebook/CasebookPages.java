@@ -1,0 +1,194 @@
+package io.causticon.web.casebook;
+
+import io.causticon.core.diagnosis.ConditionReport;
+import io.causticon.core.diagnosis.Diagnosis;
+import io.causticon.core.diagnosis.Evidence;
+import io.causticon.core.diagnosis.Finding;
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.diagnosis.NextLook;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Presence;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.shared.Formats;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Words a diagnosis for its page. */
+@Service
+class CasebookPages {
+
+    private static final double SHOWN_HAZARD = 0.005;
+    private static final double SHOWN = 0.06;
+    private static final int MOST_CAUSES = 4;
+    private static final int MOST_LOOKS = 3;
+    private static final double LEAST_CAUSE = 0.01;
+
+    private final CasebookService casebook;
+    private final Clock clock;
+
+    CasebookPages(CasebookService casebook, Clock clock) {
+        this.casebook = casebook;
+        this.clock = clock;
+    }
+
+    CasebookPage page(Batch batch) {
+        Diagnosis diagnosis = casebook.examine(batch);
+        ConditionReport leader = leader(diagnosis);
+        List<CasebookPage.Look> looks =
+                diagnosis.next().stream().map(CasebookPages::look).toList();
+        return new CasebookPage(
+                batch.id().toString(),
+                batch.name(),
+                Formats.duration(batch.log().ageAt(clock.instant())) + " old",
+                seen(diagnosis, batch, Evidence.Source.MAKER),
+                seen(diagnosis, batch, Evidence.Source.LOG),
+                looks.stream().limit(MOST_LOOKS).toList(),
+                groups(diagnosis),
+                diagnosis.reports().stream().filter(CasebookPages::isShown).map(this::ranked).toList(),
+                diagnosis.reports().stream()
+                        .filter(r -> !isShown(r))
+                        .map(r -> new CasebookPage.Short(
+                                r.condition().id(), r.condition().name(), Formats.probability(r.probability())))
+                        .toList(),
+                batch.isHeld(),
+                verdict(diagnosis, batch.isHeld()),
+                advice(diagnosis, batch.isHeld()),
+                diagnosis.verdict() == Diagnosis.Verdict.CALM,
+                looks.stream().limit(1).toList(),
+                looks.stream().skip(1).limit(MOST_LOOKS).toList(),
+                causes(leader),
+                leader.condition().name(),
+                leader.probability() >= SHOWN ? leader.remedy().now() : "",
+                leader.probability() >= SHOWN ? leader.remedy().nextTime() : "",
+                conclusions(batch));
+    }
+
+    /** What causes and remedies are told for: the worst hazard while any is open, else the likeliest condition. */
+    private static ConditionReport leader(Diagnosis diagnosis) {
+        ConditionReport worst = CasebookService.worst(diagnosis);
+        if (diagnosis.verdict() != Diagnosis.Verdict.CALM) {
+            return worst;
+        }
+        return diagnosis.reports().stream()
+                .filter(r -> !r.condition().hazard())
+                .max((a, b) -> Double.compare(a.probability(), b.probability()))
+                .orElse(worst);
+    }
+
+    private static boolean isShown(ConditionReport report) {
+        return report.probability() >= (report.condition().hazard() ? SHOWN_HAZARD : SHOWN);
+    }
+
+    private CasebookPage.Ranked ranked(ConditionReport report) {
+        double start = report.ledger().start();
+        double sum = report.ledger().sum();
+        String account = "starts at " + Formats.probability(probability(start)) + " (" + Formats.signed(start, 1)
+                + "), moved by " + Formats.signed(sum - start, 1) + ", stands at " + Formats.signed(sum, 1);
+        return new CasebookPage.Ranked(
+                report.condition().id(),
+                report.condition().name(),
+                Formats.probability(report.probability()),
+                report.condition().hazard(),
+                account,
+                LedgerLayout.draw(report.condition().name(), report.ledger()),
+                LedgerLayout.shown(report.ledger()).stream()
+                        .map(l -> new CasebookPage.Row(
+                                l.words(), Formats.signed(l.weight().decibans(), 1), l.reason()))
+                        .toList());
+    }
+
+    private static double probability(double decibans) {
+        double odds = Math.pow(10, decibans / 10);
+        return odds / (1 + odds);
+    }
+
+    private List<CasebookPage.Seen> seen(Diagnosis diagnosis, Batch batch, Evidence.Source source) {
+        return diagnosis.evidence().stream()
+                .filter(e -> e.source() == source)
+                .map(e -> new CasebookPage.Seen(
+                        e.isPresent(), e.words(), Formats.duration(Duration.between(batch.log().begun(), e.at()))))
+                .toList();
+    }
+
+    private static List<CasebookPage.Group> groups(Diagnosis diagnosis) {
+        Map<Finding, Presence> known = diagnosis.evidence().stream()
+                .collect(Collectors.toMap(Evidence::finding, Evidence::presence, (a, b) -> b));
+        return Arrays.stream(Finding.Group.values())
+                .map(g -> new CasebookPage.Group(
+                        g.title(),
+                        Findings.ALL.stream()
+                                .filter(f -> f.group() == g)
+                                .map(f -> new CasebookPage.Choice(f.id(), f.words(), f.absent(), known(known.get(f))))
+                                .toList()))
+                .toList();
+    }
+
+    private static String known(@Nullable Presence presence) {
+        if (presence == null) {
+            return "";
+        }
+        return presence == Presence.SEEN ? "seen" : "absent";
+    }
+
+    private static CasebookPage.Look look(NextLook next) {
+        int minutes = next.finding().minutes();
+        return new CasebookPage.Look(
+                next.finding().id(),
+                next.finding().words(),
+                next.finding().look(),
+                minutes < 60 ? "about " + minutes + " min" : "about " + minutes / 60 + " h",
+                next.about().name(),
+                Formats.probability(next.ifFound()),
+                next.finding().absent(),
+                Formats.probability(next.ifNot()));
+    }
+
+    private static String verdict(Diagnosis diagnosis, boolean held) {
+        if (diagnosis.verdict() == Diagnosis.Verdict.CALM) {
+            String hazards = "Hazards together stand at " + Formats.probability(diagnosis.anyHazard()) + ".";
+            return held ? "Held, and now calm. " + hazards : "No hazard. " + hazards;
+        }
+        if (held || diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
+            return "Held. Do not use or sell.";
+        }
+        return "Not ruled out yet. Keep it back.";
+    }
+
+    private static String advice(Diagnosis diagnosis, boolean held) {
+        ConditionReport worst = CasebookService.worst(diagnosis);
+        return switch (diagnosis.verdict()) {
+            case HOLD -> worst.condition().name() + " stands at " + Formats.probability(worst.probability())
+                    + ". Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
+                    + " water and get help. The supplier's safety sheet and local rules come first.";
+            case NOT_RULED_OUT -> worst.condition().name() + " stands at " + Formats.probability(worst.probability())
+                    + "; below 2 % it counts as ruled out.";
+            case CALM -> held ? "It may be released, by a person, with a reason." : "What is left is a matter of looks.";
+        };
+    }
+
+    private static List<CasebookPage.Explanation> causes(ConditionReport leader) {
+        List<CasebookPage.Explanation> causes = new ArrayList<>();
+        leader.causes().stream()
+                .filter(c -> c.probability().orElse(1) >= LEAST_CAUSE)
+                .limit(MOST_CAUSES)
+                .forEach(c -> causes.add(new CasebookPage.Explanation(
+                        c.words(),
+                        c.arithmetic(),
+                        c.probability().isPresent() ? Formats.probability(c.probability().getAsDouble()) : "")));
+        return causes;
+    }
+
+    private static List<String> conclusions(Batch batch) {
+        return batch.log()
+                .of(Entry.Concluded.class)
+                .map(c -> c.entry().condition() + (c.entry().words().isBlank() ? "" : ": " + c.entry().words()))
+                .toList();
+    }
+}

@@ -1,0 +1,131 @@
+package io.causticon.web.rack;
+
+import io.causticon.core.cure.Tasks;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.shared.Drawing;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.LogTimeAxis;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+
+/** Lays out all batches by age: one row each, its stages as zones that follow its own forecast, notches for what is due. */
+final class AgeChart {
+
+    static final double WIDTH = 900;
+    private static final double LEFT = 176;
+    private static final double RIGHT = WIDTH - 26;
+    private static final double TOP = 26;
+    private static final double ROW = 44;
+    private static final double TEN_MINUTES = 10;
+    private static final double YEAR = 525_600;
+
+    private final Formats formats;
+    private final Instant now;
+    private final LogTimeAxis axis = new LogTimeAxis(TEN_MINUTES, YEAR, LEFT, RIGHT);
+    private final Drawing.Builder drawing;
+
+    private AgeChart(int rows, Formats formats, Instant now) {
+        this.formats = formats;
+        this.now = now;
+        this.drawing = Drawing.sized(WIDTH, TOP + rows * ROW + 6, "Batches by age on a logarithmic scale");
+    }
+
+    static Drawing of(List<Batch> batches, Formats formats, Instant now) {
+        AgeChart chart = new AgeChart(batches.size(), formats, now);
+        chart.grid(batches.size());
+        for (int i = 0; i < batches.size(); i++) {
+            chart.row(batches.get(i), TOP + i * ROW + ROW / 2);
+        }
+        return chart.drawing.done();
+    }
+
+    private void grid(int rows) {
+        List<LogTimeAxis.Tick> ticks = List.of(
+                new LogTimeAxis.Tick(10, "10 min"),
+                new LogTimeAxis.Tick(60, "1 h"),
+                new LogTimeAxis.Tick(360, "6 h"),
+                new LogTimeAxis.Tick(1440, "1 day"),
+                new LogTimeAxis.Tick(4320, "3 d"),
+                new LogTimeAxis.Tick(10_080, "1 wk"),
+                new LogTimeAxis.Tick(40_320, "4 wk"),
+                new LogTimeAxis.Tick(131_040, "3 mo"),
+                new LogTimeAxis.Tick(525_600, "1 y"));
+        ticks.forEach(t -> {
+            double x = axis.x(t.minutes());
+            drawing.line(x, TOP, x, TOP + rows * ROW, "rule").textMiddle(x, 16, t.label(), "tick");
+        });
+    }
+
+    private void row(Batch batch, double y) {
+        double age = minutes(batch, now);
+        double poured = minutes(batch, Tasks.poured(batch.plan(), batch.log()));
+        double out = minutes(batch, Tasks.unmoulded(batch.plan(), batch.log()));
+        double ready = minutes(batch, Tasks.ready(batch.plan(), batch.log()));
+        String held = batch.isHeld() ? " held" : "";
+        drawing.link(0, y - 3, shortened(batch.name()), "row-name" + held, "/batch/" + batch.id())
+                .text(0, y + 14, what(batch), "row-what")
+                .line(axis.x(Math.max(ready, TEN_MINUTES)), y, RIGHT, y, "ready");
+        zone(TEN_MINUTES, poured, age, y, 10, "bench" + held);
+        zone(poured, out, age, y, 10, "mould" + held);
+        zone(out, ready, age, y, 4, "cure" + held);
+        if (age > ready) {
+            drawing.line(axis.x(ready), y, axis.x(age), y, "aged" + held);
+        }
+        for (Tasks.Task task : Tasks.of(batch.plan(), batch.log())) {
+            notch(batch, task, y);
+        }
+        drawing.mark(marker(batch), axis.x(Math.max(age, TEN_MINUTES)), y);
+    }
+
+    /** What is past is filled, what is to come is an outline. */
+    private void zone(double from, double to, double age, double y, double height, String style) {
+        double past = Math.min(to, age);
+        if (past > from) {
+            drawing.rect(axis.x(from), y - height / 2, axis.x(past) - axis.x(from), height, "zone " + style);
+        }
+        double next = Math.max(from, age);
+        if (to > next) {
+            drawing.rect(axis.x(next), y - height / 2, axis.x(to) - axis.x(next), height, "zone-next");
+        }
+    }
+
+    private void notch(Batch batch, Tasks.Task task, double y) {
+        Instant at = task.done().orElse(task.due());
+        double x = axis.x(Math.max(TEN_MINUTES, minutes(batch, at)));
+        boolean late = task.isOpen() && task.due().isBefore(now);
+        String style = task.isOpen() ? late ? "notch late" : "notch due" : "notch";
+        if (!late || task.kind() != Tasks.Kind.WEIGH) {
+            drawing.line(x, y - 9, x, y + 9, style);
+        }
+    }
+
+    private static String marker(Batch batch) {
+        if (batch.isHeld()) {
+            return "held";
+        }
+        return switch (batch.life()) {
+            case BENCH -> "live";
+            case READY -> "calm";
+            default -> "age";
+        };
+    }
+
+    private String what(Batch batch) {
+        String mould = batch.plan().mould() == null ? "" : batch.plan().mould().name() + " ";
+        String bars = batch.life() == Life.READY
+                ? batch.log().last(Entry.Cut.class).map(c -> ", " + c.entry().bars() + " bars").orElse("")
+                : "";
+        return mould + formats.roughMass(batch.plan().formula().fatMass()) + bars;
+    }
+
+    private static String shortened(String name) {
+        return name.length() <= 20 ? name : name.substring(0, 19) + "\u2026";
+    }
+
+    private static double minutes(Batch batch, Instant at) {
+        return Math.max(1, Duration.between(batch.log().begun(), at).toSeconds() / 60.0);
+    }
+}
