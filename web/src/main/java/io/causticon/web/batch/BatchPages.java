@@ -154,7 +154,7 @@ class BatchPages {
     private static String sectionWords(LoafEnsemble loaf, Formats formats) {
         return "Forecast peak "
                 + degrees(loaf.peakBand().low(), formats) + " to "
-                + formats.temperature(Temperature.celsius(Math.rint(loaf.peakBand().high())))
+                + degrees(loaf.peakBand().high(), formats) + " " + formats.temperatureUnit()
                 + ". Gel full " + Formats.probability(loaf.probabilityOf(Extent.FULL))
                 + ", partial " + Formats.probability(loaf.probabilityOf(Extent.PARTIAL))
                 + ", none " + Formats.probability(loaf.probabilityOf(Extent.NONE)) + ".";

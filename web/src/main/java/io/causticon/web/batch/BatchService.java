@@ -140,6 +140,27 @@ public class BatchService {
     }
 
     /**
+     * A line with the moment it happened at.
+     *
+     * @param at when
+     * @param entry what happened
+     */
+    public record Dated(Instant at, Entry entry) {}
+
+    /** Adds a whole log that was written elsewhere, recorded when it happened, in one go. */
+    public void takeOver(BatchId batch, List<Dated> lines, String by) {
+        List<RevisionRow> rows = lines.stream()
+                .map(l -> {
+                    RevisionRow row = row(batch, UUID.randomUUID(), 1, l.entry(), l.at(), by);
+                    row.recordedAt = l.at();
+                    return row;
+                })
+                .toList();
+        transaction.executeWithoutResult(t -> revisions.saveAll(rows));
+        events.publishEvent(new BatchLogged(batch));
+    }
+
+    /**
      * Puts a new revision on top of a line.
      *
      * @param base the revision that the maker saw

@@ -290,9 +290,9 @@ final class StripLayout {
             String mark = testMark(line.entry());
             if (!mark.isEmpty()) {
                 double x = x(line.at());
-                drawing.mark(mark, x, Lane.TESTS.top + 8);
                 String words = EntryWords.of(line.entry(), formats).text();
                 LabelRows.Place place = rows.take(x + 10, words);
+                drawing.mark(mark, place.x() - 10, Lane.TESTS.top + 9 + 18 * Math.max(0, place.row()));
                 if (place.row() >= 0) {
                     String style = mark.equals("alarm") || mark.equals("held") ? "note fill-hazard" : "note";
                     drawing.text(place.x(), Lane.TESTS.top + 13 + 18 * place.row(), words, style);

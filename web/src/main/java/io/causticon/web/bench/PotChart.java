@@ -19,9 +19,9 @@ import java.util.Optional;
 final class PotChart {
 
     private static final double WIDTH = 780;
-    private static final double HEIGHT = 440;
+    private static final double HEIGHT = 372;
     private static final double LEFT = 46;
-    private static final double RIGHT = WIDTH - 96;
+    private static final double RIGHT = WIDTH - 104;
     private static final double TOP = 20;
     private static final double BOTTOM = HEIGHT - 36;
     private static final double AHEAD = 45;
@@ -94,7 +94,7 @@ final class PotChart {
         drawing.rect(LEFT, TOP, RIGHT - LEFT, y - TOP, "forbidden")
                 .line(LEFT, y, RIGHT, y, "limit")
                 .text(RIGHT + 8, y + 4, formats.temperature(limit), "name fill-hazard")
-                .text(RIGHT + 8, y + 20, "scorches", "name fill-hazard");
+                .text(RIGHT + 8, y + 20, "lye scorches", "name fill-hazard");
     }
 
     private void pot(Spot spot, String style, Optional<CoolingBody> cooling) {

@@ -38,6 +38,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 class PlanController {
 
     private static final String UNNAMED = "Unnamed";
+    private static final List<String> SMALL_FIELDS =
+            List.of("superfat", "purity", "naohShare", "kohPurity", "mixAt", "fatStep", "lyeStep");
 
     private final RecipeService recipes;
     private final BatchService batches;
@@ -189,6 +191,8 @@ class PlanController {
         PlanForm roomy = form.withRoom();
         reckon(model, maker, roomy);
         model.addAttribute("form", roomy);
+        model.addAttribute("title", form.name().isBlank() ? "A recipe" : form.name());
+        model.addAttribute("smallFields", SMALL_FIELDS);
         model.addAttribute("recipe", recipe == null ? "" : recipe.toString());
         model.addAttribute("version", version);
         model.addAttribute("problems", problems);

@@ -63,6 +63,13 @@ final class AgeChart {
         double age = minutes(batch, now);
         double poured = minutes(batch, Tasks.poured(batch.plan(), batch.log()));
         double out = minutes(batch, Tasks.unmoulded(batch.plan(), batch.log()));
+        // What takes longer than forecast goes on until it is logged as done.
+        if (batch.life() == Life.BENCH) {
+            out += Math.max(0, age - poured);
+            poured = Math.max(poured, age);
+        } else if (batch.life() == Life.MOULD) {
+            out = Math.max(out, age);
+        }
         double ready = minutes(batch, Tasks.ready(batch.plan(), batch.log()));
         String held = batch.isHeld() ? " held" : "";
         drawing.link(0, y - 3, shortened(batch.name()), "row-name" + held, "/batch/" + batch.id())

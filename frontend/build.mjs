@@ -1,0 +1,27 @@
+// Builds what the application ships: one style sheet and four font files, under web/src/main/resources/static.
+import { execFileSync } from 'node:child_process';
+import { copyFileSync, mkdirSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const here = dirname(fileURLToPath(import.meta.url));
+const statics = join(here, '..', 'web', 'src', 'main', 'resources', 'static');
+const modules = join(here, 'node_modules');
+
+const FONTS = {
+  '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2': 'text.woff2',
+  '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-wght-normal.woff2': 'text-ext.woff2',
+  '@fontsource/ibm-plex-mono/files/ibm-plex-mono-latin-400-normal.woff2': 'figures.woff2',
+  '@fontsource/ibm-plex-mono/files/ibm-plex-mono-latin-600-normal.woff2': 'figures-bold.woff2',
+};
+
+mkdirSync(join(statics, 'fonts'), { recursive: true });
+mkdirSync(join(statics, 'css'), { recursive: true });
+for (const [from, to] of Object.entries(FONTS)) {
+  copyFileSync(join(modules, from), join(statics, 'fonts', to));
+}
+execFileSync(
+  join(modules, '.bin', 'tailwindcss'),
+  ['--input', join(here, 'src', 'app.css'), '--output', join(statics, 'css', 'app.css'), '--minify'],
+  { stdio: ['ignore', 'ignore', 'inherit'], cwd: here },
+);

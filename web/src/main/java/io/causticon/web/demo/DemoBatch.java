@@ -1,0 +1,261 @@
+package io.causticon.web.demo;
+
+import io.causticon.core.cure.Schedule;
+import io.causticon.core.forecast.LoafForecast;
+import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.heat.CoolingBody;
+import io.causticon.core.heat.LoafHistory;
+import io.causticon.core.making.WorkingTime;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.GelExtent;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.batch.BatchService.Dated;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Random;
+
+/**
+ * Writes the log of a made-up batch: temperatures, times and masses come from the models of the core with noise of a fixed seed,
+ * so that the log is one that the models would expect. What went wrong is told by the caller.
+ */
+final class DemoBatch {
+
+    private static final double THERMOMETER_NOISE = 0.5;
+    private static final double SCALE_STEP = 0.1;
+    private static final double FATS_MELTED_AT = 58;
+    private static final double MELTED_ABOVE_MIX = 12;
+    private static final double LYE_STARTS = 14;
+    private static final double FATS_READ = 17;
+    private static final double TOLERANCE = 6;
+
+    private final BatchPlan plan;
+    private final Instant begun;
+    private final Instant now;
+    private final Temperature room;
+    private final Random random;
+    private final List<Dated> lines = new ArrayList<>();
+
+    /** Minutes since the beginning. */
+    private double minute;
+
+    private double lyeIn;
+    private double light;
+    private double poured;
+
+    DemoBatch(BatchPlan plan, Instant begun, Instant now, Temperature room, long seed) {
+        this.plan = plan;
+        this.begun = begun;
+        this.now = now;
+        this.room = room;
+        this.random = new Random(seed);
+    }
+
+    BatchPlan plan() {
+        return plan;
+    }
+
+    Instant begun() {
+        return begun;
+    }
+
+    /** Everything that has happened by now, in order. */
+    List<Dated> lines() {
+        return lines.stream()
+                .filter(l -> !l.at().isAfter(now))
+                .sorted(Comparator.comparing(Dated::at))
+                .toList();
+    }
+
+    /** Everything weighed as planned, but for what the scale's last digit does. */
+    DemoBatch weighed() {
+        Weights planned = Weights.planned(plan.formula());
+        minute = 1;
+        planned.fats().forEach(f -> weigh(Weighable.fat(f.fat().id()), f.mass()));
+        planned.liquids().forEach(l -> weigh(Weighable.liquid(l.liquid().id()), l.mass()));
+        if (planned.naoh().isPositive()) {
+            weigh(Weighable.NAOH, planned.naoh());
+        }
+        planned.additives().forEach(a -> weigh(Weighable.additive(a.additive().id()), a.mass()));
+        return this;
+    }
+
+    /** A fat that came from a jug whose tare nobody wrote down. */
+    DemoBatch jugWithoutTare(String fat, String vessel) {
+        for (int i = 0; i < lines.size(); i++) {
+            Dated line = lines.get(i);
+            if (line.entry() instanceof Entry.Weighed w && w.what().equals(Weighable.fat(fat))) {
+                lines.set(i, new Dated(line.at(), new Entry.Weighed(w.what(), w.mass(), Tare.NOT_SAID, vessel)));
+            }
+        }
+        return this;
+    }
+
+    /** Lye pot and fats, read until they are close enough. */
+    DemoBatch potsMatched() {
+        at(11, new Entry.TemperatureRead(Spot.ROOM, noisy(room.celsius())));
+        Temperature peak = LyePeak.of(plan, room).expected();
+        Mass liquor = Weights.planned(plan.formula()).lye().plus(Weights.planned(plan.formula()).water());
+        CoolingBody lye = new CoolingBody(peak, room, CoolingBody.usualLyeRate(liquor));
+        Temperature melted = Temperature.celsius(Math.min(FATS_MELTED_AT, plan.mixAt().celsius() + MELTED_ABOVE_MIX));
+        CoolingBody fats = new CoolingBody(
+                melted, room, CoolingBody.usualFatsRate(plan.formula().fatMass()));
+        for (double m : new double[] {1, 2.5, 4.5}) {
+            double rising = room.celsius() + (peak.celsius() - room.celsius()) * (1 - Math.exp(-m / 1.4));
+            at(LYE_STARTS + m, new Entry.TemperatureRead(Spot.LYE, noisy(rising)));
+        }
+        lyeIn = LYE_STARTS + 8;
+        while (!matched(lye, fats, lyeIn)) {
+            at(lyeIn, new Entry.TemperatureRead(Spot.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
+            if (lyeIn > FATS_READ) {
+                at(lyeIn + 0.6, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - FATS_READ).celsius())));
+            }
+            lyeIn += lyeIn < 60 ? 8 : 20;
+        }
+        at(lyeIn - 1, new Entry.TemperatureRead(Spot.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
+        at(lyeIn - 0.5, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - FATS_READ).celsius())));
+        return this;
+    }
+
+    private boolean matched(CoolingBody lye, CoolingBody fats, double minutes) {
+        double a = lye.after(minutes - LYE_STARTS - 6).celsius();
+        double b = fats.after(minutes - FATS_READ).celsius();
+        boolean coolEnough = b <= plan.mixAt().celsius() + 2;
+        return Math.abs(a - b) <= TOLERANCE && coolEnough || minutes > 200;
+    }
+
+    /** Mixed to a stage, with bursts of the blender, in about the time that the forecast gives. */
+    DemoBatch mixedTo(Stage last) {
+        light = WorkingTime.forecast(plan).minutes() * Math.exp(0.25 * random.nextGaussian());
+        at(lyeIn, new Entry.LyeIntoFats());
+        at(lyeIn + 0.3, new Entry.BlenderBurst(15));
+        at(lyeIn + 0.1 * light + 0.6, new Entry.BlenderBurst(20));
+        at(lyeIn + 0.25 * light + 0.5, new Entry.StageReached(Stage.EMULSION, null));
+        at(lyeIn + 0.5 * light, new Entry.BlenderBurst(10));
+        at(lyeIn + 0.62 * light, new Entry.StageReached(Stage.THIN, null));
+        at(lyeIn + light, new Entry.StageReached(Stage.LIGHT, null));
+        if (last.isAtLeast(Stage.MEDIUM)) {
+            at(lyeIn + 1.5 * light, new Entry.StageReached(Stage.MEDIUM, null));
+        }
+        poured = lyeIn + (last.isAtLeast(Stage.MEDIUM) ? 1.8 : 1.3) * light;
+        minute = poured;
+        return this;
+    }
+
+    DemoBatch added(String what, double grams) {
+        at(lyeIn + 1.08 * light, new Entry.Added(what, Mass.grams(grams)));
+        return this;
+    }
+
+    /** Solid within a minute of an addition at light trace. */
+    DemoBatch seizedAfter(String what, double grams) {
+        double when = lyeIn + light + 1;
+        at(when, new Entry.Added(what, Mass.grams(grams)));
+        at(when + 0.8, new Entry.StageReached(Stage.MASH, what));
+        at(when + 1.5, new Entry.TemperatureRead(Spot.BATTER, noisy(plan.mixAt().celsius() + 19)));
+        at(when + 2, new Entry.Observed("hot-mash", Presence.SEEN));
+        poured = when + 5;
+        minute = poured;
+        return this;
+    }
+
+    /** Poured and kept in some way; the core read now and then, gel seen as far as the model says. */
+    DemoBatch pouredAndKept(Keeping... keepings) {
+        Temperature batter = noisy(plan.mixAt().celsius() - 0.5);
+        at(poured, new Entry.Poured(batter));
+        for (int i = 0; i < keepings.length; i++) {
+            Temperature cold = keepings[i].isCold() ? Temperature.celsius(5) : null;
+            at(poured + 2 + i, new Entry.Kept(keepings[i], cold));
+        }
+        BatchLog log = new BatchLog(begun, asLogged(lines));
+        LoafForecast.poured(BatchFacts.of(plan, log, now), room, 1).ifPresent(l -> core(l.middle()));
+        return this;
+    }
+
+    private void core(LoafHistory history) {
+        for (double hours : new double[] {0.4, 1, 1.8, 2.6, 3.5, 5, 8, 14}) {
+            at(poured + 60 * hours, new Entry.TemperatureRead(Spot.CORE, noisy(history.coreAt(hours))));
+        }
+        GelExtent extent =
+                switch (history.extent()) {
+                    case NONE -> GelExtent.NONE;
+                    case PARTIAL -> GelExtent.PARTIAL;
+                    case FULL -> GelExtent.FULL;
+                };
+        at(poured + 60 * Math.max(4.2, history.peakHour() + 1), new Entry.GelSeen(extent));
+    }
+
+    /** Out of the mould when the recipe's schedule says, cut two hours later, a bar weighed. */
+    DemoBatch unmouldedAndCut(int bars) {
+        double out = poured + Schedule.of(plan).unmould().toMinutes() * (0.95 + 0.1 * random.nextDouble());
+        at(out, new Entry.Unmoulded());
+        at(out + 110, new Entry.Cut(bars));
+        double wet = LoafForecast.batterMass(plan).grams() * 0.985 / bars;
+        double water = Weights.planned(plan.formula()).water().grams() / bars;
+        double leaves = 0.72 * water;
+        for (double days : new double[] {0.1, 7, 14, 21, 28, 42, 56}) {
+            double left = leaves * (0.35 * Math.exp(-days / 4) + 0.65 * Math.exp(-days / 26));
+            double mass = wet - leaves + left + 0.15 * random.nextGaussian();
+            at(out + 1440 * days + 130, new Entry.BarWeighed(stepped(mass)));
+        }
+        minute = out + 120;
+        return this;
+    }
+
+    /** Something on a day, counted from the beginning. */
+    DemoBatch day(double day, Entry... entries) {
+        for (int i = 0; i < entries.length; i++) {
+            at(1440 * day + 2 * i, entries[i]);
+        }
+        return this;
+    }
+
+    /** Something so many minutes after the beginning. */
+    DemoBatch atMinute(double minutes, Entry entry) {
+        at(minutes, entry);
+        return this;
+    }
+
+    double lyeInMinute() {
+        return lyeIn;
+    }
+
+    static List<LoggedEntry> asLogged(List<Dated> lines) {
+        List<LoggedEntry> logged = new ArrayList<>();
+        for (Dated line : lines) {
+            logged.add(LoggedEntry.first("line" + logged.size(), line.at(), "demo", line.entry()));
+        }
+        return logged;
+    }
+
+    private void weigh(Weighable what, Mass mass) {
+        at(minute, new Entry.Weighed(what, stepped(mass.grams()), Tare.TAKEN, null));
+        minute += 1.1 + 0.4 * random.nextDouble();
+    }
+
+    private static Mass stepped(double grams) {
+        return Mass.grams(Math.round(grams / SCALE_STEP) * SCALE_STEP);
+    }
+
+    private Temperature noisy(double celsius) {
+        return Temperature.celsius(Math.round(10 * (celsius + THERMOMETER_NOISE * random.nextGaussian())) / 10.0);
+    }
+
+    private void at(double minutes, Entry entry) {
+        lines.add(new Dated(begun.plus(Duration.ofMillis(Math.round(60_000 * minutes))), entry));
+    }
+}

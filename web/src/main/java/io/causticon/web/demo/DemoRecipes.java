@@ -1,0 +1,251 @@
+package io.causticon.web.demo;
+
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.AlkaliChoice;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Mould;
+import io.causticon.core.formula.MouldKind;
+import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Scales;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The recipes of the made-up workshop. */
+final class DemoRecipes {
+
+    static final Mould OAK_LOAF = new Mould("oak loaf", MouldKind.WOODEN_LOAF, 300, 85, 75, 1);
+    static final Mould SMALL_LOAF = new Mould("silicone loaf", MouldKind.SILICONE_LOAF, 240, 65, 75, 1);
+    static final Mould SLAB = new Mould("slab", MouldKind.SLAB, 380, 240, 45, 1);
+    static final Mould CAVITIES = new Mould("twelve cavities", MouldKind.CAVITIES, 80, 55, 30, 12);
+
+    private final String name;
+    private final List<FatPortion> fats = new ArrayList<>();
+    private final List<LiquidPart> liquids = new ArrayList<>();
+    private final List<AdditivePortion> additives = new ArrayList<>();
+    private double superfat = 5;
+    private double concentration = 0.33;
+    private double mixAt = 40;
+    private GelGoal gel = GelGoal.ALLOW;
+    private Mould mould = OAK_LOAF;
+
+    private DemoRecipes(String name) {
+        this.name = name;
+    }
+
+    static BatchPlan wheyAndBarley() {
+        return new DemoRecipes("Whey & Barley")
+                .fat("olive-oil", 504)
+                .fat("lard", 264)
+                .fat("coconut-oil-76", 240)
+                .fat("shea-butter", 96)
+                .fat("cocoa-butter", 60)
+                .fat("castor-oil", 36)
+                .liquid("distilled-water", 20, false)
+                .liquid("whey-sweet", 80, true)
+                .additive("barley-flour", 20)
+                .additive("eo-lavender", 30)
+                .mixAt(34)
+                .plan();
+    }
+
+    static BatchPlan ryeBeerTar() {
+        return new DemoRecipes("Rye-beer Tar")
+                .fat("tallow-beef", 480)
+                .fat("olive-oil", 420)
+                .fat("coconut-oil-76", 240)
+                .fat("castor-oil", 60)
+                .liquid("distilled-water", 60, false)
+                .liquid("beer-flat", 40, true)
+                .gel(GelGoal.FORCE)
+                .mixAt(41)
+                .plan();
+    }
+
+    static BatchPlan juniper() {
+        return new DemoRecipes("Juniper Slab")
+                .fat("olive-oil", 900)
+                .fat("palm-oil", 500)
+                .fat("coconut-oil-76", 500)
+                .fat("castor-oil", 100)
+                .water()
+                .additive("green-clay", 30)
+                .additive("eo-rosemary", 36)
+                .in(SLAB)
+                .mixAt(40)
+                .plan();
+    }
+
+    static BatchPlan nettle() {
+        return new DemoRecipes("Nettle")
+                .fat("olive-oil", 400)
+                .fat("rice-bran-oil", 120)
+                .fat("coconut-oil-76", 200)
+                .fat("shea-butter", 80)
+                .water()
+                .concentration(0.28)
+                .in(SMALL_LOAF)
+                .mixAt(33)
+                .plan();
+    }
+
+    static BatchPlan brine() {
+        return new DemoRecipes("Bladderwrack Brine")
+                .fat("coconut-oil-76", 700)
+                .fat("olive-oil", 200)
+                .fat("shea-butter", 100)
+                .liquid("brine-25", 100, false)
+                .superfat(15)
+                .concentration(0.30)
+                .in(CAVITIES)
+                .mixAt(39)
+                .plan();
+    }
+
+    static BatchPlan sailLoftTar() {
+        return new DemoRecipes("Sail Loft Tar")
+                .fat("olive-oil", 540)
+                .fat("lard", 264)
+                .fat("coconut-oil-76", 300)
+                .fat("castor-oil", 96)
+                .water()
+                .mixAt(40)
+                .plan();
+    }
+
+    static BatchPlan seaBuckthorn() {
+        return new DemoRecipes("Sea Buckthorn Winter")
+                .fat("olive-oil", 750)
+                .fat("coconut-oil-76", 330)
+                .fat("shea-butter", 225)
+                .fat("sea-buckthorn-fruit-oil", 45)
+                .fat("sunflower-oil-high-oleic", 150)
+                .water()
+                .superfat(6)
+                .gel(GelGoal.FORCE)
+                .mixAt(42)
+                .plan();
+    }
+
+    static BatchPlan harbourMilk() {
+        return new DemoRecipes("Harbour Milk")
+                .fat("olive-oil", 450)
+                .fat("coconut-oil-76", 250)
+                .fat("cocoa-butter", 100)
+                .liquid("goat-milk-whole", 100, false)
+                .superfat(7)
+                .in(SMALL_LOAF)
+                .mixAt(38)
+                .plan();
+    }
+
+    static BatchPlan cloveLantern() {
+        return new DemoRecipes("Clove Lantern")
+                .fat("tallow-beef", 500)
+                .fat("coconut-oil-76", 250)
+                .fat("olive-oil", 250)
+                .water()
+                .concentration(0.36)
+                .additive("eo-clove", 10)
+                .mixAt(45)
+                .plan();
+    }
+
+    static BatchPlan honeyLoft() {
+        return new DemoRecipes("Honey Loft")
+                .fat("olive-oil", 600)
+                .fat("coconut-oil-76", 330)
+                .fat("palm-oil", 270)
+                .water()
+                .additive("honey", 72)
+                .gel(GelGoal.FORCE)
+                .mixAt(46)
+                .plan();
+    }
+
+    static BatchPlan ferryBar() {
+        return new DemoRecipes("Ferry Bar")
+                .fat("olive-oil", 540)
+                .fat("palm-oil", 300)
+                .fat("coconut-oil-76", 300)
+                .fat("castor-oil", 60)
+                .water()
+                .gel(GelGoal.FORCE)
+                .mixAt(43)
+                .plan();
+    }
+
+    static BatchPlan longShelf() {
+        return new DemoRecipes("Long Shelf")
+                .fat("olive-oil", 2000)
+                .water()
+                .concentration(0.36)
+                .in(SLAB)
+                .mixAt(43)
+                .plan();
+    }
+
+    private DemoRecipes fat(String id, double grams) {
+        fats.add(new FatPortion(Catalogue.standard().fat(id), Mass.grams(grams)));
+        return this;
+    }
+
+    private DemoRecipes liquid(String id, double percent, boolean frozen) {
+        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), frozen));
+        return this;
+    }
+
+    private DemoRecipes water() {
+        return liquid("distilled-water", 100, false);
+    }
+
+    private DemoRecipes additive(String id, double grams) {
+        additives.add(new AdditivePortion(Catalogue.standard().additive(id), Mass.grams(grams)));
+        return this;
+    }
+
+    private DemoRecipes superfat(double percent) {
+        superfat = percent;
+        return this;
+    }
+
+    private DemoRecipes concentration(double fraction) {
+        concentration = fraction;
+        return this;
+    }
+
+    private DemoRecipes gel(GelGoal goal) {
+        gel = goal;
+        return this;
+    }
+
+    private DemoRecipes in(Mould other) {
+        mould = other;
+        return this;
+    }
+
+    private DemoRecipes mixAt(double celsius) {
+        mixAt = celsius;
+        return this;
+    }
+
+    private BatchPlan plan() {
+        Formula formula = new Formula(
+                fats,
+                AlkaliChoice.naoh(Share.percent(98)),
+                Share.percent(superfat),
+                LiquidTarget.concentration(concentration),
+                liquids,
+                additives);
+        Scales scales = new Scales(Mass.grams(1), Mass.grams(0.1));
+        return new BatchPlan(name, formula, Process.COLD, gel, mould, Temperature.celsius(mixAt), scales, "");
+    }
+}

@@ -1,0 +1,239 @@
+package io.causticon.web.demo;
+
+import io.causticon.core.diagnosis.Diagnosis;
+import io.causticon.core.diagnosis.Diagnostician;
+import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.TouchFeel;
+import io.causticon.core.observation.WashFeel;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.account.AccountService;
+import io.causticon.web.account.Role;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.BatchService.Dated;
+import io.causticon.web.casebook.CasebookService;
+import io.causticon.web.plan.RecipeService;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shelf.ShelfService;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/**
+ * Saltern Lane Soapworks, a made-up studio in the invented harbour town of Skerrow: twelve batches in every stage of life. Dates are
+ * relative to the moment it is made.
+ */
+@Component
+@Order(1)
+@ConditionalOnProperty(name = "causticon.demo", havingValue = "true")
+class DemoWorkshop implements ApplicationRunner {
+
+    static final String PASSWORD = "saltern-lane";
+    private static final Temperature ROOM = Temperature.celsius(17.5);
+    private static final Logger LOG = LoggerFactory.getLogger(DemoWorkshop.class);
+    private static final String INES = "Ines Harrow";
+    private static final String ODD = "Odd Brekke";
+
+    private final AccountService accounts;
+    private final ShelfService shelf;
+    private final RecipeService recipes;
+    private final BatchService batches;
+    private final Clock clock;
+    private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
+
+    DemoWorkshop(
+            AccountService accounts, ShelfService shelf, RecipeService recipes, BatchService batches, Clock clock) {
+        this.accounts = accounts;
+        this.shelf = shelf;
+        this.recipes = recipes;
+        this.batches = batches;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!accounts.isNew()) {
+            return;
+        }
+        accounts.saveWorkshop("Saltern Lane Soapworks", ZoneId.systemDefault().getId(), ROOM.celsius());
+        accounts.create("ines", INES, PASSWORD, Role.OWNER);
+        accounts.create("odd", ODD, PASSWORD, Role.MAKER);
+        accounts.create("guest", "Guest", PASSWORD, Role.VIEWER);
+        List.of(DemoRecipes.OAK_LOAF, DemoRecipes.SMALL_LOAF, DemoRecipes.SLAB, DemoRecipes.CAVITIES)
+                .forEach(shelf::addMould);
+        shelf.addVessel("first jug", Mass.grams(112));
+        shelf.addVessel("second jug", Mass.grams(84));
+        shelf.addVessel("steel pot", Mass.grams(640));
+        cleanOnes();
+        troubledOnes();
+        LOG.info("Saltern Lane Soapworks is set up.");
+    }
+
+    private void cleanOnes() {
+        keep(INES, onTheBench());
+        keep(ODD, batch(DemoRecipes.ryeBeerTar(), 0.36, 2)
+                .weighed().potsMatched().mixedTo(Stage.MEDIUM).pouredAndKept(Keeping.INSULATED));
+        keep(INES, batch(DemoRecipes.juniper(), 1.35, 3)
+                .weighed().potsMatched().mixedTo(Stage.MEDIUM).added("rosemary", 36).pouredAndKept(Keeping.COVERED));
+        keep(ODD, batch(DemoRecipes.brine(), 4.2, 5)
+                .weighed()
+                .potsMatched()
+                .mixedTo(Stage.MEDIUM)
+                .pouredAndKept(Keeping.COVERED)
+                .unmouldedAndCut(12)
+                .day(3.1, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM)));
+        keep(INES, batch(DemoRecipes.seaBuckthorn(), 21.2, 7)
+                .weighed()
+                .potsMatched()
+                .mixedTo(Stage.MEDIUM)
+                .pouredAndKept(Keeping.INSULATED)
+                .unmouldedAndCut(14)
+                .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
+                .day(14.4, new Entry.PhRead(9.8, PhMethod.METER)));
+        keep(INES, batch(DemoRecipes.ferryBar(), 66, 11)
+                .weighed()
+                .potsMatched()
+                .mixedTo(Stage.MEDIUM)
+                .pouredAndKept(Keeping.INSULATED)
+                .unmouldedAndCut(12)
+                .day(4, new Entry.WashTested(WashFeel.CALM))
+                .day(9, new Entry.TouchTested(TouchFeel.FIRM), new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
+                .day(31, new Entry.WashTested(WashFeel.CALM), new Entry.Released("four weeks, calm on both makers")));
+        keep(ODD, batch(DemoRecipes.longShelf(), 88, 12)
+                .weighed()
+                .potsMatched()
+                .mixedTo(Stage.LIGHT)
+                .pouredAndKept(Keeping.COVERED)
+                .unmouldedAndCut(24)
+                .day(8, new Entry.TouchTested(TouchFeel.SOFT))
+                .day(12, new Entry.WashTested(WashFeel.CALM))
+                .day(60, new Entry.TouchTested(TouchFeel.FIRM)));
+    }
+
+    private void troubledOnes() {
+        keep(ODD, batch(DemoRecipes.nettle(), 9.3, 4)
+                .weighed()
+                .potsMatched()
+                .mixedTo(Stage.LIGHT)
+                .pouredAndKept()
+                .unmouldedAndCut(9)
+                .day(3.2, seen("thin-bloom"))
+                .day(5, absent("crust-resists"), absent("white-spots"))
+                .day(7.5, new Entry.WashTested(WashFeel.CALM)));
+        keep(INES, batch(DemoRecipes.sailLoftTar(), 16.3, 6)
+                .weighed()
+                .jugWithoutTare("lard", "second jug")
+                .potsMatched()
+                .mixedTo(Stage.MEDIUM)
+                .pouredAndKept(Keeping.COVERED)
+                .unmouldedAndCut(12)
+                .day(4.1, seen("thick-crust"))
+                .day(7.2, new Entry.PhRead(9, PhMethod.STRIP), absent("white-spots"))
+                .day(11.2, seen("crust-grows"), seen("crust-resists"))
+                .day(12.1, new Entry.WashTested(WashFeel.BURNING)));
+        DemoBatch milk = batch(DemoRecipes.harbourMilk(), 12.4, 8).weighed().potsMatched();
+        keep(ODD, milk.atMinute(19, seen("liquor-orange"))
+                .atMinute(20, seen("burnt-smell"))
+                .mixedTo(Stage.MEDIUM)
+                .pouredAndKept(Keeping.FRIDGE)
+                .unmouldedAndCut(9)
+                .day(6, new Entry.WashTested(WashFeel.CALM)));
+        keep(INES, batch(DemoRecipes.cloveLantern(), 33.1, 9)
+                .weighed()
+                .potsMatched()
+                .mixedTo(Stage.LIGHT)
+                .seizedAfter("clove", 10)
+                .pouredAndKept(Keeping.COVERED)
+                .unmouldedAndCut(10)
+                .day(3, absent("white-spots"))
+                .day(6, new Entry.WashTested(WashFeel.CALM)));
+        keep(ODD, batch(DemoRecipes.honeyLoft(), 6.4, 10)
+                .weighed()
+                .potsMatched()
+                .mixedTo(Stage.MEDIUM)
+                .pouredAndKept(Keeping.INSULATED)
+                .day(0.2, seen("crack"), seen("heaved"))
+                .unmouldedAndCut(12)
+                .day(2.2, absent("white-spots"), absent("tunnels"))
+                .day(4.4, new Entry.WashTested(WashFeel.CALM)));
+    }
+
+    /** Begun so that lye and fats are just coming together now. */
+    private DemoBatch onTheBench() {
+        BatchPlan plan = DemoRecipes.wheyAndBarley();
+        double lyeIn = new DemoBatch(plan, clock.instant(), clock.instant(), ROOM, 1)
+                .weighed()
+                .potsMatched()
+                .lyeInMinute();
+        Instant begun = clock.instant().minus(Duration.ofMinutes(Math.round(lyeIn - 9)));
+        return new DemoBatch(plan, begun, clock.instant(), ROOM, 1).weighed().potsMatched();
+    }
+
+    private DemoBatch batch(BatchPlan plan, double days, long seed) {
+        Instant now = clock.instant();
+        Instant begun = now.minus(Duration.ofMinutes(Math.round(1440 * days)));
+        return new DemoBatch(plan, begun, now, ROOM, seed);
+    }
+
+    private void keep(String by, DemoBatch batch) {
+        RecipeService.Recipe recipe = recipes.create(batch.plan(), by);
+        BatchId id = batches.begin(
+                batch.plan(),
+                recipe.recipe(),
+                recipe.version(),
+                batch.begun(),
+                by,
+                ZoneId.systemDefault(),
+                "demo-" + batch.plan().name());
+        batches.takeOver(id, withHold(batch), by);
+    }
+
+    /** Puts the hold where the diagnosis of that day would have put it. */
+    private List<Dated> withHold(DemoBatch batch) {
+        List<Dated> lines = new ArrayList<>(batch.lines());
+        for (int i = 0; i < lines.size(); i++) {
+            Entry entry = lines.get(i).entry();
+            if (entry instanceof Entry.Observed || entry instanceof Entry.WashTested) {
+                List<Dated> known = lines.subList(0, i + 1);
+                BatchLog log = new BatchLog(batch.begun(), DemoBatch.asLogged(known));
+                Instant then = lines.get(i).at();
+                Diagnosis diagnosis =
+                        diagnostician.examine(BatchFacts.of(batch.plan(), log, then), shelf.vesselMasses());
+                if (diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
+                    var worst = CasebookService.worst(diagnosis);
+                    String reason = worst.condition().name() + " at " + Formats.probability(worst.probability());
+                    lines.add(i + 1, new Dated(then.plusSeconds(30), new Entry.Held(reason)));
+                    return lines;
+                }
+            }
+        }
+        return lines;
+    }
+
+    private static Entry seen(String finding) {
+        return new Entry.Observed(finding, Presence.SEEN);
+    }
+
+    private static Entry absent(String finding) {
+        return new Entry.Observed(finding, Presence.LOOKED_AND_ABSENT);
+    }
+}

@@ -1,0 +1,41 @@
+// Works a form out on the server while it is typed, and puts the answer beside it. What is typed is never touched.
+const PAUSE = 180;
+
+export function liveForm(form) {
+  let timer = 0;
+  let newest = 0;
+
+  async function reckon() {
+    const mine = ++newest;
+    const answer = await fetch(form.dataset.liveForm, {
+      method: 'POST',
+      body: new URLSearchParams(new FormData(form)),
+      headers: { Accept: 'text/html' },
+    }).catch(() => null);
+    // A slower, older answer must not overwrite a newer one.
+    if (!answer || !answer.ok || mine !== newest) {
+      return;
+    }
+    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    const fresh = page.querySelector('[data-reckoning]');
+    const old = form.querySelector('[data-reckoning]');
+    if (fresh && old) {
+      old.replaceWith(fresh);
+      spread(fresh);
+    }
+  }
+
+  function spread(fresh) {
+    fresh.querySelector('template[data-outs]')?.content.querySelectorAll('[data-out]').forEach((out) => {
+      const place = form.querySelector(`[data-in="${out.dataset.out}"]`);
+      if (place) {
+        place.textContent = out.textContent;
+      }
+    });
+  }
+
+  form.addEventListener('input', () => {
+    clearTimeout(timer);
+    timer = setTimeout(reckon, PAUSE);
+  });
+}

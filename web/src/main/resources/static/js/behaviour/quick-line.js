@@ -1,0 +1,73 @@
+// Shows how a quick line is understood before it is logged, and keeps a line that the server could not take.
+import { outbox } from '../calc/outbox.js';
+
+const PAUSE = 140;
+
+export function quickLine(form) {
+  const line = form.querySelector('[name="quick"]');
+  const at = form.querySelector('[name="at"]');
+  const under = form.querySelector('[data-under]');
+  const kept = outbox(window.localStorage, form.getAttribute('action') ?? location.pathname);
+  let timer = 0;
+  let newest = 0;
+
+  async function read() {
+    const mine = ++newest;
+    if (!line.value.trim()) {
+      under.textContent = '';
+      return;
+    }
+    const query = new URLSearchParams({ quick: line.value, at: at?.value ?? '' });
+    const answer = await fetch(`${form.dataset.reading}?${query}`).catch(() => null);
+    if (answer?.ok && mine === newest) {
+      under.innerHTML = await answer.text();
+    }
+  }
+
+  const later = () => {
+    clearTimeout(timer);
+    timer = setTimeout(read, PAUSE);
+  };
+  line.addEventListener('input', later);
+  at?.addEventListener('input', later);
+
+  if (!form.hasAttribute('data-once') && !form.querySelector('[name="key"]')) {
+    return;
+  }
+  form.addEventListener('submit', async (event) => {
+    event.preventDefault();
+    const body = new URLSearchParams(new FormData(form));
+    kept.put(body.get('key'), body.toString());
+    await send(body.get('key'), body);
+  });
+
+  async function send(key, body) {
+    try {
+      const answer = await fetch(form.action, { method: 'POST', body });
+      kept.drop(key);
+      if (answer.redirected) {
+        location.assign(answer.url);
+        return;
+      }
+      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      under.innerHTML = page.querySelector('[data-quick-line] [data-under]')?.innerHTML ?? '';
+      const fresh = page.querySelector('[data-quick-line] [name="key"]');
+      if (fresh) {
+        form.querySelector('[name="key"]').value = fresh.value;
+      }
+    } catch {
+      under.textContent = 'No answer from the server. The line is kept here and sent when it is back.';
+      setTimeout(() => send(key, body), 3000);
+    }
+  }
+
+  // Lines of an earlier visit that never got an answer. Their keys make sure that none is logged twice.
+  const token = document.querySelector('meta[name="csrf"]')?.content;
+  kept.all().forEach(([key, text]) => {
+    const body = new URLSearchParams(text);
+    if (token) {
+      body.set('_csrf', token);
+    }
+    send(key, body);
+  });
+}

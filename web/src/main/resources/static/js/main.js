@@ -1,0 +1,21 @@
+// Attaches each behaviour to the elements that ask for it. Pages work without any of them.
+import { liveForm } from './behaviour/live-form.js';
+import { quickLine } from './behaviour/quick-line.js';
+import { splash, keepSplashAtHand } from './behaviour/splash.js';
+import { keys } from './behaviour/keys.js';
+import { clocks } from './behaviour/clocks.js';
+import { scrub } from './behaviour/scrub.js';
+import { once } from './behaviour/once.js';
+import { filterList } from './behaviour/filter-list.js';
+
+const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
+
+attach('[data-live-form]', liveForm);
+attach('[data-quick-line]', quickLine);
+attach('[data-splash]', splash);
+attach('[data-scrub]', scrub);
+attach('[data-once]', once);
+attach('[data-filter]', filterList);
+keys(document);
+clocks(document);
+keepSplashAtHand();
