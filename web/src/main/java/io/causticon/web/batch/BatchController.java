@@ -103,7 +103,12 @@ class BatchController {
     }
 
     /** What the form of an amendment holds. */
-    record Amendment(String quick, String at, int revision, boolean withdraw) {}
+    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw) {
+
+        boolean takesBack() {
+            return Boolean.TRUE.equals(withdraw);
+        }
+    }
 
     @PostMapping("/line/{line}")
     String amend(
@@ -123,7 +128,7 @@ class BatchController {
 
     private void save(BatchId batch, String line, Amendment form, Maker maker) {
         LoggedEntry now = find(batches.get(batch), line);
-        if (form.withdraw()) {
+        if (form.takesBack()) {
             batches.amend(batch, line, form.revision(), now.entry(), now.at(), true, maker.displayName());
             return;
         }

@@ -38,7 +38,7 @@ final class DemoBatch {
     private static final double THERMOMETER_NOISE = 0.5;
     private static final double SCALE_STEP = 0.1;
     private static final double FATS_MELTED_AT = 58;
-    private static final double MELTED_ABOVE_MIX = 12;
+    private static final double MELTED_ABOVE_MIX = 6;
     private static final double LYE_STARTS = 14;
     private static final double FATS_READ = 17;
     private static final double TOLERANCE = 6;

@@ -32,7 +32,7 @@ final class PlanDrawings {
     private static final double TIMELINE_WIDTH = 480;
     private static final double ROW = 26;
     private static final Map<Family, String> NAMES = Map.of(
-            Family.SHORT_SATURATED, "short sat.",
+            Family.SHORT_SATURATED, "short",
             Family.LONG_SATURATED, "long sat.",
             Family.MONO_UNSATURATED, "oleic",
             Family.RICINOLEIC, "castor\u2019s",
@@ -83,7 +83,7 @@ final class PlanDrawings {
             if (width > 0.5) {
                 drawing.rect(x, 3, width - 1.5, 24, "acid acid-" + family.ordinal());
                 String words = NAMES.get(family) + " " + Formats.number(100 * share, 1);
-                if (width > LabelRows.widthOf(words) + 10) {
+                if (width > LabelRows.widthOf(words) + 4) {
                     drawing.text(x + 6, 20, words, "on-acid");
                 }
             }

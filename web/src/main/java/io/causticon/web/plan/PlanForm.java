@@ -45,6 +45,9 @@ record PlanForm(
         }
     }
 
+    /** So many rows at least: most recipes have three to five fats. */
+    private static final int FAT_ROWS = 4;
+
     private static final Row EMPTY = new Row("", "", "liquid");
 
     static PlanForm fresh(Formats formats, String mould) {
@@ -52,7 +55,7 @@ record PlanForm(
         String mixAt = formats.temperatureNumber(Temperature.celsius(40));
         return new PlanForm(
                 "", "", "COLD", "ALLOW", mould, mixAt, "5", "100", "98", "90", "LYE_CONCENTRATION", "33", step, step,
-                List.of(EMPTY, EMPTY, EMPTY), List.of(new Row("distilled-water", "100", "liquid")), List.of(EMPTY));
+                List.of(), List.of(new Row("distilled-water", "100", "liquid")), List.of());
     }
 
     static PlanForm of(BatchPlan plan, Formats formats) {
@@ -111,12 +114,14 @@ record PlanForm(
     PlanForm withRoom() {
         return new PlanForm(
                 name, note, process, gel, mould, mixAt, superfat, naohShare, purity, kohPurity, liquidWay, liquidValue,
-                fatStep, lyeStep, room(fats), room(liquids), room(additives));
+                fatStep, lyeStep, room(fats, FAT_ROWS), room(liquids, 1), room(additives, 2));
     }
 
-    private static List<Row> room(List<Row> rows) {
+    private static List<Row> room(List<Row> rows, int least) {
         List<Row> more = new ArrayList<>(rows.stream().filter(r -> !r.isBlank()).toList());
-        more.add(EMPTY);
+        do {
+            more.add(EMPTY);
+        } while (more.size() < least);
         return more;
     }
 

@@ -1,0 +1,215 @@
+package io.causticon.web.harness;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.logging.Level;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.ExpectedCondition;
+import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Chromium, driven as a maker would use it. */
+public final class Browser implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+    private static final Path DRIVER = Path.of("/usr/bin/chromedriver");
+
+    private final ChromeDriver driver;
+    private final String address;
+
+    public Browser(String address) {
+        this.address = address;
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary(CHROMIUM.toString());
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--hide-scrollbars",
+                "--lang=en-GB",
+                "--user-data-dir=" + profile());
+        LoggingPreferences logs = new LoggingPreferences();
+        logs.enable(LogType.BROWSER, Level.ALL);
+        options.setCapability("goog:loggingPrefs", logs);
+        ChromeDriverService service =
+                new ChromeDriverService.Builder().usingDriverExecutable(DRIVER.toFile()).build();
+        this.driver = new ChromeDriver(service, options);
+        size(1280, 800);
+    }
+
+    private static Path profile() {
+        try {
+            return Files.createTempDirectory("causticon-browser");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public Browser size(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        return this;
+    }
+
+    public Browser open(String path) {
+        driver.get(address + path);
+        return this;
+    }
+
+    public Browser signIn(String name) {
+        open("/sign-in").type("name", name).type("password", "saltern-lane").press("Sign in");
+        waitFor("nav.places");
+        return this;
+    }
+
+    /** Types into the field of this name, in place of what stands there. */
+    public Browser type(String name, String text) {
+        WebElement field = field(name);
+        field.clear();
+        field.sendKeys(text);
+        return this;
+    }
+
+    /** Sets a field that a keyboard of one locale would fill differently from another. */
+    public Browser set(String name, String value) {
+        script("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', {bubbles: true}));",
+                field(name), value);
+        return this;
+    }
+
+    public Browser choose(String name, int index, String value) {
+        new Select(driver.findElements(By.name(name)).get(index)).selectByValue(value);
+        return this;
+    }
+
+    public Browser typeInto(String name, int index, String text) {
+        WebElement field = driver.findElements(By.name(name)).get(index);
+        field.clear();
+        field.sendKeys(text);
+        return this;
+    }
+
+    /** Presses the first visible button or link with these words. */
+    public Browser press(String words) {
+        WebElement target = waitUntil(d -> driver.findElements(By.cssSelector("button, a, summary")).stream()
+                .filter(e -> e.isDisplayed() && e.getText().strip().startsWith(words))
+                .findFirst()
+                .orElse(null));
+        // As a maker would: bring it into the middle, not under the quick line.
+        script("arguments[0].scrollIntoView({block: 'center'})", target);
+        target.click();
+        return this;
+    }
+
+    /** Logs a line through the quick line and waits until the page answered. */
+    public Browser quick(String line) {
+        WebElement field = field("quick");
+        field.clear();
+        field.sendKeys(line, Keys.ENTER);
+        waitUntil(d -> driver.findElements(By.cssSelector("input[name=quick]")).stream().noneMatch(e -> line.equals(e.getDomProperty("value")))
+                ? field
+                : null);
+        return this;
+    }
+
+    public Browser keys(CharSequence... keys) {
+        driver.findElement(By.tagName("body")).sendKeys(keys);
+        return this;
+    }
+
+    public Browser waitFor(String css) {
+        waitUntil(d -> driver.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+        return this;
+    }
+
+    /** Waits until the page holds these words. */
+    public Browser waitForText(String words) {
+        waitUntil(d -> text().contains(words) ? driver : null);
+        return this;
+    }
+
+    public String text() {
+        return driver.findElement(By.tagName("body")).getText();
+    }
+
+    public String text(String css) {
+        return driver.findElement(By.cssSelector(css)).getText();
+    }
+
+    public String value(String name) {
+        return field(name).getDomProperty("value");
+    }
+
+    public List<WebElement> all(String css) {
+        return driver.findElements(By.cssSelector(css));
+    }
+
+    public String path() {
+        return driver.getCurrentUrl().replace(address, "").replaceAll("\\?.*", "");
+    }
+
+    /** Complaints of the browser, such as a blocked style or a script that failed. */
+    public List<String> complaints() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .filter(l -> l.getLevel().intValue() >= Level.WARNING.intValue())
+                .map(l -> l.getMessage())
+                .toList();
+    }
+
+    public Object script(String code, Object... arguments) {
+        return ((JavascriptExecutor) driver).executeScript(code, arguments);
+    }
+
+    public void picture(Path file) {
+        try {
+            Files.createDirectories(file.toAbsolutePath().getParent());
+            Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    void keepPicture(String name) {
+        picture(Path.of("target", "failed-" + name.replaceAll("[^A-Za-z0-9]+", "-") + ".png"));
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+
+    private WebElement field(String name) {
+        return waitUntil(d -> driver.findElements(By.cssSelector("[name='" + name + "']:not(button)")).stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElse(null));
+    }
+
+    private <T> T waitUntil(ExpectedCondition<T> condition) {
+        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(80))
+                .ignoring(StaleElementReferenceException.class)
+                .until(condition);
+    }
+}

@@ -1,0 +1,80 @@
+package io.causticon.web.harness;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** A client without a script: forms and links alone. */
+public final class Client {
+
+    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+
+    private final String address;
+    private final HttpClient http = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .build();
+    private String token = "";
+
+    public Client(String address) {
+        this.address = address;
+    }
+
+    public Client signIn(String name) {
+        get("/sign-in");
+        post("/sign-in", Map.of("name", name, "password", "saltern-lane"));
+        get("/settings");
+        return this;
+    }
+
+    public HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+    }
+
+    public HttpResponse<String> post(String path, Map<String, String> form) {
+        return post(path, form, true);
+    }
+
+    public HttpResponse<String> postWithoutToken(String path, Map<String, String> form) {
+        return post(path, form, false);
+    }
+
+    private HttpResponse<String> post(String path, Map<String, String> form, boolean withToken) {
+        String body = form.entrySet().stream()
+                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
+                .collect(Collectors.joining("&"));
+        String sent = withToken ? body + "&_csrf=" + encode(token) : body;
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(sent)));
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            Matcher found = TOKEN.matcher(answer.body());
+            if (found.find()) {
+                token = found.group(1);
+            }
+            return answer;
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+}

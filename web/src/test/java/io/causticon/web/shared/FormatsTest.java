@@ -1,0 +1,82 @@
+package io.causticon.web.shared;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.notation.Units;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.ZoneOffset;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class FormatsTest {
+
+    private static final Formats METRIC = new Formats(Units.METRIC, ZoneOffset.UTC);
+    private static final Formats US = new Formats(Units.US, ZoneOffset.UTC);
+
+    @Test
+    void valuesAreWrittenInTheMakersUnits() {
+        assertThat(METRIC.mass(Mass.grams(1204))).isEqualTo("1,204.0 g");
+        assertThat(US.mass(Mass.grams(504))).isEqualTo("17.78 oz");
+        assertThat(METRIC.temperature(Temperature.celsius(-3.25))).isEqualTo("\u22123.3 \u00b0C");
+        assertThat(US.temperature(Temperature.celsius(43.5))).isEqualTo("110.3 \u00b0F");
+        assertThat(METRIC.roughMass(Mass.grams(1200))).isEqualTo("1.2 kg");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.00004, under 0.1 %", "0.004, 0.4 %", "0.034, 3 %", "0.941, 94 %", "0.9991, over 99 %"})
+    void probabilitiesHaveNoFalsePrecision(double p, String words) {
+        assertThat(Formats.probability(p)).isEqualTo(words);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"41, 41 min", "170, 2 h 50 min", "1980, 1 d 9 h", "30240, 21 days", "120, 2 h"})
+    void durationsAreShort(long minutes, String words) {
+        assertThat(Formats.duration(Duration.ofMinutes(minutes))).isEqualTo(words);
+    }
+
+    @Test
+    void nothingIsMinusZero() {
+        assertThat(Formats.number(-0.0001, 1)).isEqualTo("0.0");
+        assertThat(Formats.signed(0.04, 1)).isEqualTo("0.0");
+        assertThat(Formats.signed(2.26, 1)).isEqualTo("+2.3");
+    }
+
+    @Nested
+    class Drawings {
+
+        @Test
+        void placeAgesOnALogarithmicAxis() {
+            LogTimeAxis axis = new LogTimeAxis(1, 10_000, 100, 500);
+            assertThat(axis.x(1)).isEqualTo(100);
+            assertThat(axis.x(100)).isCloseTo(300, within(1e-9));
+            assertThat(axis.minutesAt(axis.x(77))).isCloseTo(77, within(1e-9));
+            assertThat(axis.x(0.01)).isEqualTo(100);
+            assertThat(axis.x(1e9)).isEqualTo(500);
+        }
+
+        @Test
+        void holdValuesInsideTheirLane() {
+            LinearAxis axis = new LinearAxis(100, 0, 20, 220);
+            assertThat(axis.at(100)).isEqualTo(20);
+            assertThat(axis.at(0)).isEqualTo(220);
+            assertThat(axis.at(140)).isEqualTo(20);
+        }
+
+        @Test
+        void neverPutOneLabelOverAnother() {
+            LabelRows rows = new LabelRows(2, 400);
+            LabelRows.Place first = rows.take(10, "unmoulded");
+            LabelRows.Place second = rows.take(12, "cut into 12 bars");
+            LabelRows.Place third = rows.take(14, "no room left here");
+            assertThat(first.row()).isZero();
+            assertThat(second.row()).isEqualTo(1);
+            assertThat(third.row()).isEqualTo(-1);
+            assertThat(rows.take(380, "a label at the edge").x()).isLessThan(300);
+        }
+    }
+}
