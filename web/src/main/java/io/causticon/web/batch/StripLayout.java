@@ -252,8 +252,8 @@ final class StripLayout {
                 drawing.rect(x, Lane.BENCH.bottom - 12, 3, 10, "burst");
             } else if (isEvent(entry)) {
                 String words = shortWords(entry);
-                drawing.line(x, Lane.BENCH.top + 2, x, Lane.BENCH.bottom, "event");
                 LabelRows.Place place = rows.take(x + 4, words);
+                drawing.line(x, Lane.BENCH.top + 2 + 17 * Math.max(0, place.row()), x, Lane.BENCH.bottom, "event");
                 if (place.row() >= 0) {
                     drawing.text(place.x(), Lane.BENCH.top + 13 + 17 * place.row(), words, "note");
                 }
@@ -291,11 +291,18 @@ final class StripLayout {
             if (!mark.isEmpty()) {
                 double x = x(line.at());
                 String words = EntryWords.of(line.entry(), formats).text();
-                LabelRows.Place place = rows.take(x + 10, words);
-                drawing.mark(mark, place.x() - 10, Lane.TESTS.top + 9 + 18 * Math.max(0, place.row()));
+                boolean fits = x + 10 + LabelRows.widthOf(words) <= WIDTH;
+                LabelRows.Place place = rows.take(fits ? x + 10 : x - 14 - LabelRows.widthOf(words), words);
+                // Without room for its words a mark goes below the rows; the log beside the strip has them.
+                drawing.mark(mark, x, place.row() < 0 ? Lane.TESTS.bottom - 1 : Lane.TESTS.top + 9 + 18 * place.row());
                 if (place.row() >= 0) {
                     String style = mark.equals("alarm") || mark.equals("held") ? "note fill-hazard" : "note";
-                    drawing.text(place.x(), Lane.TESTS.top + 13 + 18 * place.row(), words, style);
+                    double y = Lane.TESTS.top + 13 + 18 * place.row();
+                    if (fits) {
+                        drawing.text(x + 10, y, words, style);
+                    } else {
+                        drawing.textEnd(x - 11, y, words, style);
+                    }
                 }
             }
         }

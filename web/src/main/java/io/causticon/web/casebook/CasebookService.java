@@ -63,7 +63,7 @@ public class CasebookService {
         Diagnosis diagnosis = examine(batch);
         if (diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
             ConditionReport worst = worst(diagnosis);
-            String reason = worst.condition().name() + " at " + Formats.probability(worst.probability());
+            String reason = worst.condition().name() + " stood at " + Formats.probability(worst.probability());
             Instant now = clock.instant();
             batches.log(batch.id(), List.of(new Entry.Held(reason)), now, ITSELF, "hold-" + batch.id() + "-" + now);
         }

@@ -220,7 +220,7 @@ class DemoWorkshop implements ApplicationRunner {
                         diagnostician.examine(BatchFacts.of(batch.plan(), log, then), shelf.vesselMasses());
                 if (diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
                     var worst = CasebookService.worst(diagnosis);
-                    String reason = worst.condition().name() + " at " + Formats.probability(worst.probability());
+                    String reason = worst.condition().name() + " stood at " + Formats.probability(worst.probability());
                     lines.add(i + 1, new Dated(then.plusSeconds(30), new Entry.Held(reason)));
                     return lines;
                 }
