@@ -1,0 +1,42 @@
+package io.causticon.benchmark;
+
+import io.causticon.core.diagnosis.Condition;
+import io.causticon.core.diagnosis.Conditions;
+import io.causticon.core.diagnosis.Finding;
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.diagnosis.Knowledge;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/** A body of knowledge of a given size, to see what the inference costs when the real one has grown. */
+final class SyntheticKnowledge {
+
+    private SyntheticKnowledge() {}
+
+    /** The named findings come first, so that a real log speaks of some of them. */
+    static Knowledge of(int conditions, int findings) {
+        Random random = new Random(8424);
+        Knowledge.Builder k = Knowledge.builder();
+        List<Condition> all = new ArrayList<>();
+        all.add(Conditions.LYE_HEAVY);
+        for (int i = 1; i < conditions; i++) {
+            all.add(new Condition("condition-" + i, "condition " + i, i < conditions / 5));
+        }
+        all.forEach(c -> k.condition(c).happensTo(0.01 + 0.05 * random.nextDouble()));
+        for (int f = 0; f < findings; f++) {
+            Finding finding = f < Findings.ALL.size() ? Findings.ALL.get(f) : finding(f);
+            Knowledge.Builder.FindingSentence sentence = k.finding(finding).happensAnyway(0.01 + 0.03 * random.nextDouble());
+            for (int i = 0; i < 4; i++) {
+                sentence.points(0.2 + 0.7 * random.nextDouble()).to(all.get(random.nextInt(conditions))).because("made up");
+            }
+        }
+        return k.build();
+    }
+
+    private static Finding finding(int number) {
+        String id = "finding-" + number;
+        return new Finding(id, id, "no " + id, Finding.Group.SURFACE, "Look.", 1, Duration.ZERO, true, List.of());
+    }
+}
