@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -17,18 +18,21 @@ final class Network {
 
     private final List<Condition> conditions;
     private final List<Finding> findings;
-    /** 1 - strength, by finding and condition. */
+    /** 1 - strength, by finding and condition; one more column of ones stands for "nobody". */
     private final double[][] fails;
 
     private final double[] leakFails;
 
-    /** Members of each set, by number of condition; shorter sets are the earlier ones. */
-    private final int[][] sets;
+    /** The three members of each set, one after the other, filled up with "nobody"; flat, as every diagnosis runs over it. */
+    private final int[] members;
+
+    /** Whether a set has a hazard among its members. */
+    private final boolean[] dangerous;
 
     Network(Knowledge knowledge) {
         this.conditions = knowledge.conditions();
         this.findings = knowledge.findings();
-        this.fails = new double[findings.size()][conditions.size()];
+        this.fails = new double[findings.size()][conditions.size() + 1];
         this.leakFails = new double[findings.size()];
         for (int f = 0; f < findings.size(); f++) {
             Arrays.fill(fails[f], 1);
@@ -37,7 +41,12 @@ final class Network {
         for (Link link : knowledge.links()) {
             fails[findings.indexOf(link.finding())][conditions.indexOf(link.condition())] *= 1 - link.strength();
         }
-        this.sets = sets(conditions.size());
+        this.members = members(conditions.size());
+        this.dangerous = new boolean[members.length / MOST_AT_ONCE];
+        for (int m = 0; m < members.length; m++) {
+            boolean hazard = members[m] < conditions.size() && conditions.get(members[m]).hazard();
+            dangerous[m / MOST_AT_ONCE] |= hazard;
+        }
     }
 
     List<Condition> conditions() {
@@ -50,22 +59,24 @@ final class Network {
 
     /** What is believed before any finding: the weight of each set, summing to one. */
     Belief prior(double[] probability) {
-        double[] odds = new double[probability.length];
-        for (int c = 0; c < odds.length; c++) {
+        double[] odds = new double[probability.length + 1];
+        for (int c = 0; c < probability.length; c++) {
             odds[c] = Weight.odds(probability[c]);
         }
-        double[] weight = new double[sets.length];
-        for (int s = 0; s < sets.length; s++) {
-            weight[s] = 1;
-            for (int c : sets[s]) {
-                weight[s] *= odds[c];
-            }
+        odds[probability.length] = 1;
+        double[] weight = new double[dangerous.length];
+        for (int s = 0, m = 0; s < weight.length; s++, m += MOST_AT_ONCE) {
+            weight[s] = odds[members[m]] * odds[members[m + 1]] * odds[members[m + 2]];
         }
         return new Belief(this, normalised(weight));
     }
 
-    int[][] sets() {
-        return sets;
+    int[] members() {
+        return members;
+    }
+
+    boolean[] dangerous() {
+        return dangerous;
     }
 
     /** Position of a finding that the knowledge has, or -1. */
@@ -73,12 +84,15 @@ final class Network {
         return findings.indexOf(finding);
     }
 
-    double probabilityPresent(int finding, int[] set) {
-        double absent = leakFails[finding];
-        for (int c : set) {
-            absent *= fails[finding][c];
+    /** P(finding is there) for every set. */
+    double[] probabilityPresent(int finding) {
+        double[] present = new double[dangerous.length];
+        double[] fail = fails[finding];
+        double leak = leakFails[finding];
+        for (int s = 0, m = 0; s < present.length; s++, m += MOST_AT_ONCE) {
+            present[s] = 1 - leak * fail[members[m]] * fail[members[m + 1]] * fail[members[m + 2]];
         }
-        return 1 - absent;
+        return present;
     }
 
     static double[] normalised(double[] weight) {
@@ -95,26 +109,19 @@ final class Network {
         return weight;
     }
 
-    private static int[][] sets(int n) {
-        int count = 1 + n + n * (n - 1) / 2 + n * (n - 1) * (n - 2) / 6;
-        int[][] all = new int[count][];
-        int k = 0;
-        all[k++] = new int[0];
+    /** All sets of at most three out of n; n itself means "nobody". */
+    private static int[] members(int n) {
+        List<int[]> sets = new ArrayList<>();
+        sets.add(new int[] {n, n, n});
         for (int a = 0; a < n; a++) {
-            all[k++] = new int[] {a};
-        }
-        for (int a = 0; a < n; a++) {
+            sets.add(new int[] {a, n, n});
             for (int b = a + 1; b < n; b++) {
-                all[k++] = new int[] {a, b};
-            }
-        }
-        for (int a = 0; a < n; a++) {
-            for (int b = a + 1; b < n; b++) {
+                sets.add(new int[] {a, b, n});
                 for (int c = b + 1; c < n; c++) {
-                    all[k++] = new int[] {a, b, c};
+                    sets.add(new int[] {a, b, c});
                 }
             }
         }
-        return all;
+        return sets.stream().flatMapToInt(Arrays::stream).toArray();
     }
 }

@@ -16,6 +16,7 @@ final class NextLooks {
     private static final double MINUTES_THAT_HALVE = 120;
     private static final double CALM_ENOUGH_TO_TASTE = 0.05;
     private static final double WORTH_LOOKING = 1e-4;
+    private static final double LN_2 = Math.log(2);
 
     private final Network network;
     private final Belief belief;
@@ -51,14 +52,13 @@ final class NextLooks {
     private record Scored(NextLook look, double score) {}
 
     private Scored score(int f) {
-        double likely = belief.predicts(f);
-        Belief found = belief.after(f, true);
-        Belief not = belief.after(f, false);
-        double aboutHazard = gain(belief.anyHazard(), likely, found.anyHazard(), not.anyHazard());
-        double aboutLeader = gain(belief.of(leader), likely, found.of(leader), not.of(leader));
+        Belief.Outlook outlook = belief.outlook(f, leader);
+        double likely = outlook.likely();
+        double aboutHazard = gain(belief.anyHazard(), likely, outlook.hazardIfFound(), outlook.hazardIfNot());
+        double aboutLeader = gain(belief.of(leader), likely, outlook.conditionIfFound(), outlook.conditionIfNot());
         Finding finding = network.findings().get(f);
         NextLook look = new NextLook(
-                finding, aboutHazard, likely, network.conditions().get(leader), found.of(leader), not.of(leader));
+                finding, aboutHazard, likely, network.conditions().get(leader), outlook.conditionIfFound(), outlook.conditionIfNot());
         double patience = Math.pow(2, -finding.minutes() / MINUTES_THAT_HALVE);
         return new Scored(look, (aboutHazard + WEIGHT_OF_COSMETICS * aboutLeader) * patience);
     }
@@ -69,7 +69,7 @@ final class NextLooks {
     }
 
     private static double entropy(double p) {
-        return p <= 0 || p >= 1 ? 0 : -(p * Math.log(p) + (1 - p) * Math.log(1 - p)) / Math.log(2);
+        return p <= 0 || p >= 1 ? 0 : -(p * Math.log(p) + (1 - p) * Math.log(1 - p)) / LN_2;
     }
 
     /** The condition that outcomes are told for: the likeliest hazard while any is open, else the likeliest of all. */

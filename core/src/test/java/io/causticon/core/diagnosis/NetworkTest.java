@@ -24,10 +24,8 @@ class NetworkTest {
 
     @Test
     void multipliesTheChancesThatEveryCauseFails() {
-        Network network = toy();
-        // 1 - 0.95 x 0.2 x 0.5 = 0.905
-        assertThat(network.probabilityPresent(0, new int[] {0, 1})).isCloseTo(0.905, within(1e-12));
-        assertThat(network.probabilityPresent(0, new int[0])).isCloseTo(0.05, within(1e-12));
+        // Sets in order: none 0.05, damp 1 - 0.95 x 0.2, both 1 - 0.95 x 0.2 x 0.5, cracked 1 - 0.95 x 0.5.
+        assertThat(toy().probabilityPresent(0)).containsExactly(new double[] {0.05, 0.81, 0.905, 0.525}, within(1e-12));
     }
 
     @Test
@@ -42,9 +40,11 @@ class NetworkTest {
     @Test
     void predictsAFindingAsTheMeanOfBothOutcomes() {
         Belief belief = toy().prior(new double[] {.2, .1});
-        double there = belief.predicts(0);
-        double mean = there * belief.after(0, true).of(0) + (1 - there) * belief.after(0, false).of(0);
+        Belief.Outlook outlook = belief.outlook(0, 0);
+        double mean = outlook.likely() * outlook.conditionIfFound() + (1 - outlook.likely()) * outlook.conditionIfNot();
         assertThat(mean).isCloseTo(belief.of(0), within(1e-12));
+        assertThat(outlook.conditionIfFound()).isCloseTo(belief.after(0, true).of(0), within(1e-12));
+        assertThat(outlook.hazardIfNot()).isCloseTo(belief.after(0, false).anyHazard(), within(1e-12));
     }
 
     @Test
