@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import io.causticon.core.observation.Entry;
+import io.causticon.web.shared.Recent;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -43,6 +44,10 @@ class EntryCodec {
     })
     private interface Named {}
 
+    private static final int REMEMBERED = 20_000;
+
+    private final Recent<String, Entry> recent = new Recent<>(REMEMBERED);
+
     private final JsonMapper mapper = JsonMapper.builder()
             .addMixIn(Entry.class, Named.class)
             .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
@@ -54,7 +59,8 @@ class EntryCodec {
         return mapper.writerFor(Entry.class).writeValueAsString(entry);
     }
 
+    /** A revision is never changed, so what it says is read once and remembered. */
     Entry read(String kept) {
-        return mapper.readValue(kept, Entry.class);
+        return recent.get(kept, text -> mapper.readValue(text, Entry.class));
     }
 }

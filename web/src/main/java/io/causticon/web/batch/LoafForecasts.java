@@ -5,11 +5,9 @@ import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.web.shared.Recent;
 import java.time.Instant;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -20,14 +18,7 @@ public class LoafForecasts {
     private static final int DRAWS = 24;
     private static final int KEPT = 200;
 
-    private final Map<Key, Optional<LoafEnsemble>> known = Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Optional<LoafEnsemble>> eldest) {
-            return size() > KEPT;
-        }
-    });
+    private final Recent<Key, Optional<LoafEnsemble>> known = new Recent<>(KEPT);
 
     /** What the forecast of a batch depends on beside its plan. */
     private record Key(BatchId batch, Optional<Temperature> poured, Optional<Temperature> room, List<Entry.Kept> kept) {}
@@ -41,11 +32,6 @@ public class LoafForecasts {
         List<Entry.Kept> kept =
                 batch.log().of(Entry.Kept.class).map(k -> k.entry()).toList();
         Key key = new Key(batch.id(), facts.pouredAt(), facts.room(), kept);
-        Optional<LoafEnsemble> found = known.get(key);
-        if (found == null) {
-            found = LoafForecast.poured(facts, usualRoom, DRAWS);
-            known.put(key, found);
-        }
-        return found;
+        return known.get(key, k -> LoafForecast.poured(facts, usualRoom, DRAWS));
     }
 }

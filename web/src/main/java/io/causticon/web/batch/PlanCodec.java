@@ -16,6 +16,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Catalogue;
+import io.causticon.web.shared.Recent;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -47,6 +48,10 @@ public class PlanCodec {
             double fatStep,
             double lyeStep,
             String note) {}
+
+    private static final int REMEMBERED = 500;
+
+    private final Recent<String, BatchPlan> recent = new Recent<>(REMEMBERED);
 
     private final JsonMapper mapper = JsonMapper.builder()
             .changeDefaultVisibility(v -> v.withGetterVisibility(
@@ -81,7 +86,12 @@ public class PlanCodec {
                 plan.note()));
     }
 
+    /** A kept plan is never changed, so it is read once and remembered. */
     public BatchPlan read(String kept) {
+        return recent.get(kept, this::plan);
+    }
+
+    private BatchPlan plan(String kept) {
         Kept k = mapper.readValue(kept, Kept.class);
         Catalogue catalogue = Catalogue.standard();
         Formula formula = new Formula(

@@ -23,6 +23,11 @@ public record Drawing(double width, double height, String label, List<Shape> sha
         return "0 0 " + SvgPath.coordinate(width) + " " + SvgPath.coordinate(height);
     }
 
+    /** Its shapes as SVG, for the inside of an {@code svg} element. */
+    public String markup() {
+        return SvgPainter.paint(this);
+    }
+
     /**
      * One shape. Only the members that its kind needs are set.
      *

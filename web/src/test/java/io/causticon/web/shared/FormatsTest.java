@@ -68,6 +68,35 @@ class FormatsTest {
         }
 
         @Test
+        void escapeTheMakersWords() {
+            Drawing drawing = Drawing.sized(10, 10, "test")
+                    .text(1, 2, "<script>alert(1)</script> & co", "note")
+                    .link(1, 2, "name", "row-name", "/batch/1?a=\"b\"")
+                    .done();
+            assertThat(drawing.markup())
+                    .contains("&lt;script&gt;alert(1)&lt;/script&gt; &amp; co")
+                    .doesNotContain("<script")
+                    .contains("href=\"/batch/1?a=&quot;b&quot;\"");
+        }
+
+        @Test
+        void paintEveryKindOfShape() {
+            Drawing drawing = Drawing.sized(10, 20, "test")
+                    .line(0, 0, 5, 5, "rule")
+                    .rect(1, 2, -3, 4, "zone")
+                    .mark("lye", 3, 4)
+                    .textEnd(9, 9, "9", "figure")
+                    .done();
+            assertThat(drawing.viewBox()).isEqualTo("0 0 10.0 20.0");
+            assertThat(drawing.markup())
+                    .isEqualTo("<path class=\"rule\" d=\"M0.0 0.0L5.0 5.0\"/>"
+                            + "<rect class=\"zone\" x=\"1.0\" y=\"2.0\" width=\"0.0\" height=\"4.0\"/>"
+                            + "<svg class=\"mark-lye\" x=\"3.0\" y=\"4.0\" width=\"1\" height=\"1\" overflow=\"visible\">"
+                            + "<use href=\"#mark-lye\" x=\"-9\" y=\"-9\" width=\"18\" height=\"18\"/></svg>"
+                            + "<text class=\"figure\" x=\"9.0\" y=\"9.0\" text-anchor=\"end\">9</text>");
+        }
+
+        @Test
         void neverPutOneLabelOverAnother() {
             LabelRows rows = new LabelRows(2, 400);
             LabelRows.Place first = rows.take(10, "unmoulded");

@@ -1,0 +1,117 @@
+package io.causticon.core.cure;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Process;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.WashFeel;
+import io.causticon.core.quantity.Mass;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+class TasksTest {
+
+    private static final Instant BEGUN = Instant.parse("2026-11-03T18:00:00Z");
+    private static final BatchPlan PLAIN =
+            recipe().fat("olive-oil", 500).fat("palm-oil", 250).fat("coconut-oil-76", 250).plan();
+
+    private final List<LoggedEntry> lines = new ArrayList<>();
+
+    private BatchLog log() {
+        return new BatchLog(BEGUN, lines);
+    }
+
+    private TasksTest after(Duration duration, Entry entry) {
+        lines.add(LoggedEntry.first("line" + lines.size(), BEGUN.plus(duration), "Ines", entry));
+        return this;
+    }
+
+    private Tasks.Task task(Tasks.Kind kind) {
+        return Tasks.of(PLAIN, log()).stream().filter(t -> t.kind() == kind).findFirst().orElseThrow();
+    }
+
+    @Nested
+    class Schedules {
+
+        @Test
+        void giveAllOliveLonger() {
+            Schedule olive = Schedule.of(recipe().fat("olive-oil", 1000).plan());
+            Schedule mixed = Schedule.of(PLAIN);
+            assertThat(olive.unmould()).isBetween(Duration.ofDays(2), Duration.ofDays(7));
+            assertThat(mixed.unmould()).isBetween(Duration.ofHours(12), Duration.ofHours(48));
+            assertThat(olive.cure()).isEqualTo(Duration.ofDays(84));
+            assertThat(mixed.cure()).isEqualTo(Duration.ofDays(28));
+        }
+
+        @Test
+        void giveMoreWaterLonger() {
+            Schedule wet = Schedule.of(
+                    recipe().fat("olive-oil", 500).fat("palm-oil", 500).target(LiquidTarget.concentration(.26)).plan());
+            Schedule dry = Schedule.of(
+                    recipe().fat("olive-oil", 500).fat("palm-oil", 500).target(LiquidTarget.concentration(.38)).plan());
+            assertThat(wet.unmould()).isGreaterThan(dry.unmould());
+        }
+
+        @Test
+        void cutBrineBarsWithinHoursAndCureCookedOnesAWeek() {
+            Schedule brine = Schedule.of(
+                    recipe().fat("coconut-oil-76", 1000).liquid("brine-25", 100).plan());
+            assertThat(brine.unmould()).isLessThan(Duration.ofHours(12));
+            assertThat(Schedule.of(recipe().fat("olive-oil", 1000).process(Process.HOT).plan()).cure())
+                    .isEqualTo(Duration.ofDays(7));
+        }
+    }
+
+    @Test
+    void nothingIsDueBeforeThePour() {
+        assertThat(Tasks.of(PLAIN, log())).isEmpty();
+    }
+
+    @Test
+    void afterThePourTheMouldIsDueThenTheCutTheWashAndTheScale() {
+        after(Duration.ofHours(2), new Entry.Poured(null));
+        assertThat(Tasks.of(PLAIN, log()).stream().map(Tasks.Task::kind))
+                .startsWith(Tasks.Kind.UNMOULD, Tasks.Kind.CUT, Tasks.Kind.WASH_TEST, Tasks.Kind.WEIGH)
+                .endsWith(Tasks.Kind.RELEASE);
+        assertThat(Tasks.of(PLAIN, log())).isSortedAccordingTo((a, b) -> a.due().compareTo(b.due()));
+        assertThat(Tasks.of(PLAIN, log())).allMatch(Tasks.Task::isOpen);
+    }
+
+    @Test
+    void whatWasDoneIsDoneAndMovesWhatFollows() {
+        after(Duration.ofHours(2), new Entry.Poured(null)).after(Duration.ofHours(50), new Entry.Unmoulded());
+        assertThat(task(Tasks.Kind.UNMOULD).done()).contains(BEGUN.plus(Duration.ofHours(50)));
+        assertThat(task(Tasks.Kind.WASH_TEST).due()).isEqualTo(BEGUN.plus(Duration.ofHours(98)));
+        assertThat(task(Tasks.Kind.RELEASE).due()).isEqualTo(BEGUN.plus(Duration.ofHours(50)).plus(Duration.ofDays(28)));
+    }
+
+    @Test
+    void aBarThatWasCutHasLeftItsMould() {
+        after(Duration.ofHours(2), new Entry.Poured(null)).after(Duration.ofHours(30), new Entry.Cut(10));
+        assertThat(task(Tasks.Kind.UNMOULD).isOpen()).isFalse();
+        assertThat(task(Tasks.Kind.CUT).isOpen()).isFalse();
+    }
+
+    @Test
+    void aWeighingCountsForItsOwnWeekAlone() {
+        after(Duration.ofHours(2), new Entry.Poured(null))
+                .after(Duration.ofDays(1), new Entry.Cut(10))
+                .after(Duration.ofDays(9), new Entry.BarWeighed(Mass.grams(101)))
+                .after(Duration.ofDays(3), new Entry.WashTested(WashFeel.CALM));
+        List<Tasks.Task> weighings =
+                Tasks.of(PLAIN, log()).stream().filter(t -> t.kind() == Tasks.Kind.WEIGH).toList();
+        assertThat(weighings).hasSize(3);
+        assertThat(weighings.get(0).isOpen()).isFalse();
+        assertThat(weighings.get(1).isOpen()).isTrue();
+        assertThat(task(Tasks.Kind.WASH_TEST).isOpen()).isFalse();
+    }
+}

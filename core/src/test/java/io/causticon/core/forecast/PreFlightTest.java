@@ -1,0 +1,102 @@
+package io.causticon.core.forecast;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.Recipes;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.quantity.Temperature;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+class PreFlightTest {
+
+    private static final Temperature ROOM = Temperature.celsius(20);
+
+    private static List<String> titles(Recipes recipe) {
+        return bites(recipe).stream().map(Bite::title).toList();
+    }
+
+    private static List<Bite> bites(Recipes recipe) {
+        BatchPlan plan = recipe.plan();
+        return PreFlight.of(plan, LyePeak.of(plan, ROOM), Optional.empty());
+    }
+
+    private static Recipes plain() {
+        return recipe().fat("olive-oil", 650).fat("coconut-oil-76", 250).purity(98);
+    }
+
+    @Test
+    void saysNothingOfAnOrdinaryRecipe() {
+        assertThat(titles(plain().target(LiquidTarget.concentration(.30)))).isEmpty();
+    }
+
+    @Test
+    void warnsWhenTheSuperfatReachesBelowZero() {
+        assertThat(bites(plain().superfat(1)))
+                .anySatisfy(b -> {
+                    assertThat(b.title()).isEqualTo("Superfat reaches below zero");
+                    assertThat(b.dangerous()).isTrue();
+                });
+    }
+
+    @Test
+    void warnsOfMilkInWarmLye() {
+        assertThat(titles(plain().liquid("goat-milk-whole", 100))).contains("The liquid meets warm lye");
+    }
+
+    @Test
+    void warnsOfAPotThatComesNearBoiling() {
+        assertThat(titles(plain().target(LiquidTarget.concentration(.38)))).contains("The lye pot comes near boiling");
+    }
+
+    @Test
+    void warnsOfTooMuchOfAFragranceAsADanger() {
+        assertThat(bites(plain().additive("eo-lavender", 90)))
+                .anySatisfy(b -> {
+                    assertThat(b.title()).contains("lavender, too much");
+                    // The cap is 45 g a kg; 900 g of fats take 40.5 g.
+                    assertThat(b.advice()).isIn("Make it 41 g", "Make it 40 g");
+                    assertThat(b.dangerous()).isTrue();
+                });
+    }
+
+    @Test
+    void warnsOfAMoverAndOfHardFatsMixedTooCool() {
+        assertThat(titles(plain().additive("eo-clove", 6))).anyMatch(t -> t.contains("may seize"));
+        assertThat(titles(plain().fat("stearic-acid", 90))).anyMatch(t -> t.contains("sets before it soaps"));
+    }
+
+    @Test
+    void warnsWhenTheMouldRunsOver() {
+        assertThat(titles(recipe().fat("olive-oil", 1900).fat("coconut-oil-76", 600))).contains("It runs over");
+    }
+
+    @Nested
+    class LyePots {
+
+        @Test
+        void ofClearWaterHaveNoLimit() {
+            assertThat(LyePeak.of(plain().plan(), ROOM).limit()).isEmpty();
+        }
+
+        @Test
+        void ofMilkScorchAtForty() {
+            LyePeak milk = LyePeak.of(plain().liquid("goat-milk-whole", 100).plan(), ROOM);
+            assertThat(milk.limit()).contains(Temperature.celsius(40));
+            assertThat(milk.passesLimit()).isTrue();
+        }
+
+        @Test
+        void stayBelowTheBalanceWithoutLosses() {
+            // 33.3 % lye from 20 C: 110.3 C without any loss, 97-98 C in a plastic jug.
+            LyePeak peak = LyePeak.of(recipe().fat("olive-oil", 1000).target(LiquidTarget.ratio(2)).plan(), ROOM);
+            assertThat(peak.without().celsius()).isCloseTo(110.3, within(0.2));
+            assertThat(peak.expected().celsius()).isCloseTo(97.7, within(1.5));
+        }
+    }
+}

@@ -1,0 +1,162 @@
+package io.causticon.core.observation;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+class BatchLogTest {
+
+    private static final Instant BEGUN = Instant.parse("2026-11-03T18:00:00Z");
+    private static final BatchPlan PLAN = recipe().fat("olive-oil", 700).fat("lard", 300).plan();
+
+    private static BatchLog log(Entry... entries) {
+        BatchLog log = new BatchLog(BEGUN, List.of());
+        for (int i = 0; i < entries.length; i++) {
+            log = log.with(LoggedEntry.first("line" + i, BEGUN.plusSeconds(60L * (i + 1)), "Ines", entries[i]));
+        }
+        return log;
+    }
+
+    private static BatchFacts facts(Entry... entries) {
+        return BatchFacts.of(PLAN, log(entries), BEGUN.plus(Duration.ofDays(10)));
+    }
+
+    @Nested
+    class Lines {
+
+        @Test
+        void standInTheOrderInWhichTheyHappened() {
+            LoggedEntry late = LoggedEntry.first("b", BEGUN.plusSeconds(90), "Ines", new Entry.Unmoulded());
+            LoggedEntry early = LoggedEntry.first("a", BEGUN.plusSeconds(10), "Odd", new Entry.LyeIntoFats());
+            assertThat(new BatchLog(BEGUN, List.of(late, early)).entries()).containsExactly(early, late);
+        }
+
+        @Test
+        void thatWereTakenBackNoLongerCountAndStayReadable() {
+            LoggedEntry.Revision back =
+                    new LoggedEntry.Revision(2, BEGUN, BEGUN, "Ines", new Entry.LyeIntoFats(), true);
+            LoggedEntry line = new LoggedEntry("a", back, List.of());
+            BatchLog log = new BatchLog(BEGUN, List.of(line));
+            assertThat(log.entries()).isEmpty();
+            assertThat(log.all()).containsExactly(line);
+            assertThat(log.first(Entry.LyeIntoFats.class)).isEmpty();
+        }
+
+        @Test
+        void replaceTheirOwnEarlierRevisionAlone() {
+            BatchLog log = log(new Entry.BlenderBurst(10), new Entry.BlenderBurst(20));
+            LoggedEntry amended = LoggedEntry.first("line0", BEGUN, "Odd", new Entry.BlenderBurst(15));
+            assertThat(log.with(amended).of(Entry.BlenderBurst.class).map(b -> b.entry().seconds()))
+                    .containsExactly(15, 20);
+        }
+    }
+
+    @Nested
+    class Lives {
+
+        @Test
+        void goFromBenchToReady() {
+            assertThat(Life.of(log())).isEqualTo(Life.BENCH);
+            assertThat(Life.of(log(new Entry.Poured(null)))).isEqualTo(Life.MOULD);
+            assertThat(Life.of(log(new Entry.Poured(null), new Entry.Cut(10)))).isEqualTo(Life.CURE);
+            assertThat(Life.of(log(new Entry.Cut(10), new Entry.Released("calm")))).isEqualTo(Life.READY);
+        }
+
+        @Test
+        void areHeldUntilReleasedAndHeldAgain() {
+            Entry held = new Entry.Held("crust");
+            Entry released = new Entry.Released("calm");
+            assertThat(Life.isHeld(log(held))).isTrue();
+            assertThat(Life.isHeld(log(held, released))).isFalse();
+            BatchLog again = log(held, released, held);
+            assertThat(Life.isHeld(again)).isTrue();
+            assertThat(Life.of(again)).isNotEqualTo(Life.READY);
+        }
+    }
+
+    @Nested
+    class Weights {
+
+        @Test
+        void thatWereNotLoggedAreThePlansAndAreNamed() {
+            AsWeighed weighed = AsWeighed.of(PLAN, log());
+            assertThat(weighed.isComplete()).isFalse();
+            assertThat(weighed.notLogged()).contains(Weighable.fat("olive-oil"), Weighable.NAOH);
+            assertThat(weighed.superfat().value()).isCloseTo(0.05, within(1e-9));
+        }
+
+        @Test
+        void ofTheSameThingAddUp() {
+            Entry first = new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(400), Tare.TAKEN, null);
+            Entry second = new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(300), Tare.TAKEN, null);
+            assertThat(AsWeighed.sums(log(first, second))).containsEntry(Weighable.fat("olive-oil"), Mass.grams(700));
+        }
+
+        @Test
+        void thatWereNotPlannedCountAsWell() {
+            Entry castor = new Entry.Weighed(Weighable.fat("castor-oil"), Mass.grams(50), Tare.TAKEN, null);
+            AsWeighed weighed = AsWeighed.of(PLAN, log(castor));
+            assertThat(weighed.notPlanned()).containsExactly(Weighable.fat("castor-oil"));
+            // 50 g castor (180 mg/g) more fat for the same lye: 1 - 0.95 x 191.8 / 200.8 = 9.3 %.
+            assertThat(weighed.superfat().value()).isCloseTo(0.0926, within(0.001));
+        }
+    }
+
+    @Nested
+    class Facts {
+
+        @Test
+        void thatWereNotLoggedAreAbsent() {
+            BatchFacts facts = facts();
+            assertThat(facts.gel()).isEmpty();
+            assertThat(facts.pouredAt()).isEmpty();
+            assertThat(facts.peak(Spot.LYE)).isEmpty();
+            assertThat(facts.minutesTo(Stage.LIGHT)).isEmpty();
+            assertThat(facts.was(Keeping.INSULATED)).isFalse();
+        }
+
+        @Test
+        void takeThePourFromTheLastReadingWhenNoneWasSaid() {
+            BatchFacts facts = facts(
+                    new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(44)),
+                    new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(39)),
+                    new Entry.Poured(null),
+                    new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(60)));
+            assertThat(facts.pouredAt()).contains(Temperature.celsius(39));
+        }
+
+        @Test
+        void countTheMinutesToAStageOrBeyondIt() {
+            BatchFacts facts = facts(
+                    new Entry.LyeIntoFats(),
+                    new Entry.StageReached(Stage.EMULSION, null),
+                    new Entry.StageReached(Stage.MEDIUM, null));
+            assertThat(facts.minutesTo(Stage.LIGHT)).contains(2.0);
+            assertThat(facts.minutesTo(Stage.MASH)).isEmpty();
+        }
+
+        @Test
+        void blameWhatWentInJustBefore() {
+            BatchFacts facts = facts(
+                    new Entry.Added("kaolin", null), new Entry.Added("clove", null), new Entry.StageReached(Stage.MASH, null));
+            assertThat(facts.addedJustBefore(Stage.THICK, Duration.ofMinutes(2))).contains("clove");
+            assertThat(facts.addedJustBefore(Stage.THICK, Duration.ofSeconds(20))).isEmpty();
+        }
+    }
+
+    @Test
+    void rungsAreComparedAndSideRungsAreNot() {
+        assertThat(Stage.MEDIUM.isAtLeast(Stage.LIGHT)).isTrue();
+        assertThat(Stage.THIN.isAtLeast(Stage.LIGHT)).isFalse();
+        assertThat(Stage.RICED.isAtLeast(Stage.THIN)).isFalse();
+    }
+}

@@ -1,0 +1,103 @@
+package io.causticon.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.notation.Units;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.shared.Formats;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+@Application
+class WeighingTest {
+
+    private static final Formats FORMATS = new Formats(Units.METRIC, ZoneOffset.UTC);
+
+    private BatchService batches;
+    private BatchId id;
+
+    @BeforeEach
+    void beginAFerryBar(RunningApplication application) {
+        batches = application.bean(BatchService.class);
+        Batch like = batches.all().stream().filter(b -> b.name().equals("Ferry Bar")).findFirst().orElseThrow();
+        id = batches.begin(like.plan(), null, 1, Instant.now(), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+    }
+
+    private Weighing weigh(String fat, double grams) {
+        Entry entry = new Entry.Weighed(Weighable.fat(fat), Mass.grams(grams), Tare.TAKEN, null);
+        batches.log(id, List.of(entry), Instant.now(), "Ines", UUID.randomUUID().toString());
+        return weighing();
+    }
+
+    private Weighing weighing() {
+        return new Weighing(batches.get(id), FORMATS);
+    }
+
+    @Test
+    void asksForTheFirstFatFirst() {
+        BenchPage.Weigh page = weighing().page();
+        assertThat(page.next()).isNotNull();
+        assertThat(page.next().name()).isEqualTo("Olive");
+        assertThat(page.next().target()).isEqualTo("540.0 g");
+    }
+
+    @Test
+    void goesOnWhenAFatIsWeighedAndTellsHowFarItIsOff() {
+        BenchPage.Weigh page = weigh("olive-oil", 560).page();
+        assertThat(page.next().name()).isEqualTo("Palm");
+        assertThat(page.items().get(0).difference()).isEqualTo("+20.0 g");
+        assertThat(page.items().get(0).state()).isEqualTo("off");
+        // 20 g of olive more for the same lye raises the superfat by 0.95 x 3.8 / 249.8.
+        assertThat(page.superfat()).startsWith("6.4");
+    }
+
+    @Test
+    void saysNothingOfWeightsThatAreRight() {
+        assertThat(weigh("olive-oil", 540).warnings()).isEmpty();
+    }
+
+    @Test
+    void suspectsASwapAloudWhileItCanBeMended() {
+        weigh("palm-oil", 60);
+        List<BenchPage.Warning> warnings = weigh("castor-oil", 300).warnings();
+        assertThat(warnings).anySatisfy(w -> {
+            assertThat(w.title()).isEqualTo("Palm and Castor look swapped");
+            assertThat(w.words()).contains("360.0 g");
+        });
+    }
+
+    @Test
+    void warnsOfExcessAlkaliBeforeTheLyeGoesIn() {
+        BenchPage.Weigh page = weigh("coconut-oil-76", 200).page();
+        assertThat(page.alarming()).isTrue();
+        assertThat(weighing().warnings()).anySatisfy(w -> {
+            assertThat(w.dangerous()).isTrue();
+            assertThat(w.words()).contains("Stop before the lye goes in");
+        });
+    }
+
+    @Test
+    void stepsFollowTheLog() {
+        assertThat(BenchStep.of(batches.get(id))).isEqualTo(BenchStep.WEIGH);
+        log(new Entry.LyeIntoFats());
+        assertThat(BenchStep.of(batches.get(id))).isEqualTo(BenchStep.MIX);
+        log(new Entry.Poured(null));
+        assertThat(BenchStep.of(batches.get(id))).isEqualTo(BenchStep.POUR);
+    }
+
+    private void log(Entry entry) {
+        batches.log(id, List.of(entry), Instant.now(), "Ines", UUID.randomUUID().toString());
+    }
+}

@@ -1,0 +1,112 @@
+package io.causticon.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.diagnosis.Condition;
+import io.causticon.core.diagnosis.Conditions;
+import io.causticon.core.diagnosis.Diagnosis;
+import io.causticon.core.diagnosis.Slip;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Spot;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.casebook.CasebookService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.RunningApplication;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The made-up workshop is one that the models would expect. */
+@Application
+class DemoWorkshopTest {
+
+    private static final List<String> NAMES = List.of(
+            "Whey & Barley", "Rye-beer Tar", "Juniper Slab", "Nettle", "Bladderwrack Brine", "Sail Loft Tar",
+            "Sea Buckthorn Winter", "Harbour Milk", "Clove Lantern", "Honey Loft", "Ferry Bar", "Long Shelf");
+
+    private BatchService batches;
+    private CasebookService casebook;
+
+    @BeforeEach
+    void take(RunningApplication application) {
+        batches = application.bean(BatchService.class);
+        casebook = application.bean(CasebookService.class);
+    }
+
+    private Batch batch(String name) {
+        // Tests of other classes begin batches like these; the workshop's own carry a full log.
+        return batches.all().stream()
+                .filter(b -> b.name().equals(name) && b.log().entries().size() > 8)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void hasTwelveBatchesInEveryStageOfLife() {
+        assertThat(NAMES).allSatisfy(name -> assertThat(batch(name)).isNotNull());
+        assertThat(NAMES.stream().map(n -> batch(n).life()).distinct()).contains(Life.values());
+    }
+
+    @Test
+    void logsNothingOutOfOrderOrAhead() {
+        Instant now = Instant.now();
+        assertThat(NAMES).allSatisfy(name -> assertThat(batch(name).log().entries()).allSatisfy(e -> {
+            assertThat(e.at()).isBeforeOrEqualTo(now);
+            assertThat(e.at()).isAfterOrEqualTo(batch(name).log().begun());
+        }));
+    }
+
+    @Test
+    void readsOnlyTemperaturesThatCanBe() {
+        assertThat(NAMES).allSatisfy(name -> batch(name).log().of(Entry.TemperatureRead.class).forEach(t -> {
+            Spot spot = t.entry().spot();
+            assertThat(spot.possibleCelsius().contains(t.entry().temperature().celsius()))
+                    .as("%s: %s %s", name, spot, t.entry().temperature())
+                    .isTrue();
+        }));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Nettle, soda-ash",
+        "Sail Loft Tar, lye-heavy",
+        "Harbour Milk, scorched-liquor",
+        "Clove Lantern, seized",
+        "Honey Loft, overheated"
+    })
+    void itsTroubledBatchesAreDiagnosed(String name, String condition) {
+        Diagnosis diagnosis = casebook.examine(batch(name));
+        assertThat(diagnosis.leading().orElseThrow().condition()).extracting(Condition::id).isEqualTo(condition);
+    }
+
+    @Test
+    void holdsTheLyeHeavyOneForTheJugWhoseTareWasNotTaken() {
+        Batch tar = batch("Sail Loft Tar");
+        assertThat(tar.isHeld()).isTrue();
+        Diagnosis diagnosis = casebook.examine(tar);
+        assertThat(diagnosis.of(Conditions.LYE_HEAVY).probability()).isGreaterThan(0.9);
+        assertThat(diagnosis.slips().get(0).kind()).isEqualTo(Slip.Kind.TARE_NOT_TAKEN);
+        assertThat(diagnosis.slips().get(0).words()).contains("second jug");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Ferry Bar", "Sea Buckthorn Winter", "Bladderwrack Brine", "Nettle", "Honey Loft", "Clove Lantern"})
+    void holdsNoneThatIsCalm(String name) {
+        assertThat(batch(name).isHeld()).isFalse();
+        assertThat(casebook.examine(batch(name)).verdict()).isEqualTo(Diagnosis.Verdict.CALM);
+    }
+
+    @Test
+    void theHoneyLoafWasHotterThanTheOthers() {
+        assertThat(peak("Honey Loft")).isGreaterThan(88).isGreaterThan(peak("Ferry Bar"));
+    }
+
+    private double peak(String name) {
+        return batch(name).facts(Instant.now()).peak(Spot.CORE).orElseThrow().celsius();
+    }
+}

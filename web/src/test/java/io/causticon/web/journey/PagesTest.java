@@ -1,0 +1,179 @@
+package io.causticon.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Browser;
+import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** Every page of the made-up workshop, as a maker meets it. */
+@Application
+class PagesTest {
+
+    /** The aim is 50 ms on a quiet machine; a busy one gets twice that before the test complains. */
+    private static final double LONGEST_MEDIAN_MILLISECONDS = 100;
+
+    private static final int WARM_UP = 25;
+    private static final int MEASURED = 25;
+
+    private static String batch(RunningApplication application, String name) {
+        return application.bean(BatchService.class).all().stream()
+                .filter(b -> b.name().equals(name))
+                .findFirst()
+                .map(Batch::id)
+                .orElseThrow()
+                .toString();
+    }
+
+    private static List<String> paths(RunningApplication application) {
+        String live = batch(application, "Whey & Barley");
+        String held = batch(application, "Sail Loft Tar");
+        return List.of(
+                "/",
+                "/?show=held",
+                "/plan",
+                "/plan/new",
+                "/bench/" + live,
+                "/bench/" + live + "?step=weigh",
+                "/bench/" + live + "?step=mix",
+                "/bench/" + live + "?step=pour",
+                "/batch/" + held,
+                "/casebook",
+                "/casebook/" + held,
+                "/settings");
+    }
+
+    @Test
+    void answerQuickly(RunningApplication application, Client client) {
+        client.signIn("ines");
+        for (String path : paths(application)) {
+            for (int i = 0; i < WARM_UP; i++) {
+                assertThat(client.get(path).statusCode()).as(path).isEqualTo(200);
+            }
+            double[] times = new double[MEASURED];
+            for (int i = 0; i < MEASURED; i++) {
+                long start = System.nanoTime();
+                client.get(path);
+                times[i] = (System.nanoTime() - start) / 1e6;
+            }
+            Arrays.sort(times);
+            System.out.printf("%-60s median %5.1f ms%n", path, times[MEASURED / 2]);
+            assertThat(times[MEASURED / 2]).as(path).isLessThan(LONGEST_MEDIAN_MILLISECONDS);
+        }
+    }
+
+    @Test
+    void makeNoBrowserComplainAndFitATablet(RunningApplication application, Browser browser) {
+        browser.signIn("ines").size(820, 1180);
+        for (String path : paths(application)) {
+            browser.open(path).waitFor("main");
+            Number over = (Number) browser.script("return document.documentElement.scrollWidth - window.innerWidth");
+            assertThat(over.intValue()).as("%s runs over sideways", path).isLessThanOrEqualTo(0);
+            assertThat(browser.complaints()).as(path).isEmpty();
+        }
+    }
+
+    @Test
+    void giveEveryFieldAndButtonAName(RunningApplication application, Browser browser) {
+        browser.signIn("ines");
+        for (String path : paths(application)) {
+            browser.open(path).waitFor("main");
+            Object nameless = browser.script("""
+                    return [...document.querySelectorAll('input:not([type=hidden]), select, textarea, button, a')]
+                      .filter(e => !(e.textContent.trim() || e.getAttribute('aria-label') || (e.labels && e.labels.length)))
+                      .map(e => e.outerHTML.slice(0, 120));""");
+            assertThat((List<?>) nameless).as(path).isEmpty();
+        }
+    }
+
+    @Nested
+    class TheBench {
+
+        @Test
+        void showsHowALineIsUnderstoodBeforeItIsLogged(RunningApplication application, Browser browser) {
+            browser.signIn("ines").open("/bench/" + batch(application, "Whey & Barley"));
+            browser.type("quick", "lye 33.8 smells sweet").waitForText("lye 33.8 \u00b0C \u00b7 \u201csmells sweet\u201d");
+            browser.type("quick", "oil 130F").waitForText("fats 54.4 \u00b0C");
+            browser.type("quick", "oil 300").waitForText("is above what is possible");
+        }
+
+        @Test
+        void keepsALineThatCannotBeAndSaysWhy(RunningApplication application, Browser browser) {
+            browser.signIn("ines").open("/bench/" + batch(application, "Whey & Barley"));
+            browser.type("quick", "lye 900" + Keys.ENTER).waitForText("Lye (900.0 \u00b0C) is above what is possible");
+            assertThat(browser.value("quick")).isEqualTo("lye 900");
+        }
+
+        @Test
+        void hasLargeTargetsOnTheLadder(RunningApplication application, Browser browser) {
+            browser.signIn("ines").size(820, 1180).open("/bench/" + batch(application, "Whey & Barley") + "?step=mix");
+            assertThat(browser.all(".rung, .side-rungs .button, main .button.big"))
+                    .hasSizeGreaterThan(12)
+                    .allSatisfy(e -> assertThat(e.getRect().getHeight()).isGreaterThanOrEqualTo(48));
+        }
+
+        @Test
+        void opensFirstAidAtOnceAndWithoutTheServer(RunningApplication application, Browser browser) {
+            browser.signIn("ines").open("/bench/" + batch(application, "Whey & Barley"));
+            // From here on nothing reaches the server.
+            browser.script("window.fetch = () => Promise.reject(new Error('gone'))");
+            browser.press("Splash!").waitFor("dialog[open]");
+            assertThat(browser.text("dialog"))
+                    .contains("Water, at once, a lot.")
+                    .contains("No vinegar")
+                    .contains("safety data sheet, local rules and trained help come before");
+        }
+
+        @Test
+        void isReachedByKeysAlone(Browser browser) {
+            browser.signIn("ines").open("/").keys("g", "b").waitFor(".steps");
+            assertThat(browser.path()).startsWith("/bench/");
+            browser.keys("4").waitFor(".ladder");
+            browser.keys("/");
+            assertThat(browser.script("return document.activeElement.name")).isEqualTo("quick");
+        }
+    }
+
+    @Nested
+    class TheRack {
+
+        @Test
+        void narrowsByStateNameAndFat(Client client) {
+            client.signIn("ines");
+            assertThat(client.get("/?show=held").body()).contains("Sail Loft Tar").doesNotContain(">Ferry Bar<");
+            assertThat(client.get("/?find=tallow").body()).contains("Rye-beer Tar").doesNotContain(">Long Shelf<");
+            assertThat(client.get("/?find=nothing-like-it").body()).contains("Nothing here fits");
+            assertThat(client.get("/?show=no-such-filter").statusCode()).isEqualTo(200);
+        }
+
+        @Test
+        void hasATableForThoseWhoDoNotSeeTheChart(Client client) {
+            assertThat(client.signIn("guest").get("/").body())
+                    .contains("The same as a table")
+                    .contains("aria-label=\"Batches by age on a logarithmic scale\"");
+        }
+    }
+
+    @Nested
+    class UnitsOfTheMaker {
+
+        @Test
+        void reachEveryPage(RunningApplication application, Client client) {
+            client.signIn("odd");
+            client.post("/settings", Map.of("mass", "OUNCE", "temperature", "FAHRENHEIT", "theme", "night"));
+            String bench = client.get("/bench/" + batch(application, "Whey & Barley")).body();
+            assertThat(bench).contains("\u00b0F").contains("data-theme=\"night\"");
+            assertThat(client.get("/bench/" + batch(application, "Whey & Barley") + "?step=weigh").body()).contains("17.78 oz");
+            client.post("/settings", Map.of("mass", "GRAM", "temperature", "CELSIUS", "theme", "day"));
+        }
+    }
+}
