@@ -45,7 +45,7 @@ create table recipe_version (
     id         uuid                     primary key,
     recipe_id  uuid                     not null references recipe (id),
     number     int                      not null,
-    plan       clob                     not null,
+    plan       varchar(65536)           not null,
     created_at timestamp with time zone not null,
     created_by varchar(60)              not null,
     unique (recipe_id, number)
@@ -57,7 +57,7 @@ create table batch (
     name       varchar(80)              not null,
     recipe_id  uuid                     references recipe (id),
     version    int                      not null,
-    plan       clob                     not null,
+    plan       varchar(65536)           not null,
     begun_at   timestamp with time zone not null,
     created_at timestamp with time zone not null,
     created_by varchar(60)              not null,
@@ -75,7 +75,7 @@ create table log_revision (
     recorded_at timestamp with time zone not null,
     recorded_by varchar(60)              not null,
     kind        varchar(30)              not null,
-    entry       clob                     not null,
+    entry       varchar(4000)            not null,
     withdrawn   boolean                  not null,
     client_key  varchar(80)              unique,
     unique (line_id, revision)

@@ -2,7 +2,6 @@ package io.causticon.web.batch;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
@@ -21,7 +20,6 @@ class BatchRow {
     @Nullable UUID recipeId;
     int version;
 
-    @Lob
     String plan = "";
 
     Instant begunAt = Instant.EPOCH;

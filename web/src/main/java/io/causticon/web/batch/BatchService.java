@@ -34,6 +34,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class BatchService {
 
+    /** What one entry may take when written, as the table has it. */
+    private static final int LONGEST_ENTRY = 4000;
+
     private final BatchRepository batches;
     private final RevisionRepository revisions;
     private final EntryCodec entries;
@@ -196,6 +199,9 @@ public class BatchService {
         row.recordedBy = by;
         row.kind = entry.getClass().getSimpleName();
         row.entry = entries.write(entry);
+        if (row.entry.length() > LONGEST_ENTRY) {
+            throw ProblemsException.of("quick", ProblemKey.TOO_LONG, row.entry.length(), LONGEST_ENTRY);
+        }
         return row;
     }
 

@@ -2,7 +2,6 @@ package io.causticon.web.batch;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
@@ -24,7 +23,6 @@ class RevisionRow {
     String recordedBy = "";
     String kind = "";
 
-    @Lob
     String entry = "";
 
     boolean withdrawn;

@@ -2,7 +2,6 @@ package io.causticon.web.plan;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
@@ -18,7 +17,6 @@ class VersionRow {
     UUID recipeId = new UUID(0, 0);
     int number;
 
-    @Lob
     String plan = "";
 
     Instant createdAt = Instant.EPOCH;
