@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.JavascriptException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
@@ -127,9 +128,12 @@ public final class Browser implements AutoCloseable {
     public Browser quick(String line) {
         WebElement field = field("quick");
         field.clear();
+        script("window.answered = false");
         field.sendKeys(line, Keys.ENTER);
-        waitUntil(d -> driver.findElements(By.cssSelector("input[name=quick]")).stream().noneMatch(e -> line.equals(e.getDomProperty("value")))
-                ? field
+        // The answer is a new page, which knows nothing of the mark that was left on the old one.
+        waitUntil(d -> Boolean.TRUE.equals(
+                        script("return window.answered === undefined && document.readyState === 'complete'"))
+                ? driver
                 : null);
         return this;
     }
@@ -210,6 +214,7 @@ public final class Browser implements AutoCloseable {
     private <T> T waitUntil(ExpectedCondition<T> condition) {
         return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(80))
                 .ignoring(StaleElementReferenceException.class)
+                .ignoring(JavascriptException.class)
                 .until(condition);
     }
 }
