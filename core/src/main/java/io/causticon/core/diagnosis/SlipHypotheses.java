@@ -8,6 +8,7 @@ import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.SwappedFats;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
@@ -34,7 +35,6 @@ final class SlipHypotheses {
     private static final double RATE_PURER = 0.5;
     private static final double LYE_OVER = 0.06;
     private static final Mass USUAL_JUG = Mass.grams(85);
-    private static final double SAME = 0.03;
     private static final double NOTABLE = 0.01;
 
     /** Milk's own trace of acid is not what anybody counts on. */
@@ -64,9 +64,9 @@ final class SlipHypotheses {
     /** The log as it stands; if it differs from the plan, it says how. */
     private Hypothesis asLogged() {
         Weights planned = Weights.planned(facts.plan().formula());
-        Optional<String> swap = loggedSwap(planned);
+        Optional<SwappedFats> swap = SwappedFats.in(planned, weighed);
         if (swap.isPresent()) {
-            return new Hypothesis(Slip.Kind.SWAPPED, swap.get(), swapArithmetic(planned), RATE_NONE, weighed);
+            return loggedSwap(swap.get());
         }
         double lyeChange = weighed.lye().dividedBy(planned.lye()) - 1;
         if (Math.abs(lyeChange) > NOTABLE) {
@@ -97,37 +97,19 @@ final class SlipHypotheses {
         return Optional.empty();
     }
 
-    private Optional<String> loggedSwap(Weights planned) {
-        return swappedPair(planned)
-                .map(p -> name(planned, p[0]) + " and " + name(planned, p[1]) + " swapped in the log");
-    }
-
-    private String swapArithmetic(Weights planned) {
-        int[] pair = swappedPair(planned).orElseThrow();
-        return String.format(
+    private Hypothesis loggedSwap(SwappedFats swap) {
+        String first = swap.first().fat().shortName();
+        String second = swap.second().fat().shortName();
+        String how = String.format(
                 Locale.ROOT,
                 "%s of %s instead of %s, %s of %s instead of %s: the total is the same, the lye is not",
-                grams(weighed.fats().get(pair[0]).mass()),
-                name(planned, pair[0]),
-                grams(planned.fats().get(pair[0]).mass()),
-                grams(weighed.fats().get(pair[1]).mass()),
-                name(planned, pair[1]),
-                grams(planned.fats().get(pair[1]).mass()));
-    }
-
-    private Optional<int[]> swappedPair(Weights planned) {
-        int n = planned.fats().size();
-        for (int i = 0; i < n; i++) {
-            for (int j = i + 1; j < n; j++) {
-                boolean differ = !near(planned.fats().get(i).mass(), planned.fats().get(j).mass());
-                if (differ
-                        && near(weighed.fats().get(i).mass(), planned.fats().get(j).mass())
-                        && near(weighed.fats().get(j).mass(), planned.fats().get(i).mass())) {
-                    return Optional.of(new int[] {i, j});
-                }
-            }
-        }
-        return Optional.empty();
+                grams(swap.gotFirst()),
+                first,
+                grams(swap.first().mass()),
+                grams(swap.gotSecond()),
+                second,
+                grams(swap.second().mass()));
+        return new Hypothesis(Slip.Kind.SWAPPED, first + " and " + second + " swapped in the log", how, RATE_NONE, weighed);
     }
 
     /** Two fats poured for one another: the total is right and cannot show it. */
@@ -137,7 +119,7 @@ final class SlipHypotheses {
             for (int j = i + 1; j < n; j++) {
                 FatPortion a = weighed.fats().get(i);
                 FatPortion b = weighed.fats().get(j);
-                if (!near(a.mass(), b.mass())) {
+                if (!SwappedFats.areAlike(a.mass(), b.mass())) {
                     List<FatPortion> fats = new ArrayList<>(weighed.fats());
                     fats.set(i, new FatPortion(a.fat(), b.mass()));
                     fats.set(j, new FatPortion(b.fat(), a.mass()));
@@ -265,14 +247,6 @@ final class SlipHypotheses {
                     RATE_ACID,
                     without));
         }
-    }
-
-    private static boolean near(Mass a, Mass b) {
-        return Math.abs(a.grams() - b.grams()) <= SAME * Math.max(a.grams(), b.grams());
-    }
-
-    private static String name(Weights weights, int index) {
-        return weights.fats().get(index).fat().shortName();
     }
 
     private static String grams(Mass mass) {

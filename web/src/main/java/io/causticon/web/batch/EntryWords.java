@@ -26,7 +26,7 @@ public record EntryWords(String mark, String text) {
         if (entry instanceof Entry.Weighed w) {
             return weighed(w, formats);
         } else if (entry instanceof Entry.TemperatureRead t) {
-            return new EntryWords(mark(t.spot()), spot(t.spot()) + " " + formats.temperature(t.temperature()));
+            return new EntryWords(spot(t.spot()), spot(t.spot()) + " " + formats.temperature(t.temperature()));
         } else if (entry instanceof Entry.StageReached s) {
             String after = s.after() == null ? "" : " after " + s.after();
             return new EntryWords("batter", stage(s.stage()) + after);
@@ -111,10 +111,6 @@ public record EntryWords(String mark, String text) {
     }
 
     public static String spot(Spot spot) {
-        return lower(spot);
-    }
-
-    public static String mark(Spot spot) {
         return lower(spot);
     }
 

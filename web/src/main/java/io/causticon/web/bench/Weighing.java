@@ -1,8 +1,8 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.AsWeighed;
+import io.causticon.core.observation.SwappedFats;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.Batch;
@@ -17,7 +17,6 @@ import java.util.Map;
 final class Weighing {
 
     private static final double CLOSE = 0.005;
-    private static final double SAME = 0.03;
     private static final double ALARMING = 0.02;
 
     private final Batch batch;
@@ -59,8 +58,8 @@ final class Weighing {
     /** What must be said aloud while it can still be mended. */
     List<BenchPage.Warning> warnings() {
         List<BenchPage.Warning> warnings = new ArrayList<>();
-        swap(warnings);
         AsWeighed weighed = AsWeighed.of(batch.plan(), batch.log());
+        swap(weighed, warnings);
         double excess = weighed.superfat().probabilityBelow(0);
         if (!logged.isEmpty() && excess >= ALARMING) {
             warnings.add(new BenchPage.Warning(
@@ -72,34 +71,14 @@ final class Weighing {
         return warnings;
     }
 
-    private void swap(List<BenchPage.Warning> warnings) {
-        List<FatPortion> fats = batch.plan().formula().fats();
-        for (int i = 0; i < fats.size(); i++) {
-            for (int j = i + 1; j < fats.size(); j++) {
-                if (swapped(fats.get(i), fats.get(j))) {
-                    warnings.add(new BenchPage.Warning(
-                            fats.get(i).fat().shortName() + " and " + fats.get(j).fat().shortName() + " look swapped",
-                            "Each was logged with about the other's mass. Together they still come to "
-                                    + formats.mass(fats.get(i).mass().plus(fats.get(j).mass()))
-                                    + ", so the total cannot show it. The lye was reckoned for the plan.",
-                            true));
-                }
-            }
-        }
-    }
-
-    private boolean swapped(FatPortion a, FatPortion b) {
-        Mass loggedA = logged.get(Weighable.fat(a.fat().id()));
-        Mass loggedB = logged.get(Weighable.fat(b.fat().id()));
-        return loggedA != null
-                && loggedB != null
-                && !near(a.mass(), b.mass())
-                && near(loggedA, b.mass())
-                && near(loggedB, a.mass());
-    }
-
-    private static boolean near(Mass a, Mass b) {
-        return Math.abs(a.grams() - b.grams()) <= SAME * Math.max(a.grams(), b.grams());
+    private void swap(AsWeighed weighed, List<BenchPage.Warning> warnings) {
+        SwappedFats.in(Weights.planned(batch.plan().formula()), weighed.weights())
+                .ifPresent(s -> warnings.add(new BenchPage.Warning(
+                        s.first().fat().shortName() + " and " + s.second().fat().shortName() + " look swapped",
+                        "Each was logged with about the other's mass. Together they still come to "
+                                + formats.mass(s.gotFirst().plus(s.gotSecond()))
+                                + ", so the total cannot show it. The lye was reckoned for the plan.",
+                        true)));
     }
 
     private BenchPage.Item item(Weighable what, Mass target) {
