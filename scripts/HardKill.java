@@ -72,7 +72,7 @@ public class HardKill {
 
     private void start() throws Exception {
         server = new ProcessBuilder(
-                        "java", "-Xmx512m", "-XX:+UseSerialGC", "-jar", ".run/app/causticon.jar", "--server.port=" + PORT,
+                        "java", "-Xmx512m", "-XX:+UseSerialGC", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
                         "--causticon.data=" + data, "--causticon.demo=true")
                 .redirectErrorStream(true)
                 .redirectOutput(data.resolve("server.log").toFile())
