@@ -1,7 +1,7 @@
 package io.causticon.benchmark;
 
-import io.causticon.core.formula.Mould;
-import io.causticon.core.formula.MouldKind;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.heat.Batter;
 import io.causticon.core.heat.LoafHeat;
 import io.causticon.core.heat.LoafHistory;

@@ -20,7 +20,12 @@ export function liveForm(form) {
     const fresh = page.querySelector('[data-reckoning]');
     const old = form.querySelector('[data-reckoning]');
     if (fresh && old) {
+      const held = document.activeElement?.dataset?.focus;
       old.replaceWith(fresh);
+      // What is drawn anew keeps the keyboard where it was.
+      if (held) {
+        fresh.querySelector(`[data-focus="${held}"]`)?.focus();
+      }
       spread(fresh);
     }
   }

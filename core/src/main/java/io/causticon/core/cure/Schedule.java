@@ -40,6 +40,21 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
                 cooked ? COOKED_BENCH : BENCH, Duration.ofMinutes(Math.round(60 * unmouldHours(plan))), cure(plan));
     }
 
+    /**
+     * Largest unsaturated share of the acids with which a plan of this liquid and gel lets go within so many hours.
+     *
+     * @param hours more than zero
+     */
+    public static double unsaturatedForUnmould(BatchPlan plan, double hours) {
+        double others = unmouldHours(plan)
+                / Math.pow(2, (unsaturated(plan.formula()) - USUAL_UNSATURATED) / UNSATURATED_THAT_DOUBLES);
+        return USUAL_UNSATURATED + UNSATURATED_THAT_DOUBLES * Math.log(hours / others) / Math.log(2);
+    }
+
+    private static double unsaturated(Formula formula) {
+        return 1 - Composition.of(formula.fats()).saturated().fraction();
+    }
+
     private static double unmouldHours(BatchPlan plan) {
         if (plan.process() == Process.HOT) {
             return COOKED_UNMOULD_HOURS;
@@ -48,7 +63,7 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
             return SALT_UNMOULD_HOURS;
         }
         Formula formula = plan.formula();
-        double unsaturated = 1 - Composition.of(formula.fats()).saturated().fraction();
+        double unsaturated = unsaturated(formula);
         double concentration = AlkaliBalance.of(formula).concentration().fraction();
         double soft = Math.pow(2, (unsaturated - USUAL_UNSATURATED) / UNSATURATED_THAT_DOUBLES);
         double wet = Math.pow(2, (USUAL_CONCENTRATION - concentration) / CONCENTRATION_THAT_HALVES);

@@ -1,10 +1,10 @@
 package io.causticon.core.forecast;
 
-import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.Mould;
-import io.causticon.core.formula.MouldKind;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.heat.Batter;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.heat.LoafSetup;
@@ -22,7 +22,7 @@ public final class LoafForecast {
 
     private LoafForecast() {}
 
-    /** As planned. Empty without a mould, and for cavities, which lose heat on all sides. */
+    /** As planned. Empty without a mould, and for one whose shape is not known. */
     public static Optional<LoafEnsemble> planned(BatchPlan plan, Temperature room, int draws) {
         LoafSetup.Wrap wrap =
                 switch (plan.gel()) {
@@ -50,21 +50,17 @@ public final class LoafForecast {
 
     /** Everything that goes into the mould. */
     public static Mass batterMass(BatchPlan plan) {
-        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
-        Mass additives = plan.formula().additives().stream()
-                .map(a -> a.mass())
-                .reduce(Mass.ZERO, Mass::plus);
-        return plan.formula().fatMass().plus(balance.lye()).plus(balance.liquidMass()).plus(additives);
+        return BatterAmount.of(plan.formula()).mass();
     }
 
     private static Optional<LoafEnsemble> run(
             BatchPlan plan, Mass batter, LoafSetup.Wrap wrap, Temperature poured, Temperature room, int draws) {
         Mould mould = plan.mould();
-        if (mould == null || mould.kind() == MouldKind.CAVITIES) {
+        if (mould == null || mould.kind() == MouldKind.CUSTOM) {
             return Optional.empty();
         }
         LoafSetup setup = LoafSetup.in(
-                mould, mould.fillHeight(batter), Batter.of(plan.formula()), wrap, poured, room);
+                mould, mould.fillHeight(batter, BatterAmount.of(plan.formula()).density()), Batter.of(plan.formula()), wrap, poured, room);
         return Optional.of(LoafEnsemble.of(setup, HOURS, draws));
     }
 }

@@ -7,7 +7,10 @@ import io.causticon.core.heat.LyePot;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Liquid;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * How hot the lye pot will get.
@@ -35,7 +38,7 @@ public record LyePeak(Temperature without, Temperature expected, Optional<Temper
         double ice = 0;
         double solids = 0;
         double acid = 0;
-        for (LiquidPortion portion : balance.liquids()) {
+        for (LiquidPortion portion : inThePot(balance)) {
             double waterIn = portion.water().grams();
             water += portion.frozen() ? 0 : waterIn;
             ice += portion.frozen() ? waterIn : 0;
@@ -56,19 +59,25 @@ public record LyePeak(Temperature without, Temperature expected, Optional<Temper
         return limit.map(expected::isAbove).orElse(false);
     }
 
+    /** What joins later is not in the pot. */
+    private static List<LiquidPortion> inThePot(AlkaliBalance balance) {
+        return balance.liquids().stream().filter(LiquidPortion::dissolvesLye).toList();
+    }
+
     private static Optional<Temperature> limit(AlkaliBalance balance) {
-        double all = balance.liquidMass().grams();
-        Share protein = Share.fraction(balance.liquids().stream()
-                        .mapToDouble(l -> l.liquid().protein().of(l.mass()).grams())
-                        .sum()
-                / all);
-        Share sugar = Share.fraction(balance.liquids().stream()
-                        .mapToDouble(l -> l.liquid().sugar().of(l.mass()).grams())
-                        .sum()
-                / all);
-        if (protein.fraction() > NOTABLE_PROTEIN) {
+        if (share(balance, Liquid::protein) > NOTABLE_PROTEIN) {
             return Optional.of(MILK_SCORCHES);
         }
-        return sugar.fraction() > NOTABLE_SUGAR ? Optional.of(SUGAR_SCORCHES) : Optional.empty();
+        return share(balance, Liquid::sugar) > NOTABLE_SUGAR ? Optional.of(SUGAR_SCORCHES) : Optional.empty();
+    }
+
+    private static double share(AlkaliBalance balance, Function<Liquid, Share> of) {
+        double all = 0;
+        double part = 0;
+        for (LiquidPortion portion : inThePot(balance)) {
+            all += portion.mass().grams();
+            part += of.apply(portion.liquid()).of(portion.mass()).grams();
+        }
+        return all == 0 ? 0 : part / all;
     }
 }

@@ -8,8 +8,36 @@ import io.causticon.core.substance.Additive;
  *
  * @param additive which
  * @param mass how much
+ * @param dose the same as the maker said it
+ * @param joins when it goes in
  */
-public record AdditivePortion(Additive additive, Mass mass) {
+public record AdditivePortion(Additive additive, Mass mass, Dose dose, Joins joins) {
+
+    /** A mass that goes in when its table advises. */
+    public AdditivePortion(Additive additive, Mass mass) {
+        this(additive, mass, Dose.mass(mass), Joins.advised(additive.addedAt()));
+    }
+
+    public static AdditivePortion dosed(Additive additive, Dose dose, Joins joins, Mass fats) {
+        return new AdditivePortion(additive, dose.of(additive.gramsPerTeaspoon(), fats), dose, joins);
+    }
+
+    /** When the tables advise to add it. */
+    public static Joins advised(Additive additive) {
+        return Joins.advised(additive.addedAt());
+    }
+
+    AdditivePortion scaledBy(double factor) {
+        return new AdditivePortion(additive, mass.times(factor), dose.scaledBy(factor), joins);
+    }
+
+    public AdditivePortion weighing(Mass other) {
+        return new AdditivePortion(additive, other, Dose.mass(other), joins);
+    }
+
+    public AdditivePortion joining(Joins other) {
+        return new AdditivePortion(additive, mass, dose, other);
+    }
 
     /** Dose in grams per kilogram of fats. */
     public double dosePerKilogram(Mass fats) {

@@ -49,7 +49,7 @@ public record AlkaliBalance(
     public static AlkaliBalance of(Formula formula) {
         Mass liquid = liquidMass(formula);
         List<LiquidPortion> portions = formula.liquidParts().stream()
-                .map(part -> new LiquidPortion(part.liquid(), part.share().of(liquid), part.frozen()))
+                .map(part -> part.portion(liquid))
                 .toList();
         double fatMoles = moles(formula.fats()) + liquidFatMoles(portions);
         double acidMoles = formula.additiveAcidMoles()
@@ -64,6 +64,23 @@ public record AlkaliBalance(
 
     public Mass liquidMass() {
         return liquids.stream().map(LiquidPortion::mass).reduce(Mass.ZERO, Mass::plus);
+    }
+
+    /** The water that the lye is dissolved in; the rest of the liquid joins later. */
+    public Mass firstWater() {
+        return liquids.stream()
+                .filter(LiquidPortion::dissolvesLye)
+                .map(LiquidPortion::water)
+                .reduce(Mass.ZERO, Mass::plus);
+    }
+
+    /** Lye concentration of the first step, before the liquids that join later. */
+    public Share firstConcentration() {
+        return Share.fraction(lye().dividedBy(lye().plus(firstWater())));
+    }
+
+    public boolean isSplit() {
+        return liquids.stream().anyMatch(l -> !l.dissolvesLye());
     }
 
     private static AlkaliBalance assemble(
@@ -117,7 +134,7 @@ public record AlkaliBalance(
 
     private static double perGram(Formula formula, ToDoubleFunction<LiquidPortion> of) {
         return formula.liquidParts().stream()
-                .map(part -> new LiquidPortion(part.liquid(), part.share().of(Mass.grams(1)), part.frozen()))
+                .map(part -> part.portion(Mass.grams(1)))
                 .mapToDouble(of)
                 .sum();
     }

@@ -1,5 +1,6 @@
 package io.causticon.core.formula;
 
+import io.causticon.core.mould.Mould;
 import io.causticon.core.quantity.Temperature;
 import org.jspecify.annotations.Nullable;
 
@@ -13,6 +14,8 @@ import org.jspecify.annotations.Nullable;
  * @param mould where it goes, null when not yet said
  * @param mixAt temperature at which lye and fats are to meet
  * @param scales the scales it is weighed on
+ * @param pouring how it fills the mould and how it is divided
+ * @param lyeVessel what the lye is dissolved in; null when not yet said
  * @param note anything the maker wants to remember; may be empty
  */
 public record BatchPlan(
@@ -23,4 +26,48 @@ public record BatchPlan(
         @Nullable Mould mould,
         Temperature mixAt,
         Scales scales,
-        String note) {}
+        Pouring pouring,
+        @Nullable Vessel lyeVessel,
+        String note) {
+
+    /** A plan of one undivided batter. */
+    public BatchPlan(
+            String name,
+            Formula formula,
+            Process process,
+            GelGoal gel,
+            @Nullable Mould mould,
+            Temperature mixAt,
+            Scales scales,
+            String note) {
+        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, note);
+    }
+
+    public BatchPlan with(Formula other) {
+        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, note);
+    }
+
+    public BatchPlan with(Pouring other) {
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, note);
+    }
+
+    public BatchPlan with(GelGoal other) {
+        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, note);
+    }
+
+    public BatchPlan with(Scales other) {
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, note);
+    }
+
+    public BatchPlan with(@Nullable Mould other) {
+        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, note);
+    }
+
+    public BatchPlan with(@Nullable Vessel other) {
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, note);
+    }
+
+    public BatchPlan mixedAt(Temperature other) {
+        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, note);
+    }
+}

@@ -45,10 +45,7 @@ public record Composition(
     /** Share of one acid, for habits that hang on it alone. */
     public static Share ofAcid(List<FatPortion> fats, FattyAcid acid) {
         double total = fats.stream().mapToDouble(f -> f.mass().grams()).sum();
-        return Share.fraction(mean(fats, total, fat -> fat.acids().stream()
-                .filter(a -> a.acid() == acid)
-                .mapToDouble(a -> a.share().fraction())
-                .sum()));
+        return Share.fraction(mean(fats, total, fat -> fat.shareOf(acid)));
     }
 
     private static double mean(List<FatPortion> fats, double total, ToDoubleFunction<Fat> of) {

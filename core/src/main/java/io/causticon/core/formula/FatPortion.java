@@ -2,14 +2,24 @@ package io.causticon.core.formula;
 
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Fat;
+import org.jspecify.annotations.Nullable;
 
 /**
  * So much of a fat.
  *
  * @param fat which
  * @param mass how much
+ * @param lot label of the lot it is taken from; null when that was not said
  */
-public record FatPortion(Fat fat, Mass mass) {
+public record FatPortion(Fat fat, Mass mass, @Nullable String lot) {
+
+    public FatPortion(Fat fat, Mass mass) {
+        this(fat, mass, null);
+    }
+
+    public FatPortion weighing(Mass other) {
+        return new FatPortion(fat, other, lot);
+    }
 
     private static final double KOH_MILLIGRAMS_PER_MOLE = 56106;
 

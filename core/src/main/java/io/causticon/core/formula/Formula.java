@@ -3,6 +3,10 @@ package io.causticon.core.formula;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a batch is to be made of. Everything else (lye, liquid, superfat's spread) follows from it.
@@ -37,14 +41,36 @@ public record Formula(
     public Formula scaledTo(Mass newFatMass) {
         double factor = newFatMass.dividedBy(fatMass());
         return new Formula(
-                fats.stream().map(f -> new FatPortion(f.fat(), f.mass().times(factor))).toList(),
+                fats.stream().map(f -> f.weighing(f.mass().times(factor))).toList(),
                 alkali,
                 superfat,
                 liquidTarget,
                 liquidParts,
-                additives.stream()
-                        .map(a -> new AdditivePortion(a.additive(), a.mass().times(factor)))
-                        .toList());
+                additives.stream().map(a -> a.scaledBy(factor)).toList());
+    }
+
+    public Formula withFats(List<FatPortion> others) {
+        return new Formula(others, alkali, superfat, liquidTarget, liquidParts, additives).redosed();
+    }
+
+    public Formula withSuperfat(Share other) {
+        return new Formula(fats, alkali, other, liquidTarget, liquidParts, additives);
+    }
+
+    public Formula withLiquid(LiquidTarget target, List<LiquidPart> parts) {
+        return new Formula(fats, alkali, superfat, target, parts, additives);
+    }
+
+    public Formula withAdditives(List<AdditivePortion> others) {
+        return new Formula(fats, alkali, superfat, liquidTarget, liquidParts, others);
+    }
+
+    /** Doses that go by the fats, worked out again for the fats as they are now. */
+    private Formula redosed() {
+        Mass mass = fatMass();
+        return withAdditives(additives.stream()
+                .map(a -> AdditivePortion.dosed(a.additive(), a.dose(), a.joins(), mass))
+                .toList());
     }
 
     /** Share of sugar in everything that goes in, per mass of fats: what makes a loaf heat. */
@@ -56,6 +82,23 @@ public record Formula(
                 .mapToDouble(a -> a.additive().sugar().of(a.mass()).grams())
                 .sum();
         return Share.fraction((fromLiquid + fromAdditives) / fatMass().grams());
+    }
+
+    /** Food allergens that go in, by name. */
+    public SortedSet<String> allergens() {
+        return Stream.of(
+                        fats.stream().flatMap(p -> p.fat().allergens().stream()),
+                        liquidParts.stream().flatMap(p -> p.liquid().allergens().stream()),
+                        additives.stream().flatMap(p -> p.additive().allergens().stream()))
+                .flatMap(s -> s)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** Fragrance allergens that labels name, as far as the tables know. */
+    public SortedSet<String> scentAllergens() {
+        return additives.stream()
+                .flatMap(p -> p.additive().scentAllergens().stream())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     double additiveAcidMoles() {

@@ -74,15 +74,19 @@ public final class FormulaCheck {
     private static void checkBalance(Formula formula, Problems problems) {
         try {
             AlkaliBalance balance = AlkaliBalance.of(formula);
+            if (!balance.firstWater().isPositive()) {
+                problems.add("liquidParts", ProblemKey.NOTHING_DISSOLVES_LYE);
+                return;
+            }
             // Potassium hydroxide dissolves in less than its own mass of water, so the limit is for sodium's part.
             boolean mostlySodium = balance.naoh().isMoreThan(balance.koh());
-            if (mostlySodium && balance.concentration().compareTo(STRONGEST_LYE) > 0) {
+            if (mostlySodium && balance.firstConcentration().compareTo(STRONGEST_LYE) > 0) {
                 problems.add(
                         "liquid",
                         ProblemKey.LYE_CANNOT_DISSOLVE,
                         balance.lye(),
-                        balance.water(),
-                        balance.concentration(),
+                        balance.firstWater(),
+                        balance.firstConcentration(),
                         STRONGEST_LYE);
             }
         } catch (ProblemsException e) {

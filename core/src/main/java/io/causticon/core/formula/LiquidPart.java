@@ -1,5 +1,6 @@
 package io.causticon.core.formula;
 
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Liquid;
 
@@ -9,5 +10,16 @@ import io.causticon.core.substance.Liquid;
  * @param liquid which
  * @param share its part of the whole liquid, by mass
  * @param frozen whether it goes in as ice
+ * @param joins when it goes in; what joins later than the lye is not there to dissolve it
  */
-public record LiquidPart(Liquid liquid, Share share, boolean frozen) {}
+public record LiquidPart(Liquid liquid, Share share, boolean frozen, Joins joins) {
+
+    /** A part that the lye is dissolved in. */
+    public LiquidPart(Liquid liquid, Share share, boolean frozen) {
+        this(liquid, share, frozen, Joins.LYE);
+    }
+
+    LiquidPortion portion(Mass whole) {
+        return new LiquidPortion(liquid, share.of(whole), frozen, joins);
+    }
+}

@@ -11,8 +11,23 @@ import java.util.Optional;
  * @param liquid which
  * @param mass how much
  * @param frozen whether it goes in as ice
+ * @param joins when it goes in
  */
-public record LiquidPortion(Liquid liquid, Mass mass, boolean frozen) {
+public record LiquidPortion(Liquid liquid, Mass mass, boolean frozen, Joins joins) {
+
+    /** A portion that the lye is dissolved in. */
+    public LiquidPortion(Liquid liquid, Mass mass, boolean frozen) {
+        this(liquid, mass, frozen, Joins.LYE);
+    }
+
+    public LiquidPortion weighing(Mass other) {
+        return new LiquidPortion(liquid, other, frozen, joins);
+    }
+
+    /** Whether it is there while the lye dissolves. */
+    public boolean dissolvesLye() {
+        return joins == Joins.LYE;
+    }
 
     public Mass water() {
         return liquid.water().of(mass);

@@ -4,15 +4,20 @@ import java.util.Arrays;
 
 /**
  * One half of a loaf's cross-section in finite volumes: columns from the middle plane outwards, rows from the bottom up. Keeps the
- * temperature of the walls, which start at that of the room.
+ * temperature of the walls, which start at that of the room. In a cylinder the columns are rings, and what flows outwards is spread over
+ * more and more of them.
  */
 final class Grid {
+
+    /** The outermost ring has up to this much more rim to its area than a straight cell. */
+    private static final double RING_MARGIN = 1.25;
 
     private final int columns;
     private final int rows;
     private final double dx;
     private final double dy;
     private final double conductivity;
+    private final boolean round;
     private final WallStrip side;
     private final WallStrip top;
     private final WallStrip bottom;
@@ -23,6 +28,7 @@ final class Grid {
         this.dx = setup.width() / 2 / columns;
         this.dy = setup.height() / rows;
         this.conductivity = conductivity;
+        this.round = setup.shape() == LoafSetup.Shape.CYLINDER;
         double room = setup.room().celsius();
         this.side = new WallStrip(setup.side(), rows, dx / 2 / conductivity, room);
         this.top = new WallStrip(setup.top(), columns, dy / 2 / conductivity, room);
@@ -47,7 +53,7 @@ final class Grid {
         double along = Math.max(
                 2 * conductivity / (dy * dy),
                 conductivity / (dy * dy) + Math.max(top.conductance(), bottom.conductance()) / dy);
-        return capacity / (across + along + sink);
+        return capacity / (across * (round ? RING_MARGIN : 1) + along + sink);
     }
 
     /** Heat that flows into each cell, W/m3; moves the walls on by the step. */
@@ -57,14 +63,16 @@ final class Grid {
             for (int c = 0; c < columns; c++) {
                 int i = r * columns + c;
                 if (c + 1 < columns) {
-                    exchange(heat, t, i, i + 1, conductivity / (dx * dx));
+                    double flow = conductivity / (dx * dx) * (t[i + 1] - t[i]);
+                    heat[i] += flow * rim(c);
+                    heat[i + 1] -= flow * rim(c) * area(c) / area(c + 1);
                 }
                 if (r + 1 < rows) {
                     exchange(heat, t, i, i + columns, conductivity / (dy * dy));
                 }
             }
             int rim = r * columns + columns - 1;
-            heat[rim] += side.flux(r, t[rim], room, step) / dx;
+            heat[rim] += side.flux(r, t[rim], room, step) / dx * rim(columns - 1);
         }
         for (int c = 0; c < columns; c++) {
             int lid = (rows - 1) * columns + c;
@@ -72,6 +80,16 @@ final class Grid {
             heat[lid] += top.flux(c, t[lid], room, step) / dy;
         }
         return heat;
+    }
+
+    /** Outer rim of a column against its area, times the width of the column: 1 in a box, {@code r_out / r_middle} in a cylinder. */
+    private double rim(int column) {
+        return round ? (column + 1) / (column + 0.5) : 1;
+    }
+
+    /** Area of a column, in units of the innermost. */
+    private double area(int column) {
+        return round ? 2 * column + 1 : 1;
     }
 
     private static void exchange(double[] heat, double[] t, int i, int j, double conductance) {

@@ -32,6 +32,7 @@ public final class LoafHeat {
     private static final double GEL_HALF_WIDTH = 4;
     private static final double GELLED_CONVERSION = 0.30;
     private static final double CELL = 0.007;
+    private static final int LEAST_COLUMNS = 7;
     private static final double STEP_SAFETY = 0.85;
     private static final double LONGEST_STEP = 60;
     private static final double FRAME_SECONDS = 300;
@@ -53,8 +54,8 @@ public final class LoafHeat {
         this.latent = GEL_LATENT_HEAT * batter.density() / capacity;
         double half = setup.length() / 2;
         double end = 1 / setup.side().transfer();
-        this.sink = 1 / (half * (end + 4 * half / (Math.PI * Math.PI * parameters.conductivity())));
-        this.grid = new Grid(setup, parameters.conductivity(), CELL);
+        this.sink = setup.shape() == LoafSetup.Shape.CYLINDER ? 0 : 1 / (half * (end + 4 * half / (Math.PI * Math.PI * parameters.conductivity())));
+        this.grid = new Grid(setup, parameters.conductivity(), Math.min(CELL, setup.width() / 2 / LEAST_COLUMNS));
     }
 
     /** Runs until the reaction is done and the loaf is cold, at most this many hours. */
@@ -75,7 +76,8 @@ public final class LoafHeat {
         Arrays.fill(theta, setup.poured().celsius());
         Arrays.fill(conversion, setup.converted());
         double step = Math.min(LONGEST_STEP, STEP_SAFETY * grid.stableStep(capacity, sink));
-        LoafHistory.Recorder recorder = new LoafHistory.Recorder(grid.columns(), grid.rows(), FRAME_SECONDS);
+        LoafHistory.Recorder recorder = new LoafHistory.Recorder(
+                grid.columns(), grid.rows(), FRAME_SECONDS, setup.shape() == LoafSetup.Shape.CYLINDER);
         double end = hours * 3600;
         for (double t = 0; ; t += step) {
             readTemperatures(theta, conversion, temperature, gelled);

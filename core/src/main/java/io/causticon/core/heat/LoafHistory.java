@@ -74,9 +74,11 @@ public record LoafHistory(
         private final List<double[]> frames = new ArrayList<>();
         private double peak = Double.NEGATIVE_INFINITY;
         private double peakSecond;
+        private final boolean round;
         private boolean[] gelled = {};
 
-        Recorder(int columns, int rows, double frameSeconds) {
+        Recorder(int columns, int rows, double frameSeconds, boolean round) {
+            this.round = round;
             this.columns = columns;
             this.rows = rows;
             this.frameSeconds = frameSeconds;
@@ -101,18 +103,20 @@ public record LoafHistory(
         }
 
         private double gelShare() {
-            int count = 0;
-            int all = 0;
+            double count = 0;
+            double all = 0;
             for (int r = 0; r < rows; r++) {
                 for (int c = 0; c < columns; c++) {
                     boolean corner = c == columns - 1 && (r == 0 || r == rows - 1);
                     if (!corner) {
-                        all++;
-                        count += gelled[r * columns + c] ? 1 : 0;
+                        // Rings of a cylinder hold more the farther out they are.
+                        double part = round ? 2 * c + 1 : 1;
+                        all += part;
+                        count += gelled[r * columns + c] ? part : 0;
                     }
                 }
             }
-            return (double) count / all;
+            return count / all;
         }
     }
 }

@@ -1,6 +1,7 @@
 package io.causticon.core.heat;
 
-import io.causticon.core.formula.Mould;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.quantity.Temperature;
 import java.util.List;
 
@@ -8,9 +9,10 @@ import java.util.List;
  * A poured loaf and what stands round it.
  *
  * @param batter what was poured
- * @param width inner width, m
+ * @param shape whether the section is that of a long loaf or of a standing cylinder
+ * @param width inner width, or diameter of a cylinder, m
  * @param height fill height, m
- * @param length inner length, m
+ * @param length inner length, m; not read for a cylinder
  * @param side the long walls
  * @param top lid or open face
  * @param bottom what it stands on
@@ -20,6 +22,7 @@ import java.util.List;
  */
 public record LoafSetup(
         Batter batter,
+        Shape shape,
         double width,
         double height,
         double length,
@@ -35,6 +38,29 @@ public record LoafSetup(
     private static final double MILLIMETRE = 0.001;
     private static final double LEAST_FILL = 0.01;
 
+    /** Whose half section is computed. */
+    public enum Shape {
+        /** A box much longer than wide; its ends are a sink. */
+        LOAF,
+        /** Rotated round its left edge. */
+        CYLINDER
+    }
+
+    /** A long loaf. */
+    public LoafSetup(
+            Batter batter,
+            double width,
+            double height,
+            double length,
+            Wall side,
+            Wall top,
+            Wall bottom,
+            Temperature poured,
+            double converted,
+            Temperature room) {
+        this(batter, Shape.LOAF, width, height, length, side, top, bottom, poured, converted, room);
+    }
+
     /** How a mould is kept while the soap sets. */
     public enum Wrap {
         OPEN,
@@ -48,7 +74,8 @@ public record LoafSetup(
         double height = Math.max(LEAST_FILL, Math.min(fillHeight, mould.height()) * MILLIMETRE);
         return new LoafSetup(
                 batter,
-                mould.width() * MILLIMETRE,
+                isRound(mould) ? Shape.CYLINDER : Shape.LOAF,
+                width(mould) * MILLIMETRE,
                 height,
                 mould.length() * MILLIMETRE,
                 Wall.of(Wall.FILM_SIDE, wall(mould, wrap, false)),
@@ -59,11 +86,23 @@ public record LoafSetup(
                 room);
     }
 
+    private static boolean isRound(Mould mould) {
+        return mould.kind() == MouldKind.TUBE || mould.kind() == MouldKind.CAVITIES;
+    }
+
+    /** A cavity is computed as the cylinder with as much side wall to its volume, which is nearer to three dimensions than a long box. */
+    private static double width(Mould mould) {
+        return mould.kind() == MouldKind.CAVITIES
+                ? 2 * mould.length() * mould.width() / (mould.length() + mould.width())
+                : mould.width();
+    }
+
     private static List<Wall.Layer> wall(Mould mould, Wrap wrap, boolean top) {
         Wall.Layer shell =
                 switch (mould.kind()) {
                     case WOODEN_LOAF -> Wall.Layer.WOOD_15;
-                    case SLAB -> Wall.Layer.WOOD_10;
+                    case SLAB, CUSTOM -> Wall.Layer.WOOD_10;
+                    case TUBE -> Wall.Layer.PVC_4;
                     case SILICONE_LOAF, CAVITIES -> Wall.Layer.SILICONE_2;
                 };
         if (top) {

@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.quantity.Interval;
+import io.causticon.core.substance.Fat;
 import io.causticon.core.substance.FattyAcid.Family;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,6 +45,16 @@ public record WorkingTime(double minutes, Interval band, List<Reason> reasons) {
      * @param factor what it multiplies the time by
      */
     public record Reason(String words, double factor) {}
+
+    /**
+     * What a fat's acids do to the logarithm of the minutes, for each part of the whole that it makes up: linear, so that a recipe can
+     * be fitted to a wanted time.
+     */
+    public static double logMinutesOf(Fat fat) {
+        return LOG_PER_LONG_SATURATED * fat.shareOf(Family.LONG_SATURATED).fraction()
+                + LOG_PER_MONO * fat.shareOf(Family.MONO_UNSATURATED).fraction()
+                + LOG_PER_RICINOLEIC * fat.shareOf(Family.RICINOLEIC).fraction();
+    }
 
     public static WorkingTime forecast(BatchPlan plan) {
         Formula formula = plan.formula();

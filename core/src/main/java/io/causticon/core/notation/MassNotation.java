@@ -40,6 +40,15 @@ public final class MassNotation {
         return inUnit(field, NumberNotation.read(field, one.group(1)), one.group(2), text.trim(), units);
     }
 
+    /** A mass as it would be typed by somebody who thinks in these units; fine enough that lye comes back to 0.01 g. */
+    public static String write(Mass mass, Units units) {
+        return switch (units.mass()) {
+            case GRAM -> NumberNotation.write(mass.grams(), 2);
+            case OUNCE -> NumberNotation.write(mass.inOunces(), 4);
+            case POUND -> NumberNotation.write(mass.inOunces() / Mass.OUNCES_PER_POUND, 5);
+        };
+    }
+
     private static Mass inUnit(String field, double number, String unit, String typed, Units units) {
         return switch (unit) {
             case "" -> bare(number, units);

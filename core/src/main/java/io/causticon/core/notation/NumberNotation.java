@@ -3,6 +3,8 @@ package io.causticon.core.notation;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Share;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 
 /** Numbers as they are typed: with a point or a comma for decimals, with commas or spaces between thousands. */
 public final class NumberNotation {
@@ -29,6 +31,12 @@ public final class NumberNotation {
             // Told below in the maker's words.
         }
         throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
+    }
+
+    /** A number as it would be typed, without needless zeros. */
+    public static String write(double value, int digits) {
+        String text = BigDecimal.valueOf(value).setScale(digits, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+        return text.equals("-0") ? "0" : text;
     }
 
     /** A share typed in per cent, with or without the sign. */

@@ -57,15 +57,13 @@ public record AsWeighed(
         AsWeighed read() {
             Weights planned = Weights.planned(plan.formula());
             List<FatPortion> fats = new ArrayList<>();
-            planned.fats().forEach(f -> fats.add(new FatPortion(f.fat(), take(Weighable.fat(f.fat().id()), f.mass()))));
+            planned.fats().forEach(f -> fats.add(f.weighing(take(Weighable.fat(f.fat().id()), f.mass()))));
             List<LiquidPortion> liquids = new ArrayList<>();
             planned.liquids()
-                    .forEach(l -> liquids.add(new LiquidPortion(
-                            l.liquid(), take(Weighable.liquid(l.liquid().id()), l.mass()), l.frozen())));
+                    .forEach(l -> liquids.add(l.weighing(take(Weighable.liquid(l.liquid().id()), l.mass()))));
             List<AdditivePortion> additives = new ArrayList<>();
             planned.additives()
-                    .forEach(a -> additives.add(new AdditivePortion(
-                            a.additive(), take(Weighable.additive(a.additive().id()), a.mass()))));
+                    .forEach(a -> additives.add(a.weighing(take(Weighable.additive(a.additive().id()), a.mass()))));
             Mass naoh = takeAlkali(Weighable.NAOH, planned.naoh());
             Mass koh = takeAlkali(Weighable.KOH, planned.koh());
             List<Weighable> unplanned = List.copyOf(logged.keySet());

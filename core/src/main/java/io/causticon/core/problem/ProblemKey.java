@@ -26,6 +26,30 @@ public enum ProblemKey {
     UNKNOWN_SUBSTANCE,
     /** More alkali than the water can dissolve. Values: lye, water, concentration, the limit. */
     LYE_CANNOT_DISSOLVE,
+    /** No liquid is there when the lye goes in. Values: none. */
+    NOTHING_DISSOLVES_LYE,
+    /** Spoons of something that is not spooned. Values: its name. */
+    NOT_SPOONED,
+    /** A line of a drawing that dips below the one under it. Values: the upper, the lower, where in mm from the left. */
+    LINES_CROSS,
+    /** A line of a drawing that leaves the mould. Values: the line, its height in mm, the mould's height in mm. */
+    ABOVE_THE_MOULD,
+    /** A line that is not flat in a mould whose section changes. Values: the line. */
+    NOT_FLAT,
+    /** Too many of something. Values: how many, the most. */
+    TOO_MANY,
+    /** A length that cannot be read. Values: what was typed. */
+    NOT_A_LENGTH,
+    /** A share where only a mass makes sense. Values: what was typed. */
+    NEEDS_A_TOTAL,
+    /** Something is still used. Values: by what. */
+    STILL_USED,
+    /** A cost was asked of something whose price is not known. Values: its name. */
+    UNKNOWN_PRICE,
+    /** A fit without anything that is wanted. Values: none. */
+    NOTHING_WANTED,
+    /** No proposal meets the limits. Values: none. */
+    LIMITS_EXCLUDE_ALL,
     /** The liquid takes up alkali faster than it brings water. Values: none. */
     LIQUID_WITHOUT_WATER,
     /** After now. Values: the moment. */

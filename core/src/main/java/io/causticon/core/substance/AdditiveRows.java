@@ -1,7 +1,6 @@
 package io.causticon.core.substance;
 
 import java.util.List;
-import java.util.Set;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 
@@ -21,11 +20,14 @@ final class AdditiveRows {
                 row.get("kind"),
                 Rows.range(row, "usual_low_g_per_kg_oils", "usual_high"),
                 cap(row),
-                effects(row),
+                spoon(row),
+                Rows.words(row, "effects"),
                 row.get("best_added_at"),
                 Rows.acid(row, "acid"),
                 Rows.percent(row, "acid_pct"),
                 Rows.percent(row, "sugar_pct"),
+                Rows.words(row, "allergen"),
+                Rows.words(row, "scent_allergens"),
                 row.get("note"),
                 Rows.confidence(row));
     }
@@ -34,8 +36,7 @@ final class AdditiveRows {
         return row.get("hard_cap_g_per_kg").isBlank() ? null : Rows.number(row, "hard_cap_g_per_kg");
     }
 
-    private static Set<String> effects(CSVRecord row) {
-        String text = row.get("effects");
-        return text.isBlank() ? Set.of() : Set.of(text.split(","));
+    private static @Nullable Double spoon(CSVRecord row) {
+        return row.get("grams_per_tsp").isBlank() ? null : Rows.number(row, "grams_per_tsp");
     }
 }

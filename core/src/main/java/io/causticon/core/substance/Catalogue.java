@@ -30,6 +30,14 @@ public final class Catalogue {
         return STANDARD;
     }
 
+    /** This catalogue with what the workshop has of its own; the same id replaces. */
+    public Catalogue with(Collection<Fat> ownFats, Collection<Additive> ownAdditives) {
+        return new Catalogue(
+                Stream.concat(fats.values().stream(), ownFats.stream()).toList(),
+                List.copyOf(liquids.values()),
+                Stream.concat(additives.values().stream(), ownAdditives.stream()).toList());
+    }
+
     public Collection<Fat> fats() {
         return fats.values();
     }

@@ -3,6 +3,7 @@ package io.causticon.core.substance;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Share;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param source where the figures come from
  * @param confidence how far they are to be trusted
  * @param animal whether it comes from an animal
+ * @param palm whether it comes, or commonly comes, from palm
+ * @param allergens food allergens that it may carry
  */
 public record Fat(
         String id,
@@ -37,15 +40,57 @@ public record Fat(
         List<AcidShare> acids,
         String source,
         Confidence confidence,
-        boolean animal) {
+        boolean animal,
+        boolean palm,
+        Set<String> allergens) {
+
+    /** What is left of the spread once a supplier's certificate gives the value of the very lot: titration error, 95 %. */
+    public static final Share CERTIFIED_SPREAD = Share.percent(0.5);
+
 
     public Fat {
         acids = List.copyOf(acids);
+        allergens = Set.copyOf(allergens);
     }
 
     /** The name without what stands in brackets or after a comma, for narrow places. */
     public String shortName() {
         return name.replaceAll("\\s*\\(.*?\\)", "").replaceAll(",.*", "").replaceAll("(?i) oil$", "").trim();
+    }
+
+    /**
+     * The same fat from a lot whose saponification value a supplier certified.
+     *
+     * @param certified mg KOH per g
+     */
+    public Fat certified(double certified) {
+        return new Fat(
+                id, name, kind, certified, saponificationRange, CERTIFIED_SPREAD, iodineValue, iodineRange, unsaponifiable,
+                meltingRange, acids, source, confidence, animal, palm, allergens);
+    }
+
+    /**
+     * A fat of the workshop's own that is like this one in its acids, with the values that its supplier certified.
+     *
+     * @param ownId its own stable name
+     * @param ownName what the workshop calls it
+     * @param certified saponification value, mg KOH per g
+     * @param iodine iodine value, g per 100 g
+     * @param ofAnimal whether it comes from an animal
+     */
+    public Fat ownLikeness(String ownId, String ownName, double certified, double iodine, boolean ofAnimal) {
+        return new Fat(
+                ownId, ownName, kind, certified, Interval.between(certified, certified), CERTIFIED_SPREAD, iodine,
+                Interval.between(iodine, iodine), unsaponifiable, meltingRange, acids,
+                "supplier's certificate; acids as of " + name, Confidence.MEDIUM, ofAnimal, palm, allergens);
+    }
+
+    /** Fraction of one acid among its acids. */
+    public double shareOf(FattyAcid acid) {
+        return acids.stream()
+                .filter(a -> a.acid() == acid)
+                .mapToDouble(a -> a.share().fraction())
+                .sum();
     }
 
     public Share shareOf(FattyAcid.Family family) {

@@ -30,7 +30,9 @@ final class FatRows {
                 acids(row),
                 row.get("source_note"),
                 Rows.confidence(row),
-                Rows.yes(row, "animal_derived"));
+                Rows.yes(row, "animal_derived"),
+                Rows.yes(row, "palm_derived"),
+                Rows.words(row, "allergen"));
     }
 
     private static String kindName(String written) {

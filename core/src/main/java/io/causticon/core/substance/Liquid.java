@@ -2,6 +2,7 @@ package io.causticon.core.substance;
 
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param salt salts
  * @param alcohol alcohol
  * @param animal whether it comes from an animal
+ * @param allergens food allergens that it carries
  * @param note what it does
  * @param source where the figures come from
  * @param confidence how far they are to be trusted
@@ -36,9 +38,14 @@ public record Liquid(
         Share salt,
         Share alcohol,
         boolean animal,
+        Set<String> allergens,
         String note,
         String source,
         Confidence confidence) {
+
+    public Liquid {
+        allergens = Set.copyOf(allergens);
+    }
 
     /** Moles of alkali that a gram of it takes up. */
     public double alkaliMolesPerGram() {

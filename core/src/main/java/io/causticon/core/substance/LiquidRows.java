@@ -27,6 +27,7 @@ final class LiquidRows {
                 Rows.percent(row, "salt_pct"),
                 Rows.percent(row, "alcohol_pct"),
                 Rows.yes(row, "animal_derived"),
+                Rows.words(row, "allergen"),
                 row.get("note"),
                 row.get("source_note"),
                 Rows.confidence(row));

@@ -8,6 +8,7 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
 import java.util.Locale;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
@@ -57,6 +58,12 @@ final class Rows {
 
     static Confidence confidence(CSVRecord row) {
         return Confidence.valueOf(row.get("confidence").toUpperCase(Locale.ROOT));
+    }
+
+    /** Words with commas between; none for an empty cell. */
+    static Set<String> words(CSVRecord row, String column) {
+        String text = row.get(column);
+        return text.isBlank() ? Set.of() : Set.of(text.split("\\s*,\\s*"));
     }
 
     static boolean yes(CSVRecord row, String column) {

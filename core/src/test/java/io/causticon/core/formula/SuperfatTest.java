@@ -4,6 +4,8 @@ import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;

@@ -3,9 +3,11 @@ package io.causticon.web.account;
 import io.causticon.core.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
 import java.time.Clock;
 import java.time.ZoneId;
+import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.security.core.userdetails.User;
@@ -71,7 +73,8 @@ public class AccountService implements UserDetailsService {
                 account.theme(),
                 workshop.name(),
                 ZoneId.of(workshop.zone()),
-                Temperature.celsius(workshop.roomCelsius()));
+                Temperature.celsius(workshop.roomCelsius()),
+                workshop.currency());
     }
 
     /**
@@ -116,6 +119,16 @@ public class AccountService implements UserDetailsService {
         workshops.findById(Workshop.ONLY).ifPresentOrElse(
                 w -> w.change(name.trim(), zone, roomCelsius),
                 () -> workshops.save(new Workshop(name.trim(), "", zone, roomCelsius)));
+    }
+
+    /** Says what money prices are in. */
+    @Transactional
+    public void payIn(String currency) {
+        String code = currency.trim().toUpperCase(Locale.ROOT);
+        if (Currency.getAvailableCurrencies().stream().noneMatch(c -> c.getCurrencyCode().equals(code))) {
+            throw ProblemsException.of("currency", ProblemKey.NOT_A_CHOICE, currency);
+        }
+        workshops.findById(Workshop.ONLY).ifPresent(w -> w.pay(code));
     }
 
     @Transactional

@@ -17,6 +17,7 @@ import java.time.ZoneId;
  * @param workshop the workshop's name
  * @param zone the workshop's time zone
  * @param room usual temperature of the workshop
+ * @param currency code of the money that its prices are in (ISO 4217)
  */
 public record Maker(
         String name,
@@ -26,7 +27,8 @@ public record Maker(
         String theme,
         String workshop,
         ZoneId zone,
-        Temperature room) {
+        Temperature room,
+        String currency) {
 
     public Formats formats() {
         return new Formats(units, zone);

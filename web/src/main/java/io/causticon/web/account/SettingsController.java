@@ -58,10 +58,14 @@ class SettingsController {
             @ModelAttribute("maker") Maker maker,
             @RequestParam String workshop,
             @RequestParam String zone,
-            @RequestParam String room) {
+            @RequestParam String room,
+            @RequestParam(defaultValue = "") String currency) {
         try {
             double celsius = TemperatureNotation.read("room", room, maker.units()).celsius();
             accounts.saveWorkshop(workshop, zone, celsius);
+            if (!currency.isBlank()) {
+                accounts.payIn(currency);
+            }
             return "redirect:/settings";
         } catch (ProblemsException e) {
             return show(model, maker, words.byField(e.problems(), maker.formats()), "");

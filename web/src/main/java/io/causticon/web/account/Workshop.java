@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 class Workshop {
 
     static final int ONLY = 1;
+    static final String DEFAULT_CURRENCY = "EUR";
 
     @Id
     private int id = ONLY;
@@ -16,6 +17,7 @@ class Workshop {
     private String place = "";
     private String zone = "UTC";
     private double roomCelsius;
+    private String currency = DEFAULT_CURRENCY;
 
     protected Workshop() {}
 
@@ -36,6 +38,15 @@ class Workshop {
 
     double roomCelsius() {
         return roomCelsius;
+    }
+
+    /** Code of the money that prices are in (ISO 4217). */
+    String currency() {
+        return currency;
+    }
+
+    void pay(String newCurrency) {
+        this.currency = newCurrency;
     }
 
     void change(String newName, String newZone, double newRoom) {

@@ -4,58 +4,106 @@ import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.formula.Mould;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.mould.Line;
+import io.causticon.core.mould.Mould;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Catalogue;
+import io.causticon.core.substance.Fat;
 import io.causticon.web.shared.Recent;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Writes plans for keeping and reads them again. Substances are kept by id, amounts in base units: g, fraction, C, mm. */
+/**
+ * Writes plans for keeping and reads them again. Amounts are in base units: g, fraction, C, mm. Substances of the tables are kept by id,
+ * those of the workshop's own whole: a plan stays readable when they are put away.
+ */
 @Component
 public class PlanCodec {
 
-    private record Portion(String id, double grams) {}
+    private record OwnFat(String name, String likeId, double saponification, double iodine, boolean animal) {}
 
-    private record Part(String id, double share, boolean frozen) {}
+    private record OwnFragrance(
+            String name, @Nullable Double cap, Set<String> behaviour, Set<String> allergens, String note) {}
+
+    private record FatKept(
+            String id, double grams, @Nullable String lot, @Nullable Double certified, @Nullable OwnFat own) {}
+
+    private record LiquidKept(String id, double share, boolean frozen, @Nullable Joins joins) {}
+
+    private record AdditiveKept(
+            String id,
+            double grams,
+            Dose.@Nullable Way way,
+            double value,
+            @Nullable Joins joins,
+            @Nullable OwnFragrance own) {}
+
+    private record ExtraKept(String id, Dose.Way way, double value, @Nullable OwnFragrance own) {}
+
+    private record PortionKept(
+            String name,
+            @Nullable List<Line.Point> top,
+            double share,
+            List<ExtraKept> additives,
+            List<ExtraKept> liquids) {}
+
+    private record PouringKept(
+            Pouring.SizedBy sizedBy,
+            @Nullable Double fillHeight,
+            double overage,
+            @Nullable Mould spare,
+            double thickness,
+            Portioning.Way way,
+            double stuck,
+            List<PortionKept> portions) {}
 
     private record Kept(
             String name,
-            List<Portion> fats,
+            List<FatKept> fats,
             double naohShare,
             double naohPurity,
             double kohPurity,
             double superfat,
             LiquidTarget.Way liquidWay,
             double liquidValue,
-            List<Part> liquids,
-            List<Portion> additives,
+            List<LiquidKept> liquids,
+            List<AdditiveKept> additives,
             Process process,
             GelGoal gel,
             @Nullable Mould mould,
             double mixAt,
             double fatStep,
             double lyeStep,
+            @Nullable PouringKept pouring,
+            @Nullable Vessel lyeVessel,
             String note) {}
 
     private static final int REMEMBERED = 500;
+    private static final Catalogue TABLES = Catalogue.standard();
 
     private final Recent<String, BatchPlan> recent = new Recent<>(REMEMBERED);
 
     private final JsonMapper mapper = JsonMapper.builder()
-            .changeDefaultVisibility(v -> v.withGetterVisibility(
-                            Visibility.NONE)
+            .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
                     .withIsGetterVisibility(Visibility.NONE)
                     .withFieldVisibility(Visibility.ANY))
             .build();
@@ -64,7 +112,7 @@ public class PlanCodec {
         Formula f = plan.formula();
         return mapper.writeValueAsString(new Kept(
                 plan.name(),
-                f.fats().stream().map(p -> new Portion(p.fat().id(), p.mass().grams())).toList(),
+                f.fats().stream().map(PlanCodec::keep).toList(),
                 f.alkali().naohShare().fraction(),
                 f.alkali().naohPurity().fraction(),
                 f.alkali().kohPurity().fraction(),
@@ -72,17 +120,17 @@ public class PlanCodec {
                 f.liquidTarget().way(),
                 f.liquidTarget().value(),
                 f.liquidParts().stream()
-                        .map(p -> new Part(p.liquid().id(), p.share().fraction(), p.frozen()))
+                        .map(p -> new LiquidKept(p.liquid().id(), p.share().fraction(), p.frozen(), p.joins()))
                         .toList(),
-                f.additives().stream()
-                        .map(p -> new Portion(p.additive().id(), p.mass().grams()))
-                        .toList(),
+                f.additives().stream().map(PlanCodec::keep).toList(),
                 plan.process(),
                 plan.gel(),
                 plan.mould(),
                 plan.mixAt().celsius(),
                 plan.scales().fatStep().grams(),
                 plan.scales().lyeStep().grams(),
+                keep(plan.pouring()),
+                plan.lyeVessel(),
                 plan.note()));
     }
 
@@ -91,23 +139,80 @@ public class PlanCodec {
         return recent.get(kept, this::plan);
     }
 
+    private static FatKept keep(FatPortion p) {
+        Fat fat = p.fat();
+        Fat known = TABLES.findFat(fat.id()).orElse(null);
+        OwnFat own = known == null
+                ? new OwnFat(fat.name(), likeId(fat), fat.saponificationValue(), fat.iodineValue(), fat.animal())
+                : null;
+        Double certified = known != null && known.saponificationValue() != fat.saponificationValue()
+                        || known != null && !known.saponificationSpread().equals(fat.saponificationSpread())
+                ? fat.saponificationValue()
+                : null;
+        return new FatKept(fat.id(), p.mass().grams(), p.lot(), certified, own);
+    }
+
+    /** The fat of the tables that an own one has its acids from. */
+    private static String likeId(Fat own) {
+        return TABLES.fats().stream()
+                .filter(f -> f.acids().equals(own.acids()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("Impossible state: " + own.name() + " is like nothing"))
+                .id();
+    }
+
+    private static AdditiveKept keep(AdditivePortion p) {
+        return new AdditiveKept(
+                p.additive().id(), p.mass().grams(), p.dose().way(), p.dose().value(), p.joins(), own(p.additive()));
+    }
+
+    private static @Nullable OwnFragrance own(Additive a) {
+        return TABLES.findAdditive(a.id()).isPresent()
+                ? null
+                : new OwnFragrance(a.name(), a.cap(), a.effects(), a.scentAllergens(), a.note());
+    }
+
+    private static PouringKept keep(Pouring pouring) {
+        return new PouringKept(
+                pouring.sizedBy(),
+                pouring.fillHeight(),
+                pouring.overage().fraction(),
+                pouring.spare(),
+                pouring.thickness(),
+                pouring.portioning().way(),
+                pouring.portioning().stuck().fraction(),
+                pouring.portioning().portions().stream().map(PlanCodec::keep).toList());
+    }
+
+    private static PortionKept keep(Portion p) {
+        return new PortionKept(
+                p.name(),
+                p.top() == null ? null : p.top().points(),
+                p.share().fraction(),
+                p.additives().stream()
+                        .map(a -> new ExtraKept(a.additive().id(), a.dose().way(), a.dose().value(), own(a.additive())))
+                        .toList(),
+                p.liquids().stream()
+                        .map(l -> new ExtraKept(l.liquid().id(), l.dose().way(), l.dose().value(), null))
+                        .toList());
+    }
+
     private BatchPlan plan(String kept) {
         Kept k = mapper.readValue(kept, Kept.class);
-        Catalogue catalogue = Catalogue.standard();
         Formula formula = new Formula(
-                k.fats().stream()
-                        .map(p -> new FatPortion(catalogue.fat(p.id()), Mass.grams(p.grams())))
-                        .toList(),
+                k.fats().stream().map(PlanCodec::fat).toList(),
                 new AlkaliChoice(
                         Share.fraction(k.naohShare()), Share.fraction(k.naohPurity()), Share.fraction(k.kohPurity())),
                 Share.fraction(k.superfat()),
                 new LiquidTarget(k.liquidWay(), k.liquidValue()),
                 k.liquids().stream()
-                        .map(p -> new LiquidPart(catalogue.liquid(p.id()), Share.fraction(p.share()), p.frozen()))
+                        .map(p -> new LiquidPart(
+                                TABLES.liquid(p.id()),
+                                Share.fraction(p.share()),
+                                p.frozen(),
+                                p.joins() == null ? Joins.LYE : p.joins()))
                         .toList(),
-                k.additives().stream()
-                        .map(p -> new AdditivePortion(catalogue.additive(p.id()), Mass.grams(p.grams())))
-                        .toList());
+                k.additives().stream().map(PlanCodec::additive).toList());
         return new BatchPlan(
                 k.name(),
                 formula,
@@ -116,6 +221,58 @@ public class PlanCodec {
                 k.mould(),
                 Temperature.celsius(k.mixAt()),
                 new Scales(Mass.grams(k.fatStep()), Mass.grams(k.lyeStep())),
+                k.pouring() == null ? Pouring.PLAIN : pouring(k.pouring()),
+                k.lyeVessel(),
                 k.note());
+    }
+
+    private static FatPortion fat(FatKept p) {
+        OwnFat own = p.own();
+        Fat fat = own == null
+                ? TABLES.fat(p.id())
+                : TABLES.fat(own.likeId())
+                        .ownLikeness(p.id(), own.name(), own.saponification(), own.iodine(), own.animal());
+        return new FatPortion(
+                p.certified() == null ? fat : fat.certified(p.certified()), Mass.grams(p.grams()), p.lot());
+    }
+
+    private static AdditivePortion additive(AdditiveKept p) {
+        Additive additive = additive(p.id(), p.own());
+        Mass mass = Mass.grams(p.grams());
+        return p.way() == null || p.joins() == null
+                ? new AdditivePortion(additive, mass)
+                : new AdditivePortion(additive, mass, new Dose(p.way(), p.value()), p.joins());
+    }
+
+    private static Additive additive(String id, @Nullable OwnFragrance own) {
+        return own == null
+                ? TABLES.additive(id)
+                : Additive.ownFragrance(id, own.name(), own.cap(), own.behaviour(), own.allergens(), own.note());
+    }
+
+    private static Pouring pouring(PouringKept p) {
+        return new Pouring(
+                p.sizedBy(),
+                p.fillHeight(),
+                Share.fraction(p.overage()),
+                p.spare(),
+                p.thickness(),
+                new Portioning(
+                        p.way(),
+                        p.portions().stream().map(PlanCodec::portion).toList(),
+                        Share.fraction(p.stuck())));
+    }
+
+    private static Portion portion(PortionKept p) {
+        return new Portion(
+                p.name(),
+                p.top() == null ? null : new Line(p.top()),
+                Share.fraction(p.share()),
+                p.additives().stream()
+                        .map(a -> new Portion.OwnAdditive(additive(a.id(), a.own()), new Dose(a.way(), a.value())))
+                        .toList(),
+                p.liquids().stream()
+                        .map(l -> new Portion.OwnLiquid(TABLES.liquid(l.id()), new Dose(l.way(), l.value())))
+                        .toList());
     }
 }

@@ -8,8 +8,8 @@ import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.formula.Mould;
-import io.causticon.core.formula.MouldKind;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
 import io.causticon.core.quantity.Mass;
@@ -25,6 +25,7 @@ final class DemoRecipes {
     static final Mould OAK_LOAF = new Mould("oak loaf", MouldKind.WOODEN_LOAF, 300, 85, 75, 1);
     static final Mould SMALL_LOAF = new Mould("silicone loaf", MouldKind.SILICONE_LOAF, 240, 65, 75, 1);
     static final Mould SLAB = new Mould("slab", MouldKind.SLAB, 380, 240, 45, 1);
+    static final Mould TUBE = new Mould("rain pipe", MouldKind.TUBE, 72, 72, 300, 1);
     static final Mould CAVITIES = new Mould("twelve cavities", MouldKind.CAVITIES, 80, 55, 30, 12);
 
     private final String name;

@@ -4,6 +4,8 @@ import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -23,13 +25,20 @@ import io.causticon.web.batch.BatchService.Dated;
 import io.causticon.web.casebook.CasebookService;
 import io.causticon.web.plan.RecipeService;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shelf.FragranceSheet;
+import io.causticon.web.shelf.Lot;
+import io.causticon.web.shelf.LotKind;
 import io.causticon.web.shelf.ShelfService;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -80,12 +89,40 @@ class DemoWorkshop implements ApplicationRunner {
         accounts.create("guest", "Guest", PASSWORD, Role.VIEWER);
         List.of(DemoRecipes.OAK_LOAF, DemoRecipes.SMALL_LOAF, DemoRecipes.SLAB, DemoRecipes.CAVITIES)
                 .forEach(shelf::addMould);
-        shelf.addVessel("first jug", Mass.grams(112));
-        shelf.addVessel("second jug", Mass.grams(84));
-        shelf.addVessel("steel pot", Mass.grams(640));
+        stockTheShelf();
         cleanOnes();
         troubledOnes();
         LOG.info("Saltern Lane Soapworks is set up.");
+    }
+
+    private void stockTheShelf() {
+        shelf.addMould(DemoRecipes.TUBE);
+        shelf.addVessel(new Vessel("first jug", VesselMaterial.POLYPROPYLENE, Mass.grams(112)));
+        shelf.addVessel(new Vessel("second jug", VesselMaterial.POLYPROPYLENE, Mass.grams(84)));
+        shelf.addVessel(new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)));
+        shelf.addVessel(new Vessel("glass beaker", VesselMaterial.GLASS, Mass.grams(310)));
+        shelf.addVessel(new Vessel("old milk can", VesselMaterial.ALUMINIUM, Mass.grams(820)));
+        shelf.addFat("Loft pressing", "olive-oil", 191.4, 84, false);
+        shelf.addFragrance(new FragranceSheet(
+                "Harbour fog", 35.0, List.of("accelerates_mild"), List.of("linalool", "limonene"), "of salt and wet rope"));
+        shelf.addFragrance(new FragranceSheet(
+                "Tarred hemp", 30.0, List.of("ricing_possible", "discolours_brown"), List.of("eugenol"), "rices below 38 \u00b0C"));
+        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+        lot("olive-oil", "OL-31", 189.6, "8.40", today.plusMonths(9));
+        lot("olive-oil", "OL-27", 190.8, "7.90", today.minusDays(20));
+        lot("coconut-oil-76", "CO-12", 257.1, "4.60", today.plusMonths(14));
+        lot("lard", "LA-08", null, "3.20", today.plusMonths(4));
+        lot("shea-butter", "SH-05", null, "11.50", today.plusMonths(11));
+        lot("cocoa-butter", "CB-03", null, "17.00", today.plusMonths(16));
+        lot("castor-oil", "CA-09", null, "9.10", today.plusMonths(10));
+        lot("sunflower-oil-high-oleic", "SU-14", null, "5.20", today.plusMonths(7));
+        lot("rice-bran-oil", "RB-02", null, "6.80", today.plusMonths(6));
+        lot("tallow-beef", "TA-06", null, "2.90", today.plusMonths(5));
+        shelf.addLot(new Lot(UUID.randomUUID(), LotKind.ALKALI, "naoh", "LYE-19", null, new BigDecimal("3.80"), null));
+    }
+
+    private void lot(String fat, String label, @Nullable Double certified, String price, LocalDate useBy) {
+        shelf.addLot(new Lot(UUID.randomUUID(), LotKind.FAT, fat, label, certified, new BigDecimal(price), useBy));
     }
 
     private void cleanOnes() {

@@ -1,26 +1,30 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Pouring.SizedBy;
 import io.causticon.core.formula.Process;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
-import io.causticon.core.substance.Catalogue;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.ProblemWords;
+import io.causticon.web.shelf.Pantry;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,26 +42,51 @@ import org.springframework.web.bind.annotation.RequestParam;
 class PlanController {
 
     private static final String UNNAMED = "Unnamed";
-    private static final List<String> SMALL_FIELDS =
-            List.of("superfat", "purity", "naohShare", "kohPurity", "mixAt", "fatStep", "lyeStep");
+    private static final List<String> SMALL_FIELDS = List.of(
+            "superfat", "purity", "naohShare", "kohPurity", "mixAt", "fatStep", "lyeStep", "mould", "process", "gel");
+    private static final List<String> MOULD_FIELDS = List.of("fillHeight", "overage", "thickness", "spare");
 
     private final RecipeService recipes;
     private final BatchService batches;
     private final ShelfService shelf;
+    private final WorkshopMemory memory;
     private final ProblemWords words;
     private final Clock clock;
 
     PlanController(
-            RecipeService recipes, BatchService batches, ShelfService shelf, ProblemWords words, Clock clock) {
+            RecipeService recipes,
+            BatchService batches,
+            ShelfService shelf,
+            WorkshopMemory memory,
+            ProblemWords words,
+            Clock clock) {
         this.recipes = recipes;
         this.batches = batches;
         this.shelf = shelf;
+        this.memory = memory;
         this.words = words;
         this.clock = clock;
     }
 
     /** One recipe to choose. */
     record Card(String id, String name, String version, String fats, String facts) {}
+
+    /** What a request is about: the form, who typed it, from which version, and what stands on the shelf. */
+    private record Sitting(PlanForm form, Maker maker, Pantry pantry, @Nullable UUID recipe, int version, @Nullable BatchPlan before) {
+
+        Sitting with(PlanForm other) {
+            return new Sitting(other, maker, pantry, recipe, version, before);
+        }
+
+        PlanReader.Result read() {
+            return new PlanReader(form, maker.units(), pantry, before).read();
+        }
+
+        /** Read for a drawing or a change: a name is not needed for that. */
+        PlanReader.Result readUnnamed() {
+            return form.has("name") ? read() : with(form.with("name", UNNAMED)).read();
+        }
+    }
 
     @GetMapping
     String choose(Model model, @ModelAttribute("maker") Maker maker) {
@@ -80,8 +109,9 @@ class PlanController {
 
     @GetMapping("/new")
     String fresh(Model model, @ModelAttribute("maker") Maker maker) {
-        PlanForm form = PlanForm.fresh(maker.formats(), shelf.moulds().get(0).name());
-        return show(model, maker, form, null, 0, Map.of());
+        Pantry pantry = shelf.pantry();
+        PlanForm form = PlanForm.fresh(maker.formats(), pantry.moulds().get(0).name());
+        return show(model, new Sitting(form, maker, pantry, null, 0, null), Map.of());
     }
 
     @GetMapping("/{id}")
@@ -91,14 +121,19 @@ class PlanController {
             @ModelAttribute("maker") Maker maker,
             @RequestParam(required = false) @Nullable Integer version) {
         RecipeService.Recipe recipe = version == null ? recipes.latest(id) : recipes.at(id, version);
-        return show(model, maker, PlanForm.of(recipe.plan(), maker.formats()), id, recipe.version(), Map.of());
+        PlanForm form = PlanForm.of(recipe.plan(), maker.formats());
+        return show(model, new Sitting(form, maker, shelf.pantry(), id, recipe.version(), recipe.plan()), Map.of());
     }
 
     /** Works out a form without keeping it. */
     @PostMapping("/reckon")
     String reckon(
-            Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
-        reckon(model, maker, PlanForm.typed(typed));
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(required = false) @Nullable UUID recipe,
+            @RequestParam(defaultValue = "0") int version) {
+        reckon(model, sitting(typed, maker, recipe, version));
         return "plan/reckoning :: reckoning";
     }
 
@@ -110,7 +145,89 @@ class PlanController {
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam(required = false) @Nullable UUID recipe,
             @RequestParam(defaultValue = "0") int version) {
-        return show(model, maker, PlanForm.typed(typed), recipe, version, Map.of());
+        return show(model, sitting(typed, maker, recipe, version), Map.of());
+    }
+
+    /** Makes one of the changes that what will bite proposes. */
+    @PostMapping("/change")
+    String change(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(required = false) @Nullable UUID recipe,
+            @RequestParam(defaultValue = "0") int version,
+            @RequestParam String change) {
+        return changed(model, sitting(typed, maker, recipe, version), (s, plan) -> {
+            Formats formats = maker.formats();
+            return reckoner(plan, s).bites().stream()
+                    .flatMap(b -> b.changes().stream()
+                            .filter(c -> change.equals(formats.phrase(b.title()) + "|" + formats.phrase(c.label()))))
+                    .findFirst()
+                    .map(c -> PlanForm.of(c.applyTo(plan), formats).keepingWishesOf(s.form()))
+                    .orElse(s.form());
+        });
+    }
+
+    @PostMapping("/scale")
+    String scale(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(required = false) @Nullable UUID recipe,
+            @RequestParam(defaultValue = "0") int version) {
+        return changed(
+                model, sitting(typed, maker, recipe, version), (s, plan) -> Composer.scaled(s.form(), plan, maker));
+    }
+
+    /** Tells the same recipe by masses, or by shares of a total or of what the mould takes. */
+    @PostMapping("/size")
+    String size(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(required = false) @Nullable UUID recipe,
+            @RequestParam(defaultValue = "0") int version,
+            @RequestParam SizedBy by) {
+        Sitting s = sitting(typed, maker, recipe, version);
+        Optional<BatchPlan> plan = s.readUnnamed().plan();
+        return plan.isPresent()
+                ? show(model, s.with(Composer.sizedBy(s.form(), plan.get(), by, maker)), Map.of())
+                : show(model, s.with(s.form().with("sizedBy", by.name())), Map.of());
+    }
+
+    /** Brings shares to a whole. */
+    @PostMapping("/even")
+    String even(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(required = false) @Nullable UUID recipe,
+            @RequestParam(defaultValue = "0") int version) {
+        Sitting s = sitting(typed, maker, recipe, version);
+        try {
+            return show(model, s.with(Composer.evened(s.form())), Map.of());
+        } catch (ProblemsException e) {
+            return show(model, s, wording(e.problems(), maker));
+        }
+    }
+
+    /** Proposes shares that meet what is ticked. */
+    @PostMapping("/fit")
+    String fit(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(required = false) @Nullable UUID recipe,
+            @RequestParam(defaultValue = "0") int version,
+            @RequestParam(defaultValue = "false") boolean take) {
+        return changed(model, sitting(typed, maker, recipe, version), (s, plan) -> {
+            Proposal proposal = Composer.fit(s.form(), plan, s.pantry());
+            if (take) {
+                return PlanForm.of(plan.with(proposal.formula()), maker.formats()).keepingWishesOf(s.form());
+            }
+            model.addAttribute("fit", FitWords.of(plan, proposal, s.pantry().prices(), maker));
+            return s.form();
+        });
     }
 
     @PostMapping("/save")
@@ -120,10 +237,10 @@ class PlanController {
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam(required = false) @Nullable UUID recipe,
             @RequestParam(defaultValue = "0") int version) {
-        PlanForm form = PlanForm.typed(typed);
-        PlanReader.Result result = read(form, maker);
+        Sitting s = sitting(typed, maker, recipe, version);
+        PlanReader.Result result = s.read();
         if (result.plan().isEmpty()) {
-            return show(model, maker, form, recipe, version, wording(result.problems().all(), maker));
+            return show(model, s, wording(result.problems().all(), maker));
         }
         return "redirect:/plan/" + keep(recipe, result.plan().get(), maker).recipe();
     }
@@ -138,10 +255,10 @@ class PlanController {
             @RequestParam(defaultValue = "0") int version,
             @RequestParam(defaultValue = "") String begun,
             @RequestParam String key) {
-        PlanForm form = PlanForm.typed(typed);
-        PlanReader.Result result = read(form, maker);
+        Sitting s = sitting(typed, maker, recipe, version);
+        PlanReader.Result result = s.read();
         if (result.plan().isEmpty()) {
-            return show(model, maker, form, recipe, version, wording(result.problems().all(), maker));
+            return show(model, s, wording(result.problems().all(), maker));
         }
         try {
             Instant now = clock.instant();
@@ -154,7 +271,7 @@ class PlanController {
             return "redirect:/bench/" + batch + (begun.isBlank() ? "" : "?at=" + maker.formats().input(start));
         } catch (ProblemsException e) {
             model.addAttribute("begun", begun);
-            return show(model, maker, form, recipe, version, wording(e.problems(), maker));
+            return show(model, s, wording(e.problems(), maker));
         }
     }
 
@@ -164,46 +281,57 @@ class PlanController {
                 : recipes.save(recipe, plan, maker.displayName());
     }
 
-    private PlanReader.Result read(PlanForm form, Maker maker) {
-        return new PlanReader(form, maker.units(), shelf::mould).read();
+    private Sitting sitting(
+            MultiValueMap<String, String> typed, Maker maker, @Nullable UUID recipe, int version) {
+        BatchPlan before = recipe == null || version == 0 ? null : recipes.at(recipe, version).plan();
+        return new Sitting(PlanForm.typed(typed), maker, shelf.pantry(), recipe, version, before);
+    }
+
+    /** Shows the form after a change of its plan; a form that is no plan is shown with what keeps it from being one. */
+    private String changed(Model model, Sitting s, BiFunction<Sitting, BatchPlan, PlanForm> change) {
+        PlanReader.Result result = s.readUnnamed();
+        if (result.plan().isEmpty()) {
+            return show(model, s, wording(result.problems().all(), s.maker()));
+        }
+        try {
+            PlanForm changed = change.apply(s, result.plan().get());
+            return show(model, s.with(changed.with("name", s.form().get("name"))), Map.of());
+        } catch (ProblemsException e) {
+            return show(model, s, wording(e.problems(), s.maker()));
+        }
     }
 
     private Map<String, String> wording(List<Problem> problems, Maker maker) {
         return words.byField(problems, maker.formats());
     }
 
-    private void reckon(Model model, Maker maker, PlanForm form) {
-        PlanForm named = form.name().isBlank() ? form.named(UNNAMED) : form;
-        PlanReader.Result result = read(named, maker);
-        model.addAttribute("reckoning", result.plan().map(p -> new Reckoner(p, maker).reckon(form)).orElse(null));
-        boolean untouched = result.problems().all().stream().allMatch(p -> p.key() == ProblemKey.NO_FATS);
-        model.addAttribute("untouched", untouched);
-        model.addAttribute("reckonProblems", wording(result.problems().all(), maker));
+    private Reckoner reckoner(BatchPlan plan, Sitting s) {
+        return new Reckoner(plan, s.maker(), memory.facts(plan, s.pantry(), s.maker()), s.pantry().prices());
     }
 
-    private String show(
-            Model model,
-            Maker maker,
-            PlanForm form,
-            @Nullable UUID recipe,
-            int version,
-            Map<String, String> problems) {
-        PlanForm roomy = form.withRoom();
-        reckon(model, maker, roomy);
-        model.addAttribute("form", roomy);
-        model.addAttribute("title", form.name().isBlank() ? "A recipe" : form.name());
+    private void reckon(Model model, Sitting s) {
+        PlanReader.Result result = s.readUnnamed();
+        model.addAttribute("reckoning", result.plan().map(p -> reckoner(p, s).reckon(s.form())).orElse(null));
+        boolean untouched = result.problems().all().stream().allMatch(p -> p.key() == ProblemKey.NO_FATS);
+        model.addAttribute("untouched", untouched);
+        model.addAttribute("reckonProblems", wording(result.problems().all(), s.maker()));
+    }
+
+    private String show(Model model, Sitting sitting, Map<String, String> problems) {
+        Sitting s = sitting.with(sitting.form().withRoom());
+        Formats formats = s.maker().formats();
+        reckon(model, s);
+        model.addAttribute("form", s.form());
+        model.addAttribute("title", s.form().has("name") ? s.form().get("name") : "A recipe");
         model.addAttribute("smallFields", SMALL_FIELDS);
-        model.addAttribute("recipe", recipe == null ? "" : recipe.toString());
-        model.addAttribute("version", version);
+        model.addAttribute("mouldFields", MOULD_FIELDS);
+        model.addAttribute("recipe", s.recipe() == null ? "" : s.recipe().toString());
+        model.addAttribute("version", s.version());
         model.addAttribute("problems", problems);
-        model.addAttribute("unit", maker.formats().massUnit());
-        model.addAttribute("degrees", maker.formats().temperatureUnit());
-        model.addAttribute("fatChoices", Catalogue.standard().fats().stream()
-                .sorted(Comparator.comparing(f -> f.name())).toList());
-        model.addAttribute("liquidChoices", Catalogue.standard().liquids());
-        model.addAttribute("additiveChoices", Catalogue.standard().additives().stream()
-                .sorted(Comparator.comparing(a -> a.name())).toList());
-        model.addAttribute("moulds", shelf.moulds());
+        model.addAttribute("unit", formats.massUnit());
+        model.addAttribute("degrees", formats.temperatureUnit());
+        model.addAttribute("currency", s.maker().currency());
+        model.addAttribute("choices", Choices.of(s.form(), s.pantry(), s.before()));
         model.addAttribute("processes", Process.values());
         model.addAttribute("gels", GelGoal.values());
         model.addAttribute("ways", LiquidTarget.Way.values());

@@ -3,14 +3,16 @@ package io.causticon.web.plan;
 import io.causticon.core.cure.Schedule;
 import io.causticon.core.forecast.LyePeak;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
-import io.causticon.core.formula.Mould;
-import io.causticon.core.formula.MouldKind;
+import io.causticon.core.formula.PortionAmounts;
+import io.causticon.core.mould.Cutting;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.heat.LoafHistory.Extent;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.quantity.Estimate;
-import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.FattyAcid.Family;
 import io.causticon.web.shared.Drawing;
@@ -20,6 +22,7 @@ import io.causticon.web.shared.LinearAxis;
 import io.causticon.web.shared.LogTimeAxis;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -30,6 +33,8 @@ final class PlanDrawings {
     private static final double DENSITY_HEIGHT = 116;
     private static final double SPECTRUM_WIDTH = 480;
     private static final double TIMELINE_WIDTH = 480;
+    private static final double MOULD_WIDTH = 252;
+    private static final double MOULD_HEIGHT = 110;
     private static final double ROW = 26;
     private static final Map<Family, String> NAMES = Map.of(
             Family.SHORT_SATURATED, "short",
@@ -153,22 +158,66 @@ final class PlanDrawings {
         }
     }
 
-    /** The mould from its long side, to scale, with its fill and cut marks. */
-    static Drawing mould(Mould mould, Mass batter, int bars) {
-        double width = 252;
-        double scale = (width - 6) / mould.length();
-        double height = Math.min(110, mould.height() * scale);
-        double vertical = height / mould.height();
-        double fill = Math.min(mould.height(), mould.fillHeight(batter)) * vertical;
-        Drawing.Builder drawing = Drawing.sized(width, height + 8, mould.name() + " with its fill and cut marks");
-        drawing.rect(4, 4 + height - fill, width - 8, fill, "fill-line fill-batter soft")
-                .line(4, 4 + height - fill, width - 4, 4 + height - fill, "level stroke-batter")
-                .rect(3, 3, width - 6, height, "shell");
-        if (mould.kind() != MouldKind.CAVITIES) {
-            for (int i = 1; i < bars; i++) {
-                double x = 4 + (width - 8) * i / bars;
-                drawing.line(x, 4, x, 3 + height, "cut");
+    /** The mould from its long side, or a row of its cavities, to scale, with its fill, cut and centre marks. */
+    static Drawing mould(Mould mould, BatterAmount batter, Cutting cutting) {
+        return mould.kind().isCut() ? cutMould(mould, batter, cutting) : cavities(mould, batter);
+    }
+
+    private static Drawing cutMould(Mould mould, BatterAmount batter, Cutting cutting) {
+        boolean standing = mould.kind() == MouldKind.TUBE;
+        double long_ = standing ? mould.height() : mould.length();
+        double short_ = standing ? mould.width() : mould.height();
+        double scale = Math.min((MOULD_WIDTH - 6) / long_, MOULD_HEIGHT / short_);
+        double width = long_ * scale;
+        double height = short_ * scale;
+        double part = Math.min(1, batter.mass().dividedBy(mould.capacity(batter.density())));
+        Drawing.Builder drawing = Drawing.sized(
+                MOULD_WIDTH, height + 18, mould.name() + " with its fill, cut and centre marks");
+        // A standing tube is drawn lying: its bottom is at the left.
+        double fillWidth = standing ? width * part : width;
+        double fillHeight = standing ? height : height * part;
+        drawing.rect(3, 4 + height - fillHeight, fillWidth, fillHeight, "fill-batter soft");
+        if (standing) {
+            drawing.line(3 + fillWidth, 4, 3 + fillWidth, 4 + height, "level stroke-batter");
+        } else {
+            drawing.line(3, 4 + height - fillHeight, 3 + width, 4 + height - fillHeight, "level stroke-batter");
+        }
+        drawing.rect(3, 4, width, height, "shell");
+        cutting.cuts().forEach(x -> drawing.line(3 + x * scale, 5, 3 + x * scale, 4 + height, "cut"));
+        cutting.centres().forEach(x -> drawing.line(3 + x * scale, 8 + height, 3 + x * scale, 13 + height, "centre"));
+        return drawing.done();
+    }
+
+    private static Drawing cavities(Mould mould, BatterAmount batter) {
+        int columns = (int) Math.ceil(Math.sqrt(mould.cavities() * 1.6));
+        int rows = (int) Math.ceil((double) mould.cavities() / columns);
+        double cell = (MOULD_WIDTH - 6) / columns;
+        double scale = (cell - 6) / Math.max(mould.length(), mould.width());
+        double height = mould.width() * scale;
+        double part = Math.min(1, batter.mass().dividedBy(mould.capacity(batter.density())));
+        Drawing.Builder drawing = Drawing.sized(
+                MOULD_WIDTH, rows * (height + 6) + 4, mould.cavities() + " cavities of " + mould.name() + " with their fill");
+        for (int i = 0; i < mould.cavities(); i++) {
+            double x = 3 + i % columns * cell;
+            double y = 3 + i / columns * (height + 6);
+            drawing.rect(x, y + height * (1 - part), mould.length() * scale, height * part, "fill-batter soft")
+                    .rect(x, y, mould.length() * scale, height, "shell thin");
+        }
+        return drawing.done();
+    }
+
+    /** Portions as one bar, each with its name where it fits. */
+    static Drawing shares(List<PortionAmounts> portions) {
+        Drawing.Builder drawing = Drawing.sized(SPECTRUM_WIDTH, 34, "Portions by their share of the batter");
+        double x = 0;
+        for (int i = 0; i < portions.size(); i++) {
+            double width = portions.get(i).share().fraction() * SPECTRUM_WIDTH;
+            drawing.rect(x, 2, width - 2, 30, "layer layer-" + i % 6);
+            String name = portions.get(i).portion().name();
+            if (LabelRows.widthOf(name) + 8 < width) {
+                drawing.textMiddle(x + width / 2, 22, name, "words");
             }
+            x += width;
         }
         return drawing.done();
     }

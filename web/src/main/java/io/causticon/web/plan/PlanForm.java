@@ -3,157 +3,287 @@ package io.causticon.web.plan;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Pouring;
+import io.causticon.core.formula.Pouring.SizedBy;
+import io.causticon.core.notation.DoseNotation;
+import io.causticon.core.notation.LineNotation;
+import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.util.MultiValueMap;
 
 /**
  * What is typed into the composer, as it is typed. Nothing is lost when it cannot be read.
  *
- * @param fats rows of fat and mass
- * @param liquids rows of liquid, share and state
- * @param additives rows of additive and mass
+ * @param one the fields that are there once, by name
+ * @param fats rows of fat and amount
+ * @param liquids rows of liquid, share, state and when it joins
+ * @param additives rows of additive, dose and when it joins
+ * @param portions rows of layers, colours or cups
  */
 record PlanForm(
-        String name,
-        String note,
-        String process,
-        String gel,
-        String mould,
-        String mixAt,
-        String superfat,
-        String naohShare,
-        String purity,
-        String kohPurity,
-        String liquidWay,
-        String liquidValue,
-        String fatStep,
-        String lyeStep,
-        List<Row> fats,
-        List<Row> liquids,
-        List<Row> additives) {
+        Map<String, String> one,
+        List<FatRow> fats,
+        List<LiquidRow> liquids,
+        List<AdditiveRow> additives,
+        List<PortionRow> portions) {
 
-    /** A row: which substance, how much, and for liquids whether frozen. */
-    record Row(String id, String amount, String state) {
+    /** A fat: its id, with {@code @} and the label of a lot behind it when one is chosen; its amount; whether its share is locked. */
+    record FatRow(String id, String amount, boolean locked) {
+
+        String fatId() {
+            return id.replaceAll("@.*", "");
+        }
+
+        String lot() {
+            return id.contains("@") ? id.substring(id.indexOf('@') + 1) : "";
+        }
 
         boolean isBlank() {
             return id.isBlank() && amount.isBlank();
         }
     }
 
+    /** A part of the liquid. */
+    record LiquidRow(String id, String amount, String state, String joins) {}
+
+    /** An additive; an empty {@code joins} is when its table advises. */
+    record AdditiveRow(String id, String amount, String joins) {}
+
+    /** A layer, colour or cup: its line or share, its own additive and its own liquid. */
+    record PortionRow(
+            String name, String amount, String additiveId, String additiveDose, String liquidId, String liquidDose) {
+
+        boolean isBlank() {
+            return name.isBlank() && amount.isBlank() && additiveId.isBlank() && liquidId.isBlank();
+        }
+    }
+
     /** So many rows at least: most recipes have three to five fats. */
     private static final int FAT_ROWS = 4;
 
-    private static final Row EMPTY = new Row("", "", "liquid");
+    private static final Set<String> ONCE = Set.of(
+            "name", "note", "process", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "liquidWay",
+            "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel",
+            "portionWay", "stuck", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
+            "mostChange");
 
     static PlanForm fresh(Formats formats, String mould) {
-        String step = formats.massInput(Mass.grams(1));
-        String mixAt = formats.temperatureNumber(Temperature.celsius(40));
+        String step = MassNotation.write(Mass.grams(1), formats.units());
+        Map<String, String> one = new HashMap<>(Map.of(
+                "process", "COLD",
+                "gel", "ALLOW",
+                "mould", mould,
+                "mixAt", formats.temperatureNumber(Temperature.celsius(40)),
+                "superfat", "5",
+                "naohShare", "100",
+                "purity", "98",
+                "kohPurity", "90",
+                "liquidWay", "LYE_CONCENTRATION",
+                "liquidValue", "33"));
+        one.putAll(Map.of(
+                "fatStep", step, "lyeStep", step, "sizedBy", SizedBy.WEIGHTS.name(), "overage", "0", "thickness", "25",
+                "portionWay", Portioning.Way.WHOLE.name(), "stuck", "3", "mostChange", "20"));
         return new PlanForm(
-                "", "", "COLD", "ALLOW", mould, mixAt, "5", "100", "98", "90", "LYE_CONCENTRATION", "33", step, step,
-                List.of(), List.of(new Row("distilled-water", "100", "liquid")), List.of());
+                one, List.of(), List.of(new LiquidRow("distilled-water", "100", "liquid", "LYE")), List.of(), List.of());
     }
 
     static PlanForm of(BatchPlan plan, Formats formats) {
         Formula f = plan.formula();
+        Pouring pouring = plan.pouring();
+        boolean byShare = pouring.sizedBy() != SizedBy.WEIGHTS;
+        Map<String, String> one = new HashMap<>();
+        one.put("name", plan.name());
+        one.put("note", plan.note());
+        one.put("process", plan.process().name());
+        one.put("gel", plan.gel().name());
+        one.put("mould", plan.mould() == null ? "" : plan.mould().name());
+        one.put("mixAt", formats.temperatureNumber(plan.mixAt()).replace('\u2212', '-').replaceAll("\\.0$", ""));
+        one.put("superfat", percent(f.superfat().fraction()));
+        one.put("naohShare", percent(f.alkali().naohShare().fraction()));
+        one.put("purity", percent(f.alkali().naohPurity().fraction()));
+        one.put("kohPurity", percent(f.alkali().kohPurity().fraction()));
+        one.put("liquidWay", f.liquidTarget().way().name());
+        one.put("liquidValue", target(f.liquidTarget()));
+        one.put("fatStep", MassNotation.write(plan.scales().fatStep(), formats.units()));
+        one.put("lyeStep", MassNotation.write(plan.scales().lyeStep(), formats.units()));
+        one.put("sizedBy", pouring.sizedBy().name());
+        one.put("total", MassNotation.write(f.fatMass(), formats.units()));
+        one.put("fillHeight", pouring.fillHeight() == null ? "" : NumberNotation.write(pouring.fillHeight(), 1));
+        one.put("overage", percent(pouring.overage().fraction()));
+        one.put("spare", pouring.spare() == null ? "" : pouring.spare().name());
+        one.put("thickness", NumberNotation.write(pouring.thickness(), 1));
+        one.put("vessel", plan.lyeVessel() == null ? "" : plan.lyeVessel().name());
+        one.put("portionWay", pouring.portioning().way().name());
+        boolean divided = pouring.portioning().way() != Portioning.Way.WHOLE;
+        one.put("stuck", divided ? percent(pouring.portioning().stuck().fraction()) : "3");
+        one.put("mostChange", "20");
         return new PlanForm(
-                plan.name(),
-                plan.note(),
-                plan.process().name(),
-                plan.gel().name(),
-                plan.mould() == null ? "" : plan.mould().name(),
-                plain(formats.temperatureNumber(plan.mixAt())),
-                trimmed(f.superfat().inPercent()),
-                trimmed(f.alkali().naohShare().inPercent()),
-                trimmed(f.alkali().naohPurity().inPercent()),
-                trimmed(f.alkali().kohPurity().inPercent()),
-                f.liquidTarget().way().name(),
-                target(f.liquidTarget()),
-                formats.massInput(plan.scales().fatStep()),
-                formats.massInput(plan.scales().lyeStep()),
-                f.fats().stream().map(p -> new Row(p.fat().id(), formats.massInput(p.mass()), "")).toList(),
-                f.liquidParts().stream()
-                        .map(p -> new Row(
-                                p.liquid().id(), trimmed(p.share().inPercent()), p.frozen() ? "frozen" : "liquid"))
+                one,
+                f.fats().stream()
+                        .map(p -> new FatRow(
+                                p.lot() == null ? p.fat().id() : p.fat().id() + "@" + p.lot(),
+                                byShare
+                                        ? percent(p.mass().dividedBy(f.fatMass()))
+                                        : MassNotation.write(p.mass(), formats.units()),
+                                false))
                         .toList(),
-                f.additives().stream().map(p -> new Row(p.additive().id(), formats.massInput(p.mass()), "")).toList());
+                f.liquidParts().stream()
+                        .map(p -> new LiquidRow(
+                                p.liquid().id(),
+                                percent(p.share().fraction()),
+                                p.frozen() ? "frozen" : "liquid",
+                                p.joins().name()))
+                        .toList(),
+                f.additives().stream()
+                        .map(p -> new AdditiveRow(
+                                p.additive().id(), DoseNotation.write(p.dose(), formats.units()), p.joins().name()))
+                        .toList(),
+                pouring.portioning().portions().stream()
+                        .map(p -> portion(p, pouring.portioning().way(), formats))
+                        .toList());
+    }
+
+    private static PortionRow portion(Portion p, Portioning.Way way, Formats formats) {
+        String amount =
+                switch (way) {
+                    case LAYERS -> p.top() == null ? "" : LineNotation.write(p.top());
+                    case SHARES -> percent(p.share().fraction());
+                    case WHOLE, CUPS -> "";
+                };
+        return new PortionRow(
+                p.name(),
+                amount,
+                p.additives().isEmpty() ? "" : p.additives().get(0).additive().id(),
+                p.additives().isEmpty() ? "" : DoseNotation.write(p.additives().get(0).dose(), formats.units()),
+                p.liquids().isEmpty() ? "" : p.liquids().get(0).liquid().id(),
+                p.liquids().isEmpty() ? "" : DoseNotation.write(p.liquids().get(0).dose(), formats.units()));
     }
 
     static PlanForm typed(MultiValueMap<String, String> typed) {
+        Map<String, String> one = new HashMap<>();
+        ONCE.forEach(field -> {
+            String value = typed.getFirst(field);
+            one.put(field, value == null ? "" : value);
+        });
+        Set<String> locked = Set.copyOf(typed.getOrDefault("fatLock", List.of()));
         return new PlanForm(
-                one(typed, "name"),
-                one(typed, "note"),
-                one(typed, "process"),
-                one(typed, "gel"),
-                one(typed, "mould"),
-                one(typed, "mixAt"),
-                one(typed, "superfat"),
-                one(typed, "naohShare"),
-                one(typed, "purity"),
-                one(typed, "kohPurity"),
-                one(typed, "liquidWay"),
-                one(typed, "liquidValue"),
-                one(typed, "fatStep"),
-                one(typed, "lyeStep"),
-                rows(typed, "fat"),
-                rows(typed, "liquid"),
-                rows(typed, "additive"));
+                one,
+                rows(typed, "fatId", i -> new FatRow(
+                        at(typed, "fatId", i), at(typed, "fatAmount", i), locked.contains(Integer.toString(i)))),
+                rows(typed, "liquidId", i -> new LiquidRow(
+                        at(typed, "liquidId", i),
+                        at(typed, "liquidAmount", i),
+                        at(typed, "liquidState", i),
+                        at(typed, "liquidJoins", i))),
+                rows(typed, "additiveId", i -> new AdditiveRow(
+                        at(typed, "additiveId", i), at(typed, "additiveAmount", i), at(typed, "additiveJoins", i))),
+                rows(typed, "portionName", i -> new PortionRow(
+                        at(typed, "portionName", i),
+                        at(typed, "portionAmount", i),
+                        at(typed, "portionAdditiveId", i),
+                        at(typed, "portionAdditiveDose", i),
+                        at(typed, "portionLiquidId", i),
+                        at(typed, "portionLiquidDose", i))));
     }
 
-    PlanForm named(String otherName) {
+    public String get(String field) {
+        return one.getOrDefault(field, "");
+    }
+
+    public boolean has(String field) {
+        return !get(field).isBlank();
+    }
+
+    public boolean isByShare() {
+        return get("sizedBy").equals(SizedBy.TOTAL.name()) || get("sizedBy").equals(SizedBy.MOULD.name());
+    }
+
+    public boolean isDivided() {
+        return has("portionWay") && !get("portionWay").equals(Portioning.Way.WHOLE.name());
+    }
+
+    PlanForm with(String field, String value) {
+        Map<String, String> changed = new HashMap<>(one);
+        changed.put(field, value);
+        return new PlanForm(changed, fats, liquids, additives, portions);
+    }
+
+    PlanForm withFats(List<FatRow> others) {
+        return new PlanForm(one, others, liquids, additives, portions);
+    }
+
+    /** The locks and wishes of another form, which a plan does not keep. */
+    PlanForm keepingWishesOf(PlanForm other) {
+        Set<String> locked = other.fats.stream().filter(FatRow::locked).map(FatRow::fatId).collect(Collectors.toSet());
+        Map<String, String> changed = new HashMap<>(one);
+        List.of("slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost", "mostChange")
+                .forEach(w -> changed.put(w, other.get(w)));
         return new PlanForm(
-                otherName, note, process, gel, mould, mixAt, superfat, naohShare, purity, kohPurity, liquidWay,
-                liquidValue, fatStep, lyeStep, fats, liquids, additives);
+                changed,
+                fats.stream().map(f -> new FatRow(f.id(), f.amount(), locked.contains(f.fatId()))).toList(),
+                liquids,
+                additives,
+                portions);
     }
 
     /** With an empty row at the end of each list, to type the next into. */
     PlanForm withRoom() {
         return new PlanForm(
-                name, note, process, gel, mould, mixAt, superfat, naohShare, purity, kohPurity, liquidWay, liquidValue,
-                fatStep, lyeStep, room(fats, FAT_ROWS), room(liquids, 1), room(additives, 2));
+                one,
+                room(fats.stream().filter(r -> !r.isBlank()).toList(), new FatRow("", "", false), FAT_ROWS),
+                room(
+                        liquids.stream().filter(r -> !(r.id().isBlank() && r.amount().isBlank())).toList(),
+                        new LiquidRow("", "", "liquid", "LYE"),
+                        1),
+                room(
+                        additives.stream().filter(r -> !(r.id().isBlank() && r.amount().isBlank())).toList(),
+                        new AdditiveRow("", "", ""),
+                        1),
+                isDivided()
+                        ? room(portions.stream().filter(r -> !r.isBlank()).toList(), new PortionRow("", "", "", "", "", ""), 2)
+                        : portions);
     }
 
-    private static List<Row> room(List<Row> rows, int least) {
-        List<Row> more = new ArrayList<>(rows.stream().filter(r -> !r.isBlank()).toList());
+    private static <T> List<T> room(List<T> rows, T empty, int least) {
+        List<T> more = new ArrayList<>(rows);
         do {
-            more.add(EMPTY);
+            more.add(empty);
         } while (more.size() < least);
         return more;
     }
 
-    private static List<Row> rows(MultiValueMap<String, String> typed, String kind) {
-        List<String> ids = typed.getOrDefault(kind + "Id", List.of());
-        List<String> amounts = typed.getOrDefault(kind + "Amount", List.of());
-        List<String> states = typed.getOrDefault(kind + "State", List.of());
-        List<Row> rows = new ArrayList<>();
-        for (int i = 0; i < ids.size(); i++) {
-            rows.add(new Row(
-                    ids.get(i), i < amounts.size() ? amounts.get(i) : "", i < states.size() ? states.get(i) : "liquid"));
-        }
-        return rows;
+    private static <T> List<T> rows(MultiValueMap<String, String> typed, String field, Function<Integer, T> row) {
+        return IntStream.range(0, typed.getOrDefault(field, List.of()).size())
+                .boxed()
+                .map(row)
+                .toList();
     }
 
-    private static String one(MultiValueMap<String, String> typed, String field) {
-        String value = typed.getFirst(field);
-        return value == null ? "" : value;
+    private static String at(MultiValueMap<String, String> typed, String field, int index) {
+        List<String> values = typed.getOrDefault(field, List.of());
+        return index < values.size() ? values.get(index) : "";
     }
 
     private static String target(LiquidTarget target) {
         return target.way() == LiquidTarget.Way.WATER_TO_LYE
-                ? trimmed(target.value())
-                : trimmed(100 * target.value());
+                ? NumberNotation.write(target.value(), 4)
+                : percent(target.value());
     }
 
-    private static String trimmed(double number) {
-        String text = String.format(Locale.ROOT, "%.4f", number);
-        return text.replaceAll("0+$", "").replaceAll("\\.$", "");
-    }
-
-    private static String plain(String number) {
-        return number.replace('\u2212', '-');
+    private static String percent(double fraction) {
+        return NumberNotation.write(100 * fraction, 4);
     }
 }

@@ -3,51 +3,66 @@ package io.causticon.web.plan;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.FormulaCheck;
 import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.formula.Mould;
+import io.causticon.core.formula.Portions;
+import io.causticon.core.formula.Pouring;
+import io.causticon.core.formula.Pouring.SizedBy;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
+import io.causticon.core.formula.Sizing;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.mould.Mould;
 import io.causticon.core.notation.MassNotation;
-import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
-import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.substance.Catalogue;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Fat;
+import io.causticon.web.shelf.Lot;
+import io.causticon.web.shelf.Pantry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /** Reads the composer's form into a plan, or tells everything that keeps it from being one. */
 final class PlanReader {
 
     private static final int LONGEST_NAME = 80;
     private static final int LONGEST_NOTE = 2000;
+    private static final int MOST_ROWS = 60;
     private static final Mass FINEST_STEP = Mass.grams(0.001);
     private static final Mass COARSEST_STEP = Mass.grams(50);
-    private static final Catalogue CATALOGUE = Catalogue.standard();
+    private static final double SUM_TOLERANCE = 0.001;
 
     private final PlanForm form;
     private final Units units;
-    private final Function<String, Optional<Mould>> moulds;
+    private final Pantry pantry;
+    private final @Nullable BatchPlan before;
     private final Problems problems = new Problems();
+    private final FieldReader fields;
 
-    PlanReader(PlanForm form, Units units, Function<String, Optional<Mould>> moulds) {
+    /**
+     * @param before the version that the form was opened from, for substances that were put away since; null for a new recipe
+     */
+    PlanReader(PlanForm form, Units units, Pantry pantry, @Nullable BatchPlan before) {
         this.form = form;
         this.units = units;
-        this.moulds = moulds;
+        this.pantry = pantry;
+        this.before = before;
+        this.fields = new FieldReader(units, problems);
     }
 
     /**
@@ -58,113 +73,210 @@ final class PlanReader {
      */
     record Result(Optional<BatchPlan> plan, Problems problems) {}
 
+    /** An additive as typed, before the fats it is dosed by are known. */
+    private record Dosed(Additive additive, Dose dose, Joins joins) {}
+
     Result read() {
         checkTexts();
+        Mould mould = mould("mould");
+        Pouring pouring = new PouringReader(form, fields, pantry, before).read(mould);
         List<FatPortion> fats = fats();
         List<LiquidPart> liquids = liquids();
-        List<AdditivePortion> additives = additives();
+        List<Dosed> additives = additives();
         AlkaliChoice alkali = new AlkaliChoice(
-                percent("naohShare", form.naohShare(), Share.WHOLE),
-                percent("purity", form.purity(), AlkaliChoice.USUAL_NAOH_PURITY),
-                percent("kohPurity", form.kohPurity(), AlkaliChoice.USUAL_KOH_PURITY));
-        checkShare("naohShare", alkali.naohShare());
-        Share superfat = percent("superfat", form.superfat(), Share.NONE);
+                fields.percent("naohShare", form.get("naohShare"), Share.WHOLE),
+                fields.percent("purity", form.get("purity"), AlkaliChoice.USUAL_NAOH_PURITY),
+                fields.percent("kohPurity", form.get("kohPurity"), AlkaliChoice.USUAL_KOH_PURITY));
+        fields.checkShare("naohShare", alkali.naohShare());
+        Share superfat = fields.percent("superfat", form.get("superfat"), Share.NONE);
         LiquidTarget target = target();
-        Temperature mixAt = take(
-                () -> TemperatureNotation.readAt(Spot.BATTER, "mixAt", form.mixAt(), units), Temperature.celsius(40));
-        Scales scales = new Scales(step("fatStep", form.fatStep()), step("lyeStep", form.lyeStep()));
+        Temperature mixAt = fields.take(
+                () -> TemperatureNotation.readAt(Spot.BATTER, "mixAt", form.get("mixAt"), units), Temperature.celsius(40));
+        Scales scales = new Scales(step("fatStep"), step("lyeStep"));
+        Process process = fields.choice("process", form.get("process"), Process.class, Process.COLD);
+        GelGoal gel = fields.choice("gel", form.get("gel"), GelGoal.class, GelGoal.ALLOW);
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
         }
-        Formula formula = new Formula(fats, alkali, superfat, target, liquids, additives);
+        Formula formula = sized(fats, new Formula(fats, alkali, superfat, target, liquids, List.of()), additives, mould, pouring);
         problems.addAll(FormulaCheck.of(formula).all());
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
         }
-        return new Result(
-                Optional.of(new BatchPlan(
-                        form.name().trim(),
-                        formula,
-                        choice("process", form.process(), Process.class, Process.COLD),
-                        choice("gel", form.gel(), GelGoal.class, GelGoal.ALLOW),
-                        moulds.apply(form.mould()).orElse(null),
-                        mixAt,
-                        scales,
-                        form.note().trim())),
-                problems);
+        BatchPlan plan = new BatchPlan(
+                form.get("name").trim(),
+                formula,
+                process,
+                gel,
+                mould,
+                mixAt,
+                scales,
+                pouring,
+                pantry.vessel(form.get("vessel")).orElse(before == null ? null : sameVessel()),
+                form.get("note").trim());
+        problems.addAll(Portions.check(plan).all());
+        return new Result(problems.isEmpty() ? Optional.of(plan) : Optional.empty(), problems);
+    }
+
+    private @Nullable Vessel sameVessel() {
+        return before != null && before.lyeVessel() != null && before.lyeVessel().name().equals(form.get("vessel"))
+                ? before.lyeVessel()
+                : null;
+    }
+
+    /** The formula at the size that the form asks for, with its additives dosed by that. */
+    private Formula sized(
+            List<FatPortion> fats, Formula bare, List<Dosed> additives, @Nullable Mould mould, Pouring pouring) {
+        if (pouring.sizedBy() == SizedBy.WEIGHTS || fats.isEmpty() || !FormulaCheck.of(bare).isEmpty()) {
+            return dosed(bare, additives);
+        }
+        if (pouring.sizedBy() == SizedBy.TOTAL) {
+            Mass total = fields.mass("total", form.get("total"), FormulaCheck.MOST_OF_ONE_FAT);
+            return total.isPositive() ? dosed(bare.scaledTo(total), additives) : dosed(bare, additives);
+        }
+        if (mould == null) {
+            problems.add("mould", ProblemKey.MISSING);
+            return bare;
+        }
+        Mass total = Sizing.fatsToFill(m -> dosed(bare.scaledTo(m), additives), mould, pouring);
+        return dosed(bare.scaledTo(total), additives);
+    }
+
+    private static Formula dosed(Formula formula, List<Dosed> additives) {
+        Mass fats = formula.fatMass();
+        return formula.withAdditives(additives.stream()
+                .map(a -> AdditivePortion.dosed(a.additive(), a.dose(), a.joins(), fats))
+                .toList());
     }
 
     private void checkTexts() {
-        if (form.name().isBlank()) {
+        if (!form.has("name")) {
             problems.add("name", ProblemKey.MISSING);
-        } else if (form.name().length() > LONGEST_NAME) {
-            problems.add("name", ProblemKey.TOO_LONG, form.name().length(), LONGEST_NAME);
+        } else if (form.get("name").length() > LONGEST_NAME) {
+            problems.add("name", ProblemKey.TOO_LONG, form.get("name").length(), LONGEST_NAME);
         }
-        if (form.note().length() > LONGEST_NOTE) {
-            problems.add("note", ProblemKey.TOO_LONG, form.note().length(), LONGEST_NOTE);
+        if (form.get("note").length() > LONGEST_NOTE) {
+            problems.add("note", ProblemKey.TOO_LONG, form.get("note").length(), LONGEST_NOTE);
         }
+        if (form.fats().size() > MOST_ROWS + 1) {
+            problems.add("fats", ProblemKey.TOO_MANY, form.fats().size(), MOST_ROWS);
+        }
+    }
+
+    private @Nullable Mould mould(String field) {
+        String name = form.get(field);
+        if (name.isBlank()) {
+            return null;
+        }
+        return pantry.mould(name)
+                .or(() -> Optional.ofNullable(before).map(BatchPlan::mould).filter(m -> m.name().equals(name)))
+                .orElseGet(() -> {
+                    problems.add(field, ProblemKey.NOT_A_CHOICE, name);
+                    return null;
+                });
     }
 
     private List<FatPortion> fats() {
         List<FatPortion> fats = new ArrayList<>();
+        double sum = 0;
         for (int i = 0; i < form.fats().size(); i++) {
-            PlanForm.Row row = form.fats().get(i);
+            PlanForm.FatRow row = form.fats().get(i);
             String field = "fat" + i;
-            if (row.id().isBlank() && !row.amount().isBlank()) {
-                problems.add(field, ProblemKey.MISSING);
-            } else if (!row.isBlank()) {
-                CATALOGUE.findFat(row.id()).ifPresentOrElse(
-                        fat -> fats.add(new FatPortion(fat, amount(field, row.amount()))),
-                        () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
+            if (row.isBlank()) {
+                continue;
             }
+            if (row.id().isBlank()) {
+                problems.add(field, ProblemKey.MISSING);
+                continue;
+            }
+            Mass mass = form.isByShare() ? share(field, row.amount()) : fields.mass(field, row.amount(), FormulaCheck.MOST_OF_ONE_FAT);
+            sum += mass.grams();
+            Optional<FatPortion> portion = fat(row, mass);
+            portion.ifPresentOrElse(fats::add, () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
+        }
+        if (form.isByShare() && problems.isEmpty() && !fats.isEmpty() && Math.abs(sum / 1000 - 1) > SUM_TOLERANCE) {
+            problems.add("fats", ProblemKey.SHARES_DO_NOT_SUM, Share.fraction(sum / 1000));
         }
         return fats;
+    }
+
+    /** A share as the mass in a kilogram. */
+    private Mass share(String field, String text) {
+        Share share = fields.percent(field, text, Share.NONE);
+        fields.checkShare(field, share);
+        return share.of(Mass.grams(1000));
+    }
+
+    private Optional<FatPortion> fat(PlanForm.FatRow row, Mass mass) {
+        Lot lot = row.lot().isEmpty() ? null : pantry.lot(row.lot()).orElse(null);
+        Optional<Fat> fat = pantry.catalogue().findFat(row.fatId());
+        if (fat.isPresent() && (row.lot().isEmpty() || lot != null)) {
+            Fat found = fat.get();
+            return Optional.of(new FatPortion(
+                    lot != null && lot.saponification() != null ? found.certified(lot.saponification()) : found,
+                    mass,
+                    lot == null ? null : lot.label()));
+        }
+        // Put away since: the version it was opened from still knows it.
+        return Optional.ofNullable(before).flatMap(b -> b.formula().fats().stream()
+                .filter(p -> p.fat().id().equals(row.fatId()) && row.lot().equals(p.lot() == null ? "" : p.lot()))
+                .findFirst()
+                .map(p -> p.weighing(mass)));
     }
 
     private List<LiquidPart> liquids() {
         List<LiquidPart> parts = new ArrayList<>();
         for (int i = 0; i < form.liquids().size(); i++) {
-            PlanForm.Row row = form.liquids().get(i);
+            PlanForm.LiquidRow row = form.liquids().get(i);
             String field = "liquid" + i;
             if (!row.id().isBlank()) {
-                CATALOGUE.findLiquid(row.id()).ifPresentOrElse(
+                pantry.catalogue().findLiquid(row.id()).ifPresentOrElse(
                         liquid -> {
-                            Share share = percent(field, row.amount(), Share.NONE);
-                            checkShare(field, share);
-                            parts.add(new LiquidPart(liquid, share, "frozen".equals(row.state())));
+                            Share share = fields.percent(field, row.amount(), Share.NONE);
+                            fields.checkShare(field, share);
+                            Joins joins = fields.choice(field, row.joins(), Joins.class, Joins.LYE);
+                            parts.add(new LiquidPart(liquid, share, "frozen".equals(row.state()), joins));
                         },
                         () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
+            } else if (!row.amount().isBlank()) {
+                problems.add(field, ProblemKey.MISSING);
             }
         }
         return parts;
     }
 
-    private List<AdditivePortion> additives() {
-        List<AdditivePortion> portions = new ArrayList<>();
+    private List<Dosed> additives() {
+        List<Dosed> dosed = new ArrayList<>();
         for (int i = 0; i < form.additives().size(); i++) {
-            PlanForm.Row row = form.additives().get(i);
+            PlanForm.AdditiveRow row = form.additives().get(i);
             String field = "additive" + i;
-            if (!row.id().isBlank()) {
-                CATALOGUE.findAdditive(row.id()).ifPresentOrElse(
-                        additive -> portions.add(new AdditivePortion(additive, amount(field, row.amount()))),
-                        () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
+            if (row.id().isBlank()) {
+                if (!row.amount().isBlank()) {
+                    problems.add(field, ProblemKey.MISSING);
+                }
+                continue;
             }
+            Optional<Additive> additive = pantry.catalogue().findAdditive(row.id()).or(() -> additiveBefore(row.id()));
+            if (additive.isEmpty()) {
+                problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id());
+                continue;
+            }
+            Dose dose = fields.dose(field, row.amount(), additive.get().name(), additive.get().gramsPerTeaspoon());
+            Joins joins = fields.choice(field, row.joins(), Joins.class, AdditivePortion.advised(additive.get()));
+            dosed.add(new Dosed(additive.get(), dose, joins));
         }
-        return portions;
+        return dosed;
     }
 
-    private Mass amount(String field, String text) {
-        Mass mass = take(() -> MassNotation.read(field, text, units), Mass.ZERO);
-        if (mass.grams() < 0) {
-            problems.add(field, ProblemKey.TOO_LOW, "A mass", mass, Mass.ZERO);
-        } else if (mass.isMoreThan(FormulaCheck.MOST_OF_ONE_FAT)) {
-            problems.add(field, ProblemKey.TOO_HIGH, "A mass", mass, FormulaCheck.MOST_OF_ONE_FAT);
-        }
-        return mass;
+    private Optional<Additive> additiveBefore(String id) {
+        return Optional.ofNullable(before).flatMap(b -> b.formula().additives().stream()
+                .map(AdditivePortion::additive)
+                .filter(a -> a.id().equals(id))
+                .findFirst());
     }
 
-    private Mass step(String field, String text) {
-        Mass step = take(() -> MassNotation.read(field, text, units), Mass.grams(1));
+    private Mass step(String field) {
+        Mass step = fields.take(() -> MassNotation.read(field, form.get(field), units), Mass.grams(1));
         if (step.grams() < FINEST_STEP.grams()) {
             problems.add(field, ProblemKey.TOO_LOW, "A scale's step", step, FINEST_STEP);
         } else if (step.isMoreThan(COARSEST_STEP)) {
@@ -174,9 +286,9 @@ final class PlanReader {
     }
 
     private LiquidTarget target() {
-        LiquidTarget.Way way = choice(
-                "liquidWay", form.liquidWay(), LiquidTarget.Way.class, LiquidTarget.Way.LYE_CONCENTRATION);
-        double typed = take(() -> NumberNotation.read("liquid", form.liquidValue().replace("%", "")), 33.0);
+        LiquidTarget.Way way = fields.choice(
+                "liquidWay", form.get("liquidWay"), LiquidTarget.Way.class, LiquidTarget.Way.LYE_CONCENTRATION);
+        double typed = fields.number("liquid", form.get("liquidValue").replace("%", ""), 33.0);
         double value = way == LiquidTarget.Way.WATER_TO_LYE ? typed : typed / 100;
         if (value <= 0) {
             problems.add("liquid", ProblemKey.TOO_LOW, "liquid", typed, 0.0);
@@ -187,38 +299,5 @@ final class PlanReader {
             problems.add("liquid", ProblemKey.TOO_HIGH, "liquid", typed, limit);
         }
         return new LiquidTarget(way, value);
-    }
-
-    private Share percent(String field, String text, Share otherwise) {
-        return take(() -> NumberNotation.percent(field, text), otherwise);
-    }
-
-    private void checkShare(String field, Share share) {
-        if (share.fraction() < 0) {
-            problems.add(field, ProblemKey.TOO_LOW, "A share", share, Share.NONE);
-        } else if (share.fraction() > 1) {
-            problems.add(field, ProblemKey.TOO_HIGH, "A share", share, Share.WHOLE);
-        }
-    }
-
-    private <E extends Enum<E>> E choice(String field, String text, Class<E> type, E otherwise) {
-        if (text.isBlank()) {
-            return otherwise;
-        }
-        try {
-            return Enum.valueOf(type, text);
-        } catch (IllegalArgumentException e) {
-            problems.add(field, ProblemKey.NOT_A_CHOICE, text);
-            return otherwise;
-        }
-    }
-
-    private <T> T take(Supplier<T> reading, T otherwise) {
-        try {
-            return reading.get();
-        } catch (ProblemsException e) {
-            problems.addAll(e.problems());
-            return otherwise;
-        }
     }
 }

@@ -54,6 +54,12 @@ public class RecipeService {
                 .orElseThrow(() -> new NotFoundException("recipe " + recipe + " version " + version));
     }
 
+    /** Numbers of all versions, the newest first. */
+    @Transactional(readOnly = true)
+    List<Integer> versions(UUID recipe) {
+        return versions.findByRecipeIdOrderByNumberDesc(recipe).stream().map(v -> v.number).toList();
+    }
+
     @Transactional
     public Recipe create(BatchPlan plan, String by) {
         RecipeRow row = new RecipeRow();

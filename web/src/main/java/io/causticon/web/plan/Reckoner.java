@@ -1,25 +1,35 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.forecast.BarCharacter;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.forecast.LyePeak;
-import io.causticon.core.forecast.PreFlight;
+import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
+import io.causticon.core.formula.Cost;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidTarget.Way;
-import io.causticon.core.formula.Mould;
-import io.causticon.core.formula.MouldKind;
+import io.causticon.core.formula.Pouring.SizedBy;
+import io.causticon.core.formula.Sizing;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.mould.Cutting;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.preflight.Bite;
+import io.causticon.core.preflight.PreFlight;
+import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.FattyAcid.Family;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -32,20 +42,38 @@ final class Reckoner {
 
     private static final int DRAWS = 10;
     private static final double ALARMING = 0.005;
-    private static final double BAR_THICKNESS = 25;
+    private static final Map<Joins, String> WHEN = Map.of(
+            Joins.LYE, "",
+            Joins.COOLED_LYE, "into cooled lye",
+            Joins.FATS, "into the fats",
+            Joins.EMULSION, "at emulsion",
+            Joins.TRACE, "at trace",
+            Joins.TOP, "on top");
 
     private final BatchPlan plan;
     private final Maker maker;
     private final Formats formats;
     private final Formula formula;
     private final AlkaliBalance balance;
+    private final BatterAmount batter;
+    private final WorkshopFacts workshop;
+    private final Map<String, BigDecimal> prices;
 
-    Reckoner(BatchPlan plan, Maker maker) {
+    Reckoner(BatchPlan plan, Maker maker, WorkshopFacts workshop, Map<String, BigDecimal> prices) {
         this.plan = plan;
         this.maker = maker;
         this.formats = maker.formats();
         this.formula = plan.formula();
         this.balance = AlkaliBalance.of(formula);
+        this.batter = BatterAmount.of(formula);
+        this.workshop = workshop;
+        this.prices = prices;
+    }
+
+    /** What will bite, for a change that was tapped. */
+    List<Bite> bites() {
+        return PreFlight.of(
+                plan, LyePeak.of(plan, maker.room()), LoafForecast.planned(plan, maker.room(), DRAWS), workshop);
     }
 
     Reckoning reckon(PlanForm form) {
@@ -53,14 +81,16 @@ final class Reckoner {
         LyePeak peak = LyePeak.of(plan, maker.room());
         Optional<LoafEnsemble> loaf = LoafForecast.planned(plan, maker.room(), DRAWS);
         Composition composition = Composition.of(formula.fats());
-        Mass batter = LoafForecast.batterMass(plan);
         double excess = superfat.probabilityBelow(0);
+        PortionTable portions = new PortionTable(plan, formats);
         return new Reckoning(
                 alkalis(),
                 steps(),
                 figures(),
                 liquids(),
-                shares(form),
+                firstStep(),
+                besideFats(form),
+                doses(form),
                 formats.mass(formula.fatMass()),
                 Formats.number(100 * superfat.value(), 1) + " \u00b1 "
                         + Formats.number(100 * superfat.halfWidth95(), 1) + " %",
@@ -69,10 +99,29 @@ final class Reckoner {
                 PlanDrawings.density(superfat),
                 PlanDrawings.spectrum(composition),
                 words(composition),
+                BarCharacter.of(plan).stream()
+                        .map(t -> new Reckoning.TraitWords(
+                                t.name(), formats.phrase(t.verdict()), formats.phrase(t.reason()), formats.phrase(t.change())))
+                        .toList(),
                 PlanDrawings.timeline(plan, peak, loaf, formats),
-                mould(batter),
-                mouldWords(batter),
-                PreFlight.of(plan, peak, loaf));
+                mould(),
+                mouldWords(),
+                portions.face(),
+                portions.bar(),
+                portions.words(),
+                portions.sum(),
+                allergens(),
+                cost(),
+                PreFlight.of(plan, peak, loaf, workshop).stream().map(this::words).toList());
+    }
+
+    private Reckoning.BiteWords words(Bite bite) {
+        return new Reckoning.BiteWords(
+                formats.phrase(bite.title()),
+                formats.phrase(bite.reason()),
+                formats.phrase(bite.advice()),
+                bite.changes().stream().map(c -> formats.phrase(c.label())).toList(),
+                bite.dangerous());
     }
 
     private List<Reckoning.Amount> alkalis() {
@@ -99,11 +148,20 @@ final class Reckoner {
                     "fat in the liquid, counted above", formats.massNumber(balance.fatInLiquids())));
         }
         if (balance.forPurity().isPositive()) {
-            steps.add(new Reckoning.Step(
-                    "purity " + formats.percent(formula.alkali().naohPurity(), 1),
-                    "+" + formats.massNumber(balance.forPurity())));
+            steps.add(new Reckoning.Step(purityWords(), "+" + formats.massNumber(balance.forPurity())));
         }
         return steps;
+    }
+
+    private String purityWords() {
+        if (!balance.koh().isPositive()) {
+            return "purity " + formats.percent(formula.alkali().naohPurity(), 1);
+        }
+        if (!balance.naoh().isPositive()) {
+            return "purity " + formats.percent(formula.alkali().kohPurity(), 1);
+        }
+        return "purity " + formats.percent(formula.alkali().naohPurity(), 1) + " and "
+                + formats.percent(formula.alkali().kohPurity(), 1);
     }
 
     private List<Reckoning.Figure> figures() {
@@ -131,53 +189,121 @@ final class Reckoner {
                 .map(l -> new Reckoning.Amount(
                         formats.massNumber(l.mass()),
                         formats.massUnit(),
-                        l.liquid().name() + (l.frozen() ? ", frozen" : "")))
+                        l.liquid().name() + (l.frozen() ? ", frozen" : "") + when(l.joins())))
                 .toList();
     }
 
-    /** Shares in the order of the form's rows, so that each finds its place. */
-    private List<Reckoning.ShareOf> shares(PlanForm form) {
-        Map<String, FatPortion> byId = new HashMap<>();
-        formula.fats().forEach(f -> byId.put(f.fat().id(), f));
-        return form.fats().stream().map(row -> share(byId.get(row.id()))).toList();
+    private static String when(Joins joins) {
+        String words = WHEN.getOrDefault(joins, "");
+        return words.isEmpty() ? "" : ", " + words;
     }
 
-    private Reckoning.ShareOf share(@Nullable FatPortion portion) {
-        if (portion == null) {
-            return new Reckoning.ShareOf("", 0);
-        }
-        double share = portion.mass().dividedBy(formula.fatMass());
-        return new Reckoning.ShareOf(Formats.number(100 * share, 1) + " %", (int) Math.round(40 * share));
+    private String firstStep() {
+        return balance.isSplit()
+                ? "Strong lye first: " + formats.mass(balance.lye()) + " in " + formats.mass(balance.firstWater())
+                        + " of water is " + formats.percent(balance.firstConcentration(), 1) + "; the rest joins later."
+                : "";
+    }
+
+    /** Shares beside masses, masses beside shares, in the order of the form's rows. */
+    private List<String> besideFats(PlanForm form) {
+        Map<String, FatPortion> byId = new HashMap<>();
+        formula.fats().forEach(f -> byId.put(f.fat().id(), f));
+        boolean byShare = plan.pouring().sizedBy() != SizedBy.WEIGHTS;
+        return form.fats().stream()
+                .map(row -> byId.get(row.fatId()))
+                .map(p -> p == null
+                        ? ""
+                        : byShare
+                                ? formats.mass(p.mass())
+                                : Formats.number(100 * p.mass().dividedBy(formula.fatMass()), 1) + " %")
+                .toList();
+    }
+
+    private List<String> doses(PlanForm form) {
+        Map<String, AdditivePortion> byId = new HashMap<>();
+        formula.additives().forEach(a -> byId.put(a.additive().id(), a));
+        return form.additives().stream()
+                .map(row -> byId.get(row.id()))
+                .map(p -> p == null
+                        ? ""
+                        : formats.mass(p.mass()) + " \u00b7 "
+                                + Formats.number(p.dosePerKilogram(formula.fatMass()) / 10, 1) + " %")
+                .toList();
     }
 
     private static String words(Composition c) {
         int saturated = (int) Math.round(c.saturated().inPercent());
-        String poly = c.of(Family.POLY_UNSATURATED).fraction() > 0.15 ? " \u00b7 keeps less well: much linoleic" : "";
         return "saturated " + saturated + " : " + (100 - saturated) + " unsaturated \u00b7 iodine value "
                 + Formats.number(c.iodineValue(), 0) + " \u00b7 saponification value "
-                + Formats.number(c.saponificationValue(), 0) + poly;
+                + Formats.number(c.saponificationValue(), 0) + " \u00b7 short saturated "
+                + Formats.number(100 * c.of(Family.SHORT_SATURATED).fraction(), 0) + " %";
     }
 
-    private @Nullable Drawing mould(Mass batter) {
+    private @Nullable Drawing mould() {
         Mould mould = plan.mould();
-        return mould == null ? null : PlanDrawings.mould(mould, batter, bars(mould));
+        return mould == null ? null : PlanDrawings.mould(mould, batter, Cutting.of(mould, inMould(mould), plan.pouring().thickness()));
     }
 
-    private static int bars(Mould mould) {
-        return mould.kind() == MouldKind.CAVITIES
-                ? mould.cavities()
-                : Math.max(1, (int) Math.floor(mould.length() / BAR_THICKNESS));
+    private Mass inMould(Mould mould) {
+        Mass capacity = mould.capacity(batter.density());
+        Mass made = Mass.grams(batter.mass().grams() / (1 + plan.pouring().overage().fraction()));
+        return made.isMoreThan(capacity) ? capacity : made;
     }
 
-    private String mouldWords(Mass batter) {
+    private List<String> mouldWords() {
         Mould mould = plan.mould();
+        List<String> words = new ArrayList<>();
+        words.add(formats.mass(batter.mass()) + " of batter, " + Formats.number(batter.density(), 2) + " g/ml");
         if (mould == null) {
-            return "No mould chosen.";
+            words.add("No mould chosen.");
+            return words;
         }
-        int bars = bars(mould);
-        Mass in = batter.isMoreThan(mould.capacity()) ? mould.capacity() : batter;
-        String bar = bars + " bars" + (mould.kind() == MouldKind.CAVITIES ? "" : " of 25 mm") + ", "
-                + formats.mass(in.times(1.0 / bars)) + " wet";
-        return bar + " \u00b7 filled " + Formats.number(100 * batter.dividedBy(mould.capacity()), 0) + " %";
+        double fill = mould.fillHeight(inMould(mould), batter.density());
+        words.add("Stands " + Formats.number(fill, 0) + " of " + Formats.number(mould.height(), 0) + " mm, "
+                + Formats.number(100 * batter.mass().dividedBy(mould.capacity(batter.density())), 0) + " % of the mould");
+        Cutting cutting = Cutting.of(mould, inMould(mould), plan.pouring().thickness());
+        words.add(cutting.bars() + " bars" + (mould.kind().isCut() ? " of " + Formats.number(cutting.thickness(), 0) + " mm" : "")
+                + ", " + formats.mass(cutting.wet()) + " wet, about " + formats.mass(cured(cutting.wet())) + " cured");
+        Mass over = Sizing.leftOver(batter, mould, plan.pouring());
+        int spare = Sizing.spareCavities(batter, mould, plan.pouring());
+        if (spare > 0) {
+            words.add(formats.mass(over) + " left over fills " + spare + (spare == 1 ? " spare cavity" : " spare cavities"));
+        }
+        return words;
+    }
+
+    /** When four fifths of its water have left, as after a usual cure (estimate). */
+    private Mass cured(Mass wet) {
+        return wet.times(1 - 0.8 * 0.75 * balance.water().dividedBy(batter.mass()));
+    }
+
+    private List<String> allergens() {
+        List<String> lines = new ArrayList<>();
+        if (!formula.allergens().isEmpty()) {
+            lines.add("Food allergens: " + String.join(", ", formula.allergens()));
+        }
+        if (!formula.scentAllergens().isEmpty()) {
+            lines.add("Fragrance allergens, as far as known: " + String.join(", ", formula.scentAllergens()));
+        }
+        return lines;
+    }
+
+    private List<String> cost() {
+        if (prices.isEmpty()) {
+            return List.of();
+        }
+        Cost cost = Cost.of(formula, prices);
+        List<String> lines = new ArrayList<>();
+        Mould mould = plan.mould();
+        String bar = mould == null
+                ? ""
+                : ", " + maker.currency() + " "
+                        + cost.perBar(Cutting.of(mould, inMould(mould), plan.pouring().thickness()).bars()) + " a bar";
+        lines.add(maker.currency() + " " + cost.total() + " of ingredients" + bar);
+        if (!cost.unpriced().isEmpty()) {
+            lines.add("No price: " + String.join(", ", cost.unpriced()));
+        }
+        return lines;
     }
 }

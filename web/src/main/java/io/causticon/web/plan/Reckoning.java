@@ -1,6 +1,5 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.forecast.Bite;
 import io.causticon.web.shared.Drawing;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -11,8 +10,10 @@ import org.jspecify.annotations.Nullable;
  * @param alkalis each alkali to weigh: its mass, its unit and its symbol
  * @param steps how the lye came about, a line each
  * @param figures the three figures of the liquid, by the way they are typed
- * @param liquids each part of the liquid with its mass
- * @param fats each fat's share in per cent and for its bar, in the order of the form's rows; an empty one for an empty row
+ * @param liquids each part of the liquid with its mass and when it joins
+ * @param firstStep the strong lye of a split liquid in words; empty when it is not split
+ * @param fats what stands beside each fat of the form: share or mass, in the order of its rows; an empty one for an empty row
+ * @param doses mass of each additive of the form, in the order of its rows
  * @param total all fats
  * @param superfat the superfat with its spread
  * @param excess probability of excess alkali
@@ -20,9 +21,16 @@ import org.jspecify.annotations.Nullable;
  * @param density the superfat's density
  * @param spectrum the fatty acids as one bar
  * @param composition the composition in words
+ * @param traits how batter and bar will be
  * @param timeline what it will do
  * @param mould the mould with its fill, null without one
- * @param mouldWords the mould in words
+ * @param mouldWords the mould in words, a line each
+ * @param face the drawn layers, null when nothing is drawn
+ * @param shares portions as one bar, null for drawn layers and undivided batches
+ * @param portions what each portion takes
+ * @param portionSum the portions together
+ * @param allergens what labels must name, a line each
+ * @param cost what it costs, a line each; empty when no price is known
  * @param bites what will bite
  */
 record Reckoning(
@@ -30,7 +38,9 @@ record Reckoning(
         List<Step> steps,
         List<Figure> figures,
         List<Amount> liquids,
-        List<ShareOf> fats,
+        String firstStep,
+        List<String> fats,
+        List<String> doses,
         String total,
         String superfat,
         String excess,
@@ -38,10 +48,17 @@ record Reckoning(
         Drawing density,
         Drawing spectrum,
         String composition,
+        List<TraitWords> traits,
         Drawing timeline,
         @Nullable Drawing mould,
-        String mouldWords,
-        List<Bite> bites) {
+        List<String> mouldWords,
+        @Nullable FaceLayout face,
+        @Nullable Drawing shares,
+        List<PortionWords> portions,
+        @Nullable PortionSum portionSum,
+        List<String> allergens,
+        List<String> cost,
+        List<BiteWords> bites) {
 
     /** So much of something. */
     record Amount(String number, String unit, String what) {}
@@ -52,6 +69,17 @@ record Reckoning(
     /** One of the three figures of the liquid. */
     record Figure(String way, String name, String value, boolean typed) {}
 
-    /** A fat's share: in words, and as tenths of the width of its bar. */
-    record ShareOf(String percent, int tenths) {}
+    /** One thing that can be said of the bar. */
+    record TraitWords(String name, String verdict, String reason, String change) {}
+
+    /** What one portion takes; {@code number} is that of its layer in the drawing. */
+    record PortionWords(
+            int number, String name, String share, String batter, String bowlAfter, String fats, String lye, String own,
+            String superfat, boolean hazard) {}
+
+    /** All portions together. */
+    record PortionSum(String share, String batter, String fats, String lye, String stuck) {}
+
+    /** What will bite, with the changes that one tap makes; each button sends the title and its label. */
+    record BiteWords(String title, String reason, String advice, List<String> changes, boolean dangerous) {}
 }

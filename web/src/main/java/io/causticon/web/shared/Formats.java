@@ -5,6 +5,7 @@ import io.causticon.core.notation.Units.TemperatureUnit;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -80,6 +81,28 @@ public record Formats(Units units, ZoneId zone) {
 
     public String temperatureUnit() {
         return units.temperature() == TemperatureUnit.CELSIUS ? "\u00b0C" : "\u00b0F";
+    }
+
+    /** A sentence with its quantities in her units: degrees and per cent in whole numbers, small shares with a digit. */
+    public String phrase(Phrase phrase) {
+        return phrase.written(this::written);
+    }
+
+    private String written(Object value) {
+        if (value instanceof Mass mass) {
+            return mass(mass);
+        }
+        if (value instanceof Temperature temperature) {
+            return number(degrees(temperature), 0) + " " + temperatureUnit();
+        }
+        if (value instanceof Share share) {
+            double size = Math.abs(share.inPercent());
+            return percent(share, size >= 10 || share.inPercent() == Math.rint(share.inPercent()) ? 0 : 1);
+        }
+        if (value instanceof Double number) {
+            return number(number, Math.abs(number) < 1 && number != 0 ? 1 : 0);
+        }
+        return value.toString();
     }
 
     public String percent(Share share, int digits) {

@@ -1,17 +1,21 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.formula.Mould;
-import io.causticon.core.formula.MouldKind;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.substance.Catalogue;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Moulds and vessels of the workshop. */
+/** Moulds, vessels, fats and fragrances of the workshop's own, lots. What is put away is kept, for old recipes. */
 @Service
 public class ShelfService {
 
@@ -20,37 +24,134 @@ public class ShelfService {
 
     private final MouldRepository moulds;
     private final VesselRepository vessels;
+    private final OwnFatRepository fats;
+    private final OwnFragranceRepository fragrances;
+    private final LotRepository lots;
 
-    ShelfService(MouldRepository moulds, VesselRepository vessels) {
+    ShelfService(
+            MouldRepository moulds,
+            VesselRepository vessels,
+            OwnFatRepository fats,
+            OwnFragranceRepository fragrances,
+            LotRepository lots) {
         this.moulds = moulds;
         this.vessels = vessels;
+        this.fats = fats;
+        this.fragrances = fragrances;
+        this.lots = lots;
     }
 
     @Transactional(readOnly = true)
-    public List<Mould> moulds() {
+    public Pantry pantry() {
         List<Mould> known =
-                moulds.findAllByOrderByName().stream().map(MouldRow::mould).toList();
-        return known.isEmpty() ? List.of(FIRST_MOULD) : known;
+                moulds.findByRetiredFalseOrderByName().stream().map(MouldRow::mould).toList();
+        return new Pantry(
+                Catalogue.standard()
+                        .with(
+                                fats.findByRetiredFalseOrderByName().stream().map(OwnFatRow::fat).toList(),
+                                fragrances.findByRetiredFalseOrderByName().stream()
+                                        .map(OwnFragranceRow::additive)
+                                        .toList()),
+                known.isEmpty() ? List.of(FIRST_MOULD) : known,
+                vessels.findByRetiredFalseOrderByName().stream().map(VesselRow::vessel).toList(),
+                lots.findByRetiredFalseOrderByLabel().stream().map(LotRow::lot).toList());
     }
 
-    public Optional<Mould> mould(String name) {
-        return moulds().stream().filter(m -> m.name().equals(name)).findFirst();
-    }
-
-    /** Masses of vessels by their names in small letters. */
+    /** Masses of vessels by their names in small letters, also of those put away: old batches were weighed in them. */
     @Transactional(readOnly = true)
     public Map<String, Mass> vesselMasses() {
         return vessels.findAll().stream()
-                .collect(Collectors.toMap(v -> v.name().toLowerCase(Locale.ROOT), VesselRow::mass));
+                .map(VesselRow::vessel)
+                .collect(Collectors.toMap(v -> v.name().toLowerCase(Locale.ROOT), Vessel::mass));
     }
 
     @Transactional
     public void addMould(Mould mould) {
-        moulds.save(new MouldRow(mould));
+        moulds.findByName(mould.name()).ifPresentOrElse(
+                row -> {
+                    checkFree(row.retired(), mould.name());
+                    row.change(mould);
+                },
+                () -> moulds.save(new MouldRow(mould)));
     }
 
     @Transactional
-    public void addVessel(String name, Mass mass) {
-        vessels.save(new VesselRow(name, mass));
+    public void addVessel(Vessel vessel) {
+        vessels.findByName(vessel.name()).ifPresentOrElse(
+                row -> {
+                    checkFree(row.retired(), vessel.name());
+                    row.change(vessel);
+                },
+                () -> vessels.save(new VesselRow(vessel)));
+    }
+
+    /** Adds a fat that is like another in its acids. */
+    @Transactional
+    public void addFat(String name, String likeId, double saponification, double iodine, boolean animal) {
+        String id = ownId(name);
+        OwnFatRow row = fats.findById(id).orElseGet(OwnFatRow::new);
+        checkFree(row.id.isEmpty() || row.retired, name);
+        row.id = id;
+        row.name = name;
+        row.likeId = likeId;
+        row.saponification = saponification;
+        row.iodine = iodine;
+        row.animal = animal;
+        row.retired = false;
+        fats.save(row);
+    }
+
+    /** Adds a fragrance; its limit is in g per kg of fats, null when it is not known. */
+    @Transactional
+    public void addFragrance(FragranceSheet sheet) {
+        String id = ownId(sheet.name());
+        OwnFragranceRow row = fragrances.findById(id).orElseGet(OwnFragranceRow::new);
+        checkFree(row.id.isEmpty() || row.retired, sheet.name());
+        row.id = id;
+        row.name = sheet.name();
+        row.cap = sheet.cap();
+        row.behaviour = String.join(",", sheet.behaviour());
+        row.allergens = String.join(", ", sheet.allergens());
+        row.note = sheet.note();
+        row.retired = false;
+        fragrances.save(row);
+    }
+
+    @Transactional
+    public void addLot(Lot lot) {
+        LotRow row = lots.findByLabel(lot.label()).orElseGet(LotRow::new);
+        checkFree(row.label.isEmpty() || row.retired, lot.label());
+        row.kind = lot.kind();
+        row.substance = lot.substance();
+        row.label = lot.label();
+        row.saponification = lot.saponification();
+        row.perKilogram = lot.perKilogram();
+        row.useBy = lot.useBy();
+        row.retired = false;
+        lots.save(row);
+    }
+
+    /** Puts something away. What is not there any more is away already. */
+    @Transactional
+    public void putAway(String kind, String id) {
+        switch (kind) {
+            case "mould" -> moulds.findByName(id).ifPresent(MouldRow::retire);
+            case "vessel" -> vessels.findByName(id).ifPresent(VesselRow::retire);
+            case "fat" -> fats.findById(id).ifPresent(f -> f.retired = true);
+            case "fragrance" -> fragrances.findById(id).ifPresent(f -> f.retired = true);
+            case "lot" -> lots.findById(UUID.fromString(id)).ifPresent(l -> l.retired = true);
+            default -> throw ProblemsException.of("kind", ProblemKey.NOT_A_CHOICE, kind);
+        }
+    }
+
+    private static void checkFree(boolean free, String name) {
+        if (!free) {
+            throw ProblemsException.of("name", ProblemKey.NAME_TAKEN, name);
+        }
+    }
+
+    private static String ownId(String name) {
+        String slug = name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
+        return "own-" + (slug.length() > 50 ? slug.substring(0, 50) : slug);
     }
 }

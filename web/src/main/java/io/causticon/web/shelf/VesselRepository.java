@@ -1,6 +1,13 @@
 package io.causticon.web.shelf;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface VesselRepository extends JpaRepository<VesselRow, UUID> {}
+interface VesselRepository extends JpaRepository<VesselRow, UUID> {
+
+    List<VesselRow> findByRetiredFalseOrderByName();
+
+    Optional<VesselRow> findByName(String name);
+}

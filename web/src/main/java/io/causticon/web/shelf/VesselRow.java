@@ -1,7 +1,11 @@
 package io.causticon.web.shelf;
 
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.quantity.Mass;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.UUID;
@@ -17,18 +21,33 @@ class VesselRow {
     private String name = "";
     private double grams;
 
+    @Enumerated(EnumType.STRING)
+    private VesselMaterial material = VesselMaterial.STAINLESS_STEEL;
+
+    private boolean retired;
+
     protected VesselRow() {}
 
-    VesselRow(String name, Mass mass) {
-        this.name = name;
-        this.grams = mass.grams();
+    VesselRow(Vessel vessel) {
+        change(vessel);
     }
 
-    String name() {
-        return name;
+    void change(Vessel vessel) {
+        this.name = vessel.name();
+        this.grams = vessel.mass().grams();
+        this.material = vessel.material();
+        this.retired = false;
     }
 
-    Mass mass() {
-        return Mass.grams(grams);
+    Vessel vessel() {
+        return new Vessel(name, material, Mass.grams(grams));
+    }
+
+    boolean retired() {
+        return retired;
+    }
+
+    void retire() {
+        this.retired = true;
     }
 }

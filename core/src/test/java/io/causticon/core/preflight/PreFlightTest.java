@@ -1,9 +1,13 @@
-package io.causticon.core.forecast;
+package io.causticon.core.preflight;
 
 import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.wording.Phrase;
+import java.util.Locale;
 import io.causticon.core.Recipes;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidTarget;
@@ -18,12 +22,16 @@ class PreFlightTest {
     private static final Temperature ROOM = Temperature.celsius(20);
 
     private static List<String> titles(Recipes recipe) {
-        return bites(recipe).stream().map(Bite::title).toList();
+        return bites(recipe).stream().map(b -> words(b.title())).toList();
     }
 
     private static List<Bite> bites(Recipes recipe) {
         BatchPlan plan = recipe.plan();
-        return PreFlight.of(plan, LyePeak.of(plan, ROOM), Optional.empty());
+        return PreFlight.of(plan, LyePeak.of(plan, ROOM), Optional.empty(), WorkshopFacts.unknown(ROOM));
+    }
+
+    static String words(Phrase phrase) {
+        return phrase.written(v -> v instanceof Mass m ? String.format(Locale.ROOT, "%.1f g", m.grams()) : v.toString());
     }
 
     private static Recipes plain() {
@@ -39,7 +47,7 @@ class PreFlightTest {
     void warnsWhenTheSuperfatReachesBelowZero() {
         assertThat(bites(plain().superfat(1)))
                 .anySatisfy(b -> {
-                    assertThat(b.title()).isEqualTo("Superfat reaches below zero");
+                    assertThat(words(b.title())).isEqualTo("Superfat reaches below zero");
                     assertThat(b.dangerous()).isTrue();
                 });
     }
@@ -58,9 +66,9 @@ class PreFlightTest {
     void warnsOfTooMuchOfAFragranceAsADanger() {
         assertThat(bites(plain().additive("eo-lavender", 90)))
                 .anySatisfy(b -> {
-                    assertThat(b.title()).contains("lavender, too much");
+                    assertThat(words(b.title())).contains("lavender, too much");
                     // The cap is 45 g a kg; 900 g of fats take 40.5 g.
-                    assertThat(b.advice()).isIn("Make it 41 g", "Make it 40 g");
+                    assertThat(words(b.changes().get(0).label())).isEqualTo("Make it 40.5 g");
                     assertThat(b.dangerous()).isTrue();
                 });
     }

@@ -1,0 +1,32 @@
+package io.causticon.core.formula;
+
+/** When a liquid or an additive goes in, in the order of the work. */
+public enum Joins {
+    /** Into the water before the lye, or as the water. */
+    LYE,
+    /** Into the liquor once it has cooled. */
+    COOLED_LYE,
+    /** Into the fats before the lye. */
+    FATS,
+    /** Into the batter at emulsion. */
+    EMULSION,
+    /** Into the batter at light trace. */
+    TRACE,
+    /** On the poured soap. */
+    TOP;
+
+    /** What the tables of additives advise. */
+    static Joins advised(String addedAt) {
+        return switch (addedAt) {
+            case "lye_water" -> LYE;
+            case "oils" -> FATS;
+            case "top" -> TOP;
+            default -> TRACE;
+        };
+    }
+
+    /** Whether it is in the batter before that is divided among portions. */
+    public boolean isBeforePortions() {
+        return this != TOP;
+    }
+}

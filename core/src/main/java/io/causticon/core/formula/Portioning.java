@@ -1,0 +1,33 @@
+package io.causticon.core.formula;
+
+import io.causticon.core.quantity.Share;
+import java.util.List;
+
+/**
+ * How the batter is divided.
+ *
+ * @param way how the parts are told
+ * @param portions the parts; empty for an undivided batch
+ * @param stuck share of the batter that stays on bowls and spatulas, allowed for so that the last cup is not short; 2-4 % is usual
+ */
+public record Portioning(Way way, List<Portion> portions, Share stuck) {
+
+    /** How the parts are told. */
+    public enum Way {
+        /** One batter. */
+        WHOLE,
+        /** Layers under lines drawn on the end face of the mould. */
+        LAYERS,
+        /** Shares of the batter, weighed from the bowl. */
+        SHARES,
+        /** Equal cups. */
+        CUPS
+    }
+
+    public static final Share USUALLY_STUCK = Share.percent(3);
+    public static final Portioning WHOLE = new Portioning(Way.WHOLE, List.of(), Share.NONE);
+
+    public Portioning {
+        portions = List.copyOf(portions);
+    }
+}

@@ -1,0 +1,60 @@
+package io.causticon.core.mould;
+
+import java.util.List;
+import java.util.stream.DoubleStream;
+
+/**
+ * The upper edge of a layer, drawn on the end face of the mould: straight between its points and flat beyond them.
+ *
+ * @param points from left to right, at least one
+ */
+public record Line(List<Point> points) {
+
+    /**
+     * A point on the end face.
+     *
+     * @param x mm from the left wall
+     * @param height mm above the bottom
+     */
+    public record Point(double x, double height) {}
+
+    private static final double SAME_HEIGHT = 1e-9;
+
+    public Line {
+        points = List.copyOf(points);
+        for (int i = 1; i < points.size(); i++) {
+            if (points.get(i).x() <= points.get(i - 1).x()) {
+                throw new IllegalArgumentException("Impossible state: the points of a line go backwards");
+            }
+        }
+    }
+
+    public static Line flat(double height) {
+        return new Line(List.of(new Point(0, height)));
+    }
+
+    public boolean isFlat() {
+        double first = points.get(0).height();
+        return points.stream().allMatch(p -> Math.abs(p.height() - first) < SAME_HEIGHT);
+    }
+
+    /** Height in mm at this distance from the left wall. */
+    public double at(double x) {
+        Point before = points.get(0);
+        if (x <= before.x()) {
+            return before.height();
+        }
+        for (Point point : points) {
+            if (x <= point.x()) {
+                double part = (x - before.x()) / (point.x() - before.x());
+                return before.height() + part * (point.height() - before.height());
+            }
+            before = point;
+        }
+        return before.height();
+    }
+
+    DoubleStream corners() {
+        return points.stream().mapToDouble(Point::x);
+    }
+}

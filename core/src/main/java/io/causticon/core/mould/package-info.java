@@ -1,0 +1,8 @@
+/**
+ * Moulds and what is drawn in them: volumes, fill, layers under drawn lines, cuts. Lengths in mm, areas in mm2, volumes in ml. May use
+ * {@code quantity} and {@code problem}.
+ */
+@NullMarked
+package io.causticon.core.mould;
+
+import org.jspecify.annotations.NullMarked;

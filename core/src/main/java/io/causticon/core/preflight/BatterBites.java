@@ -1,0 +1,92 @@
+package io.causticon.core.preflight;
+
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.Composition;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.FatKind;
+import io.causticon.core.substance.FattyAcid.Family;
+import io.causticon.core.wording.Phrase;
+import java.util.List;
+import java.util.Locale;
+
+/** The batter: fats that set too early, castor with much water. */
+final class BatterBites {
+
+    private static final double STRUCTURAL_SHARE = 0.05;
+    private static final double WAX_SHARE = 0.005;
+    private static final double TACKY_CASTOR = 0.105;
+    private static final double RUBBERY_CASTOR = 0.075;
+    private static final double MUCH_WATER = 2.3;
+    private static final Share CALM_CASTOR = Share.percent(6);
+    private static final Share USUAL = Share.percent(33);
+
+    private BatterBites() {}
+
+    static void find(Flight f) {
+        f.formula.fats().forEach(p -> setsEarly(f, p));
+        castor(f);
+    }
+
+    private static void setsEarly(Flight f, FatPortion portion) {
+        Interval melts = portion.fat().meltingRange();
+        boolean wax = portion.fat().kind() == FatKind.WAX_ESTER || portion.fat().kind() == FatKind.FREE_FATTY_ACID;
+        double matters = wax ? WAX_SHARE : STRUCTURAL_SHARE;
+        if (melts == null
+                || portion.mass().dividedBy(f.formula.fatMass()) < matters
+                || !f.plan.mixAt().isBelow(Temperature.celsius(melts.low()))) {
+            return;
+        }
+        // A wax dissolved in much liquid fat stays clear some kelvin below its own melting point.
+        Temperature enough = Temperature.celsius(wax ? melts.low() : melts.high());
+        f.bite(
+                Phrase.of("{} sets before it soaps", portion.fat().shortName()),
+                Phrase.of("It melts from {}, you mix at {}: false trace, white spots.",
+                        Temperature.celsius(melts.low()), f.plan.mixAt()),
+                PlanChange.to(Phrase.of("Mix at {}", enough), p -> p.mixedAt(enough)));
+    }
+
+    private static void castor(Flight f) {
+        double ricinoleic = f.composition.of(Family.RICINOLEIC).fraction();
+        AlkaliBalance balance = f.balance;
+        if (ricinoleic > RUBBERY_CASTOR && balance.waterPerLye() > MUCH_WATER) {
+            f.bite(
+                    Phrase.of("Castor with much water turns rubbery"),
+                    Phrase.of("{} of ricinoleic acid and {} of water to the lye.",
+                            Share.fraction(ricinoleic), ratio(balance)),
+                    LiquorBites.concentration(USUAL),
+                    lessCastor());
+        } else if (ricinoleic > TACKY_CASTOR) {
+            f.bite(
+                    Phrase.of("Much castor stays tacky"),
+                    Phrase.of("{} of ricinoleic acid; from about a tenth the bar clings.", Share.fraction(ricinoleic)),
+                    lessCastor());
+        }
+    }
+
+    private static String ratio(AlkaliBalance balance) {
+        return String.format(Locale.ROOT, "%.1f parts", balance.waterPerLye());
+    }
+
+    private static PlanChange lessCastor() {
+        return PlanChange.to(Phrase.of("Castor {}, the rest to the others", CALM_CASTOR), p -> {
+            Formula formula = p.formula();
+            double castor = Composition.of(formula.fats()).of(Family.RICINOLEIC).fraction();
+            double keep = CALM_CASTOR.fraction() / castor;
+            double total = formula.fatMass().grams();
+            double castorNow = formula.fats().stream().filter(BatterBites::isCastor).mapToDouble(f -> f.mass().grams()).sum();
+            double others = (total - castorNow * keep) / (total - castorNow);
+            List<FatPortion> fats = formula.fats().stream()
+                    .map(f -> f.weighing(f.mass().times(isCastor(f) ? keep : others)))
+                    .toList();
+            return p.with(formula.withFats(fats));
+        });
+    }
+
+    private static boolean isCastor(FatPortion portion) {
+        return portion.fat().shareOf(Family.RICINOLEIC).fraction() > 0.5;
+    }
+}

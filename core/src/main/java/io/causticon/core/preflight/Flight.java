@@ -1,0 +1,74 @@
+package io.causticon.core.preflight;
+
+import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.BatterAmount;
+import io.causticon.core.formula.Composition;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.making.WorkingTime;
+import io.causticon.core.wording.Phrase;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** A plan with everything that the families of bites look at, worked out once; collects what they find. */
+final class Flight {
+
+    private static final Phrase NOTHING = Phrase.of("");
+
+    final BatchPlan plan;
+    final Formula formula;
+    final AlkaliBalance balance;
+    final Composition composition;
+    final BatterAmount batter;
+    final WorkingTime time;
+    final LyePeak peak;
+    final Optional<LoafEnsemble> loaf;
+    final WorkshopFacts workshop;
+    private final List<Bite> bites = new ArrayList<>();
+
+    Flight(BatchPlan plan, LyePeak peak, Optional<LoafEnsemble> loaf, WorkshopFacts workshop) {
+        this.plan = plan;
+        this.formula = plan.formula();
+        this.balance = AlkaliBalance.of(formula);
+        this.composition = Composition.of(formula.fats());
+        this.batter = BatterAmount.of(formula);
+        this.time = WorkingTime.forecast(plan);
+        this.peak = peak;
+        this.loaf = loaf;
+        this.workshop = workshop;
+    }
+
+    /** Dangerous ones first, each kind in the order in which the work meets them. */
+    List<Bite> bites() {
+        List<Bite> sorted = new ArrayList<>(bites.stream().filter(Bite::dangerous).toList());
+        bites.stream().filter(b -> !b.dangerous()).forEach(sorted::add);
+        return List.copyOf(sorted);
+    }
+
+    void bite(Phrase title, Phrase reason, Phrase advice, PlanChange... changes) {
+        bites.add(new Bite(title, reason, advice, List.of(changes), false));
+    }
+
+    void bite(Phrase title, Phrase reason, PlanChange... changes) {
+        bite(title, reason, NOTHING, changes);
+    }
+
+    void danger(Phrase title, Phrase reason, Phrase advice, PlanChange... changes) {
+        bites.add(new Bite(title, reason, advice, List.of(changes), true));
+    }
+
+    /** A change of the additives that match, one by one. */
+    static PlanChange additives(Phrase label, UnaryOperator<AdditivePortion> change) {
+        return PlanChange.to(label, plan -> plan.with(plan.formula()
+                .withAdditives(plan.formula().additives().stream().map(change).toList())));
+    }
+
+    static UnaryOperator<AdditivePortion> only(String id, UnaryOperator<AdditivePortion> change) {
+        return a -> a.additive().id().equals(id) ? change.apply(a) : a;
+    }
+}

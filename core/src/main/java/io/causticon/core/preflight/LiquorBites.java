@@ -1,0 +1,205 @@
+package io.causticon.core.preflight;
+
+import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
+import io.causticon.core.wording.Phrase;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** The lye pot: its heat against what is in it, its strength, what it stands in. */
+final class LiquorBites {
+
+    private static final Share STRONG = Share.percent(40);
+    private static final Share OWN_MASS_OF_WATER = Share.percent(50);
+    private static final Share USUAL = Share.percent(33);
+    private static final Temperature NEAR_BOILING = Temperature.celsius(95);
+    private static final Temperature CALM = Temperature.celsius(60);
+    private static final double NOTABLE_ALCOHOL = 0.01;
+    private static final double NOTABLE_SCORCHING = 0.01;
+    private static final int HALVINGS = 20;
+
+    private LiquorBites() {}
+
+    static void find(Flight f) {
+        vessel(f);
+        scorching(f);
+        boiling(f);
+        strength(f);
+        alcohol(f);
+    }
+
+    private static void vessel(Flight f) {
+        Vessel vessel = f.plan.lyeVessel();
+        if (vessel == null) {
+            return;
+        }
+        Optional<Vessel> other = f.workshop.vessels().stream()
+                .filter(v -> !v.material().isAttackedByAlkali() && !v.material().mayShatter())
+                .findFirst();
+        PlanChange[] changes = other.map(v -> new PlanChange[] {
+                    PlanChange.to(Phrase.of("Use the {}", v.name()), p -> p.with(v))
+                })
+                .orElse(new PlanChange[0]);
+        if (vessel.material().isAttackedByAlkali()) {
+            f.danger(
+                    Phrase.of("Lye eats the {}", vessel.name()),
+                    Phrase.of("Aluminium, zinc and tin dissolve in it and give off hydrogen; polyester cracks."),
+                    Phrase.of("Steel, polypropylene or HDPE"),
+                    changes);
+        } else if (vessel.material().mayShatter()) {
+            f.bite(
+                    Phrase.of("The {} may shatter", vessel.name()),
+                    Phrase.of("Glass that met hot lye a few times breaks without warning."),
+                    Phrase.of("Steel or polypropylene"),
+                    changes);
+        }
+    }
+
+    private static void scorching(Flight f) {
+        if (!f.peak.passesLimit()) {
+            return;
+        }
+        f.bite(
+                Phrase.of("The liquid meets warm lye"),
+                Phrase.of("All at once it peaks near {} and scorches from {}.",
+                        f.peak.expected(), f.peak.limit().orElseThrow()),
+                PlanChange.to(Phrase.of("Freeze it"), LiquorBites::frozen),
+                PlanChange.to(Phrase.of("Lye in water first, the rest at emulsion"), LiquorBites::split));
+    }
+
+    private static BatchPlan frozen(BatchPlan plan) {
+        return withParts(plan, plan.formula().liquidParts().stream()
+                .map(p -> scorches(p) && p.joins() == Joins.LYE
+                        ? new LiquidPart(p.liquid(), p.share(), true, p.joins())
+                        : p)
+                .toList());
+    }
+
+    /** Lye in its own mass of water, all that scorches at emulsion. */
+    private static BatchPlan split(BatchPlan plan) {
+        List<LiquidPart> parts = plan.formula().liquidParts();
+        double water = parts.stream()
+                .filter(p -> !scorches(p))
+                .mapToDouble(p -> p.share().fraction())
+                .sum();
+        double least = 1 / waterPerLye(plan);
+        double share = Math.min(1, Math.max(water, least));
+        double rest = parts.stream().filter(LiquorBites::scorches).mapToDouble(p -> p.share().fraction()).sum();
+        List<LiquidPart> changed = new ArrayList<>();
+        if (water == 0) {
+            changed.add(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.fraction(share), false));
+        }
+        for (LiquidPart p : parts) {
+            double factor = scorches(p) ? (1 - share) / rest : share / Math.max(water, 1e-9);
+            changed.add(new LiquidPart(
+                    p.liquid(),
+                    Share.fraction(p.share().fraction() * factor),
+                    false,
+                    scorches(p) ? Joins.EMULSION : Joins.LYE));
+        }
+        return withParts(plan, changed);
+    }
+
+    private static double waterPerLye(BatchPlan plan) {
+        return Math.max(1, AlkaliBalance.of(plan.formula()).waterPerLye() * 0.98);
+    }
+
+    private static boolean scorches(LiquidPart part) {
+        return part.liquid().scorching().fraction() > NOTABLE_SCORCHING;
+    }
+
+    private static void boiling(Flight f) {
+        if (!f.peak.expected().isAbove(NEAR_BOILING)) {
+            return;
+        }
+        f.danger(
+                Phrase.of("The lye pot comes near boiling"),
+                Phrase.of("About {} if all lye goes in at once.", f.peak.expected()),
+                Phrase.of("Feed the lye by the spoon, lye into liquid and never the reverse"),
+                PlanChange.to(Phrase.of("Take part of the water as ice"), p -> iced(p, f.workshop.room())));
+    }
+
+    /** As much of the clear water as ice as keeps the pot calm; all of it when that is not enough. */
+    private static BatchPlan iced(BatchPlan plan, Temperature room) {
+        double low = 0;
+        double high = 1;
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (low + high) / 2;
+            boolean calm = !LyePeak.of(withIce(plan, middle), room).expected().isAbove(CALM);
+            high = calm ? middle : high;
+            low = calm ? low : middle;
+        }
+        return withIce(plan, Math.ceil(high * 20) / 20);
+    }
+
+    private static BatchPlan withIce(BatchPlan plan, double part) {
+        List<LiquidPart> changed = new ArrayList<>();
+        for (LiquidPart p : plan.formula().liquidParts()) {
+            boolean clear = p.joins() == Joins.LYE && !p.frozen() && !scorches(p);
+            if (clear && part < 1) {
+                changed.add(new LiquidPart(p.liquid(), Share.fraction(p.share().fraction() * (1 - part)), false, p.joins()));
+            }
+            if (clear && part > 0) {
+                changed.add(new LiquidPart(
+                        Catalogue.standard().liquid("ice"), Share.fraction(p.share().fraction() * part), true, p.joins()));
+            }
+            if (!clear) {
+                changed.add(p);
+            }
+        }
+        return withParts(plan, changed);
+    }
+
+    private static void strength(Flight f) {
+        Share first = f.balance.firstConcentration();
+        if (first.compareTo(OWN_MASS_OF_WATER) > 0) {
+            f.danger(
+                    Phrase.of("Less water than lye"),
+                    Phrase.of("{} lye: below its own mass of water some stays undissolved and ends as pockets in the bar.",
+                            first),
+                    Phrase.of("Strain it, and never pour off crystals"),
+                    concentration(STRONG));
+        } else if (f.balance.concentration().compareTo(STRONG) > 0) {
+            f.bite(
+                    Phrase.of("Strong lye"),
+                    Phrase.of("{}: it thickens fast, and below {} it can crystallise.",
+                            f.balance.concentration(), Temperature.celsius(15)),
+                    concentration(USUAL));
+        }
+    }
+
+    static PlanChange concentration(Share share) {
+        return PlanChange.to(
+                Phrase.of("Lye concentration {}", share),
+                p -> p.with(p.formula().withLiquid(
+                        LiquidTarget.concentration(share.fraction()), p.formula().liquidParts())));
+    }
+
+    private static void alcohol(Flight f) {
+        double alcohol = f.balance.liquids().stream()
+                .filter(l -> l.dissolvesLye())
+                .mapToDouble(l -> l.liquid().alcohol().of(l.mass()).grams())
+                .sum();
+        if (alcohol > NOTABLE_ALCOHOL * f.balance.liquidMass().grams()) {
+            f.danger(
+                    Phrase.of("Alcohol in the lye pot boils up"),
+                    Phrase.of("{} of alcohol; it foams over when lye goes in, and speeds the batter.",
+                            Mass.grams(alcohol)),
+                    Phrase.of("Simmer it off and freeze it first, and use a tall jug"));
+        }
+    }
+
+    private static BatchPlan withParts(BatchPlan plan, List<LiquidPart> parts) {
+        return plan.with(plan.formula().withLiquid(plan.formula().liquidTarget(), parts));
+    }
+}

@@ -1,0 +1,45 @@
+package io.causticon.core.preflight;
+
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.quantity.Temperature;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the workshop knows that a plan does not say.
+ *
+ * @param room usual temperature of the room
+ * @param tried fragrances that went into earlier batches, by id
+ * @param vessels what the lye can be dissolved in
+ * @param lastInMould what the mould held last; null when that is not known
+ * @param lotsPastUse labels of lots that are past their use-by
+ */
+public record WorkshopFacts(
+        Temperature room,
+        Map<String, Tried> tried,
+        List<Vessel> vessels,
+        @Nullable LastBatch lastInMould,
+        Set<String> lotsPastUse) {
+
+    /**
+     * How a fragrance behaved so far.
+     *
+     * @param batches how many batches it went into
+     * @param troubled in how many of them the batter seized, riced or thickened within minutes of it
+     */
+    public record Tried(int batches, int troubled) {}
+
+    /**
+     * What was made in a vessel last.
+     *
+     * @param batch what it was called
+     * @param allergens food allergens in it
+     */
+    public record LastBatch(String batch, Set<String> allergens) {}
+
+    public static WorkshopFacts unknown(Temperature room) {
+        return new WorkshopFacts(room, Map.of(), List.of(), null, Set.of());
+    }
+}

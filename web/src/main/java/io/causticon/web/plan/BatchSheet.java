@@ -1,0 +1,140 @@
+package io.causticon.web.plan;
+
+import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.making.WorkingTime;
+import io.causticon.core.notation.DoseNotation;
+import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Drawing;
+import io.causticon.web.shared.Formats;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A plan as it hangs at the bench: what to weigh, in the order of the work, with room to write what was weighed.
+ *
+ * @param fats each fat with its mass
+ * @param fatTotal all of them
+ * @param alkali each alkali
+ * @param liquids each liquid, with when it joins
+ * @param additives each additive, with when it goes in
+ * @param steps the work in order
+ * @param facts superfat, temperatures, forecast
+ * @param face drawn layers, null without
+ * @param bar portions as one bar, null without
+ * @param portions what each portion takes
+ * @param note the maker's note
+ */
+record BatchSheet(
+        List<Row> fats,
+        String fatTotal,
+        List<Row> alkali,
+        List<Row> liquids,
+        List<Row> additives,
+        List<String> steps,
+        List<String> facts,
+        @Nullable FaceLayout face,
+        @Nullable Drawing bar,
+        List<Reckoning.PortionWords> portions,
+        String note) {
+
+    /** Something to weigh. */
+    record Row(String what, String how, String mass) {}
+
+    static BatchSheet of(BatchPlan plan, Maker maker) {
+        Formats f = maker.formats();
+        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
+        PortionTable portions = new PortionTable(plan, f);
+        return new BatchSheet(
+                plan.formula().fats().stream()
+                        .map(p -> new Row(p.fat().name(), p.lot() == null ? "" : "lot " + p.lot(), f.mass(p.mass())))
+                        .toList(),
+                f.mass(plan.formula().fatMass()),
+                alkali(balance, f),
+                balance.liquids().stream().map(l -> liquid(l, f)).toList(),
+                plan.formula().additives().stream().map(a -> additive(a, maker)).toList(),
+                steps(plan, balance, maker),
+                facts(plan, balance, maker),
+                portions.face(),
+                portions.bar(),
+                portions.words(),
+                plan.note());
+    }
+
+    private static List<Row> alkali(AlkaliBalance balance, Formats f) {
+        List<Row> rows = new ArrayList<>();
+        if (balance.naoh().isPositive()) {
+            rows.add(new Row("Sodium hydroxide, NaOH", "alone, tared", f.mass(balance.naoh())));
+        }
+        if (balance.koh().isPositive()) {
+            rows.add(new Row("Potassium hydroxide, KOH", "alone, tared", f.mass(balance.koh())));
+        }
+        return rows;
+    }
+
+    private static Row liquid(LiquidPortion l, Formats f) {
+        return new Row(l.liquid().name(), (l.frozen() ? "frozen, " : "") + when(l.joins()), f.mass(l.mass()));
+    }
+
+    private static Row additive(AdditivePortion a, Maker maker) {
+        String dose = DoseNotation.write(a.dose(), maker.units());
+        return new Row(
+                a.additive().name(),
+                when(a.joins()) + (a.dose().isSpooned() ? ", " + dose : ""),
+                maker.formats().mass(a.mass()));
+    }
+
+    private static String when(Joins joins) {
+        return switch (joins) {
+            case LYE -> "with the lye";
+            case COOLED_LYE -> "into cooled lye";
+            case FATS -> "into the fats";
+            case EMULSION -> "at emulsion";
+            case TRACE -> "at light trace";
+            case TOP -> "on top";
+        };
+    }
+
+    private static List<String> steps(BatchPlan plan, AlkaliBalance balance, Maker maker) {
+        Formats f = maker.formats();
+        LyePeak peak = LyePeak.of(plan, maker.room());
+        List<String> steps = new ArrayList<>();
+        steps.add("Goggles, gloves, sleeves, air; children and animals out. Running water at hand.");
+        steps.add("Weigh each fat alone, tared. Weigh lye and liquid twice.");
+        steps.add("Lye into the liquid, never the reverse, in portions"
+                + (plan.lyeVessel() == null ? "" : ", in the " + plan.lyeVessel().name())
+                + ". It peaks near " + f.temperature(peak.expected())
+                + peak.limit().map(l -> " and must stay below " + f.temperature(l)).orElse("") + ".");
+        steps.add("Melt the fats clear. Both to " + f.temperature(plan.mixAt()) + ".");
+        WorkingTime time = WorkingTime.forecast(plan);
+        steps.add("Lye through a strainer into the fats. Light trace in about " + Formats.number(time.minutes(), 0) + " min, "
+                + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0) + ".");
+        if (balance.isSplit()) {
+            steps.add("The liquids that join later: " + balance.liquids().stream()
+                    .filter(l -> !l.dissolvesLye())
+                    .map(l -> l.liquid().name() + " " + when(l.joins()))
+                    .reduce((a, b) -> a + ", " + b)
+                    .orElse("") + ".");
+        }
+        steps.add("Pour" + (plan.mould() == null ? "" : " into the " + plan.mould().name()) + ", tap, "
+                + switch (plan.gel()) {
+                    case FORCE -> "insulate for gel.";
+                    case ALLOW -> "cover.";
+                    case PREVENT -> "keep it cold.";
+                });
+        return steps;
+    }
+
+    private static List<String> facts(BatchPlan plan, AlkaliBalance balance, Maker maker) {
+        Formats f = maker.formats();
+        return List.of(
+                "superfat " + f.percent(plan.formula().superfat(), 1),
+                "lye " + f.percent(balance.concentration(), 1),
+                "water : lye " + Formats.number(balance.waterPerLye(), 2));
+    }
+}

@@ -1,0 +1,182 @@
+package io.causticon.web.plan;
+
+import io.causticon.core.fit.Fitter;
+import io.causticon.core.fit.Goals;
+import io.causticon.core.fit.Proposal;
+import io.causticon.core.fit.Wish;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.Pouring.SizedBy;
+import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.notation.Units;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.Problems;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.substance.Catalogue;
+import io.causticon.core.substance.Fat;
+import io.causticon.web.account.Maker;
+import io.causticon.web.shelf.Pantry;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Changes of a form that the maker asks for with one button: another size, shares that make a whole, a fit to what she wants. */
+final class Composer {
+
+    /** Fats that may join when nothing at hand will do: common ones of every family. */
+    private static final List<String> COMMON = List.of(
+            "olive-oil", "sunflower-oil-high-oleic", "rice-bran-oil", "coconut-oil-76", "babassu-oil", "shea-butter",
+            "cocoa-butter", "lard", "tallow-beef", "palm-oil", "castor-oil", "canola-oil-high-oleic");
+
+    private static final Map<String, Wish> WISHES = Map.of(
+            "slow", Wish.SLOW_BATTER, "firm", Wish.FIRM_IN_A_DAY, "mild", Wish.MILD, "keeps", Wish.KEEPS, "noAnimal",
+            Wish.NO_ANIMAL, "noPalm", Wish.NO_PALM);
+
+    private static final double LARGEST_FACTOR = 1000;
+
+    private Composer() {}
+
+    /** Scales to a mass of fats, or by a factor such as {@code 1.5x}. */
+    static PlanForm scaled(PlanForm form, BatchPlan plan, Maker maker) {
+        String typed = form.get("scaleTo").trim().toLowerCase(Locale.ROOT);
+        Mass now = plan.formula().fatMass();
+        Mass wanted;
+        if (typed.matches(".*[x\u00d7]$")) {
+            double factor = NumberNotation.read("scaleTo", typed.substring(0, typed.length() - 1));
+            if (factor > LARGEST_FACTOR) {
+                throw ProblemsException.of("scaleTo", ProblemKey.TOO_HIGH, "A factor", factor, LARGEST_FACTOR);
+            }
+            wanted = now.times(factor);
+        } else {
+            wanted = MassNotation.read("scaleTo", typed, maker.units());
+        }
+        if (!wanted.isPositive()) {
+            throw ProblemsException.of("scaleTo", ProblemKey.TOO_LOW, "A mass", wanted, Mass.ZERO);
+        }
+        PlanForm fresh = PlanForm.of(plan.with(plan.formula().scaledTo(wanted)), maker.formats()).keepingWishesOf(form);
+        return plan.pouring().sizedBy() == SizedBy.MOULD ? fresh.with("sizedBy", SizedBy.TOTAL.name()) : fresh;
+    }
+
+    /** The same recipe, told by masses, by shares of a total, or by shares of what the mould takes. */
+    static PlanForm sizedBy(PlanForm form, BatchPlan plan, SizedBy by, Maker maker) {
+        PlanForm masses = PlanForm.of(plan, maker.formats()).keepingWishesOf(form);
+        Formula f = plan.formula();
+        List<PlanForm.FatRow> rows = new ArrayList<>();
+        for (int i = 0; i < f.fats().size(); i++) {
+            FatPortion p = f.fats().get(i);
+            String amount = by == SizedBy.WEIGHTS
+                    ? MassNotation.write(p.mass(), maker.units())
+                    : NumberNotation.write(100 * p.mass().dividedBy(f.fatMass()), 3);
+            rows.add(new PlanForm.FatRow(masses.fats().get(i).id(), amount, masses.fats().get(i).locked()));
+        }
+        return masses.withFats(rows).with("sizedBy", by.name());
+    }
+
+    /** Brings the shares that are not locked to a whole, in proportion; equal ones where none has a share yet. */
+    static PlanForm evened(PlanForm form) {
+        double locked = 0;
+        double free = 0;
+        int open = 0;
+        for (PlanForm.FatRow row : form.fats()) {
+            if (!row.id().isBlank()) {
+                double share = number(row.amount());
+                locked += row.locked() ? share : 0;
+                free += row.locked() ? 0 : share;
+                open += row.locked() ? 0 : 1;
+            }
+        }
+        if (open == 0 || locked > 100) {
+            throw ProblemsException.of("fats", ProblemKey.SHARES_DO_NOT_SUM, Share.percent(locked));
+        }
+        double rest = 100 - locked;
+        double factor = free > 0 ? rest / free : 0;
+        int equal = open;
+        List<PlanForm.FatRow> rows = form.fats().stream()
+                .map(row -> row.id().isBlank() || row.locked()
+                        ? row
+                        : new PlanForm.FatRow(
+                                row.id(),
+                                NumberNotation.write(factor > 0 ? number(row.amount()) * factor : rest / equal, 3),
+                                false))
+                .toList();
+        return form.withFats(rows);
+    }
+
+    private static double number(String amount) {
+        return amount.isBlank() ? 0 : Math.max(0, NumberNotation.read("fats", amount.replace("%", "")));
+    }
+
+    /** What comes nearest to the wishes that are ticked. */
+    static Proposal fit(PlanForm form, BatchPlan plan, Pantry pantry) {
+        return Fitter.fit(plan, candidates(pantry), goals(form, plan, pantry));
+    }
+
+    /** Fats that may join: what is at hand, and common ones. */
+    private static Collection<Fat> candidates(Pantry pantry) {
+        Map<String, Fat> fats = new LinkedHashMap<>();
+        pantry.fatsAtHand().forEach(f -> fats.put(f.id(), f));
+        COMMON.forEach(id -> fats.putIfAbsent(id, Catalogue.standard().fat(id)));
+        return fats.values();
+    }
+
+    private static Goals goals(PlanForm form, BatchPlan plan, Pantry pantry) {
+        Problems problems = new Problems();
+        FieldReader fields = new FieldReader(new Units(
+                Units.MassUnit.GRAM, Units.TemperatureUnit.CELSIUS), problems);
+        Set<Wish> wishes = EnumSet.noneOf(Wish.class);
+        WISHES.forEach((field, wish) -> {
+            if (form.has(field)) {
+                wishes.add(wish);
+            }
+        });
+        Set<String> without = Arrays.stream(form.get("without").split("\\s*,\\s*"))
+                .filter(w -> !w.isBlank())
+                .collect(Collectors.toSet());
+        OptionalDouble cost = form.has("mostCost")
+                ? OptionalDouble.of(fields.number("mostCost", form.get("mostCost"), 0))
+                : OptionalDouble.empty();
+        Share most = form.has("mostChange") ? fields.percent("mostChange", form.get("mostChange"), Share.percent(20)) : Share.WHOLE;
+        fields.checkShare("mostChange", most);
+        Set<String> locked =
+                form.fats().stream().filter(PlanForm.FatRow::locked).map(PlanForm.FatRow::fatId).collect(Collectors.toSet());
+        Map<String, Double> prices = pantry.prices().entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().doubleValue()));
+        if (cost.isPresent()) {
+            plan.formula().fats().stream()
+                    .filter(p -> !prices.containsKey(p.fat().id()))
+                    .findFirst()
+                    .ifPresent(p -> problems.add("mostCost", ProblemKey.UNKNOWN_PRICE, p.fat().name()));
+        }
+        Goals goals = new Goals(wishes, without, cost, prices, most, locked);
+        if (goals.isEmpty() && problems.isEmpty()) {
+            problems.add("fit", ProblemKey.NOTHING_WANTED);
+        }
+        problems.throwIfAny();
+        return goals;
+    }
+
+    /** Cost of a kilogram of these fats. */
+    static BigDecimal perKilogram(List<FatPortion> fats, Map<String, BigDecimal> prices) {
+        BigDecimal sum = BigDecimal.ZERO;
+        double total = fats.stream().mapToDouble(p -> p.mass().grams()).sum();
+        for (FatPortion p : fats) {
+            sum = sum.add(prices.getOrDefault(p.fat().id(), BigDecimal.ZERO)
+                    .multiply(BigDecimal.valueOf(p.mass().grams() / total)));
+        }
+        return sum.setScale(2, RoundingMode.HALF_UP);
+    }
+}

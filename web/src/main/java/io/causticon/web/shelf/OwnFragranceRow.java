@@ -1,0 +1,35 @@
+package io.causticon.web.shelf;
+
+import io.causticon.core.substance.Additive;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** A fragrance of the workshop's own, as its supplier's sheet and earlier batches describe it. */
+@Entity
+@Table(name = "own_fragrance")
+class OwnFragranceRow {
+
+    @Id
+    String id = "";
+
+    String name = "";
+
+    /** g per kg of fats. */
+    @Nullable Double cap;
+
+    String behaviour = "";
+    String allergens = "";
+    String note = "";
+    boolean retired;
+
+    Additive additive() {
+        return Additive.ownFragrance(id, name, cap, words(behaviour), words(allergens), note);
+    }
+
+    private static Set<String> words(String text) {
+        return text.isBlank() ? Set.of() : Set.of(text.trim().split("\\s*,\\s*"));
+    }
+}

@@ -1,0 +1,210 @@
+package io.causticon.web.shelf;
+
+import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Fat;
+import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.ProblemWords;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The shelf: what the workshop has, measured and bought. */
+@Controller
+@RequestMapping("/shelf")
+class ShelfController {
+
+    /** What a fragrance can do, by the names of the tables, as the maker says it. */
+    private static final Map<String, String> BEHAVIOURS = behaviours();
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    private final ShelfService shelf;
+    private final ProblemWords words;
+    private final Clock clock;
+
+    ShelfController(ShelfService shelf, ProblemWords words, Clock clock) {
+        this.shelf = shelf;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** A line of a list on the shelf. */
+    record Line(String kind, String id, String name, String facts, boolean warn) {}
+
+    /** A choice of a list. */
+    record Choice(String value, String name) {}
+
+    @GetMapping
+    String show(Model model, @ModelAttribute("maker") Maker maker) {
+        return show(model, maker, "", Map.of(), Map.of());
+    }
+
+    @PostMapping("/{kind:mould|vessel|fat|fragrance|lot}")
+    String add(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @PathVariable String kind,
+            @RequestParam MultiValueMap<String, String> typed) {
+        ShelfForm form = new ShelfForm(typed.toSingleValueMap(), maker.units());
+        try {
+            switch (kind) {
+                case "mould" -> shelf.addMould(form.mould());
+                case "vessel" -> shelf.addVessel(form.vessel());
+                case "fat" -> {
+                    ShelfForm.OwnFat fat = form.fat(shelf.pantry());
+                    shelf.addFat(fat.name(), fat.likeId(), fat.saponification(), fat.iodine(), fat.animal());
+                }
+                case "fragrance" -> shelf.addFragrance(form.fragrance(typed.getOrDefault("behaviour", List.of()).stream()
+                        .filter(BEHAVIOURS::containsKey)
+                        .toList()));
+                default -> shelf.addLot(form.lot(shelf.pantry()));
+            }
+            return "redirect:/shelf#" + kind;
+        } catch (ProblemsException e) {
+            return show(model, maker, kind, typed.toSingleValueMap(), words.byField(e.problems(), maker.formats()));
+        }
+    }
+
+    @PostMapping("/away")
+    String putAway(@RequestParam String kind, @RequestParam String id) {
+        shelf.putAway(kind, id);
+        return "redirect:/shelf#" + kind;
+    }
+
+    private String show(
+            Model model, Maker maker, String tried, Map<String, String> typed, Map<String, String> problems) {
+        Pantry pantry = shelf.pantry();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), maker.zone());
+        Formats formats = maker.formats();
+        model.addAttribute("moulds", pantry.moulds().stream().map(m -> mould(m, formats)).toList());
+        model.addAttribute("vessels", pantry.vessels().stream()
+                .map(v -> new Line("vessel", v.name(), v.name(), formats.mass(v.mass()) + " empty, " + spoken(v.material()),
+                        v.material().isAttackedByAlkali()))
+                .toList());
+        model.addAttribute("fats", pantry.catalogue().fats().stream()
+                .filter(f -> f.id().startsWith("own-"))
+                .map(ShelfController::fat)
+                .toList());
+        model.addAttribute("fragrances", pantry.catalogue().additives().stream()
+                .filter(a -> a.id().startsWith("own-"))
+                .map(ShelfController::fragrance)
+                .toList());
+        model.addAttribute("lots", pantry.lots().stream().map(l -> lot(l, pantry, maker, today)).toList());
+        model.addAttribute("mouldKinds", kinds(MouldKind.values()));
+        model.addAttribute("materials", kinds(VesselMaterial.values()));
+        model.addAttribute("behaviours", BEHAVIOURS);
+        model.addAttribute("fatChoices", pantry.catalogue().fats().stream().sorted(Comparator.comparing(Fat::name)).toList());
+        model.addAttribute("substances", substances(pantry));
+        model.addAttribute("unit", formats.massUnit());
+        model.addAttribute("currency", maker.currency());
+        model.addAttribute("tried", tried);
+        model.addAttribute("typed", typed);
+        model.addAttribute("problems", problems);
+        return "shelf/shelf";
+    }
+
+    private static Line mould(Mould m, Formats formats) {
+        String sides = m.kind() == MouldKind.TUBE
+                ? Formats.number(m.width(), 0) + " mm across, " + Formats.number(m.height(), 0) + " mm tall"
+                : Formats.number(m.length(), 0) + " \u00d7 " + Formats.number(m.width(), 0) + " \u00d7 "
+                        + Formats.number(m.height(), 0) + " mm";
+        String many = m.cavities() > 1 ? m.cavities() + " of " : "";
+        String water = m.water() == null ? "" : ", measured with water";
+        return new Line("mould", m.name(), m.name(), spoken(m.kind()) + ", " + many + sides + ", holds "
+                + formats.roughMass(m.capacity()) + water, false);
+    }
+
+    private static Line fat(Fat f) {
+        return new Line("fat", f.id(), f.name(), "saponification value " + Formats.number(f.saponificationValue(), 1)
+                + ", iodine value " + Formats.number(f.iodineValue(), 0) + ", " + f.source(), false);
+    }
+
+    private static Line fragrance(Additive a) {
+        String cap = a.cap() == null ? "no limit known" : "at most " + Formats.number(a.cap() / 10, 1) + " % of fats";
+        String does = a.effects().stream().map(e -> BEHAVIOURS.getOrDefault(e, e)).sorted().reduce((x, y) -> x + ", " + y)
+                .orElse("behaves");
+        String names = a.scentAllergens().isEmpty() ? "" : ", names " + String.join(", ", a.scentAllergens());
+        return new Line("fragrance", a.id(), a.name(), cap + ", " + does + names, false);
+    }
+
+    private static Line lot(Lot l, Pantry pantry, Maker maker, LocalDate today) {
+        StringBuilder facts = new StringBuilder(substanceName(l, pantry));
+        if (l.saponification() != null) {
+            facts.append(", certified ").append(Formats.number(l.saponification(), 1)).append(" mg KOH/g");
+        }
+        if (l.perKilogram() != null) {
+            facts.append(", ").append(maker.currency()).append(' ').append(l.perKilogram()).append(" a kg");
+        }
+        if (l.useBy() != null) {
+            facts.append(l.isPast(today) ? ", past its use-by " : ", use by ").append(DAY.format(l.useBy()));
+        }
+        return new Line("lot", l.id().toString(), l.label(), facts.toString(), l.isPast(today));
+    }
+
+    private static String substanceName(Lot l, Pantry pantry) {
+        return switch (l.kind()) {
+            case FAT -> pantry.catalogue().findFat(l.substance()).map(Fat::name).orElse(l.substance());
+            case ADDITIVE -> pantry.catalogue().findAdditive(l.substance()).map(Additive::name).orElse(l.substance());
+            case LIQUID -> pantry.catalogue().findLiquid(l.substance()).map(x -> x.name()).orElse(l.substance());
+            case ALKALI -> l.substance().equals("koh") ? "Potassium hydroxide" : "Sodium hydroxide";
+        };
+    }
+
+    private static List<Choice> substances(Pantry pantry) {
+        Stream<Choice> alkali = Stream.of(
+                new Choice("ALKALI/naoh", "Sodium hydroxide"), new Choice("ALKALI/koh", "Potassium hydroxide"));
+        Stream<Choice> fats = pantry.catalogue().fats().stream().map(f -> new Choice("FAT/" + f.id(), f.name()));
+        Stream<Choice> liquids = pantry.catalogue().liquids().stream().map(l -> new Choice("LIQUID/" + l.id(), l.name()));
+        Stream<Choice> additives =
+                pantry.catalogue().additives().stream().map(a -> new Choice("ADDITIVE/" + a.id(), a.name()));
+        return Stream.of(alkali, fats, liquids, additives)
+                .flatMap(s -> s)
+                .sorted(Comparator.comparing(Choice::name))
+                .toList();
+    }
+
+    private static List<Choice> kinds(Enum<?>[] values) {
+        return Stream.of(values).map(v -> new Choice(v.name(), spoken(v))).toList();
+    }
+
+    private static String spoken(Enum<?> value) {
+        return switch (value.name()) {
+            case "HDPE", "PET" -> value.name();
+            case "CUSTOM" -> "another shape, by water";
+            case "TUBE" -> "tube, standing";
+            default -> value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        };
+    }
+
+    private static Map<String, String> behaviours() {
+        Map<String, String> map = new LinkedHashMap<>();
+        map.put("slows", "slows");
+        map.put("accelerates_mild", "moves a little");
+        map.put("accelerates_strong", "moves fast");
+        map.put("seizes", "seizes");
+        map.put("ricing_possible", "may rice");
+        map.put("discolours_brown", "browns");
+        map.put("heats", "heats the loaf");
+        return map;
+    }
+}

@@ -1,0 +1,210 @@
+package io.causticon.web.shelf;
+
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.notation.LengthNotation;
+import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.notation.Units;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.Problems;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/** Reads what is typed on the shelf. Tells everything that is wrong with it at once. */
+final class ShelfForm {
+
+    private static final int LONGEST_NAME = 60;
+    private static final int LONGEST_LABEL = 40;
+    private static final int LONGEST_NOTE = 500;
+    private static final double LONGEST_SIDE = 2000;
+    private static final int MOST_CAVITIES = 500;
+    private static final double MOST_WATER = 100_000;
+    private static final double LEAST_SAPONIFICATION = 60;
+    private static final double MOST_SAPONIFICATION = 400;
+    private static final double MOST_IODINE = 250;
+    private static final double MOST_CAP = 150;
+    private static final double MOST_PRICE = 100_000;
+    private static final Mass HEAVIEST_VESSEL = Mass.grams(20_000);
+
+    private final Map<String, String> typed;
+    private final Units units;
+    private final Problems problems = new Problems();
+
+    ShelfForm(Map<String, String> typed, Units units) {
+        this.typed = typed;
+        this.units = units;
+    }
+
+    Mould mould() {
+        String name = name(LONGEST_NAME);
+        MouldKind kind = choice("kind", MouldKind.class);
+        boolean round = kind == MouldKind.TUBE;
+        double width = length("width");
+        double length = round ? width : length("length");
+        double height = length("height");
+        int cavities = kind == MouldKind.CAVITIES ? (int) number("cavities", 1, MOST_CAVITIES) : 1;
+        Double water = optional("water", 1, MOST_WATER);
+        if (kind == MouldKind.CUSTOM && water == null) {
+            problems.add("water", ProblemKey.MISSING);
+        }
+        problems.throwIfAny();
+        return new Mould(name, kind, length, width, height, cavities, water);
+    }
+
+    Vessel vessel() {
+        String name = name(LONGEST_NAME);
+        Mass mass = take(() -> MassNotation.read("mass", text("mass"), units), Mass.ZERO);
+        if (mass.grams() < 0) {
+            problems.add("mass", ProblemKey.TOO_LOW, "A vessel", mass, Mass.ZERO);
+        } else if (mass.isMoreThan(HEAVIEST_VESSEL)) {
+            problems.add("mass", ProblemKey.TOO_HIGH, "A vessel", mass, HEAVIEST_VESSEL);
+        }
+        VesselMaterial material = choice("material", VesselMaterial.class);
+        problems.throwIfAny();
+        return new Vessel(name, material, mass);
+    }
+
+    /** A fat of the workshop's own. */
+    record OwnFat(String name, String likeId, double saponification, double iodine, boolean animal) {}
+
+    OwnFat fat(Pantry pantry) {
+        String name = name(LONGEST_NAME);
+        String like = text("like");
+        if (pantry.catalogue().findFat(like).isEmpty()) {
+            problems.add("like", like.isEmpty() ? ProblemKey.MISSING : ProblemKey.UNKNOWN_SUBSTANCE, like);
+        }
+        double saponification = number("saponification", LEAST_SAPONIFICATION, MOST_SAPONIFICATION);
+        double iodine = number("iodine", 0, MOST_IODINE);
+        problems.throwIfAny();
+        return new OwnFat(name, like, saponification, iodine, typed.containsKey("animal"));
+    }
+
+    FragranceSheet fragrance(List<String> behaviour) {
+        String name = name(LONGEST_NAME);
+        Double percent = optional("cap", 0.01, MOST_CAP / 10);
+        String note = text("note");
+        if (note.length() > LONGEST_NOTE) {
+            problems.add("note", ProblemKey.TOO_LONG, note.length(), LONGEST_NOTE);
+        }
+        List<String> allergens = Arrays.stream(text("allergens").toLowerCase(Locale.ROOT).split("\\s*[,;]\\s*"))
+                .filter(w -> !w.isBlank())
+                .toList();
+        problems.throwIfAny();
+        return new FragranceSheet(name, percent == null ? null : percent * 10, behaviour, allergens, note);
+    }
+
+    Lot lot(Pantry pantry) {
+        String label = name(LONGEST_LABEL);
+        String[] what = text("substance").split("/", 2);
+        LotKind kind = LotKind.FAT;
+        String substance = what.length == 2 ? what[1] : "";
+        if (what.length == 2 && isKnown(what[0], substance, pantry)) {
+            kind = LotKind.valueOf(what[0]);
+        } else {
+            problems.add("substance", ProblemKey.MISSING);
+        }
+        Double saponification = optional("saponification", LEAST_SAPONIFICATION, MOST_SAPONIFICATION);
+        if (saponification != null && kind != LotKind.FAT) {
+            problems.add("saponification", ProblemKey.NOT_A_CHOICE, text("saponification"));
+        }
+        Double price = optional("price", 0, MOST_PRICE);
+        LocalDate useBy = date("useBy");
+        problems.throwIfAny();
+        BigDecimal perKilogram = price == null ? null : BigDecimal.valueOf(price).setScale(2, RoundingMode.HALF_UP);
+        return new Lot(UUID.randomUUID(), kind, substance, label, saponification, perKilogram, useBy);
+    }
+
+    private static boolean isKnown(String kind, String substance, Pantry pantry) {
+        return switch (kind) {
+            case "FAT" -> pantry.catalogue().findFat(substance).isPresent();
+            case "ADDITIVE" -> pantry.catalogue().findAdditive(substance).isPresent();
+            case "LIQUID" -> pantry.catalogue().findLiquid(substance).isPresent();
+            case "ALKALI" -> substance.equals("naoh") || substance.equals("koh");
+            default -> false;
+        };
+    }
+
+    private @Nullable LocalDate date(String field) {
+        if (text(field).isEmpty()) {
+            return null;
+        }
+        try {
+            return LocalDate.parse(text(field));
+        } catch (DateTimeParseException e) {
+            problems.add(field, ProblemKey.NOT_A_TIME, text(field));
+            return null;
+        }
+    }
+
+    private String name(int longest) {
+        String name = text("name");
+        if (name.isEmpty()) {
+            problems.add("name", ProblemKey.MISSING);
+        } else if (name.length() > longest) {
+            problems.add("name", ProblemKey.TOO_LONG, name.length(), longest);
+        } else if (name.contains("@") || !name.matches(".*[\\p{L}\\d].*")) {
+            problems.add("name", ProblemKey.NOT_A_CHOICE, name);
+        }
+        return name;
+    }
+
+    private double length(String field) {
+        double length = take(() -> LengthNotation.read(field, text(field)), 1.0);
+        if (length <= 0) {
+            problems.add(field, ProblemKey.TOO_LOW, "A side in mm", length, 0.0);
+        } else if (length > LONGEST_SIDE) {
+            problems.add(field, ProblemKey.TOO_HIGH, "A side in mm", length, LONGEST_SIDE);
+        }
+        return length;
+    }
+
+    private double number(String field, double least, double most) {
+        double number = take(() -> NumberNotation.read(field, text(field)), least);
+        if (number < least) {
+            problems.add(field, ProblemKey.TOO_LOW, field, number, least);
+        } else if (number > most) {
+            problems.add(field, ProblemKey.TOO_HIGH, field, number, most);
+        }
+        return number;
+    }
+
+    private @Nullable Double optional(String field, double least, double most) {
+        return text(field).isEmpty() ? null : number(field, least, most);
+    }
+
+    private <E extends Enum<E>> E choice(String field, Class<E> type) {
+        try {
+            return Enum.valueOf(type, text(field));
+        } catch (IllegalArgumentException e) {
+            problems.add(field, ProblemKey.NOT_A_CHOICE, text(field));
+            return type.getEnumConstants()[0];
+        }
+    }
+
+    private <T> T take(Supplier<T> reading, T otherwise) {
+        try {
+            return reading.get();
+        } catch (ProblemsException e) {
+            problems.addAll(e.problems());
+            return otherwise;
+        }
+    }
+
+    private String text(String field) {
+        return typed.getOrDefault(field, "").trim();
+    }
+}
