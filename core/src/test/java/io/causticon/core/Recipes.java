@@ -82,6 +82,16 @@ public final class Recipes {
         return new Formula(fats, alkali, superfat, target, parts, additives);
     }
 
+    public Recipes frozen(String id, double percent) {
+        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), true));
+        return this;
+    }
+
+    public Recipes gel(GelGoal other) {
+        gel = other;
+        return this;
+    }
+
     public BatchPlan plan() {
         Mould loaf = new Mould("oak loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1);
         return new BatchPlan(

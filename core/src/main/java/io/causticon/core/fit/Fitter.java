@@ -29,10 +29,11 @@ import org.hipparchus.optim.nonlinear.scalar.GoalType;
 /**
  * Finds shares of fats that meet what the maker wants with the least change.
  *
- * <p>A linear programme over the shares {@code x}: minimise {@code sum(w |x - x0|) + sum |family(x) - family(x0)| + P sum(slack)} subject to
- * shares that make a whole, limits on each, and every aim's mean at or below its limit plus its slack. The first term keeps the recipe
- * hers (the sum of absolute changes favours few changes), the second keeps the bar's character when a fat has to go, the third lets an
- * aim that cannot be reached come as near as it can. Solved by the simplex method.
+ * <p>A linear programme over the shares {@code x}: minimise {@code sum(w |x - x0|) + sum cost(family(x) - family(x0)) + P sum(slack)}
+ * subject to shares that make a whole, limits on each, and every aim's mean at or below its limit plus its slack. The first term keeps
+ * the recipe hers (the sum of absolute changes favours few changes). The second keeps the bar's character: it is cheap within six points
+ * of a family of acids and dear beyond, so that an aim that is out of reach does not turn the recipe upside down. The third lets an aim
+ * that cannot be reached come as near as it is worth. Solved by the simplex method.
  */
 public final class Fitter {
 
@@ -40,7 +41,9 @@ public final class Fitter {
     private static final double PER_SHARE = 0.2;
     private static final double NEWCOMER = 0.25;
     private static final double PER_FAMILY = 1;
-    private static final double PER_MISS = 20;
+    private static final double FAMILY_FREEDOM = 0.06;
+    private static final double PER_FAMILY_BEYOND = 12;
+    private static final double PER_MISS = 3;
     private static final double MISSED = 1e-4;
     private static final double MOST_OF_NEWCOMER = 0.35;
     private static final double MOST_RICINOLEIC_FAT = 0.10;
@@ -92,7 +95,11 @@ public final class Fitter {
             }
             c[familyUp(f)] = -1;
             c[familyUp(f) + 1] = 1;
+            c[familyUp(f) + 2] = -1;
+            c[familyUp(f) + 3] = 1;
             constraints.add(new LinearConstraint(c, Relationship.EQ, now));
+            constraints.add(single(familyUp(f), Relationship.LEQ, FAMILY_FREEDOM));
+            constraints.add(single(familyUp(f) + 1, Relationship.LEQ, FAMILY_FREEDOM));
         }
         for (int a = 0; a < aims.size(); a++) {
             Aim aim = aims.get(a);
@@ -165,6 +172,8 @@ public final class Fitter {
         for (int f = 0; f < families; f++) {
             c[familyUp(f)] = PER_FAMILY;
             c[familyUp(f) + 1] = PER_FAMILY;
+            c[familyUp(f) + 2] = PER_FAMILY_BEYOND;
+            c[familyUp(f) + 3] = PER_FAMILY_BEYOND;
         }
         for (int a = 0; a < aims.size(); a++) {
             c[slack(a)] = PER_MISS;
@@ -273,14 +282,14 @@ public final class Fitter {
     }
 
     private int familyUp(int f) {
-        return 3 * fats.size() + 2 * f;
+        return 3 * fats.size() + 4 * f;
     }
 
     private int slack(int a) {
-        return 3 * fats.size() + 2 * families + a;
+        return 3 * fats.size() + 4 * families + a;
     }
 
     private int variables() {
-        return 3 * fats.size() + 2 * families + aims.size();
+        return 3 * fats.size() + 4 * families + aims.size();
     }
 }

@@ -102,7 +102,7 @@ public record LoafSetup(
                 switch (mould.kind()) {
                     case WOODEN_LOAF -> Wall.Layer.WOOD_15;
                     case SLAB, CUSTOM -> Wall.Layer.WOOD_10;
-                    case TUBE -> Wall.Layer.PVC_4;
+                    case TUBE -> Wall.Layer.PVC_3;
                     case SILICONE_LOAF, CAVITIES -> Wall.Layer.SILICONE_2;
                 };
         if (top) {

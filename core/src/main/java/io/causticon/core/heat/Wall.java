@@ -17,7 +17,7 @@ public record Wall(double inner, double outer, double capacity) {
         public static final Layer WOOD_15 = new Layer(.015, .12, .8e6);
         public static final Layer WOOD_10 = new Layer(.010, .12, .8e6);
         public static final Layer SILICONE_2 = new Layer(.002, .25, 1.5e6);
-        public static final Layer PVC_4 = new Layer(.004, .17, 1.4e6);
+        public static final Layer PVC_3 = new Layer(.003, .17, 1.4e6);
         public static final Layer CARD_3 = new Layer(.003, .065, .25e6);
         public static final Layer TOWEL_THIN = new Layer(.006, .05, .15e6);
         public static final Layer TOWELS = new Layer(.012, .05, .15e6);

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.quantity.Temperature;
 import java.util.List;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 
@@ -76,6 +78,44 @@ class LoafHeatTest {
                     honey, .085, .068, .24, plain.side(), plain.top(), plain.bottom(), at(45), .07, at(20));
             // Reference: 93.9 C.
             assertThat(LoafHeat.run(sweet, 24).peak()).isCloseTo(93.9, within(1.0));
+        }
+    }
+
+    @Nested
+    class Cylinders {
+
+        @Test
+        void thatStandOpenDoNotGelAndWrappedOnesDo() {
+            Mould tube = new Mould("tube", MouldKind.TUBE, 75, 75, 300, 1);
+            LoafHistory open = LoafHeat.run(LoafSetup.in(tube, 280, PLAIN, LoafSetup.Wrap.OPEN, at(42), at(20)), 24);
+            LoafHistory wrapped = LoafHeat.run(LoafSetup.in(tube, 280, PLAIN, LoafSetup.Wrap.INSULATED, at(42), at(20)), 24);
+            assertThat(open.peak()).isBetween(52.0, 66.0);
+            assertThat(open.extent()).isEqualTo(LoafHistory.Extent.NONE);
+            assertThat(wrapped.peak()).isBetween(76.0, 86.0);
+            assertThat(wrapped.extent()).isNotEqualTo(LoafHistory.Extent.NONE);
+        }
+
+        @Test
+        void coolAsTheSeriesForACylinderTells() {
+            // Infinite cylinder of 75 mm, k .28, rho cp 2.4e6, h 10, from 60 C in 20 C; Bi = 1.339. Centre by six terms of the Bessel series
+            // (Carslaw and Jaeger, 7.7): 56.46 C after 30 min, 47.95 after 1 h, 35.61 after 2 h.
+            Batter inert = new Batter(0, 2.4e6, 1010, 69, 0);
+            Wall film = Wall.of(10, List.of());
+            LoafSetup setup = new LoafSetup(
+                    inert, LoafSetup.Shape.CYLINDER, .075, .6, 1, film, film, film, at(60), .05, at(20));
+            LoafHistory history = LoafHeat.run(setup, 3);
+            assertThat(history.coreAt(0.5)).isCloseTo(56.46, within(0.4));
+            assertThat(history.coreAt(1)).isCloseTo(47.95, within(0.4));
+            assertThat(history.coreAt(2)).isCloseTo(35.61, within(0.4));
+        }
+
+        @Test
+        void standForCavitiesThatStayCool() {
+            Mould cavity = new Mould("cavity", MouldKind.CAVITIES, 60, 60, 30, 12);
+            LoafHistory history = LoafHeat.run(LoafSetup.in(cavity, 30, PLAIN, LoafSetup.Wrap.OPEN, at(38), at(20)), 24);
+            // Reference: 38.0 to 38.2 C at pouring, no gel.
+            assertThat(history.peak()).isCloseTo(38.1, within(0.5));
+            assertThat(history.extent()).isEqualTo(LoafHistory.Extent.NONE);
         }
     }
 

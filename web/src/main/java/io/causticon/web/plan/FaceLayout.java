@@ -57,7 +57,8 @@ record FaceLayout(
         List<Handle> handles = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             Line below = i == 0 ? Line.flat(0) : lines.get(i - 1);
-            double x = mould.width() / 2;
+            // A quarter in: corners are mostly at the walls and in the middle.
+            double x = mould.width() / 4;
             double y = (lines.get(i).at(x) + below.at(x)) / 2;
             layers.add(new Layer(
                     outline(lines.get(i), below, mould.width(), scale, bottom),
@@ -92,7 +93,7 @@ record FaceLayout(
                 ticks);
     }
 
-    String shell() {
+    public String shell() {
         return new SvgPath()
                 .to(left, bottom - faceHeight * scale)
                 .to(left, bottom)

@@ -58,7 +58,7 @@ record FitWords(List<Move> moves, List<Effect> effects, String unmet) {
                 .collect(Collectors.joining(", "));
         return new Move(
                 m.fat().name(),
-                Formats.number(m.from().inPercent(), 1) + " %",
+                Formats.number(m.from().inPercent(), 1),
                 Formats.number(m.to().inPercent(), 1) + " %",
                 buys.isEmpty() ? "keeps the bar like itself" : buys);
     }
