@@ -3,6 +3,7 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { elapsed } from '../../web/src/main/resources/static/js/calc/elapsed.js';
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
+import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
 import { outbox } from '../../web/src/main/resources/static/js/calc/outbox.js';
 
 function store() {
@@ -76,5 +77,44 @@ describe('the outbox', () => {
   test('does not keep anybody from logging when the store is full', () => {
     const full = { getItem: () => null, setItem: () => { throw new Error('full'); }, removeItem: () => {} };
     assert.doesNotThrow(() => outbox(full, '/x').put('a', '1'));
+  });
+});
+
+describe('a drawn layer', () => {
+  test('is read as the server reads it', () => {
+    assert.deepEqual(parseLine('22', 80), [{ x: 0, h: 22 }]);
+    assert.deepEqual(parseLine('20 34,5 20', 80), [{ x: 0, h: 20 }, { x: 40, h: 34.5 }, { x: 80, h: 20 }]);
+    assert.deepEqual(parseLine('0:20, 30:34 80:18', 80), [{ x: 0, h: 20 }, { x: 30, h: 34 }, { x: 80, h: 18 }]);
+    assert.equal(parseLine('soft', 80), null);
+  });
+
+  test('is written as it was read', () => {
+    assert.equal(writeLine(parseLine('0:20 30:34.5 80:18', 80)), '0:20 30:34.5 80:18');
+    assert.equal(writeLine(parseLine('22 22', 80)), '22');
+  });
+
+  test('is straight between its corners and flat beyond', () => {
+    const line = parseLine('10:20 30:40', 80);
+    assert.equal(heightAt(line, 0), 20);
+    assert.equal(heightAt(line, 20), 30);
+    assert.equal(heightAt(line, 80), 40);
+  });
+
+  test('stays between its neighbours and inside the mould when it is dragged', () => {
+    const line = parseLine('0:20 40:20 80:20', 80);
+    const limits = { width: 80, height: 70, below: parseLine('10', 80), above: parseLine('50', 80) };
+    assert.deepEqual(movePoint(line, 1, 200, 65, limits)[1], { x: 79, h: 50 });
+    assert.deepEqual(movePoint(line, 1, 40, 3, limits)[1], { x: 40, h: 10 });
+    assert.deepEqual(movePoint(line, 0, 30, 25, limits)[0], { x: 0, h: 25 });
+    assert.equal(movePoint(line, 1, 40, 99, { width: 80, height: 70 })[1].h, 70);
+  });
+
+  test('bends when it is flat', () => {
+    assert.deepEqual(bendable(parseLine('20', 80), 80).map((p) => p.x), [0, 40, 80]);
+  });
+
+  test('has an outline down to the one below', () => {
+    const face = { width: 80, left: 10, bottom: 100, scale: 1 };
+    assert.equal(outline(parseLine('20', 80), parseLine('10', 80), face), 'M10 80L90 80L90 90L10 90Z');
   });
 });

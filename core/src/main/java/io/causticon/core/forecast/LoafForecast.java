@@ -17,7 +17,11 @@ import java.util.Optional;
 /** The heat of the loaf to come, from a plan or from what was logged of its pouring. */
 public final class LoafForecast {
 
+    /** Long enough to cool. */
     private static final double HOURS = 36;
+
+    /** Long enough for the peak and for gel, which is all that a plan asks for. */
+    private static final double HOURS_TO_PEAK = 12;
     private static final double FRIDGE = 5;
 
     private LoafForecast() {}
@@ -31,7 +35,7 @@ public final class LoafForecast {
                     case PREVENT -> LoafSetup.Wrap.OPEN;
                 };
         Temperature around = plan.gel() == GelGoal.PREVENT ? Temperature.celsius(FRIDGE) : room;
-        return run(plan, batterMass(plan), wrap, plan.mixAt(), around, draws);
+        return run(plan, batterMass(plan), wrap, plan.mixAt(), around, HOURS_TO_PEAK, draws);
     }
 
     /** As poured: the logged temperatures and the way it was kept. Empty before the pour. */
@@ -45,7 +49,7 @@ public final class LoafForecast {
         Temperature room =
                 facts.wasKeptCold() ? Temperature.celsius(FRIDGE) : facts.room().orElse(usualRoom);
         Temperature poured = facts.pouredAt().orElse(facts.plan().mixAt());
-        return run(facts.plan(), batterMass(facts.plan()), wrap, poured, room, draws);
+        return run(facts.plan(), batterMass(facts.plan()), wrap, poured, room, HOURS, draws);
     }
 
     /** Everything that goes into the mould. */
@@ -54,13 +58,13 @@ public final class LoafForecast {
     }
 
     private static Optional<LoafEnsemble> run(
-            BatchPlan plan, Mass batter, LoafSetup.Wrap wrap, Temperature poured, Temperature room, int draws) {
+            BatchPlan plan, Mass batter, LoafSetup.Wrap wrap, Temperature poured, Temperature room, double hours, int draws) {
         Mould mould = plan.mould();
         if (mould == null || mould.kind() == MouldKind.CUSTOM) {
             return Optional.empty();
         }
         LoafSetup setup = LoafSetup.in(
                 mould, mould.fillHeight(batter, BatterAmount.of(plan.formula()).density()), Batter.of(plan.formula()), wrap, poured, room);
-        return Optional.of(LoafEnsemble.of(setup, HOURS, draws));
+        return Optional.of(LoafEnsemble.of(setup, hours, draws));
     }
 }

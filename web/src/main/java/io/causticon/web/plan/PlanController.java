@@ -46,6 +46,8 @@ class PlanController {
             "superfat", "purity", "naohShare", "kohPurity", "mixAt", "fatStep", "lyeStep", "mould", "process", "gel");
     private static final List<String> MOULD_FIELDS = List.of("fillHeight", "overage", "thickness", "spare");
 
+    private static final List<String> FIT_FIELDS = List.of("fit", "mostCost", "mostChange");
+
     private final RecipeService recipes;
     private final BatchService batches;
     private final ShelfService shelf;
@@ -325,6 +327,7 @@ class PlanController {
         model.addAttribute("title", s.form().has("name") ? s.form().get("name") : "A recipe");
         model.addAttribute("smallFields", SMALL_FIELDS);
         model.addAttribute("mouldFields", MOULD_FIELDS);
+        model.addAttribute("fitFields", FIT_FIELDS);
         model.addAttribute("recipe", s.recipe() == null ? "" : s.recipe().toString());
         model.addAttribute("version", s.version());
         model.addAttribute("problems", problems);

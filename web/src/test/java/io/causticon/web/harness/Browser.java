@@ -7,17 +7,20 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BooleanSupplier;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.JavascriptException;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.ExpectedCondition;
@@ -115,7 +118,8 @@ public final class Browser implements AutoCloseable {
     /** Presses the first visible button or link with these words. */
     public Browser press(String words) {
         WebElement target = waitUntil(d -> driver.findElements(By.cssSelector("button, a, summary")).stream()
-                .filter(e -> e.isDisplayed() && e.getText().strip().startsWith(words))
+                .filter(e -> e.isDisplayed() && !String.valueOf(e.getDomAttribute("class")).contains("visually-hidden"))
+                .filter(e -> e.getText().strip().startsWith(words))
                 .findFirst()
                 .orElse(null));
         // As a maker would: bring it into the middle, not under the quick line.
@@ -138,8 +142,38 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Drags the middle of an element by so many pixels, as a finger or a mouse does. */
+    public Browser drag(String css, int right, int down) {
+        WebElement target = driver.findElement(By.cssSelector(css));
+        script("arguments[0].scrollIntoView({block: 'center'})", target);
+        new Actions(driver).moveToElement(target).clickAndHold().moveByOffset(right, down).release().perform();
+        return this;
+    }
+
+    public Browser focus(String css) {
+        script("arguments[0].focus()", driver.findElement(By.cssSelector(css)));
+        return this;
+    }
+
+    /** Waits until something holds, however the page gets there. */
+    public Browser waitUntilTrue(BooleanSupplier holds) {
+        waitUntil(d -> {
+            try {
+                return holds.getAsBoolean() ? driver : null;
+            } catch (StaleElementReferenceException | NoSuchElementException e) {
+                return null;
+            }
+        });
+        return this;
+    }
+
+    /** What stands in all fields of this name. */
+    public List<String> values(String name) {
+        return driver.findElements(By.name(name)).stream().map(e -> e.getDomProperty("value")).toList();
+    }
+
     public Browser keys(CharSequence... keys) {
-        driver.findElement(By.tagName("body")).sendKeys(keys);
+        new Actions(driver).sendKeys(keys).perform();
         return this;
     }
 
@@ -155,11 +189,22 @@ public final class Browser implements AutoCloseable {
     }
 
     public String text() {
-        return driver.findElement(By.tagName("body")).getText();
+        return text("body");
     }
 
     public String text(String css) {
-        return driver.findElement(By.cssSelector(css)).getText();
+        List<String> texts = texts(css);
+        if (texts.isEmpty()) {
+            throw new NoSuchElementException("nothing matches " + css);
+        }
+        return texts.get(0);
+    }
+
+    /** The words of all that match, read at one moment. */
+    @SuppressWarnings("unchecked")
+    public List<String> texts(String css) {
+        return (List<String>) driver.executeScript(
+                "return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.trim())", css);
     }
 
     public String value(String name) {

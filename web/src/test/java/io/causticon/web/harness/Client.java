@@ -44,14 +44,20 @@ public final class Client {
         return post(path, form, true);
     }
 
+    /** A form with more behind it, for fields that are there several times. */
+    public HttpResponse<String> postRaw(String path, Map<String, String> form, String more) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(
+                        encode(form) + more.replace(" ", "+") + "&_csrf=" + encode(token))));
+    }
+
     public HttpResponse<String> postWithoutToken(String path, Map<String, String> form) {
         return post(path, form, false);
     }
 
     private HttpResponse<String> post(String path, Map<String, String> form, boolean withToken) {
-        String body = form.entrySet().stream()
-                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
-                .collect(Collectors.joining("&"));
+        String body = encode(form);
         String sent = withToken ? body + "&_csrf=" + encode(token) : body;
         return send(HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", "application/x-www-form-urlencoded")
@@ -72,6 +78,12 @@ public final class Client {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    private static String encode(Map<String, String> form) {
+        return form.entrySet().stream()
+                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
+                .collect(Collectors.joining("&"));
     }
 
     private static String encode(String text) {

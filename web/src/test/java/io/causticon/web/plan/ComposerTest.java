@@ -6,6 +6,7 @@ import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import java.net.http.HttpResponse;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -23,6 +24,7 @@ class ComposerTest {
         form.put("liquidId", "distilled-water");
         form.put("liquidAmount", "100");
         form.put("liquidState", "liquid");
+        form.put("liquidJoins", "LYE");
         form.put("superfat", "5");
         form.put("naohShare", "100");
         form.put("purity", "98");
@@ -105,5 +107,127 @@ class ComposerTest {
         HttpResponse<String> answer =
                 client.post("/plan/make", form("begun", "2199-01-01T10:00", "key", UUID.randomUUID().toString()));
         assertThat(answer.body()).contains("is still to come").contains("value=\"2199-01-01T10:00\"");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "sizedBy=TOTAL;fatAmount=80;total=1000 | The parts make 80.0 %, not 100 %",
+        "fatAmount=42 % | Give the total of the fats or let the mould decide",
+        "sizedBy=TOTAL;fatAmount=100;total=-2 | is below what is possible",
+        "sizedBy=MOULD;fatAmount=100;mould= | Nothing is typed here yet",
+        "fillHeight=400 | is above what is possible",
+        "fillHeight=high | is not a height or a line",
+        "thickness=0 | is below what is possible",
+        "overage=300 | Overage (300.0 %) is above what is possible (100.0 %)",
+        "additiveId=kaolin;additiveAmount=a pinch | is not a number",
+        "additiveId=silk;additiveAmount=2 tsp | is not spooned here",
+        "additiveId=kaolin;additiveAmount=-3 % | is below what is possible",
+        "additiveId=moonlight;additiveAmount=3 | is not known here",
+        "portionWay=LAYERS;portionName=a;portionAmount=soft | is not a height or a line",
+        "portionWay=LAYERS;portionName=a;portionAmount=500 | the mould is 75 mm high",
+        "portionWay=SHARES;portionName=a;portionAmount=40 | The parts make 40.0 %, not 100 %",
+        "liquidJoins=TRACE | Let one part join with the lye",
+        "liquidJoins=YESTERDAY | is not one of the choices",
+        "mould=a hat | is not one of the choices",
+        "superfat=5,5x | is not a number"
+    })
+    void tellsWhatCannotBeOfTheWholeFormula(String changes, String told, Client client) {
+        client.signIn("odd");
+        Map<String, String> form = form();
+        for (String change : changes.split(";")) {
+            String[] pair = change.split("=", 2);
+            form.put(pair[0], pair[1]);
+        }
+        assertThat(client.post("/plan/save", form).body()).contains(told);
+    }
+
+    @Test
+    void takesNeitherNoFatsNorSixtyOneRowsButWaxesAlone(Client client) {
+        client.signIn("odd");
+        assertThat(client.post("/plan/save", form("fatId", "", "fatAmount", "")).body()).contains("There is no fat yet");
+        StringBuilder rows = new StringBuilder();
+        for (int i = 0; i < 70; i++) {
+            rows.append("&fatId=olive-oil&fatAmount=10");
+        }
+        assertThat(client.postRaw("/plan/save", form(), rows.toString()).body())
+                .contains("71 are too many; 60 are the most");
+        String waxes = client.post("/plan/reckon", form("fatId", "beeswax", "fatAmount", "500")).body();
+        // 500 x 94 mg/g = 47.0 g KOH = 33.5 g NaOH; 31.8 at 5 %; 32.5 at 98 % purity.
+        assertThat(waxes).contains("32.5").contains("Beeswax sets before it soaps");
+    }
+
+    @Test
+    void splitsTheLiquidAndChecksBothSteps(Client client) {
+        client.signIn("odd");
+        String split = "&liquidId=goat-milk-whole&liquidAmount=50&liquidState=frozen&liquidJoins=EMULSION";
+        String body = client.postRaw("/plan/reckon", form("liquidAmount", "50"), split).body();
+        assertThat(body).contains("Strong lye first: 132.3 g in").contains("Goat milk, whole, frozen, at emulsion");
+        String tooStrong = client.postRaw("/plan/reckon", form("liquidAmount", "30"), split.replace("=50", "=70")).body();
+        assertThat(tooStrong).contains("water dissolves up to 52.0 %");
+    }
+
+    @Test
+    void makesAChangeOfOneTap(Client client) {
+        client.signIn("odd");
+        Map<String, String> risky = form("superfat", "1");
+        risky.put("change", "Superfat reaches below zero|Weigh lye in steps of 0.10 g");
+        String body = client.post("/plan/change", risky).body();
+        assertThat(body).contains("name=\"lyeStep\" value=\"0.1\"").contains("name=\"superfat\" value=\"1\"");
+    }
+
+    @Test
+    void scalesAndChangesHowTheSizeIsTold(Client client) {
+        client.signIn("odd");
+        assertThat(client.post("/plan/scale", form("scaleTo", "1.5x")).body()).contains("name=\"fatAmount\" value=\"1500\"");
+        assertThat(client.post("/plan/scale", form("scaleTo", "2 kg")).body()).contains("name=\"fatAmount\" value=\"2000\"");
+        assertThat(client.post("/plan/scale", form("scaleTo", "to the moon")).body()).contains("is not a number").contains("value=\"to the moon\"");
+        String byShare = client.post("/plan/size", form("by", "TOTAL")).body();
+        assertThat(byShare).contains("name=\"fatAmount\" value=\"100\"").contains("name=\"total\" value=\"1000\"");
+        String even = client.postRaw("/plan/even", form("sizedBy", "TOTAL", "fatAmount", "60", "total", "1000"), "&fatId=lard&fatAmount=60").body();
+        assertThat(even).contains("name=\"fatAmount\" value=\"50\"");
+    }
+
+    @Test
+    void fitsToWhatMatters(Client client) {
+        client.signIn("odd");
+        String lard = "&fatId=lard&fatAmount=300&fatId=coconut-oil-76&fatAmount=250";
+        assertThat(client.postRaw("/plan/fit", form("fatAmount", "450"), lard).body()).contains("Say what matters first");
+        String proposal = client.postRaw("/plan/fit", form("fatAmount", "450", "noAnimal", "1"), lard).body();
+        assertThat(proposal).contains("30.0 \u2192 0.0 %").contains("Take these shares");
+        String taken = client.postRaw("/plan/fit", form("fatAmount", "450", "noAnimal", "1", "take", "true"), lard).body();
+        assertThat(taken).doesNotContain("value=\"lard\" selected");
+    }
+
+    @Test
+    void comparesVersionsAndPrintsASheet(Client client) {
+        client.signIn("odd");
+        String name = "Compared " + UUID.randomUUID();
+        String recipe = client.post("/plan/save", form("name", name)).headers().firstValue("Location").orElseThrow().replaceAll(".*/plan/", "");
+        client.post("/plan/save", form("name", name, "recipe", recipe, "superfat", "8"));
+        assertThat(client.get("/plan/" + recipe + "/compare?a=1&b=2").body())
+                .contains("5.0 %</td><td class=\"figure differs\">8.0 %");
+        assertThat(client.get("/plan/" + recipe + "/sheet").body())
+                .contains("Olive oil (virgin or refined)")
+                .contains("1,000.0 g")
+                .contains("Lye into the liquid, never the reverse")
+                .contains("safety data sheet");
+    }
+
+    @Test
+    void anIngredientThatWasPutAwayStaysReadableInItsRecipe(Client client) {
+        client.signIn("odd");
+        String fat = "Quay pressing " + UUID.randomUUID().toString().substring(0, 8);
+        client.post("/shelf/fat", new LinkedHashMap<>(Map.of("name", fat, "like", "olive-oil", "saponification", "188.2", "iodine", "84")));
+        String id = "own-" + fat.toLowerCase(Locale.ROOT).replace(' ', '-');
+        String recipe = client.post("/plan/save", form("name", "Kept " + fat, "fatId", id))
+                .headers().firstValue("Location").orElseThrow().replaceAll(".*/plan/", "");
+        client.post("/shelf/away", new LinkedHashMap<>(Map.of("kind", "fat", "id", id)));
+        assertThat(client.get("/shelf").body()).doesNotContain("<b>" + fat);
+        // 1000 x 188.2 / 56106 x 39.997 x 0.95 / 0.98 = 130.06 g.
+        String opened = client.get("/plan/" + recipe).body();
+        assertThat(opened).contains("130.1").contains(fat + ", put away");
+        String again = client.post("/plan/save", form("name", "Kept " + fat, "fatId", id, "recipe", recipe, "version", "1", "superfat", "6"))
+                .headers().firstValue("Location").orElse("none");
+        assertThat(again).endsWith(recipe);
     }
 }
