@@ -2,6 +2,7 @@ package io.causticon.core.formula;
 
 import io.causticon.core.quantity.Share;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How the batter is divided.
@@ -9,8 +10,14 @@ import java.util.List;
  * @param way how the parts are told
  * @param portions the parts; empty for an undivided batch
  * @param stuck share of the batter that stays on bowls and spatulas, allowed for so that the last cup is not short; 2-4 % is usual
+ * @param bowl the bowl that stays on the scale while portions are taken from it; null when it is tared away
  */
-public record Portioning(Way way, List<Portion> portions, Share stuck) {
+public record Portioning(Way way, List<Portion> portions, Share stuck, @Nullable Vessel bowl) {
+
+    /** Taken from a bowl that is tared away. */
+    public Portioning(Way way, List<Portion> portions, Share stuck) {
+        this(way, portions, stuck, null);
+    }
 
     /** How the parts are told. */
     public enum Way {

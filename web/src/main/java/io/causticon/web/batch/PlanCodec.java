@@ -74,7 +74,8 @@ public class PlanCodec {
             double thickness,
             Portioning.Way way,
             double stuck,
-            List<PortionKept> portions) {}
+            List<PortionKept> portions,
+            @Nullable Vessel bowl) {}
 
     private record Kept(
             String name,
@@ -181,7 +182,8 @@ public class PlanCodec {
                 pouring.thickness(),
                 pouring.portioning().way(),
                 pouring.portioning().stuck().fraction(),
-                pouring.portioning().portions().stream().map(PlanCodec::keep).toList());
+                pouring.portioning().portions().stream().map(PlanCodec::keep).toList(),
+                pouring.portioning().bowl());
     }
 
     private static PortionKept keep(Portion p) {
@@ -260,7 +262,8 @@ public class PlanCodec {
                 new Portioning(
                         p.way(),
                         p.portions().stream().map(PlanCodec::portion).toList(),
-                        Share.fraction(p.stuck())));
+                        Share.fraction(p.stuck()),
+                        p.bowl()));
     }
 
     private static Portion portion(PortionKept p) {

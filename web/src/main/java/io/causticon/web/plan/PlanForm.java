@@ -7,6 +7,7 @@ import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Pouring.SizedBy;
+import io.causticon.core.formula.Vessel;
 import io.causticon.core.notation.DoseNotation;
 import io.causticon.core.notation.LineNotation;
 import io.causticon.core.notation.MassNotation;
@@ -77,7 +78,7 @@ record PlanForm(
     private static final Set<String> ONCE = Set.of(
             "name", "note", "process", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "liquidWay",
             "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel",
-            "portionWay", "stuck", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
+            "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
 
     static PlanForm fresh(Formats formats, String mould) {
@@ -129,6 +130,8 @@ record PlanForm(
         one.put("portionWay", pouring.portioning().way().name());
         boolean divided = pouring.portioning().way() != Portioning.Way.WHOLE;
         one.put("stuck", divided ? percent(pouring.portioning().stuck().fraction()) : "3");
+        Vessel bowl = pouring.portioning().bowl();
+        one.put("bowl", bowl == null ? "" : bowl.name());
         one.put("mostChange", "20");
         return new PlanForm(
                 one,

@@ -6,6 +6,7 @@ import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.PortionAmounts;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Portions;
+import io.causticon.core.formula.Vessel;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -55,12 +56,18 @@ final class PortionTable {
                 a.portion().name(),
                 formats.percent(a.share(), 1),
                 formats.mass(a.batter()),
-                formats.mass(a.bowlAfter()),
+                formats.mass(a.bowlAfter().plus(bowl())),
                 formats.mass(a.weights().fatMass()),
                 formats.mass(a.weights().lye()),
                 own(a),
                 formats.percent(a.superfat(), 1) + ", lye " + formats.percent(a.concentration(), 1),
                 a.superfat().fraction() < 0);
+    }
+
+    /** The bowl's own mass, when it stays on the scale. */
+    private Mass bowl() {
+        Vessel bowl = plan.pouring().portioning().bowl();
+        return bowl == null ? Mass.ZERO : bowl.mass();
     }
 
     private String own(PortionAmounts a) {

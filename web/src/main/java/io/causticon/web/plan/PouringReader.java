@@ -107,7 +107,7 @@ final class PouringReader {
                 portions.add(portion(row, "portion" + i, way, portions.size() + 1, mould));
             }
         }
-        return new Portioning(way, portions, stuck);
+        return new Portioning(way, portions, stuck, pantry.vessel(form.get("bowl")).orElse(null));
     }
 
     private Portion portion(
