@@ -10,13 +10,22 @@ import io.causticon.core.quantity.Temperature;
  * @param start temperature at minute 0
  * @param room temperature of the surroundings
  * @param ratePerMinute k, per minute, more than zero
+ * @param excess p, how far the exponent of convection is above one
  */
-public record CoolingBody(Temperature start, Temperature room, double ratePerMinute) {
+public record CoolingBody(Temperature start, Temperature room, double ratePerMinute, double excess) {
 
-    /** Excess of the convection exponent over one; between 0.1 and 0.25 in free convection. */
-    private static final double EXPONENT_EXCESS = 0.15;
+    /** Free convection alone: 0.1 to 0.25. */
+    public static final double CONVECTION = 0.15;
+
+    /** With what evaporates from an open pot, which falls off faster than the difference does. */
+    public static final double OPEN_POT = 0.20;
 
     private static final double REFERENCE_DIFFERENCE = 20;
+
+    /** A closed vessel. */
+    public CoolingBody(Temperature start, Temperature room, double ratePerMinute) {
+        this(start, room, ratePerMinute, CONVECTION);
+    }
 
     /** Typical rate of a jug of lye; half as much again either way. */
     public static double usualLyeRate(Mass liquor) {
@@ -35,8 +44,8 @@ public record CoolingBody(Temperature start, Temperature room, double ratePerMin
         }
         double sign = Math.signum(d0);
         double size = Math.abs(d0);
-        double slowed = 1 + EXPONENT_EXCESS * ratePerMinute * minutes * scale(size);
-        return Temperature.celsius(room.celsius() + sign * size * Math.pow(slowed, -1 / EXPONENT_EXCESS));
+        double slowed = 1 + excess * ratePerMinute * minutes * scale(size);
+        return Temperature.celsius(room.celsius() + sign * size * Math.pow(slowed, -1 / excess));
     }
 
     /** Minutes until it is at the target; infinite if the room keeps it from getting there. */
@@ -46,10 +55,10 @@ public record CoolingBody(Temperature start, Temperature room, double ratePerMin
         if (d <= 0 || d0 <= d) {
             return d0 <= d && d0 > 0 ? 0 : Double.POSITIVE_INFINITY;
         }
-        return (Math.pow(d0 / d, EXPONENT_EXCESS) - 1) / (EXPONENT_EXCESS * ratePerMinute * scale(d0));
+        return (Math.pow(d0 / d, excess) - 1) / (excess * ratePerMinute * scale(d0));
     }
 
-    private static double scale(double difference) {
-        return Math.pow(difference / REFERENCE_DIFFERENCE, EXPONENT_EXCESS);
+    private double scale(double difference) {
+        return Math.pow(difference / REFERENCE_DIFFERENCE, excess);
     }
 }

@@ -32,14 +32,14 @@ public record LyePot(
     /** Below this the balance says that not all ice melts. */
     public static final Temperature NOT_ALL_MELTS = Temperature.celsius(-5);
 
-    private static final double REFERENCE = 25;
-    private static final double WATER_HEAT_CAPACITY = 4.18;
-    private static final double ICE_HEAT_CAPACITY = 2.06;
-    private static final double LATENT_HEAT_OF_ICE = 333.6;
-    private static final double NAOH_HEAT_CAPACITY = 1.49;
-    private static final double SOLIDS_HEAT_CAPACITY = 1.5;
-    private static final double HEAT_OF_NEUTRALISATION = 56_000;
-    private static final double JOULES_PER_KILOJOULE = 1000;
+    static final double REFERENCE = 25;
+    static final double WATER_HEAT_CAPACITY = 4.18;
+    static final double ICE_HEAT_CAPACITY = 2.06;
+    static final double LATENT_HEAT_OF_ICE = 333.6;
+    static final double NAOH_HEAT_CAPACITY = 1.49;
+    static final double SOLIDS_HEAT_CAPACITY = 1.5;
+    static final double HEAT_OF_NEUTRALISATION = 56_000;
+    static final double JOULES_PER_KILOJOULE = 1000;
 
     /** Plain water and lye. */
     public static LyePot plain(Mass naoh, Mass water, Temperature room) {
@@ -65,10 +65,12 @@ public record LyePot(
         return water.grams() * WATER_HEAT_CAPACITY * aboveReference(waterStart)
                 + inert * aboveReference(waterStart)
                 + naoh.grams() * NAOH_HEAT_CAPACITY * aboveReference(naohStart)
-                + ice.grams()
-                        * (-LATENT_HEAT_OF_ICE
-                                - WATER_HEAT_CAPACITY * REFERENCE
-                                + ICE_HEAT_CAPACITY * iceStart.celsius());
+                + ice.grams() * icePerGram(iceStart);
+    }
+
+    /** Enthalpy of ice, J/g, with its zero at liquid water of 25 C. */
+    static double icePerGram(Temperature iceStart) {
+        return -LATENT_HEAT_OF_ICE - WATER_HEAT_CAPACITY * REFERENCE + ICE_HEAT_CAPACITY * iceStart.celsius();
     }
 
     private static double aboveReference(Temperature start) {

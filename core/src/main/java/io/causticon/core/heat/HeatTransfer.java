@@ -1,0 +1,60 @@
+package io.causticon.core.heat;
+
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Temperature;
+import java.util.Comparator;
+
+/**
+ * Hot liquor on solid fats: the temperature they come to, and whether the hardest fat melts.
+ *
+ * <p>Heat that the liquor gives is heat that the fats take, with 120 J/g for what is solid below its melting range (latent heats of
+ * fats: 80-150 J/g) and 2.0 J/(g K) for fats. Losses to bowl and air are left out: the true mix is 2-4 K cooler.
+ *
+ * @param mix temperature of the mix
+ * @param melts whether it is above the melting range of the hardest fat
+ * @param hardest name of that fat; empty when none is solid
+ * @param clearFrom temperature from which that fat is clear; the room's when none is solid
+ */
+public record HeatTransfer(Temperature mix, boolean melts, String hardest, Temperature clearFrom) {
+
+    private static final double FAT_CAPACITY = 2.0;
+    private static final double LATENT = 120;
+    private static final double STRUCTURAL = 0.01;
+
+    /** For a formula whose fats stand at the room's temperature and whose liquor is poured hot. */
+    public static HeatTransfer of(Formula formula, Temperature liquor, Temperature room) {
+        AlkaliBalance balance = AlkaliBalance.of(formula);
+        double solution = balance.lye().plus(balance.water()).grams();
+        double w = balance.lye().grams() / solution;
+        double hot = solution * LyeSolution.heatCapacity(w);
+        double cold = formula.fatMass().grams() * FAT_CAPACITY;
+        double latent = formula.fats().stream().mapToDouble(p -> latent(p, room)).sum();
+        double mix = (hot * liquor.celsius() + cold * room.celsius() - latent) / (hot + cold);
+        FatPortion hardest = formula.fats().stream()
+                .filter(p -> p.fat().meltingRange() != null && p.mass().dividedBy(formula.fatMass()) >= STRUCTURAL)
+                .max(Comparator.comparingDouble(p -> high(p)))
+                .orElse(null);
+        if (hardest == null) {
+            return new HeatTransfer(Temperature.celsius(mix), true, "", room);
+        }
+        // Dissolved in liquid fats a hard fat clears near the lower end of its own range.
+        Interval range = hardest.fat().meltingRange();
+        double clear = range == null ? room.celsius() : range.middle();
+        return new HeatTransfer(
+                Temperature.celsius(mix), mix >= clear, hardest.fat().shortName(), Temperature.celsius(clear));
+    }
+
+    private static double latent(FatPortion p, Temperature room) {
+        return p.fat().meltingRange() != null && room.celsius() < p.fat().meltingRange().low()
+                ? p.mass().grams() * LATENT
+                : 0;
+    }
+
+    private static double high(FatPortion p) {
+        Interval range = p.fat().meltingRange();
+        return range == null ? 0 : range.high();
+    }
+}

@@ -1,0 +1,45 @@
+package io.causticon.core.heat;
+
+import java.util.List;
+
+/**
+ * How a lye pot's temperature goes.
+ *
+ * @param temperatures C, one a frame from the moment the first lye goes in
+ * @param frameSeconds seconds between them
+ * @param peak highest temperature, C
+ * @param peakMinute when
+ * @param dissolvedMinute when all but a hundredth of the lye is dissolved; infinite if it never is
+ * @param iceLeft g of ice at the end
+ * @param undissolved g of lye that is not in solution at the end
+ */
+public record LyePotCurve(
+        List<Double> temperatures,
+        double frameSeconds,
+        double peak,
+        double peakMinute,
+        double dissolvedMinute,
+        double iceLeft,
+        double undissolved) {
+
+    public LyePotCurve {
+        temperatures = List.copyOf(temperatures);
+    }
+
+    /** C at this minute, between frames in proportion; held at both ends. */
+    public double at(double minute) {
+        double place = Math.max(0, minute * 60 / frameSeconds);
+        int before = Math.min((int) place, temperatures.size() - 1);
+        int after = Math.min(before + 1, temperatures.size() - 1);
+        double part = Math.min(1, place - before);
+        return temperatures.get(before) * (1 - part) + temperatures.get(after) * part;
+    }
+
+    public double end() {
+        return temperatures.get(temperatures.size() - 1);
+    }
+
+    public double minutes() {
+        return (temperatures.size() - 1) * frameSeconds / 60;
+    }
+}

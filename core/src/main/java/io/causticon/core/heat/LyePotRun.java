@@ -1,0 +1,234 @@
+package io.causticon.core.heat;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A lye pot minute by minute.
+ *
+ * <p>Enthalpy is what is kept: each gram of lye and each gram of melting ice brings its own, losses take it away, and the temperature follows
+ * from what is in solution at that moment. Dissolving is first order and slows towards saturation, {@code d(und)/dt = -und / tau (1 - w /
+ * 0.54)}; ice melts by {@code q = UA m0 (m/m0)^(2/3) (T - T_freezing(w))}; the sides lose 9 W/(m2 K), the top 8 and what evaporates. With
+ * losses off the end is that of {@link LyePot#adiabaticPeak()}. Rates are estimates; hot spots where lye lies still are 10-20 K
+ * hotter than the bulk that is computed.
+ */
+public final class LyePotRun {
+
+    /** What the forecast varies: factors on usual values. */
+    record Variation(double heat, double loss, double dissolving, double melting) {
+
+        static final Variation NONE = new Variation(1, 1, 1, 1);
+    }
+
+    private static final double STEP = 0.5;
+    private static final double FRAME = 5;
+    private static final double DISSOLVES_WARM = 40;
+    private static final double DISSOLVES_COLD = 120;
+    private static final double COLD = 25;
+    private static final double SATURATED = 0.54;
+    private static final double ICE_CONDUCTANCE = 0.10;
+    private static final double FIRST_MELT = 0.02;
+    private static final double SIDE_TRANSFER = 9;
+    private static final double TOP_TRANSFER = 8;
+    private static final double BATH = 1;
+    private static final double MASS_TRANSFER = 0.0075;
+    private static final double GAS_CONSTANT_OF_STEAM = 461.5;
+    private static final double HEAT_OF_EVAPORATION = 2.35e6;
+    private static final double HUMIDITY = 0.5;
+    private static final double KELVIN = 273.15;
+    private static final double SOLUTION_DENSITY = 1.25;
+    private static final double LOWEST_FREEZING = -28;
+    private static final double LOWEST_FREEZING_AT = 0.191;
+    private static final double NOTHING = 1e-6;
+    private static final double NEARLY_ALL = 0.01;
+    private static final double BOILS = 118;
+    private static final Table WATER_ACTIVITY = Table.of(0, 1, .10, .90, .167, .78, .286, .51, .333, .40, .40, .24, .50, .09, .60, .05);
+
+    private final LyePotSetup setup;
+    private final Variation variation;
+    private final double solids;
+    private final double acid;
+    private final double ice0;
+    private double water;
+    private double dissolved;
+    private double undissolved;
+    private double toFeed;
+    private double ice;
+    private double icePerGram;
+    private double neutralised;
+    /** J, with its zero at solid NaOH and liquid water at 25 C; heat of solution is not in it but follows from what is dissolved. */
+    private double enthalpy;
+
+    private LyePotRun(LyePotSetup setup, Variation variation) {
+        this.setup = setup;
+        this.variation = variation;
+        LyePot c = setup.contents();
+        this.solids = c.solids().grams();
+        this.acid = c.acidMoles();
+        this.ice0 = c.ice().grams();
+        this.ice = ice0;
+        this.icePerGram = LyePot.icePerGram(c.iceStart());
+        this.water = c.water().grams();
+        double waterAbove = c.waterStart().celsius() - LyePot.REFERENCE;
+        double inert = solids * LyePot.SOLIDS_HEAT_CAPACITY;
+        this.enthalpy = inert * waterAbove
+                + setup.vessel().capacity() * (setup.vesselStart().celsius() - LyePot.REFERENCE);
+        if (setup.dissolved()) {
+            dissolved = c.naoh().grams();
+            neutralised = acid;
+            double w = dissolved / (dissolved + water);
+            enthalpy += (dissolved + water) * LyeSolution.heatCapacity(w) * waterAbove + heatOfSolution();
+        } else {
+            toFeed = c.naoh().grams();
+            enthalpy += water * LyePot.WATER_HEAT_CAPACITY * waterAbove;
+        }
+        if (water < NOTHING && ice > 0) {
+            meltSome();
+        }
+    }
+
+    /** Where all is ice a little of it is water already; the rest is colder for that, so that no heat is made. */
+    private void meltSome() {
+        double first = FIRST_MELT * ice0;
+        double atZero = first * LyePot.WATER_HEAT_CAPACITY * -LyePot.REFERENCE;
+        icePerGram = (ice * icePerGram - atZero) / (ice - first);
+        ice -= first;
+        water += first;
+        enthalpy += atZero;
+    }
+
+    public static LyePotCurve run(LyePotSetup setup, double minutes) {
+        return run(setup, minutes, Variation.NONE);
+    }
+
+    static LyePotCurve run(LyePotSetup setup, double minutes, Variation variation) {
+        return new LyePotRun(setup, variation).simulate(minutes);
+    }
+
+    private LyePotCurve simulate(double minutes) {
+        List<Double> temperatures = new ArrayList<>();
+        double end = 60 * minutes;
+        double doneAt = Double.POSITIVE_INFINITY;
+        double peak = Double.NEGATIVE_INFINITY;
+        double peakAt = 0;
+        double all = setup.contents().naoh().grams();
+        for (double t = 0; t <= end + NOTHING; t += STEP) {
+            double now = temperature();
+            if (t >= temperatures.size() * FRAME - NOTHING) {
+                temperatures.add(now);
+            }
+            if (now > peak) {
+                peak = now;
+                peakAt = t;
+            }
+            if (Double.isInfinite(doneAt) && toFeed + undissolved < NEARLY_ALL * all) {
+                doneAt = t;
+            }
+            advance(now);
+        }
+        return new LyePotCurve(temperatures, FRAME, peak, peakAt / 60, doneAt / 60, ice, undissolved + toFeed);
+    }
+
+    private void advance(double celsius) {
+        feed();
+        dissolve(celsius);
+        melt(celsius);
+        if (setup.losses()) {
+            enthalpy -= losses(celsius) * STEP;
+        }
+    }
+
+    private void feed() {
+        double rate = setup.feedMinutes() <= 0
+                ? toFeed
+                : setup.contents().naoh().grams() / (60 * setup.feedMinutes()) * STEP;
+        double fed = Math.min(toFeed, rate);
+        toFeed -= fed;
+        undissolved += fed;
+        enthalpy += fed
+                * LyePot.NAOH_HEAT_CAPACITY
+                * (setup.contents().naohStart().celsius() - LyePot.REFERENCE);
+    }
+
+    private void dissolve(double celsius) {
+        if (undissolved < NOTHING) {
+            return;
+        }
+        double w = dissolved / (dissolved + water);
+        double tau = (ice > NOTHING || celsius < COLD ? DISSOLVES_COLD : DISSOLVES_WARM) * variation.dissolving();
+        double amount = Math.min(undissolved, undissolved / tau * Math.max(0, 1 - w / SATURATED) * STEP);
+        double left = undissolved - amount < NOTHING ? undissolved : amount;
+        undissolved -= left;
+        dissolved += left;
+        double moles = Math.min(acid, dissolved / LyeSolution.NAOH_MOLAR_MASS);
+        enthalpy += (moles - neutralised) * LyePot.HEAT_OF_NEUTRALISATION;
+        neutralised = moles;
+    }
+
+    private void melt(double celsius) {
+        if (ice < NOTHING) {
+            return;
+        }
+        double w = dissolved / (dissolved + water);
+        double freezing = w >= LOWEST_FREEZING_AT ? LOWEST_FREEZING : LyeSolution.crystallisation(w);
+        double heat = ICE_CONDUCTANCE
+                * variation.melting()
+                * ice0
+                * Math.pow(ice / ice0, 2.0 / 3)
+                * Math.max(0, celsius - freezing);
+        double perGram = LyePot.LATENT_HEAT_OF_ICE
+                - LyePot.ICE_HEAT_CAPACITY * Math.min(0, setup.contents().iceStart().celsius());
+        double melted = Math.min(ice, heat * STEP / perGram);
+        if (ice - melted < NEARLY_ALL * 0.1) {
+            melted = ice;
+        }
+        ice -= melted;
+        water += melted;
+        enthalpy += melted * icePerGram;
+    }
+
+    private double losses(double celsius) {
+        double volume = (water + dissolved) / SOLUTION_DENSITY * 1e-6;
+        double across = Math.cbrt(4 * volume / Math.PI);
+        double base = Math.PI / 4 * across * across;
+        double wall = Math.PI * across * across + base;
+        double room = setup.room().celsius();
+        double sides = setup.bath()
+                ? setup.vessel().bathTransfer() * wall * (celsius - BATH)
+                : SIDE_TRANSFER * wall * (celsius - room);
+        double w = dissolved / (dissolved + water);
+        double vapour = Math.max(0, WATER_ACTIVITY.at(w) * saturation(celsius) - HUMIDITY * saturation(room));
+        double evaporation = base
+                * MASS_TRANSFER
+                * vapour
+                / (GAS_CONSTANT_OF_STEAM * (celsius + KELVIN))
+                * HEAT_OF_EVAPORATION;
+        return variation.loss() * (sides + TOP_TRANSFER * base * (celsius - room) + evaporation);
+    }
+
+    /** Pressure of saturated steam, Pa (Magnus formula, WMO 2008; within 1 % up to 100 C). */
+    private static double saturation(double celsius) {
+        double held = Math.max(-20, Math.min(BOILS, celsius));
+        return 611.2 * Math.exp(17.62 * held / (243.12 + held));
+    }
+
+    private double temperature() {
+        double solution = water + dissolved;
+        double w = dissolved / solution;
+        double capacity = solution * LyeSolution.heatCapacity(w)
+                + undissolved * LyePot.NAOH_HEAT_CAPACITY
+                + solids * LyePot.SOLIDS_HEAT_CAPACITY
+                + setup.vessel().capacity();
+        return LyePot.REFERENCE + (enthalpy - heatOfSolution()) / capacity;
+    }
+
+    private double heatOfSolution() {
+        return dissolved < NOTHING
+                ? 0
+                : variation.heat()
+                        * LyePot.JOULES_PER_KILOJOULE
+                        * dissolved
+                        / LyeSolution.NAOH_MOLAR_MASS
+                        * LyeSolution.heatOfSolution(LyeSolution.molesOfWater(water, dissolved));
+    }
+}

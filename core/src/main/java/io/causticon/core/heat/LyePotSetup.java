@@ -1,0 +1,41 @@
+package io.causticon.core.heat;
+
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+
+/**
+ * A lye pot and how it is fed.
+ *
+ * @param contents what goes in, with the temperatures at which it does
+ * @param dissolved whether the lye is dissolved already in the liquid water, at {@code contents.waterStart()}, and only ice joins
+ * @param feedMinutes over how long the lye goes in, evenly; zero for all at once
+ * @param vessel what it stands in
+ * @param vesselStart temperature of the vessel
+ * @param room temperature of the room
+ * @param bath whether it stands in ice water, at 1 C
+ * @param losses whether it loses heat at all; without, the end is that of the balance
+ */
+public record LyePotSetup(
+        LyePot contents,
+        boolean dissolved,
+        double feedMinutes,
+        PotVessel vessel,
+        Temperature vesselStart,
+        Temperature room,
+        boolean bath,
+        boolean losses) {
+
+    /** Water and lye from the room's temperature, fed over some minutes into a plastic jug. */
+    public static LyePotSetup usual(Mass naoh, Mass water, Temperature room, double feedMinutes) {
+        return new LyePotSetup(
+                LyePot.plain(naoh, water, room), false, feedMinutes, PotVessel.PLASTIC, room, room, false, true);
+    }
+
+    public LyePotSetup fedOver(double minutes) {
+        return new LyePotSetup(contents, dissolved, minutes, vessel, vesselStart, room, bath, losses);
+    }
+
+    public LyePotSetup inBath(boolean other) {
+        return new LyePotSetup(contents, dissolved, feedMinutes, vessel, vesselStart, room, other, losses);
+    }
+}

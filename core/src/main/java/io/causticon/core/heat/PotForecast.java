@@ -1,0 +1,182 @@
+package io.causticon.core.heat;
+
+import io.causticon.core.quantity.Interval;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+
+/**
+ * Where a lye pot is going, from the model and from what was read so far.
+ *
+ * <p>A hundred runs with heat, losses, dissolving and melting drawn around their usual values; each is weighed by how well it meets the
+ * readings (normal, 1.5 K for thermometer and stirring, wider as long as fewer than eight runs would count), and what is left of the
+ * difference at the last reading fades out over ten minutes. Without readings it is the model's own spread.
+ */
+public final class PotForecast {
+
+    /**
+     * A reading of the liquor.
+     *
+     * @param minute since the first lye went in
+     * @param celsius what was read
+     */
+    public record Reading(double minute, double celsius) {}
+
+    private static final int RUNS = 100;
+    private static final long SEED = 8424;
+    private static final double LOG_HEAT = 0.03;
+    private static final double LOG_LOSS = 0.25;
+    private static final double LOG_DISSOLVING = 0.35;
+    private static final double LOG_MELTING = 0.40;
+    private static final double READING_SIGMA = 1.5;
+    private static final double LEAST_EFFECTIVE = 8;
+    private static final double FADES = 10;
+
+    private final List<LyePotCurve> curves;
+    private final double[] weights;
+    private final double[] offsets;
+    private final double lastMinute;
+
+    private PotForecast(List<LyePotCurve> curves, List<Reading> readings) {
+        this.curves = curves;
+        this.weights = weigh(readings);
+        Reading last = readings.stream().max(Comparator.comparingDouble(Reading::minute)).orElse(null);
+        this.lastMinute = last == null ? 0 : last.minute();
+        this.offsets = curves.stream().mapToDouble(c -> last == null ? 0 : last.celsius() - c.at(last.minute())).toArray();
+    }
+
+    /**
+     * @param setup the pot as far as it is known
+     * @param minutes how far to look from the first lye
+     * @param readings in any order; may be empty
+     */
+    public static PotForecast of(LyePotSetup setup, double minutes, List<Reading> readings) {
+        Random random = new Random(SEED);
+        List<LyePotCurve> curves = new ArrayList<>();
+        for (int i = 0; i < RUNS; i++) {
+            curves.add(LyePotRun.run(
+                    setup,
+                    minutes,
+                    new LyePotRun.Variation(
+                            Math.exp(LOG_HEAT * random.nextGaussian()),
+                            Math.exp(LOG_LOSS * random.nextGaussian()),
+                            Math.exp(LOG_DISSOLVING * random.nextGaussian()),
+                            Math.exp(LOG_MELTING * random.nextGaussian()))));
+        }
+        return new PotForecast(curves, readings);
+    }
+
+    /** Central 80 % of the temperature at a minute, C. */
+    public Interval band(double minute) {
+        double[] values = IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray();
+        return Interval.between(quantile(values, 0.1), quantile(values, 0.9));
+    }
+
+    /** Median temperature at a minute, C. */
+    public double middle(double minute) {
+        return quantile(IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray(), 0.5);
+    }
+
+    /** Median of the highest temperature that is still to come, C. */
+    public double peakAhead() {
+        return quantile(peaks(), 0.5);
+    }
+
+    /** Central 80 % of the highest temperature that is still to come, C. */
+    public Interval peakBand() {
+        double[] peaks = peaks();
+        return Interval.between(quantile(peaks, 0.1), quantile(peaks, 0.9));
+    }
+
+    /** Probability that it will be above a limit, from now on. */
+    public double probabilityAbove(double limit) {
+        double[] peaks = peaks();
+        double above = 0;
+        for (int i = 0; i < RUNS; i++) {
+            above += peaks[i] > limit ? weights[i] : 0;
+        }
+        return above;
+    }
+
+    /** Median minute at which all but a hundredth of the lye is dissolved; infinite if that is not to come. */
+    public double dissolvedMinute() {
+        return quantile(curves.stream().mapToDouble(LyePotCurve::dissolvedMinute).toArray(), 0.5);
+    }
+
+    /** Minutes until the median passes a limit; infinite if it does not. */
+    public double minuteAbove(double limit) {
+        for (double minute = lastMinute; minute <= curves.get(0).minutes(); minute += 0.25) {
+            if (middle(minute) > limit) {
+                return minute;
+            }
+        }
+        return Double.POSITIVE_INFINITY;
+    }
+
+    public double minutes() {
+        return curves.get(0).minutes();
+    }
+
+    private double corrected(int run, double minute) {
+        double faded = minute <= lastMinute ? 1 : Math.exp(-(minute - lastMinute) / FADES);
+        return curves.get(run).at(minute) + offsets[run] * faded;
+    }
+
+    private double[] peaks() {
+        return IntStream.range(0, RUNS)
+                .mapToDouble(i -> {
+                    double peak = corrected(i, lastMinute);
+                    for (double m = lastMinute; m <= curves.get(i).minutes(); m += 0.5) {
+                        peak = Math.max(peak, corrected(i, m));
+                    }
+                    return peak;
+                })
+                .toArray();
+    }
+
+    private double[] weigh(List<Reading> readings) {
+        double sigma = READING_SIGMA;
+        double[] weighed = weigh(readings, sigma);
+        while (effective(weighed) < LEAST_EFFECTIVE && sigma < 50) {
+            sigma *= 1.5;
+            weighed = weigh(readings, sigma);
+        }
+        return weighed;
+    }
+
+    private double[] weigh(List<Reading> readings, double sigma) {
+        double[] logs = curves.stream()
+                .mapToDouble(c -> readings.stream()
+                        .mapToDouble(r -> {
+                            double z = (r.celsius() - c.at(r.minute())) / sigma;
+                            return -z * z / 2;
+                        })
+                        .sum())
+                .toArray();
+        double most = Arrays.stream(logs).max().orElse(0);
+        double[] weighed = Arrays.stream(logs).map(l -> Math.exp(l - most)).toArray();
+        double sum = Arrays.stream(weighed).sum();
+        return Arrays.stream(weighed).map(w -> w / sum).toArray();
+    }
+
+    /** How many runs carry the weight (Kish's effective sample size). */
+    private static double effective(double[] weighed) {
+        return 1 / Arrays.stream(weighed).map(w -> w * w).sum();
+    }
+
+    private double quantile(double[] values, double part) {
+        Integer[] order = IntStream.range(0, values.length).boxed().toArray(Integer[]::new);
+        Arrays.sort(order, Comparator.comparingDouble(i -> values[i]));
+        double sum = 0;
+        for (Integer i : order) {
+            sum += weights[i];
+            if (sum >= part) {
+                return values[i];
+            }
+        }
+        return values[order[order.length - 1]];
+    }
+}
