@@ -1,7 +1,7 @@
 // The pure calculations of the pages.
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { elapsed } from '../../web/src/main/resources/static/js/calc/elapsed.js';
+import { countdown, elapsed, silent } from '../../web/src/main/resources/static/js/calc/elapsed.js';
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
 import { outbox } from '../../web/src/main/resources/static/js/calc/outbox.js';
@@ -116,5 +116,20 @@ describe('a drawn layer', () => {
   test('has an outline down to the one below', () => {
     const face = { width: 80, left: 10, bottom: 100, scale: 1 };
     assert.equal(outline(parseLine('20', 80), parseLine('10', 80), face), 'M10 80L90 80L90 90L10 90Z');
+  });
+});
+
+describe('a kitchen timer', () => {
+  test('counts down and on', () => {
+    assert.equal(countdown(0, 65_000), '01:05');
+    assert.equal(countdown(70_000, 65_000), '+00:05');
+  });
+});
+
+describe('a device', () => {
+  test('is silent after ten seconds', () => {
+    assert.equal(silent(1000, 9000), '');
+    assert.equal(silent(1000, 13_000), 'silent for 12 s');
+    assert.equal(silent(0, 13_000), 'not heard yet');
   });
 });

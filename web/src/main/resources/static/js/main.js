@@ -2,6 +2,9 @@
 import { liveForm } from './behaviour/live-form.js';
 import { quickLine } from './behaviour/quick-line.js';
 import { splash, keepSplashAtHand } from './behaviour/splash.js';
+import { keep, sendWhatWaits } from './behaviour/keep.js';
+import { liveBench, stayAwake } from './behaviour/live-bench.js';
+import { timer } from './behaviour/timer.js';
 import { keys } from './behaviour/keys.js';
 import { clocks } from './behaviour/clocks.js';
 import { scrub } from './behaviour/scrub.js';
@@ -19,6 +22,14 @@ attach('[data-scrub]', scrub);
 attach('[data-once]', once);
 attach('[data-filter]', filterList);
 document.querySelectorAll('[data-print]').forEach((button) => button.addEventListener('click', () => window.print()));
+attach('[data-live-bench]', liveBench);
+attach('[data-timer]', timer);
+attach('form[data-keep]', keep);
+document.addEventListener('bench:replaced', () => attach('main form[data-keep]', keep));
+if (document.querySelector('[data-live-bench]')) {
+  stayAwake();
+  sendWhatWaits();
+}
 keys(document);
 clocks(document);
 keepSplashAtHand();

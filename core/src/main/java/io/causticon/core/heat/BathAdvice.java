@@ -6,6 +6,7 @@ import io.causticon.core.quantity.TemperatureChange;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What brings lye and fats together sooner than waiting.
@@ -19,7 +20,9 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
     /** The two pots. */
     public enum Pot {
         LYE,
-        FATS
+        FATS,
+        /** Each into a bath of its own: the warmer one cold, the colder one warm. */
+        BOTH
     }
 
     private static final Temperature TAP = Temperature.celsius(14);
@@ -37,7 +40,8 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
     public static List<BathAdvice> of(
             Temperature lye, Temperature fats, Temperature room, Interval window, TemperatureChange tolerance) {
         List<BathAdvice> advice = new ArrayList<>();
-        for (Pot pot : Pot.values()) {
+        both(lye, fats, window, tolerance).ifPresent(advice::add);
+        for (Pot pot : List.of(Pot.LYE, Pot.FATS)) {
             for (Temperature bath : List.of(TAP, WARM)) {
                 double rate = pot == Pot.LYE ? PLASTIC_IN_BATH : POT_IN_BATH;
                 CoolingBody moved = new CoolingBody(pot == Pot.LYE ? lye : fats, bath, rate);
@@ -54,6 +58,28 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
         }
         advice.sort(Comparator.comparingDouble(BathAdvice::minutes));
         return advice;
+    }
+
+    /** The warmer pot into cold water, the colder one into warm; each is taken out when it reaches the window, so the slower one counts. */
+    private static Optional<BathAdvice> both(Temperature lye, Temperature fats, Interval window, TemperatureChange tolerance) {
+        double middle = window.middle();
+        double lyeMinutes = minutesTo(lye, middle, PLASTIC_IN_BATH, tolerance);
+        double fatsMinutes = minutesTo(fats, middle, POT_IN_BATH, tolerance);
+        double slower = Math.max(lyeMinutes, fatsMinutes);
+        boolean apart = (lye.celsius() - middle) * (fats.celsius() - middle) < 0;
+        return apart && slower > 0 && slower <= LONGEST ? Optional.of(new BathAdvice(Pot.BOTH, WARM, slower)) : Optional.empty();
+    }
+
+    private static double minutesTo(Temperature from, double middle, double rate, TemperatureChange tolerance) {
+        double near = tolerance.kelvin() / 2;
+        Temperature bath = from.celsius() > middle ? TAP : WARM;
+        CoolingBody body = new CoolingBody(from, bath, rate);
+        for (double m = 0; m <= LONGEST; m += GRID) {
+            if (Math.abs(body.after(m).celsius() - middle) <= near) {
+                return m;
+            }
+        }
+        return Double.POSITIVE_INFINITY;
     }
 
     public boolean warms() {

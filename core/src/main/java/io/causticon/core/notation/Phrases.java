@@ -81,6 +81,9 @@ final class Phrases {
             WeighPhrase::match,
             phrase("(" + words(SPOTS) + ")\\s+" + DEGREES, (m, c) -> temperature(m, c)),
             phrase("(?:lye\\s+in(?:to\\s+(?:fats|oils?))?|in)", (m, c) -> new Entry.LyeIntoFats()),
+            phrase("ready(?:\\s+for\\s+lye)?", (m, c) -> new Entry.ReadyForLye(List.of())),
+            phrase("portion\\s+(\\d{1,2})\\s*(?:/|of)\\s*(\\d{1,2})", (m, c) -> portion(m)),
+            phrase("clear|dissolved|strained", (m, c) -> new Entry.LyeClear()),
             phrase("blend(?:ed|er)?\\s+" + NUMBER + "\\s*(?:s|sec|seconds)?", (m, c) -> burst(m.group(1))),
             phrase(
                     "(" + words(STAGES) + ")(?:\\s+trace)?(?:\\s+after\\s+([\\p{L} -]+))?",
@@ -112,6 +115,15 @@ final class Phrases {
                     ? Optional.of(new Phrase.Match(entry.apply(matcher, context), text.substring(matcher.end())))
                     : Optional.empty();
         };
+    }
+
+    private static Entry portion(Matcher m) {
+        int portion = Integer.parseInt(m.group(1));
+        int of = Integer.parseInt(m.group(2));
+        if (portion < 1 || portion > of) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_HIGH, "A portion", (double) portion, (double) of);
+        }
+        return new Entry.PortionFed(portion, of);
     }
 
     private static Entry temperature(Matcher m, QuickContext context) {

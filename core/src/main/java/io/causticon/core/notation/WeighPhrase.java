@@ -23,7 +23,7 @@ final class WeighPhrase {
     private static final String FIELD = "quick";
     private static final String AMOUNT = "\\d+(?:[.,]\\d+)*\\s*(?:g|kg|oz|lbs?)?(?:\\s+\\d+(?:[.,]\\d+)?\\s*oz)?";
     private static final Pattern FORM = Pattern.compile(
-            "^(?<weigh>weigh(?:ed)?\\s+)?(?<what>[\\p{L}][\\p{L}' ()-]*?)\\s+(?<amount>" + AMOUNT + ")"
+            "^(?<again>again\\s+)?(?<weigh>weigh(?:ed)?\\s+)?(?<what>[\\p{L}][\\p{L}' ()-]*?)\\s+(?<amount>" + AMOUNT + ")"
                     + "(?:\\s+(?:in|from)\\s+(?<vessel>[\\p{L}' -]+?))?"
                     + "(?:\\s*,?\\s*(?<tare>no tare|not tared|untared|tared))?$",
             Pattern.CASE_INSENSITIVE);
@@ -35,7 +35,8 @@ final class WeighPhrase {
         if (!form.matches()) {
             return Optional.empty();
         }
-        boolean said = form.group("weigh") != null;
+        boolean again = form.group("again") != null;
+        boolean said = form.group("weigh") != null || again;
         boolean hasUnit = form.group("amount").matches(".*[a-zA-Z].*");
         Optional<Weighable> what = what(form.group("what").trim(), context, said || hasUnit);
         if (what.isEmpty()) {
@@ -46,6 +47,9 @@ final class WeighPhrase {
         }
         Mass mass = MassNotation.read(FIELD, form.group("amount"), context.units());
         check(form.group("what").trim(), mass);
+        if (again) {
+            return Optional.of(new Phrase.Match(new Entry.WeighedAgain(what.get(), mass), ""));
+        }
         Entry entry = new Entry.Weighed(what.get(), mass, tare(form.group("tare")), form.group("vessel"));
         return Optional.of(new Phrase.Match(entry, ""));
     }

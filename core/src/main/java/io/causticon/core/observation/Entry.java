@@ -2,6 +2,7 @@ package io.causticon.core.observation;
 
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,6 +13,23 @@ public sealed interface Entry {
 
     /** Something was weighed into the batch. The same thing weighed twice adds up, unless the line is amended. */
     record Weighed(Weighable what, Mass mass, Tare tare, @Nullable String vessel) implements Entry {}
+
+    /** Something that was weighed already was put on the scale a second time, to compare; it does not add up. */
+    record WeighedAgain(Weighable what, Mass mass) implements Entry {}
+
+    /** The maker is ready for lye: what was looked at before. */
+    record ReadyForLye(List<String> checks) implements Entry {
+
+        public ReadyForLye {
+            checks = List.copyOf(checks);
+        }
+    }
+
+    /** A portion of lye, or of frozen liquid onto strong lye, went in. */
+    record PortionFed(int portion, int of) implements Entry {}
+
+    /** The lye is clear and was strained. */
+    record LyeClear() implements Entry {}
 
     /** A temperature was read. */
     record TemperatureRead(Spot spot, Temperature temperature) implements Entry {}

@@ -21,6 +21,10 @@ class EntryCodec {
     @JsonSubTypes({
         @Type(value = Entry.Weighed.class, name = "weighed"),
         @Type(value = Entry.TemperatureRead.class, name = "temperature"),
+        @Type(value = Entry.WeighedAgain.class, name = "weighed-again"),
+        @Type(value = Entry.ReadyForLye.class, name = "ready"),
+        @Type(value = Entry.PortionFed.class, name = "portion"),
+        @Type(value = Entry.LyeClear.class, name = "lye-clear"),
         @Type(value = Entry.LyeIntoFats.class, name = "lye-in"),
         @Type(value = Entry.BlenderBurst.class, name = "burst"),
         @Type(value = Entry.StageReached.class, name = "stage"),

@@ -30,6 +30,14 @@ public record EntryWords(String mark, String text) {
         } else if (entry instanceof Entry.StageReached s) {
             String after = s.after() == null ? "" : " after " + s.after();
             return new EntryWords("batter", stage(s.stage()) + after);
+        } else if (entry instanceof Entry.WeighedAgain w) {
+            return new EntryWords(mark(w.what()), name(w.what()) + " weighed again: " + formats.mass(w.mass()));
+        } else if (entry instanceof Entry.ReadyForLye r) {
+            return plain(r.checks().isEmpty() ? "ready for lye" : "ready for lye: " + String.join(", ", r.checks()));
+        } else if (entry instanceof Entry.PortionFed p) {
+            return new EntryWords("lye", "portion " + p.portion() + " of " + p.of() + " in");
+        } else if (entry instanceof Entry.LyeClear) {
+            return new EntryWords("lye", "lye clear, strained");
         } else if (entry instanceof Entry.LyeIntoFats) {
             return new EntryWords("lye", "lye into the fats");
         } else if (entry instanceof Entry.BlenderBurst b) {
@@ -86,11 +94,17 @@ public record EntryWords(String mark, String text) {
     public static String name(Weighable what) {
         Catalogue catalogue = Catalogue.standard();
         return switch (what.kind()) {
-            case FAT -> catalogue.fat(what.id()).shortName();
+            case FAT -> catalogue.findFat(what.id()).map(f -> f.shortName()).orElseGet(() -> spoken(what.id()));
             case LIQUID -> catalogue.liquid(what.id()).name();
-            case ADDITIVE -> catalogue.additive(what.id()).name();
+            case ADDITIVE -> catalogue.findAdditive(what.id()).map(a -> a.name()).orElseGet(() -> spoken(what.id()));
             case ALKALI -> what.equals(Weighable.NAOH) ? "NaOH" : "KOH";
         };
+    }
+
+    /** The name of something of the workshop's own, from its id. */
+    private static String spoken(String ownId) {
+        String words = ownId.replaceFirst("^own-", "").replace('-', ' ');
+        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     public static String mark(Weighable what) {

@@ -10,6 +10,7 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.ProblemWords;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -60,22 +61,44 @@ public class Logbook {
      * Reads and logs.
      *
      * @param byHand a moment given by hand, empty for now
+     * @param late how long the line waited for the server in the browser
      * @param clientKey the form's own key
      * @throws ProblemsException with everything that cannot be taken
      */
-    public void log(BatchId id, String text, String byHand, Maker maker, String clientKey) {
+    public void log(BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey) {
         Reading reading = understand(id, text, byHand, maker);
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
-        batches.log(id, reading.entries(), reading.at().orElseGet(clock::instant), maker.displayName(), clientKey);
+        batches.log(id, reading.entries(), reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey);
+    }
+
+    /** Reads and logs at once. */
+    public void log(BatchId id, String text, String byHand, Maker maker, String clientKey) {
+        log(id, text, byHand, Duration.ZERO, maker, clientKey);
+    }
+
+    /** Logs one entry that was chosen, at once. */
+    public void log(BatchId id, Entry entry, String byHand, Maker maker, String clientKey) {
+        log(id, entry, byHand, Duration.ZERO, maker, clientKey);
     }
 
     /** Logs one entry that was chosen, not typed. */
-    public void log(BatchId id, Entry entry, String byHand, Maker maker, String clientKey) {
+    public void log(BatchId id, Entry entry, String byHand, Duration late, Maker maker, String clientKey) {
         Batch batch = batches.get(id);
-        Instant at = byHand.isBlank() ? clock.instant() : moment(batch, byHand, maker);
+        Instant at = byHand.isBlank() ? ago(id, late) : moment(batch, byHand, maker);
         batches.log(id, List.of(entry), at, maker.displayName(), clientKey);
+    }
+
+    /** The moment a line was made that arrives this late; never before the batch. */
+    private Instant ago(BatchId id, Duration late) {
+        Instant now = clock.instant();
+        if (late.isZero() || late.isNegative()) {
+            return now;
+        }
+        Instant begun = batches.get(id).log().begun();
+        Instant made = now.minus(late);
+        return made.isBefore(begun) ? begun : made;
     }
 
     public String problem(List<Problem> problems, Maker maker) {

@@ -25,6 +25,15 @@ final class Shorthand {
         } else if (entry instanceof Entry.TemperatureRead t) {
             String unit = formats.temperatureUnit().substring(1);
             return lower(t.spot()) + " " + plain(formats.temperatureNumber(t.temperature())) + " " + unit;
+        } else if (entry instanceof Entry.WeighedAgain w) {
+            String name = w.what().kind() == Weighable.Kind.ALKALI ? w.what().id() : w.what().id().replace('-', ' ');
+            return "again " + name + " " + formats.massInput(w.mass()) + " " + formats.massUnit();
+        } else if (entry instanceof Entry.ReadyForLye) {
+            return "ready";
+        } else if (entry instanceof Entry.PortionFed p) {
+            return "portion " + p.portion() + "/" + p.of();
+        } else if (entry instanceof Entry.LyeClear) {
+            return "clear";
         } else if (entry instanceof Entry.LyeIntoFats) {
             return "lye in";
         } else if (entry instanceof Entry.BlenderBurst b) {

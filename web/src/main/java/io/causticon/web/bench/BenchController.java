@@ -15,13 +15,16 @@ import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.batch.Logbook;
+import io.causticon.web.device.BenchDevices;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,28 +40,34 @@ import org.springframework.web.util.UriComponentsBuilder;
 @RequestMapping("/bench")
 class BenchController {
 
+    /** A line waits in a browser at most for a day, in seconds. */
+    private static final long LONGEST_WAIT = 86_400;
+
     private static final Mass HEAVIEST = Mass.grams(50_000);
 
     private final BatchService batches;
     private final BenchPages pages;
     private final Logbook logbook;
     private final ShelfService shelf;
+    private final BenchDevices devices;
     private final Clock clock;
 
-    BenchController(BatchService batches, BenchPages pages, Logbook logbook, ShelfService shelf, Clock clock) {
+    BenchController(BatchService batches, BenchPages pages, Logbook logbook, ShelfService shelf, BenchDevices devices, Clock clock) {
         this.batches = batches;
         this.pages = pages;
         this.logbook = logbook;
         this.shelf = shelf;
+        this.devices = devices;
         this.clock = clock;
     }
 
     /** What a form of the bench carries beside its own fields. */
-    record Carried(String at, String step, String key) {
+    record Carried(String at, String step, String key, Long late) {
 
         Carried {
             at = at == null ? "" : at;
             step = step == null ? "" : step;
+            late = late == null ? 0L : Math.min(Math.max(late, 0), LONGEST_WAIT);
         }
     }
 
@@ -73,7 +82,13 @@ class BenchController {
     }
 
     @GetMapping("/{id}")
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Carried carried) {
+    String show(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam(defaultValue = "") String deviceProblem,
+            Carried carried) {
+        model.addAttribute("deviceProblem", deviceProblem);
         return show(new BatchId(id), model, maker, carried, "", "");
     }
 
@@ -95,10 +110,12 @@ class BenchController {
             Model model,
             @ModelAttribute("maker") Maker maker,
             @RequestParam String quick,
+            @RequestParam(defaultValue = "") String degrees,
             Carried carried) {
         BatchId batch = new BatchId(id);
         try {
-            logbook.log(batch, quick, carried.at(), maker, carried.key());
+            // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
+            logbook.log(batch, (quick + " " + degrees).trim(), carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
         } catch (ProblemsException e) {
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
@@ -106,7 +123,7 @@ class BenchController {
     }
 
     /** What the scale's form holds. */
-    record Weighed(Weighable.Kind kind, String what, String amount, String vessel, Tare tare) {}
+    record Weighed(Weighable.Kind kind, String what, String amount, String vessel, Tare tare, @Nullable Boolean again) {}
 
     @PostMapping("/{id}/weigh")
     String weigh(
@@ -121,13 +138,40 @@ class BenchController {
             Mass mass = MassNotation.read("amount", form.amount(), maker.units());
             check(EntryWords.name(what), mass);
             String vessel = form.vessel() == null || form.vessel().isBlank() ? null : form.vessel().trim();
-            logbook.log(batch, new Entry.Weighed(what, mass, form.tare(), vessel), carried.at(), maker, carried.key());
+            Entry entry = Boolean.TRUE.equals(form.again())
+                    ? new Entry.WeighedAgain(what, mass)
+                    : new Entry.Weighed(what, mass, form.tare(), vessel);
+            logbook.log(batch, entry, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
         } catch (ProblemsException e) {
             model.addAttribute("amount", form.amount());
             model.addAttribute("amountProblem", logbook.problem(e.problems(), maker));
             return show(batch, model, maker, carried, "", "");
         }
+    }
+
+    /** Signs the readiness list: only when everything on it was looked at. */
+    @PostMapping("/{id}/ready")
+    String ready(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam(defaultValue = "") List<String> check,
+            Carried carried) {
+        BatchId batch = new BatchId(id);
+        List<String> wanted = ReadyList.of(batches.get(batch)).checks();
+        List<String> missing = wanted.stream().filter(w -> !check.contains(w)).toList();
+        if (!missing.isEmpty()) {
+            model.addAttribute("readyProblem", "Not yet looked at: " + String.join("; ", missing) + ".");
+            model.addAttribute("readyTicked", check);
+            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late()), "", "");
+        }
+        logbook.log(batch, new Entry.ReadyForLye(wanted), carried.at(), waited(carried), maker, carried.key());
+        return back(id, new Carried(carried.at(), "", carried.key(), carried.late()));
+    }
+
+    private static Duration waited(Carried carried) {
+        return Duration.ofSeconds(carried.late());
     }
 
     private static void check(String what, Mass mass) {
@@ -153,8 +197,12 @@ class BenchController {
 
     private String show(BatchId id, Model model, Maker maker, Carried carried, String quick, String problem) {
         Batch batch = batches.get(id);
-        model.addAttribute("page", pages.page(batch, step(batch, carried.step()), maker, moment(batch, carried, maker)));
+        model.addAttribute("page", pages.page(
+                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.vesselMasses()));
         model.addAttribute("vessels", shelf.vesselMasses().keySet());
+        model.addAttribute("devices", devices.at(id, maker));
+        model.asMap().putIfAbsent("deviceProblem", "");
+        model.addAttribute("freeDevices", devices.free());
         model.addAttribute("quick", quick);
         model.addAttribute("problem", problem);
         model.addAttribute("at", carried.at());

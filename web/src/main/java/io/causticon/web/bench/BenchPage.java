@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param steps the steps with their state
  * @param step the one that is shown
  * @param weigh the weighing, null at other steps
+ * @param ready what to look at before the lye, null at other steps
  * @param pot the lye pot and the matching, null at other steps
  * @param mix the mixing, null at other steps
  * @param set the pour and what comes after, null at other steps
@@ -31,6 +32,7 @@ record BenchPage(
         List<Step> steps,
         String step,
         @Nullable Weigh weigh,
+        @Nullable ReadyList ready,
         @Nullable Pot pot,
         @Nullable Mix mix,
         @Nullable Setting set,
@@ -50,14 +52,23 @@ record BenchPage(
      * Weighing.
      *
      * @param next what is next, null when all is weighed
+     * @param again what is to be weighed a second time, null when nothing is
      * @param items everything there is to weigh
+     * @param advice what can be done about weights that are off
      * @param superfat superfat as weighed so far
      * @param excess probability of excess alkali by these weights
      * @param unit unit of masses
      */
-    record Weigh(@Nullable Item next, List<Item> items, String superfat, String excess, boolean alarming, String unit) {}
+    record Weigh(
+            @Nullable Item next,
+            @Nullable Item again,
+            List<Item> items,
+            List<Advice> advice, String superfat, String excess, boolean alarming, String unit) {}
 
-    /** One thing to weigh: how it is named in forms, its words and mark, its target and what was logged. */
+    /** What can be done about a weight that is off. */
+    record Advice(String title, List<String> ways) {}
+
+    /** One thing to weigh: how it is named in forms, its words and mark, its target, how far off is fine, and what was logged. */
     record Item(
             String kind,
             String id,
@@ -65,6 +76,7 @@ record BenchPage(
             String mark,
             String target,
             String targetNumber,
+            String tolerance,
             String logged,
             String difference,
             String state) {}
@@ -76,11 +88,28 @@ record BenchPage(
      * @param now the last reading, without its unit
      * @param unit unit of temperatures
      * @param says what to do now
+     * @param details advice, a line each
      * @param figures what else there is to know, as name and value
      * @param chart readings against forecast
      * @param safety what to heed with the hands
+     * @param alarm what must be said aloud before the limit is met; empty when all is well
+     * @param portionTap what one taps when the next portion is in; empty when all are
+     * @param portionWords its words
+     * @param clear whether the lye is dissolved and strained
      */
-    record Pot(String spot, String now, String unit, String says, List<Figure> figures, Drawing chart, String safety) {}
+    record Pot(
+            String spot,
+            String now,
+            String unit,
+            String says,
+            List<String> details,
+            List<Figure> figures,
+            Drawing chart,
+            String safety,
+            String alarm,
+            String portionTap,
+            String portionWords,
+            boolean clear) {}
 
     /** A name and a value. */
     record Figure(String name, String value) {}

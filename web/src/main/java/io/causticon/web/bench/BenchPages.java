@@ -1,15 +1,10 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.LyePeak;
-import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.heat.LoafHistory.Extent;
 import io.causticon.core.making.WorkingTime;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -24,6 +19,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -32,10 +28,6 @@ import org.springframework.stereotype.Service;
 class BenchPages {
 
     private static final int RECENT = 7;
-    private static final double TOLERANCE = 6;
-    private static final double SEARCH_MINUTES = 240;
-    private static final String LYE_SAFETY = "Gloves, goggles, sleeves, air. Lye goes into liquid, never the reverse."
-            + " Fumes or froth: step back, let it settle. The supplier's safety sheet and local rules come first.";
 
     private final LoafForecasts loaves;
     private final Clock clock;
@@ -50,15 +42,16 @@ class BenchPages {
      *
      * @param shown the step to show
      * @param at the moment to show it at: now, or the one given by hand
+     * @param vessels masses of vessels by name, for tares that were not taken
      */
-    BenchPage page(Batch batch, BenchStep shown, Maker maker, Optional<Instant> at) {
+    BenchPage page(Batch batch, BenchStep shown, Maker maker, Optional<Instant> at, Map<String, Mass> vessels) {
         Instant now = at.orElseGet(clock::instant);
         Formats formats = maker.formats();
-        Weighing weighing = new Weighing(batch, formats);
+        Weighing weighing = new Weighing(batch, formats, vessels);
         return new BenchPage(
                 batch.id().toString(),
                 batch.name(),
-                method(batch),
+                PotPages.method(batch),
                 batch.log().begun().toEpochMilli(),
                 Formats.stopwatch(batch.log().ageAt(now)),
                 List.of(BenchStep.values()).stream()
@@ -66,18 +59,16 @@ class BenchPages {
                         .toList(),
                 shown.id(),
                 shown == BenchStep.WEIGH ? weighing.page() : null,
-                shown == BenchStep.LYE || shown == BenchStep.MATCH ? pot(batch, shown, maker, now) : null,
+                shown == BenchStep.READY ? ReadyList.of(batch) : null,
+                switch (shown) {
+                    case LYE -> new PotPages(batch, maker, now).lyePot();
+                    case MATCH -> new PotPages(batch, maker, now).matching();
+                    default -> null;
+                },
                 shown == BenchStep.MIX ? mix(batch, formats, now) : null,
                 shown == BenchStep.POUR ? setting(batch, maker, now) : null,
                 weighing.warnings(),
                 recent(batch, formats));
-    }
-
-    private static String method(Batch batch) {
-        return batch.plan().formula().liquidParts().stream()
-                .map(p -> p.liquid().name() + (p.frozen() ? ", frozen" : ""))
-                .reduce((a, b) -> a + " + " + b)
-                .orElse("");
     }
 
     private static List<BenchPage.Recent> recent(Batch batch, Formats formats) {
@@ -90,93 +81,6 @@ class BenchPages {
                         Formats.duration(Duration.between(batch.log().begun(), e.at())),
                         EntryWords.of(e.entry(), formats)))
                 .toList();
-    }
-
-    private static BenchPage.Pot pot(Batch batch, BenchStep step, Maker maker, Instant now) {
-        Formats formats = maker.formats();
-        BatchFacts facts = batch.facts(now);
-        Temperature room = facts.room().orElse(maker.room());
-        LyePeak peak = LyePeak.of(batch.plan(), room);
-        Optional<CoolingBody> lye = cooling(batch, Spot.LYE, room);
-        Optional<CoolingBody> fats = cooling(batch, Spot.FATS, room);
-        Spot spot = step == BenchStep.MATCH && facts.lastBefore(Spot.LYE, now).isPresent()
-                        && facts.lastBefore(Spot.FATS, now).isEmpty()
-                ? Spot.FATS
-                : Spot.LYE;
-        List<BenchPage.Figure> figures = new ArrayList<>();
-        figures.add(new BenchPage.Figure("forecast peak", formats.temperature(peak.expected())));
-        figures.add(new BenchPage.Figure("without any loss", formats.temperature(peak.without())));
-        peak.limit().ifPresent(l -> figures.add(new BenchPage.Figure("scorches from", formats.temperature(l))));
-        facts.lastBefore(Spot.FATS, now)
-                .ifPresent(t -> figures.add(new BenchPage.Figure("fats", formats.temperature(t))));
-        figures.add(new BenchPage.Figure("mix at", formats.temperature(batch.plan().mixAt())));
-        figures.add(new BenchPage.Figure("lye concentration", formats.percent(facts.concentration(), 1)));
-        return new BenchPage.Pot(
-                EntryWords.spot(spot),
-                facts.lastBefore(spot, now).map(formats::temperatureNumber).orElse("\u2013"),
-                formats.temperatureUnit(),
-                step == BenchStep.LYE
-                        ? lyeWords(facts, peak, formats, now)
-                        : matchWords(batch, lye, fats, now, formats),
-                figures,
-                PotChart.of(batch, formats, now, lye, fats, peak.limit()),
-                LYE_SAFETY);
-    }
-
-    private static Optional<CoolingBody> cooling(Batch batch, Spot spot, Temperature room) {
-        Mass mass = spot == Spot.LYE
-                ? batch.facts(Instant.MAX).asWeighed().weights().lye()
-                        .plus(batch.facts(Instant.MAX).asWeighed().weights().water())
-                : batch.facts(Instant.MAX).asWeighed().weights().fatMass();
-        double rate = spot == Spot.LYE ? CoolingBody.usualLyeRate(mass) : CoolingBody.usualFatsRate(mass);
-        return last(batch, spot).map(t -> new CoolingBody(t.entry().temperature(), room, rate));
-    }
-
-    private static Optional<BatchLog.Timed<Entry.TemperatureRead>> last(Batch batch, Spot spot) {
-        return batch.log().of(Entry.TemperatureRead.class)
-                .filter(t -> t.entry().spot() == spot)
-                .reduce((a, b) -> b);
-    }
-
-    private static String lyeWords(BatchFacts facts, LyePeak peak, Formats formats, Instant now) {
-        Optional<Temperature> read = facts.lastBefore(Spot.LYE, now);
-        if (read.isPresent() && peak.limit().map(l -> read.get().isAbove(l)).orElse(false)) {
-            return "Past where it scorches. Ice bath now, no more lye, keep it moving.";
-        }
-        if (peak.passesLimit()) {
-            return "All at once it passes where it scorches. Feed the lye by the spoon, liquid frozen, ice bath ready.";
-        }
-        return read.isEmpty()
-                ? "Feed the lye in portions into the liquid and keep it moving. It will come to about "
-                        + formats.temperature(peak.expected()) + "."
-                : "While crystals remain it keeps rising. Strain it once it is clear.";
-    }
-
-    private static String matchWords(
-            Batch batch, Optional<CoolingBody> lye, Optional<CoolingBody> fats, Instant now, Formats formats) {
-        if (lye.isEmpty() || fats.isEmpty()) {
-            return "Read " + (lye.isEmpty() ? "the lye" : "the fats") + " to see when the two meet.";
-        }
-        double lyeAge = minutesSince(last(batch, Spot.LYE).orElseThrow().at(), now);
-        double fatsAge = minutesSince(last(batch, Spot.FATS).orElseThrow().at(), now);
-        double apart = lye.get().after(lyeAge).celsius() - fats.get().after(fatsAge).celsius();
-        if (Math.abs(apart) <= TOLERANCE) {
-            return "They are within " + Formats.number(TOLERANCE, 0) + " \u00b0C. Lye into the fats when both suit you.";
-        }
-        for (double m = 1; m <= SEARCH_MINUTES; m++) {
-            double gap = lye.get().after(lyeAge + m).celsius() - fats.get().after(fatsAge + m).celsius();
-            if (Math.abs(gap) <= TOLERANCE) {
-                return "They meet in about " + Formats.number(m, 0) + " min ("
-                        + Formats.number(m / 1.6, 0) + " to " + Formats.number(m * 1.6, 0) + ") near "
-                        + formats.temperature(Temperature.celsius(Math.rint(fats.get().after(fatsAge + m).celsius())))
-                        + ".";
-            }
-        }
-        return "They will not meet by waiting. " + (apart > 0 ? "Cool the lye or warm the fats." : "Cool the fats or warm the lye.");
-    }
-
-    private static double minutesSince(Instant at, Instant now) {
-        return Math.max(0, Duration.between(at, now).toSeconds() / 60.0);
     }
 
     private static BenchPage.Mix mix(Batch batch, Formats formats, Instant now) {

@@ -11,6 +11,7 @@ import java.util.Locale;
 /** The steps of the bench in the order of work. Where a batch stands follows from its log. */
 enum BenchStep {
     WEIGH("Weigh"),
+    READY("Ready"),
     LYE("Lye pot"),
     MATCH("Match"),
     MIX("Mix"),
@@ -40,6 +41,11 @@ enum BenchStep {
         boolean poured = log.first(Entry.Poured.class).isPresent();
         return switch (this) {
             case WEIGH -> AsWeighed.of(batch.plan(), log).isComplete() || lyeIn || poured;
+            case READY -> log.first(Entry.ReadyForLye.class).isPresent()
+                    || log.first(Entry.PortionFed.class).isPresent()
+                    || read(log, Spot.LYE)
+                    || lyeIn
+                    || poured;
             case LYE -> read(log, Spot.LYE) || lyeIn || poured;
             case MATCH -> lyeIn || poured;
             case MIX -> poured;

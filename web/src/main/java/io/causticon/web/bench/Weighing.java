@@ -2,7 +2,9 @@ package io.causticon.web.bench;
 
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.AsWeighed;
+import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.SwappedFats;
+import io.causticon.core.observation.WeighOutAdvice;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.Batch;
@@ -12,6 +14,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What is to be weighed, what was, and what that makes of the superfat. */
 final class Weighing {
@@ -23,8 +26,10 @@ final class Weighing {
     private final Formats formats;
     private final Map<Weighable, Mass> targets = new LinkedHashMap<>();
     private final Map<Weighable, Mass> logged;
+    private final Map<String, Mass> vessels;
 
-    Weighing(Batch batch, Formats formats) {
+    Weighing(Batch batch, Formats formats, Map<String, Mass> vessels) {
+        this.vessels = vessels;
         this.batch = batch;
         this.formats = formats;
         this.logged = AsWeighed.sums(batch.log());
@@ -47,7 +52,9 @@ final class Weighing {
         double excess = weighed.superfat().probabilityBelow(0);
         return new BenchPage.Weigh(
                 items.stream().filter(i -> i.state().equals("open")).findFirst().orElse(null),
+                again().map(w -> item(w, targets.get(w))).orElse(null),
                 items,
+                WeighOutAdvice.of(batch.plan(), batch.log(), vessels).stream().map(this::words).toList(),
                 Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
                         + Formats.number(100 * weighed.superfat().halfWidth95(), 1) + " %",
                 Formats.probability(excess),
@@ -60,6 +67,7 @@ final class Weighing {
         List<BenchPage.Warning> warnings = new ArrayList<>();
         AsWeighed weighed = AsWeighed.of(batch.plan(), batch.log());
         swap(weighed, warnings);
+        twice(warnings);
         double excess = weighed.superfat().probabilityBelow(0);
         if (!logged.isEmpty() && excess >= ALARMING) {
             warnings.add(new BenchPage.Warning(
@@ -69,6 +77,62 @@ final class Weighing {
                     true));
         }
         return warnings;
+    }
+
+    /** Lye or liquid that was weighed once; they are weighed twice, as nothing later shows a slip in them. */
+    private Optional<Weighable> again() {
+        return targets.keySet().stream()
+                .filter(w -> w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.LIQUID)
+                .filter(logged::containsKey)
+                .filter(w -> !batch.log().has(Entry.WeighedAgain.class, e -> e.what().equals(w)))
+                .findFirst();
+    }
+
+    private void twice(List<BenchPage.Warning> warnings) {
+        batch.log().of(Entry.WeighedAgain.class).forEach(e -> {
+            Mass first = logged.getOrDefault(e.entry().what(), Mass.ZERO);
+            Mass step = e.entry().what().kind() == Weighable.Kind.ALKALI
+                    ? batch.plan().scales().lyeStep()
+                    : batch.plan().scales().fatStep();
+            if (WeighOutAdvice.isOff(first, e.entry().mass(), step)) {
+                warnings.add(new BenchPage.Warning(
+                        EntryWords.name(e.entry().what()) + ": the two weighings differ by "
+                                + formats.mass(Mass.grams(Math.abs(first.minus(e.entry().mass()).grams()))),
+                        formats.mass(first) + " first, " + formats.mass(e.entry().mass())
+                                + " the second time. Tare, put it on once more, and amend the line that was wrong.",
+                        true));
+            }
+        });
+    }
+
+    private BenchPage.Advice words(WeighOutAdvice a) {
+        List<String> ways = new ArrayList<>();
+        if (a.ounces()) {
+            ways.add("The number would fit in ounces: was the scale set to them?");
+        }
+        a.vesselMissing().ifPresent(m -> ways.add(
+                "The difference is what the " + a.vessel() + " weighs, " + formats.mass(m) + ": was the tare taken?"));
+        ways.add("Leave it: superfat " + Formats.number(100 * a.accepted().value(), 1) + " \u00b1 "
+                + Formats.number(100 * a.accepted().halfWidth95(), 1) + " %, excess alkali "
+                + Formats.probability(a.accepted().probabilityBelow(0)) + ".");
+        boolean more = a.weighed().isMoreThan(a.planned());
+        if (!more) {
+            ways.add("Or add " + formats.mass(a.planned().minus(a.weighed())) + ", and log it as one more weighing.");
+        }
+        a.factor().ifPresent(f -> ways.add("Or scale the rest: " + rest(f) + "."));
+        return new BenchPage.Advice(
+                EntryWords.name(a.what()) + " is " + formats.mass(Mass.grams(Math.abs(a.weighed().minus(a.planned()).grams())))
+                        + (more ? " over" : " under"),
+                ways);
+    }
+
+    /** What everything else has to come to, if the whole recipe grows by a factor. */
+    private String rest(double factor) {
+        return targets.entrySet().stream()
+                .filter(t -> t.getKey().kind() != Weighable.Kind.ADDITIVE)
+                .map(t -> EntryWords.name(t.getKey()) + " " + formats.mass(t.getValue().times(factor)))
+                .reduce((x, y) -> x + ", " + y)
+                .orElse("");
     }
 
     private void swap(AsWeighed weighed, List<BenchPage.Warning> warnings) {
@@ -81,13 +145,19 @@ final class Weighing {
                         true)));
     }
 
+    /** Half a per cent, but not less than a step of the scale. */
+    private Mass tolerance(Weighable what, Mass target) {
+        Mass step = what.kind() == Weighable.Kind.ALKALI ? batch.plan().scales().lyeStep() : batch.plan().scales().fatStep();
+        return Mass.grams(Math.max(CLOSE * target.grams(), step.grams() * 1.01));
+    }
+
     private BenchPage.Item item(Weighable what, Mass target) {
         Mass got = logged.get(what);
         String difference = "";
         String state = "open";
         if (got != null) {
             Mass off = got.minus(target);
-            boolean close = Math.abs(off.grams()) <= Math.max(CLOSE * target.grams(), 0.6);
+            boolean close = Math.abs(off.grams()) <= tolerance(what, target).grams();
             state = close ? "done" : "off";
             difference = close ? "" : (off.grams() > 0 ? "+" : "") + formats.mass(off);
         }
@@ -98,6 +168,7 @@ final class Weighing {
                 EntryWords.mark(what),
                 formats.mass(target),
                 formats.massNumber(target),
+                formats.massInput(tolerance(what, target)),
                 got == null ? "" : formats.mass(got),
                 difference,
                 state);

@@ -108,6 +108,11 @@ final class DemoBatch {
     /** Lye pot and fats, read until they are close enough. */
     DemoBatch potsMatched() {
         at(11, new Entry.TemperatureRead(Spot.ROOM, noisy(room.celsius())));
+        at(LYE_STARTS - 1, new Entry.ReadyForLye(List.of("goggles, gloves, sleeves on", "air moving, children and animals out", "water at hand")));
+        int portions = 4;
+        for (int i = 0; i < portions; i++) {
+            at(LYE_STARTS + 0.8 * i, new Entry.PortionFed(i + 1, portions));
+        }
         Temperature peak = LyePeak.of(plan, room).expected();
         Mass liquor = Weights.planned(plan.formula()).lye().plus(Weights.planned(plan.formula()).water());
         CoolingBody lye = new CoolingBody(peak, room, CoolingBody.usualLyeRate(liquor));

@@ -7,6 +7,8 @@ import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -34,6 +36,12 @@ class ErrorPages {
     String tooLarge(HttpServletResponse response, Model model) {
         return page(response, model, HttpStatus.CONTENT_TOO_LARGE, "That is too large",
                 "A picture may have 12 MB, a form 256 kB. Nothing was changed; go back and what you typed is still there.");
+    }
+
+    /** Whoever watched a bench has left: nothing to tell, nobody to tell it to. */
+    @ExceptionHandler({AsyncRequestNotUsableException.class, AsyncRequestTimeoutException.class})
+    void left() {
+        // The connection is gone.
     }
 
     @ExceptionHandler(Exception.class)

@@ -2,6 +2,7 @@ package io.causticon.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.formula.Weights;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Tare;
@@ -16,6 +17,7 @@ import io.causticon.web.shared.Formats;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -42,7 +44,7 @@ class WeighingTest {
     }
 
     private Weighing weighing() {
-        return new Weighing(batches.get(id), FORMATS);
+        return new Weighing(batches.get(id), FORMATS, Map.of("second jug", Mass.grams(84)));
     }
 
     @Test
@@ -99,5 +101,33 @@ class WeighingTest {
 
     private void log(Entry entry) {
         batches.log(id, List.of(entry), Instant.now(), "Ines", UUID.randomUUID().toString());
+    }
+
+    @Test
+    void saysWhatCanBeDoneAboutAWeightThatIsOff() {
+        BenchPage.Advice over = weigh("olive-oil", 560).page().advice().get(0);
+        assertThat(over.title()).isEqualTo("Olive is 20.0 g over");
+        assertThat(over.ways()).anyMatch(w -> w.startsWith("Leave it: superfat")).anyMatch(w -> w.startsWith("Or scale the rest: Olive 560.0 g"));
+    }
+
+    @Test
+    void suspectsATareThatWasForgottenAndOunces() {
+        // The second jug weighs 84 g.
+        assertThat(weigh("olive-oil", 624).page().advice().get(0).ways())
+                .anyMatch(w -> w.contains("what the second jug weighs, 84.0 g"));
+        // 540 g are 19.05 oz.
+        assertThat(weigh("palm-oil", 300 / 28.3495).page().advice().get(1).ways())
+                .anyMatch(w -> w.contains("would fit in ounces"));
+    }
+
+    @Test
+    void comparesTwoWeighingsOfTheLye() {
+        Mass lye = Weights.planned(batches.get(id).plan().formula()).naoh();
+        batches.log(id, List.of(new Entry.Weighed(Weighable.NAOH, lye, Tare.TAKEN, null)), Instant.now(), "Ines", UUID.randomUUID().toString());
+        assertThat(weighing().page().again()).isNotNull().satisfies(i -> assertThat(i.name()).isEqualTo("NaOH"));
+        batches.log(id, List.of(new Entry.WeighedAgain(Weighable.NAOH, lye.plus(Mass.grams(9)))), Instant.now(), "Ines", UUID.randomUUID().toString());
+        assertThat(weighing().warnings()).anyMatch(w -> w.title().equals("NaOH: the two weighings differ by 9.00 g"));
+        // The second weighing is a check: it does not add up.
+        assertThat(weighing().page().items()).anyMatch(i -> i.name().equals("NaOH") && i.state().equals("done"));
     }
 }

@@ -108,6 +108,12 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Chooses by the words of the choice. */
+    public Browser chooseText(String name, String words) {
+        new Select(driver.findElement(By.cssSelector("select[name=" + name + "]"))).selectByVisibleText(words);
+        return this;
+    }
+
     public Browser typeInto(String name, int index, String text) {
         WebElement field = driver.findElements(By.name(name)).get(index);
         field.clear();
@@ -192,12 +198,17 @@ public final class Browser implements AutoCloseable {
         return text("body");
     }
 
+    /** The words of the first that matches; read again when the page replaced it meanwhile. */
     public String text(String css) {
-        List<String> texts = texts(css);
-        if (texts.isEmpty()) {
-            throw new NoSuchElementException("nothing matches " + css);
+        for (int tries = 0; ; tries++) {
+            try {
+                return driver.findElement(By.cssSelector(css)).getText();
+            } catch (StaleElementReferenceException e) {
+                if (tries > 5) {
+                    throw e;
+                }
+            }
         }
-        return texts.get(0);
     }
 
     /** The words of all that match, read at one moment. */

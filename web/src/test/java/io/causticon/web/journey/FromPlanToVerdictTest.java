@@ -8,6 +8,7 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.WebElement;
 
 /** The main job on real input: plan a kilogram, make it with the clock given by hand, watch it for weeks, learn what it has. */
 @Application
@@ -92,6 +93,9 @@ class FromPlanToVerdictTest {
 
     private static void finishMaking(Browser browser) {
         browser.quick("weigh lye 163.2 g").quick("weigh water 331.4 g");
+        browser.waitFor(".ready-list");
+        browser.all(".ready-list input[type=checkbox]").forEach(WebElement::click);
+        browser.press("Ready for lye");
         browser.waitFor("[aria-current=step]").waitForText("last reading");
         browser.quick("@+20m lye 88.5").quick("@+22m oil 52").quick("@+70m lye 43; oil 41");
         browser.quick("@+72m lye in").waitFor(".ladder");

@@ -137,7 +137,7 @@ class PagesTest {
         void isReachedByKeysAlone(RunningApplication application, Browser browser) {
             browser.signIn("ines").open("/").keys("g", "b").waitFor("a[href='/bench'][aria-current]");
             assertThat(browser.path()).startsWith("/bench");
-            browser.open("/bench/" + batch(application, "Whey & Barley")).keys("4").waitFor(".ladder");
+            browser.open("/bench/" + batch(application, "Whey & Barley")).keys("5").waitFor(".ladder");
             browser.keys("/");
             assertThat(browser.script("return document.activeElement.name")).isEqualTo("quick");
         }

@@ -1,0 +1,167 @@
+package io.causticon.core.forecast;
+
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.heat.ColdPlan;
+import io.causticon.core.heat.Levelling;
+import io.causticon.core.heat.LyePot;
+import io.causticon.core.heat.LyePotSetup;
+import io.causticon.core.heat.LyeSolution;
+import io.causticon.core.heat.PotForecast;
+import io.causticon.core.heat.PotVessel;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The lye pot of a batch at one moment: plan, what was fed and read so far, and where it is going.
+ *
+ * @param setup the pot as it is known
+ * @param forecast with the readings taken in
+ * @param limit above which this liquor scorches; empty for clear water
+ * @param fedFrom when the first lye went in; empty before
+ * @param fed portions that are in
+ * @param portions in how many it is fed
+ * @param state what the readings say of the dissolving
+ * @param frozen part of the water that must be ice to stay below the limit (or calm, for clear water) when it is fed at once; empty if all of
+ *     it is not enough
+ * @param minutes over which to feed it in an ice bath to stay below the limit; empty without a limit or if forty are not enough
+ * @param crystals temperature below which crystals come out of this liquor
+ */
+public record PotOutlook(
+        LyePotSetup setup,
+        PotForecast forecast,
+        Optional<Temperature> limit,
+        Optional<Instant> fedFrom,
+        int fed,
+        int portions,
+        Levelling.State state,
+        Optional<Share> frozen,
+        OptionalDouble minutes,
+        Temperature crystals) {
+
+    /** A pot this hot spits and fumes. */
+    public static final Temperature CALM = Temperature.celsius(60);
+
+    private static final Temperature FREEZER = Temperature.celsius(-18);
+    private static final double CLEAR_FEED = 4;
+    private static final double CAREFUL_FEED = 12;
+    private static final double LOOK_AHEAD = 20;
+    private static final int FEW_PORTIONS = 4;
+    private static final int MANY_PORTIONS = 9;
+    private static final double SODIUM_PER_POTASSIUM = 40.0 / 56.1;
+
+    /**
+     * @param plan the batch's
+     * @param log the batch's
+     * @param room of the room
+     * @param now the moment to look from
+     */
+    public static PotOutlook of(BatchPlan plan, BatchLog log, Temperature room, Instant now) {
+        LyePot contents = contents(plan, room);
+        Optional<Temperature> limit = LyePeak.of(plan, room).limit();
+        Optional<Instant> from = fedFrom(log);
+        boolean careful = limit.isPresent();
+        PotVessel vessel = vessel(plan.lyeVessel());
+        LyePotSetup setup = new LyePotSetup(
+                contents, false, feedMinutes(log, from, careful, now), vessel, room, room, careful, true);
+        List<PotForecast.Reading> readings = from.map(f -> readings(log, f, now)).orElse(List.of());
+        double ahead = from.map(f -> minutes(f, now)).orElse(0.0) + LOOK_AHEAD;
+        LyePot liquid = ColdPlan.frozen(contents, 0, FREEZER);
+        Optional<Share> frozen = ColdPlan.leastFrozen(liquid, FREEZER, limit.orElse(CALM));
+        OptionalDouble minutes = limit.map(l -> ColdPlan.leastMinutes(setup.inBath(true), l)).orElse(OptionalDouble.empty());
+        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
+        return new PotOutlook(
+                setup,
+                PotForecast.of(setup, ahead, readings),
+                limit,
+                from,
+                log.of(Entry.PortionFed.class).mapToInt(p -> p.entry().portion()).max().orElse(0),
+                log.first(Entry.PortionFed.class).map(p -> p.entry().of()).orElse(careful ? MANY_PORTIONS : FEW_PORTIONS),
+                log.first(Entry.LyeClear.class).isPresent()
+                        ? Levelling.State.TURNED
+                        : Levelling.of(readings, lastFed(log, from)),
+                frozen,
+                minutes,
+                Temperature.celsius(LyeSolution.crystallisation(balance.firstConcentration().fraction())));
+    }
+
+    /** Readings of the lye from the first feeding on. */
+    public static List<PotForecast.Reading> readings(BatchLog log, Instant from, Instant now) {
+        return log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == Spot.LYE && !t.at().isBefore(from) && !t.at().isAfter(now))
+                .map(t -> new PotForecast.Reading(minutes(from, t.at()), t.entry().temperature().celsius()))
+                .toList();
+    }
+
+    /** Minutes since the first lye; zero before. */
+    public double minute(Instant now) {
+        return fedFrom.map(f -> minutes(f, now)).orElse(0.0);
+    }
+
+    /** The first portion, or the first reading of lye where portions were not logged. */
+    private static Optional<Instant> fedFrom(BatchLog log) {
+        return log.first(Entry.PortionFed.class)
+                .map(p -> p.at())
+                .or(() -> log.first(Entry.TemperatureRead.class, t -> t.spot() == Spot.LYE).map(t -> t.at()));
+    }
+
+    private static double lastFed(BatchLog log, Optional<Instant> from) {
+        return from.flatMap(f -> log.last(Entry.PortionFed.class).map(p -> minutes(f, p.at()))).orElse(0.0);
+    }
+
+    /** How long the feeding takes: as the logged portions say, or as is usual for this liquor. */
+    private static double feedMinutes(BatchLog log, Optional<Instant> from, boolean careful, Instant now) {
+        double usual = careful ? CAREFUL_FEED : CLEAR_FEED;
+        Optional<BatchLog.Timed<Entry.PortionFed>> last = log.last(Entry.PortionFed.class);
+        if (from.isEmpty() || last.isEmpty() || last.get().entry().portion() < 2) {
+            return usual;
+        }
+        double soFar = minutes(from.get(), last.get().at());
+        return soFar * last.get().entry().of() / (last.get().entry().portion() - 1.0);
+    }
+
+    private static LyePot contents(BatchPlan plan, Temperature room) {
+        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
+        double water = 0;
+        double ice = 0;
+        double solids = 0;
+        double acid = 0;
+        for (LiquidPortion portion : balance.liquids()) {
+            if (portion.dissolvesLye()) {
+                double waterIn = portion.water().grams();
+                water += portion.frozen() ? 0 : waterIn;
+                ice += portion.frozen() ? waterIn : 0;
+                solids += portion.mass().grams() - waterIn;
+                acid += portion.acidMoles();
+            }
+        }
+        Mass asSodium = balance.naoh().plus(balance.koh().times(SODIUM_PER_POTASSIUM));
+        return new LyePot(asSodium, room, Mass.grams(water), room, Mass.grams(ice), FREEZER, Mass.grams(solids), acid);
+    }
+
+    private static PotVessel vessel(@Nullable Vessel vessel) {
+        if (vessel == null) {
+            return PotVessel.PLASTIC;
+        }
+        return vessel.material() == VesselMaterial.STAINLESS_STEEL || vessel.material() == VesselMaterial.ENAMEL
+                ? PotVessel.STEEL
+                : vessel.material() == VesselMaterial.GLASS ? PotVessel.GLASS : PotVessel.PLASTIC;
+    }
+
+    private static double minutes(Instant from, Instant to) {
+        return Math.max(0, Duration.between(from, to).toMillis() / 60_000.0);
+    }
+}

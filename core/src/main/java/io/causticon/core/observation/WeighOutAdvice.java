@@ -1,0 +1,98 @@
+package io.causticon.core.observation;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.Superfat;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Mass;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What can be done about a weight that is off.
+ *
+ * @param what which
+ * @param planned its target
+ * @param weighed what was logged
+ * @param accepted superfat if it is left so, with all that is not yet weighed as planned
+ * @param factor by which everything that is still to be weighed would have to grow so that the recipe is the planned one; empty when that cannot
+ *     be or is not worth it
+ * @param ounces whether the number would fit if grams and ounces were mistaken for one another
+ * @param vesselMissing mass of a vessel whose tare would explain it; empty when none does
+ * @param vessel its name; empty when none does
+ */
+public record WeighOutAdvice(
+        Weighable what,
+        Mass planned,
+        Mass weighed,
+        Estimate accepted,
+        Optional<Double> factor,
+        boolean ounces,
+        Optional<Mass> vesselMissing,
+        String vessel) {
+
+    private static final double CLOSE = 0.005;
+    private static final double WORTH_SCALING = 1.002;
+    private static final double MOST_SCALING = 1.5;
+    private static final double LIKE_A_VESSEL = 4;
+    private static final double LIKE_OUNCES = 0.02;
+
+    /**
+     * One for each weight that is off.
+     *
+     * @param vessels masses of vessels by name
+     */
+    public static List<WeighOutAdvice> of(BatchPlan plan, BatchLog log, Map<String, Mass> vessels) {
+        List<WeighOutAdvice> advice = new ArrayList<>();
+        AsWeighed asWeighed = AsWeighed.of(plan, log);
+        Map<Weighable, Mass> sums = AsWeighed.sums(log);
+        Weights planned = Weights.planned(plan.formula());
+        for (FatPortion fat : planned.fats()) {
+            Mass got = sums.get(Weighable.fat(fat.fat().id()));
+            if (got != null && isOff(fat.mass(), got, plan.scales().fatStep())) {
+                advice.add(advice(Weighable.fat(fat.fat().id()), fat.mass(), got, asWeighed, plan, vessels));
+            }
+        }
+        Mass naoh = sums.get(Weighable.NAOH);
+        if (naoh != null && isOff(planned.naoh(), naoh, plan.scales().lyeStep())) {
+            advice.add(advice(Weighable.NAOH, planned.naoh(), naoh, asWeighed, plan, vessels));
+        }
+        return advice;
+    }
+
+    /** More than half a per cent and more than a step of the scale. */
+    public static boolean isOff(Mass planned, Mass got, Mass step) {
+        return Math.abs(got.grams() - planned.grams()) > Math.max(CLOSE * planned.grams(), step.grams() * 1.01);
+    }
+
+    /** The plan, scaled so that what is too much of one fat is right. */
+    public static Formula scaled(BatchPlan plan, double factor) {
+        return plan.formula().scaledTo(plan.formula().fatMass().times(factor));
+    }
+
+    private static WeighOutAdvice advice(
+            Weighable what, Mass planned, Mass got, AsWeighed asWeighed, BatchPlan plan, Map<String, Mass> vessels) {
+        double factor = got.dividedBy(planned);
+        Optional<Map.Entry<String, Mass>> vessel = vessels.entrySet().stream()
+                .filter(v -> v.getValue().grams() > 5)
+                .filter(v -> Math.abs(Math.abs(got.minus(planned).grams()) - v.getValue().grams()) < LIKE_A_VESSEL)
+                .findFirst();
+        return new WeighOutAdvice(
+                what,
+                planned,
+                got,
+                Superfat.distribution(asWeighed.weights(), plan.formula().alkali(), plan.scales()),
+                factor >= WORTH_SCALING && factor <= MOST_SCALING ? Optional.of(factor) : Optional.empty(),
+                isLike(factor, Mass.GRAMS_PER_OUNCE) || isLike(factor, 1 / Mass.GRAMS_PER_OUNCE),
+                vessel.map(Map.Entry::getValue),
+                vessel.map(Map.Entry::getKey).orElse(""));
+    }
+
+    private static boolean isLike(double factor, double wanted) {
+        return Math.abs(factor / wanted - 1) < LIKE_OUNCES;
+    }
+}

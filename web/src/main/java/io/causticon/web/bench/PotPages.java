@@ -1,0 +1,266 @@
+package io.causticon.web.bench;
+
+import io.causticon.core.forecast.Matching;
+import io.causticon.core.forecast.PotOutlook;
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.heat.BathAdvice;
+import io.causticon.core.heat.HeatTransfer;
+import io.causticon.core.heat.Levelling;
+import io.causticon.core.heat.Meeting;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.EntryWords;
+import io.causticon.web.shared.Formats;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Words the lye pot and the matching of a batch. */
+final class PotPages {
+
+    private static final String LYE_SAFETY = "Gloves, goggles, sleeves, air. Lye goes into liquid, never the reverse."
+            + " Fumes or froth: step back, let it settle. The supplier's safety sheet and local rules come first.";
+    private static final double LIKELY = 0.5;
+    private static final double POSSIBLE = 0.1;
+    private static final double NEAR_BOILING = 95;
+    private static final double SOLID_FATS = 35;
+
+    private final Batch batch;
+    private final Maker maker;
+    private final Formats formats;
+    private final Instant now;
+    private final BatchFacts facts;
+    private final Temperature room;
+
+    PotPages(Batch batch, Maker maker, Instant now) {
+        this.batch = batch;
+        this.maker = maker;
+        this.formats = maker.formats();
+        this.now = now;
+        this.facts = batch.facts(now);
+        this.room = facts.room().orElse(maker.room());
+    }
+
+    BenchPage.Pot lyePot() {
+        PotOutlook pot = PotOutlook.of(batch.plan(), batch.log(), room, now);
+        Optional<Temperature> read = facts.lastBefore(Spot.LYE, now);
+        boolean allIn = pot.fed() >= pot.portions();
+        return new BenchPage.Pot(
+                EntryWords.spot(Spot.LYE),
+                read.map(formats::temperatureNumber).orElse("\u2013"),
+                formats.temperatureUnit(),
+                says(pot, read),
+                details(pot),
+                figures(pot),
+                LyeChart.of(pot, batch.log(), formats, now),
+                LYE_SAFETY,
+                alarm(pot, read),
+                allIn || batch.log().first(Entry.LyeClear.class).isPresent()
+                        ? ""
+                        : "portion " + (pot.fed() + 1) + "/" + pot.portions(),
+                "Portion " + (pot.fed() + 1) + " of " + pot.portions() + " in",
+                batch.log().first(Entry.LyeClear.class).isPresent());
+    }
+
+    private String says(PotOutlook pot, Optional<Temperature> read) {
+        if (batch.log().first(Entry.LyeClear.class).isPresent()) {
+            return "Dissolved and strained. Let it come to the fats.";
+        }
+        if (pot.fedFrom().isEmpty()) {
+            return pot.limit().isPresent()
+                    ? "Lye into the frozen liquid, spoon by spoon. Ice bath ready."
+                    : "Lye into the liquid in " + pot.portions() + " portions, and keep it moving.";
+        }
+        if (alarm(pot, read).isEmpty() && pot.fed() < pot.portions()) {
+            return "Next portion when this one is in. Keep it moving.";
+        }
+        return switch (pot.state()) {
+            case RISING -> "Still rising: crystals are left. Stir.";
+            case LEVEL -> "It stands still. A minute more, then look for crystals.";
+            case TURNED -> "It has turned: dissolved. Strain it anyway.";
+            case NOT_SEEN -> pot.fed() < pot.portions() ? "Next portion when this one is in." : "Stir, and read it every minute.";
+        };
+    }
+
+    /** What must be said aloud, before the limit is met. */
+    private String alarm(PotOutlook pot, Optional<Temperature> read) {
+        if (pot.limit().isPresent()) {
+            double limit = pot.limit().get().celsius();
+            if (read.isPresent() && read.get().celsius() > limit) {
+                return "Past " + formats.temperature(pot.limit().get()) + ", where it scorches. Stop feeding. Ice bath now, stir.";
+            }
+            double p = pot.forecast().probabilityAbove(limit);
+            if (pot.fedFrom().isPresent() && p >= POSSIBLE) {
+                double in = pot.forecast().minuteAbove(limit) - pot.minute(now);
+                return (p >= LIKELY && Double.isFinite(in)
+                                ? "It will pass " + formats.temperature(pot.limit().get()) + " in about "
+                                        + Formats.number(Math.max(1, in), 0) + " min."
+                                : "It may pass " + formats.temperature(pot.limit().get()) + ": " + Formats.probability(p) + ".")
+                        + " Wait with the next portion; ice bath, stir.";
+            }
+            return "";
+        }
+        boolean near = pot.forecast().peakBand().high() > NEAR_BOILING && pot.fedFrom().isPresent()
+                && pot.state() != Levelling.State.TURNED;
+        return near ? "It may come near boiling. Smaller portions, step back between them." : "";
+    }
+
+    private List<String> details(PotOutlook pot) {
+        List<String> details = new ArrayList<>();
+        Temperature limit = pot.limit().orElse(PotOutlook.CALM);
+        String aim = "to stay below " + formats.temperature(limit);
+        details.add(pot.frozen()
+                .map(f -> f.fraction() <= 0
+                        ? "No ice is needed " + aim + "."
+                        : "Ice: " + formats.percent(f, 0) + " of the water frozen " + aim + ", however fast it is fed.")
+                .orElse("Ice alone does not keep it below " + formats.temperature(limit) + "."));
+        if (pot.limit().isPresent()) {
+            details.add(pot.minutes().isPresent()
+                    ? pot.minutes().getAsDouble() < 1
+                            ? "In an ice bath any pace will do."
+                            : "Or: fed over " + Formats.number(Math.ceil(pot.minutes().getAsDouble()), 0) + " min in an ice bath, stirred."
+                    : "No pace in an ice bath keeps it below; freeze more, or strong lye in water first.");
+            details.add("Lye that lies still is 10 to 20 K hotter than what you read.");
+        }
+        return details;
+    }
+
+    private List<BenchPage.Figure> figures(PotOutlook pot) {
+        List<BenchPage.Figure> figures = new ArrayList<>();
+        Interval peak = pot.forecast().peakBand();
+        figures.add(new BenchPage.Figure("peak ahead", degrees(pot.forecast().peakAhead()) + ", "
+                + degreesOnly(peak.low()) + " to " + degrees(peak.high())));
+        pot.limit().ifPresent(l -> {
+            figures.add(new BenchPage.Figure("scorches from", formats.temperature(l)));
+            figures.add(new BenchPage.Figure(
+                    "chance to pass it", Formats.probability(pot.forecast().probabilityAbove(l.celsius()))));
+        });
+        double done = pot.forecast().dissolvedMinute() - pot.minute(now);
+        if (pot.fedFrom().isPresent() && pot.state() != Levelling.State.TURNED) {
+            figures.add(new BenchPage.Figure(
+                    "dissolved in about", Double.isFinite(done) ? Formats.number(Math.max(1, done), 0) + " min" : "not soon"));
+        }
+        figures.add(new BenchPage.Figure("crystals below", formats.temperature(pot.crystals())));
+        return figures;
+    }
+
+    BenchPage.Pot matching() {
+        Matching matching = Matching.of(batch.plan(), facts, maker.room(), now);
+        boolean fatsNext = matching.lye().isPresent() && matching.fats().isEmpty();
+        Spot spot = fatsNext ? Spot.FATS : Spot.LYE;
+        return new BenchPage.Pot(
+                EntryWords.spot(spot),
+                facts.lastBefore(spot, now).map(formats::temperatureNumber).orElse("\u2013"),
+                formats.temperatureUnit(),
+                matchWords(matching),
+                baths(matching),
+                matchFigures(matching),
+                MatchChart.of(batch.log(), matching, formats),
+                LYE_SAFETY,
+                "",
+                "",
+                "",
+                true);
+    }
+
+    private String matchWords(Matching m) {
+        if (m.meeting().isEmpty()) {
+            return "Read " + (m.lye().isEmpty() ? "the lye" : "the fats") + " to see when the two meet.";
+        }
+        Meeting meeting = m.meeting().get();
+        double lye = m.lye().orElseThrow().at(m.now());
+        double fats = m.fats().orElseThrow().at(m.now());
+        String window = degreesOnly(m.window().low()) + " to " + degrees(m.window().high());
+        boolean close = Math.abs(lye - fats) <= m.tolerance().kelvin();
+        if (close && m.window().contains(lye) && m.window().contains(fats)) {
+            return "They are together. Lye into the fats, through the strainer.";
+        }
+        if (meeting.probability() < LIKELY) {
+            return "They will not meet by waiting. " + (lye > fats ? "Cool the lye or warm the fats." : "Warm the lye or cool the fats.");
+        }
+        double in = meeting.median() - m.now();
+        return "Together in about " + Formats.number(Math.max(1, in), 0) + " min, "
+                + Formats.number(Math.max(0, meeting.low() - m.now()), 0) + " to "
+                + (Double.isFinite(meeting.high()) ? Formats.number(meeting.high() - m.now(), 0) : "never") + ", at " + window + ".";
+    }
+
+    private List<String> baths(Matching m) {
+        List<String> words = new ArrayList<>();
+        m.baths().stream().limit(2).forEach(b -> words.add(bath(b)));
+        FatPortion solid = batch.plan().formula().fats().stream()
+                .filter(p -> p.fat().meltingRange() != null && p.mass().dividedBy(batch.plan().formula().fatMass()) > 0.3)
+                .findFirst()
+                .orElse(null);
+        Optional<Temperature> lye = facts.lastBefore(Spot.LYE, now);
+        if (solid != null && lye.isPresent() && lye.get().celsius() > SOLID_FATS && facts.lastBefore(Spot.FATS, now).isEmpty()) {
+            HeatTransfer transfer = HeatTransfer.of(batch.plan().formula(), lye.get(), room);
+            words.add("Hot lye onto solid fats now: about " + formats.temperature(rounded(transfer.mix())) + ", "
+                    + (transfer.melts() ? "clear." : transfer.hardest() + " stays cloudy below " + formats.temperature(rounded(transfer.clearFrom())) + "."));
+        }
+        return words;
+    }
+
+    private String bath(BathAdvice b) {
+        if (b.pot() == BathAdvice.Pot.BOTH) {
+            return "Sooner: the warmer pot into cold water, the colder one into warm water of " + formats.temperature(rounded(b.bath()))
+                    + ", each out when it is near " + formats.temperature(batch.plan().mixAt()) + "; about "
+                    + Formats.number(Math.max(1, b.minutes()), 0) + " min.";
+        }
+        String pot = b.pot() == BathAdvice.Pot.LYE ? "lye" : "fats";
+        return "Sooner: the " + pot + " into " + (b.warms() ? "a warm" : "a cold") + " bath of "
+                + formats.temperature(rounded(b.bath())) + " for about " + Formats.number(Math.max(1, b.minutes()), 0) + " min, stirred.";
+    }
+
+    private static Temperature rounded(Temperature t) {
+        return Temperature.celsius(Math.rint(t.celsius()));
+    }
+
+    private List<BenchPage.Figure> matchFigures(Matching m) {
+        List<BenchPage.Figure> figures = new ArrayList<>();
+        m.lye().ifPresent(f -> figures.add(new BenchPage.Figure("lye now, by the fit", degrees(f.at(m.now())))));
+        m.fats().ifPresent(f -> figures.add(new BenchPage.Figure("fats now, by the fit", degrees(f.at(m.now())))));
+        figures.add(new BenchPage.Figure("mix at", formats.temperature(batch.plan().mixAt())));
+        figures.add(new BenchPage.Figure("within", Formats.number(m.tolerance().kelvin(), 0) + " K of one another"));
+        m.meeting().filter(x -> x.probability() > POSSIBLE).ifPresent(x -> figures.add(new BenchPage.Figure(
+                "best chance", Formats.probability(x.best()) + " at " + formats.clock(
+                        batch.log().begun().plusSeconds(Math.round(60 * x.bestMinute()))))));
+        figures.add(new BenchPage.Figure("lye concentration", formats.percent(facts.concentration(), 1)));
+        return figures;
+    }
+
+    private String degrees(double celsius) {
+        return degreesOnly(celsius) + " " + formats.temperatureUnit();
+    }
+
+    private String degreesOnly(double celsius) {
+        return Formats.number(formats.degrees(Temperature.celsius(celsius)), 0);
+    }
+
+    /** How the liquid goes in, for the head of the page. */
+    static String method(Batch batch) {
+        return AlkaliBalance.of(batch.plan().formula()).liquids().stream()
+                .map(PotPages::liquid)
+                .reduce((a, b) -> a + " + " + b)
+                .orElse("");
+    }
+
+    private static String liquid(LiquidPortion p) {
+        String when = switch (p.joins()) {
+            case LYE -> "";
+            case COOLED_LYE -> " into cooled lye";
+            case FATS -> " in the fats";
+            case EMULSION -> " at emulsion";
+            case TRACE -> " at trace";
+            case TOP -> " on top";
+        };
+        return p.liquid().name() + (p.frozen() ? ", frozen" : "") + when;
+    }
+}

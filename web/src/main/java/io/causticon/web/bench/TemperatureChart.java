@@ -1,0 +1,147 @@
+package io.causticon.web.bench;
+
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.shared.Drawing;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.LinearAxis;
+import io.causticon.web.shared.SvgPath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoubleFunction;
+import java.util.function.DoubleUnaryOperator;
+
+/** Temperatures against minutes: grid, limit, bands and curves. */
+final class TemperatureChart {
+
+    private static final double WIDTH = 780;
+    private static final double HEIGHT = 372;
+    private static final double LEFT = 46;
+    private static final double RIGHT = WIDTH - 104;
+    private static final double TOP = 20;
+    private static final double BOTTOM = HEIGHT - 36;
+    private static final int POINTS = 60;
+    private static final double CLOSE = 15;
+
+    private final Formats formats;
+    private final LinearAxis minutes;
+    private final LinearAxis degrees;
+    private final Drawing.Builder drawing;
+    private final List<Double> labels = new ArrayList<>();
+
+    TemperatureChart(String label, Formats formats, double from, double to, double lowest, double highest) {
+        this.formats = formats;
+        this.minutes = new LinearAxis(from, to, LEFT, RIGHT);
+        this.degrees = new LinearAxis(highest, lowest, TOP, BOTTOM);
+        this.drawing = Drawing.sized(WIDTH, HEIGHT, label);
+        grid(from, to, lowest, highest);
+    }
+
+    private void grid(double from, double to, double lowest, double highest) {
+        double step = highest - lowest > 70 ? 20 : highest - lowest > 30 ? 10 : 5;
+        for (double c = Math.ceil(lowest / step) * step; c <= highest; c += step) {
+            double y = degrees.at(c);
+            String label = Formats.number(Math.rint(formats.degrees(Temperature.celsius(c))), 0);
+            drawing.line(LEFT, y, RIGHT, y, "rule").textEnd(LEFT - 8, y + 4, label, "figure");
+        }
+        double span = to - from;
+        double beat = span > 300 ? 60 : span > 120 ? 30 : span > 50 ? 15 : span > 24 ? 5 : 2;
+        for (double m = Math.ceil(from / beat) * beat; m <= to; m += beat) {
+            drawing.textMiddle(minutes.at(m), BOTTOM + 20, Formats.number(m, 0), "figure");
+        }
+        drawing.text(RIGHT + 16, BOTTOM + 20, "min", "note");
+    }
+
+    void limit(Temperature limit, String words) {
+        double y = degrees.at(limit.celsius());
+        labels.add(y + 4);
+        labels.add(y + 20);
+        drawing.rect(LEFT, TOP, RIGHT - LEFT, Math.max(0, y - TOP), "forbidden")
+                .line(LEFT, y, RIGHT, y, "limit")
+                .text(RIGHT + 8, y + 4, formats.temperature(limit), "name fill-hazard")
+                .text(RIGHT + 8, y + 20, words, "name fill-hazard");
+    }
+
+    /** The window that both should be in. */
+    void window(Interval window) {
+        double top = Math.max(TOP, degrees.at(window.high()));
+        double bottom = Math.min(BOTTOM, degrees.at(window.low()));
+        drawing.rect(LEFT, top, RIGHT - LEFT, bottom - top, "window");
+    }
+
+    void band(double from, double to, DoubleFunction<Interval> band, String style) {
+        SvgPath path = new SvgPath();
+        for (int i = 0; i <= POINTS; i++) {
+            double m = from + (to - from) * i / POINTS;
+            path.to(minutes.at(m), y(band.apply(m).high()));
+        }
+        for (int i = POINTS; i >= 0; i--) {
+            double m = from + (to - from) * i / POINTS;
+            path.to(minutes.at(m), y(band.apply(m).low()));
+        }
+        drawing.path(path.closed(), "band fill-" + style);
+    }
+
+    void curve(double from, double to, DoubleUnaryOperator at, String style, String name) {
+        SvgPath path = new SvgPath();
+        for (int i = 0; i <= POINTS; i++) {
+            double m = from + (to - from) * i / POINTS;
+            path.to(minutes.at(m), y(at.applyAsDouble(m)));
+        }
+        drawing.path(path.open(), "forecast stroke-" + style);
+        drawing.text(RIGHT + 8, free(y(at.applyAsDouble(to)) + 4), name, "name fill-" + style);
+    }
+
+    /** The nearest height at which no other label stands. */
+    private double free(double wanted) {
+        double place = wanted;
+        for (double step = 0; ; step += 2) {
+            double up = wanted - step;
+            double down = wanted + step;
+            if (labels.stream().allMatch(l -> Math.abs(l - down) >= CLOSE)) {
+                place = down;
+                break;
+            }
+            if (labels.stream().allMatch(l -> Math.abs(l - up) >= CLOSE)) {
+                place = up;
+                break;
+            }
+        }
+        labels.add(place);
+        return place;
+    }
+
+    void measured(SvgPath path, String style) {
+        drawing.path(path.open(), "curve stroke-" + style);
+    }
+
+    void mark(String style, double minute, double celsius) {
+        drawing.mark(style, x(minute), y(celsius));
+    }
+
+    /** Something that happened or is to happen, at the foot of the chart. */
+    void event(double minute, boolean done) {
+        double x = x(minute);
+        drawing.line(x, BOTTOM - 16, x, BOTTOM, done ? "event" : "now");
+    }
+
+    void words(double minute, double up, String words) {
+        drawing.text(x(minute) + 4, BOTTOM - up, words, "note");
+    }
+
+    void now(double minute) {
+        drawing.line(x(minute), TOP, x(minute), BOTTOM, "now").text(x(minute) + 5, TOP + 12, "now", "strong");
+    }
+
+    double x(double minute) {
+        return minutes.at(minute);
+    }
+
+    double y(double celsius) {
+        return Math.max(TOP, Math.min(BOTTOM, degrees.at(celsius)));
+    }
+
+    Drawing done() {
+        return drawing.done();
+    }
+}

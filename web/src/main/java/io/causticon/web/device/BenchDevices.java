@@ -1,0 +1,71 @@
+package io.causticon.web.device;
+
+import io.causticon.core.observation.Spot;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.BatchId;
+import java.time.Duration;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Service;
+
+/** The devices of a bench, worded. */
+@Service
+public class BenchDevices {
+
+    /** Devices speak at least every few seconds; one that is silent for longer is shown as dead. */
+    public static final Duration DEAD_AFTER = Duration.ofSeconds(10);
+
+    private final DeviceService devices;
+    private final Readings readings;
+
+    BenchDevices(DeviceService devices, Readings readings) {
+        this.devices = devices;
+        this.readings = readings;
+    }
+
+    /**
+     * One device at a bench.
+     *
+     * @param mark of the substance it is in
+     * @param where what it reads, in words
+     * @param value its newest value without unit; a dash when it has not spoken
+     * @param tap what a tap logs, without the value; empty when it logs nothing by itself
+     * @param at when it spoke last, in epoch milliseconds; 0 when it has not
+     * @param rule how it logs by itself; empty when only by a tap
+     */
+    public record AtBench(
+            String id, String name, String mark, String where, String value, String unit, String tap, long at, String rule) {}
+
+    public List<AtBench> at(BatchId batch, Maker maker) {
+        return devices.watching(batch).stream().map(d -> atBench(d, maker)).toList();
+    }
+
+    /** Devices that lie on the shelf. */
+    public List<Device> free() {
+        return devices.all().stream().filter(d -> d.batch() == null).toList();
+    }
+
+    private AtBench atBench(Device d, Maker maker) {
+        String spot = d.spot() == null ? "" : d.spot().name().toLowerCase(Locale.ROOT);
+        String unit =
+                switch (d.kind()) {
+                    case THERMOMETER -> maker.formats().temperatureUnit();
+                    case SCALE -> maker.formats().massUnit();
+                    case PH_PEN -> "pH";
+                };
+        return new AtBench(
+                d.id().toString(),
+                d.name(),
+                d.kind() == DeviceKind.THERMOMETER ? mark(d.spot()) : d.kind() == DeviceKind.SCALE ? "fats" : "batter",
+                d.kind() == DeviceKind.THERMOMETER ? spot : d.kind().words(),
+                readings.latest(d.id()).map(r -> LiveFeed.number(d.kind(), r.value(), maker.formats())).orElse("\u2013"),
+                unit,
+                d.kind() == DeviceKind.THERMOMETER ? spot : d.kind() == DeviceKind.PH_PEN ? "ph" : "",
+                readings.latest(d.id()).map(r -> r.at().toEpochMilli()).orElse(0L),
+                d.everySeconds() == null ? "" : "logs every " + d.everySeconds() + " s");
+    }
+
+    private static String mark(Spot spot) {
+        return spot == null ? "lye" : spot.name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,117 @@
+package io.causticon.web.device;
+
+import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.shared.ProblemWords;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** Devices: adding, tokens, what they watch, and the live feed of a bench. */
+@Controller
+class DeviceController {
+
+    private final DeviceService devices;
+    private final Readings readings;
+    private final LiveFeed feed;
+    private final ProblemWords words;
+
+    DeviceController(DeviceService devices, Readings readings, LiveFeed feed, ProblemWords words) {
+        this.devices = devices;
+        this.readings = readings;
+        this.feed = feed;
+        this.words = words;
+    }
+
+    /** A line of the list. */
+    record Line(String id, String name, String kind, String says, boolean simulated) {}
+
+    @GetMapping("/devices")
+    String list(Model model, @ModelAttribute("maker") Maker maker) {
+        return show(model, Map.of(), "", "");
+    }
+
+    @PostMapping("/devices")
+    String add(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String name,
+            @RequestParam DeviceKind kind,
+            @RequestParam(defaultValue = "false") boolean simulated) {
+        try {
+            DeviceService.Added added = devices.add(name, kind, simulated);
+            return show(model, Map.of(), "", simulated ? "" : added.token());
+        } catch (ProblemsException e) {
+            return show(model, words.byField(e.problems(), maker.formats()), name, "");
+        }
+    }
+
+    @PostMapping("/devices/{id}/retire")
+    String retire(@PathVariable UUID id) {
+        devices.retire(id);
+        return "redirect:/devices";
+    }
+
+    @PostMapping("/bench/{batch}/device")
+    String watch(
+            @PathVariable UUID batch,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam UUID device,
+            @RequestParam(required = false) @Nullable Spot spot,
+            @RequestParam(defaultValue = "") String everySeconds,
+            @RequestParam(defaultValue = "") String step) {
+        String problem = "";
+        try {
+            Integer every = everySeconds.isBlank() ? null : (int) NumberNotation.read("everySeconds", everySeconds);
+            devices.watch(device, new BatchId(batch), spot, every, null);
+        } catch (ProblemsException e) {
+            problem = words.byField(e.problems(), maker.formats()).values().iterator().next();
+        }
+        return "redirect:/bench/" + batch + "?step=" + step
+                + (problem.isEmpty() ? "" : "&deviceProblem=" + URLEncoder.encode(problem, StandardCharsets.UTF_8));
+    }
+
+    @PostMapping("/bench/{batch}/device/rest")
+    String rest(@PathVariable UUID batch, @RequestParam UUID device, @RequestParam(defaultValue = "") String step) {
+        devices.rest(device);
+        return "redirect:/bench/" + batch + "?step=" + step;
+    }
+
+    @GetMapping(path = "/bench/{batch}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter live(@PathVariable UUID batch, @ModelAttribute("maker") Maker maker) {
+        return feed.watch(new BatchId(batch), maker);
+    }
+
+    private String show(Model model, Map<String, String> problems, String typed, String token) {
+        List<Line> lines = devices.all().stream()
+                .map(d -> new Line(
+                        d.id().toString(),
+                        d.name(),
+                        d.kind().words() + (d.simulated() ? ", simulated" : ""),
+                        readings.silence(d.id()).map(s -> "last heard " + s.toSeconds() + " s ago").orElse("not heard yet")
+                                + (d.batch() == null ? "" : ", at a bench"),
+                        d.simulated()))
+                .toList();
+        model.addAttribute("devices", lines);
+        model.addAttribute("kinds", DeviceKind.values());
+        model.addAttribute("problems", problems);
+        model.addAttribute("typedName", typed);
+        model.addAttribute("token", token);
+        return "device/devices";
+    }
+}

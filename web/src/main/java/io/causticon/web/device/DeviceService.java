@@ -1,0 +1,130 @@
+package io.causticon.web.device;
+
+import io.causticon.core.observation.Spot;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.shared.NotFoundException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The devices of the workshop, their tokens, and what they watch. */
+@Service
+public class DeviceService {
+
+    private static final int LONGEST_NAME = 40;
+    private static final int TOKEN_BYTES = 24;
+    private static final int MOST_SECONDS = 86_400;
+
+    private final DeviceRepository devices;
+    private final SecureRandom random = new SecureRandom();
+
+    DeviceService(DeviceRepository devices) {
+        this.devices = devices;
+    }
+
+    /** A new device and the token that it sends; the token cannot be read again. */
+    public record Added(Device device, String token) {}
+
+    @Transactional
+    public Added add(String name, DeviceKind kind, boolean simulated) {
+        String called = name.trim();
+        if (called.isEmpty()) {
+            throw ProblemsException.of("name", ProblemKey.MISSING);
+        }
+        if (called.length() > LONGEST_NAME) {
+            throw ProblemsException.of("name", ProblemKey.TOO_LONG, called.length(), LONGEST_NAME);
+        }
+        DeviceRow row = devices.findByName(called).orElseGet(DeviceRow::new);
+        if (!row.name.isEmpty() && !row.retired) {
+            throw ProblemsException.of("name", ProblemKey.NAME_TAKEN, called);
+        }
+        String token = newToken();
+        row.name = called;
+        row.kind = kind;
+        row.simulated = simulated;
+        row.tokenHash = hash(token);
+        row.batchId = null;
+        row.retired = false;
+        devices.save(row);
+        return new Added(row.device(), token);
+    }
+
+    @Transactional(readOnly = true)
+    public List<Device> all() {
+        return devices.findByRetiredFalseOrderByName().stream().map(DeviceRow::device).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Device> watching(BatchId batch) {
+        return devices.findByRetiredFalseAndBatchIdOrderByName(batch.value()).stream().map(DeviceRow::device).toList();
+    }
+
+    @Transactional(readOnly = true)
+    Optional<Device> byToken(String token) {
+        return devices.findByTokenHashAndRetiredFalse(hash(token)).map(DeviceRow::device);
+    }
+
+    /**
+     * Lets a device watch a batch.
+     *
+     * @param spot where a thermometer is held
+     * @param everySeconds rule; null for none
+     * @param onChange rule, in the device's base unit; null for none
+     */
+    @Transactional
+    public void watch(UUID device, BatchId batch, @Nullable Spot spot, @Nullable Integer everySeconds, @Nullable Double onChange) {
+        if (everySeconds != null && (everySeconds < 1 || everySeconds > MOST_SECONDS)) {
+            throw ProblemsException.of(
+                    "everySeconds", everySeconds < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A rule in seconds",
+                    (double) everySeconds, everySeconds < 1 ? 1.0 : (double) MOST_SECONDS);
+        }
+        if (onChange != null && onChange <= 0) {
+            throw ProblemsException.of("onChange", ProblemKey.TOO_LOW, "A change", onChange, 0.0);
+        }
+        DeviceRow row = devices.findById(device).orElseThrow(() -> new NotFoundException("device " + device));
+        row.batchId = batch.value();
+        row.spot = row.kind == DeviceKind.THERMOMETER ? (spot == null ? Spot.LYE : spot) : null;
+        row.everySeconds = everySeconds;
+        row.onChange = onChange;
+    }
+
+    /** Puts a device back on the shelf. */
+    @Transactional
+    public void rest(UUID device) {
+        devices.findById(device).ifPresent(row -> row.batchId = null);
+    }
+
+    @Transactional
+    public void retire(UUID device) {
+        devices.findById(device).ifPresent(row -> {
+            row.retired = true;
+            row.batchId = null;
+        });
+    }
+
+    private String newToken() {
+        byte[] bytes = new byte[TOKEN_BYTES];
+        random.nextBytes(bytes);
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    }
+
+    private static String hash(String token) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Impossible state: no SHA-256", e);
+        }
+    }
+}

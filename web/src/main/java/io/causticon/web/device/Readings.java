@@ -1,0 +1,116 @@
+package io.causticon.web.device;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.batch.BatchService;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+
+/** The one port that every reading comes through: stores it once, tells who watches, logs it where a rule says so. */
+@Service
+public class Readings {
+
+    private final JdbcTemplate jdbc;
+    private final BatchService batches;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final Map<UUID, DeviceReading> latest = new ConcurrentHashMap<>();
+    private final Map<UUID, DeviceReading> logged = new ConcurrentHashMap<>();
+
+    Readings(JdbcTemplate jdbc, BatchService batches, ApplicationEventPublisher events, Clock clock) {
+        this.jdbc = jdbc;
+        this.batches = batches;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** A reading was taken in. */
+    record Taken(Device device, DeviceReading reading, boolean logged) {}
+
+    /** The newest reading of a device, if there is one since the start. */
+    public Optional<DeviceReading> latest(UUID device) {
+        return Optional.ofNullable(latest.get(device));
+    }
+
+    /** How long a device has been silent; empty if it never spoke. */
+    public Optional<Duration> silence(UUID device) {
+        return latest(device).map(r -> Duration.between(r.at(), clock.instant()));
+    }
+
+    /**
+     * Takes readings in.
+     *
+     * @return how many of them are new; a number that is known already is not stored again
+     */
+    int take(Device device, List<DeviceReading> readings) {
+        int fresh = 0;
+        for (DeviceReading reading : readings) {
+            if (store(device, reading)) {
+                fresh++;
+                latest.merge(device.id(), reading, (a, b) -> b.at().isBefore(a.at()) ? a : b);
+                events.publishEvent(new Taken(device, reading, logByRule(device, reading)));
+            }
+        }
+        return fresh;
+    }
+
+    private boolean store(Device device, DeviceReading reading) {
+        try {
+            jdbc.update(
+                    "insert into device_reading (device_id, sequence, reading, measured_at, received_at) values (?, ?, ?, ?, ?)",
+                    device.id(),
+                    reading.sequence(),
+                    reading.value(),
+                    Timestamp.from(reading.at()),
+                    Timestamp.from(clock.instant()));
+            return true;
+        } catch (DuplicateKeyException e) {
+            return false;
+        }
+    }
+
+    private boolean logByRule(Device device, DeviceReading reading) {
+        if (device.batch() == null || device.everySeconds() == null && device.onChange() == null) {
+            return false;
+        }
+        DeviceReading last = logged.get(device.id());
+        boolean old = device.everySeconds() != null
+                && (last == null || Duration.between(last.at(), reading.at()).toSeconds() >= device.everySeconds());
+        boolean changed = device.onChange() != null
+                && (last == null || Math.abs(reading.value() - last.value()) >= device.onChange());
+        Entry entry = old || changed ? entry(device, reading.value()) : null;
+        if (entry == null) {
+            return false;
+        }
+        logged.put(device.id(), reading);
+        Instant begun = batches.get(device.batch()).log().begun();
+        if (!reading.at().isBefore(begun)) {
+            batches.log(device.batch(), List.of(entry), reading.at(), device.name(), "device-" + device.id() + "-" + reading.sequence());
+        }
+        return true;
+    }
+
+    /** What a reading is in the log; a scale's is none before somebody says of what. */
+    static @Nullable Entry entry(Device device, double value) {
+        return switch (device.kind()) {
+            case THERMOMETER -> new Entry.TemperatureRead(
+                    device.spot() == null ? Spot.LYE : device.spot(), Temperature.celsius(value));
+            case PH_PEN -> new Entry.PhRead(value, PhMethod.METER);
+            case SCALE -> null;
+        };
+    }
+}

@@ -1,0 +1,77 @@
+// What devices read, as it happens. When something was logged, by whomever, the parts of the page that tell of it are fetched anew; what is
+// being typed is never touched.
+import { silent } from '../calc/elapsed.js';
+
+const BEAT = 1000;
+
+export function liveBench(strip) {
+  const feed = new EventSource(strip.dataset.liveBench);
+  const devices = () => [...strip.querySelectorAll('[data-device]')];
+  let fetching = false;
+  let again = false;
+
+  feed.addEventListener('reading', (event) => {
+    const reading = JSON.parse(event.data);
+    const device = devices().find((d) => d.dataset.device === reading.device);
+    if (!device) {
+      return;
+    }
+    device.dataset.heard = String(Date.now());
+    device.querySelector('[data-value]').textContent = reading.value;
+    const tap = device.querySelector('[data-tap]');
+    if (tap) {
+      tap.value = `${tap.dataset.tap} ${reading.value}`;
+    }
+    const amount = device.dataset.scale && document.querySelector('input[name="amount"]');
+    if (amount && document.activeElement !== amount) {
+      amount.value = reading.value;
+    }
+    const ring = document.querySelector('[data-ring]');
+    if (device.dataset.scale && ring) {
+      const off = Number(reading.value) - Number(ring.dataset.ring);
+      ring.dataset.state = Math.abs(off) <= Number(ring.dataset.tolerance) ? 'in' : off > 0 ? 'over' : 'under';
+      ring.querySelector('[data-off]').textContent = `${off > 0 ? '+' : ''}${off.toFixed(1)}`;
+    }
+  });
+  feed.addEventListener('logged', refresh);
+
+  async function refresh() {
+    if (fetching) {
+      again = true;
+      return;
+    }
+    fetching = true;
+    const answer = await fetch(location.href).catch(() => null);
+    if (answer?.ok) {
+      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      document.querySelectorAll('[data-part]').forEach((part) => {
+        const fresh = page.querySelector(`[data-part="${part.dataset.part}"]`);
+        if (fresh && !part.contains(document.activeElement)) {
+          part.innerHTML = fresh.innerHTML;
+        }
+      });
+    }
+    fetching = false;
+    if (again) {
+      again = false;
+      refresh();
+    }
+  }
+
+  setInterval(() => devices().forEach((device) => {
+    const words = silent(Number(device.dataset.heard), Date.now());
+    device.classList.toggle('dead', words !== '');
+    device.querySelector('[data-silent]').textContent = words;
+  }), BEAT);
+}
+
+// The screen stays awake while a bench is open.
+export function stayAwake() {
+  const ask = () => {
+    if (document.visibilityState === 'visible') {
+      navigator.wakeLock?.request('screen').catch(() => {});
+    }
+  };
+  document.addEventListener('visibilitychange', ask);
+  ask();
+}

@@ -1,0 +1,137 @@
+package io.causticon.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Spot;
+import io.causticon.web.CausticonApplication;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Browser;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.WebElement;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** A milk batch from weighing to match with simulated devices, time running thirty times as fast, the server restarted in the middle. */
+class SimulatedMilkTest {
+
+    private static final int PORTIONS = 9;
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private static ConfigurableApplicationContext start(Path data, int port) {
+        return new SpringApplication(CausticonApplication.class)
+                .run(
+                        "--server.port=" + port,
+                        "--causticon.data=" + data,
+                        "--causticon.demo=true",
+                        "--causticon.clock-speed=30",
+                        "--logging.level.io.causticon=warn");
+    }
+
+    @Test
+    void isMadeWithOneRestartAndNothingLostOrDoubled() throws IOException {
+        Path data = Files.createTempDirectory("causticon-milk");
+        int port = freePort();
+        ConfigurableApplicationContext server = start(data, port);
+        try (Browser browser = new Browser("http://localhost:" + port)) {
+            browser.signIn("ines");
+            device(browser, "probe one", "THERMOMETER");
+            device(browser, "probe two", "THERMOMETER");
+            BatchId batch = plan(browser);
+            weigh(browser);
+            browser.open("/bench/" + batch + "?step=ready").waitFor(".ready-list");
+            browser.all(".ready-list input[type=checkbox]").forEach(WebElement::click);
+            browser.press("Ready for lye").waitFor(".two-buttons");
+            use(browser, "probe one, thermometer", "LYE", "60");
+            use(browser, "probe two, thermometer", "FATS", "90");
+
+            for (int portion = 1; portion <= PORTIONS; portion++) {
+                browser.waitForText("Portion " + portion + " of " + PORTIONS + " in");
+                if (portion == 5) {
+                    server = restartWhileATapWaits(browser, server, data, port);
+                } else {
+                    browser.press("Portion " + portion + " of");
+                }
+            }
+            browser.waitUntilTrue(() -> browser.texts(".two-buttons button").size() == 1);
+            browser.press("Clear, strained").open("/bench/" + batch + "?step=match");
+            browser.waitUntilTrue(() -> {
+                browser.open("/bench/" + batch + "?step=match");
+                return browser.text().contains("They are together") || browser.text().contains("Together in about");
+            });
+
+            Batch made = server.getBean(BatchService.class).get(batch);
+            // Each portion once, also the one that was tapped while no server was there.
+            assertThat(made.log().of(Entry.PortionFed.class).map(p -> p.entry().portion()).sorted())
+                    .containsExactly(1, 2, 3, 4, 5, 6, 7, 8, 9);
+            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == Spot.LYE).count())
+                    .isGreaterThan(5);
+            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == Spot.FATS).count())
+                    .isGreaterThan(3);
+            assertThat(made.log().entries().stream().map(LoggedEntry::id)).doesNotHaveDuplicates();
+            // Frozen milk never came near where it scorches.
+            assertThat(made.log().of(Entry.TemperatureRead.class)
+                            .filter(t -> t.entry().spot() == Spot.LYE)
+                            .mapToDouble(t -> t.entry().temperature().celsius())
+                            .max()
+                            .orElseThrow())
+                    .isLessThan(40);
+        } finally {
+            server.close();
+        }
+    }
+
+    /** The server goes; the maker taps all the same; the server comes back and the tap is there. */
+    private static ConfigurableApplicationContext restartWhileATapWaits(
+            Browser browser, ConfigurableApplicationContext server, Path data, int port) {
+        server.close();
+        browser.waitUntilTrue(() -> browser.texts(".device.dead").size() == 2);
+        browser.press("Portion 5 of").waitForText("What you tapped is kept here");
+        return start(data, port);
+    }
+
+    private static void device(Browser browser, String name, String kind) {
+        browser.open("/devices").type("name", name).choose("kind", 0, kind);
+        browser.all("[name=simulated]").get(0).click();
+        browser.press("Add the device").waitForText(name);
+    }
+
+    private static BatchId plan(Browser browser) {
+        browser.open("/plan/new").type("name", "Hurried Milk");
+        browser.choose("fatId", 0, "olive-oil").typeInto("fatAmount", 0, "500");
+        browser.choose("fatId", 1, "coconut-oil-76").typeInto("fatAmount", 1, "250");
+        browser.choose("liquidId", 0, "goat-milk-whole").choose("liquidState", 0, "frozen");
+        browser.type("mixAt", "30").choose("vessel", 0, "steel pot");
+        browser.press("Make this batch").waitFor(".weigh-list");
+        return new BatchId(UUID.fromString(browser.path().replace("/bench/", "")));
+    }
+
+    private static void weigh(Browser browser) {
+        for (String what : List.of("Olive", "Coconut", "Goat milk", "NaOH")) {
+            browser.waitForText("next on the scale: " + what);
+            String target = browser.all("main input[name=amount]").get(0).getDomAttribute("placeholder");
+            browser.typeInto("amount", 0, target.replace(",", "")).press("Weighed");
+        }
+        browser.waitFor(".ready-list, .says");
+    }
+
+    private static void use(Browser browser, String device, String spot, String seconds) {
+        browser.press("Use a device").chooseText("device", device).choose("spot", 0, spot);
+        browser.type("everySeconds", seconds).press("Use it here");
+        browser.waitForText("logs every " + seconds + " s");
+    }
+}
