@@ -48,6 +48,7 @@ export function liveBench(strip) {
         const fresh = page.querySelector(`[data-part="${part.dataset.part}"]`);
         if (fresh && !part.contains(document.activeElement)) {
           part.innerHTML = fresh.innerHTML;
+          part.className = fresh.className;
         }
       });
     }

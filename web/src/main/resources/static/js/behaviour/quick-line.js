@@ -1,5 +1,6 @@
 // Shows how a quick line is understood before it is logged, and keeps a line that the server could not take.
 import { outbox } from '../calc/outbox.js';
+import { deliver } from './deliver.js';
 
 const PAUSE = 140;
 
@@ -34,31 +35,27 @@ export function quickLine(form) {
   if (!form.hasAttribute('data-once') && !form.querySelector('[name="key"]')) {
     return;
   }
-  form.addEventListener('submit', async (event) => {
+  form.addEventListener('submit', (event) => {
     event.preventDefault();
     const body = new URLSearchParams(new FormData(form));
-    kept.put(body.get('key'), body.toString());
-    await send(body.get('key'), body);
+    send(body.get('key'), body);
   });
 
-  async function send(key, body) {
-    try {
-      const answer = await fetch(form.action, { method: 'POST', body });
-      kept.drop(key);
-      if (answer.redirected) {
-        location.assign(answer.url);
-        return;
-      }
-      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-      under.innerHTML = page.querySelector('[data-quick-line] [data-under]')?.innerHTML ?? '';
-      const fresh = page.querySelector('[data-quick-line] [name="key"]');
-      if (fresh) {
-        form.querySelector('[name="key"]').value = fresh.value;
-      }
-    } catch {
-      under.textContent = 'No answer from the server. The line is kept here and sent when it is back.';
-      setTimeout(() => send(key, body), 3000);
-    }
+  function send(key, body) {
+    deliver({
+      action: form.action,
+      kept,
+      key,
+      body,
+      say: (words) => { under.textContent = words; },
+      refused: (page) => {
+        under.innerHTML = page.querySelector('[data-quick-line] [data-under]')?.innerHTML ?? '';
+        const fresh = page.querySelector('[data-quick-line] [name="key"]');
+        if (fresh) {
+          form.querySelector('[name="key"]').value = fresh.value;
+        }
+      },
+    });
   }
 
   // Lines of an earlier visit that never got an answer. Their keys make sure that none is logged twice.

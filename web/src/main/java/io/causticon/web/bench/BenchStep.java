@@ -4,6 +4,7 @@ import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +17,8 @@ enum BenchStep {
     MATCH("Match"),
     MIX("Mix"),
     POUR("Pour");
+
+    private static final Temperature HOT = Temperature.celsius(30);
 
     private final String title;
 
@@ -43,17 +46,19 @@ enum BenchStep {
             case WEIGH -> AsWeighed.of(batch.plan(), log).isComplete() || lyeIn || poured;
             case READY -> log.first(Entry.ReadyForLye.class).isPresent()
                     || log.first(Entry.PortionFed.class).isPresent()
-                    || read(log, Spot.LYE)
+                    || hotWithoutPortions(log)
                     || lyeIn
                     || poured;
-            case LYE -> read(log, Spot.LYE) || lyeIn || poured;
+            case LYE -> log.first(Entry.LyeClear.class).isPresent() || hotWithoutPortions(log) || lyeIn || poured;
             case MATCH -> lyeIn || poured;
             case MIX -> poured;
             case POUR -> poured && log.first(Entry.Kept.class).isPresent();
         };
     }
 
-    private static boolean read(BatchLog log, Spot spot) {
-        return log.has(Entry.TemperatureRead.class, t -> t.spot() == spot);
+    /** Who does not log portions tells by a hot reading that the lye is in; a probe that waits in cold milk tells nothing. */
+    private static boolean hotWithoutPortions(BatchLog log) {
+        return log.first(Entry.PortionFed.class).isEmpty()
+                && log.has(Entry.TemperatureRead.class, t -> t.spot() == Spot.LYE && t.temperature().isAbove(HOT));
     }
 }

@@ -123,6 +123,7 @@ final class DemoBatch {
             double rising = room.celsius() + (peak.celsius() - room.celsius()) * (1 - Math.exp(-m / 1.4));
             at(LYE_STARTS + m, new Entry.TemperatureRead(Spot.LYE, noisy(rising)));
         }
+        at(LYE_STARTS + 7, new Entry.LyeClear());
         lyeIn = LYE_STARTS + 8;
         while (!matched(lye, fats, lyeIn)) {
             at(lyeIn, new Entry.TemperatureRead(Spot.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));

@@ -87,6 +87,13 @@ class LiveFeed implements DisposableBean {
     @Override
     public void destroy() {
         sender.shutdownNow();
-        watchers.forEach(w -> w.emitter().complete());
+        for (Watcher watcher : watchers) {
+            try {
+                watcher.emitter().complete();
+            } catch (IllegalStateException e) {
+                // Its connection went before it.
+                watchers.remove(watcher);
+            }
+        }
     }
 }

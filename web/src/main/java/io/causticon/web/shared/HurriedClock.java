@@ -5,18 +5,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 
-/** A clock that runs faster than the real one from the moment it is made. */
+/** A clock that runs faster than the real one from a moment on. */
 final class HurriedClock extends Clock {
 
     private final Clock real;
     private final double speed;
     private final Instant from;
 
-    HurriedClock(Clock real, double speed) {
-        this(real, speed, real.instant());
-    }
-
-    private HurriedClock(Clock real, double speed, Instant from) {
+    HurriedClock(Clock real, double speed, Instant from) {
         this.real = real;
         this.speed = speed;
         this.from = from;

@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -25,6 +26,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 class SimulatedMilkTest {
 
     private static final int PORTIONS = 9;
+    private static final Instant FROM = Instant.now();
 
     private static int freePort() throws IOException {
         try (ServerSocket socket = new ServerSocket(0)) {
@@ -39,6 +41,7 @@ class SimulatedMilkTest {
                         "--causticon.data=" + data,
                         "--causticon.demo=true",
                         "--causticon.clock-speed=30",
+                        "--causticon.clock-from=" + FROM,
                         "--logging.level.io.causticon=warn");
     }
 
@@ -68,16 +71,17 @@ class SimulatedMilkTest {
                 }
             }
             browser.waitUntilTrue(() -> browser.texts(".two-buttons button").size() == 1);
-            browser.press("Clear, strained").open("/bench/" + batch + "?step=match");
-            browser.waitUntilTrue(() -> {
-                browser.open("/bench/" + batch + "?step=match");
-                return browser.text().contains("They are together") || browser.text().contains("Together in about");
-            });
+            browser.press("Clear, strained").waitForText("Lye and fats");
+            // Lye from frozen milk can be colder than the room; then waiting does not bring it to warm fats, and that is told.
+            browser.waitUntilTrue(() -> List.of("They will not meet by waiting", "Together in about", "They are together").stream()
+                    .anyMatch(browser.text(".bench-left .says")::startsWith));
+            browser.press("Lye into the fats").waitFor(".ladder");
 
             Batch made = server.getBean(BatchService.class).get(batch);
             // Each portion once, also the one that was tapped while no server was there.
             assertThat(made.log().of(Entry.PortionFed.class).map(p -> p.entry().portion()).sorted())
                     .containsExactly(1, 2, 3, 4, 5, 6, 7, 8, 9);
+            assertThat(made.log().of(Entry.LyeIntoFats.class)).hasSize(1);
             assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == Spot.LYE).count())
                     .isGreaterThan(5);
             assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == Spot.FATS).count())

@@ -1,0 +1,51 @@
+// Sends one kept form until the server has taken it. Nothing is dropped before.
+const AGAIN = 2500;
+
+// kept: the outbox it waits in; say: tells the maker; refused: shows the page that says why it cannot be taken.
+export async function deliver(parcel) {
+  const { action, kept, key, body, say, refused, since = Date.now() } = parcel;
+  kept.put(key, body.toString());
+  try {
+    const late = Math.round((Date.now() - since) / 1000);
+    body.set('late', String(late > 3 ? late : 0));
+    const answer = await fetch(action, { method: 'POST', body });
+    if (answer.status === 502 || answer.status === 503 || answer.status === 504) {
+      throw new Error('the server is not there yet');
+    }
+    if (answer.status >= 500) {
+      say('The server could not take this. It is kept here; write it down and go on.');
+      return;
+    }
+    // A server that was away may have given out new form tokens.
+    if (answer.status === 403) {
+      const token = await freshToken();
+      if (token && token !== body.get('_csrf')) {
+        body.set('_csrf', token);
+        await deliver({ ...parcel, since });
+        return;
+      }
+    }
+    if (answer.status === 401 || answer.status === 403 || answer.url.includes('/sign-in')) {
+      location.assign('/sign-in');
+      return;
+    }
+    kept.drop(key);
+    if (answer.redirected) {
+      location.assign(answer.url);
+    } else {
+      refused(new DOMParser().parseFromString(await answer.text(), 'text/html'));
+    }
+  } catch {
+    say('No answer from the server. What you tapped is kept here and sent when it is back.');
+    setTimeout(() => deliver({ ...parcel, since }), AGAIN);
+  }
+}
+
+// The form token of the page as the server would give it now; empty when nobody is signed in any more.
+async function freshToken() {
+  const answer = await fetch(location.href);
+  if (!answer.ok || answer.url.includes('/sign-in')) {
+    return '';
+  }
+  return new DOMParser().parseFromString(await answer.text(), 'text/html').querySelector('meta[name="csrf"]')?.content ?? '';
+}
