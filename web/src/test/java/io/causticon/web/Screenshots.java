@@ -20,8 +20,16 @@ class Screenshots {
         browser.open("/sign-in").picture(FOLDER.resolve("sign-in.png"));
         browser.signIn("ines").picture(FOLDER.resolve("rack.png"));
         browser.open("/plan").press("Whey & Barley").waitFor(".lye-head").picture(FOLDER.resolve("plan.png"));
-        browser.open("/bench").waitFor(".huge").picture(FOLDER.resolve("bench-match.png"));
+        browser.open("/plan").press("Three Tides").waitFor("svg.face");
+        browser.script("document.querySelector('svg.face').scrollIntoView({block: 'center'})");
+        browser.picture(FOLDER.resolve("plan-layers.png"));
+        browser.open("/shelf").picture(FOLDER.resolve("shelf.png"));
+        browser.open("/bench").waitFor(".huge").waitUntilTrue(() -> !browser.texts(".device b").contains("\u2013"));
+        browser.picture(FOLDER.resolve("bench-match.png"));
         String bench = browser.path();
+        browser.open(bench + "?step=weigh").picture(FOLDER.resolve("bench-weigh.png"));
+        browser.open(bench + "?step=lye").waitFor(".alarm-line, .says").picture(FOLDER.resolve("bench-lye.png"));
+        browser.size(820, 1180).picture(FOLDER.resolve("bench-lye-tablet.png"));
         browser.size(820, 1180).open(bench + "?step=mix").waitFor(".ladder").picture(FOLDER.resolve("bench-mix-tablet.png"));
         browser.size(1280, 800);
         open(browser, "Sea Buckthorn Winter").picture(FOLDER.resolve("batch.png"));

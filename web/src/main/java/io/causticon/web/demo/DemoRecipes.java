@@ -6,8 +6,12 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.mould.Line;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.formula.Process;
@@ -56,6 +60,30 @@ final class DemoRecipes {
                 .additive("eo-lavender", 30)
                 .mixAt(34)
                 .plan();
+    }
+
+    /** Three layers drawn on the end face, the recipe sized by the mould. */
+    static BatchPlan threeTides() {
+        BatchPlan plan = new DemoRecipes("Three Tides")
+                .fat("olive-oil", 560)
+                .fat("coconut-oil-76", 340)
+                .fat("lard", 260)
+                .fat("cocoa-butter", 60)
+                .fat("castor-oil", 50)
+                .water()
+                .mixAt(38)
+                .plan();
+        Catalogue tables = Catalogue.standard();
+        List<Portion> layers = List.of(
+                Portion.layer("sand", line(18, 22, 16)).with(tables.additive("kaolin"), Dose.ofFats(Share.percent(2))),
+                Portion.layer("sea", line(40, 34, 44)).with(tables.additive("indigo"), Dose.ofFats(Share.percent(0.3))),
+                Portion.layer("haze", line(66, 70, 62)).with(tables.additive("mica"), Dose.ofFats(Share.percent(1))));
+        return plan.with(plan.pouring().divided(new Portioning(Portioning.Way.LAYERS, layers, Portioning.USUALLY_STUCK)));
+    }
+
+    private static Line line(double left, double middle, double right) {
+        return new Line(List.of(
+                new Line.Point(0, left), new Line.Point(OAK_LOAF.width() / 2, middle), new Line.Point(OAK_LOAF.width(), right)));
     }
 
     static BatchPlan ryeBeerTar() {

@@ -16,6 +16,7 @@ import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.observation.Spot;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Role;
@@ -25,6 +26,8 @@ import io.causticon.web.batch.BatchService.Dated;
 import io.causticon.web.casebook.CasebookService;
 import io.causticon.web.plan.RecipeService;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.device.DeviceKind;
+import io.causticon.web.device.DeviceService;
 import io.causticon.web.shelf.FragranceSheet;
 import io.causticon.web.shelf.Lot;
 import io.causticon.web.shelf.LotKind;
@@ -66,15 +69,22 @@ class DemoWorkshop implements ApplicationRunner {
     private final ShelfService shelf;
     private final RecipeService recipes;
     private final BatchService batches;
+    private final DeviceService devices;
     private final Clock clock;
     private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
 
     DemoWorkshop(
-            AccountService accounts, ShelfService shelf, RecipeService recipes, BatchService batches, Clock clock) {
+            AccountService accounts,
+            ShelfService shelf,
+            RecipeService recipes,
+            BatchService batches,
+            DeviceService devices,
+            Clock clock) {
         this.accounts = accounts;
         this.shelf = shelf;
         this.recipes = recipes;
         this.batches = batches;
+        this.devices = devices;
         this.clock = clock;
     }
 
@@ -126,7 +136,7 @@ class DemoWorkshop implements ApplicationRunner {
     }
 
     private void cleanOnes() {
-        keep(INES, onTheBench());
+        watched(keep(INES, onTheBench()));
         keep(ODD, batch(DemoRecipes.ryeBeerTar(), 0.36, 2)
                 .weighed().potsMatched().mixedTo(Stage.MEDIUM).pouredAndKept(Keeping.INSULATED));
         keep(INES, batch(DemoRecipes.juniper(), 1.35, 3)
@@ -155,6 +165,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .day(4, new Entry.WashTested(WashFeel.CALM))
                 .day(9, new Entry.TouchTested(TouchFeel.FIRM), new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
                 .day(31, new Entry.WashTested(WashFeel.CALM), new Entry.Released("four weeks, calm on both makers")));
+        recipes.create(DemoRecipes.threeTides(), ODD);
         keep(ODD, batch(DemoRecipes.longShelf(), 88, 12)
                 .weighed()
                 .potsMatched()
@@ -231,7 +242,13 @@ class DemoWorkshop implements ApplicationRunner {
         return new DemoBatch(plan, begun, now, ROOM, seed);
     }
 
-    private void keep(String by, DemoBatch batch) {
+    private void watched(BatchId bench) {
+        devices.watch(devices.add("probe 1", DeviceKind.THERMOMETER, true).device().id(), bench, Spot.LYE, null, null);
+        devices.watch(devices.add("probe 2", DeviceKind.THERMOMETER, true).device().id(), bench, Spot.FATS, null, null);
+        devices.add("bench scale", DeviceKind.SCALE, true);
+    }
+
+    private BatchId keep(String by, DemoBatch batch) {
         RecipeService.Recipe recipe = recipes.create(batch.plan(), by);
         BatchId id = batches.begin(
                 batch.plan(),
@@ -242,6 +259,7 @@ class DemoWorkshop implements ApplicationRunner {
                 ZoneId.systemDefault(),
                 "demo-" + batch.plan().name());
         batches.takeOver(id, withHold(batch), by);
+        return id;
     }
 
     /** Puts the hold where the diagnosis of that day would have put it. */

@@ -62,7 +62,13 @@ public class BenchDevices {
                 unit,
                 d.kind() == DeviceKind.THERMOMETER ? spot : d.kind() == DeviceKind.PH_PEN ? "ph" : "",
                 readings.latest(d.id()).map(r -> r.at().toEpochMilli()).orElse(0L),
-                d.everySeconds() == null ? "" : "logs every " + d.everySeconds() + " s");
+                rule(d));
+    }
+
+    private static String rule(Device d) {
+        String every = d.everySeconds() == null ? "" : "logs every " + d.everySeconds() + " s";
+        String change = d.onChange() == null ? "" : (every.isEmpty() ? "logs " : ", ") + "on a change of " + d.onChange();
+        return every + change;
     }
 
     private static String mark(Spot spot) {

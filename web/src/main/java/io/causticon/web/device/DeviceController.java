@@ -74,11 +74,13 @@ class DeviceController {
             @RequestParam UUID device,
             @RequestParam(required = false) @Nullable Spot spot,
             @RequestParam(defaultValue = "") String everySeconds,
+            @RequestParam(defaultValue = "") String onChange,
             @RequestParam(defaultValue = "") String step) {
         String problem = "";
         try {
             Integer every = everySeconds.isBlank() ? null : (int) NumberNotation.read("everySeconds", everySeconds);
-            devices.watch(device, new BatchId(batch), spot, every, null);
+            Double change = onChange.isBlank() ? null : NumberNotation.read("onChange", onChange);
+            devices.watch(device, new BatchId(batch), spot, every, change);
         } catch (ProblemsException e) {
             problem = words.byField(e.problems(), maker.formats()).values().iterator().next();
         }

@@ -12,14 +12,14 @@ import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import org.springframework.beans.factory.DisposableBean;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Tells benches what devices read, as it happens, in the units of whoever watches. */
 @Component
-class LiveFeed implements DisposableBean {
+class LiveFeed implements SmartLifecycle {
 
     private static final long NEVER = 0L;
 
@@ -30,6 +30,8 @@ class LiveFeed implements DisposableBean {
         thread.setDaemon(true);
         return thread;
     });
+
+    private volatile boolean running;
 
     private record Watcher(BatchId batch, Formats formats, SseEmitter emitter) {}
 
@@ -47,7 +49,7 @@ class LiveFeed implements DisposableBean {
     @EventListener
     void taken(Readings.Taken taken) {
         Device device = taken.device();
-        sender.execute(() -> watchers.stream()
+        later(() -> watchers.stream()
                 .filter(w -> w.batch().equals(device.batch()))
                 .forEach(w -> send(
                         w,
@@ -61,9 +63,15 @@ class LiveFeed implements DisposableBean {
 
     @EventListener
     void logged(BatchLogged logged) {
-        sender.execute(() -> watchers.stream()
+        later(() -> watchers.stream()
                 .filter(w -> w.batch().equals(logged.batch()))
                 .forEach(w -> send(w, "logged", Map.of())));
+    }
+
+    private void later(Runnable task) {
+        if (running) {
+            sender.execute(task);
+        }
     }
 
     /** A value without its unit, as it is shown and typed. */
@@ -85,7 +93,24 @@ class LiveFeed implements DisposableBean {
     }
 
     @Override
-    public void destroy() {
+    public void start() {
+        running = true;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /** Ends before the web server does, which would wait for benches that never hang up. */
+    @Override
+    public int getPhase() {
+        return Integer.MAX_VALUE;
+    }
+
+    @Override
+    public void stop() {
+        running = false;
         sender.shutdownNow();
         for (Watcher watcher : watchers) {
             try {

@@ -19,6 +19,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -45,8 +46,11 @@ class SimulatedDevices implements DisposableBean {
     private static final double NOISE = 0.25;
     private static final double DRIFT_PER_HOUR = 0.2;
     private static final double SCALE_NOISE = 0.05;
-    private static final double SILENT_CHANCE = 0.002;
-    private static final Duration SILENT_FOR = Duration.ofSeconds(12);
+    /** It falls silent for the first time after half a minute to a minute, then every few minutes, in beats. */
+    private static final int FIRST_SILENCE = 60;
+
+    private static final int SILENCES = 600;
+    private static final int SILENT_BEATS = 26;
     private static final double MELTED = 68;
     private static final double ROOM = 17.5;
     private static final double POT_MINUTES = 240;
@@ -76,13 +80,22 @@ class SimulatedDevices implements DisposableBean {
         private long sequence;
         private double shown = Double.NaN;
         private Instant last = Instant.EPOCH;
-        private Instant silentUntil = Instant.EPOCH;
-        private Instant since;
+        private final Instant since;
+        private int untilSilence;
 
         Probe(UUID id, Instant now) {
             this.random = new Random(id.getMostSignificantBits());
             this.sequence = now.toEpochMilli();
             this.since = now;
+            this.untilSilence = FIRST_SILENCE + random.nextInt(FIRST_SILENCE);
+        }
+
+        boolean isSilent() {
+            untilSilence--;
+            if (untilSilence < -SILENT_BEATS) {
+                untilSilence = SILENCES + random.nextInt(SILENCES);
+            }
+            return untilSilence < 0;
         }
     }
 
@@ -107,11 +120,7 @@ class SimulatedDevices implements DisposableBean {
     private void read(Device device) {
         Instant now = clock.instant();
         Probe probe = probes.computeIfAbsent(device.id(), id -> new Probe(id, now));
-        if (now.isBefore(probe.silentUntil)) {
-            return;
-        }
-        if (probe.random.nextDouble() < SILENT_CHANCE) {
-            probe.silentUntil = now.plus(SILENT_FOR);
+        if (probe.isSilent()) {
             return;
         }
         Batch batch = batches.get(device.batch());
@@ -140,8 +149,31 @@ class SimulatedDevices implements DisposableBean {
                         .orElseGet(() -> weighed.containsKey(Weighable.NAOH) ? 0 : planned.naoh().grams()));
     }
 
+    /** A pot that was read before the probe was put in goes on from there. */
+    private static Optional<Double> followed(Device device, Batch batch, Probe probe, Instant now) {
+        boolean done = device.spot() == Spot.FATS || batch.log().first(Entry.LyeClear.class, c -> true)
+                .filter(c -> c.at().isBefore(probe.since))
+                .isPresent();
+        Weights planned = Weights.planned(batch.plan().formula());
+        double rate = device.spot() == Spot.FATS
+                ? CoolingBody.usualFatsRate(planned.fatMass())
+                : CoolingBody.usualLyeRate(planned.lye().plus(planned.water()));
+        return !done
+                ? Optional.empty()
+                : batch.log().of(Entry.TemperatureRead.class)
+                        .filter(t -> t.entry().spot() == device.spot() && t.at().isBefore(probe.since))
+                        .reduce((a, b) -> b)
+                        .map(t -> new CoolingBody(t.entry().temperature(), Temperature.celsius(ROOM), rate, CoolingBody.OPEN_POT)
+                                .after(Duration.between(t.at(), now).toMillis() / 60_000.0)
+                                .celsius());
+    }
+
     private double temperature(Device device, Batch batch, Probe probe, Instant now) {
         BatchLog log = batch.log();
+        Optional<Double> followed = followed(device, batch, probe, now);
+        if (followed.isPresent()) {
+            return followed.get();
+        }
         if (device.spot() == Spot.LYE) {
             PotOutlook pot = PotOutlook.of(batch.plan(), log, Temperature.celsius(ROOM), now);
             if (pot.fedFrom().isEmpty()) {

@@ -30,7 +30,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Chromium, driven as a maker would use it. */
 public final class Browser implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(25);
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
     private static final Path DRIVER = Path.of("/usr/bin/chromedriver");
 

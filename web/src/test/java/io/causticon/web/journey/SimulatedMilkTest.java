@@ -64,6 +64,11 @@ class SimulatedMilkTest {
 
             for (int portion = 1; portion <= PORTIONS; portion++) {
                 browser.waitForText("Portion " + portion + " of " + PORTIONS + " in");
+                if (portion == 3) {
+                    // A probe falls silent within a minute, is shown as such, and comes back.
+                    browser.waitUntilTrue(() -> !browser.texts(".device.dead").isEmpty());
+                    browser.waitUntilTrue(() -> browser.texts(".device.dead").isEmpty());
+                }
                 if (portion == 5) {
                     server = restartWhileATapWaits(browser, server, data, port);
                 } else {
