@@ -37,8 +37,10 @@ final class LyeChart {
         pot.limit().ifPresent(l -> chart.limit(l, "scorches"));
         double from = readings.isEmpty() ? 0 : minute;
         double end = pot.forecast().minutes();
-        chart.band(from, end, pot.forecast()::band, "lye");
-        chart.curve(from, end, pot.forecast()::middle, "lye", "forecast");
+        if (log.first(Entry.LyeClear.class).isEmpty()) {
+            chart.band(from, end, pot.forecast()::band, "lye");
+            chart.curve(from, end, pot.forecast()::middle, "lye", "forecast");
+        }
         SvgPath path = new SvgPath();
         readings.forEach(r -> path.to(chart.x(r.minute()), chart.y(r.celsius())));
         chart.measured(path, "lye");

@@ -135,6 +135,11 @@ final class PotPages {
 
     private List<BenchPage.Figure> figures(PotOutlook pot) {
         List<BenchPage.Figure> figures = new ArrayList<>();
+        if (batch.log().first(Entry.LyeClear.class).isPresent()) {
+            pot.limit().ifPresent(l -> figures.add(new BenchPage.Figure("scorches from", formats.temperature(l))));
+            figures.add(new BenchPage.Figure("crystals below", formats.temperature(pot.crystals())));
+            return figures;
+        }
         Interval peak = pot.forecast().peakBand();
         figures.add(new BenchPage.Figure("peak ahead", degrees(pot.forecast().peakAhead()) + ", "
                 + degreesOnly(peak.low()) + " to " + degrees(peak.high())));
@@ -182,6 +187,13 @@ final class PotPages {
         boolean close = Math.abs(lye - fats) <= m.tolerance().kelvin();
         if (close && m.window().contains(lye) && m.window().contains(fats)) {
             return "They are together. Lye into the fats, through the strainer.";
+        }
+        if (close) {
+            String cooler = lye < fats ? "lye" : "fats";
+            return m.window().contains(Math.min(lye, fats))
+                    ? "Within " + Formats.number(m.tolerance().kelvin(), 0) + " K, and warmer than " + window + ". Wait, or go on."
+                    : "Within " + Formats.number(m.tolerance().kelvin(), 0) + " K, but the " + cooler + " is below "
+                            + degrees(m.window().low()) + ", where this recipe stays clear. Warm it a little, or go on.";
         }
         if (meeting.probability() < LIKELY) {
             return "They will not meet by waiting. " + (lye > fats ? "Cool the lye or warm the fats." : "Warm the lye or cool the fats.");

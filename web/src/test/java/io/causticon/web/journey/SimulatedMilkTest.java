@@ -78,7 +78,7 @@ class SimulatedMilkTest {
             browser.waitUntilTrue(() -> browser.texts(".two-buttons button").size() == 1);
             browser.press("Clear, strained").waitForText("Lye and fats");
             // Lye from frozen milk can be colder than the room; then waiting does not bring it to warm fats, and that is told.
-            browser.waitUntilTrue(() -> List.of("They will not meet by waiting", "Together in about", "They are together").stream()
+            browser.waitUntilTrue(() -> List.of("They will not meet by waiting", "Together in about", "They are together", "Within ").stream()
                     .anyMatch(browser.text(".bench-left .says")::startsWith));
             browser.press("Lye into the fats").waitFor(".ladder");
 
