@@ -7,6 +7,8 @@ const BEAT = 1000;
 export function liveBench(strip) {
   const feed = new EventSource(strip.dataset.liveBench);
   const devices = () => [...strip.querySelectorAll('[data-device]')];
+  // The server tells how long ago, not when: its clock and this one need not agree.
+  devices().forEach((d) => { d.dataset.heard = Number(d.dataset.age) < 0 ? '0' : String(Date.now() - Number(d.dataset.age)); });
   let fetching = false;
   let again = false;
 

@@ -45,7 +45,7 @@ public record Matching(
 
     private static final double TOLERANCE = 6;
     private static final double NOISE = 1;
-    private static final double LOOK_AHEAD = 240;
+    private static final double LOOK_AHEAD = 180;
     private static final double SOON = 8;
     /** A reading this much above the one before tells that the pot was warmed or still dissolves: older ones do not count. */
     private static final double WARMED = 1.5;

@@ -20,7 +20,7 @@ final class TemperatureChart {
     private static final double RIGHT = WIDTH - 104;
     private static final double TOP = 20;
     private static final double BOTTOM = HEIGHT - 36;
-    private static final int POINTS = 60;
+    private static final int POINTS = 36;
     private static final double CLOSE = 15;
 
     private final Formats formats;

@@ -30,11 +30,11 @@ public class BenchDevices {
      * @param where what it reads, in words
      * @param value its newest value without unit; a dash when it has not spoken
      * @param tap what a tap logs, without the value; empty when it logs nothing by itself
-     * @param at when it spoke last, in epoch milliseconds; 0 when it has not
+     * @param age how long ago it spoke, in milliseconds; -1 when it has not
      * @param rule how it logs by itself; empty when only by a tap
      */
     public record AtBench(
-            String id, String name, String mark, String where, String value, String unit, String tap, long at, String rule) {}
+            String id, String name, String mark, String where, String value, String unit, String tap, long age, String rule) {}
 
     public List<AtBench> at(BatchId batch, Maker maker) {
         return devices.watching(batch).stream().map(d -> atBench(d, maker)).toList();
@@ -61,7 +61,7 @@ public class BenchDevices {
                 readings.latest(d.id()).map(r -> LiveFeed.number(d.kind(), r.value(), maker.formats())).orElse("\u2013"),
                 unit,
                 d.kind() == DeviceKind.THERMOMETER ? spot : d.kind() == DeviceKind.PH_PEN ? "ph" : "",
-                readings.latest(d.id()).map(r -> r.at().toEpochMilli()).orElse(0L),
+                readings.silence(d.id()).map(Duration::toMillis).orElse(-1L),
                 rule(d));
     }
 

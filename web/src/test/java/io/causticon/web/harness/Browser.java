@@ -16,6 +16,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -203,7 +204,10 @@ public final class Browser implements AutoCloseable {
         for (int tries = 0; ; tries++) {
             try {
                 return driver.findElement(By.cssSelector(css)).getText();
-            } catch (StaleElementReferenceException e) {
+            } catch (NoSuchElementException e) {
+                throw e;
+            } catch (WebDriverException e) {
+                // The page was replaced between finding and reading.
                 if (tries > 5) {
                     throw e;
                 }
