@@ -13,7 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * Recipes worked by hand from saponification values (mg KOH per g) and molar masses (KOH 56.106, NaOH 39.997 g/mol; acetic 60.052,
+ * Recipes worked step by step, apart from this code, from saponification values (mg KOH per g) and molar masses (KOH 56.106, NaOH 39.997 g/mol; acetic 60.052,
  * lactic 90.078, citric 192.124 with three equivalents), each with its working above it. They agree to 0.1 g.
  */
 class ReferenceRecipesTest {
