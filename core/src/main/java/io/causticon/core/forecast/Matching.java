@@ -5,10 +5,10 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.CoolingFit;
+import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.heat.Meeting;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
@@ -16,7 +16,6 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -47,18 +46,18 @@ public record Matching(
     private static final double NOISE = 1;
     private static final double LOOK_AHEAD = 180;
     private static final double SOON = 8;
-    /** A reading this much above the one before tells that the pot was warmed or still dissolves: older ones do not count. */
-    private static final double WARMED = 1.5;
+    /** How fast a bath works depends on the vessel's wall and on the stirring. */
+    private static final double BATH_SPREAD = 0.6;
 
-    public static Matching of(BatchPlan plan, BatchFacts facts, Temperature usualRoom, Instant moment) {
-        BatchLog log = facts.log();
-        double now = minutes(log, moment);
+    /**
+     * @param usualRoom where the room was not read
+     * @param memories what earlier batches told of these pots
+     */
+    public static Matching of(BatchPlan plan, BatchFacts facts, Temperature usualRoom, PotMemories memories, Instant moment) {
+        double now = minutes(facts.log(), moment);
         Temperature room = facts.room().orElse(usualRoom);
-        double roomSpread = facts.room().isPresent() ? CoolingFit.ROOM_READ : CoolingFit.ROOM_GUESSED;
-        Mass liquor = facts.asWeighed().weights().lye().plus(facts.asWeighed().weights().water());
-        Optional<CoolingFit> lye = fit(log, Spot.LYE, moment, CoolingBody.usualLyeRate(liquor), room, roomSpread);
-        Optional<CoolingFit> fats = fit(
-                log, Spot.FATS, moment, CoolingBody.usualFatsRate(facts.asWeighed().weights().fatMass()), room, roomSpread);
+        Optional<CoolingFit> lye = fit(facts, Spot.LYE, moment, room, memories.lye());
+        Optional<CoolingFit> fats = fit(facts, Spot.FATS, moment, room, memories.fats());
         TemperatureChange tolerance = TemperatureChange.kelvin(TOLERANCE);
         Interval window = window(plan);
         Optional<Meeting> meeting = lye.flatMap(
@@ -74,6 +73,20 @@ public record Matching(
         return new Matching(lye, fats, now, window, tolerance, meeting, baths);
     }
 
+    /** The usual rate of a pot of this batch, per minute at 20 K. */
+    public static double usualRate(BatchFacts facts, Spot spot) {
+        Mass liquor = facts.asWeighed().weights().lye().plus(facts.asWeighed().weights().water());
+        return spot == Spot.LYE
+                ? CoolingBody.usualLyeRate(liquor)
+                : CoolingBody.usualFatsRate(facts.asWeighed().weights().fatMass());
+    }
+
+    /** What this batch tells of how fast a pot cools; empty when it was read too seldom. */
+    public static Optional<CoolingMemory.Timed> timed(BatchFacts facts, Spot spot, Temperature usualRoom, Instant moment) {
+        return PotSegments.of(facts.log(), spot, moment)
+                .timed(usualRate(facts, spot), facts.room().orElse(usualRoom), roomSpread(facts));
+    }
+
     /** As the plan says, but not below what keeps its hardest structural fat clear. */
     private static Interval window(BatchPlan plan) {
         double low = plan.mixAt().celsius() - WINDOW;
@@ -87,28 +100,38 @@ public record Matching(
         return Interval.between(low, high);
     }
 
-    /** Readings of a pot since it was last warmed. */
-    public static List<CoolingFit.Reading> segment(BatchLog log, Spot spot, Instant moment) {
-        List<CoolingFit.Reading> segment = new ArrayList<>();
-        log.of(Entry.TemperatureRead.class)
-                .filter(t -> t.entry().spot() == spot && !t.at().isAfter(moment))
-                .forEach(t -> {
-                    double celsius = t.entry().temperature().celsius();
-                    if (!segment.isEmpty() && celsius > segment.get(segment.size() - 1).celsius() + WARMED) {
-                        segment.clear();
-                    }
-                    segment.add(new CoolingFit.Reading(minutes(log, t.at()), celsius));
-                });
-        return segment;
+    private static Optional<CoolingFit> fit(
+            BatchFacts facts, Spot spot, Instant moment, Temperature room, CoolingMemory memory) {
+        PotSegments pot = PotSegments.of(facts.log(), spot, moment);
+        PotSegments.Segment current = pot.current();
+        List<CoolingFit.Reading> readings = current.readings();
+        if (readings.isEmpty()) {
+            Optional<CoolingFit.Reading> before = pot.lastReading();
+            if (before.isEmpty()) {
+                return Optional.empty();
+            }
+            readings = List.of(new CoolingFit.Reading(Math.max(current.from(), before.get().minute()), before.get().celsius()));
+        }
+        return Optional.of(CoolingFit.of(readings, NOISE, prior(facts, spot, pot, room, memory)));
     }
 
-    private static Optional<CoolingFit> fit(
-            BatchLog log, Spot spot, Instant moment, double rate, Temperature room, double roomSpread) {
-        List<CoolingFit.Reading> segment = segment(log, spot, moment);
-        return segment.isEmpty()
-                ? Optional.empty()
-                : Optional.of(CoolingFit.of(
-                        segment, NOISE, new CoolingFit.Prior(rate, CoolingFit.UNKNOWN_VESSEL, room, roomSpread)));
+    private static CoolingFit.Prior prior(
+            BatchFacts facts, Spot spot, PotSegments pot, Temperature room, CoolingMemory memory) {
+        double bathRate = spot == Spot.LYE ? BathAdvice.PLASTIC_IN_BATH : BathAdvice.POT_IN_BATH;
+        return switch (pot.current().in()) {
+            case ROOM -> {
+                double usual = usualRate(facts, spot);
+                double spread = roomSpread(facts);
+                yield CoolingFit.prior(usual, pot.timedBefore(usual, room, spread).map(memory::and).orElse(memory), room, spread);
+            }
+            case ICE_BATH -> new CoolingFit.Prior(bathRate, BATH_SPREAD, Temperature.celsius(1), 1);
+            case COLD_BATH -> new CoolingFit.Prior(bathRate, BATH_SPREAD, BathAdvice.TAP, 3);
+            case WARM_BATH -> new CoolingFit.Prior(bathRate, BATH_SPREAD, BathAdvice.WARM, 4);
+        };
+    }
+
+    private static double roomSpread(BatchFacts facts) {
+        return facts.room().isPresent() ? CoolingFit.ROOM_READ : CoolingFit.ROOM_GUESSED;
     }
 
     private static double minutes(BatchLog log, Instant at) {

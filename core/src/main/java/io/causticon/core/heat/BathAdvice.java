@@ -25,10 +25,14 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
         BOTH
     }
 
-    private static final Temperature TAP = Temperature.celsius(14);
-    private static final Temperature WARM = Temperature.celsius(55);
-    private static final double PLASTIC_IN_BATH = 0.04;
-    private static final double POT_IN_BATH = 0.06;
+    /** Water from the tap. */
+    public static final Temperature TAP = Temperature.celsius(14);
+    /** Warm water that does not scald. */
+    public static final Temperature WARM = Temperature.celsius(55);
+    /** Rate of a plastic jug in a bath, per minute at 20 K, stirred. */
+    public static final double PLASTIC_IN_BATH = 0.04;
+    /** Rate of a metal pot of fats in a bath, per minute at 20 K, stirred. */
+    public static final double POT_IN_BATH = 0.06;
     private static final double LONGEST = 40;
     private static final double GRID = 0.25;
 

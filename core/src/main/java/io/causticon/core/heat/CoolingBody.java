@@ -10,7 +10,7 @@ import io.causticon.core.quantity.Temperature;
  * @param start temperature at minute 0
  * @param room temperature of the surroundings
  * @param ratePerMinute k, per minute, more than zero
- * @param excess p, how far the exponent of convection is above one
+ * @param excess p, how far the exponent of convection is above one; with zero it is Newton's law, {@code d(t) = d0 exp(-k t)}
  */
 public record CoolingBody(Temperature start, Temperature room, double ratePerMinute, double excess) {
 
@@ -44,18 +44,30 @@ public record CoolingBody(Temperature start, Temperature room, double ratePerMin
         }
         double sign = Math.signum(d0);
         double size = Math.abs(d0);
-        double slowed = 1 + excess * ratePerMinute * minutes * scale(size);
-        return Temperature.celsius(room.celsius() + sign * size * Math.pow(slowed, -1 / excess));
+        double share = excess == 0
+                ? Math.exp(-ratePerMinute * minutes)
+                : Math.pow(1 + excess * ratePerMinute * minutes * scale(size), -1 / excess);
+        return Temperature.celsius(room.celsius() + sign * size * share);
     }
 
-    /** Minutes until it is at the target; infinite if the room keeps it from getting there. */
+    /**
+     * Minutes until it has come to the target from the side it started on: 0 if it is past it already, infinite if the surroundings keep it
+     * from getting there.
+     */
     public double minutesTo(Temperature target) {
         double d0 = start.celsius() - room.celsius();
-        double d = target.celsius() - room.celsius();
-        if (d <= 0 || d0 <= d) {
-            return d0 <= d && d0 > 0 ? 0 : Double.POSITIVE_INFINITY;
+        double sign = d0 < 0 ? -1 : 1;
+        double size = sign * d0;
+        double left = sign * (target.celsius() - room.celsius());
+        if (size > 0 && size <= left) {
+            return 0;
         }
-        return (Math.pow(d0 / d, excess) - 1) / (excess * ratePerMinute * scale(d0));
+        if (left <= 0 || size == 0) {
+            return Double.POSITIVE_INFINITY;
+        }
+        return excess == 0
+                ? Math.log(size / left) / ratePerMinute
+                : (Math.pow(size / left, excess) - 1) / (excess * ratePerMinute * scale(size));
     }
 
     private double scale(double difference) {

@@ -44,6 +44,11 @@ public final class CoolingFit {
      */
     public record Prior(double rate, double rateSpread, Temperature room, double roomSpread) {}
 
+    /** What is believed of a pot that a workshop may have timed before. */
+    public static Prior prior(double usualRate, CoolingMemory memory, Temperature room, double roomSpread) {
+        return new Prior(memory.rate(usualRate), memory.spread(), room, roomSpread);
+    }
+
     public static final double UNKNOWN_VESSEL = 0.5;
     public static final double ROOM_READ = 0.7;
     public static final double ROOM_GUESSED = 2.5;
@@ -51,32 +56,49 @@ public final class CoolingFit {
     private static final double LEAST_NOISE = 0.7;
     private static final int DRAWS = 400;
     private static final long SEED = 8424;
-    private static final double MODEL_ERROR = 0.05;
+    private static final double MODEL_ERROR = 0.03;
     private static final int EVALUATIONS = 200;
     private static final double STEP = 1e-4;
 
     private final double firstMinute;
+    private final double excess;
+    private final double[] best;
+    private final double[] spreads;
     private final double[][] draws;
     private final CoolingBody middle;
 
-    private CoolingFit(double firstMinute, double[] best, double[][] draws) {
+    private CoolingFit(double firstMinute, double excess, double[] best, double[] spreads, double[][] draws) {
         this.firstMinute = firstMinute;
+        this.excess = excess;
+        this.best = best;
+        this.spreads = spreads;
         this.draws = draws;
         this.middle = body(best);
     }
 
     /**
+     * An open pot.
+     *
      * @param readings at least one, in the order of time
      * @param noise of the thermometer, K
      */
     public static CoolingFit of(List<Reading> readings, double noise, Prior prior) {
+        return of(readings, noise, prior, CoolingBody.OPEN_POT);
+    }
+
+    /**
+     * @param readings at least one, in the order of time
+     * @param noise of the thermometer, K
+     * @param excess of the law, see {@link CoolingBody}; zero is Newton's
+     */
+    public static CoolingFit of(List<Reading> readings, double noise, Prior prior, double excess) {
         if (readings.isEmpty()) {
             throw new IllegalArgumentException("Impossible state: a fit without a reading");
         }
         double first = readings.get(0).minute();
         double sigma = Math.max(noise, LEAST_NOISE);
         double[] start = {readings.get(0).celsius(), Math.log(prior.rate()), prior.room().celsius()};
-        MultivariateJacobianFunction model = point -> residuals(point, readings, first, sigma, prior);
+        MultivariateJacobianFunction model = point -> residuals(point, readings, first, sigma, prior, excess);
         Optimum optimum = new LevenbergMarquardtOptimizer()
                 .optimize(new LeastSquaresBuilder()
                         .model(model)
@@ -89,7 +111,36 @@ public final class CoolingFit {
         double[] best = optimum.getPoint().toArray();
         RealMatrix jacobian = optimum.getJacobian();
         RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian)).getSolver().getInverse();
-        return new CoolingFit(first, best, draw(best, covariance));
+        double[] spreads = new double[best.length];
+        for (int i = 0; i < spreads.length; i++) {
+            spreads[i] = Math.sqrt(covariance.getEntry(i, i));
+        }
+        return new CoolingFit(first, excess, best, spreads, draw(best, covariance));
+    }
+
+    /** Logarithm of the most probable rate, per minute at 20 K. */
+    public double logRate() {
+        return best[1];
+    }
+
+    /** Standard deviation of {@link #logRate()}. */
+    public double logRateSpread() {
+        return spreads[1];
+    }
+
+    /** Most probable surroundings. */
+    public Temperature surroundings() {
+        return Temperature.celsius(best[2]);
+    }
+
+    /** Standard deviation of the surroundings, K. */
+    public double surroundingsSpread() {
+        return spreads[2];
+    }
+
+    /** Standard deviation of the temperature at the first reading, K. */
+    public double startSpread() {
+        return spreads[0];
     }
 
     /** Median course. Its minute 0 is the first reading. */
@@ -133,7 +184,7 @@ public final class CoolingFit {
      */
     public record Arrival(double median, double low, double high, double probability) {}
 
-    /** When it reaches a target that is below where it is now. */
+    /** When it reaches a target that lies between where it is now and its surroundings. */
     public Arrival reaches(Temperature target) {
         double[] times = new double[DRAWS];
         int arrive = 0;
@@ -146,22 +197,25 @@ public final class CoolingFit {
                 times[DRAWS / 2], times[DRAWS / 10], times[DRAWS - 1 - DRAWS / 10], (double) arrive / DRAWS);
     }
 
-    private static CoolingBody body(double[] p) {
-        return new CoolingBody(
-                Temperature.celsius(p[0]), Temperature.celsius(p[2]), Math.exp(p[1]), CoolingBody.OPEN_POT);
+    private CoolingBody body(double[] p) {
+        return body(p, excess);
+    }
+
+    private static CoolingBody body(double[] p, double excess) {
+        return new CoolingBody(Temperature.celsius(p[0]), Temperature.celsius(p[2]), Math.exp(p[1]), excess);
     }
 
     private static Pair<RealVector, RealMatrix> residuals(
-            RealVector point, List<Reading> readings, double first, double sigma, Prior prior) {
+            RealVector point, List<Reading> readings, double first, double sigma, Prior prior, double excess) {
         double[] p = point.toArray();
-        double[] value = residual(p, readings, first, sigma, prior);
+        double[] value = residual(p, readings, first, sigma, prior, excess);
         double[][] jacobian = new double[value.length][3];
         for (int j = 0; j < 3; j++) {
             double[] moved = p.clone();
             moved[j] += STEP;
-            double[] up = residual(moved, readings, first, sigma, prior);
+            double[] up = residual(moved, readings, first, sigma, prior, excess);
             moved[j] -= 2 * STEP;
-            double[] down = residual(moved, readings, first, sigma, prior);
+            double[] down = residual(moved, readings, first, sigma, prior, excess);
             for (int i = 0; i < value.length; i++) {
                 jacobian[i][j] = (up[i] - down[i]) / (2 * STEP);
             }
@@ -169,10 +223,11 @@ public final class CoolingFit {
         return new Pair<>(new ArrayRealVector(value), new Array2DRowRealMatrix(jacobian));
     }
 
-    private static double[] residual(double[] p, List<Reading> readings, double first, double sigma, Prior prior) {
+    private static double[] residual(
+            double[] p, List<Reading> readings, double first, double sigma, Prior prior, double excess) {
         int n = readings.size();
         double[] r = new double[n + 2];
-        CoolingBody body = body(p);
+        CoolingBody body = body(p, excess);
         for (int i = 0; i < n; i++) {
             r[i] = (body.after(readings.get(i).minute() - first).celsius() - readings.get(i).celsius()) / sigma;
         }

@@ -7,6 +7,7 @@ import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Surroundings;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.problem.ProblemKey;
@@ -80,6 +81,12 @@ final class Phrases {
     static final List<Phrase> ALL = List.of(
             WeighPhrase::match,
             phrase("(" + words(SPOTS) + ")\\s+" + DEGREES, (m, c) -> temperature(m, c)),
+            phrase(
+                    "(lye|fats|oils?)\\s+(?:in(?:to)?\\s+)?(?:an?\\s+|the\\s+)?(ice|cold|warm|hot)\\s+(?:bath|water)",
+                    (m, c) -> new Entry.Bathed(SPOTS.get(lower(m.group(1))), bath(m.group(2)))),
+            phrase(
+                    "(lye|fats|oils?)\\s+out(?:\\s+of\\s+(?:the\\s+)?(?:bath|water))?",
+                    (m, c) -> new Entry.Bathed(SPOTS.get(lower(m.group(1))), Surroundings.ROOM)),
             phrase("(?:lye\\s+in(?:to\\s+(?:fats|oils?))?|in)", (m, c) -> new Entry.LyeIntoFats()),
             phrase("ready(?:\\s+for\\s+lye)?", (m, c) -> new Entry.ReadyForLye(List.of())),
             phrase("portion\\s+(\\d{1,2})\\s*(?:/|of)\\s*(\\d{1,2})", (m, c) -> portion(m)),
@@ -129,6 +136,14 @@ final class Phrases {
     private static Entry temperature(Matcher m, QuickContext context) {
         Spot spot = SPOTS.get(lower(m.group(1)));
         return new Entry.TemperatureRead(spot, TemperatureNotation.readAt(spot, FIELD, m.group(2), context.units()));
+    }
+
+    private static Surroundings bath(String word) {
+        return switch (lower(word)) {
+            case "ice" -> Surroundings.ICE_BATH;
+            case "cold" -> Surroundings.COLD_BATH;
+            default -> Surroundings.WARM_BATH;
+        };
     }
 
     private static Entry burst(String seconds) {

@@ -34,6 +34,9 @@ public sealed interface Entry {
     /** A temperature was read. */
     record TemperatureRead(Spot spot, Temperature temperature) implements Entry {}
 
+    /** A pot was put into a bath, or taken out of it. */
+    record Bathed(Spot pot, Surroundings into) implements Entry {}
+
     /** Lye was poured into the fats: the clock of the batter starts. */
     record LyeIntoFats() implements Entry {}
 

@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class CoolingFitTest {
 
@@ -71,40 +73,165 @@ class CoolingFitTest {
         return new double[] {reached, minutes[0], minutes[(int) (10 / step)], minutes[(int) (20 / step)]};
     }
 
-    @Test
-    void tellsTheRemainingTimeOfPairsThatDoNotFollowTheLaw() {
-        // 500 pairs, three readings over 20 min with 1 C of noise, room unknown by 2.5 C: median error of the remaining time at most 10 %,
-        // ninetieth percentile at most 25 %, the 80 % band covers 75 to 92 %.
-        // This seed is one of several: others give a median of 9.4 to 10.6 % and a ninetieth percentile of 22.8 to 25.1 %, so the limits are just met.
-        Random random = new Random(42);
-        List<Double> errors = new ArrayList<>();
-        int covered = 0;
-        int cases = 0;
-        while (cases < 1000) {
-            boolean lye = cases % 2 == 0;
-            double usual = lye ? 0.013 : 0.010;
-            double rate = usual * Math.exp(0.35 * random.nextGaussian());
-            double room = 20 + 2.5 * random.nextGaussian();
-            double start = lye ? 75 + 20 * random.nextDouble() : 62 + 16 * random.nextDouble();
-            double target = 40;
-            double[] truth = truth(random, rate, start, room, 600, target);
-            double remaining = truth[0] - 20;
-            if (Double.isInfinite(truth[0]) || remaining < 10) {
-                continue;
-            }
-            cases++;
-            List<Reading> readings = List.of(
-                    new Reading(0, truth[1] + random.nextGaussian()),
-                    new Reading(10, truth[2] + random.nextGaussian()),
-                    new Reading(20, truth[3] + random.nextGaussian()));
-            CoolingFit.Arrival arrival = CoolingFit.of(readings, 1, prior(usual)).reaches(Temperature.celsius(target));
-            errors.add(Math.abs(arrival.median() - truth[0]) / remaining);
-            covered += arrival.low() <= truth[0] && truth[0] <= arrival.high() ? 1 : 0;
+    /** Errors of the remaining time as a part of it, and whether the 80 % band held, of one pot after another. */
+    private static final class Score {
+
+        private final List<Double> errors = new ArrayList<>();
+        private int covered;
+
+        void add(CoolingFit.Arrival told, double truth, double now) {
+            errors.add(Math.abs(told.median() - truth) / (truth - now));
+            covered += told.low() <= truth && truth <= told.high() ? 1 : 0;
         }
-        double[] sorted = errors.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-        assertThat(sorted[sorted.length / 2]).as("median error").isLessThanOrEqualTo(0.10);
-        assertThat(sorted[sorted.length * 9 / 10]).as("90th percentile").isLessThanOrEqualTo(0.25);
-        assertThat(covered / 1000.0).as("covered by the 80 % band").isBetween(0.75, 0.92);
+
+        double quantile(double q) {
+            return errors.stream().mapToDouble(Double::doubleValue).sorted().toArray()[(int) (q * errors.size())];
+        }
+
+        double coverage() {
+            return (double) covered / errors.size();
+        }
+    }
+
+    /** One pot of a workshop: its own rate, which changes by a tenth or so from day to day. */
+    private static final class Pot {
+
+        private static final double POT_TO_POT = 0.35;
+        private static final double DAY_TO_DAY = 0.1;
+
+        private final Random random;
+        private final double usual;
+        private final double hottest;
+        private final double own;
+
+        Pot(Random random, boolean lye) {
+            this.random = random;
+            this.usual = lye ? 0.013 : 0.010;
+            this.hottest = lye ? 95 : 80;
+            this.own = usual * Math.exp(POT_TO_POT * random.nextGaussian());
+        }
+
+        /** A day with it: 70 to 95 C of lye or 55 to 80 C of fats; time at which it is at 40, and three readings over twenty minutes. */
+        double[] day(double room) {
+            double start = hottest - 25 * random.nextDouble();
+            return truth(random, own * Math.exp(DAY_TO_DAY * random.nextGaussian()), start, room, 600, 40);
+        }
+
+        CoolingFit fit(double[] day, CoolingMemory memory) {
+            List<Reading> readings = List.of(
+                    new Reading(0, day[1] + random.nextGaussian()),
+                    new Reading(10, day[2] + random.nextGaussian()),
+                    new Reading(20, day[3] + random.nextGaussian()));
+            return CoolingFit.of(
+                    readings, 1, CoolingFit.prior(usual, memory, Temperature.celsius(20), CoolingFit.ROOM_GUESSED));
+        }
+
+        CoolingMemory after(int batches) {
+            List<CoolingMemory.Timed> timed = new ArrayList<>();
+            for (int i = 0; i < batches; i++) {
+                double[] day = day(20 + 2.5 * random.nextGaussian());
+                timed.add(CoolingMemory.Timed.of(fit(day, CoolingMemory.NONE), usual));
+            }
+            return CoolingMemory.of(timed);
+        }
+    }
+
+    private static Score pairs(long seed, int earlierBatches) {
+        Random random = new Random(seed);
+        Score score = new Score();
+        int pairs = 0;
+        while (pairs < 500) {
+            double room = 20 + 2.5 * random.nextGaussian();
+            Pot lye = new Pot(random, true);
+            Pot fats = new Pot(random, false);
+            double[] lyeDay = lye.day(room);
+            double[] fatsDay = fats.day(room);
+            boolean bothStillToCome = Math.min(lyeDay[0], fatsDay[0]) > 30 && Double.isFinite(lyeDay[0]) && Double.isFinite(fatsDay[0]);
+            if (bothStillToCome) {
+                pairs++;
+                score.add(lye.fit(lyeDay, lye.after(earlierBatches)).reaches(Temperature.celsius(40)), lyeDay[0], 20);
+                score.add(fats.fit(fatsDay, fats.after(earlierBatches)).reaches(Temperature.celsius(40)), fatsDay[0], 20);
+            }
+        }
+        return score;
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13, 14, 15})
+    void tellsTheRemainingTimeOfPairsThatDoNotFollowTheLaw(long seed) {
+        // 500 pairs of a workshop that has timed its pots in four earlier batches; three readings over 20 min with 1 C of noise, room unknown by 2.5 C.
+        Score score = pairs(seed, 4);
+        assertThat(score.quantile(0.5)).as("median error").isLessThanOrEqualTo(0.10);
+        assertThat(score.quantile(0.9)).as("90th percentile").isLessThanOrEqualTo(0.25);
+        assertThat(score.coverage()).as("covered by the 80 % band").isBetween(0.75, 0.92);
+    }
+
+    @Test
+    void tellsItLessWellOfPotsThatItNeverSaw() {
+        // Three readings cannot tell more: the exact posterior of this simulation has a median error of 9.5 to 10.6 %, a ninetieth percentile to 27 %.
+        Score score = pairs(21, 0);
+        assertThat(score.quantile(0.5)).as("median error").isLessThanOrEqualTo(0.12);
+        assertThat(score.quantile(0.9)).as("90th percentile").isLessThanOrEqualTo(0.30);
+        assertThat(score.coverage()).as("covered by the 80 % band").isBetween(0.75, 0.92);
+    }
+
+    @Nested
+    class Newton {
+
+        // Excess 0 is the plain law; numbers by hand from its closed forms.
+        @Test
+        void fromTwoPoints() {
+            double k = Math.log((80.0 - 20) / (60 - 20)) / 20;
+            CoolingBody body = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), k, 0);
+            assertThat(k).isCloseTo(0.0202733, within(1e-7));
+            assertThat(body.minutesTo(Temperature.celsius(40))).isCloseTo(54.190, within(0.001));
+            assertThat(body.after(20).celsius()).isCloseTo(60, within(1e-9));
+        }
+
+        @Test
+        void ofTwoPotsTheSpanWhenTheyAreCloseEnough() {
+            CoolingBody lye = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.0202733, 0);
+            CoolingBody fats = new CoolingBody(Temperature.celsius(70), Temperature.celsius(20), 0.00871767, 0);
+            assertThat(fats.minutesTo(Temperature.celsius(40))).isCloseTo(105.107, within(0.001));
+            double from = Double.NaN;
+            double to = Double.NaN;
+            for (double m = 0; m < 60; m += 0.01) {
+                boolean close = Math.abs(lye.after(m).celsius() - fats.after(m).celsius()) <= 3;
+                from = close && Double.isNaN(from) ? m : from;
+                to = close ? m : to;
+            }
+            assertThat(from).isCloseTo(10.28, within(0.02));
+            assertThat(to).isCloseTo(22.32, within(0.02));
+        }
+
+        @Test
+        void fittedWithItsPriors() {
+            CoolingFit fit = CoolingFit.of(
+                    List.of(new Reading(0, 80), new Reading(15, 67.9), new Reading(30, 58.3)),
+                    0.7,
+                    new Prior(0.018, 0.5, Temperature.celsius(20), 2.5),
+                    0);
+            assertThat(fit.at(0)).isCloseTo(80.006, within(0.002));
+            assertThat(Math.exp(fit.logRate())).isCloseTo(0.015026, within(2e-6));
+            assertThat(fit.surroundings().celsius()).isCloseTo(20.101, within(0.005));
+            assertThat(fit.startSpread()).isCloseTo(0.66, within(0.005));
+            assertThat(fit.logRateSpread()).isCloseTo(0.069, within(0.0005));
+            assertThat(fit.surroundingsSpread()).isCloseTo(2.48, within(0.005));
+            CoolingFit.Arrival at40 = fit.reaches(Temperature.celsius(40));
+            assertThat(fit.middle().minutesTo(Temperature.celsius(40))).isCloseTo(73.35, within(0.02));
+            // The reference does not have the 3 % for what the law does not catch, so ours is a little wider.
+            assertThat(at40.low()).isCloseTo(69.3, within(1.2));
+            assertThat(at40.high()).isCloseTo(78.4, within(1.2));
+        }
+    }
+
+    @Test
+    void warmsInABath() {
+        CoolingBody cold = new CoolingBody(Temperature.celsius(16), Temperature.celsius(50), 0.05);
+        double minutes = cold.minutesTo(Temperature.celsius(30));
+        assertThat(cold.after(minutes).celsius()).isCloseTo(30, within(1e-9));
+        assertThat(cold.minutesTo(Temperature.celsius(10))).isZero();
+        assertThat(cold.minutesTo(Temperature.celsius(55))).isInfinite();
     }
 
     @Nested

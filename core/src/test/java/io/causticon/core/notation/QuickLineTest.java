@@ -12,6 +12,7 @@ import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Surroundings;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
@@ -49,6 +50,15 @@ class QuickLineTest {
                         ZoneOffset.UTC,
                         units,
                         Findings.vocabulary()));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "lye in an ice bath, LYE, ICE_BATH", "lye cold bath, LYE, COLD_BATH", "fats into warm water, FATS, WARM_BATH",
+        "oil hot bath, FATS, WARM_BATH", "lye out of the bath, LYE, ROOM", "fats out, FATS, ROOM"
+    })
+    void whereAPotStands(String text, Spot pot, Surroundings into) {
+        assertThat(only(text)).isEqualTo(new Entry.Bathed(pot, into));
     }
 
     private static Entry only(String text) {

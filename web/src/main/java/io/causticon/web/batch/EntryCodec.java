@@ -25,6 +25,7 @@ class EntryCodec {
         @Type(value = Entry.ReadyForLye.class, name = "ready"),
         @Type(value = Entry.PortionFed.class, name = "portion"),
         @Type(value = Entry.LyeClear.class, name = "lye-clear"),
+        @Type(value = Entry.Bathed.class, name = "bathed"),
         @Type(value = Entry.LyeIntoFats.class, name = "lye-in"),
         @Type(value = Entry.BlenderBurst.class, name = "burst"),
         @Type(value = Entry.StageReached.class, name = "stage"),

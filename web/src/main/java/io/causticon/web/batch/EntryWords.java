@@ -7,6 +7,7 @@ import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Surroundings;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.web.shared.Formats;
@@ -38,6 +39,8 @@ public record EntryWords(String mark, String text) {
             return new EntryWords("lye", "portion " + p.portion() + " of " + p.of() + " in");
         } else if (entry instanceof Entry.LyeClear) {
             return new EntryWords("lye", "lye clear, strained");
+        } else if (entry instanceof Entry.Bathed b) {
+            return new EntryWords(spot(b.pot()), spot(b.pot()) + bath(b.into()));
         } else if (entry instanceof Entry.LyeIntoFats) {
             return new EntryWords("lye", "lye into the fats");
         } else if (entry instanceof Entry.BlenderBurst b) {
@@ -137,6 +140,15 @@ public record EntryWords(String mark, String text) {
                     case NOT_SAID -> w.vessel() == null ? "" : ", no tare logged";
                 };
         return new EntryWords(mark(w.what()), name(w.what()) + " " + formats.mass(w.mass()) + vessel + tare);
+    }
+
+    private static String bath(Surroundings into) {
+        return switch (into) {
+            case ROOM -> " out of the bath";
+            case ICE_BATH -> " into an ice bath";
+            case COLD_BATH -> " into cold water";
+            case WARM_BATH -> " into warm water";
+        };
     }
 
     private static String keeping(Keeping keeping) {

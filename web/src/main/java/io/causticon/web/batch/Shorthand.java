@@ -34,6 +34,13 @@ final class Shorthand {
             return "portion " + p.portion() + "/" + p.of();
         } else if (entry instanceof Entry.LyeClear) {
             return "clear";
+        } else if (entry instanceof Entry.Bathed b) {
+            return lower(b.pot()) + switch (b.into()) {
+                case ROOM -> " out";
+                case ICE_BATH -> " ice bath";
+                case COLD_BATH -> " cold bath";
+                case WARM_BATH -> " warm bath";
+            };
         } else if (entry instanceof Entry.LyeIntoFats) {
             return "lye in";
         } else if (entry instanceof Entry.BlenderBurst b) {

@@ -96,6 +96,7 @@ record BenchPage(
      * @param portionTap what one taps when the next portion is in; empty when all are
      * @param portionWords its words
      * @param clear whether the lye is dissolved and strained
+     * @param stands where lye and fats stand and can be put; empty while the lye dissolves
      */
     record Pot(
             String spot,
@@ -109,7 +110,14 @@ record BenchPage(
             String alarm,
             String portionTap,
             String portionWords,
-            boolean clear) {}
+            boolean clear,
+            List<Stand> stands) {}
+
+    /** Where a pot can stand. */
+    record Stand(String pot, List<Place> places) {}
+
+    /** A place: its word, what one taps, whether it stands there. */
+    record Place(String name, String tap, boolean current) {}
 
     /** A name and a value. */
     record Figure(String name, String value) {}

@@ -1,5 +1,6 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.forecast.PotMemories;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.heat.LoafHistory.Extent;
 import io.causticon.core.making.WorkingTime;
@@ -30,10 +31,12 @@ class BenchPages {
     private static final int RECENT = 7;
 
     private final LoafForecasts loaves;
+    private final PotMemory pots;
     private final Clock clock;
 
-    BenchPages(LoafForecasts loaves, Clock clock) {
+    BenchPages(LoafForecasts loaves, PotMemory pots, Clock clock) {
         this.loaves = loaves;
+        this.pots = pots;
         this.clock = clock;
     }
 
@@ -61,8 +64,8 @@ class BenchPages {
                 shown == BenchStep.WEIGH ? weighing.page() : null,
                 shown == BenchStep.READY ? ReadyList.of(batch) : null,
                 switch (shown) {
-                    case LYE -> new PotPages(batch, maker, now).lyePot();
-                    case MATCH -> new PotPages(batch, maker, now).matching();
+                    case LYE -> new PotPages(batch, maker, PotMemories.NONE, now).lyePot();
+                    case MATCH -> new PotPages(batch, maker, pots.of(batch, maker.room()), now).matching();
                     default -> null;
                 },
                 shown == BenchStep.MIX ? mix(batch, formats, now) : null,

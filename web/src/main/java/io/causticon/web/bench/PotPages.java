@@ -1,17 +1,21 @@
 package io.causticon.web.bench;
 
 import io.causticon.core.forecast.Matching;
+import io.causticon.core.forecast.PotMemories;
 import io.causticon.core.forecast.PotOutlook;
+import io.causticon.core.forecast.PotSegments;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.heat.BathAdvice;
+import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.heat.HeatTransfer;
 import io.causticon.core.heat.Levelling;
 import io.causticon.core.heat.Meeting;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Surroundings;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
@@ -22,6 +26,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Words the lye pot and the matching of a batch. */
 final class PotPages {
@@ -32,18 +37,21 @@ final class PotPages {
     private static final double POSSIBLE = 0.1;
     private static final double NEAR_BOILING = 95;
     private static final double SOLID_FATS = 35;
+    private static final double OUT_OF_BATH = 2;
 
     private final Batch batch;
     private final Maker maker;
     private final Formats formats;
+    private final PotMemories memories;
     private final Instant now;
     private final BatchFacts facts;
     private final Temperature room;
 
-    PotPages(Batch batch, Maker maker, Instant now) {
+    PotPages(Batch batch, Maker maker, PotMemories memories, Instant now) {
         this.batch = batch;
         this.maker = maker;
         this.formats = maker.formats();
+        this.memories = memories;
         this.now = now;
         this.facts = batch.facts(now);
         this.room = facts.room().orElse(maker.room());
@@ -67,7 +75,8 @@ final class PotPages {
                         ? ""
                         : "portion " + (pot.fed() + 1) + "/" + pot.portions(),
                 "Portion " + (pot.fed() + 1) + " of " + pot.portions() + " in",
-                batch.log().first(Entry.LyeClear.class).isPresent());
+                batch.log().first(Entry.LyeClear.class).isPresent(),
+                List.of());
     }
 
     private String says(PotOutlook pot, Optional<Temperature> read) {
@@ -158,7 +167,7 @@ final class PotPages {
     }
 
     BenchPage.Pot matching() {
-        Matching matching = Matching.of(batch.plan(), facts, maker.room(), now);
+        Matching matching = Matching.of(batch.plan(), facts, maker.room(), memories, now);
         boolean fatsNext = matching.lye().isPresent() && matching.fats().isEmpty();
         Spot spot = fatsNext ? Spot.FATS : Spot.LYE;
         return new BenchPage.Pot(
@@ -173,7 +182,18 @@ final class PotPages {
                 "",
                 "",
                 "",
-                true);
+                true,
+                List.of(stand(Spot.LYE), stand(Spot.FATS)));
+    }
+
+    private BenchPage.Stand stand(Spot spot) {
+        Surroundings in = PotSegments.of(batch.log(), spot, now).current().in();
+        String pot = EntryWords.spot(spot);
+        return new BenchPage.Stand(pot, List.of(
+                new BenchPage.Place("room", pot + " out of the bath", in == Surroundings.ROOM),
+                new BenchPage.Place("ice", pot + " ice bath", in == Surroundings.ICE_BATH),
+                new BenchPage.Place("cold", pot + " cold bath", in == Surroundings.COLD_BATH),
+                new BenchPage.Place("warm", pot + " warm bath", in == Surroundings.WARM_BATH)));
     }
 
     private String matchWords(Matching m) {
@@ -184,9 +204,20 @@ final class PotPages {
         double lye = m.lye().orElseThrow().at(m.now());
         double fats = m.fats().orElseThrow().at(m.now());
         String window = degreesOnly(m.window().low()) + " to " + degrees(m.window().high());
+        List<Spot> bathed = Stream.of(Spot.LYE, Spot.FATS)
+                .filter(s -> PotSegments.of(batch.log(), s, now).current().in() != Surroundings.ROOM)
+                .toList();
         boolean close = Math.abs(lye - fats) <= m.tolerance().kelvin();
         if (close && m.window().contains(lye) && m.window().contains(fats)) {
-            return "They are together. Lye into the fats, through the strainer.";
+            return bathed.isEmpty()
+                    ? "They are together. Lye into the fats, through the strainer."
+                    : "They are together. Out of the bath, then lye into the fats, through the strainer.";
+        }
+        for (Spot spot : bathed) {
+            double at = spot == Spot.LYE ? lye : fats;
+            if (m.window().contains(at) && Math.abs(at - batch.plan().mixAt().celsius()) <= OUT_OF_BATH) {
+                return "Out of the bath with the " + EntryWords.spot(spot) + ": it is near " + formats.temperature(batch.plan().mixAt()) + ".";
+            }
         }
         if (close) {
             String cooler = lye < fats ? "lye" : "fats";
@@ -245,7 +276,18 @@ final class PotPages {
                 "best chance", Formats.probability(x.best()) + " at " + formats.clock(
                         batch.log().begun().plusSeconds(Math.round(60 * x.bestMinute()))))));
         figures.add(new BenchPage.Figure("lye concentration", formats.percent(facts.concentration(), 1)));
+        known(memories.lye()).ifPresent(w -> figures.add(new BenchPage.Figure("lye vessel cools", w)));
+        known(memories.fats()).ifPresent(w -> figures.add(new BenchPage.Figure("pots of fats cool", w)));
         return figures;
+    }
+
+    private static Optional<String> known(CoolingMemory memory) {
+        if (memory.batches() == 0) {
+            return Optional.empty();
+        }
+        double against = Math.exp(memory.logRatio());
+        String times = memory.batches() == 1 ? "1 batch" : memory.batches() + " batches";
+        return Optional.of(Formats.number(against, 2) + " \u00d7 usual, " + times);
     }
 
     private String degrees(double celsius) {

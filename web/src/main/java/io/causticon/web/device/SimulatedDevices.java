@@ -2,6 +2,7 @@ package io.causticon.web.device;
 
 import io.causticon.core.forecast.PotOutlook;
 import io.causticon.core.formula.Weights;
+import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.LyePotCurve;
 import io.causticon.core.heat.LyePotRun;
@@ -9,6 +10,7 @@ import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Surroundings;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -53,6 +55,7 @@ class SimulatedDevices implements DisposableBean {
     private static final int SILENT_BEATS = 26;
     private static final double MELTED = 68;
     private static final double ROOM = 17.5;
+    private static final double ICE_WATER = 1;
     private static final double POT_MINUTES = 240;
 
     private final DeviceService devices;
@@ -163,9 +166,39 @@ class SimulatedDevices implements DisposableBean {
                 : batch.log().of(Entry.TemperatureRead.class)
                         .filter(t -> t.entry().spot() == device.spot() && t.at().isBefore(probe.since))
                         .reduce((a, b) -> b)
-                        .map(t -> new CoolingBody(t.entry().temperature(), Temperature.celsius(ROOM), rate, CoolingBody.OPEN_POT)
-                                .after(Duration.between(t.at(), now).toMillis() / 60_000.0)
-                                .celsius());
+                        .map(t -> stood(batch.log(), device.spot(), t.entry().temperature(), rate, t.at(), now));
+    }
+
+    /** Where a pot has come to that stood in the room, and in the baths that it was put into since. */
+    private static double stood(BatchLog log, Spot spot, Temperature start, double roomRate, Instant from, Instant now) {
+        double celsius = start.celsius();
+        Instant since = from;
+        Surroundings in = Surroundings.ROOM;
+        for (BatchLog.Timed<Entry.Bathed> bath : log.of(Entry.Bathed.class)
+                .filter(b -> b.entry().pot() == spot && !b.at().isAfter(now))
+                .toList()) {
+            if (bath.at().isAfter(since)) {
+                celsius = after(celsius, in, spot, roomRate, since, bath.at());
+                since = bath.at();
+            }
+            in = bath.entry().into();
+        }
+        return after(celsius, in, spot, roomRate, since, now);
+    }
+
+    private static double after(double celsius, Surroundings in, Spot spot, double roomRate, Instant from, Instant to) {
+        double bathRate = spot == Spot.LYE ? BathAdvice.PLASTIC_IN_BATH : BathAdvice.POT_IN_BATH;
+        Temperature around =
+                switch (in) {
+                    case ROOM -> Temperature.celsius(ROOM);
+                    case ICE_BATH -> Temperature.celsius(ICE_WATER);
+                    case COLD_BATH -> BathAdvice.TAP;
+                    case WARM_BATH -> BathAdvice.WARM;
+                };
+        return new CoolingBody(
+                        Temperature.celsius(celsius), around, in == Surroundings.ROOM ? roomRate : bathRate, CoolingBody.OPEN_POT)
+                .after(Duration.between(from, to).toMillis() / 60_000.0)
+                .celsius();
     }
 
     private double temperature(Device device, Batch batch, Probe probe, Instant now) {
@@ -186,19 +219,14 @@ class SimulatedDevices implements DisposableBean {
                     .map(c -> {
                         double clear = Duration.between(from, c.at()).toMillis() / 60_000.0;
                         Mass liquor = Weights.planned(batch.plan().formula()).lye().plus(Weights.planned(batch.plan().formula()).water());
-                        return new CoolingBody(
-                                        Temperature.celsius(curve.at(clear)), Temperature.celsius(ROOM), CoolingBody.usualLyeRate(liquor), CoolingBody.OPEN_POT)
-                                .after(Math.max(0, pot.minute(now) - clear))
-                                .celsius();
+                        return stood(
+                                log, Spot.LYE, Temperature.celsius(curve.at(clear)), CoolingBody.usualLyeRate(liquor), c.at(), now);
                     })
                     .orElseGet(() -> curve.at(pot.minute(now)));
         }
         if (device.spot() == Spot.FATS) {
-            double minutes = Duration.between(probe.since, now).toMillis() / 60_000.0;
             double rate = CoolingBody.usualFatsRate(batch.plan().formula().fatMass()) * 1.15;
-            return new CoolingBody(Temperature.celsius(MELTED), Temperature.celsius(ROOM), rate, CoolingBody.OPEN_POT)
-                    .after(minutes)
-                    .celsius();
+            return stood(log, Spot.FATS, Temperature.celsius(MELTED), rate, probe.since, now);
         }
         return log.last(Entry.TemperatureRead.class).map(t -> t.entry().temperature().celsius()).orElse(ROOM);
     }

@@ -9,6 +9,7 @@ import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Surroundings;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
@@ -38,6 +39,7 @@ class CodecsTest {
                 new Entry.ReadyForLye(List.of()),
                 new Entry.PortionFed(3, 9),
                 new Entry.LyeClear(),
+                new Entry.Bathed(Spot.LYE, Surroundings.WARM_BATH),
                 new Entry.BlenderBurst(20),
                 new Entry.StageReached(Stage.RICED, "lavender"),
                 new Entry.Added("lavender", Mass.grams(30)),

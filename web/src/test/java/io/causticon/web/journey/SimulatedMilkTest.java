@@ -60,7 +60,7 @@ class SimulatedMilkTest {
             browser.all(".ready-list input[type=checkbox]").forEach(WebElement::click);
             browser.press("Ready for lye").waitFor(".two-buttons");
             use(browser, "probe one, thermometer", "LYE", "60");
-            use(browser, "probe two, thermometer", "FATS", "90");
+            useOnChange(browser, "probe two, thermometer", "FATS", "0.8");
 
             for (int portion = 1; portion <= PORTIONS; portion++) {
                 browser.waitForText("Portion " + portion + " of " + PORTIONS + " in");
@@ -77,9 +77,7 @@ class SimulatedMilkTest {
             }
             browser.waitUntilTrue(() -> browser.texts(".two-buttons button").size() == 1);
             browser.press("Clear, strained").waitForText("Lye and fats");
-            // Lye from frozen milk can be colder than the room; then waiting does not bring it to warm fats, and that is told.
-            browser.waitUntilTrue(() -> List.of("They will not meet by waiting", "Together in about", "They are together", "Within ").stream()
-                    .anyMatch(browser.text(".bench-left .says")::startsWith));
+            bringTogether(browser);
             browser.press("Lye into the fats").waitFor(".ladder");
 
             Batch made = server.getBean(BatchService.class).get(batch);
@@ -92,6 +90,9 @@ class SimulatedMilkTest {
             assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == Spot.FATS).count())
                     .isGreaterThan(3);
             assertThat(made.log().entries().stream().map(LoggedEntry::id)).doesNotHaveDuplicates();
+            double together = made.log().first(Entry.LyeIntoFats.class).orElseThrow().at().toEpochMilli();
+            assertThat(Math.abs(last(made, Spot.LYE, together) - last(made, Spot.FATS, together))).isLessThan(7.5);
+            assertThat(last(made, Spot.LYE, together)).isBetween(23.5, 36.5);
             // Frozen milk never came near where it scorches.
             assertThat(made.log().of(Entry.TemperatureRead.class)
                             .filter(t -> t.entry().spot() == Spot.LYE)
@@ -102,6 +103,41 @@ class SimulatedMilkTest {
         } finally {
             server.close();
         }
+    }
+
+    private static double last(Batch made, Spot spot, double before) {
+        return made.log().of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot && t.at().toEpochMilli() <= before)
+                .reduce((a, b) -> b)
+                .orElseThrow()
+                .entry()
+                .temperature()
+                .celsius();
+    }
+
+    /** Lye from frozen milk is colder than the room: waiting does not bring it to warm fats, so both go into baths until the bench says so. */
+    private static void bringTogether(Browser browser) {
+        browser.waitForText("They will not meet by waiting");
+        browser.waitForText("Sooner: ");
+        press(browser, "lye in: warm");
+        browser.waitUntilTrue(() -> says(browser).startsWith("Out of the bath with the lye") || says(browser).startsWith("They are together"));
+        press(browser, "lye in: room");
+        browser.waitUntilTrue(() -> says(browser).startsWith("They are together") || !says(browser).startsWith("Out of"));
+        if (!says(browser).startsWith("They are together")) {
+            press(browser, "fats in: cold");
+            browser.waitUntilTrue(() -> says(browser).startsWith("Out of the bath with the fats") || says(browser).startsWith("They are together"));
+            press(browser, "fats in: room");
+        }
+        browser.waitForText("They are together");
+    }
+
+    private static String says(Browser browser) {
+        return browser.text(".bench-left .says");
+    }
+
+    private static void press(Browser browser, String place) {
+        browser.all(".stands [aria-label='" + place + "']").get(0).click();
+        browser.waitUntilTrue(() -> !browser.all(".stands [aria-label='" + place + "'][aria-pressed='true']").isEmpty());
     }
 
     /** The server goes; the maker taps all the same; the server comes back and the tap is there. */
@@ -136,6 +172,12 @@ class SimulatedMilkTest {
             browser.typeInto("amount", 0, target.replace(",", "")).press("Weighed");
         }
         browser.waitFor(".ready-list, .says");
+    }
+
+    private static void useOnChange(Browser browser, String device, String spot, String kelvin) {
+        browser.press("Use a device").chooseText("device", device).choose("spot", 0, spot);
+        browser.type("onChange", kelvin).press("Use it here");
+        browser.waitForText("logs on a change of " + kelvin);
     }
 
     private static void use(Browser browser, String device, String spot, String seconds) {
