@@ -10,6 +10,7 @@ import { clocks } from './behaviour/clocks.js';
 import { scrub } from './behaviour/scrub.js';
 import { once } from './behaviour/once.js';
 import { layerDrawing } from './behaviour/layer-drawing.js';
+import { hold } from './behaviour/hold.js';
 import { filterList } from './behaviour/filter-list.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
@@ -21,6 +22,7 @@ attach('[data-splash]', splash);
 attach('[data-scrub]', scrub);
 attach('[data-once]', once);
 attach('[data-filter]', filterList);
+attach('[data-hold]', hold);
 document.querySelectorAll('[data-print]').forEach((button) => button.addEventListener('click', () => window.print()));
 attach('[data-live-bench]', liveBench);
 attach('[data-timer]', timer);

@@ -1,12 +1,11 @@
-// Runs every clock of the page on one beat.
-import { elapsed } from '../calc/elapsed.js';
+// Runs every clock and countdown of the page on one beat, also those that came with a refreshed part.
+import { elapsed, left } from '../calc/elapsed.js';
 
 export function clocks(document) {
-  const all = [...document.querySelectorAll('[data-clock]')];
-  if (all.length === 0) {
-    return;
-  }
-  const beat = () => all.forEach((e) => { e.textContent = elapsed(Number(e.dataset.clock), Date.now()); });
+  const beat = () => {
+    document.querySelectorAll('[data-clock]').forEach((e) => { e.textContent = elapsed(Number(e.dataset.clock), Date.now()); });
+    document.querySelectorAll('[data-until]').forEach((e) => { e.textContent = left(Number(e.dataset.until), Date.now()); });
+  };
   beat();
   setInterval(beat, 1000);
 }

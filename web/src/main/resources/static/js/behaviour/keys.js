@@ -26,7 +26,7 @@ function find(document, key) {
 }
 
 function act(target) {
-  if (target.matches('input, textarea')) {
+  if (target.matches('input, textarea, [data-hold]')) {
     target.focus();
   } else {
     target.click();

@@ -61,6 +61,11 @@ export function liveBench(strip) {
     }
   }
 
+  // A working time goes on shrinking while nobody taps.
+  if (document.querySelector('[data-part="mix-head"], [data-part="pour-head"]')) {
+    setInterval(refresh, 20_000);
+  }
+
   setInterval(() => devices().forEach((device) => {
     const words = silent(Number(device.dataset.heard), Date.now());
     device.classList.toggle('dead', words !== '');

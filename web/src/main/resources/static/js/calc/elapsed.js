@@ -24,3 +24,15 @@ export function silent(heard, now) {
   const seconds = Math.round((now - heard) / 1000);
   return now - heard > DEAD_AFTER ? `silent for ${seconds} s` : '';
 }
+
+/** Minutes until a moment: whole ones while there are ten, then with seconds; "now" when it is past. */
+export function left(until, now) {
+  const seconds = Math.round((until - now) / 1000);
+  if (seconds <= 0) {
+    return 'now';
+  }
+  if (seconds >= 100 * 60) {
+    return `${(seconds / 3600).toFixed(1)} h`;
+  }
+  return seconds >= 600 ? `${Math.round(seconds / 60)} min` : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} min`;
+}

@@ -52,6 +52,17 @@ public final class LoafForecast {
         return run(facts.plan(), batterMass(facts.plan()), wrap, poured, room, HOURS, draws);
     }
 
+    /**
+     * If it were poured now.
+     *
+     * @param batter its temperature
+     * @param covered with film or a lid, else open
+     */
+    public static Optional<LoafEnsemble> asIf(BatchPlan plan, Temperature batter, Temperature room, boolean covered, int draws) {
+        LoafSetup.Wrap wrap = covered ? LoafSetup.Wrap.COVERED : LoafSetup.Wrap.OPEN;
+        return run(plan, batterMass(plan), wrap, batter, room, HOURS_TO_PEAK, draws);
+    }
+
     /** Everything that goes into the mould. */
     public static Mass batterMass(BatchPlan plan) {
         return BatterAmount.of(plan.formula()).mass();

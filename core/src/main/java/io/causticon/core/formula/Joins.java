@@ -12,6 +12,8 @@ public enum Joins {
     EMULSION,
     /** Into the batter at light trace. */
     TRACE,
+    /** In the last second, by hand, then straight into the mould: a fast ending on purpose. */
+    LAST,
     /** On the poured soap. */
     TOP;
 

@@ -1,5 +1,6 @@
 /**
- * How long a batter stays workable. May use {@code formula} and below.
+ * From lye-in to the pour: how long a batter stays workable, what is learned of it, what goes in when, and what each ingredient did.
+ * May use {@code observation}, {@code formula} and below.
  */
 @NullMarked
 package io.causticon.core.making;

@@ -1,7 +1,9 @@
 package io.causticon.core.notation;
 
+import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
+import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.Keeping;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
@@ -65,6 +67,15 @@ final class Phrases {
             Map.entry("false", Stage.FALSE_TRACE),
             Map.entry("froth", Stage.FROTHY));
 
+    private static final Map<String, MixMethod> METHODS = Map.of(
+            "stick", MixMethod.STICK,
+            "stick blender", MixMethod.STICK,
+            "stand mixer", MixMethod.STAND_MIXER,
+            "whisk", MixMethod.WHISK,
+            "by hand", MixMethod.HAND,
+            "hand", MixMethod.HAND,
+            "bottle", MixMethod.BOTTLE);
+
     private static final Map<String, Keeping> KEEPINGS = Map.ofEntries(
             Map.entry("cover", Keeping.COVERED),
             Map.entry("covered", Keeping.COVERED),
@@ -96,8 +107,18 @@ final class Phrases {
                     "(" + words(STAGES) + ")(?:\\s+trace)?(?:\\s+after\\s+([\\p{L} -]+))?",
                     (m, c) -> new Entry.StageReached(STAGES.get(lower(m.group(1))), trimmed(m.group(2)))),
             phrase(
-                    "add(?:ed)?\\s+([\\p{L}' -]+?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb)?)?(?=$|\\s+(?:at|to)\\b)",
+                    "add(?:ed)?\\s+([\\p{L}' -]+?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb)?)?"
+                            + "(?:\\s+to\\s+(?:the\\s+)?([\\p{L}\\p{N}' -]+?))?(?:\\s+lot\\s+([\\p{L}\\p{N}./-]+))?(?=$|\\s+at\\b)",
                     (m, c) -> added(m, c)),
+            phrase("(?:mixed\\s+)?(?:with\\s+|by\\s+)?(" + words(METHODS) + ")", (m, c) -> new Entry.MixedWith(METHODS.get(lower(m.group(1))))),
+            phrase(
+                    "(take|took|layer|pour)\\s+([\\p{L}][\\p{L}\\p{N}' -]*?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb)?)?(?=$)",
+                    (m, c) -> portion(m, c)),
+            phrase("tap(?:ped)?(?:\\s+out)?", (m, c) -> new Entry.AirTapped()),
+            phrase("humidity\\s+" + NUMBER + "\\s*%?", (m, c) -> new Entry.HumidityRead(within("humidity", m.group(1), 0, 100))),
+            phrase(
+                    "([\\p{L}][\\p{L}' -]*?)\\s+(browned|morphed|faded|riced|seized)",
+                    (m, c) -> new Entry.Behaved(m.group(1).trim(), Behaviour.valueOf(m.group(2).toUpperCase(Locale.ROOT)))),
             phrase("pour(?:ed)?(?:\\s+(?:at\\s+)?" + DEGREES + ")?", (m, c) -> poured(m, c)),
             phrase("(" + words(KEEPINGS) + ")(?:\\s+" + DEGREES + ")?", (m, c) -> kept(m, c)),
             phrase("gel\\s+(none|no|partial|full|seen)", (m, c) -> new Entry.GelSeen(extent(m.group(1)))),
@@ -151,12 +172,18 @@ final class Phrases {
     }
 
     private static Entry added(Matcher m, QuickContext context) {
-        if (m.group(2) == null) {
-            return new Entry.Added(m.group(1).trim(), null);
-        }
-        String unit = m.group(3) == null ? "" : m.group(3);
-        Mass mass = MassNotation.read(FIELD, m.group(2) + unit, context.units());
-        return new Entry.Added(m.group(1).trim(), mass);
+        return new Entry.Added(m.group(1).trim(), mass(m.group(2), m.group(3), context), trimmed(m.group(4)), trimmed(m.group(5)));
+    }
+
+    private static @Nullable Mass mass(@Nullable String number, @Nullable String unit, QuickContext context) {
+        return number == null ? null : MassNotation.read(FIELD, number + (unit == null ? "" : unit), context.units());
+    }
+
+    private static Entry portion(Matcher m, QuickContext context) {
+        Mass mass = mass(m.group(3), m.group(4), context);
+        return lower(m.group(1)).startsWith("t")
+                ? new Entry.PortionTaken(m.group(2).trim(), mass)
+                : new Entry.LayerPoured(m.group(2).trim(), mass);
     }
 
     private static Entry poured(Matcher m, QuickContext context) {

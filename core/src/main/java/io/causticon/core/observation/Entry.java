@@ -46,8 +46,37 @@ public sealed interface Entry {
     /** The batter was seen at a stage, perhaps just after something was added. */
     record StageReached(Stage stage, @Nullable String after) implements Entry {}
 
-    /** Something went into the batter. */
-    record Added(String what, @Nullable Mass mass) implements Entry {}
+    /** What the batter is mixed with from now on. */
+    record MixedWith(MixMethod method) implements Entry {}
+
+    /**
+     * Something went into the batter.
+     *
+     * @param portion of which portion, null for the whole batter
+     * @param lot label of its lot, null when not said
+     */
+    record Added(String what, @Nullable Mass mass, @Nullable String portion, @Nullable String lot) implements Entry {
+
+        /** Into the whole batter, of a lot that was not said. */
+        public Added(String what, @Nullable Mass mass) {
+            this(what, mass, null, null);
+        }
+    }
+
+    /** A portion was taken from the bowl. */
+    record PortionTaken(String portion, @Nullable Mass mass) implements Entry {}
+
+    /** A portion or layer went into the mould, or on top of what is in it. */
+    record LayerPoured(String portion, @Nullable Mass mass) implements Entry {}
+
+    /** The air was tapped out of the mould. */
+    record AirTapped() implements Entry {}
+
+    /** An ingredient showed what it does: in the pot or in the bar. */
+    record Behaved(String what, Behaviour how) implements Entry {}
+
+    /** Relative humidity of the workshop's air, per cent. */
+    record HumidityRead(double percent) implements Entry {}
 
     /** The batter went into the mould. */
     record Poured(@Nullable Temperature batter) implements Entry {}

@@ -2,6 +2,7 @@ package io.causticon.core.preflight;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.Portioning;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -25,6 +26,7 @@ final class AdditiveBites {
         f.formula.additives().forEach(a -> overdose(f, a));
         blend(f);
         f.formula.additives().forEach(a -> temper(f, a));
+        f.formula.additives().forEach(a -> divided(f, a));
         f.formula.additives().forEach(a -> dispersion(f, a));
         f.formula.additives().forEach(a -> colour(f, a));
     }
@@ -77,16 +79,25 @@ final class AdditiveBites {
         Additive additive = portion.additive();
         WorkshopFacts.Tried tried = f.workshop.tried().getOrDefault(additive.id(), new WorkshopFacts.Tried(0, 0));
         boolean quick = f.time.minutes() < QUICK_MINUTES;
+        if (portion.joins() == Joins.LAST && (additive.isMover() || tried.troubled() > 0)) {
+            // A fast ending on purpose is a plan, not an error.
+            return;
+        }
         if (additive.isMover()) {
             f.bite(
                     Phrase.of("{} may seize the batter", additive.name()),
                     Phrase.of("It thickens within a minute or two of going in."),
                     Phrase.of("Last of all, by hand, straight into the mould"),
+                    Flight.additives(
+                            Phrase.of("Plan it as a fast ending"),
+                            Flight.only(additive.id(), a -> a.joining(Joins.LAST))),
                     intoFats(portion));
         } else if (additive.isFragrance() && tried.troubled() > 0) {
             f.bite(
                     Phrase.of("{} was trouble before", additive.name()),
-                    Phrase.of("It thickened or riced in {} of {} batches here.", tried.troubled(), tried.batches()),
+                    tried.did().isEmpty()
+                            ? Phrase.of("It thickened or riced in {} of {} batches here.", tried.troubled(), tried.batches())
+                            : Phrase.of("In {} of {} batches here: {}.", tried.troubled(), tried.batches(), tried.did()),
                     calmer(f, portion));
         } else if (additive.isFragrance() && quick && (tried.batches() == 0 || additive.isMildMover())) {
             String how = tried.batches() == 0 ? "was never tried here" : "moves a little";
@@ -116,6 +127,21 @@ final class AdditiveBites {
     private static PlanChange intoFats(AdditivePortion portion) {
         return Flight.additives(
                 Phrase.of("Put it into the fats"), Flight.only(portion.additive().id(), a -> a.joining(Joins.FATS)));
+    }
+
+    /** What is stirred into all of a batter that is then divided costs its working time twice. */
+    private static void divided(Flight f, AdditivePortion portion) {
+        boolean calm = !portion.additive().isMover();
+        if (portion.additive().isFragrance()
+                && calm
+                && portion.joins() == Joins.TRACE
+                && f.plan.pouring().portioning().way() != Portioning.Way.WHOLE) {
+            f.bite(
+                    Phrase.of("{} into a divided batter", portion.additive().name()),
+                    Phrase.of("Stirred in at trace it takes minutes that the parts then lack."),
+                    Phrase.of("In the fats before the lye it is there from the start"),
+                    intoFats(portion));
+        }
     }
 
     private static void dispersion(Flight f, AdditivePortion portion) {

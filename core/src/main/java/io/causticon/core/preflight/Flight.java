@@ -37,7 +37,7 @@ final class Flight {
         this.balance = AlkaliBalance.of(formula);
         this.composition = Composition.of(formula.fats());
         this.batter = BatterAmount.of(formula);
-        this.time = WorkingTime.forecast(plan);
+        this.time = WorkingTime.forecast(plan, workshop.trace());
         this.peak = peak;
         this.loaf = loaf;
         this.workshop = workshop;

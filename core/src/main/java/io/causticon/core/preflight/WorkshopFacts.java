@@ -1,6 +1,7 @@
 package io.causticon.core.preflight;
 
 import io.causticon.core.formula.Vessel;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.quantity.Temperature;
 import java.util.List;
 import java.util.Map;
@@ -15,21 +16,39 @@ import org.jspecify.annotations.Nullable;
  * @param vessels what the lye can be dissolved in
  * @param lastInMould what the mould held last; null when that is not known
  * @param lotsPastUse labels of lots that are past their use-by
+ * @param trace how batters come to trace here
  */
 public record WorkshopFacts(
         Temperature room,
         Map<String, Tried> tried,
         List<Vessel> vessels,
         @Nullable LastBatch lastInMould,
-        Set<String> lotsPastUse) {
+        Set<String> lotsPastUse,
+        TraceKnowledge trace) {
+
+    /** Of a workshop whose batches told nothing of working times yet. */
+    public WorkshopFacts(
+            Temperature room,
+            Map<String, Tried> tried,
+            List<Vessel> vessels,
+            @Nullable LastBatch lastInMould,
+            Set<String> lotsPastUse) {
+        this(room, tried, vessels, lastInMould, lotsPastUse, TraceKnowledge.PRIOR);
+    }
 
     /**
      * How a fragrance behaved so far.
      *
      * @param batches how many batches it went into
      * @param troubled in how many of them the batter seized, riced or thickened within minutes of it
+     * @param did what it did, with counts; may be empty
      */
-    public record Tried(int batches, int troubled) {}
+    public record Tried(int batches, int troubled, String did) {
+
+        public Tried(int batches, int troubled) {
+            this(batches, troubled, "");
+        }
+    }
 
     /**
      * What was made in a vessel last.

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.Recipes;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.quantity.Temperature;
 import org.junit.jupiter.api.Test;
 
 class WorkingTimeTest {
@@ -31,17 +32,38 @@ class WorkingTimeTest {
     }
 
     @Test
-    void aMoverAndClayAreQuicker() {
-        assertThat(minutes(plain().additive("eo-clove", 8))).isLessThan(0.5 * minutes(plain()));
+    void warmerIsQuicker() {
+        assertThat(WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(51))).minutes())
+                .isCloseTo(0.5 * WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(40))).minutes(), within(1e-9));
+    }
+
+    @Test
+    void moreWaterAndMoreOleicAreSlower() {
+        assertThat(minutes(recipe().fat("sunflower-oil-high-oleic", 900).fat("palm-oil", 100))).isGreaterThan(1.2 * minutes(plain()));
+        assertThat(minutes(plain().target(LiquidTarget.concentration(.25)))).isGreaterThan(1.3 * minutes(plain()));
+    }
+
+    @Test
+    void clayIsQuicker() {
         assertThat(minutes(plain().additive("kaolin", 20))).isLessThan(minutes(plain()));
     }
 
     @Test
-    void theBandIsWhatTheMethodSaysAndHoldsTheMedian() {
-        WorkingTime time = WorkingTime.forecast(plain().plan());
-        // 80 % of a log-normal with sigma 0.42: a factor exp(1.2816 x 0.42) = 1.713 either way.
-        assertThat(time.band().high() / time.minutes()).isCloseTo(1.713, within(0.002));
-        assertThat(time.minutes() / time.band().low()).isCloseTo(1.713, within(0.002));
+    void aMoverAtTraceLeavesLightTraceAndCutsWhatComesAfter() {
+        WorkingTime with = WorkingTime.forecast(plain().additive("eo-clove", 8).plan());
+        WorkingTime without = WorkingTime.forecast(plain().plan());
+        assertThat(with.minutes()).isCloseTo(without.minutes(), within(1e-9));
+        assertThat(with.unpourable() - with.minutes()).isLessThan(0.5 * (without.unpourable() - without.minutes()));
+        assertThat(with.unpourableBand().contains(with.unpourable())).isTrue();
+    }
+
+    @Test
+    void theBandOfTheReferenceIsThatOfThePriorAndWidensAwayFromIt() {
+        WorkingTime near = WorkingTime.forecast(plain().plan());
+        WorkingTime far = WorkingTime.forecast(recipe().fat("castor-oil", 500).fat("olive-oil", 500).plan());
+        assertThat(near.band().high() / near.minutes()).isBetween(1.70, 1.85);
+        assertThat(near.minutes() / near.band().low()).isBetween(1.70, 1.85);
+        assertThat(far.band().high() / far.minutes()).isGreaterThan(near.band().high() / near.minutes());
     }
 
     @Test
@@ -49,9 +71,10 @@ class WorkingTimeTest {
         WorkingTime time = WorkingTime.forecast(plain().additive("eo-clove", 8).plan());
         double product = 12;
         for (WorkingTime.Reason reason : time.reasons()) {
-            product *= reason.factor();
+            product *= reason.later() ? 1 : reason.factor();
         }
         assertThat(product).isCloseTo(time.minutes(), within(1e-9));
         assertThat(time.reasons().get(0).words()).contains("clove");
+        assertThat(time.reasons().get(0).later()).isTrue();
     }
 }

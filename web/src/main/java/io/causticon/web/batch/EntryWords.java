@@ -9,9 +9,11 @@ import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Surroundings;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.web.shared.Formats;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Says what an entry says, in the maker's words and units.
@@ -46,10 +48,23 @@ public record EntryWords(String mark, String text) {
         } else if (entry instanceof Entry.BlenderBurst b) {
             return new EntryWords("batter", "blender " + b.seconds() + " s");
         } else if (entry instanceof Entry.Added a) {
-            return plain(a.what() + (a.mass() == null ? "" : " " + formats.mass(a.mass())) + " added");
+            return plain(a.what() + mass(a.mass(), formats) + " added" + (a.portion() == null ? "" : " to " + a.portion())
+                    + (a.lot() == null ? "" : ", lot " + a.lot()));
         } else if (entry instanceof Entry.Poured p) {
             return new EntryWords(
                     "batter", "poured" + (p.batter() == null ? "" : " at " + formats.temperature(p.batter())));
+        } else if (entry instanceof Entry.PortionTaken t) {
+            return new EntryWords("batter", "portion " + t.portion() + mass(t.mass(), formats) + " taken");
+        } else if (entry instanceof Entry.LayerPoured l) {
+            return new EntryWords("batter", l.portion() + mass(l.mass(), formats) + " into the mould");
+        } else if (entry instanceof Entry.AirTapped) {
+            return plain("air tapped out");
+        } else if (entry instanceof Entry.MixedWith m) {
+            return plain("mixed with: " + lower(m.method()).replace('_', ' '));
+        } else if (entry instanceof Entry.HumidityRead h) {
+            return new EntryWords("room", "humidity " + Formats.number(h.percent(), 0) + " %");
+        } else if (entry instanceof Entry.Behaved b) {
+            return plain(b.what() + " " + lower(b.how()));
         } else if (entry instanceof Entry.Kept k) {
             return plain(keeping(k.keeping())
                     + (k.temperature() == null ? "" : " at " + formats.temperature(k.temperature())));
@@ -140,6 +155,10 @@ public record EntryWords(String mark, String text) {
                     case NOT_SAID -> w.vessel() == null ? "" : ", no tare logged";
                 };
         return new EntryWords(mark(w.what()), name(w.what()) + " " + formats.mass(w.mass()) + vessel + tare);
+    }
+
+    private static String mass(@Nullable Mass mass, Formats formats) {
+        return mass == null ? "" : " " + formats.mass(mass);
     }
 
     private static String bath(Surroundings into) {

@@ -5,8 +5,10 @@ import io.causticon.core.notation.QuickContext;
 import io.causticon.core.notation.QuickLine;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.ProblemWords;
 import java.time.Clock;
@@ -66,11 +68,25 @@ public class Logbook {
      * @throws ProblemsException with everything that cannot be taken
      */
     public void log(BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey) {
+        log(id, text, byHand, late, maker, clientKey, Optional.empty());
+    }
+
+    /**
+     * Reads and logs; when it tells of the batter's stage, with the temperature that is read at the same moment.
+     *
+     * @param batter what a thermometer in the batter shows now
+     */
+    public void log(
+            BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey, Optional<Temperature> batter) {
         Reading reading = understand(id, text, byHand, maker);
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
-        batches.log(id, reading.entries(), reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey);
+        List<Entry> lines = new ArrayList<>(reading.entries());
+        if (reading.at().isEmpty() && lines.stream().anyMatch(Entry.StageReached.class::isInstance)) {
+            batter.ifPresent(t -> lines.add(new Entry.TemperatureRead(Spot.BATTER, t)));
+        }
+        batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey);
     }
 
     /** Reads and logs at once. */

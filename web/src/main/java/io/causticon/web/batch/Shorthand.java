@@ -6,8 +6,10 @@ import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
 import io.causticon.web.shared.Formats;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /** Writes an entry as a maker would type it, so that it can be amended where she typed it. */
 final class Shorthand {
@@ -48,13 +50,25 @@ final class Shorthand {
         } else if (entry instanceof Entry.StageReached s) {
             return stage(s) + (s.after() == null ? "" : " after " + s.after());
         } else if (entry instanceof Entry.Added a) {
-            String mass = a.mass() == null ? "" : " " + formats.massInput(a.mass()) + " " + formats.massUnit();
-            return "add " + a.what() + mass;
+            return "add " + a.what() + mass(a.mass(), formats) + (a.portion() == null ? "" : " to " + a.portion())
+                    + (a.lot() == null ? "" : " lot " + a.lot());
         } else if (entry instanceof Entry.Poured p) {
             return "poured"
                     + (p.batter() == null
                             ? ""
                             : " " + plain(formats.temperatureNumber(p.batter())) + formats.temperatureUnit().substring(1));
+        } else if (entry instanceof Entry.PortionTaken t) {
+            return "take " + t.portion() + mass(t.mass(), formats);
+        } else if (entry instanceof Entry.LayerPoured l) {
+            return "layer " + l.portion() + mass(l.mass(), formats);
+        } else if (entry instanceof Entry.AirTapped) {
+            return "tapped";
+        } else if (entry instanceof Entry.MixedWith m) {
+            return lower(m.method()).replace('_', ' ');
+        } else if (entry instanceof Entry.HumidityRead h) {
+            return "humidity " + plain(Formats.number(h.percent(), 0));
+        } else if (entry instanceof Entry.Behaved b) {
+            return b.what() + " " + lower(b.how());
         } else if (entry instanceof Entry.Kept k) {
             return switch (k.keeping()) {
                 case COVERED -> "cover";
@@ -67,6 +81,10 @@ final class Shorthand {
             };
         }
         return afterTheMould(entry, formats);
+    }
+
+    private static String mass(@Nullable Mass mass, Formats formats) {
+        return mass == null ? "" : " " + formats.massInput(mass) + " " + formats.massUnit();
     }
 
     private static String afterTheMould(Entry entry, Formats formats) {

@@ -264,6 +264,10 @@ final class StripLayout {
     private static boolean isEvent(Entry entry) {
         return entry instanceof Entry.LyeIntoFats
                 || entry instanceof Entry.Added
+                || entry instanceof Entry.MixedWith
+                || entry instanceof Entry.PortionTaken
+                || entry instanceof Entry.LayerPoured
+                || entry instanceof Entry.AirTapped
                 || entry instanceof Entry.Poured
                 || entry instanceof Entry.Kept
                 || entry instanceof Entry.GelSeen
@@ -276,6 +280,12 @@ final class StripLayout {
             return "lye in";
         } else if (entry instanceof Entry.Added added) {
             return added.what() + " in";
+        } else if (entry instanceof Entry.PortionTaken t) {
+            return t.portion() + " taken";
+        } else if (entry instanceof Entry.LayerPoured l) {
+            return l.portion() + " poured";
+        } else if (entry instanceof Entry.AirTapped) {
+            return "tapped";
         } else if (entry instanceof Entry.Poured) {
             return "poured";
         } else if (entry instanceof Entry.Cut) {

@@ -62,11 +62,12 @@ class BenchController {
     }
 
     /** What a form of the bench carries beside its own fields. */
-    record Carried(String at, String step, String key, Long late) {
+    record Carried(String at, String step, String key, Long late, String rescue) {
 
         Carried {
             at = at == null ? "" : at;
             step = step == null ? "" : step;
+            rescue = rescue == null ? "" : rescue;
             late = late == null ? 0L : Math.min(Math.max(late, 0), LONGEST_WAIT);
         }
     }
@@ -115,11 +116,52 @@ class BenchController {
         BatchId batch = new BatchId(id);
         try {
             // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
-            logbook.log(batch, (quick + " " + degrees).trim(), carried.at(), waited(carried), maker, carried.key());
+            boolean now = carried.at().isBlank() && carried.late() == 0;
+            logbook.log(
+                    batch,
+                    (quick + " " + degrees).trim(),
+                    carried.at(),
+                    waited(carried),
+                    maker,
+                    carried.key(),
+                    now ? devices.batterNow(batch) : Optional.empty());
             return back(id, carried);
         } catch (ProblemsException e) {
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
         }
+    }
+
+    /** What is done with the batter: something goes in, a portion is taken, a part is poured. */
+    record Done(String kind, String name, String portion, String mass, String lot) {}
+
+    @PostMapping("/{id}/batter")
+    String batter(
+            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Done form, Carried carried) {
+        BatchId batch = new BatchId(id);
+        try {
+            Mass mass = form.mass() == null || form.mass().isBlank() ? null : MassNotation.read("amount", form.mass(), maker.units());
+            if (mass != null) {
+                check(form.name(), mass);
+            }
+            logbook.log(batch, entry(form, mass), carried.at(), waited(carried), maker, carried.key());
+            return back(id, carried);
+        } catch (ProblemsException e) {
+            model.addAttribute("amount", form.mass());
+            model.addAttribute("amountProblem", logbook.problem(e.problems(), maker));
+            return show(batch, model, maker, carried, "", "");
+        }
+    }
+
+    private static Entry entry(Done form, @Nullable Mass mass) {
+        return switch (form.kind()) {
+            case "take" -> new Entry.PortionTaken(form.name(), mass);
+            case "pour" -> new Entry.LayerPoured(form.name(), mass);
+            default -> new Entry.Added(form.name().replaceFirst("^eo-", "").replace('-', ' '), mass, blankToNull(form.portion()), blankToNull(form.lot()));
+        };
+    }
+
+    private static @Nullable String blankToNull(@Nullable String text) {
+        return text == null || text.isBlank() ? null : text.trim();
     }
 
     /** What the scale's form holds. */
@@ -164,10 +206,10 @@ class BenchController {
         if (!missing.isEmpty()) {
             model.addAttribute("readyProblem", "Not yet looked at: " + String.join("; ", missing) + ".");
             model.addAttribute("readyTicked", check);
-            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late()), "", "");
+            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late(), ""), "", "");
         }
         logbook.log(batch, new Entry.ReadyForLye(wanted), carried.at(), waited(carried), maker, carried.key());
-        return back(id, new Carried(carried.at(), "", carried.key(), carried.late()));
+        return back(id, new Carried(carried.at(), "", carried.key(), carried.late(), ""));
     }
 
     private static Duration waited(Carried carried) {
@@ -198,7 +240,7 @@ class BenchController {
     private String show(BatchId id, Model model, Maker maker, Carried carried, String quick, String problem) {
         Batch batch = batches.get(id);
         model.addAttribute("page", pages.page(
-                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.vesselMasses()));
+                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.vesselMasses(), shelf.lotLabels(), carried.rescue()));
         model.addAttribute("vessels", shelf.vesselMasses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");

@@ -34,8 +34,8 @@ record BenchPage(
         @Nullable Weigh weigh,
         @Nullable ReadyList ready,
         @Nullable Pot pot,
-        @Nullable Mix mix,
-        @Nullable Setting set,
+        @Nullable MixPage mix,
+        @Nullable PourPage set,
         List<Warning> warnings,
         List<Recent> recent) {
 
@@ -121,37 +121,4 @@ record BenchPage(
 
     /** A name and a value. */
     record Figure(String name, String value) {}
-
-    /**
-     * Mixing.
-     *
-     * @param lyeIn when lye went in, in epoch milliseconds, 0 if it did not
-     * @param minutes how long ago
-     * @param forecast median time to light trace
-     * @param band its band
-     * @param reasons what moves it
-     * @param rungs the ladder from the top
-     * @param troubles what stands beside it
-     * @param additions what is to go in
-     * @param blended seconds of blender so far
-     */
-    record Mix(
-            long lyeIn,
-            String minutes,
-            String forecast,
-            String band,
-            List<Figure> reasons,
-            List<Rung> rungs,
-            List<Rung> troubles,
-            List<Addition> additions,
-            String blended) {}
-
-    /** A rung: what it is called, what one taps, what it looks like, when it was reached. */
-    record Rung(String name, String tap, String looks, String reached) {}
-
-    /** Something that goes in: what one taps, its words, what to heed, whether it is in. */
-    record Addition(String tap, String words, String heed, boolean in) {}
-
-    /** The pour and after. */
-    record Setting(boolean poured, String since, String forecast, List<Figure> figures) {}
 }

@@ -313,6 +313,7 @@ final class PotPages {
             case FATS -> " in the fats";
             case EMULSION -> " at emulsion";
             case TRACE -> " at trace";
+            case LAST -> " last";
             case TOP -> " on top";
         };
         return p.liquid().name() + (p.frozen() ? ", frozen" : "") + when;

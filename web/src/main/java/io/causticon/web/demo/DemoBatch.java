@@ -7,6 +7,8 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.LoafHistory;
+import io.causticon.core.making.Situation;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
@@ -146,8 +148,9 @@ final class DemoBatch {
 
     /** Mixed to a stage, with bursts of the blender, in about the time that the forecast gives. */
     DemoBatch mixedTo(Stage last) {
-        light = WorkingTime.forecast(plan).minutes() * Math.exp(0.25 * random.nextGaussian());
         at(lyeIn, new Entry.LyeIntoFats());
+        Situation made = Situation.asMade(BatchFacts.of(plan, new BatchLog(begun, asLogged(lines)), now));
+        light = WorkingTime.forecast(made, TraceKnowledge.PRIOR).minutes() * Math.exp(0.2 * random.nextGaussian());
         at(lyeIn + 0.3, new Entry.BlenderBurst(15));
         at(lyeIn + 0.1 * light + 0.6, new Entry.BlenderBurst(20));
         at(lyeIn + 0.25 * light + 0.5, new Entry.StageReached(Stage.EMULSION, null));
@@ -162,8 +165,16 @@ final class DemoBatch {
         return this;
     }
 
-    DemoBatch added(String what, double grams) {
-        at(lyeIn + 1.08 * light, new Entry.Added(what, Mass.grams(grams)));
+    DemoBatch added(String what, double grams, String lot) {
+        at(lyeIn + 1.08 * light, new Entry.Added(what, Mass.grams(grams), null, lot));
+        return this;
+    }
+
+    /** Grains a minute after it went in, and a thick batter soon after. */
+    DemoBatch ricedAfter(String what, double grams, String lot) {
+        added(what, grams, lot);
+        at(lyeIn + 1.08 * light + 1.2, new Entry.StageReached(Stage.RICED, what));
+        at(lyeIn + 1.08 * light + 1.6, new Entry.BlenderBurst(12));
         return this;
     }
 

@@ -19,9 +19,11 @@ import io.causticon.core.formula.Scales;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Catalogue;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** The recipes of the made-up workshop. */
 final class DemoRecipes {
@@ -86,6 +88,10 @@ final class DemoRecipes {
                 new Line.Point(0, left), new Line.Point(OAK_LOAF.width() / 2, middle), new Line.Point(OAK_LOAF.width(), right)));
     }
 
+    /** As it stands on the demo's shelf. */
+    static final Additive TARRED_HEMP = Additive.ownFragrance(
+            "own-tarred-hemp", "Tarred hemp", 30.0, Set.of("ricing_possible", "discolours_brown"), Set.of("eugenol"), "rices below 38 \u00b0C");
+
     static BatchPlan ryeBeerTar() {
         return new DemoRecipes("Rye-beer Tar")
                 .fat("tallow-beef", 480)
@@ -94,6 +100,7 @@ final class DemoRecipes {
                 .fat("castor-oil", 60)
                 .liquid("distilled-water", 60, false)
                 .liquid("beer-flat", 40, true)
+                .additive(TARRED_HEMP, 18)
                 .gel(GelGoal.FORCE)
                 .mixAt(41)
                 .plan();
@@ -160,6 +167,7 @@ final class DemoRecipes {
                 .water()
                 .superfat(6)
                 .gel(GelGoal.FORCE)
+                .additive("eo-lavender", 24)
                 .mixAt(42)
                 .plan();
     }
@@ -208,6 +216,7 @@ final class DemoRecipes {
                 .fat("castor-oil", 60)
                 .water()
                 .gel(GelGoal.FORCE)
+                .additive(TARRED_HEMP, 20)
                 .mixAt(43)
                 .plan();
     }
@@ -234,6 +243,11 @@ final class DemoRecipes {
 
     private DemoRecipes water() {
         return liquid("distilled-water", 100, false);
+    }
+
+    private DemoRecipes additive(Additive own, double grams) {
+        additives.add(new AdditivePortion(own, Mass.grams(grams)));
+        return this;
     }
 
     private DemoRecipes additive(String id, double grams) {

@@ -7,6 +7,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Keeping;
@@ -127,8 +128,16 @@ class DemoWorkshop implements ApplicationRunner {
         lot("castor-oil", "CA-09", null, "9.10", today.plusMonths(10));
         lot("sunflower-oil-high-oleic", "SU-14", null, "5.20", today.plusMonths(7));
         lot("rice-bran-oil", "RB-02", null, "6.80", today.plusMonths(6));
+        scent("eo-lavender", "LV-4", "68.00", today.plusMonths(8));
+        scent("eo-rosemary", "RO-2", "44.00", today.plusMonths(11));
+        scent("own-tarred-hemp", "TH-1", "52.00", today.plusMonths(2));
+        scent("own-tarred-hemp", "TH-2", "55.00", today.plusMonths(13));
         lot("tallow-beef", "TA-06", null, "2.90", today.plusMonths(5));
         shelf.addLot(new Lot(UUID.randomUUID(), LotKind.ALKALI, "naoh", "LYE-19", null, new BigDecimal("3.80"), null));
+    }
+
+    private void scent(String additive, String label, String price, LocalDate useBy) {
+        shelf.addLot(new Lot(UUID.randomUUID(), LotKind.ADDITIVE, additive, label, null, new BigDecimal(price), useBy));
     }
 
     private void lot(String fat, String label, @Nullable Double certified, String price, LocalDate useBy) {
@@ -138,9 +147,9 @@ class DemoWorkshop implements ApplicationRunner {
     private void cleanOnes() {
         watched(keep(INES, onTheBench()));
         keep(ODD, batch(DemoRecipes.ryeBeerTar(), 0.36, 2)
-                .weighed().potsMatched().mixedTo(Stage.MEDIUM).pouredAndKept(Keeping.INSULATED));
+                .weighed().potsMatched().mixedTo(Stage.MEDIUM).ricedAfter("tarred hemp", 18, "TH-2").pouredAndKept(Keeping.INSULATED));
         keep(INES, batch(DemoRecipes.juniper(), 1.35, 3)
-                .weighed().potsMatched().mixedTo(Stage.MEDIUM).added("rosemary", 36).pouredAndKept(Keeping.COVERED));
+                .weighed().potsMatched().mixedTo(Stage.MEDIUM).added("rosemary", 36, "RO-2").pouredAndKept(Keeping.COVERED));
         keep(ODD, batch(DemoRecipes.brine(), 4.2, 5)
                 .weighed()
                 .potsMatched()
@@ -152,6 +161,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
+                .added("lavender", 24, "LV-4")
                 .pouredAndKept(Keeping.INSULATED)
                 .unmouldedAndCut(14)
                 .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
@@ -160,10 +170,12 @@ class DemoWorkshop implements ApplicationRunner {
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
+                .added("tarred hemp", 20, "TH-1")
                 .pouredAndKept(Keeping.INSULATED)
                 .unmouldedAndCut(12)
                 .day(4, new Entry.WashTested(WashFeel.CALM))
                 .day(9, new Entry.TouchTested(TouchFeel.FIRM), new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
+                .day(24, new Entry.Behaved("tarred hemp", Behaviour.BROWNED))
                 .day(31, new Entry.WashTested(WashFeel.CALM), new Entry.Released("four weeks, calm on both makers")));
         recipes.create(DemoRecipes.threeTides(), ODD);
         keep(ODD, batch(DemoRecipes.longShelf(), 88, 12)

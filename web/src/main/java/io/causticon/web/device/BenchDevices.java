@@ -1,11 +1,13 @@
 package io.causticon.web.device;
 
 import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** The devices of a bench, worded. */
@@ -40,6 +42,16 @@ public class BenchDevices {
         return devices.watching(batch).stream().map(d -> atBench(d, maker)).toList();
     }
 
+    /** What a thermometer in the batter shows, if one is there and speaks. */
+    public Optional<Temperature> batterNow(BatchId batch) {
+        return devices.watching(batch).stream()
+                .filter(d -> d.kind() == DeviceKind.THERMOMETER && d.spot() == Spot.BATTER)
+                .filter(d -> readings.silence(d.id()).filter(s -> s.compareTo(DEAD_AFTER) < 0).isPresent())
+                .flatMap(d -> readings.latest(d.id()).stream())
+                .map(r -> Temperature.celsius(r.value()))
+                .findFirst();
+    }
+
     /** Devices that lie on the shelf. */
     public List<Device> free() {
         return devices.all().stream().filter(d -> d.batch() == null).toList();
@@ -52,6 +64,7 @@ public class BenchDevices {
                     case THERMOMETER -> maker.formats().temperatureUnit();
                     case SCALE -> maker.formats().massUnit();
                     case PH_PEN -> "pH";
+                    case BLENDER -> "s";
                 };
         return new AtBench(
                 d.id().toString(),
@@ -66,6 +79,9 @@ public class BenchDevices {
     }
 
     private static String rule(Device d) {
+        if (d.kind() == DeviceKind.BLENDER) {
+            return "logs each burst";
+        }
         String every = d.everySeconds() == null ? "" : "logs every " + d.everySeconds() + " s";
         String change = d.onChange() == null ? "" : (every.isEmpty() ? "logs " : ", ") + "on a change of " + d.onChange();
         return every + change;

@@ -9,7 +9,9 @@ public enum DeviceKind {
     /** Grams. */
     SCALE("scale", Interval.between(-5_000, 50_000)),
     /** pH. */
-    PH_PEN("pH pen", Interval.between(0, 14));
+    PH_PEN("pH pen", Interval.between(0, 14)),
+    /** Seconds that the blender ran: one number for each burst, when it ends. */
+    BLENDER("blender switch", Interval.between(0, 900));
 
     private final String words;
     private final Interval possible;

@@ -80,6 +80,7 @@ class LiveFeed implements SmartLifecycle {
             case THERMOMETER -> formats.temperatureNumber(Temperature.celsius(value)).replace('\u2212', '-');
             case SCALE -> formats.massInput(Mass.grams(value)).replace('\u2212', '-');
             case PH_PEN -> Formats.number(value, 1);
+            case BLENDER -> Formats.number(value, 0);
         };
     }
 

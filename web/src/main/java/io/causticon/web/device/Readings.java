@@ -84,7 +84,8 @@ public class Readings {
     }
 
     private boolean logByRule(Device device, DeviceReading reading) {
-        if (device.batch() == null || device.everySeconds() == null && device.onChange() == null) {
+        boolean byItself = device.kind() == DeviceKind.BLENDER;
+        if (device.batch() == null || !byItself && device.everySeconds() == null && device.onChange() == null) {
             return false;
         }
         DeviceReading last = logged.get(device.id());
@@ -92,7 +93,7 @@ public class Readings {
                 && (last == null || Duration.between(last.at(), reading.at()).toSeconds() >= device.everySeconds());
         boolean changed = device.onChange() != null
                 && (last == null || Math.abs(reading.value() - last.value()) >= device.onChange());
-        Entry entry = old || changed ? entry(device, reading.value()) : null;
+        Entry entry = byItself || old || changed ? entry(device, reading.value()) : null;
         if (entry == null) {
             return false;
         }
@@ -111,6 +112,7 @@ public class Readings {
                     device.spot() == null ? Spot.LYE : device.spot(), Temperature.celsius(value));
             case PH_PEN -> new Entry.PhRead(value, PhMethod.METER);
             case SCALE -> null;
+            case BLENDER -> value < 1 ? null : new Entry.BlenderBurst((int) Math.round(value));
         };
     }
 }

@@ -110,7 +110,8 @@ class SimulatedDevices implements DisposableBean {
     private void tick() {
         try {
             for (Device device : devices.all()) {
-                if (device.simulated() && device.batch() != null) {
+                // Nobody presses a simulated blender.
+                if (device.simulated() && device.batch() != null && device.kind() != DeviceKind.BLENDER) {
                     read(device);
                 }
             }

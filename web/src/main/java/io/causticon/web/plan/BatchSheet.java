@@ -96,6 +96,7 @@ record BatchSheet(
             case FATS -> "into the fats";
             case EMULSION -> "at emulsion";
             case TRACE -> "at light trace";
+            case LAST -> "in the last second, by hand";
             case TOP -> "on top";
         };
     }

@@ -98,14 +98,14 @@ final class PlanDrawings {
     }
 
     /** What the batch will do, on logarithmic time. */
-    static Drawing timeline(BatchPlan plan, LyePeak peak, Optional<LoafEnsemble> loaf, Formats formats) {
+    static Drawing timeline(
+            BatchPlan plan, WorkingTime time, LyePeak peak, Optional<LoafEnsemble> loaf, Formats formats) {
         LogTimeAxis axis = new LogTimeAxis(3, 260_000, 6, TIMELINE_WIDTH - 10);
         Drawing.Builder drawing = Drawing.sized(TIMELINE_WIDTH, 24 + 5 * ROW, "What the batch will do, by age");
         axis.ticks().stream().filter(t -> t.minutes() != 15).forEach(t -> {
             double x = axis.x(t.minutes());
             drawing.line(x, 20, x, 24 + 5 * ROW, "rule").textMiddle(x, 13, t.label(), "tick");
         });
-        WorkingTime time = WorkingTime.forecast(plan);
         Schedule schedule = Schedule.of(plan);
         double bench = schedule.bench().toMinutes();
         double lyeIn = 0.65 * bench;

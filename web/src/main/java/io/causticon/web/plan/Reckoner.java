@@ -22,6 +22,7 @@ import io.causticon.core.mould.Cutting;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.preflight.Bite;
 import io.causticon.core.preflight.PreFlight;
+import io.causticon.core.making.WorkingTime;
 import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
@@ -48,6 +49,7 @@ final class Reckoner {
             Joins.FATS, "into the fats",
             Joins.EMULSION, "at emulsion",
             Joins.TRACE, "at trace",
+            Joins.LAST, "last second, by hand",
             Joins.TOP, "on top");
 
     private final BatchPlan plan;
@@ -103,7 +105,7 @@ final class Reckoner {
                         .map(t -> new Reckoning.TraitWords(
                                 t.name(), formats.phrase(t.verdict()), formats.phrase(t.reason()), formats.phrase(t.change())))
                         .toList(),
-                PlanDrawings.timeline(plan, peak, loaf, formats),
+                PlanDrawings.timeline(plan, WorkingTime.forecast(plan, workshop.trace()), peak, loaf, formats),
                 mould(),
                 mouldWords(),
                 portions.face(),

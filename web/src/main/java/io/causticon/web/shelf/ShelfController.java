@@ -6,8 +6,11 @@ import io.causticon.core.mould.MouldKind;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Fat;
+import io.causticon.core.making.IngredientMemory;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.MixMemory;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.MemoryWords;
 import io.causticon.web.shared.ProblemWords;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -40,11 +43,13 @@ class ShelfController {
 
     private final ShelfService shelf;
     private final ProblemWords words;
+    private final MixMemory mixes;
     private final Clock clock;
 
-    ShelfController(ShelfService shelf, ProblemWords words, Clock clock) {
+    ShelfController(ShelfService shelf, ProblemWords words, MixMemory mixes, Clock clock) {
         this.shelf = shelf;
         this.words = words;
+        this.mixes = mixes;
         this.clock = clock;
     }
 
@@ -110,6 +115,7 @@ class ShelfController {
                 .map(ShelfController::fragrance)
                 .toList());
         model.addAttribute("lots", pantry.lots().stream().map(l -> lot(l, pantry, maker, today)).toList());
+        model.addAttribute("memories", memories(formats));
         model.addAttribute("mouldKinds", kinds(MouldKind.values()));
         model.addAttribute("materials", kinds(VesselMaterial.values()));
         model.addAttribute("behaviours", BEHAVIOURS);
@@ -121,6 +127,28 @@ class ShelfController {
         model.addAttribute("typed", typed);
         model.addAttribute("problems", problems);
         return "shelf/shelf";
+    }
+
+    /** What an ingredient did here: how often, its effect, that of its lots, and each use. */
+    record Remembered(String name, String counts, boolean troubled, String effect, List<String> lots, List<Trial> uses) {}
+
+    /** One use: batch, day, circumstances, what it did. */
+    record Trial(String batch, String day, String how, String did) {}
+
+    private List<Remembered> memories(Formats formats) {
+        return mixes.known().ingredients().values().stream()
+                .filter(m -> m.additive().isFragrance() || m.troubled() > 0 || m.additive().isColourant() || !m.counts().isEmpty())
+                .sorted(Comparator.comparing((IngredientMemory m) -> -m.troubled()).thenComparing(m -> -m.uses().size()))
+                .map(m -> new Remembered(
+                        m.additive().name(),
+                        MemoryWords.counts(m),
+                        m.troubled() > 0,
+                        MemoryWords.effect(m.effect()),
+                        m.lots().entrySet().stream().map(l -> l.getKey() + " " + MemoryWords.effect(l.getValue())).toList(),
+                        m.uses().stream()
+                                .map(u -> new Trial(u.batch(), formats.day(u.when()), MemoryWords.circumstances(u, formats), MemoryWords.did(u)))
+                                .toList()))
+                .toList();
     }
 
     private static Line mould(Mould m, Formats formats) {

@@ -57,6 +57,12 @@ public class ShelfService {
                 lots.findByRetiredFalseOrderByLabel().stream().map(LotRow::lot).toList());
     }
 
+    /** Labels of lots by what is in them. */
+    public Map<String, List<String>> lotLabels() {
+        return pantry().lots().stream()
+                .collect(Collectors.groupingBy(Lot::substance, Collectors.mapping(Lot::label, Collectors.toList())));
+    }
+
     /** Masses of vessels by their names in small letters, also of those put away: old batches were weighed in them. */
     @Transactional(readOnly = true)
     public Map<String, Mass> vesselMasses() {

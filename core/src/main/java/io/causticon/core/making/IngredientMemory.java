@@ -1,0 +1,174 @@
+package io.causticon.core.making;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.observation.Behaviour;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Catalogue;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How an ingredient behaved in this workshop: its own trials, not other people's reviews.
+ *
+ * @param additive which
+ * @param uses batches that it went into, the youngest first
+ * @param effect what it does to the logarithm of the minutes that remain after it, by prior and batches
+ * @param lots the same for each lot that was named
+ */
+public record IngredientMemory(
+        Additive additive, List<Use> uses, TraceKnowledge.Known effect, Map<String, TraceKnowledge.Known> lots) {
+
+    private static final Duration AT_ONCE = Duration.ofMinutes(3);
+
+    public IngredientMemory {
+        uses = List.copyOf(uses);
+    }
+
+    /**
+     * One batch with it.
+     *
+     * @param batch its name
+     * @param when it went in, or the batch was begun
+     * @param dose g per kg of fats
+     * @param lot label, null when not said
+     * @param at the rung before it went in, empty when none was logged
+     * @param batter temperature of the batter then
+     * @param after the rung that came next, with the minutes since
+     * @param did what it did
+     */
+    public record Use(
+            String batch,
+            Instant when,
+            double dose,
+            @Nullable String lot,
+            Optional<Stage> at,
+            Optional<Temperature> batter,
+            Optional<MixRecord.Seen> after,
+            Set<Behaviour> did) {}
+
+    /** A batch by its name. */
+    public record Made(String name, BatchFacts facts) {}
+
+    /** How often it did each thing. */
+    public Map<Behaviour, Integer> counts() {
+        Map<Behaviour, Integer> counts = new EnumMap<>(Behaviour.class);
+        uses.forEach(u -> u.did().forEach(b -> counts.merge(b, 1, Integer::sum)));
+        return counts;
+    }
+
+    /** In how many batches it hurried, riced, curdled or seized the batter. */
+    public int troubled() {
+        return (int) uses.stream()
+                .filter(u -> u.did().stream().anyMatch(b -> b == Behaviour.RICED || b == Behaviour.SEIZED || b == Behaviour.CURDLED
+                        || b == Behaviour.MOVED))
+                .count();
+    }
+
+    /**
+     * By id of the ingredient.
+     *
+     * @param made poured batches, the youngest first
+     */
+    public static Map<String, IngredientMemory> of(List<Made> made, TraceKnowledge knowledge) {
+        Map<String, Additive> additives = new TreeMap<>();
+        Map<String, List<Use>> uses = new LinkedHashMap<>();
+        for (Made batch : made) {
+            Situation.additives(batch.facts().plan()).forEach((id, additive) -> {
+                additives.putIfAbsent(id, additive);
+                uses.computeIfAbsent(id, i -> new ArrayList<>()).add(use(batch, additive));
+            });
+        }
+        Map<String, IngredientMemory> memories = new LinkedHashMap<>();
+        additives.forEach((id, additive) -> {
+            Map<String, TraceKnowledge.Known> lots = new TreeMap<>();
+            uses.get(id).stream()
+                    .map(Use::lot)
+                    .filter(l -> l != null)
+                    .forEach(l -> lots.put(l, knowledge.effect(additive, l)));
+            memories.put(id, new IngredientMemory(additive, uses.get(id), knowledge.effect(additive, null), lots));
+        });
+        return memories;
+    }
+
+    private static Use use(Made made, Additive additive) {
+        BatchFacts facts = made.facts();
+        BatchLog log = facts.log();
+        BatchPlan plan = facts.plan();
+        Optional<BatchLog.Timed<Entry.Added>> added = log.of(Entry.Added.class)
+                .filter(a -> Catalogue.answersTo(additive.id(), additive.name(), a.entry().what()))
+                .findFirst();
+        Instant when = added.map(BatchLog.Timed::at).orElse(log.begun());
+        Optional<Instant> in = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
+        Optional<Stage> at = added.flatMap(a -> log.of(Entry.StageReached.class)
+                .filter(s -> s.entry().stage().isRung() && !s.at().isAfter(a.at()))
+                .map(s -> s.entry().stage())
+                .reduce((x, y) -> y));
+        Optional<MixRecord.Seen> after = added.flatMap(a -> log.of(Entry.StageReached.class)
+                .filter(s -> s.at().isAfter(a.at()))
+                .findFirst()
+                .map(s -> new MixRecord.Seen(s.entry().stage(), Duration.between(a.at(), s.at()).toMillis() / 60_000.0)));
+        double dose = plan.formula().additives().stream()
+                .filter(a -> a.additive().id().equals(additive.id()))
+                .mapToDouble(a -> a.dosePerKilogram(plan.formula().fatMass()))
+                .sum();
+        return new Use(
+                made.name(),
+                when,
+                dose,
+                added.map(a -> a.entry().lot()).orElse(null),
+                at,
+                in.isEmpty() ? Optional.empty() : facts.lastBefore(Spot.BATTER, when),
+                after,
+                did(log, additive, added));
+    }
+
+    /** What was said of it by name, and what came within minutes of it. */
+    private static Set<Behaviour> did(BatchLog log, Additive additive, Optional<BatchLog.Timed<Entry.Added>> added) {
+        Set<Behaviour> did = EnumSet.noneOf(Behaviour.class);
+        log.of(Entry.Behaved.class)
+                .filter(b -> Catalogue.answersTo(additive.id(), additive.name(), b.entry().what()))
+                .forEach(b -> did.add(b.entry().how()));
+        log.of(Entry.StageReached.class)
+                .filter(s -> blamed(log, s, additive, added))
+                .forEach(s -> {
+                    switch (s.entry().stage()) {
+                        case RICED -> did.add(Behaviour.RICED);
+                        case CURDLED -> did.add(Behaviour.CURDLED);
+                        case MASH -> did.add(Behaviour.SEIZED);
+                        case THICK -> did.add(Behaviour.MOVED);
+                        default -> {}
+                    }
+                });
+        return did;
+    }
+
+    private static boolean blamed(
+            BatchLog log, BatchLog.Timed<Entry.StageReached> stage, Additive additive, Optional<BatchLog.Timed<Entry.Added>> added) {
+        String after = stage.entry().after();
+        if (after != null) {
+            return Catalogue.answersTo(additive.id(), additive.name(), after);
+        }
+        // Without a name it is laid to what went in last, if that was only minutes ago.
+        return added.isPresent()
+                && log.of(Entry.Added.class).filter(a -> !a.at().isAfter(stage.at())).reduce((a, b) -> b)
+                        .filter(a -> a.id().equals(added.get().id()))
+                        .filter(a -> Duration.between(a.at(), stage.at()).compareTo(AT_ONCE) <= 0)
+                        .isPresent();
+    }
+}

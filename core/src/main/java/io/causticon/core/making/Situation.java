@@ -1,0 +1,160 @@
+package io.causticon.core.making;
+
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.BatterAmount;
+import io.causticon.core.formula.Composition;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Superfat;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MixMethod;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.FattyAcid.Family;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * Everything about a batch that moves its trace, in the units of {@link Term}.
+ *
+ * @param values of each term, counted from its origin; the base is one
+ * @param fromStart additives that are in the batter from the beginning
+ * @param later additives that the plan puts in later, in its order
+ */
+public record Situation(Map<Term, Double> values, List<Additive> fromStart, List<Additive> later) {
+
+    private static final double USUAL_SECONDS_PER_KILOGRAM = 30;
+    private static final double FAT_CAPACITY = 2.0;
+    private static final double LYE_CAPACITY = 3.4;
+
+    public Situation {
+        values = Map.copyOf(values);
+        fromStart = List.copyOf(fromStart);
+        later = List.copyOf(later);
+    }
+
+    /** As planned: mixed at its temperature, with the bursts of a stick blender that are usual. */
+    public static Situation planned(BatchPlan plan) {
+        return of(plan, plan.mixAt(), AlkaliBalance.of(plan.formula()).concentration(), plan.formula().superfat(), MixMethod.STICK, 0);
+    }
+
+    /** As it was made: temperatures, weights, method and blending by the log, by the plan where that says nothing. */
+    public static Situation asMade(BatchFacts facts) {
+        BatchPlan plan = facts.plan();
+        Share concentration = facts.asWeighed().isComplete() ? facts.concentration() : AlkaliBalance.of(plan.formula()).concentration();
+        Share superfat = facts.asWeighed().isComplete() ? Superfat.of(facts.asWeighed().weights(), plan.formula().alkali()) : plan.formula().superfat();
+        return of(plan, mixedAt(facts).orElse(plan.mixAt()), concentration, superfat, method(facts), blending(facts));
+    }
+
+    /** Fats and lye when they met: by the batter's first reading, or the mean of the two pots by their heat. */
+    private static Optional<Temperature> mixedAt(BatchFacts facts) {
+        return facts.log().first(Entry.LyeIntoFats.class).flatMap(in -> {
+            Optional<Temperature> fats = facts.lastBefore(Spot.FATS, in.at());
+            Optional<Temperature> lye = facts.lastBefore(Spot.LYE, in.at());
+            double f = facts.asWeighed().weights().fatMass().grams() * FAT_CAPACITY;
+            double l = facts.asWeighed().weights().lye().plus(facts.asWeighed().weights().water()).grams() * LYE_CAPACITY;
+            return fats.flatMap(a -> lye.map(b -> Temperature.celsius((a.celsius() * f + b.celsius() * l) / (f + l)))).or(() -> fats);
+        });
+    }
+
+    static MixMethod method(BatchFacts facts) {
+        return facts.log().last(Entry.MixedWith.class).map(m -> m.entry().method()).orElse(MixMethod.STICK);
+    }
+
+    /** Doublings of the usual seconds per kilogram; none when no burst was logged. */
+    private static double blending(BatchFacts facts) {
+        double perKilogram = secondsPerKilogram(facts);
+        return perKilogram == 0 ? 0 : Math.log(perKilogram / USUAL_SECONDS_PER_KILOGRAM) / Math.log(2);
+    }
+
+    /** Seconds of the blender until light trace, or so far, for each kilogram of batter. */
+    public static double secondsPerKilogram(BatchFacts facts) {
+        var light = facts.log().first(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
+        int seconds = facts.log().of(Entry.BlenderBurst.class)
+                .filter(b -> light.isEmpty() || !b.at().isAfter(light.get().at()))
+                .mapToInt(b -> b.entry().seconds())
+                .sum();
+        return seconds / (BatterAmount.of(facts.plan().formula()).mass().grams() / 1000);
+    }
+
+    private static Situation of(
+            BatchPlan plan, Temperature mixedAt, Share concentration, Share superfat, MixMethod method, double blending) {
+        Formula formula = plan.formula();
+        Composition c = Composition.of(formula.fats());
+        Map<Term, Double> values = new EnumMap<>(Term.class);
+        values.put(Term.BASE, 1.0);
+        put(values, Term.TEMPERATURE, mixedAt.celsius());
+        put(values, Term.CONCENTRATION, concentration.fraction());
+        put(values, Term.LONG_SATURATED, c.of(Family.LONG_SATURATED).fraction());
+        put(values, Term.MONO, c.of(Family.MONO_UNSATURATED).fraction());
+        put(values, Term.POLY, c.of(Family.POLY_UNSATURATED).fraction());
+        put(values, Term.RICINOLEIC, c.of(Family.RICINOLEIC).fraction());
+        put(values, Term.SUPERFAT, superfat.fraction());
+        put(values, Term.SUGAR, formula.sugarOfFats().fraction());
+        put(values, Term.POWDER, dose(formula, a -> !isSalt(a) && a.effects().contains("absorbs_water")));
+        put(values, Term.SALT, dose(formula, Situation::isSalt));
+        put(values, Term.BLENDING, blending);
+        put(values, Term.STAND_MIXER, method == MixMethod.STAND_MIXER ? 1 : 0);
+        put(values, Term.WHISK, method == MixMethod.WHISK ? 1 : 0);
+        put(values, Term.HAND, method == MixMethod.HAND ? 1 : 0);
+        put(values, Term.BOTTLE, method == MixMethod.BOTTLE ? 1 : 0);
+        List<Additive> fromStart = formula.additives().stream()
+                .filter(a -> a.joins().compareTo(Joins.FATS) <= 0)
+                .map(AdditivePortion::additive)
+                .filter(Situation::mayMove)
+                .toList();
+        List<Additive> later = Stream.concat(
+                        formula.additives().stream()
+                                .filter(a -> a.joins().compareTo(Joins.FATS) > 0 && a.joins() != Joins.TOP)
+                                .map(AdditivePortion::additive),
+                        plan.pouring().portioning().portions().stream()
+                                .flatMap(p -> p.additives().stream())
+                                .map(Portion.OwnAdditive::additive))
+                .distinct()
+                .toList();
+        return new Situation(values, fromStart, later);
+    }
+
+    /** What has a term of its own (sugar, powders that drink water) or only colours is not counted a second time. */
+    private static boolean mayMove(Additive a) {
+        boolean hasItsTerm = a.sugar().fraction() > 0 || a.effects().contains("absorbs_water");
+        return a.isFragrance() || a.isMover() || a.isMildMover() && !hasItsTerm;
+    }
+
+    private static boolean isSalt(Additive a) {
+        return a.id().contains("salt") && !a.isFragrance();
+    }
+
+    private static double dose(Formula formula, Predicate<Additive> which) {
+        return formula.additives().stream()
+                .filter(a -> which.test(a.additive()))
+                .mapToDouble(a -> a.dosePerKilogram(formula.fatMass()))
+                .sum();
+    }
+
+    private static void put(Map<Term, Double> values, Term term, double value) {
+        values.put(term, value - term.origin());
+    }
+
+    /** What the plan's additives are by name, for the words of a log. */
+    static Map<String, Additive> additives(BatchPlan plan) {
+        Map<String, Additive> byId = new LinkedHashMap<>();
+        List<Additive> all = new ArrayList<>(plan.formula().additives().stream().map(AdditivePortion::additive).toList());
+        plan.pouring().portioning().portions().forEach(p -> p.additives().forEach(a -> all.add(a.additive())));
+        all.forEach(a -> byId.putIfAbsent(a.id(), a));
+        return byId;
+    }
+}

@@ -1,0 +1,281 @@
+package io.causticon.web.bench;
+
+import io.causticon.core.forecast.Rescue;
+import io.causticon.core.making.BatterStep;
+import io.causticon.core.making.BatterSteps;
+import io.causticon.core.making.IngredientMemory;
+import io.causticon.core.making.LiveTrace;
+import io.causticon.core.making.MixRecord;
+import io.causticon.core.making.Situation;
+import io.causticon.core.making.VesselWatch;
+import io.causticon.core.making.WorkingTime;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MixMethod;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.substance.Additive;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.EntryWords;
+import io.causticon.web.batch.MixMemory;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.MemoryWords;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Words the mixing of a batch. */
+final class MixPages {
+
+    private static final double PRESSING = 4;
+    private static final double SURELY = 0.75;
+    private static final double LONG = 99;
+
+    private final Batch batch;
+    private final Maker maker;
+    private final Formats formats;
+    private final Instant now;
+    private final MixMemory.Known known;
+    private final Map<String, List<String>> lots;
+    private final BatchFacts facts;
+    private final Optional<Instant> lyeIn;
+    private final double minute;
+    private final Optional<LiveTrace> live;
+    private final List<BatterStep> steps;
+
+    /** @param lots labels of the lots on the shelf, by substance */
+    MixPages(Batch batch, Maker maker, MixMemory.Known known, Map<String, List<String>> lots, Instant now) {
+        this.batch = batch;
+        this.maker = maker;
+        this.formats = maker.formats();
+        this.now = now;
+        this.known = known;
+        this.lots = lots;
+        this.facts = batch.facts(now);
+        this.lyeIn = batch.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
+        this.minute = lyeIn.map(i -> Math.max(0, Duration.between(i, now).toMillis() / 60_000.0)).orElse(0.0);
+        this.live = MixRecord.of(facts, now).map(r -> LiveTrace.of(known.trace(), r, minute));
+        this.steps = BatterSteps.of(batch.plan(), batch.log(), known.trace());
+    }
+
+    Optional<LiveTrace> live() {
+        return live;
+    }
+
+    List<BatterStep> steps() {
+        return steps;
+    }
+
+    MixPage page(String rescue) {
+        List<MixPage.Step> words = new ArrayList<>();
+        steps.forEach(s -> words.add(step(s, words.size() + 1)));
+        Optional<LiveTrace.Left> left = live.map(LiveTrace::workable);
+        boolean pouredAlready = facts.wasPoured();
+        return new MixPage(
+                lyeIn.map(Instant::toEpochMilli).orElse(0L),
+                lyeIn.map(i -> Formats.stopwatch(Duration.between(i, now))).orElse(""),
+                pouredAlready ? "poured" : left.map(l -> minutes(l.median())).orElseGet(() -> minutes(forecast().unpourable())),
+                pouredAlready ? 0 : left.filter(l -> l.median() > 0)
+                        .map(l -> now.plusMillis(Math.round(60_000 * l.median())).toEpochMilli())
+                        .orElse(0L),
+                pouredAlready ? "It is in the mould." : left.map(this::says).orElseGet(this::before),
+                !pouredAlready && left.filter(l -> l.median() < PRESSING).isPresent(),
+                forecast().reasons().stream()
+                        .limit(3)
+                        .map(r -> new BenchPage.Figure(
+                                r.words() + (r.later() ? ", after it goes in" : ""), "\u00d7 " + Formats.number(r.factor(), 2)))
+                        .toList(),
+                live.map(this::attributed).orElse(List.of()),
+                rungs(),
+                troubles(),
+                card(rescue),
+                Arrays.stream(Rescue.Trouble.values())
+                        .map(t -> new MixPage.Opening(id(t), title(t), id(t).equals(rescue)))
+                        .toList(),
+                blended(),
+                methods(),
+                words.stream().filter(s -> !s.isDone()).filter(s -> !s.kind().equals("pour")).findFirst()
+                        .or(() -> words.stream().filter(s -> !s.isDone()).findFirst())
+                        .filter(s -> !pouredAlready)
+                        .orElse(null),
+                words,
+                live.map(l -> VesselWatch.of(steps, l, minute).stream()
+                                .filter(VesselWatch::late)
+                                .map(w -> formats.phrase(w.reason()))
+                                .toList())
+                        .orElse(List.of()));
+    }
+
+    private WorkingTime forecast() {
+        return WorkingTime.forecast(lyeIn.isPresent() ? Situation.asMade(facts) : Situation.planned(batch.plan()), known.trace());
+    }
+
+    /** Before the lye is in, from lye-in on. */
+    private String before() {
+        WorkingTime time = forecast();
+        return "From lye-in light trace in about " + minutes(time.minutes()) + ", " + band(time.band().low(), time.band().high())
+                + "; will not pour after about " + minutes(time.unpourable()) + ", "
+                + band(time.unpourableBand().low(), time.unpourableBand().high()) + ".";
+    }
+
+    private String says(LiveTrace.Left left) {
+        if (left.median() <= 0) {
+            return batch.log().has(Entry.StageReached.class, s -> s.stage() == Stage.MASH)
+                    ? "Mash: it will not pour. Press it in or cook it, see below."
+                    : "Thick: spoon it in now.";
+        }
+        LiveTrace.Left light = live.orElseThrow().until(Stage.LIGHT);
+        String trace = light.median() > 0
+                ? " Light trace in about " + minutes(light.median()) + ", " + band(light.band().low(), light.band().high()) + "."
+                : "";
+        return "You have about " + minutes(left.median()) + ", " + band(left.band().low(), left.band().high()) + "." + trace;
+    }
+
+    static String minutes(double minutes) {
+        if (minutes > LONG) {
+            return Formats.number(minutes / 60, 1) + " h";
+        }
+        return minutes < 1 ? "1 min or less" : Formats.number(minutes, 0) + " min";
+    }
+
+    static String band(double low, double high) {
+        return high > LONG
+                ? Formats.number(low / 60, 1) + " to " + Formats.number(high / 60, 1) + " h"
+                : Formats.number(low, 0) + " to " + Formats.number(Math.max(high, low + 1), 0);
+    }
+
+    /** What is laid to each thing that went in, as far as the rungs since tell. */
+    private List<String> attributed(LiveTrace trace) {
+        return trace.attributed().stream()
+                .filter(a -> a.hurried() > SURELY || a.hurried() < 1 - SURELY)
+                .map(a -> shortName(a.addition().additive())
+                        + (a.hurried() > SURELY ? " hurries it: about " : " slows it: about ") + Formats.number(a.factor(), 2)
+                        + " of the minutes that were left, " + Formats.number(a.band().low(), 2) + " to "
+                        + Formats.number(a.band().high(), 2))
+                .toList();
+    }
+
+    private String blended() {
+        int seconds = batch.log().of(Entry.BlenderBurst.class).mapToInt(b -> b.entry().seconds()).sum();
+        double perKilogram = Situation.secondsPerKilogram(facts);
+        return seconds + " s" + (seconds == 0 ? "" : ", " + Formats.number(perKilogram, 0) + " s for a kg");
+    }
+
+    private List<BenchPage.Place> methods() {
+        MixMethod method = batch.log().last(Entry.MixedWith.class).map(m -> m.entry().method()).orElse(MixMethod.STICK);
+        return List.of(
+                new BenchPage.Place("stick", "stick", method == MixMethod.STICK),
+                new BenchPage.Place("stand", "stand mixer", method == MixMethod.STAND_MIXER),
+                new BenchPage.Place("whisk", "whisk", method == MixMethod.WHISK),
+                new BenchPage.Place("hand", "by hand", method == MixMethod.HAND),
+                new BenchPage.Place("bottle", "bottle", method == MixMethod.BOTTLE));
+    }
+
+    private List<MixPage.Rung> rungs() {
+        return List.of(
+                rung(Stage.MASH, "mash", "k", "will not pour"),
+                rung(Stage.THICK, "thick", "h", "stands in folds"),
+                rung(Stage.MEDIUM, "medium", "m", "a trail holds"),
+                rung(Stage.LIGHT, "light", "l", "a trail rests a moment"),
+                rung(Stage.THIN, "thin", "n", "a trail sinks at once"),
+                rung(Stage.EMULSION, "emulsion", "e", "one colour, no oil"),
+                rung(Stage.STREAKS, "streaks", "s", "oil on the surface"));
+    }
+
+    private List<MixPage.Rung> troubles() {
+        return List.of(
+                rung(Stage.RICED, "rice", "r", "grains"),
+                rung(Stage.CURDLED, "curdle", "c", "curds"),
+                rung(Stage.SEPARATED, "separate", "a", "oil apart"),
+                rung(Stage.FALSE_TRACE, "false", "f", "thick, cool"),
+                rung(Stage.FROTHY, "froth", "o", "full of air"));
+    }
+
+    private MixPage.Rung rung(Stage stage, String tap, String key, String looks) {
+        String reached = batch.log()
+                .first(Entry.StageReached.class, s -> s.stage() == stage)
+                .map(s -> lyeIn.map(i -> Formats.duration(Duration.between(i, s.at()))).orElse("seen"))
+                .orElse("");
+        return new MixPage.Rung(stage.name().toLowerCase(Locale.ROOT), EntryWords.stage(stage), tap, key, looks, reached);
+    }
+
+    private MixPage.Step step(BatterStep s, int number) {
+        List<String> heeds = new ArrayList<>(s.heeds().stream().map(formats::phrase).toList());
+        Additive additive = s.additive();
+        if (additive != null) {
+            IngredientMemory memory = known.ingredients().get(additive.id());
+            if (memory != null && (additive.isFragrance() || memory.troubled() > 0)) {
+                heeds.add(MemoryWords.counts(memory) + "; " + MemoryWords.effect(memory.effect()));
+            } else if (additive.isFragrance()) {
+                heeds.add("Never tried here; " + MemoryWords.effect(known.trace().effect(additive, null)) + " by the tables");
+            }
+        }
+        String name = additive == null ? s.name() : shortName(additive);
+        return new MixPage.Step(
+                s.kind().name().toLowerCase(Locale.ROOT),
+                number,
+                switch (s.kind()) {
+                    case ADD -> name + (s.portion() == null ? "" : " into " + s.portion());
+                    case TAKE -> "take " + name + " from the bowl";
+                    case POUR -> "pour " + name;
+                },
+                formats.mass(s.mass()),
+                formats.massInput(s.mass()),
+                s.scaleAfter() == null ? "" : formats.mass(s.scaleAfter()),
+                s.portion() == null ? "" : s.portion(),
+                additive == null ? s.name() : additive.id(),
+                when(s),
+                heeds,
+                additive == null ? List.of() : lots.getOrDefault(additive.id(), List.of()),
+                s.doneAt().map(m -> m > 0 ? Formats.number(m, 0) + " min" : "in").orElse(""));
+    }
+
+    private static String when(BatterStep s) {
+        return switch (s.when()) {
+            case FATS -> "in the fats, before the lye";
+            case EMULSION -> "at emulsion";
+            case LAST -> "last second";
+            case TOP -> "on top";
+            default -> s.kind() == BatterStep.Kind.ADD && s.portion() == null ? "at light trace" : "";
+        };
+    }
+
+    static String shortName(Additive additive) {
+        return additive.name().replace("Essential oil: ", "").replaceAll("\\s*\\(.*?\\)", "");
+    }
+
+    private MixPage.@Nullable Card card(String rescue) {
+        return Arrays.stream(Rescue.Trouble.values())
+                .filter(t -> id(t).equals(rescue))
+                .findFirst()
+                .map(t -> Rescue.of(t, facts, live, known.trace(), maker.room(), now))
+                .map(r -> new MixPage.Card(
+                        id(r.trouble()),
+                        title(r.trouble()),
+                        formats.phrase(r.first()),
+                        r.steps().stream().map(formats::phrase).toList(),
+                        r.why().stream().map(formats::phrase).toList()))
+                .orElse(null);
+    }
+
+    private static String id(Rescue.Trouble trouble) {
+        return trouble.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static String title(Rescue.Trouble trouble) {
+        return switch (trouble) {
+            case SEIZING -> "Seizing";
+            case RICING -> "Ricing";
+            case SEPARATION -> "Parting";
+            case TOO_THIN -> "Too thin";
+            case TOO_HOT -> "Too hot";
+        };
+    }
+}

@@ -1,0 +1,209 @@
+package io.causticon.web.bench;
+
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.heat.LoafHistory.Extent;
+import io.causticon.core.making.LiveTrace;
+import io.causticon.core.making.PourPlan;
+import io.causticon.core.mould.Line;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.shared.Drawing;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.SvgPath;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+
+/** Words and draws the pour of a batch and the beginning of its set. */
+final class PourPages {
+
+    private static final double WIDTH = 440;
+    private static final double TALLEST = 300;
+    private static final double LEFT = 40;
+    private static final double TOP = 12;
+    private static final double SOON = 0.8;
+
+    private final Batch batch;
+    private final Maker maker;
+    private final Formats formats;
+    private final Instant now;
+    private final PourPlan plan;
+    private final Optional<LiveTrace> live;
+
+    PourPages(Batch batch, Maker maker, Optional<LiveTrace> live, Instant now) {
+        this.batch = batch;
+        this.maker = maker;
+        this.formats = maker.formats();
+        this.now = now;
+        this.live = live;
+        this.plan = PourPlan.of(batch.plan(), batch.log(), live);
+    }
+
+    PourPage page(Optional<LoafEnsemble> loaf) {
+        Optional<Instant> poured = batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at);
+        boolean single = plan.parts().size() == 1;
+        List<PourPage.Layer> layers = plan.parts().stream().map(p -> layer(p, single)).toList();
+        return new PourPage(
+                poured.isPresent(),
+                poured.map(p -> Formats.duration(Duration.between(p, now))).orElse(""),
+                says(poured, single),
+                plan.holds().filter(h -> poured.isEmpty() && h.median() > SOON).map(this::holds).orElse(""),
+                poured.isPresent() ? "" : live.map(LiveTrace::workable).map(this::left).orElse(""),
+                layers,
+                poured.isPresent() ? null : layers.stream().filter(l -> !l.in()).findFirst().orElse(null),
+                face(),
+                overflow(),
+                List.of(
+                        check("Tapped", "tapped", batch.log().first(Entry.AirTapped.class).isPresent()),
+                        check("Sprayed", "spray", was(Keeping.SPRAYED)),
+                        check("Covered", "cover", was(Keeping.COVERED)),
+                        check("Insulated", "insulate", was(Keeping.INSULATED)),
+                        check("Fridge", "fridge", was(Keeping.FRIDGE))),
+                room(),
+                loaf.isPresent() ? "What the core will do" : "",
+                loaf.map(this::figures).orElse(List.of()));
+    }
+
+    private String says(Optional<Instant> poured, boolean single) {
+        if (poured.isPresent()) {
+            return "Poured " + Formats.duration(Duration.between(poured.get(), now)) + " ago. Read the room once, then leave it alone.";
+        }
+        if (plan.next().isEmpty()) {
+            return "All parts are in. Tap out the air, then say that it is poured: the set begins.";
+        }
+        return single ? "Pour, tap out the air, cover." : plan.inLayers()
+                ? "Next: " + plan.next().get().name() + ", gently, over the back of a spoon."
+                : "Next: " + plan.next().get().name() + ".";
+    }
+
+    private String holds(LiveTrace.Left h) {
+        return "What is in holds the next layer in about " + MixPages.minutes(h.median()) + ", "
+                + MixPages.band(h.band().low(), h.band().high()) + ": when a dripped trail stays.";
+    }
+
+    private String left(LiveTrace.Left l) {
+        return l.median() <= 0
+                ? "It is thick: spoon it in."
+                : "You have about " + MixPages.minutes(l.median()) + ", " + MixPages.band(l.band().low(), l.band().high()) + ".";
+    }
+
+    private PourPage.Layer layer(PourPlan.Part p, boolean single) {
+        Mould mould = batch.plan().mould();
+        return new PourPage.Layer(
+                p.name(),
+                formats.mass(p.mass()),
+                formats.massInput(p.mass()),
+                mould == null ? "" : Formats.number(p.fill(), 0) + " mm",
+                single ? "poured" : "layer " + p.name(),
+                p.poured());
+    }
+
+    private String overflow() {
+        if (!plan.overflow().isPositive() || batch.plan().mould() == null) {
+            return "";
+        }
+        Mould spare = plan.spare();
+        return spare == null
+                ? formats.mass(plan.overflow()) + " will not fit: have a cavity or cup ready."
+                : formats.mass(plan.overflow()) + " over: into the " + spare.name() + ", which it fills to "
+                        + Formats.number(100 * Math.min(1, plan.spareFill()), 0) + " %.";
+    }
+
+    private PourPage.Check check(String words, String tap, boolean done) {
+        return new PourPage.Check(words, tap, done);
+    }
+
+    private boolean was(Keeping keeping) {
+        return batch.log().has(Entry.Kept.class, k -> k.keeping() == keeping);
+    }
+
+    private List<BenchPage.Figure> room() {
+        List<BenchPage.Figure> figures = new ArrayList<>();
+        batch.log().of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == Spot.ROOM)
+                .reduce((a, b) -> b)
+                .ifPresentOrElse(
+                        t -> figures.add(new BenchPage.Figure("room", formats.temperature(t.entry().temperature()))),
+                        () -> figures.add(new BenchPage.Figure("room, usual", formats.temperature(maker.room()))));
+        batch.log().last(Entry.HumidityRead.class).ifPresent(h -> {
+            String ash = h.entry().percent() > 65 ? ", cover against ash" : "";
+            figures.add(new BenchPage.Figure("humidity", Formats.number(h.entry().percent(), 0) + " %" + ash));
+        });
+        return figures;
+    }
+
+    private List<BenchPage.Figure> figures(LoafEnsemble l) {
+        return List.of(
+                new BenchPage.Figure(
+                        "core peaks",
+                        Formats.number(l.middle().peakHour(), 1) + " h after the pour, near "
+                                + formats.temperature(Temperature.celsius(Math.rint(l.middle().peak())))),
+                new BenchPage.Figure("gel all through", Formats.probability(l.probabilityOf(Extent.FULL))),
+                new BenchPage.Figure("gel half-way", Formats.probability(l.probabilityOf(Extent.PARTIAL))));
+    }
+
+    /** The end face of the mould, to scale; what is in is filled, what is to come only outlined. */
+    private Drawing face() {
+        Mould mould = batch.plan().mould();
+        double width = mould == null ? 100 : mould.width();
+        double height = mould == null ? 100 : mould.height();
+        double scale = Math.min((WIDTH - LEFT - 150) / width, TALLEST / height);
+        double bottom = TOP + height * scale;
+        Drawing.Builder drawing = Drawing.sized(WIDTH, bottom + 14, "The mould filling up");
+        Portioning portioning = batch.plan().pouring().portioning();
+        double below = 0;
+        for (int i = 0; i < plan.parts().size(); i++) {
+            PourPlan.Part part = plan.parts().get(i);
+            double fill = mould == null ? 100.0 * (i + 1) / plan.parts().size() : part.fill();
+            Line top = line(portioning, i, fill);
+            Line under = i == 0 ? Line.flat(0) : line(portioning, i - 1, below);
+            drawing.path(outline(top, under, width, scale, bottom), "part part-" + i % 6 + (part.poured() ? "" : " to-come"));
+            double middle = (top.at(width) + under.at(width)) / 2;
+            drawing.text(LEFT + width * scale + 12, bottom - middle * scale + 5,
+                    part.name() + (part.poured() ? " \u2713" : ""), part.poured() ? "name" : "note");
+            below = fill;
+        }
+        drawing.path(
+                new SvgPath()
+                        .to(LEFT, TOP)
+                        .to(LEFT, bottom)
+                        .to(LEFT + width * scale, bottom)
+                        .to(LEFT + width * scale, TOP)
+                        .open(),
+                "shell");
+        for (double mm = 0; mm <= height; mm += height > 120 ? 40 : 20) {
+            drawing.textEnd(LEFT - 8, bottom - mm * scale + 4, Formats.number(mm, 0), "figure");
+        }
+        return drawing.done();
+    }
+
+    private static Line line(Portioning portioning, int i, double fill) {
+        if (portioning.way() == Portioning.Way.LAYERS && i < portioning.portions().size()) {
+            Portion portion = portioning.portions().get(i);
+            Line drawn = portion.top();
+            return drawn == null ? Line.flat(fill) : drawn;
+        }
+        return Line.flat(fill);
+    }
+
+    private static String outline(Line top, Line below, double width, double scale, double bottom) {
+        TreeSet<Double> corners = new TreeSet<>(List.of(0.0, width));
+        top.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
+        below.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
+        SvgPath path = new SvgPath();
+        corners.forEach(x -> path.to(LEFT + x * scale, bottom - top.at(x) * scale));
+        corners.descendingSet().forEach(x -> path.to(LEFT + x * scale, bottom - below.at(x) * scale));
+        return path.closed();
+    }
+}
