@@ -144,7 +144,12 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
             double aim = Math.min(HOTTEST_BATTER, Math.max(batter.celsius() + RICE_WARMER, clearFrom() + CLEAR_MARGIN));
             steps.add(Phrase.of("Stir by hand for half a minute; if the grains stay, blend {} s in bursts of 5, no more", Math.rint(seconds)));
             if (batter.celsius() < aim - 1) {
-                steps.add(warming(aim));
+                // Warmth hurries the batter too: a bath that takes half of what is left takes all of it.
+                boolean inTime = live.map(l -> bathMinutes(aim) < l.workable().median() / 2).orElse(true);
+                steps.add(inTime
+                        ? warming(aim)
+                        : Phrase.of("No bath now: to {} it takes {} min, and warmer it sets sooner. Stir, pour, accept some grain",
+                                Temperature.celsius(Math.rint(aim)), bathMinutes(aim)));
             }
             minutesLeft().ifPresent(steps::add);
             steps.add(Phrase.of("Grains that are left show as specks: a blemish, not a danger, if no oil or liquor parts from them"));

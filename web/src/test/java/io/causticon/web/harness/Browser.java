@@ -22,6 +22,9 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.interactions.Pause;
+import org.openqa.selenium.interactions.Sequence;
+import org.openqa.selenium.interactions.PointerInput;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.ExpectedCondition;
@@ -181,6 +184,26 @@ public final class Browser implements AutoCloseable {
 
     public Browser keys(CharSequence... keys) {
         new Actions(driver).sendKeys(keys).perform();
+        return this;
+    }
+
+    /** Holds a key down for a while, as on a real keyboard. */
+    public Browser holdKey(CharSequence key, Duration time) {
+        new Actions(driver).keyDown(key).pause(time).keyUp(key).perform();
+        return this;
+    }
+
+    /** Touches the middle of an element with a finger, for a while; no mouse is near. */
+    public Browser touch(String css, Duration time) {
+        WebElement target = waitUntil(d -> driver.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+        script("arguments[0].scrollIntoView({block: 'center'})", target);
+        PointerInput finger = new PointerInput(PointerInput.Kind.TOUCH, "finger");
+        Sequence touch = new Sequence(finger, 0)
+                .addAction(finger.createPointerMove(Duration.ZERO, PointerInput.Origin.fromElement(target), 0, 0))
+                .addAction(finger.createPointerDown(0))
+                .addAction(new Pause(finger, time.plusMillis(40)))
+                .addAction(finger.createPointerUp(0));
+        driver.perform(List.of(touch));
         return this;
     }
 

@@ -1,0 +1,258 @@
+package io.causticon.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.AlkaliChoice;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Dose;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Pouring;
+import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Scales;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Catalogue;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Browser;
+import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.shelf.ShelfService;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** A three-colour swirl with a fragrance that rices, from emulsion to the pour. */
+@Application
+class MixingTest {
+
+    private static final Catalogue TABLES = Catalogue.standard();
+    private static final Additive HEMP = Additive.ownFragrance(
+            "own-tarred-hemp", "Tarred hemp", 30.0, Set.of("ricing_possible", "discolours_brown"), Set.of("eugenol"), "");
+
+    private static BatchPlan swirl(String name) {
+        Formula formula = new Formula(
+                List.of(
+                        new FatPortion(TABLES.fat("olive-oil"), Mass.grams(500)),
+                        new FatPortion(TABLES.fat("lard"), Mass.grams(250)),
+                        new FatPortion(TABLES.fat("coconut-oil-76"), Mass.grams(250))),
+                AlkaliChoice.naoh(Share.percent(98)),
+                Share.percent(5),
+                LiquidTarget.concentration(0.33),
+                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, false)),
+                List.of(new AdditivePortion(HEMP, Mass.grams(25))));
+        List<Portion> cups = List.of(
+                Portion.sharing("plain", Share.percent(50)),
+                Portion.sharing("madder", Share.percent(25)).with(TABLES.additive("madder-root"), Dose.ofFats(Share.percent(1))),
+                Portion.sharing("charcoal", Share.percent(25)).with(TABLES.additive("activated-charcoal"), Dose.ofFats(Share.percent(0.5))));
+        BatchPlan plan = new BatchPlan(
+                name,
+                formula,
+                Process.COLD,
+                GelGoal.ALLOW,
+                new Mould("oak loaf", MouldKind.WOODEN_LOAF, 300, 85, 75, 1),
+                Temperature.celsius(40),
+                new Scales(Mass.grams(0.1), Mass.grams(0.1)),
+                "");
+        return plan.with(Pouring.PLAIN.divided(new Portioning(
+                Portioning.Way.SHARES, cups, Share.percent(3), new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)))));
+    }
+
+    /** Lye is in the fats, half a minute ago. */
+    private static BatchId lyeIn(RunningApplication application, String name) {
+        BatchService batches = application.bean(BatchService.class);
+        BatchPlan plan = swirl(name);
+        Instant begun = Instant.now().minus(Duration.ofMinutes(40));
+        BatchId id = batches.begin(plan, null, 1, begun, "Ines Harrow", ZoneOffset.UTC, UUID.randomUUID().toString());
+        Weights planned = Weights.planned(plan.formula());
+        List<Entry> before = new ArrayList<>();
+        planned.fats().forEach(f -> before.add(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
+        planned.liquids().forEach(l -> before.add(new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+        before.add(new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
+        before.add(new Entry.ReadyForLye(List.of()));
+        before.add(new Entry.LyeClear());
+        before.add(new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(41)));
+        before.add(new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(40)));
+        batches.log(id, before, begun.plusSeconds(60), "Ines Harrow", UUID.randomUUID().toString());
+        batches.log(id, List.of(new Entry.LyeIntoFats()), Instant.now().minusSeconds(30), "Ines Harrow", UUID.randomUUID().toString());
+        return id;
+    }
+
+    private static Batch batch(RunningApplication application, BatchId id) {
+        return application.bean(BatchService.class).get(id);
+    }
+
+    /** Does something that logs, and waits until the log has so many lines of a kind. */
+    private static void until(RunningApplication application, BatchId id, Class<? extends Entry> type, long count, Browser browser, Runnable act) {
+        browser.script("window.answered = false");
+        act.run();
+        browser.waitUntilTrue(() -> batch(application, id).log().of(type).count() == count
+                && Boolean.TRUE.equals(browser.script("return window.answered === undefined && document.readyState === 'complete'")));
+    }
+
+    private static void everyTapIsOnTheStrip(RunningApplication application, Browser browser, BatchId id) {
+        Batch made = batch(application, id);
+        assertThat(made.log().of(Entry.StageReached.class).map(s -> s.entry().stage().name()))
+                .containsExactly("EMULSION", "THIN", "RICED", "LIGHT");
+        assertThat(made.log().of(Entry.BlenderBurst.class).findFirst().orElseThrow().entry().seconds()).isBetween(1, 4);
+        assertThat(made.log().of(Entry.Added.class).map(a -> a.entry().what() + " " + a.entry().portion()))
+                .containsExactly("own tarred hemp null", "madder root madder", "activated charcoal charcoal");
+        assertThat(made.log().of(Entry.PortionTaken.class).map(t -> t.entry().portion())).containsExactly("plain", "madder", "charcoal");
+        assertThat(made.log().of(Entry.LayerPoured.class).map(l -> l.entry().portion())).containsExactly("plain", "madder", "charcoal");
+        browser.open("/batch/" + id).waitFor(".strip svg");
+        // Stages are marks on the ladder, bursts and events strokes; each has its words in the log beside.
+        long strokes = (Long) browser.script("return document.querySelectorAll('.strip svg .event').length");
+        assertThat(strokes).isGreaterThanOrEqualTo(1 + 3 + 3 + 3 + 1 + 1 + 1);
+        assertThat((Long) browser.script("return document.querySelectorAll('.strip svg .burst').length")).isEqualTo(1);
+        String all = (String) browser.script("return [...document.querySelectorAll('.log a, .strip svg text')].map((e) => e.textContent).join(' | ')");
+        assertThat(all).contains(
+                "emulsion", "blender", "thin trace", "tarred hemp", "riced", "portion plain", "portion madder", "madder root", "portion charcoal",
+                "activated charcoal", "light trace", "plain", "air tapped out", "poured", "covered");
+    }
+
+    @Test
+    void isMadeThroughTheKeyboardAlone(RunningApplication application, Browser browser) {
+        BatchId id = lyeIn(application, "Nets by Key");
+        browser.signIn("ines").open("/bench/" + id).waitFor(".ladder");
+        key(application, browser, id, Entry.StageReached.class, 1, "e");
+        browser.keys("b");
+        until(application, id, Entry.BlenderBurst.class, 1, browser, () -> browser.holdKey(" ", Duration.ofMillis(1600)));
+        key(application, browser, id, Entry.StageReached.class, 2, "n");
+        key(application, browser, id, Entry.Added.class, 1, "x");
+        key(application, browser, id, Entry.StageReached.class, 3, "r");
+        browser.keys("w", "2").waitFor(".rescue");
+        assertThat(browser.text(".rescue")).contains("Nothing more goes in", "grains", "You have about");
+        key(application, browser, id, Entry.StageReached.class, 4, "l");
+        key(application, browser, id, Entry.PortionTaken.class, 1, "x");
+        key(application, browser, id, Entry.PortionTaken.class, 2, "x");
+        key(application, browser, id, Entry.Added.class, 2, "x");
+        key(application, browser, id, Entry.PortionTaken.class, 3, "x");
+        key(application, browser, id, Entry.Added.class, 3, "x");
+        browser.keys("p").waitFor(".face");
+        for (int i = 1; i <= 3; i++) {
+            key(application, browser, id, Entry.LayerPoured.class, i, "x");
+        }
+        browser.keys("/");
+        until(application, id, Entry.AirTapped.class, 1, browser, () -> browser.keys("tapped", Keys.ENTER));
+        key(application, browser, id, Entry.Poured.class, 1, "d");
+        browser.keys("/");
+        until(application, id, Entry.Kept.class, 1, browser, () -> browser.keys("cover", Keys.ENTER));
+        everyTapIsOnTheStrip(application, browser, id);
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private static void key(
+            RunningApplication application, Browser browser, BatchId id, Class<? extends Entry> type, long count, String key) {
+        until(application, id, type, count, browser, () -> browser.keys(key));
+    }
+
+    @Test
+    void isMadeByTouchAlone(RunningApplication application, Browser browser) {
+        BatchId id = lyeIn(application, "Nets by Touch");
+        browser.signIn("ines").size(820, 1180).open("/bench/" + id).waitFor(".ladder");
+        touch(application, browser, id, Entry.StageReached.class, 1, ".rung[value=emulsion]");
+        until(application, id, Entry.BlenderBurst.class, 1, browser, () -> browser.touch("[data-hold]", Duration.ofMillis(1600)));
+        touch(application, browser, id, Entry.StageReached.class, 2, ".rung[value=thin]");
+        touch(application, browser, id, Entry.Added.class, 1, ".next-step .go");
+        touch(application, browser, id, Entry.StageReached.class, 3, ".side-rung[value=rice]");
+        browser.touch(".going-wrong a:nth-of-type(2)", Duration.ZERO).waitFor(".rescue");
+        touch(application, browser, id, Entry.StageReached.class, 4, ".rung[value=light]");
+        touch(application, browser, id, Entry.PortionTaken.class, 1, ".next-step .go");
+        touch(application, browser, id, Entry.PortionTaken.class, 2, ".next-step .go");
+        touch(application, browser, id, Entry.Added.class, 2, ".next-step .go");
+        touch(application, browser, id, Entry.PortionTaken.class, 3, ".next-step .go");
+        touch(application, browser, id, Entry.Added.class, 3, ".next-step .go");
+        browser.touch("a.go.big", Duration.ZERO).waitFor(".face");
+        for (int i = 1; i <= 3; i++) {
+            touch(application, browser, id, Entry.LayerPoured.class, i, ".next-step .go");
+        }
+        touch(application, browser, id, Entry.AirTapped.class, 1, "button[value=tapped]");
+        touch(application, browser, id, Entry.Poured.class, 1, "button[value=poured]");
+        touch(application, browser, id, Entry.Kept.class, 1, "button[value=cover]");
+        everyTapIsOnTheStrip(application, browser, id);
+    }
+
+    private static void touch(
+            RunningApplication application, Browser browser, BatchId id, Class<? extends Entry> type, long count, String css) {
+        until(application, id, type, count, browser, () -> browser.touch(css, Duration.ZERO));
+    }
+
+    @Test
+    void everythingAtTheBenchIsLargeEnoughForAGloveAndNothingNeedsHover(RunningApplication application, Browser browser) {
+        BatchId id = lyeIn(application, "Nets by Glove");
+        browser.signIn("ines").size(820, 1180);
+        for (String step : List.of("weigh", "ready", "lye", "match", "mix", "mix&rescue=seizing", "pour")) {
+            browser.open("/bench/" + id + "?step=" + step).waitFor("main");
+            @SuppressWarnings("unchecked")
+            List<String> small = (List<String>) browser.script(TOO_SMALL);
+            assertThat(small).as(step).isEmpty();
+            assertThat((Long) browser.script("return document.documentElement.scrollWidth")).as("width at " + step).isLessThanOrEqualTo(820L);
+        }
+        // A rule for :hover may colour what can be seen anyway; it must not show what is hidden otherwise.
+        @SuppressWarnings("unchecked")
+        List<String> revealing = (List<String>) browser.script(REVEALED_BY_HOVER);
+        assertThat(revealing).isEmpty();
+    }
+
+    /** Targets of the work: all that can be pressed or typed into, but for links inside a line of text and what amends the log. */
+    private static final String TOO_SMALL =
+            """
+            return [...document.querySelectorAll('main button, main a.button, main select, main input:not([type=hidden]):not([type=checkbox]), main label:has(input), '
+                + '.devices .button, .devices summary, .quick button, .quick .line, .bar .alarm, .steps a')]
+              .filter((e) => e.checkVisibility() && !e.closest('details:not([open]) > :not(summary)'))
+              .map((e) => ({e, r: e.getBoundingClientRect()}))
+              .filter(({r}) => r.width > 0 && (r.height < 47.5 || r.width < 47.5))
+              .map(({e, r}) => `${e.tagName} ${e.className} "${(e.innerText || e.name || '').slice(0, 30)}" ${Math.round(r.width)}x${Math.round(r.height)}`);
+            """;
+
+    private static final String REVEALED_BY_HOVER =
+            """
+            const found = [];
+            const look = (rules) => [...rules].forEach((rule) => {
+              if (rule.cssRules) { look(rule.cssRules); }
+              if (rule.selectorText?.includes(':hover')) {
+                for (const property of ['display', 'visibility', 'opacity', 'max-height', 'height', 'content', 'clip']) {
+                  if (rule.style.getPropertyValue(property)) { found.push(rule.selectorText + ' ' + property); }
+                }
+              }
+            });
+            [...document.styleSheets].forEach((sheet) => look(sheet.cssRules));
+            return found;
+            """;
+
+    @Test
+    void whatAFragranceDidIsRememberedOnTheShelfAndInThePlan(RunningApplication application, Browser browser) {
+        assertThat(application.bean(ShelfService.class).pantry().lot("TH-2")).isPresent();
+        browser.signIn("ines").open("/shelf").waitFor("#memory");
+        assertThat(browser.text("#memory")).contains("Tarred hemp", "riced", "of the minutes", "Lot TH-1", "Lot TH-2");
+        browser.open("/plan/new").type("name", "Hemp again");
+        browser.choose("fatId", 0, "olive-oil").typeInto("fatAmount", 0, "700");
+        browser.choose("additiveId", 0, "own-tarred-hemp").typeInto("additiveAmount", 0, "20");
+        browser.waitForText("Tarred hemp was trouble before");
+    }
+}
