@@ -1,7 +1,7 @@
 // The pure calculations of the pages.
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { countdown, elapsed, silent } from '../../web/src/main/resources/static/js/calc/elapsed.js';
+import { countdown, elapsed, left, silent } from '../../web/src/main/resources/static/js/calc/elapsed.js';
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
 import { outbox } from '../../web/src/main/resources/static/js/calc/outbox.js';
@@ -132,4 +132,11 @@ describe('a device', () => {
     assert.equal(silent(1000, 13_000), 'silent for 12 s');
     assert.equal(silent(0, 13_000), 'not heard yet');
   });
+});
+
+test('minutes that are left are whole until ten, then with seconds, and end', () => {
+  assert.equal(left(25 * 60_000, 0), '25 min');
+  assert.equal(left(9 * 60_000 + 5_000, 0), '9:05 min');
+  assert.equal(left(0, 1), 'now');
+  assert.equal(left(3 * 3_600_000, 0), '3.0 h');
 });

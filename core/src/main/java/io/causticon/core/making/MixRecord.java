@@ -82,6 +82,15 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
         return additives.values().stream().filter(a -> Catalogue.answersTo(a.id(), a.name(), word)).findFirst();
     }
 
+    /** As it was known at a minute. */
+    MixRecord until(double minute) {
+        return new MixRecord(
+                situation,
+                stages.stream().filter(s -> s.minute() <= minute).toList(),
+                additions.stream().filter(a -> a.minute() <= minute).toList(),
+                null);
+    }
+
     Optional<Seen> firstAtLeast(Stage stage) {
         return stages.stream().filter(s -> s.stage().isAtLeast(stage)).findFirst();
     }

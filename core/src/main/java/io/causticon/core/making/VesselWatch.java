@@ -22,11 +22,15 @@ public record VesselWatch(String portion, double waited, double share, boolean l
 
     private static final double RISKY = 0.35;
 
-    /** @param now minutes since lye-in */
-    public static List<VesselWatch> of(List<BatterStep> steps, LiveTrace live, double now) {
+    /**
+     * @param record the batter until now
+     * @param live the same, weighed
+     * @param now minutes since lye-in
+     */
+    public static List<VesselWatch> of(
+            List<BatterStep> steps, TraceKnowledge knowledge, MixRecord record, LiveTrace live, double now) {
         List<BatterStep> takes = steps.stream().filter(s -> s.kind() == BatterStep.Kind.TAKE).toList();
         List<VesselWatch> waiting = new ArrayList<>();
-        double left = live.workable().median();
         for (BatterStep take : takes) {
             boolean poured = steps.stream()
                     .anyMatch(s -> s.kind() == BatterStep.Kind.POUR && s.name().equals(take.name()) && s.isDone());
@@ -36,7 +40,9 @@ public record VesselWatch(String portion, double waited, double share, boolean l
                         .filter(s -> s.kind() == BatterStep.Kind.POUR)
                         .filter(s -> s.doneAt().map(d -> d > take.doneAt().orElse(0.0)).orElse(true))
                         .count();
-                double share = (left + waited) / Math.max(1, toPour);
+                double then = now - waited;
+                double left = LiveTrace.of(knowledge, record.until(then), then).workable().median();
+                double share = left / Math.max(1, toPour);
                 double risk = live.probabilityWithin(Stage.THICK, HANDLING * (waiting.size() + 1));
                 boolean late = waited > share || risk > RISKY;
                 waiting.add(new VesselWatch(take.name(), waited, share, late, late

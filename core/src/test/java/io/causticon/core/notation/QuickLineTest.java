@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
@@ -59,6 +61,29 @@ class QuickLineTest {
     })
     void whereAPotStands(String text, Spot pot, Surroundings into) {
         assertThat(only(text)).isEqualTo(new Entry.Bathed(pot, into));
+    }
+
+    @Test
+    void whatIsDoneWithABatter() {
+        assertThat(only("take madder 410 g")).isEqualTo(new Entry.PortionTaken("madder", Mass.grams(410)));
+        assertThat(only("take madder")).isEqualTo(new Entry.PortionTaken("madder", null));
+        assertThat(only("layer pale sea 300 g")).isEqualTo(new Entry.LayerPoured("pale sea", Mass.grams(300)));
+        assertThat(only("pour 38")).isEqualTo(new Entry.Poured(Temperature.celsius(38)));
+        assertThat(only("whisk")).isEqualTo(new Entry.MixedWith(MixMethod.WHISK));
+        assertThat(only("by hand")).isEqualTo(new Entry.MixedWith(MixMethod.HAND));
+        assertThat(only("stand mixer")).isEqualTo(new Entry.MixedWith(MixMethod.STAND_MIXER));
+        assertThat(only("tapped")).isEqualTo(new Entry.AirTapped());
+        assertThat(only("humidity 62 %")).isEqualTo(new Entry.HumidityRead(62));
+        assertThat(only("tarred hemp browned")).isEqualTo(new Entry.Behaved("tarred hemp", Behaviour.BROWNED));
+        assertThat(only("add lavender 30 g to madder lot LV-4"))
+                .isEqualTo(new Entry.Added("lavender", Mass.grams(30), "madder", "LV-4"));
+        assertThat(only("add lavender lot LV-4")).isEqualTo(new Entry.Added("lavender", null, null, "LV-4"));
+        assertThat(only("add charcoal to the black")).isEqualTo(new Entry.Added("charcoal", null, "black", null));
+    }
+
+    @Test
+    void aHumidityOfMoreThanAllIsRefused() {
+        assertThat(read("humidity 140").problems()).hasSize(1);
     }
 
     private static Entry only(String text) {

@@ -47,6 +47,7 @@ final class MixPages {
     private final BatchFacts facts;
     private final Optional<Instant> lyeIn;
     private final double minute;
+    private final Optional<MixRecord> record;
     private final Optional<LiveTrace> live;
     private final List<BatterStep> steps;
 
@@ -61,7 +62,8 @@ final class MixPages {
         this.facts = batch.facts(now);
         this.lyeIn = batch.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
         this.minute = lyeIn.map(i -> Math.max(0, Duration.between(i, now).toMillis() / 60_000.0)).orElse(0.0);
-        this.live = MixRecord.of(facts, now).map(r -> LiveTrace.of(known.trace(), r, minute));
+        this.record = MixRecord.of(facts, now);
+        this.live = record.map(r -> LiveTrace.of(known.trace(), r, minute));
         this.steps = BatterSteps.of(batch.plan(), batch.log(), known.trace());
     }
 
@@ -106,8 +108,9 @@ final class MixPages {
                         .filter(s -> !pouredAlready)
                         .orElse(null),
                 words,
-                live.map(l -> VesselWatch.of(steps, l, minute).stream()
+                live.map(l -> VesselWatch.of(steps, known.trace(), record.orElseThrow(), l, minute).stream()
                                 .filter(VesselWatch::late)
+                                .limit(1)
                                 .map(w -> formats.phrase(w.reason()))
                                 .toList())
                         .orElse(List.of()));
@@ -129,7 +132,9 @@ final class MixPages {
         if (left.median() <= 0) {
             return batch.log().has(Entry.StageReached.class, s -> s.stage() == Stage.MASH)
                     ? "Mash: it will not pour. Press it in or cook it, see below."
-                    : "Thick: spoon it in now.";
+                    : batch.log().has(Entry.StageReached.class, s -> s.stage() == Stage.THICK)
+                            ? "Thick: spoon it in now."
+                            : "It may be thick at any moment: pour.";
         }
         LiveTrace.Left light = live.orElseThrow().until(Stage.LIGHT);
         String trace = light.median() > 0
@@ -142,7 +147,7 @@ final class MixPages {
         if (minutes > LONG) {
             return Formats.number(minutes / 60, 1) + " h";
         }
-        return minutes < 1 ? "1 min or less" : Formats.number(minutes, 0) + " min";
+        return minutes < 1 ? "1 min" : Formats.number(minutes, 0) + " min";
     }
 
     static String band(double low, double high) {

@@ -94,7 +94,7 @@ final class PourPages {
 
     private String left(LiveTrace.Left l) {
         return l.median() <= 0
-                ? "It is thick: spoon it in."
+                ? "It may be thick at any moment: spoon it in if it does not pour."
                 : "You have about " + MixPages.minutes(l.median()) + ", " + MixPages.band(l.band().low(), l.band().high()) + ".";
     }
 
@@ -168,7 +168,7 @@ final class PourPages {
             double fill = mould == null ? 100.0 * (i + 1) / plan.parts().size() : part.fill();
             Line top = line(portioning, i, fill);
             Line under = i == 0 ? Line.flat(0) : line(portioning, i - 1, below);
-            drawing.path(outline(top, under, width, scale, bottom), "part part-" + i % 6 + (part.poured() ? "" : " to-come"));
+            drawing.path(outline(top, under, width, scale, bottom), "part layer-" + i % 6 + (part.poured() ? "" : " to-come"));
             double middle = (top.at(width) + under.at(width)) / 2;
             drawing.text(LEFT + width * scale + 12, bottom - middle * scale + 5,
                     part.name() + (part.poured() ? " \u2713" : ""), part.poured() ? "name" : "note");

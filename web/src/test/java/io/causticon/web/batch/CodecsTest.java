@@ -2,9 +2,11 @@ package io.causticon.web.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
@@ -43,6 +45,13 @@ class CodecsTest {
                 new Entry.BlenderBurst(20),
                 new Entry.StageReached(Stage.RICED, "lavender"),
                 new Entry.Added("lavender", Mass.grams(30)),
+                new Entry.Added("lavender", Mass.grams(30), "madder", "LV-4"),
+                new Entry.MixedWith(MixMethod.WHISK),
+                new Entry.PortionTaken("madder", Mass.grams(410)),
+                new Entry.LayerPoured("madder", null),
+                new Entry.AirTapped(),
+                new Entry.Behaved("tarred hemp", Behaviour.BROWNED),
+                new Entry.HumidityRead(62),
                 new Entry.Poured(null),
                 new Entry.Kept(Keeping.OVEN, Temperature.celsius(70)),
                 new Entry.GelSeen(GelExtent.PARTIAL),
@@ -86,5 +95,7 @@ class CodecsTest {
         // Kept logs hold these words; a change would make them unreadable.
         assertThat(codec.write(new Entry.LyeIntoFats())).isEqualTo("{\"type\":\"lye-in\"}");
         assertThat(codec.read("{\"type\":\"burst\",\"seconds\":20}")).isEqualTo(new Entry.BlenderBurst(20));
+        // Kept before portions and lots were said.
+        assertThat(codec.read("{\"type\":\"added\",\"what\":\"lavender\"}")).isEqualTo(new Entry.Added("lavender", null));
     }
 }
