@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
+import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
 import java.nio.file.Path;
+import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -16,7 +19,7 @@ class Screenshots {
     private static final Path FOLDER = Path.of(System.getProperty("causticon.screenshots", "target")).toAbsolutePath();
 
     @Test
-    void ofTheMainViews(Browser browser) {
+    void ofTheMainViews(RunningApplication application, Browser browser) {
         browser.open("/sign-in").picture(FOLDER.resolve("sign-in.png"));
         browser.signIn("ines").picture(FOLDER.resolve("rack.png"));
         browser.open("/plan").press("Whey & Barley").waitFor(".lye-head").picture(FOLDER.resolve("plan.png"));
@@ -24,20 +27,40 @@ class Screenshots {
         browser.script("document.querySelector('svg.face').scrollIntoView({block: 'center'})");
         browser.picture(FOLDER.resolve("plan-layers.png"));
         browser.open("/shelf").picture(FOLDER.resolve("shelf.png"));
+        browser.script("document.querySelector('#memory').scrollIntoView()");
+        browser.picture(FOLDER.resolve("shelf-memory.png"));
         browser.open("/bench").waitFor(".huge").waitUntilTrue(() -> !browser.texts(".device b").contains("\u2013"));
         browser.picture(FOLDER.resolve("bench-match.png"));
         String bench = browser.path();
         browser.open(bench + "?step=weigh").picture(FOLDER.resolve("bench-weigh.png"));
         browser.open(bench + "?step=lye").waitFor(".alarm-line, .says").picture(FOLDER.resolve("bench-lye.png"));
         browser.size(820, 1180).picture(FOLDER.resolve("bench-lye-tablet.png"));
-        browser.size(820, 1180).open(bench + "?step=mix").waitFor(".ladder").picture(FOLDER.resolve("bench-mix-tablet.png"));
-        browser.size(1280, 800);
+        swirl(application, browser);
         open(browser, "Sea Buckthorn Winter").picture(FOLDER.resolve("batch.png"));
         open(browser, "Sail Loft Tar").press("Something is wrong").waitFor(".verdict-box").picture(FOLDER.resolve("casebook.png"));
         browser.open("/settings").choose("theme", 0, "night").press("Keep these").waitFor("[data-theme=night]");
         open(browser, "Honey Loft").picture(FOLDER.resolve("batch-night.png"));
         browser.open("/settings").choose("theme", 0, "day").press("Keep these").waitFor("[data-theme=day]");
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** A swirl at light trace, the same with its fragrance riced, and on its way into the mould. */
+    private static void swirl(RunningApplication application, Browser browser) {
+        String bench = "/bench/" + Swirl.lyeIn(application, "Three Nets", Duration.ofMinutes(14));
+        browser.size(1280, 800);
+        log(browser, bench, "@+44m emulsion; blend 14", "@+49m thin; blend 9", "@+53m light");
+        browser.open(bench + "?step=mix").waitFor(".ladder").picture(FOLDER.resolve("bench-mix.png"));
+        log(browser, bench, "batter 37; add own tarred hemp 25 g lot TH-2; rice");
+        browser.size(820, 1180).open(bench + "?step=mix").waitFor(".rescue").picture(FOLDER.resolve("bench-mix-tablet.png"));
+        log(browser, bench, "take plain; take madder; add madder root to madder; take charcoal; add activated charcoal to charcoal", "layer plain");
+        browser.size(1280, 800).open(bench + "?step=pour").waitFor(".face").picture(FOLDER.resolve("bench-pour.png"));
+    }
+
+    private static void log(Browser browser, String bench, String... lines) {
+        browser.open(bench + "?step=mix").waitFor(".ladder");
+        for (String line : lines) {
+            browser.quick(line);
+        }
     }
 
     private static Browser open(Browser browser, String name) {

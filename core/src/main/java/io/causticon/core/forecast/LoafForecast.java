@@ -47,7 +47,7 @@ public final class LoafForecast {
                 ? LoafSetup.Wrap.INSULATED
                 : facts.was(Keeping.COVERED) ? LoafSetup.Wrap.COVERED : LoafSetup.Wrap.OPEN;
         Temperature room =
-                facts.wasKeptCold() ? Temperature.celsius(FRIDGE) : facts.room().orElse(usualRoom);
+                facts.wasKeptCold() ? Temperature.celsius(FRIDGE) : facts.roomAtTheSet().orElse(usualRoom);
         Temperature poured = facts.pouredAt().orElse(facts.plan().mixAt());
         return run(facts.plan(), batterMass(facts.plan()), wrap, poured, room, HOURS, draws);
     }

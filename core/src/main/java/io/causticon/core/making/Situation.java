@@ -59,8 +59,8 @@ public record Situation(Map<Term, Double> values, List<Additive> fromStart, List
         return of(plan, mixedAt(facts).orElse(plan.mixAt()), concentration, superfat, method(facts), blending(facts));
     }
 
-    /** Fats and lye when they met: by the batter's first reading, or the mean of the two pots by their heat. */
-    private static Optional<Temperature> mixedAt(BatchFacts facts) {
+    /** Temperature at which fats and lye met: the mean of the last readings of the two pots, by their heat; that of the fats alone otherwise. */
+    public static Optional<Temperature> mixedAt(BatchFacts facts) {
         return facts.log().first(Entry.LyeIntoFats.class).flatMap(in -> {
             Optional<Temperature> fats = facts.lastBefore(Spot.FATS, in.at());
             Optional<Temperature> lye = facts.lastBefore(Spot.LYE, in.at());

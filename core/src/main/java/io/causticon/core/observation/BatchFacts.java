@@ -17,6 +17,8 @@ import java.util.stream.Stream;
  */
 public final class BatchFacts {
 
+    private static final Duration BEGINNING_OF_THE_SET = Duration.ofHours(2);
+
     private final BatchPlan plan;
     private final BatchLog log;
     private final Instant now;
@@ -82,6 +84,13 @@ public final class BatchFacts {
 
     public Optional<Temperature> room() {
         return temperatures(Spot.ROOM).findFirst();
+    }
+
+    /** The room when the soap began to set: the last reading until two hours after the pour, else any. */
+    public Optional<Temperature> roomAtTheSet() {
+        return log.first(Entry.Poured.class)
+                .flatMap(p -> lastBefore(Spot.ROOM, p.at().plus(BEGINNING_OF_THE_SET)))
+                .or(this::room);
     }
 
     public boolean was(Keeping keeping) {

@@ -88,10 +88,10 @@ final class AdditiveBites {
                     Phrase.of("{} may seize the batter", additive.name()),
                     Phrase.of("It thickens within a minute or two of going in."),
                     Phrase.of("Last of all, by hand, straight into the mould"),
+                    intoFats(portion),
                     Flight.additives(
                             Phrase.of("Plan it as a fast ending"),
-                            Flight.only(additive.id(), a -> a.joining(Joins.LAST))),
-                    intoFats(portion));
+                            Flight.only(additive.id(), a -> a.joining(Joins.LAST))));
         } else if (additive.isFragrance() && tried.troubled() > 0) {
             f.bite(
                     Phrase.of("{} was trouble before", additive.name()),

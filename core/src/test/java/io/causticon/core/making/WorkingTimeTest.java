@@ -31,6 +31,25 @@ class WorkingTimeTest {
                 .isLessThan(minutes(recipe().fat("palm-oil", 100).fat("olive-oil", 900)));
     }
 
+    /** A reason with these words, and whether it shortens. */
+    private static void reason(WorkingTime time, String words, boolean shortens) {
+        assertThat(time.reasons().stream().filter(r -> r.words().equals(words)).findFirst())
+                .hasValueSatisfying(r -> assertThat(r.factor() < 1).as(words).isEqualTo(shortens));
+    }
+
+    @Test
+    void eachOrderingHasItsReason() {
+        reason(WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(48))), "mixing temperature", true);
+        reason(WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(30))), "mixing temperature", false);
+        reason(WorkingTime.forecast(plain().target(LiquidTarget.concentration(.40)).plan()), "lye concentration", true);
+        reason(WorkingTime.forecast(plain().target(LiquidTarget.concentration(.25)).plan()), "lye concentration", false);
+        reason(WorkingTime.forecast(recipe().fat("palm-oil", 800).fat("olive-oil", 200).plan()), "long saturated acids", true);
+        reason(WorkingTime.forecast(recipe().fat("olive-oil", 1000).plan()), "oleic acid", false);
+        reason(WorkingTime.forecast(plain().additive("kaolin", 20).plan()), "clay and powder", true);
+        reason(WorkingTime.forecast(plain().additive("eo-clove", 8).plan()), "Essential oil: clove (bud or leaf)", true);
+        reason(WorkingTime.forecast(plain().superfat(12).plan()), "superfat", false);
+    }
+
     @Test
     void warmerIsQuicker() {
         assertThat(WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(51))).minutes())

@@ -201,6 +201,14 @@ class BitesTest {
         }
 
         @Test
+        void aFastEndingOnPurposeIsNotAnError() {
+            BatchPlan plan = plain().additive("eo-clove", 6).plan();
+            BatchPlan ending = bite(plan, "may seize the batter").changes().get(1).applyTo(plan);
+            assertThat(ending.formula().additives().get(0).joins()).isEqualTo(Joins.LAST);
+            assertThat(find(ending, UNKNOWN, "may seize the batter")).isEmpty();
+        }
+
+        @Test
         void clayThatClumpsAndColourThatAlkaliChanges() {
             everyChangeCures(plain().additive("green-clay", 20).plan(), "clumps when it goes in dry");
             assertThat(bite(plain().additive("turmeric", 4).plan(), "Alkali changes")).isNotNull();

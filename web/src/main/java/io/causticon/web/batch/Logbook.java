@@ -101,9 +101,14 @@ public class Logbook {
 
     /** Logs one entry that was chosen, not typed. */
     public void log(BatchId id, Entry entry, String byHand, Duration late, Maker maker, String clientKey) {
+        log(id, List.of(entry), byHand, late, maker, clientKey);
+    }
+
+    /** Logs entries of one moment that were chosen, not typed. */
+    public void log(BatchId id, List<Entry> entries, String byHand, Duration late, Maker maker, String clientKey) {
         Batch batch = batches.get(id);
         Instant at = byHand.isBlank() ? ago(id, late) : moment(batch, byHand, maker);
-        batches.log(id, List.of(entry), at, maker.displayName(), clientKey);
+        batches.log(id, entries, at, maker.displayName(), clientKey);
     }
 
     /** The moment a line was made that arrives this late; never before the batch. */

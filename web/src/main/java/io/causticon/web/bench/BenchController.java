@@ -4,11 +4,13 @@ import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
@@ -20,6 +22,7 @@ import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -116,7 +119,6 @@ class BenchController {
         BatchId batch = new BatchId(id);
         try {
             // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
-            boolean now = carried.at().isBlank() && carried.late() == 0;
             logbook.log(
                     batch,
                     (quick + " " + degrees).trim(),
@@ -124,7 +126,7 @@ class BenchController {
                     waited(carried),
                     maker,
                     carried.key(),
-                    now ? devices.batterNow(batch) : Optional.empty());
+                    batterNow(batch, carried));
             return back(id, carried);
         } catch (ProblemsException e) {
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
@@ -132,24 +134,38 @@ class BenchController {
     }
 
     /** What is done with the batter: something goes in, a portion is taken, a part is poured. */
-    record Done(String kind, String name, String portion, String mass, String lot) {}
+    record Done(String kind, String name, String portion, String mass, String planned, String lot) {
+
+        /** What was typed, or as planned when nothing was. */
+        @Nullable String amount() {
+            return mass == null || mass.isBlank() ? planned : mass;
+        }
+    }
 
     @PostMapping("/{id}/batter")
     String batter(
             @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Done form, Carried carried) {
         BatchId batch = new BatchId(id);
         try {
-            Mass mass = form.mass() == null || form.mass().isBlank() ? null : MassNotation.read("amount", form.mass(), maker.units());
+            String amount = form.amount();
+            Mass mass = amount == null || amount.isBlank() ? null : MassNotation.read("amount", amount, maker.units());
             if (mass != null) {
                 check(form.name(), mass);
             }
-            logbook.log(batch, entry(form, mass), carried.at(), waited(carried), maker, carried.key());
+            List<Entry> lines = new ArrayList<>(List.of(entry(form, mass)));
+            batterNow(batch, carried).ifPresent(t -> lines.add(new Entry.TemperatureRead(Spot.BATTER, t)));
+            logbook.log(batch, lines, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
         } catch (ProblemsException e) {
             model.addAttribute("amount", form.mass());
             model.addAttribute("amountProblem", logbook.problem(e.problems(), maker));
             return show(batch, model, maker, carried, "", "");
         }
+    }
+
+    /** What a thermometer in the batter shows, for what is logged of this moment. */
+    private Optional<Temperature> batterNow(BatchId batch, Carried carried) {
+        return carried.at().isBlank() && carried.late() == 0 ? devices.batterNow(batch) : Optional.empty();
     }
 
     private static Entry entry(Done form, @Nullable Mass mass) {

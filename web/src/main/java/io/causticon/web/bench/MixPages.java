@@ -1,6 +1,7 @@
 package io.causticon.web.bench;
 
 import io.causticon.core.forecast.Rescue;
+import io.causticon.core.heat.HeatTransfer;
 import io.causticon.core.making.BatterStep;
 import io.causticon.core.making.BatterSteps;
 import io.causticon.core.making.IngredientMemory;
@@ -13,7 +14,9 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MixMethod;
+import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
@@ -29,6 +32,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Words the mixing of a batch. */
@@ -37,6 +41,7 @@ final class MixPages {
     private static final double PRESSING = 4;
     private static final double SURELY = 0.75;
     private static final double LONG = 99;
+    private static final Duration JUST_SEEN = Duration.ofMinutes(3);
 
     private final Batch batch;
     private final Maker maker;
@@ -75,7 +80,9 @@ final class MixPages {
         return steps;
     }
 
+    /** @param rescue id of the card that was asked for; empty opens the one that what was just seen asks for, {@code none} keeps all closed */
     MixPage page(String rescue) {
+        String open = rescue.isEmpty() ? justSeen().map(MixPages::id).orElse("") : rescue;
         List<MixPage.Step> words = new ArrayList<>();
         steps.forEach(s -> words.add(step(s, words.size() + 1)));
         Optional<LiveTrace.Left> left = live.map(LiveTrace::workable);
@@ -94,12 +101,12 @@ final class MixPages {
                         .map(r -> new BenchPage.Figure(
                                 r.words() + (r.later() ? ", after it goes in" : ""), "\u00d7 " + Formats.number(r.factor(), 2)))
                         .toList(),
-                live.map(this::attributed).orElse(List.of()),
+                Stream.concat(doubt().stream(), live.map(this::attributed).orElse(List.of()).stream()).toList(),
                 rungs(),
                 troubles(),
-                card(rescue),
+                card(open),
                 Arrays.stream(Rescue.Trouble.values())
-                        .map(t -> new MixPage.Opening(id(t), title(t), id(t).equals(rescue)))
+                        .map(t -> new MixPage.Opening(id(t), title(t), id(t).equals(open)))
                         .toList(),
                 blended(),
                 methods(),
@@ -114,6 +121,33 @@ final class MixPages {
                                 .map(w -> formats.phrase(w.reason()))
                                 .toList())
                         .orElse(List.of()));
+    }
+
+    /** The trouble that was tapped last, if that was moments ago. */
+    private Optional<Rescue.Trouble> justSeen() {
+        return batch.log().of(Entry.StageReached.class)
+                .filter(s -> !s.at().isAfter(now))
+                .reduce((a, b) -> b)
+                .filter(s -> !facts.wasPoured() && Duration.between(s.at(), now).compareTo(JUST_SEEN) < 0)
+                .map(s -> switch (s.entry().stage()) {
+                    case RICED -> Rescue.Trouble.RICING;
+                    case CURDLED, SEPARATED, FALSE_TRACE -> Rescue.Trouble.SEPARATION;
+                    case MASH -> Rescue.Trouble.SEIZING;
+                    default -> null;
+                });
+    }
+
+    /** A batter that is thick while its hard fats set may not be at trace at all. */
+    private Optional<String> doubt() {
+        Optional<Temperature> read = facts.lastBefore(Spot.BATTER, now);
+        boolean thickened = batch.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
+        return read.filter(t -> thickened && !facts.wasPoured()).flatMap(t -> {
+            HeatTransfer hardest = HeatTransfer.of(batch.plan().formula(), t, maker.room());
+            return t.isBelow(hardest.clearFrom()) && !hardest.hardest().isEmpty()
+                    ? Optional.of("At " + formats.temperature(t) + " " + hardest.hardest() + " sets (clear from "
+                            + formats.temperature(hardest.clearFrom()) + "): this may be false trace. Warm a spoonful and look.")
+                    : Optional.empty();
+        });
     }
 
     private WorkingTime forecast() {

@@ -109,7 +109,7 @@ final class IngestReader {
 
     private double inBase(int line, double value, String unit) {
         return switch (kind.name() + " " + unit.toUpperCase(Locale.ROOT)) {
-            case "THERMOMETER ", "THERMOMETER C", "SCALE ", "SCALE G", "PH_PEN ", "PH_PEN PH" -> value;
+            case "THERMOMETER ", "THERMOMETER C", "SCALE ", "SCALE G", "PH_PEN ", "PH_PEN PH", "BLENDER ", "BLENDER S" -> value;
             case "THERMOMETER F" -> Temperature.fahrenheit(value).celsius();
             case "SCALE KG" -> value * 1000;
             case "SCALE OZ" -> Mass.ounces(value).grams();

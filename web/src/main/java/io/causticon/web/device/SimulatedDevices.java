@@ -6,6 +6,7 @@ import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.LyePotCurve;
 import io.causticon.core.heat.LyePotRun;
+import io.causticon.core.making.Situation;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -57,6 +58,8 @@ class SimulatedDevices implements DisposableBean {
     private static final double ROOM = 17.5;
     private static final double ICE_WATER = 1;
     private static final double POT_MINUTES = 240;
+    private static final double BATTER_WARMS = 2;
+    private static final double BATTER_MINUTES = 15;
 
     private final DeviceService devices;
     private final Readings readings;
@@ -228,6 +231,15 @@ class SimulatedDevices implements DisposableBean {
         if (device.spot() == Spot.FATS) {
             double rate = CoolingBody.usualFatsRate(batch.plan().formula().fatMass()) * 1.15;
             return stood(log, Spot.FATS, Temperature.celsius(MELTED), rate, probe.since, now);
+        }
+        if (device.spot() == Spot.BATTER) {
+            Optional<Temperature> mixed = Situation.mixedAt(batch.facts(now));
+            Optional<Instant> in = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
+            if (mixed.isPresent() && in.isPresent()) {
+                // What reacts on the way to trace warms it by a degree or two, against what the bowl loses.
+                double minutes = Duration.between(in.get(), now).toMillis() / 60_000.0;
+                return mixed.get().celsius() + BATTER_WARMS * (1 - Math.exp(-minutes / BATTER_MINUTES));
+            }
         }
         return log.last(Entry.TemperatureRead.class).map(t -> t.entry().temperature().celsius()).orElse(ROOM);
     }

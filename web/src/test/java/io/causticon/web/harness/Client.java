@@ -64,6 +64,15 @@ public final class Client {
                 .POST(HttpRequest.BodyPublishers.ofString(sent)));
     }
 
+    /** Sends a device's readings; the status of the answer. */
+    public int ingest(String deviceToken, String json) {
+        return send(HttpRequest.newBuilder(URI.create(address + "/ingest"))
+                        .header("Authorization", "Bearer " + deviceToken)
+                        .header("Content-Type", "application/json")
+                        .POST(HttpRequest.BodyPublishers.ofString(json)))
+                .statusCode();
+    }
+
     private HttpResponse<String> send(HttpRequest.Builder request) {
         try {
             HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());

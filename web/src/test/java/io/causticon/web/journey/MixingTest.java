@@ -2,47 +2,23 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.formula.AlkaliChoice;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Dose;
-import io.causticon.core.formula.FatPortion;
-import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.LiquidPart;
-import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.formula.Portion;
-import io.causticon.core.formula.Portioning;
-import io.causticon.core.formula.Pouring;
-import io.causticon.core.formula.Process;
-import io.causticon.core.formula.Scales;
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.formula.VesselMaterial;
-import io.causticon.core.formula.Weights;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Tare;
-import io.causticon.core.observation.Weighable;
-import io.causticon.core.quantity.Mass;
-import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.substance.Additive;
-import io.causticon.core.substance.Catalogue;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
+import io.causticon.web.device.DeviceKind;
+import io.causticon.web.device.DeviceService;
 import io.causticon.web.harness.Browser;
+import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
@@ -50,58 +26,6 @@ import org.openqa.selenium.Keys;
 /** A three-colour swirl with a fragrance that rices, from emulsion to the pour. */
 @Application
 class MixingTest {
-
-    private static final Catalogue TABLES = Catalogue.standard();
-    private static final Additive HEMP = Additive.ownFragrance(
-            "own-tarred-hemp", "Tarred hemp", 30.0, Set.of("ricing_possible", "discolours_brown"), Set.of("eugenol"), "");
-
-    private static BatchPlan swirl(String name) {
-        Formula formula = new Formula(
-                List.of(
-                        new FatPortion(TABLES.fat("olive-oil"), Mass.grams(500)),
-                        new FatPortion(TABLES.fat("lard"), Mass.grams(250)),
-                        new FatPortion(TABLES.fat("coconut-oil-76"), Mass.grams(250))),
-                AlkaliChoice.naoh(Share.percent(98)),
-                Share.percent(5),
-                LiquidTarget.concentration(0.33),
-                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, false)),
-                List.of(new AdditivePortion(HEMP, Mass.grams(25))));
-        List<Portion> cups = List.of(
-                Portion.sharing("plain", Share.percent(50)),
-                Portion.sharing("madder", Share.percent(25)).with(TABLES.additive("madder-root"), Dose.ofFats(Share.percent(1))),
-                Portion.sharing("charcoal", Share.percent(25)).with(TABLES.additive("activated-charcoal"), Dose.ofFats(Share.percent(0.5))));
-        BatchPlan plan = new BatchPlan(
-                name,
-                formula,
-                Process.COLD,
-                GelGoal.ALLOW,
-                new Mould("oak loaf", MouldKind.WOODEN_LOAF, 300, 85, 75, 1),
-                Temperature.celsius(40),
-                new Scales(Mass.grams(0.1), Mass.grams(0.1)),
-                "");
-        return plan.with(Pouring.PLAIN.divided(new Portioning(
-                Portioning.Way.SHARES, cups, Share.percent(3), new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)))));
-    }
-
-    /** Lye is in the fats, half a minute ago. */
-    private static BatchId lyeIn(RunningApplication application, String name) {
-        BatchService batches = application.bean(BatchService.class);
-        BatchPlan plan = swirl(name);
-        Instant begun = Instant.now().minus(Duration.ofMinutes(40));
-        BatchId id = batches.begin(plan, null, 1, begun, "Ines Harrow", ZoneOffset.UTC, UUID.randomUUID().toString());
-        Weights planned = Weights.planned(plan.formula());
-        List<Entry> before = new ArrayList<>();
-        planned.fats().forEach(f -> before.add(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
-        planned.liquids().forEach(l -> before.add(new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
-        before.add(new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
-        before.add(new Entry.ReadyForLye(List.of()));
-        before.add(new Entry.LyeClear());
-        before.add(new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(41)));
-        before.add(new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(40)));
-        batches.log(id, before, begun.plusSeconds(60), "Ines Harrow", UUID.randomUUID().toString());
-        batches.log(id, List.of(new Entry.LyeIntoFats()), Instant.now().minusSeconds(30), "Ines Harrow", UUID.randomUUID().toString());
-        return id;
-    }
 
     private static Batch batch(RunningApplication application, BatchId id) {
         return application.bean(BatchService.class).get(id);
@@ -137,7 +61,7 @@ class MixingTest {
 
     @Test
     void isMadeThroughTheKeyboardAlone(RunningApplication application, Browser browser) {
-        BatchId id = lyeIn(application, "Nets by Key");
+        BatchId id = Swirl.lyeIn(application, "Nets by Key");
         browser.signIn("ines").open("/bench/" + id).waitFor(".ladder");
         key(application, browser, id, Entry.StageReached.class, 1, "e");
         browser.keys("b");
@@ -173,7 +97,7 @@ class MixingTest {
 
     @Test
     void isMadeByTouchAlone(RunningApplication application, Browser browser) {
-        BatchId id = lyeIn(application, "Nets by Touch");
+        BatchId id = Swirl.lyeIn(application, "Nets by Touch");
         browser.signIn("ines").size(820, 1180).open("/bench/" + id).waitFor(".ladder");
         touch(application, browser, id, Entry.StageReached.class, 1, ".rung[value=emulsion]");
         until(application, id, Entry.BlenderBurst.class, 1, browser, () -> browser.touch("[data-hold]", Duration.ofMillis(1600)));
@@ -204,7 +128,7 @@ class MixingTest {
 
     @Test
     void everythingAtTheBenchIsLargeEnoughForAGloveAndNothingNeedsHover(RunningApplication application, Browser browser) {
-        BatchId id = lyeIn(application, "Nets by Glove");
+        BatchId id = Swirl.lyeIn(application, "Nets by Glove");
         browser.signIn("ines").size(820, 1180);
         for (String step : List.of("weigh", "ready", "lye", "match", "mix", "mix&rescue=seizing", "pour")) {
             browser.open("/bench/" + id + "?step=" + step).waitFor("main");
@@ -244,6 +168,35 @@ class MixingTest {
             [...document.styleSheets].forEach((sheet) => look(sheet.cssRules));
             return found;
             """;
+
+    @Test
+    void aRungTakesTheBattersTemperatureAlongAndASwitchLogsItsBursts(RunningApplication application, Browser browser, Client client) {
+        BatchId id = Swirl.lyeIn(application, "Nets by Probe");
+        DeviceService devices = application.bean(DeviceService.class);
+        DeviceService.Added probe = devices.add("batter probe " + id.toString().substring(0, 8), DeviceKind.THERMOMETER, false);
+        DeviceService.Added blender = devices.add("blender " + id.toString().substring(0, 8), DeviceKind.BLENDER, false);
+        devices.watch(probe.device().id(), id, Spot.BATTER, null, null);
+        devices.watch(blender.device().id(), id, null, null, null);
+        browser.signIn("ines").open("/bench/" + id).waitFor(".ladder");
+        assertThat(client.ingest(probe.token(), "{\"seq\":1,\"value\":39.4}")).isEqualTo(200);
+        assertThat(client.ingest(blender.token(), "{\"seq\":1,\"value\":7.6,\"unit\":\"s\"}")).isEqualTo(200);
+        touch(application, browser, id, Entry.StageReached.class, 1, ".rung[value=emulsion]");
+        Batch made = batch(application, id);
+        assertThat(made.log().last(Entry.TemperatureRead.class).orElseThrow().entry())
+                .isEqualTo(new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(39.4)));
+        assertThat(made.log().of(Entry.BlenderBurst.class).map(b -> b.entry().seconds())).containsExactly(8);
+    }
+
+    @Test
+    void aTroubleThatIsTappedOpensItsCard(RunningApplication application, Browser browser) {
+        BatchId id = Swirl.lyeIn(application, "Nets that Part");
+        application.bean(BatchService.class).log(
+                id, List.of(new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(27))), Instant.now(), "Ines Harrow", UUID.randomUUID().toString());
+        browser.signIn("ines").open("/bench/" + id).waitFor(".ladder");
+        touch(application, browser, id, Entry.StageReached.class, 1, ".side-rung[value=separate]");
+        assertThat(browser.text(".rescue")).contains("Do not pour", "False trace", "bath of 55");
+        browser.press("Close").waitUntilTrue(() -> browser.all(".rescue").isEmpty());
+    }
 
     @Test
     void whatAFragranceDidIsRememberedOnTheShelfAndInThePlan(RunningApplication application, Browser browser) {

@@ -1,0 +1,103 @@
+package io.causticon.web.harness;
+
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.AlkaliChoice;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Dose;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Pouring;
+import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Scales;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Catalogue;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+
+/** A three-colour swirl on the bench, for tests. */
+public final class Swirl {
+
+    private static final Catalogue TABLES = Catalogue.standard();
+    private static final Additive HEMP = Additive.ownFragrance(
+            "own-tarred-hemp", "Tarred hemp", 30.0, Set.of("ricing_possible", "discolours_brown"), Set.of("eugenol"), "");
+
+    /** Half of it plain, a quarter red, a quarter black, with a fragrance that is known to rice. */
+    public static BatchPlan plan(String name) {
+        Formula formula = new Formula(
+                List.of(
+                        new FatPortion(TABLES.fat("olive-oil"), Mass.grams(500)),
+                        new FatPortion(TABLES.fat("lard"), Mass.grams(250)),
+                        new FatPortion(TABLES.fat("coconut-oil-76"), Mass.grams(250))),
+                AlkaliChoice.naoh(Share.percent(98)),
+                Share.percent(5),
+                LiquidTarget.concentration(0.33),
+                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, false)),
+                List.of(new AdditivePortion(HEMP, Mass.grams(25))));
+        List<Portion> cups = List.of(
+                Portion.sharing("plain", Share.percent(50)),
+                Portion.sharing("madder", Share.percent(25)).with(TABLES.additive("madder-root"), Dose.ofFats(Share.percent(1))),
+                Portion.sharing("charcoal", Share.percent(25)).with(TABLES.additive("activated-charcoal"), Dose.ofFats(Share.percent(0.5))));
+        BatchPlan plan = new BatchPlan(
+                name,
+                formula,
+                Process.COLD,
+                GelGoal.ALLOW,
+                new Mould("oak loaf", MouldKind.WOODEN_LOAF, 300, 85, 75, 1),
+                Temperature.celsius(40),
+                new Scales(Mass.grams(0.1), Mass.grams(0.1)),
+                "");
+        return plan.with(Pouring.PLAIN.divided(new Portioning(
+                Portioning.Way.SHARES, cups, Share.percent(3), new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)))));
+    }
+
+    /** Lye is in the fats, half a minute ago. */
+    public static BatchId lyeIn(RunningApplication application, String name) {
+        return lyeIn(application, name, Duration.ofSeconds(30));
+    }
+
+    /** Lye is in the fats, so long ago. */
+    public static BatchId lyeIn(RunningApplication application, String name, Duration ago) {
+        BatchService batches = application.bean(BatchService.class);
+        BatchPlan plan = plan(name);
+        Instant begun = Instant.now().minus(Duration.ofMinutes(40));
+        BatchId id = batches.begin(plan, null, 1, begun, "Ines Harrow", ZoneOffset.UTC, UUID.randomUUID().toString());
+        Weights planned = Weights.planned(plan.formula());
+        List<Entry> before = new ArrayList<>();
+        planned.fats().forEach(f -> before.add(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
+        planned.liquids().forEach(l -> before.add(new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+        before.add(new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
+        before.add(new Entry.ReadyForLye(List.of()));
+        before.add(new Entry.LyeClear());
+        before.add(new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(41)));
+        before.add(new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(40)));
+        batches.log(id, before, begun.plusSeconds(60), "Ines Harrow", UUID.randomUUID().toString());
+        batches.log(id, List.of(new Entry.LyeIntoFats()), Instant.now().minus(ago), "Ines Harrow", UUID.randomUUID().toString());
+        return id;
+    }
+
+    private Swirl() {}
+}
