@@ -48,7 +48,7 @@ class Screenshots {
     private static void swirl(RunningApplication application, Browser browser) {
         String bench = "/bench/" + Swirl.lyeIn(application, "Three Nets", Duration.ofMinutes(14));
         browser.size(1280, 800);
-        log(browser, bench, "@+44m emulsion; blend 14", "@+49m thin; blend 9", "@+53m light");
+        log(browser, bench, "@+29m emulsion; blend 14", "@+34m thin; blend 9", "@+39m light");
         browser.open(bench + "?step=mix").waitFor(".ladder").picture(FOLDER.resolve("bench-mix.png"));
         log(browser, bench, "batter 37; add own tarred hemp 25 g lot TH-2; rice");
         browser.size(820, 1180).open(bench + "?step=mix").waitFor(".rescue").picture(FOLDER.resolve("bench-mix-tablet.png"));

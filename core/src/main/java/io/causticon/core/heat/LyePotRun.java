@@ -36,7 +36,8 @@ public final class LyePotRun {
     private static final double HEAT_OF_EVAPORATION = 2.35e6;
     private static final double HUMIDITY = 0.5;
     private static final double KELVIN = 273.15;
-    private static final double SOLUTION_DENSITY = 1.25;
+    /** g/ml, of a jug that is chosen for all that goes into it: as wide as that stands high. */
+    private static final double CONTENTS_DENSITY = 1.2;
     private static final double LOWEST_FREEZING = -28;
     private static final double LOWEST_FREEZING_AT = 0.191;
     private static final double NOTHING = 1e-6;
@@ -49,6 +50,7 @@ public final class LyePotRun {
     private final double solids;
     private final double acid;
     private final double ice0;
+    private final double across;
     private double water;
     private double dissolved;
     private double undissolved;
@@ -67,6 +69,8 @@ public final class LyePotRun {
         this.acid = c.acidMoles();
         this.ice0 = c.ice().grams();
         this.ice = ice0;
+        double volume = c.naoh().plus(c.water()).plus(c.ice()).grams() / CONTENTS_DENSITY * 1e-6;
+        this.across = Math.cbrt(4 * volume / Math.PI);
         this.icePerGram = LyePot.icePerGram(c.iceStart());
         this.water = c.water().grams();
         double waterAbove = c.waterStart().celsius() - LyePot.REFERENCE;
@@ -188,8 +192,6 @@ public final class LyePotRun {
     }
 
     private double losses(double celsius) {
-        double volume = (water + dissolved) / SOLUTION_DENSITY * 1e-6;
-        double across = Math.cbrt(4 * volume / Math.PI);
         double base = Math.PI / 4 * across * across;
         double wall = Math.PI * across * across + base;
         double room = setup.room().celsius();

@@ -66,22 +66,22 @@ class LyePotRunTest {
         @CsvSource({"1, 98.5", "3, 97.8", "5, 96.7"})
         void aPlasticJugStaysBelowTheBalance(double minutes, double reference) {
             LyePotCurve curve = LyePotRun.run(LyePotSetup.usual(Mass.grams(100), Mass.grams(200), ROOM, minutes), 20);
-            assertThat(curve.peak()).isCloseTo(reference, within(2.0));
+            assertThat(curve.peak()).isCloseTo(reference, within(0.5));
         }
 
         @Test
         void steelAndGlassTakeMore() {
             LyePot pot = pot(100, 200, 20, 0, 0, 0);
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peak()).isCloseTo(97.2, within(2.5));
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peak()).isCloseTo(91.0, within(3.5));
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peak()).isCloseTo(97.2, within(0.5));
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peak()).isCloseTo(91.0, within(0.5));
         }
 
         @Test
         void halfIceAndAllIceStayCool() {
             assertThat(LyePotRun.run(setup(pot(100, 100, 20, 100, 0, 0), 3, PotVessel.PLASTIC, true), 30).peak())
-                    .isCloseTo(59.3, within(2.5));
+                    .isCloseTo(59.3, within(0.5));
             assertThat(LyePotRun.run(setup(pot(100, 0, 20, 200, 0, 0), 3, PotVessel.PLASTIC, true), 30).peak())
-                    .isCloseTo(21.3, within(3.0));
+                    .isCloseTo(21.3, within(0.5));
         }
 
         @Test
@@ -91,18 +91,22 @@ class LyePotRunTest {
                     new LyePot(Mass.grams(100), ROOM, Mass.grams(100), at(30), Mass.grams(87), FREEZER, Mass.grams(13), 0),
                     true, 0, PotVessel.PLASTIC, at(30), ROOM, false, true);
             LyePotCurve curve = LyePotRun.run(setup, 30);
-            assertThat(curve.peak()).isCloseTo(32.8, within(1.5));
-            assertThat(curve.peakMinute()).isBetween(0.2, 3.5);
-            assertThat(curve.at(20)).isCloseTo(21.0, within(1.5));
+            assertThat(curve.peak()).isCloseTo(32.8, within(0.7));
+            // Ice in strong lye melts against the lowest freezing point here, so the top comes sooner; its height is what matters.
+            assertThat(curve.peakMinute()).isBetween(0.2, 2.1);
+            assertThat(curve.at(20)).isCloseTo(20.6, within(0.6));
         }
 
         @ParameterizedTest
-        @CsvSource({"60, 3, 82.7", "60, 5, 78.3", "60, 10, 67.0", "100, 3, 75.6", "100, 10, 55.1", "250, 3, 57.5", "250, 5, 47.5"})
-        // The reference takes a wider jug; walls and stirring are estimates, so 6 K.
-        void anIceBathAndPatienceTakeTheHeatAway(double transfer, double minutes, double reference) {
+        @CsvSource({
+            "60, 45, 3, 82.7, 1", "60, 45, 5, 78.3, 1", "60, 45, 10, 67.0, 1", "100, 65, 3, 75.6, 1", "100, 65, 5, 69.3, 1",
+            "100, 65, 10, 55.1, 1", "250, 65, 3, 57.5, 2", "250, 65, 5, 47.5, 2"
+        })
+        // Plastic, then steel, unstirred and well stirred; the stronger the bath the more its contact area counts, which is an estimate.
+        void anIceBathAndPatienceTakeTheHeatAway(double transfer, double wall, double minutes, double reference, double tolerance) {
             LyePotSetup bath = new LyePotSetup(
-                    pot(100, 200, 20, 0, 0, 0), false, minutes, new PotVessel(45, transfer), ROOM, ROOM, true, true);
-            assertThat(LyePotRun.run(bath, 30).peak()).isCloseTo(reference, within(6.0));
+                    pot(100, 200, 20, 0, 0, 0), false, minutes, new PotVessel(wall, transfer), ROOM, ROOM, true, true);
+            assertThat(LyePotRun.run(bath, 30).peak()).isCloseTo(reference, within(tolerance));
         }
 
         @Test
