@@ -50,7 +50,7 @@ class Screenshots {
         browser.size(1280, 800);
         log(browser, bench, "@+29m emulsion; blend 14", "@+34m thin; blend 9", "@+39m light");
         browser.open(bench + "?step=mix").waitFor(".ladder").picture(FOLDER.resolve("bench-mix.png"));
-        log(browser, bench, "batter 37; add own tarred hemp 25 g lot TH-2; rice");
+        log(browser, bench, "batter 37; add tarred hemp 25 g lot TH-2; rice");
         browser.size(820, 1180).open(bench + "?step=mix").waitFor(".rescue").picture(FOLDER.resolve("bench-mix-tablet.png"));
         log(browser, bench, "take plain; take madder; add madder root to madder; take charcoal; add activated charcoal to charcoal", "layer plain");
         browser.size(1280, 800).open(bench + "?step=pour").waitFor(".face").picture(FOLDER.resolve("bench-pour.png"));

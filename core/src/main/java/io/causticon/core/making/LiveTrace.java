@@ -4,7 +4,6 @@ import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Interval;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +33,7 @@ public final class LiveTrace {
     private static final double TAIL_SCALE = 0.85;
     private static final double AIM = 0.3;
     private static final double COMMON = 0.9;
+    private static final int HALVINGS = 50;
 
     private final TraceKnowledge knowledge;
     private final MixRecord record;
@@ -329,18 +329,28 @@ public final class LiveTrace {
         return all;
     }
 
+    /** Weighted quantile by halving: a sort of pairs takes ten times as long. */
     private double quantile(double[] values, double q) {
-        Integer[] order = new Integer[DRAWS];
-        Arrays.setAll(order, i -> i);
-        Arrays.sort(order, Comparator.comparingDouble(i -> values[i]));
-        double total = Arrays.stream(weights).sum();
-        double sum = 0;
-        for (int i : order) {
-            sum += weights[i];
-            if (sum >= q * total) {
-                return values[i];
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        double total = 0;
+        for (int i = 0; i < DRAWS; i++) {
+            low = Math.min(low, values[i]);
+            high = Math.max(high, values[i]);
+            total += weights[i];
+        }
+        for (int halving = 0; halving < HALVINGS && high > low; halving++) {
+            double middle = (low + high) / 2;
+            double below = 0;
+            for (int i = 0; i < DRAWS; i++) {
+                below += values[i] <= middle ? weights[i] : 0;
+            }
+            if (below >= q * total) {
+                high = middle;
+            } else {
+                low = middle;
             }
         }
-        return values[order[DRAWS - 1]];
+        return high;
     }
 }

@@ -1,5 +1,8 @@
 package io.causticon.core.notation;
 
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Portion;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
@@ -16,6 +19,8 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Catalogue;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +29,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** All phrases in the order in which they are tried. */
@@ -66,6 +72,11 @@ final class Phrases {
             Map.entry("separated", Stage.SEPARATED),
             Map.entry("false", Stage.FALSE_TRACE),
             Map.entry("froth", Stage.FROTHY));
+
+    private static final Pattern PORTION = Pattern.compile(
+            "^(take|took|layer|pour)\\s+(\\S.*?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb))?$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern BEHAVIOUR = Pattern.compile(
+            "^([\\p{L}][\\p{L}' -]*?)\\s+(browned|morphed|faded|riced|seized)(?=$|[\\s,.])", Pattern.CASE_INSENSITIVE);
 
     private static final Map<String, MixMethod> METHODS = Map.of(
             "stick", MixMethod.STICK,
@@ -110,15 +121,11 @@ final class Phrases {
                     "add(?:ed)?\\s+([\\p{L}' -]+?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb)?)?"
                             + "(?:\\s+to\\s+(?:the\\s+)?([\\p{L}\\p{N}' -]+?))?(?:\\s+lot\\s+([\\p{L}\\p{N}./-]+))?(?=$|\\s+at\\b)",
                     (m, c) -> added(m, c)),
-            phrase("(?:mixed\\s+)?(?:with\\s+|by\\s+)?(" + words(METHODS) + ")", (m, c) -> new Entry.MixedWith(METHODS.get(lower(m.group(1))))),
-            phrase(
-                    "(take|took|layer|pour)\\s+([\\p{L}][\\p{L}\\p{N}' -]*?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb)?)?(?=$)",
-                    (m, c) -> portion(m, c)),
-            phrase("tap(?:ped)?(?:\\s+out)?", (m, c) -> new Entry.AirTapped()),
+            phrase("(?:mixed\\s+)?(?:with\\s+(?:a\\s+)?|by\\s+)?(" + words(METHODS) + ")(?=$)", (m, c) -> new Entry.MixedWith(METHODS.get(lower(m.group(1))))),
+            Phrases::portionOfThePlan,
+            phrase("tap(?:ped)?(?:\\s+out)?(?=$)", (m, c) -> new Entry.AirTapped()),
             phrase("humidity\\s+" + NUMBER + "\\s*%?", (m, c) -> new Entry.HumidityRead(within("humidity", m.group(1), 0, 100))),
-            phrase(
-                    "([\\p{L}][\\p{L}' -]*?)\\s+(browned|morphed|faded|riced|seized)",
-                    (m, c) -> new Entry.Behaved(m.group(1).trim(), Behaviour.valueOf(m.group(2).toUpperCase(Locale.ROOT)))),
+            Phrases::behaviourOfAnAdditive,
             phrase("pour(?:ed)?(?:\\s+(?:at\\s+)?" + DEGREES + ")?", (m, c) -> poured(m, c)),
             phrase("(" + words(KEEPINGS) + ")(?:\\s+" + DEGREES + ")?", (m, c) -> kept(m, c)),
             phrase("gel\\s+(none|no|partial|full|seen)", (m, c) -> new Entry.GelSeen(extent(m.group(1)))),
@@ -179,11 +186,40 @@ final class Phrases {
         return number == null ? null : MassNotation.read(FIELD, number + (unit == null ? "" : unit), context.units());
     }
 
-    private static Entry portion(Matcher m, QuickContext context) {
+    /** A portion is only what the plan divides its batter into; anything else that is taken or poured is other words. */
+    private static Optional<Phrase.Match> portionOfThePlan(String text, QuickContext context) {
+        Matcher m = PORTION.matcher(text);
+        if (!m.find()) {
+            return Optional.empty();
+        }
+        String name = m.group(2).trim();
+        boolean known = context.plan().pouring().portioning().portions().stream().anyMatch(p -> p.name().trim().equalsIgnoreCase(name));
+        if (!known) {
+            return Optional.empty();
+        }
         Mass mass = mass(m.group(3), m.group(4), context);
-        return lower(m.group(1)).startsWith("t")
-                ? new Entry.PortionTaken(m.group(2).trim(), mass)
-                : new Entry.LayerPoured(m.group(2).trim(), mass);
+        return Optional.of(new Phrase.Match(
+                lower(m.group(1)).startsWith("t") ? new Entry.PortionTaken(name, mass) : new Entry.LayerPoured(name, mass), ""));
+    }
+
+    /** Who browned or faded must be something that the plan knows; anything else is a note. */
+    private static Optional<Phrase.Match> behaviourOfAnAdditive(String text, QuickContext context) {
+        Matcher m = BEHAVIOUR.matcher(text);
+        if (!m.find()) {
+            return Optional.empty();
+        }
+        String what = m.group(1).trim();
+        return additives(context.plan())
+                .filter(a -> Catalogue.answersTo(a.id(), a.name(), what))
+                .findFirst()
+                .map(a -> new Phrase.Match(
+                        new Entry.Behaved(what, Behaviour.valueOf(m.group(2).toUpperCase(Locale.ROOT))), text.substring(m.end())));
+    }
+
+    private static Stream<Additive> additives(BatchPlan plan) {
+        return Stream.concat(
+                plan.formula().additives().stream().map(AdditivePortion::additive),
+                plan.pouring().portioning().portions().stream().flatMap(p -> p.additives().stream()).map(Portion.OwnAdditive::additive));
     }
 
     private static Entry poured(Matcher m, QuickContext context) {

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
@@ -22,6 +25,7 @@ import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
 import java.time.Instant;
@@ -63,22 +67,43 @@ class QuickLineTest {
         assertThat(only(text)).isEqualTo(new Entry.Bathed(pot, into));
     }
 
+    private static Entry swirl(String text) {
+        BatchPlan plan = recipe().fat("olive-oil", 504).additive("eo-lavender", 30).plan();
+        BatchPlan divided = plan.with(plan.pouring().divided(new Portioning(
+                Portioning.Way.SHARES,
+                List.of(Portion.sharing("madder", Share.percent(40)), Portion.sharing("pale sea 2", Share.percent(60))),
+                Share.percent(3))));
+        QuickLine.Reading reading = QuickLine.read(
+                text, new QuickContext(divided, BEGUN, NOW, ZoneOffset.UTC, Units.METRIC, Findings.vocabulary()));
+        assertThat(reading.problems()).isEmpty();
+        return reading.entries().get(0);
+    }
+
     @Test
     void whatIsDoneWithABatter() {
-        assertThat(only("take madder 410 g")).isEqualTo(new Entry.PortionTaken("madder", Mass.grams(410)));
-        assertThat(only("take madder")).isEqualTo(new Entry.PortionTaken("madder", null));
-        assertThat(only("layer pale sea 300 g")).isEqualTo(new Entry.LayerPoured("pale sea", Mass.grams(300)));
-        assertThat(only("pour 38")).isEqualTo(new Entry.Poured(Temperature.celsius(38)));
+        assertThat(swirl("take madder 410 g")).isEqualTo(new Entry.PortionTaken("madder", Mass.grams(410)));
+        assertThat(swirl("take madder")).isEqualTo(new Entry.PortionTaken("madder", null));
+        assertThat(swirl("layer pale sea 2 300 g")).isEqualTo(new Entry.LayerPoured("pale sea 2", Mass.grams(300)));
+        assertThat(swirl("pour pale sea 2")).isEqualTo(new Entry.LayerPoured("pale sea 2", null));
+        assertThat(swirl("pour at 38")).isEqualTo(new Entry.Poured(Temperature.celsius(38)));
         assertThat(only("whisk")).isEqualTo(new Entry.MixedWith(MixMethod.WHISK));
         assertThat(only("by hand")).isEqualTo(new Entry.MixedWith(MixMethod.HAND));
         assertThat(only("stand mixer")).isEqualTo(new Entry.MixedWith(MixMethod.STAND_MIXER));
         assertThat(only("tapped")).isEqualTo(new Entry.AirTapped());
         assertThat(only("humidity 62 %")).isEqualTo(new Entry.HumidityRead(62));
-        assertThat(only("tarred hemp browned")).isEqualTo(new Entry.Behaved("tarred hemp", Behaviour.BROWNED));
+        assertThat(only("lavender browned")).isEqualTo(new Entry.Behaved("lavender", Behaviour.BROWNED));
         assertThat(only("add lavender 30 g to madder lot LV-4"))
                 .isEqualTo(new Entry.Added("lavender", Mass.grams(30), "madder", "LV-4"));
         assertThat(only("add lavender lot LV-4")).isEqualTo(new Entry.Added("lavender", null, null, "LV-4"));
         assertThat(only("add charcoal to the black")).isEqualTo(new Entry.Added("charcoal", null, "black", null));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {
+        "take temperatures every hour", "bottle of water at hand", "hand cream for Odd", "tap water used by mistake", "the loaf browned at the rim"
+    })
+    void wordsThatOnlyBeginLikeSomethingStayANote(String text) {
+        assertThat(only(text)).isEqualTo(new Entry.Noted(text));
     }
 
     @Test

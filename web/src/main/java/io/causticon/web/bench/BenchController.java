@@ -172,7 +172,7 @@ class BenchController {
         return switch (form.kind()) {
             case "take" -> new Entry.PortionTaken(form.name(), mass);
             case "pour" -> new Entry.LayerPoured(form.name(), mass);
-            default -> new Entry.Added(form.name().replaceFirst("^eo-", "").replace('-', ' '), mass, blankToNull(form.portion()), blankToNull(form.lot()));
+            default -> new Entry.Added(form.name(), mass, blankToNull(form.portion()), blankToNull(form.lot()));
         };
     }
 

@@ -18,6 +18,7 @@ import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Catalogue;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryWords;
@@ -269,7 +270,7 @@ final class MixPages {
                 formats.massInput(s.mass()),
                 s.scaleAfter() == null ? "" : formats.mass(s.scaleAfter()),
                 s.portion() == null ? "" : s.portion(),
-                additive == null ? s.name() : additive.id(),
+                additive == null ? s.name() : called(additive),
                 when(s),
                 heeds,
                 additive == null ? List.of() : lots.getOrDefault(additive.id(), List.of()),
@@ -284,6 +285,12 @@ final class MixPages {
             case TOP -> "on top";
             default -> s.kind() == BatterStep.Kind.ADD && s.portion() == null ? "at light trace" : "";
         };
+    }
+
+    /** What the log calls it: its short name where that is understood. */
+    private static String called(Additive additive) {
+        String name = shortName(additive).toLowerCase(Locale.ROOT);
+        return Catalogue.answersTo(additive.id(), additive.name(), name) ? name : additive.name();
     }
 
     static String shortName(Additive additive) {

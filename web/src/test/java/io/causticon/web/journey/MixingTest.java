@@ -45,7 +45,7 @@ class MixingTest {
                 .containsExactly("EMULSION", "THIN", "RICED", "LIGHT");
         assertThat(made.log().of(Entry.BlenderBurst.class).findFirst().orElseThrow().entry().seconds()).isBetween(1, 4);
         assertThat(made.log().of(Entry.Added.class).map(a -> a.entry().what() + " " + a.entry().portion()))
-                .containsExactly("own tarred hemp null", "madder root madder", "activated charcoal charcoal");
+                .containsExactly("tarred hemp null", "madder root powder madder", "activated charcoal charcoal");
         assertThat(made.log().of(Entry.PortionTaken.class).map(t -> t.entry().portion())).containsExactly("plain", "madder", "charcoal");
         assertThat(made.log().of(Entry.LayerPoured.class).map(l -> l.entry().portion())).containsExactly("plain", "madder", "charcoal");
         browser.open("/batch/" + id).waitFor(".strip svg");
