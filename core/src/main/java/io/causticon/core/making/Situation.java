@@ -74,10 +74,15 @@ public record Situation(Map<Term, Double> values, List<Additive> fromStart, List
         return facts.log().last(Entry.MixedWith.class).map(m -> m.entry().method()).orElse(MixMethod.STICK);
     }
 
-    /** Doublings of the usual seconds per kilogram; none when no burst was logged. */
+    /**
+     * Doublings of the usual seconds per kilogram; none when no burst was logged. A batter that is not yet at light trace will get the rest of
+     * its bursts, so it counts as usual until it had more.
+     */
     private static double blending(BatchFacts facts) {
         double perKilogram = secondsPerKilogram(facts);
-        return perKilogram == 0 ? 0 : Math.log(perKilogram / USUAL_SECONDS_PER_KILOGRAM) / Math.log(2);
+        double doublings = perKilogram == 0 ? 0 : Math.log(perKilogram / USUAL_SECONDS_PER_KILOGRAM) / Math.log(2);
+        boolean underWay = !facts.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
+        return underWay ? Math.max(0, doublings) : doublings;
     }
 
     /** Seconds of the blender until light trace, or so far, for each kilogram of batter. */

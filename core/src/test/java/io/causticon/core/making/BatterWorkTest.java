@@ -267,4 +267,12 @@ class BatterWorkTest {
         assertThat(WorkingTime.forecast(made, TraceKnowledge.PRIOR).minutes())
                 .isGreaterThan(2.5 * WorkingTime.forecast(plain()).minutes());
     }
+
+    @Test
+    void aBatterUnderWayIsNotHeldSlowForBurstsThatAreStillToCome() {
+        at(0, new Entry.LyeIntoFats()).at(0.5, new Entry.BlenderBurst(5));
+        assertThat(Situation.asMade(BatchFacts.of(plain(), log(), IN.plusSeconds(60))).values().get(Term.BLENDING)).isZero();
+        at(9, new Entry.StageReached(Stage.LIGHT, null));
+        assertThat(Situation.asMade(BatchFacts.of(plain(), log(), IN.plusSeconds(600))).values().get(Term.BLENDING)).isLessThan(-1.0);
+    }
 }
