@@ -7,6 +7,7 @@ import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.Staleness;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Fat;
@@ -35,22 +36,30 @@ public final class BarCharacter {
     private static final double MOSTLY_OLEIC = 0.66;
 
     private final BatchPlan plan;
+    private final TraceKnowledge trace;
     private final Formula formula;
     private final Composition composition;
 
-    private BarCharacter(BatchPlan plan) {
+    private BarCharacter(BatchPlan plan, TraceKnowledge trace) {
         this.plan = plan;
+        this.trace = trace;
         this.formula = plan.formula();
         this.composition = Composition.of(formula.fats());
     }
 
+    /** By what is known before any batch of the workshop. */
     public static List<Trait> of(BatchPlan plan) {
-        BarCharacter c = new BarCharacter(plan);
+        return of(plan, TraceKnowledge.PRIOR);
+    }
+
+    /** @param trace how batters come to trace in this workshop */
+    public static List<Trait> of(BatchPlan plan, TraceKnowledge trace) {
+        BarCharacter c = new BarCharacter(plan, trace);
         return List.of(c.setting(), c.firmness(), c.dissolving(), c.lather(), c.staleness(), c.tack(), c.rubberiness());
     }
 
     private Trait setting() {
-        WorkingTime time = WorkingTime.forecast(plan);
+        WorkingTime time = WorkingTime.forecast(plan, trace);
         String how = time.minutes() < QUICK ? "quick" : time.minutes() > SLOW ? "slow" : "middling";
         String strongest = time.reasons().isEmpty() ? "nothing in particular" : time.reasons().get(0).words();
         return new Trait(

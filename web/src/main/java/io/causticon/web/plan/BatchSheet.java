@@ -6,6 +6,7 @@ import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.notation.DoseNotation;
 import io.causticon.web.account.Maker;
@@ -46,7 +47,7 @@ record BatchSheet(
     /** Something to weigh. */
     record Row(String what, String how, String mass) {}
 
-    static BatchSheet of(BatchPlan plan, Maker maker) {
+    static BatchSheet of(BatchPlan plan, TraceKnowledge trace, Maker maker) {
         Formats f = maker.formats();
         AlkaliBalance balance = AlkaliBalance.of(plan.formula());
         PortionTable portions = new PortionTable(plan, f);
@@ -58,7 +59,7 @@ record BatchSheet(
                 alkali(balance, f),
                 balance.liquids().stream().map(l -> liquid(l, f)).toList(),
                 plan.formula().additives().stream().map(a -> additive(a, maker)).toList(),
-                steps(plan, balance, maker),
+                steps(plan, trace, balance, maker),
                 facts(plan, balance, maker),
                 portions.face(),
                 portions.bar(),
@@ -101,7 +102,7 @@ record BatchSheet(
         };
     }
 
-    private static List<String> steps(BatchPlan plan, AlkaliBalance balance, Maker maker) {
+    private static List<String> steps(BatchPlan plan, TraceKnowledge trace, AlkaliBalance balance, Maker maker) {
         Formats f = maker.formats();
         LyePeak peak = LyePeak.of(plan, maker.room());
         List<String> steps = new ArrayList<>();
@@ -112,9 +113,11 @@ record BatchSheet(
                 + ". It peaks near " + f.temperature(peak.expected())
                 + peak.limit().map(l -> " and must stay below " + f.temperature(l)).orElse("") + ".");
         steps.add("Melt the fats clear. Both to " + f.temperature(plan.mixAt()) + ".");
-        WorkingTime time = WorkingTime.forecast(plan);
+        WorkingTime time = WorkingTime.forecast(plan, trace);
         steps.add("Lye through a strainer into the fats. Light trace in about " + Formats.number(time.minutes(), 0) + " min, "
-                + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0) + ".");
+                + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0) + "; it pours until about "
+                + Formats.number(time.unpourable(), 0) + " min, " + Formats.number(time.unpourableBand().low(), 0) + " to "
+                + Formats.number(time.unpourableBand().high(), 0) + ".");
         if (balance.isSplit()) {
             steps.add("The liquids that join later: " + balance.liquids().stream()
                     .filter(l -> !l.dissolvesLye())

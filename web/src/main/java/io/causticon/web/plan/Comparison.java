@@ -1,6 +1,7 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.forecast.BarCharacter;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.forecast.Trait;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
@@ -28,14 +29,14 @@ record Comparison(List<Block> blocks) {
         }
     }
 
-    static Comparison of(BatchPlan first, BatchPlan second, Maker maker) {
+    static Comparison of(BatchPlan first, BatchPlan second, TraceKnowledge trace, Maker maker) {
         Formats f = maker.formats();
         List<Block> blocks = new ArrayList<>();
         blocks.add(new Block("Fats", merged(fats(first, f), fats(second, f))));
         blocks.add(new Block("Lye and liquid", merged(lye(first, f), lye(second, f))));
         blocks.add(new Block("Additives", merged(additives(first, f), additives(second, f))));
         blocks.add(new Block("What the fats bring", merged(composition(first, f), composition(second, f))));
-        blocks.add(new Block("How it will be", merged(traits(first, f), traits(second, f))));
+        blocks.add(new Block("How it will be", merged(traits(first, trace, f), traits(second, trace, f))));
         return new Comparison(blocks.stream().filter(b -> !b.rows().isEmpty()).toList());
     }
 
@@ -89,9 +90,9 @@ record Comparison(List<Block> blocks) {
         return rows;
     }
 
-    private static Map<String, String> traits(BatchPlan plan, Formats f) {
+    private static Map<String, String> traits(BatchPlan plan, TraceKnowledge trace, Formats f) {
         Map<String, String> rows = new LinkedHashMap<>();
-        for (Trait trait : BarCharacter.of(plan)) {
+        for (Trait trait : BarCharacter.of(plan, trace)) {
             rows.put(trait.name(), f.phrase(trait.verdict()));
         }
         return rows;

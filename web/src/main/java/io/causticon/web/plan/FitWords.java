@@ -5,6 +5,7 @@ import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Staleness;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.substance.FattyAcid.Family;
 import io.causticon.web.account.Maker;
@@ -32,10 +33,10 @@ record FitWords(List<Move> moves, List<Effect> effects, String unmet) {
 
     private static final double NOTABLE = 0.05;
 
-    static FitWords of(BatchPlan before, Proposal proposal, Map<String, BigDecimal> prices, Maker maker) {
+    static FitWords of(BatchPlan before, Proposal proposal, Map<String, BigDecimal> prices, TraceKnowledge trace, Maker maker) {
         BatchPlan after = before.with(proposal.formula());
         List<Effect> effects = new ArrayList<>();
-        effects.add(new Effect("light trace", minutes(before), minutes(after)));
+        effects.add(new Effect("light trace", minutes(before, trace), minutes(after, trace)));
         effects.add(new Effect("unmould after", hours(before), hours(after)));
         effects.add(new Effect("short saturated", family(before), family(after)));
         effects.add(new Effect("linoleic and linolenic", stale(before), stale(after)));
@@ -63,8 +64,8 @@ record FitWords(List<Move> moves, List<Effect> effects, String unmet) {
                 buys.isEmpty() ? "keeps the bar like itself" : buys);
     }
 
-    private static String minutes(BatchPlan plan) {
-        return Formats.number(WorkingTime.forecast(plan).minutes(), 0) + " min";
+    private static String minutes(BatchPlan plan, TraceKnowledge trace) {
+        return Formats.number(WorkingTime.forecast(plan, trace).minutes(), 0) + " min";
     }
 
     private static String hours(BatchPlan plan) {

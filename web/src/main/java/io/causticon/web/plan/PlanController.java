@@ -227,7 +227,7 @@ class PlanController {
             if (take) {
                 return PlanForm.of(plan.with(proposal.formula()), maker.formats()).keepingWishesOf(s.form());
             }
-            model.addAttribute("fit", FitWords.of(plan, proposal, s.pantry().prices(), maker));
+            model.addAttribute("fit", FitWords.of(plan, proposal, s.pantry().prices(), memory.trace(), maker));
             return s.form();
         });
     }

@@ -118,7 +118,7 @@ final class PlanDrawings {
                 lyeIn + time.band().low(),
                 lyeIn + time.band().high(),
                 "light trace " + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0)
-                        + " min after lye-in");
+                        + " min after lye-in, pours until " + Formats.number(time.unpourable(), 0));
         loaf.ifPresentOrElse(
                 l -> {
                     double at = bench + 60 * l.middle().peakHour();

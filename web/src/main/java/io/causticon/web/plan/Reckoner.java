@@ -101,7 +101,7 @@ final class Reckoner {
                 PlanDrawings.density(superfat),
                 PlanDrawings.spectrum(composition),
                 words(composition),
-                BarCharacter.of(plan).stream()
+                BarCharacter.of(plan, workshop.trace()).stream()
                         .map(t -> new Reckoning.TraitWords(
                                 t.name(), formats.phrase(t.verdict()), formats.phrase(t.reason()), formats.phrase(t.change())))
                         .toList(),

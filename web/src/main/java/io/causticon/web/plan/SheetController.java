@@ -20,10 +20,12 @@ class SheetController {
 
     private final RecipeService recipes;
     private final BatchService batches;
+    private final WorkshopMemory memory;
 
-    SheetController(RecipeService recipes, BatchService batches) {
+    SheetController(RecipeService recipes, BatchService batches, WorkshopMemory memory) {
         this.recipes = recipes;
         this.batches = batches;
+        this.memory = memory;
     }
 
     @GetMapping("/plan/{id}/sheet")
@@ -61,12 +63,12 @@ class SheetController {
         model.addAttribute("a", a);
         model.addAttribute("b", b);
         model.addAttribute("versions", recipes.versions(id));
-        model.addAttribute("comparison", Comparison.of(first.plan(), second.plan(), maker));
+        model.addAttribute("comparison", Comparison.of(first.plan(), second.plan(), memory.trace(), maker));
         return "plan/compare";
     }
 
-    private static String sheet(Model model, BatchPlan plan, String what, String back, Maker maker) {
-        model.addAttribute("sheet", BatchSheet.of(plan, maker));
+    private String sheet(Model model, BatchPlan plan, String what, String back, Maker maker) {
+        model.addAttribute("sheet", BatchSheet.of(plan, memory.trace(), maker));
         model.addAttribute("name", plan.name());
         model.addAttribute("what", what);
         model.addAttribute("back", back);

@@ -1,6 +1,7 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.preflight.WorkshopFacts;
@@ -61,6 +62,11 @@ class WorkshopMemory {
                 mould == null ? null : now.lastInMould().get(mould.name()),
                 pantry.lotsPastUse(LocalDate.ofInstant(clock.instant(), maker.zone())),
                 known.trace());
+    }
+
+    /** How batters come to trace here. */
+    TraceKnowledge trace() {
+        return mixes.known().trace();
     }
 
     @EventListener
