@@ -1,6 +1,8 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.making.Situation;
+import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -220,7 +222,8 @@ final class StripLayout {
 
     private void lightTrace(double endOfLadder) {
         batch.facts(now).minutesTo(Stage.LIGHT).ifPresent(minutes -> {
-            var forecast = WorkingTime.forecast(batch.plan());
+            // As it was made, not as planned: the pots seldom meet at just the planned temperature.
+            var forecast = WorkingTime.forecast(Situation.asMade(batch.facts(now)), TraceKnowledge.PRIOR);
             double x = Math.min(endOfLadder + 14, RIGHT - 170);
             drawing.text(x, Lane.TRACE.top + 38, "light trace in " + Formats.number(minutes, 0) + " min", "name fill-batter")
                     .text(

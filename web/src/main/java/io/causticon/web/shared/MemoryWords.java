@@ -11,8 +11,6 @@ import java.util.stream.Collectors;
 /** Words what an ingredient did in this workshop. */
 public final class MemoryWords {
 
-    private static final double NOTABLE = 0.08;
-
     private MemoryWords() {}
 
     /** {@code 3 batches here: riced 2, moved 1}. */
@@ -30,13 +28,9 @@ public final class MemoryWords {
                 .collect(Collectors.joining(", "));
     }
 
-    /** {@code leaves 0.6 of the minutes, 0.4 to 0.9}; empty when nothing notable is known. */
+    /** {@code minutes left × 0.6, 0.4 to 0.9}. */
     public static String effect(TraceKnowledge.Known effect) {
-        double middle = Math.exp(effect.middle());
-        if (Math.abs(middle - 1) < NOTABLE) {
-            return "leaves the minutes as they are, " + band(effect);
-        }
-        return "leaves " + Formats.number(middle, 2) + " of the minutes, " + band(effect);
+        return "minutes left \u00d7 " + Formats.number(Math.exp(effect.middle()), 2) + ", " + band(effect);
     }
 
     private static String band(TraceKnowledge.Known effect) {

@@ -202,7 +202,7 @@ class MixingTest {
     void whatAFragranceDidIsRememberedOnTheShelfAndInThePlan(RunningApplication application, Browser browser) {
         assertThat(application.bean(ShelfService.class).pantry().lot("TH-2")).isPresent();
         browser.signIn("ines").open("/shelf").waitFor("#memory");
-        assertThat(browser.text("#memory")).contains("Tarred hemp", "riced", "of the minutes", "Lot TH-1", "Lot TH-2");
+        assertThat(browser.text("#memory")).contains("Tarred hemp", "riced", "minutes left", "Lot TH-1", "Lot TH-2");
         browser.open("/plan/new").type("name", "Hemp again");
         browser.choose("fatId", 0, "olive-oil").typeInto("fatAmount", 0, "700");
         browser.choose("additiveId", 0, "own-tarred-hemp").typeInto("additiveAmount", 0, "20");
