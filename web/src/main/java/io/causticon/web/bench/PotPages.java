@@ -95,7 +95,9 @@ final class PotPages {
             case RISING -> "Still rising: crystals are left. Stir.";
             case LEVEL -> "It stands still. A minute more, then look for crystals.";
             case TURNED -> "It has turned: dissolved. Strain it anyway.";
-            case NOT_SEEN -> pot.fed() < pot.portions() ? "Next portion when this one is in." : "Stir, and read it every minute.";
+            case NOT_SEEN -> pot.fed() < pot.portions()
+                    ? "Stir. The next portion waits for a reading that is falling."
+                    : "Stir, and read it every minute.";
         };
     }
 
