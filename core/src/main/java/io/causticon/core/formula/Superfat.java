@@ -40,7 +40,8 @@ public final class Superfat {
         return weights.allFats().mapToDouble(FatPortion::alkaliMoles).sum();
     }
 
-    private static double givenMoles(Weights weights, AlkaliChoice alkali) {
+    /** Moles of pure alkali that were weighed, before acids take theirs. */
+    static double givenMoles(Weights weights, AlkaliChoice alkali) {
         return Alkali.NAOH.moles(weights.naoh().times(alkali.naohPurity().fraction()))
                 + Alkali.KOH.moles(weights.koh().times(alkali.kohPurity().fraction()));
     }

@@ -1,7 +1,9 @@
 package io.causticon.core.heat;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 
 /**
  * What a loaf went through: a frame of the half section every few minutes.
@@ -10,6 +12,7 @@ import java.util.List;
  * @param rows cells from the bottom to the top
  * @param frameSeconds time between frames, s
  * @param frames temperature of each cell, C, row by row from the bottom, middle plane first
+ * @param converted at each frame, how far saponification has come in the mean of the section, 0 to 1
  * @param peak highest temperature anywhere, C
  * @param peakHour when, h after pouring
  * @param gelShare share of the section that gelled, its outermost corners left out
@@ -20,6 +23,7 @@ public record LoafHistory(
         int rows,
         double frameSeconds,
         List<double[]> frames,
+        List<Double> converted,
         double peak,
         double peakHour,
         double gelShare,
@@ -44,11 +48,20 @@ public record LoafHistory(
 
     /** Temperature in the middle of the loaf, C, this many hours after pouring; held after the end. */
     public double coreAt(double hours) {
+        return at(hours, i -> core(frames.get(i)));
+    }
+
+    /** How far saponification has come, 0 to 1, this many hours after pouring; held after the end. */
+    public double convertedAt(double hours) {
+        return at(hours, converted::get);
+    }
+
+    private double at(double hours, IntToDoubleFunction frame) {
         double place = Math.max(0, hours) * 3600 / frameSeconds;
         int before = Math.min((int) place, frames.size() - 1);
         int after = Math.min(before + 1, frames.size() - 1);
         double part = Math.min(1, place - before);
-        return core(frames.get(before)) * (1 - part) + core(frames.get(after)) * part;
+        return frame.applyAsDouble(before) * (1 - part) + frame.applyAsDouble(after) * part;
     }
 
     /** The frame nearest to this many hours after pouring. */
@@ -72,6 +85,7 @@ public record LoafHistory(
         private final int rows;
         private final double frameSeconds;
         private final List<double[]> frames = new ArrayList<>();
+        private final List<Double> converted = new ArrayList<>();
         private double peak = Double.NEGATIVE_INFINITY;
         private double peakSecond;
         private final boolean round;
@@ -87,6 +101,7 @@ public record LoafHistory(
         void record(double second, double[] temperature, double[] conversion, boolean[] gelledNow) {
             if (second >= frames.size() * frameSeconds) {
                 frames.add(temperature.clone());
+                converted.add(Arrays.stream(conversion).average().orElse(0));
             }
             for (double t : temperature) {
                 if (t > peak) {
@@ -99,7 +114,7 @@ public record LoafHistory(
 
         LoafHistory history(double gelPoint) {
             return new LoafHistory(
-                    columns, rows, frameSeconds, frames, peak, peakSecond / 3600, gelShare(), gelPoint);
+                    columns, rows, frameSeconds, frames, converted, peak, peakSecond / 3600, gelShare(), gelPoint);
         }
 
         private double gelShare() {

@@ -1,12 +1,11 @@
 package io.causticon.core.observation;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.Superfat;
-import io.causticon.core.formula.Weights;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +18,7 @@ import java.util.Optional;
  * @param planned its target
  * @param weighed what was logged
  * @param accepted superfat if it is left so, with all that is not yet weighed as planned
+ * @param concentration of the lye if it is left so, alkali by mass of alkali and water
  * @param factor by which everything that is still to be weighed would have to grow so that the recipe is the planned one; empty when that cannot
  *     be or is not worth it
  * @param ounces whether the number would fit if grams and ounces were mistaken for one another
@@ -30,6 +30,7 @@ public record WeighOutAdvice(
         Mass planned,
         Mass weighed,
         Estimate accepted,
+        Share concentration,
         Optional<Double> factor,
         boolean ounces,
         Optional<Mass> vesselMissing,
@@ -50,17 +51,13 @@ public record WeighOutAdvice(
         List<WeighOutAdvice> advice = new ArrayList<>();
         AsWeighed asWeighed = AsWeighed.of(plan, log);
         Map<Weighable, Mass> sums = AsWeighed.sums(log);
-        Weights planned = Weights.planned(plan.formula());
-        for (FatPortion fat : planned.fats()) {
-            Mass got = sums.get(Weighable.fat(fat.fat().id()));
-            if (got != null && isOff(fat.mass(), got, plan.scales().fatStep())) {
-                advice.add(advice(Weighable.fat(fat.fat().id()), fat.mass(), got, asWeighed, plan, vessels));
+        WeighingOrder.of(plan, log).targets().forEach((what, target) -> {
+            Mass got = sums.get(what);
+            Mass step = what.kind() == Weighable.Kind.ALKALI ? plan.scales().lyeStep() : plan.scales().fatStep();
+            if (got != null && isOff(target, got, step)) {
+                advice.add(advice(what, target, got, asWeighed, plan, vessels));
             }
-        }
-        Mass naoh = sums.get(Weighable.NAOH);
-        if (naoh != null && isOff(planned.naoh(), naoh, plan.scales().lyeStep())) {
-            advice.add(advice(Weighable.NAOH, planned.naoh(), naoh, asWeighed, plan, vessels));
-        }
+        });
         return advice;
     }
 
@@ -77,6 +74,7 @@ public record WeighOutAdvice(
     private static WeighOutAdvice advice(
             Weighable what, Mass planned, Mass got, AsWeighed asWeighed, BatchPlan plan, Map<String, Mass> vessels) {
         double factor = got.dividedBy(planned);
+        Mass lye = asWeighed.weights().lye();
         Optional<Map.Entry<String, Mass>> vessel = vessels.entrySet().stream()
                 .filter(v -> v.getValue().grams() > 5)
                 .filter(v -> Math.abs(Math.abs(got.minus(planned).grams()) - v.getValue().grams()) < LIKE_A_VESSEL)
@@ -86,6 +84,7 @@ public record WeighOutAdvice(
                 planned,
                 got,
                 Superfat.distribution(asWeighed.weights(), plan.formula().alkali(), plan.scales()),
+                Share.fraction(lye.dividedBy(lye.plus(asWeighed.weights().water()))),
                 factor >= WORTH_SCALING && factor <= MOST_SCALING ? Optional.of(factor) : Optional.empty(),
                 isLike(factor, Mass.GRAMS_PER_OUNCE) || isLike(factor, 1 / Mass.GRAMS_PER_OUNCE),
                 vessel.map(Map.Entry::getValue),

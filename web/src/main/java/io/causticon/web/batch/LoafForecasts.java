@@ -21,7 +21,8 @@ public class LoafForecasts {
     private final Recent<Key, Optional<LoafEnsemble>> known = new Recent<>(KEPT);
 
     /** What the forecast of a batch depends on beside its plan. */
-    private record Key(BatchId batch, Optional<Temperature> poured, Optional<Temperature> room, List<Entry.Kept> kept) {}
+    private record Key(
+            BatchId batch, Optional<Temperature> poured, Optional<Temperature> room, Temperature usualRoom, List<Entry.Kept> kept) {}
 
     /** Empty before the pour and for cavities. */
     public Optional<LoafEnsemble> of(Batch batch, Temperature usualRoom) {
@@ -31,7 +32,7 @@ public class LoafForecasts {
         }
         List<Entry.Kept> kept =
                 batch.log().of(Entry.Kept.class).map(k -> k.entry()).toList();
-        Key key = new Key(batch.id(), facts.pouredAt(), facts.room(), kept);
+        Key key = new Key(batch.id(), facts.pouredAt(), facts.room(), usualRoom, kept);
         return known.get(key, k -> LoafForecast.poured(facts, usualRoom, DRAWS));
     }
 }

@@ -1,20 +1,20 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.SwappedFats;
 import io.causticon.core.observation.WeighOutAdvice;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.observation.WeighingOrder;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** What is to be weighed, what was, and what that makes of the superfat. */
 final class Weighing {
@@ -24,7 +24,8 @@ final class Weighing {
 
     private final Batch batch;
     private final Formats formats;
-    private final Map<Weighable, Mass> targets = new LinkedHashMap<>();
+    private final WeighingOrder order;
+    private final Map<Weighable, Mass> targets;
     private final Map<Weighable, Mass> logged;
     private final Map<String, Mass> vessels;
 
@@ -33,16 +34,8 @@ final class Weighing {
         this.batch = batch;
         this.formats = formats;
         this.logged = AsWeighed.sums(batch.log());
-        Weights planned = Weights.planned(batch.plan().formula());
-        planned.fats().forEach(f -> targets.put(Weighable.fat(f.fat().id()), f.mass()));
-        planned.liquids().forEach(l -> targets.merge(Weighable.liquid(l.liquid().id()), l.mass(), Mass::plus));
-        if (planned.naoh().isPositive()) {
-            targets.put(Weighable.NAOH, planned.naoh());
-        }
-        if (planned.koh().isPositive()) {
-            targets.put(Weighable.KOH, planned.koh());
-        }
-        planned.additives().forEach(a -> targets.put(Weighable.additive(a.additive().id()), a.mass()));
+        this.order = WeighingOrder.of(batch.plan(), batch.log());
+        this.targets = order.targets();
     }
 
     BenchPage.Weigh page() {
@@ -51,8 +44,8 @@ final class Weighing {
         AsWeighed weighed = AsWeighed.of(batch.plan(), batch.log());
         double excess = weighed.superfat().probabilityBelow(0);
         return new BenchPage.Weigh(
-                items.stream().filter(i -> i.state().equals("open")).findFirst().orElse(null),
-                again().map(w -> item(w, targets.get(w))).orElse(null),
+                order.next().map(w -> item(w, targets.get(w))).orElse(null),
+                order.again().map(w -> item(w, targets.get(w))).orElse(null),
                 items,
                 WeighOutAdvice.of(batch.plan(), batch.log(), vessels).stream().map(this::words).toList(),
                 Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
@@ -79,15 +72,6 @@ final class Weighing {
         return warnings;
     }
 
-    /** Lye or liquid that was weighed once; they are weighed twice, as nothing later shows a slip in them. */
-    private Optional<Weighable> again() {
-        return targets.keySet().stream()
-                .filter(w -> w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.LIQUID)
-                .filter(logged::containsKey)
-                .filter(w -> !batch.log().has(Entry.WeighedAgain.class, e -> e.what().equals(w)))
-                .findFirst();
-    }
-
     private void twice(List<BenchPage.Warning> warnings) {
         batch.log().of(Entry.WeighedAgain.class).forEach(e -> {
             Mass first = logged.getOrDefault(e.entry().what(), Mass.ZERO);
@@ -112,9 +96,7 @@ final class Weighing {
         }
         a.vesselMissing().ifPresent(m -> ways.add(
                 "The difference is what the " + a.vessel() + " weighs, " + formats.mass(m) + ": was the tare taken?"));
-        ways.add("Leave it: superfat " + Formats.number(100 * a.accepted().value(), 1) + " \u00b1 "
-                + Formats.number(100 * a.accepted().halfWidth95(), 1) + " %, excess alkali "
-                + Formats.probability(a.accepted().probabilityBelow(0)) + ".");
+        ways.add("Leave it: " + left(a) + ".");
         boolean more = a.weighed().isMoreThan(a.planned());
         if (!more) {
             ways.add("Or add " + formats.mass(a.planned().minus(a.weighed())) + ", and log it as one more weighing.");
@@ -124,6 +106,21 @@ final class Weighing {
                 EntryWords.name(a.what()) + " is " + formats.mass(Mass.grams(Math.abs(a.weighed().minus(a.planned()).grams())))
                         + (more ? " over" : " under"),
                 ways);
+    }
+
+    /** What it means to go on with it as it is. */
+    private String left(WeighOutAdvice a) {
+        return switch (a.what().kind()) {
+            case FAT, ALKALI -> "superfat " + Formats.number(100 * a.accepted().value(), 1) + " \u00b1 "
+                    + Formats.number(100 * a.accepted().halfWidth95(), 1) + " %, excess alkali "
+                    + Formats.probability(a.accepted().probabilityBelow(0));
+            case LIQUID -> "the lye is " + Formats.number(100 * a.concentration().fraction(), 1) + " % instead of "
+                    + Formats.number(100 * AlkaliBalance.of(batch.plan().formula()).concentration().fraction(), 1)
+                    + (a.weighed().isMoreThan(a.planned()) ? " %, slower and longer to dry" : " %, quicker and hotter");
+            case ADDITIVE -> Formats.number(100 * a.weighed().dividedBy(batch.plan().formula().fatMass()), 1) + " % of the fats instead of "
+                    + Formats.number(100 * a.planned().dividedBy(batch.plan().formula().fatMass()), 1)
+                    + " %; look at the supplier's limit";
+        };
     }
 
     /** What everything else has to come to, if the whole recipe grows by a factor. */

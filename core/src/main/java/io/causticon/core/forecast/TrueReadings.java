@@ -1,0 +1,190 @@
+package io.causticon.core.forecast;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.BatterAmount;
+import io.causticon.core.formula.SoapSolution;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.heat.BathAdvice;
+import io.causticon.core.heat.CoolingBody;
+import io.causticon.core.heat.LoafHistory;
+import io.causticon.core.heat.LoafSetup;
+import io.causticon.core.heat.LyePotCurve;
+import io.causticon.core.heat.LyePotRun;
+import io.causticon.core.making.Situation;
+import io.causticon.core.observation.AsWeighed;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.WeighingOrder;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/**
+ * What instruments without fault would show on a batch: the truth that stand-ins for devices follow. It is made from the same models that
+ * forecast, run on what was logged, and from a hand that pours onto a scale.
+ *
+ * @param plan the batch's
+ * @param log the batch's
+ * @param room of the room
+ * @param since when the instrument was put there; a pot that was read before goes on from that reading
+ * @param loaf the loaf as it was poured; empty before the pour and when its shape is not known
+ */
+public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Instant since, Supplier<Optional<LoafHistory>> loaf) {
+
+    private static final Temperature ICE_WATER = Temperature.celsius(1);
+    private static final Temperature FROZEN = Temperature.celsius(-1);
+    private static final Temperature MELTED = Temperature.celsius(68);
+    /** A pot on the bench loses a little more than the usual one, so that a forecast has something to learn. */
+    private static final double LOSES_MORE = 1.15;
+    private static final double POT_MINUTES = 240;
+    /** What reacts on the way to trace warms the batter by a degree or two, against what the bowl loses. */
+    private static final double BATTER_WARMS = 2;
+
+    private static final double BATTER_MINUTES = 15;
+    /** Within which the hand brings the scale to its target, and how it slows. */
+    private static final double POURING_SECONDS = 4;
+    /** Saponification of a loaf of unknown shape, h. */
+    private static final double CONVERSION_HOURS = 4;
+
+    /** What stands in its cap. */
+    private static final double PEN_AT_REST = 7;
+
+    private static final double ALL_CONVERTED = 0.9995;
+
+    /** What a scale shows: what is being weighed, poured slower the nearer it is; nothing once all is weighed. */
+    public Mass scale(Instant now) {
+        WeighingOrder order = WeighingOrder.of(plan, log);
+        Instant from = log.entries().stream()
+                .filter(e -> e.entry() instanceof Entry.Weighed || e.entry() instanceof Entry.WeighedAgain)
+                .map(e -> e.at())
+                .filter(at -> at.isAfter(since))
+                .reduce((a, b) -> b)
+                .orElse(since);
+        double poured = 1 - Math.exp(-Math.max(0, seconds(from, now)) / POURING_SECONDS);
+        return order.onTheScale().map(w -> order.targets().getOrDefault(w, Mass.ZERO).times(poured)).orElse(Mass.ZERO);
+    }
+
+    /** What a thermometer shows. */
+    public Temperature thermometer(Spot spot, Instant now) {
+        return switch (spot) {
+            case LYE -> lye(now);
+            case FATS -> before(Spot.FATS)
+                    .map(t -> stood(Spot.FATS, t.entry().temperature(), CoolingBody.usualFatsRate(fatMass()), t.at(), now))
+                    .orElseGet(() -> stood(Spot.FATS, MELTED, LOSES_MORE * CoolingBody.usualFatsRate(fatMass()), since, now));
+            case BATTER, CORE -> batter(now);
+            default -> room;
+        };
+    }
+
+    /** pH that a pen shows in one gram of the batter, or of the bar, in ninety-nine of water; at rest in its cap before there is any. */
+    public double pen(Instant now) {
+        if (log.first(Entry.LyeIntoFats.class).isEmpty()) {
+            return PEN_AT_REST;
+        }
+        AsWeighed weighed = AsWeighed.of(plan, log);
+        return SoapSolution.ph(
+                weighed.weights(), plan.formula().alkali(), BatterAmount.of(plan.formula()).mass().grams(), converted(now));
+    }
+
+    private double converted(Instant now) {
+        Optional<Instant> poured = poured(now);
+        if (poured.isEmpty()) {
+            return LoafSetup.CONVERTED_AT_LIGHT_TRACE / 2;
+        }
+        double hours = seconds(poured.get(), now) / 3600;
+        double converted = loaf.get()
+                .map(l -> l.convertedAt(hours))
+                .orElseGet(() -> 1 - (1 - LoafSetup.CONVERTED_AT_LIGHT_TRACE) * Math.exp(-hours / CONVERSION_HOURS));
+        return Math.min(ALL_CONVERTED, converted);
+    }
+
+    private Temperature lye(Instant now) {
+        Optional<Instant> clear = log.first(Entry.LyeClear.class).map(BatchLog.Timed::at);
+        if (clear.filter(c -> c.isBefore(since)).isPresent() && before(Spot.LYE).isPresent()) {
+            BatchLog.Timed<Entry.TemperatureRead> last = before(Spot.LYE).get();
+            return stood(Spot.LYE, last.entry().temperature(), CoolingBody.usualLyeRate(liquor()), last.at(), now);
+        }
+        PotOutlook pot = PotOutlook.of(plan, log, room, now);
+        if (pot.fedFrom().isEmpty()) {
+            return pot.setup().contents().ice().isPositive() ? FROZEN : room;
+        }
+        LyePotCurve curve = LyePotRun.run(pot.setup(), Math.min(POT_MINUTES, pot.minute(now) + 1));
+        // Dissolved and strained, it leaves the bath and comes slowly to the room.
+        Instant from = pot.fedFrom().get();
+        return clear.map(c -> stood(
+                        Spot.LYE, Temperature.celsius(curve.at(seconds(from, c) / 60)), CoolingBody.usualLyeRate(liquor()), c, now))
+                .orElseGet(() -> Temperature.celsius(curve.at(pot.minute(now))));
+    }
+
+    private Temperature batter(Instant now) {
+        Optional<Instant> poured = poured(now);
+        if (poured.isPresent() && loaf.get().isPresent()) {
+            return Temperature.celsius(loaf.get().get().coreAt(seconds(poured.get(), now) / 3600));
+        }
+        Optional<Instant> in = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
+        return in.map(i -> Situation.mixedAt(BatchFacts.of(plan, log, now)).orElse(plan.mixAt()).celsius()
+                        + BATTER_WARMS * (1 - Math.exp(-seconds(i, now) / 60 / BATTER_MINUTES)))
+                .map(Temperature::celsius)
+                .orElse(room);
+    }
+
+    /** The last reading of a pot before the instrument was put there. */
+    private Optional<BatchLog.Timed<Entry.TemperatureRead>> before(Spot spot) {
+        return log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot && t.at().isBefore(since))
+                .reduce((a, b) -> b);
+    }
+
+    /** Where a pot has come to that stood in the room, and in the baths that it was put into since. */
+    private Temperature stood(Spot spot, Temperature start, double roomRate, Instant from, Instant now) {
+        Temperature at = start;
+        Instant last = from;
+        Surroundings in = Surroundings.ROOM;
+        for (BatchLog.Timed<Entry.Bathed> bath : log.of(Entry.Bathed.class)
+                .filter(b -> b.entry().pot() == spot && !b.at().isAfter(now))
+                .toList()) {
+            if (bath.at().isAfter(last)) {
+                at = after(at, in, spot, roomRate, last, bath.at());
+                last = bath.at();
+            }
+            in = bath.entry().into();
+        }
+        return after(at, in, spot, roomRate, last, now);
+    }
+
+    private Temperature after(Temperature start, Surroundings in, Spot spot, double roomRate, Instant from, Instant to) {
+        double bathRate = spot == Spot.LYE ? BathAdvice.PLASTIC_IN_BATH : BathAdvice.POT_IN_BATH;
+        Temperature around =
+                switch (in) {
+                    case ROOM -> room;
+                    case ICE_BATH -> ICE_WATER;
+                    case COLD_BATH -> BathAdvice.TAP;
+                    case WARM_BATH -> BathAdvice.WARM;
+                };
+        return new CoolingBody(start, around, in == Surroundings.ROOM ? roomRate : bathRate, CoolingBody.OPEN_POT)
+                .after(seconds(from, to) / 60);
+    }
+
+    private Optional<Instant> poured(Instant now) {
+        return log.first(Entry.Poured.class).map(BatchLog.Timed::at).filter(at -> !at.isAfter(now));
+    }
+
+    private Mass fatMass() {
+        return plan.formula().fatMass();
+    }
+
+    private Mass liquor() {
+        Weights planned = Weights.planned(plan.formula());
+        return planned.lye().plus(planned.water());
+    }
+
+    private static double seconds(Instant from, Instant to) {
+        return Duration.between(from, to).toMillis() / 1000.0;
+    }
+}

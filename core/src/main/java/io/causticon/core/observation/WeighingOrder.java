@@ -1,0 +1,57 @@
+package io.causticon.core.observation;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.quantity.Mass;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What is weighed after what: each fat, each liquid, the alkali, the additives; then liquids and alkali a second time, as nothing later shows a
+ * slip in them.
+ *
+ * @param targets planned masses, in that order
+ * @param next the first that was not weighed yet
+ * @param again the first liquid or alkali that was weighed but not a second time
+ */
+public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> next, Optional<Weighable> again) {
+
+    public WeighingOrder {
+        targets = Collections.unmodifiableMap(new LinkedHashMap<>(targets));
+    }
+
+    public static WeighingOrder of(BatchPlan plan, BatchLog log) {
+        Map<Weighable, Mass> targets = targets(plan);
+        Map<Weighable, Mass> weighed = AsWeighed.sums(log);
+        return new WeighingOrder(
+                targets,
+                targets.keySet().stream().filter(w -> !weighed.containsKey(w)).findFirst(),
+                targets.keySet().stream()
+                        .filter(w -> w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.LIQUID)
+                        .filter(weighed::containsKey)
+                        .filter(w -> !log.has(Entry.WeighedAgain.class, e -> e.what().equals(w)))
+                        .findFirst());
+    }
+
+    /** What the scale is wanted for now: the next thing, or when all is weighed, one that is weighed again. */
+    public Optional<Weighable> onTheScale() {
+        return next.or(() -> again);
+    }
+
+    private static Map<Weighable, Mass> targets(BatchPlan plan) {
+        Map<Weighable, Mass> targets = new LinkedHashMap<>();
+        Weights planned = Weights.planned(plan.formula());
+        planned.fats().forEach(f -> targets.merge(Weighable.fat(f.fat().id()), f.mass(), Mass::plus));
+        planned.liquids().forEach(l -> targets.merge(Weighable.liquid(l.liquid().id()), l.mass(), Mass::plus));
+        if (planned.naoh().isPositive()) {
+            targets.put(Weighable.NAOH, planned.naoh());
+        }
+        if (planned.koh().isPositive()) {
+            targets.put(Weighable.KOH, planned.koh());
+        }
+        planned.additives().forEach(a -> targets.merge(Weighable.additive(a.additive().id()), a.mass(), Mass::plus));
+        return targets;
+    }
+}
