@@ -2,7 +2,8 @@
 import { liveForm } from './behaviour/live-form.js';
 import { quickLine } from './behaviour/quick-line.js';
 import { splash, keepSplashAtHand } from './behaviour/splash.js';
-import { keep, sendWhatWaits } from './behaviour/keep.js';
+import { keep } from './behaviour/keep.js';
+import { sendWhatWaits } from './behaviour/waiting.js';
 import { liveBench, stayAwake } from './behaviour/live-bench.js';
 import { timer } from './behaviour/timer.js';
 import { keys } from './behaviour/keys.js';
@@ -30,7 +31,9 @@ attach('form[data-keep]', keep);
 document.addEventListener('bench:replaced', () => attach('main form[data-keep]', keep));
 if (document.querySelector('[data-live-bench]')) {
   stayAwake();
-  sendWhatWaits();
+}
+if (document.querySelector('nav.places')) {
+  sendWhatWaits(document.body);
 }
 keys(document);
 clocks(document);

@@ -1,10 +1,14 @@
 // Sends one kept form until the server has taken it. Nothing is dropped before.
 const AGAIN = 2500;
 
-// kept: the outbox it waits in; say: tells the maker; refused: shows the page that says why it cannot be taken.
+const goTo = (address) => location.assign(address);
+
+// kept: the outbox it waits in; since: when it was made; say: tells the maker; refused: shows the page that says why it cannot be taken;
+// taken: what follows once it stands in the log, by default the page that the server names; denied: what follows when nobody is signed in who
+// may log.
 export async function deliver(parcel) {
-  const { action, kept, key, body, say, refused, since = Date.now() } = parcel;
-  kept.put(key, body.toString());
+  const { action, kept, key, body, say, refused, taken = goTo, denied = () => goTo('/sign-in'), since = Date.now() } = parcel;
+  kept.put(key, body.toString(), since);
   try {
     const late = Math.round((Date.now() - since) / 1000);
     body.set('late', String(late > 3 ? late : 0));
@@ -26,12 +30,12 @@ export async function deliver(parcel) {
       }
     }
     if (answer.status === 401 || answer.status === 403 || answer.url.includes('/sign-in')) {
-      location.assign('/sign-in');
+      denied();
       return;
     }
     kept.drop(key);
     if (answer.redirected) {
-      location.assign(answer.url);
+      taken(answer.url);
     } else {
       refused(new DOMParser().parseFromString(await answer.text(), 'text/html'));
     }

@@ -28,24 +28,3 @@ export function keep(form) {
     document.dispatchEvent(new Event('bench:replaced'));
   }
 }
-
-// Taps of an earlier visit that never got an answer: sent once, whichever form they came from.
-export function sendWhatWaits() {
-  const token = document.querySelector('meta[name="csrf"]')?.content;
-  Object.keys(window.localStorage)
-    .filter((slot) => slot.startsWith('outbox:/bench/'))
-    .forEach((slot) => {
-      const place = slot.slice('outbox:'.length);
-      const kept = outbox(window.localStorage, place);
-      kept.all().forEach(async ([key, text]) => {
-        const body = new URLSearchParams(text);
-        if (token) {
-          body.set('_csrf', token);
-        }
-        const answer = await fetch(place, { method: 'POST', body }).catch(() => null);
-        if (answer && answer.status < 400 && !answer.url.includes('/sign-in')) {
-          kept.drop(key);
-        }
-      });
-    });
-}

@@ -24,9 +24,8 @@ export function liveBench(strip) {
     if (tap) {
       tap.value = `${tap.dataset.tap} ${reading.value}`;
     }
-    const amount = device.dataset.scale && document.querySelector('input[name="amount"]');
-    if (amount && document.activeElement !== amount) {
-      amount.value = reading.value;
+    if (device.dataset.scale) {
+      document.querySelectorAll('[data-from-scale]').forEach((amount) => fill(amount, reading.value));
     }
     const ring = document.querySelector('[data-ring]');
     if (device.dataset.scale && ring) {
@@ -36,6 +35,14 @@ export function liveBench(strip) {
     }
   });
   feed.addEventListener('logged', refresh);
+
+  // The scale writes into its field, also while that has the cursor, until a hand has written there; emptied, it is the scale's again.
+  function fill(amount, value) {
+    if (amount.value === '' || amount.value === amount.dataset.filled) {
+      amount.value = value;
+      amount.dataset.filled = value;
+    }
+  }
 
   async function refresh() {
     if (fetching) {

@@ -57,14 +57,4 @@ export function quickLine(form) {
       },
     });
   }
-
-  // Lines of an earlier visit that never got an answer. Their keys make sure that none is logged twice.
-  const token = document.querySelector('meta[name="csrf"]')?.content;
-  kept.all().forEach(([key, text]) => {
-    const body = new URLSearchParams(text);
-    if (token) {
-      body.set('_csrf', token);
-    }
-    send(key, body);
-  });
 }

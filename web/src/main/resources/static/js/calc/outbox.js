@@ -1,6 +1,7 @@
-// Lines that were typed and not yet acknowledged, one slot of the browser's store for each place they are sent to.
+// What was typed or tapped and not yet acknowledged, one slot of the browser's store for each place it is sent to. Each line knows when it was
+// made, so that it can be logged at its own moment however late it arrives.
 export function outbox(store, place) {
-  const slot = `outbox:${place}`;
+  const slot = `${PREFIX}${place}`;
 
   function read() {
     try {
@@ -24,16 +25,35 @@ export function outbox(store, place) {
   }
 
   return {
-    put(key, body) {
-      write({ ...read(), [key]: body });
+    put(key, body, since) {
+      write({ ...read(), [key]: { body, since } });
     },
     drop(key) {
       const { [key]: gone, ...rest } = read();
       write(rest);
       return gone !== undefined;
     },
+    // Why the server will not take it. It stays until the maker has read that.
+    refuse(key, why) {
+      const lines = read();
+      if (lines[key]) {
+        write({ ...lines, [key]: { ...lines[key], refused: why } });
+      }
+    },
+    // The oldest first.
     all() {
-      return Object.entries(read());
+      return Object.entries(read())
+        .map(([key, line]) => ({ key, body: String(line?.body ?? line), since: Number(line?.since) || 0, refused: line?.refused ?? '' }))
+        .sort((a, b) => a.since - b.since);
     },
   };
+}
+
+const PREFIX = 'outbox:';
+
+// All places that something waits for.
+export function places(store) {
+  return Array.from({ length: store.length }, (_, i) => store.key(i) ?? '')
+    .filter((slot) => slot.startsWith(PREFIX))
+    .map((slot) => slot.slice(PREFIX.length));
 }

@@ -23,8 +23,8 @@ public final class QuickLine {
 
     private static final String FIELD = "quick";
     private static final Pattern TIME = Pattern.compile(
-            "^(?:@\\s*(?<at>\\+\\s*[\\d.,]+\\s*(?:s|min|m|h|d)|\\d{4}-\\d{2}-\\d{2}(?:[ T]\\d{1,2}:\\d{2})?"
-                    + "|(?:day|d)\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?|\\d{1,2}:\\d{2})"
+            "^(?:@\\s*(?<at>\\+\\s*[\\d.,]+\\s*(?:s|min|m|h|d)|\\d{4}-\\d{2}-\\d{2}(?:[ T]\\d{1,2}:\\d{2}(?::\\d{2})?)?"
+                    + "|[\\d.,]+\\s*(?:s|min|m|h|d)\\s+ago|(?:day|d)\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?|\\d{1,2}:\\d{2}(?::\\d{2})?)"
                     + "|(?<day>day\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?))\\s*[,:]?\\s+",
             Pattern.CASE_INSENSITIVE);
 

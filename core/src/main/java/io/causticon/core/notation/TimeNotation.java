@@ -9,21 +9,26 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Moments as they are typed: {@code 14:05} (today, or the batch's day when the batch is older), {@code +35m} and {@code day 9} (since the batch
- * was begun), {@code 2026-11-20 14:05}.
+ * Moments as they are typed: {@code 14:05} (today, or the batch's day when the batch is older), {@code 5 min ago}, {@code +35m} and {@code day 9}
+ * (since the batch was begun), {@code 2026-11-20 14:05}.
  */
 public final class TimeNotation {
 
     /** A clock that runs a little ahead of ours is not the future. */
     private static final Duration AHEAD = Duration.ofMinutes(2);
 
-    private static final Pattern CLOCK = Pattern.compile("(\\d{1,2}):(\\d{2})");
-    private static final Pattern DATE = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})(?:[ tT](\\d{1,2}:\\d{2})(?::\\d{2})?)?");
+    /** A clock that shows no seconds may show the minute in which the batch was begun. */
+    private static final Duration WITHIN_THE_MINUTE = Duration.ofMinutes(1);
+
+    private static final Pattern CLOCK = Pattern.compile("\\d{1,2}:\\d{2}(?::\\d{2})?");
+    private static final Pattern DATE = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})(?:[ tT](\\d{1,2}:\\d{2}(?::\\d{2})?))?");
+    private static final Pattern AGO = Pattern.compile("(?:[-\u2212]\\s*)?(\\d+(?:[.,]\\d+)?)\\s*(s|min|m|h|d)(?:\\s+ago)?");
     private static final Pattern SINCE = Pattern.compile("\\+\\s*(\\d+(?:[.,]\\d+)?)\\s*(s|min|m|h|d)");
     private static final Pattern DAY = Pattern.compile("(?:day|d)\\s*(\\d+(?:[.,]\\d+)?)(?:\\s+(\\d{1,2}:\\d{2}))?");
 
@@ -47,8 +52,16 @@ public final class TimeNotation {
         if (at == null) {
             throw ProblemsException.of(field, ProblemKey.NOT_A_TIME, text.trim());
         }
+        if (at.isBefore(begun) && at.plus(WITHIN_THE_MINUTE).isAfter(begun)) {
+            return begun;
+        }
         check(field, at, begun, now);
         return at;
+    }
+
+    /** Whether this tells how long ago something was, and so means another moment each time that it is read. */
+    public static boolean isAgo(String text) {
+        return AGO.matcher(text.trim()).matches();
     }
 
     /** @throws ProblemsException if the moment is before the batch or in the future */
@@ -66,6 +79,10 @@ public final class TimeNotation {
         Matcher since = SINCE.matcher(text);
         if (since.matches()) {
             return begun.plusMillis((long) (1000 * number(since.group(1)) * seconds(since.group(2))));
+        }
+        Matcher ago = AGO.matcher(text);
+        if (ago.matches()) {
+            return now.minusMillis((long) (1000 * number(ago.group(1)) * seconds(ago.group(2)))).truncatedTo(ChronoUnit.SECONDS);
         }
         Matcher day = DAY.matcher(text);
         if (day.matches()) {
@@ -99,7 +116,7 @@ public final class TimeNotation {
     }
 
     private static LocalTime clock(String text) {
-        return LocalTime.parse(text.length() == 4 ? "0" + text : text);
+        return LocalTime.parse(text.indexOf(':') == 1 ? "0" + text : text);
     }
 
     private static double number(String text) {

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What is weighed after what: each fat, each liquid, the alkali, the additives; then liquids and alkali a second time, as nothing later shows a
- * slip in them.
+ * What is weighed after what: each fat, each liquid, the alkali; then liquids and alkali a second time, as nothing later shows a slip in them;
+ * then what goes in later.
  *
  * @param targets planned masses, in that order
  * @param next the first that was not weighed yet
@@ -35,9 +35,14 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
                         .findFirst());
     }
 
-    /** What the scale is wanted for now: the next thing, or when all is weighed, one that is weighed again. */
+    /** What the scale is wanted for now. */
     public Optional<Weighable> onTheScale() {
-        return next.or(() -> again);
+        return next.filter(w -> w.kind() != Weighable.Kind.ADDITIVE).or(() -> again).or(() -> next);
+    }
+
+    /** Whether that is wanted a second time. */
+    public boolean isForTheSecondTime() {
+        return again.isPresent() && onTheScale().equals(again);
     }
 
     private static Map<Weighable, Mass> targets(BatchPlan plan) {

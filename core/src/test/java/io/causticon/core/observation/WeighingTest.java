@@ -79,13 +79,19 @@ class WeighingTest {
         }
 
         @Test
-        void asksForLiquidAndLyeTwiceButOnlyOnceAllIsWeighed() {
-            order().targets().forEach((what, mass) -> weigh(what, mass.grams()));
-            assertThat(order().next()).isEmpty();
+        void asksForLiquidAndLyeTwiceBeforeWhatGoesInLater() {
+            order().targets().entrySet().stream()
+                    .filter(t -> t.getKey().kind() != Weighable.Kind.ADDITIVE)
+                    .forEach(t -> weigh(t.getKey(), t.getValue().grams()));
+            assertThat(order().next()).contains(Weighable.additive("madder-root"));
+            assertThat(order().isForTheSecondTime()).isTrue();
             assertThat(order().onTheScale()).contains(Weighable.liquid("distilled-water"));
             log(new Entry.WeighedAgain(Weighable.liquid("distilled-water"), order().targets().get(Weighable.liquid("distilled-water"))));
             assertThat(order().onTheScale()).contains(Weighable.NAOH);
             log(new Entry.WeighedAgain(Weighable.NAOH, order().targets().get(Weighable.NAOH)));
+            assertThat(order().isForTheSecondTime()).isFalse();
+            assertThat(order().onTheScale()).contains(Weighable.additive("madder-root"));
+            weigh(Weighable.additive("madder-root"), 5);
             assertThat(order().onTheScale()).isEmpty();
         }
     }

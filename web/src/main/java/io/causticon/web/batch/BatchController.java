@@ -59,9 +59,10 @@ class BatchController {
             @ModelAttribute("maker") Maker maker,
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "0") long late,
             @RequestParam String key) {
         try {
-            logbook.log(new BatchId(id), quick, at, maker, key);
+            logbook.log(new BatchId(id), quick, at, Duration.ofSeconds(late), maker, key);
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
             return show(new BatchId(id), model, maker, quick, at, logbook.problem(e.problems(), maker));
@@ -132,7 +133,9 @@ class BatchController {
             batches.amend(batch, line, form.revision(), now.entry(), now.at(), true, maker.displayName());
             return;
         }
-        Logbook.Reading reading = logbook.understand(batch, form.quick(), form.at(), maker);
+        // A time that was not touched is kept to the millisecond.
+        boolean sameTime = form.at().equals(maker.formats().input(now.at()));
+        Logbook.Reading reading = logbook.understand(batch, form.quick(), sameTime ? "" : form.at(), maker);
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }

@@ -23,6 +23,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class Logbook {
 
+    /** A line waits in a browser that was laid away at most for a month; what claims more is a clock that is wrong. */
+    private static final Duration LONGEST_WAIT = Duration.ofDays(31);
+
     private final BatchService batches;
     private final ProblemWords words;
     private final Clock clock;
@@ -78,7 +81,7 @@ public class Logbook {
      */
     public void log(
             BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey, Optional<Temperature> batter) {
-        Reading reading = understand(id, text, byHand, maker);
+        Reading reading = understand(id, text, byHand, late, maker);
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
@@ -87,11 +90,6 @@ public class Logbook {
             batter.ifPresent(t -> lines.add(new Entry.TemperatureRead(Spot.BATTER, t)));
         }
         batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey);
-    }
-
-    /** Reads and logs at once. */
-    public void log(BatchId id, String text, String byHand, Maker maker, String clientKey) {
-        log(id, text, byHand, Duration.ZERO, maker, clientKey);
     }
 
     /** Logs one entry that was chosen, at once. */
@@ -107,7 +105,7 @@ public class Logbook {
     /** Logs entries of one moment that were chosen, not typed. */
     public void log(BatchId id, List<Entry> entries, String byHand, Duration late, Maker maker, String clientKey) {
         Batch batch = batches.get(id);
-        Instant at = byHand.isBlank() ? ago(id, late) : moment(batch, byHand, maker);
+        Instant at = byHand.isBlank() ? ago(id, late) : moment(batch, byHand, clock.instant().minus(bounded(late)), maker);
         batches.log(id, entries, at, maker.displayName(), clientKey);
     }
 
@@ -118,8 +116,12 @@ public class Logbook {
             return now;
         }
         Instant begun = batches.get(id).log().begun();
-        Instant made = now.minus(late);
+        Instant made = now.minus(bounded(late));
         return made.isBefore(begun) ? begun : made;
+    }
+
+    private static Duration bounded(Duration late) {
+        return late.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : late;
     }
 
     public String problem(List<Problem> problems, Maker maker) {
@@ -128,15 +130,21 @@ public class Logbook {
 
     /** Reads a line for an amendment: exactly one entry. */
     Reading understand(BatchId id, String text, String byHand, Maker maker) {
+        return understand(id, text, byHand, Duration.ZERO, maker);
+    }
+
+    private Reading understand(BatchId id, String text, String byHand, Duration late, Maker maker) {
         Batch batch = batches.get(id);
+        // "5 min ago" counts from when it was typed, not from when it arrived.
+        Instant typed = clock.instant().minus(bounded(late));
         QuickContext context = new QuickContext(
-                batch.plan(), batch.log().begun(), clock.instant(), maker.zone(), maker.units(), Findings.vocabulary());
+                batch.plan(), batch.log().begun(), typed, maker.zone(), maker.units(), Findings.vocabulary());
         QuickLine.Reading read = QuickLine.read(text, context);
         List<Problem> problems = new ArrayList<>(read.problems());
         Optional<Instant> at = read.at();
         if (at.isEmpty() && !byHand.isBlank()) {
             try {
-                at = Optional.of(moment(batch, byHand, maker));
+                at = Optional.of(moment(batch, byHand, typed, maker));
             } catch (ProblemsException e) {
                 problems.addAll(e.problems());
             }
@@ -146,7 +154,7 @@ public class Logbook {
 
     record Reading(List<Entry> entries, Optional<Instant> at, List<Problem> problems) {}
 
-    private Instant moment(Batch batch, String byHand, Maker maker) {
-        return TimeNotation.read("at", byHand, batch.log().begun(), clock.instant(), maker.zone());
+    private static Instant moment(Batch batch, String byHand, Instant typed, Maker maker) {
+        return TimeNotation.read("at", byHand, batch.log().begun(), typed, maker.zone());
     }
 }

@@ -43,9 +43,6 @@ import org.springframework.web.util.UriComponentsBuilder;
 @RequestMapping("/bench")
 class BenchController {
 
-    /** A line waits in a browser at most for a day, in seconds. */
-    private static final long LONGEST_WAIT = 86_400;
-
     private static final Mass HEAVIEST = Mass.grams(50_000);
 
     private final BatchService batches;
@@ -71,7 +68,7 @@ class BenchController {
             at = at == null ? "" : at;
             step = step == null ? "" : step;
             rescue = rescue == null ? "" : rescue;
-            late = late == null ? 0L : Math.min(Math.max(late, 0), LONGEST_WAIT);
+            late = late == null ? 0L : Math.max(late, 0);
         }
     }
 
@@ -241,10 +238,10 @@ class BenchController {
         }
     }
 
-    /** Stays at the step if one was chosen, and at the moment if one was given by hand. */
+    /** Stays at the step if one was chosen, and at the moment if one was given by hand; "5 min ago" was meant for one line only. */
     private static String back(UUID id, Carried carried) {
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bench/" + id);
-        if (!carried.at().isBlank()) {
+        if (!carried.at().isBlank() && !TimeNotation.isAgo(carried.at())) {
             address.queryParam("at", carried.at());
         }
         if (!carried.step().isBlank()) {

@@ -4,6 +4,7 @@ import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.WeighingOrder;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import java.util.List;
@@ -42,13 +43,16 @@ enum BenchStep {
         BatchLog log = batch.log();
         boolean lyeIn = log.first(Entry.LyeIntoFats.class).isPresent();
         boolean poured = log.first(Entry.Poured.class).isPresent();
+        boolean ready = log.first(Entry.ReadyForLye.class).isPresent()
+                || log.first(Entry.PortionFed.class).isPresent()
+                || hotWithoutPortions(log);
         return switch (this) {
-            case WEIGH -> AsWeighed.of(batch.plan(), log).isComplete() || lyeIn || poured;
-            case READY -> log.first(Entry.ReadyForLye.class).isPresent()
-                    || log.first(Entry.PortionFed.class).isPresent()
-                    || hotWithoutPortions(log)
+            // Whoever makes ready has weighed a second time what needs it.
+            case WEIGH -> AsWeighed.of(batch.plan(), log).isComplete()
+                            && (ready || WeighingOrder.of(batch.plan(), log).again().isEmpty())
                     || lyeIn
                     || poured;
+            case READY -> ready || lyeIn || poured;
             case LYE -> log.first(Entry.LyeClear.class).isPresent() || hotWithoutPortions(log) || lyeIn || poured;
             case MATCH -> lyeIn || poured;
             case MIX -> poured;

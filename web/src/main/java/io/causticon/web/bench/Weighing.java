@@ -44,7 +44,7 @@ final class Weighing {
         AsWeighed weighed = AsWeighed.of(batch.plan(), batch.log());
         double excess = weighed.superfat().probabilityBelow(0);
         return new BenchPage.Weigh(
-                order.next().map(w -> item(w, targets.get(w))).orElse(null),
+                order.isForTheSecondTime() ? null : order.next().map(w -> item(w, targets.get(w))).orElse(null),
                 order.again().map(w -> item(w, targets.get(w))).orElse(null),
                 items,
                 WeighOutAdvice.of(batch.plan(), batch.log(), vessels).stream().map(this::words).toList(),

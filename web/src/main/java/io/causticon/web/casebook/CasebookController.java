@@ -94,7 +94,9 @@ class CasebookController {
             logbook.log(batch, new Entry.Observed(finding, presence), at, maker, key);
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
-            return show(batch, model, logbook.problem(e.problems(), maker), "");
+            model.addAttribute("seenAt", at);
+            model.addAttribute("seenProblem", logbook.problem(e.problems(), maker));
+            return show(batch, model, "", "");
         }
     }
 

@@ -24,7 +24,7 @@ public record Formats(Units units, ZoneId zone) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
-    private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", Locale.ENGLISH);
     private static final double FINE_GRAMS = 10;
     private static final long MINUTE = 60;
     private static final long HOUR = 3600;
@@ -172,7 +172,7 @@ public record Formats(Units units, ZoneId zone) {
         return MOMENT.format(at.atZone(zone));
     }
 
-    /** For a form field of type {@code datetime-local}. */
+    /** For a form field, as it can be read again. */
     public String input(Instant at) {
         return INPUT.format(at.atZone(zone));
     }
