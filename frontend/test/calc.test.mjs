@@ -4,17 +4,9 @@ import { describe, test } from 'node:test';
 import { countdown, elapsed, left, silent } from '../../web/src/main/resources/static/js/calc/elapsed.js';
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
-import { outbox } from '../../web/src/main/resources/static/js/calc/outbox.js';
-
-function store() {
-  const slots = new Map();
-  return {
-    getItem: (k) => slots.get(k) ?? null,
-    setItem: (k, v) => slots.set(k, v),
-    removeItem: (k) => slots.delete(k),
-    size: () => slots.size,
-  };
-}
+import { outbox, places } from '../../web/src/main/resources/static/js/calc/outbox.js';
+import { words } from '../../web/src/main/resources/static/js/calc/waiting-words.js';
+import { store } from './store.mjs';
 
 describe('a stopwatch', () => {
   test('counts hours, minutes and seconds', () => {
@@ -45,11 +37,11 @@ describe('the nearest moment', () => {
 describe('the outbox', () => {
   test('keeps a line until it is acknowledged', () => {
     const box = outbox(store(), '/bench/1/log');
-    box.put('a', 'quick=light');
-    box.put('b', 'quick=thin');
-    assert.deepEqual(box.all(), [['a', 'quick=light'], ['b', 'quick=thin']]);
+    box.put('a', 'quick=light', 1);
+    box.put('b', 'quick=thin', 2);
+    assert.deepEqual(box.all().map((l) => l.body), ['quick=light', 'quick=thin']);
     assert.equal(box.drop('a'), true);
-    assert.deepEqual(box.all(), [['b', 'quick=thin']]);
+    assert.deepEqual(box.all(), [{ key: 'b', body: 'quick=thin', since: 2, refused: '' }]);
   });
 
   test('keeps one line for one key', () => {
@@ -57,6 +49,35 @@ describe('the outbox', () => {
     box.put('a', 'quick=light');
     box.put('a', 'quick=light');
     assert.equal(box.all().length, 1);
+  });
+
+  test('tells them in the order in which they were made', () => {
+    const box = outbox(store(), '/x');
+    box.put('late', 'quick=light', 200);
+    box.put('early', 'quick=thin', 100);
+    assert.deepEqual(box.all().map((l) => l.key), ['early', 'late']);
+  });
+
+  test('keeps what was refused, with the reason, until it is laid aside', () => {
+    const box = outbox(store(), '/x');
+    box.put('a', 'quick=lye 400', 5);
+    box.refuse('a', 'Too hot.');
+    box.refuse('unknown', 'Nothing.');
+    assert.deepEqual(box.all(), [{ key: 'a', body: 'quick=lye 400', since: 5, refused: 'Too hot.' }]);
+  });
+
+  test('reads lines that were kept before they knew their moment', () => {
+    const slots = store();
+    slots.setItem('outbox:/x', JSON.stringify({ a: 'quick=light' }));
+    assert.deepEqual(outbox(slots, '/x').all(), [{ key: 'a', body: 'quick=light', since: 0, refused: '' }]);
+  });
+
+  test('knows all places that something waits for', () => {
+    const slots = store();
+    slots.setItem('bench-timer', '5');
+    outbox(slots, '/bench/1/log').put('a', '1', 1);
+    outbox(slots, '/batch/2/log').put('b', '2', 1);
+    assert.deepEqual(places(slots), ['/bench/1/log', '/batch/2/log']);
   });
 
   test('leaves nothing behind when it is empty', () => {
@@ -139,4 +160,10 @@ test('minutes that are left are whole until ten, then with seconds, and end', ()
   assert.equal(left(9 * 60_000 + 5_000, 0), '9:05 min');
   assert.equal(left(0, 1), 'now');
   assert.equal(left(3 * 3_600_000, 0), '3.0 h');
+});
+
+test('a line that could not be logged is told by its own words and its moment', () => {
+  const made = new Date(2026, 10, 25, 9, 5);
+  assert.equal(words({ body: 'key=1&quick=lye&degrees=400', since: made.getTime() }, made), 'Not taken: “lye 400” of 09:05.');
+  assert.equal(words({ body: 'key=1', since: 0 }, made), 'Not taken: “a tap”.');
 });

@@ -20,12 +20,12 @@ export async function deliver(parcel) {
       say('The server could not take this. It is kept here; write it down and go on.');
       return;
     }
-    // A server that was away may have given out new form tokens.
-    if (answer.status === 403) {
+    // A server that was away may have given out new form tokens. One new token is enough to tell that from somebody who may not log.
+    if (answer.status === 403 && !parcel.withFreshToken) {
       const token = await freshToken();
-      if (token && token !== body.get('_csrf')) {
+      if (token) {
         body.set('_csrf', token);
-        await deliver({ ...parcel, since });
+        await deliver({ ...parcel, since, withFreshToken: true });
         return;
       }
     }
@@ -41,7 +41,7 @@ export async function deliver(parcel) {
     }
   } catch {
     say('No answer from the server. What you tapped is kept here and sent when it is back.');
-    setTimeout(() => deliver({ ...parcel, since }), AGAIN);
+    setTimeout(() => deliver({ ...parcel, since, withFreshToken: false }), AGAIN);
   }
 }
 

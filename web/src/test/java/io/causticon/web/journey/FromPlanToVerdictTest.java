@@ -93,6 +93,8 @@ class FromPlanToVerdictTest {
 
     private static void finishMaking(Browser browser) {
         browser.quick("weigh lye 163.2 g").quick("weigh water 331.4 g");
+        // Liquid and lye are asked for a second time; whoever does not want to goes on.
+        browser.waitForText("once more, to be sure: Distilled").press("Make ready");
         browser.waitFor(".ready-list");
         browser.all(".ready-list input[type=checkbox]").forEach(WebElement::click);
         browser.press("Ready for lye");

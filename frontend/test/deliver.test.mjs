@@ -1,0 +1,112 @@
+// How a kept line reaches the server.
+import assert from 'node:assert/strict';
+import { afterEach, beforeEach, describe, mock, test } from 'node:test';
+import { deliver } from '../../web/src/main/resources/static/js/behaviour/deliver.js';
+import { outbox } from '../../web/src/main/resources/static/js/calc/outbox.js';
+import { store } from './store.mjs';
+
+const settled = () => new Promise((done) => { setImmediate(done); });
+
+describe('a line', () => {
+  let kept;
+  let sent;
+  let told;
+  let answers;
+
+  beforeEach(() => {
+    mock.timers.enable({ apis: ['setTimeout', 'Date'], now: 1_000_000 });
+    kept = outbox(store(), '/bench/1/log');
+    sent = [];
+    told = { said: [], taken: [], refused: 0, denied: 0 };
+    answers = [];
+    globalThis.location = { href: 'http://workshop/bench/1', assign: () => {} };
+    globalThis.DOMParser = class {
+      parseFromString(text) {
+        return { querySelector: () => ({ content: text }) };
+      }
+    };
+    globalThis.fetch = async (address, options) => {
+      if (options) {
+        sent.push(Object.fromEntries(options.body));
+      }
+      const answer = answers.shift();
+      if (answer === undefined) {
+        throw new TypeError('no connection');
+      }
+      return { ok: answer.status < 400, url: address, redirected: false, ...answer, text: async () => answer.token ?? '' };
+    };
+  });
+
+  afterEach(() => mock.timers.reset());
+
+  const send = (since) => deliver({
+    action: '/bench/1/log',
+    kept,
+    key: 'a',
+    body: new URLSearchParams('key=a&quick=light&_csrf=old'),
+    since,
+    say: (words) => told.said.push(words),
+    taken: (address) => told.taken.push(address),
+    refused: () => { told.refused += 1; },
+    denied: () => { told.denied += 1; },
+  });
+
+  test('that is taken waits no more', async () => {
+    answers.push({ status: 200, redirected: true, url: 'http://workshop/bench/1?step=mix' });
+    await send();
+    assert.deepEqual(told.taken, ['http://workshop/bench/1?step=mix']);
+    assert.deepEqual(kept.all(), []);
+    assert.equal(sent[0].late, '0');
+  });
+
+  test('that finds no server is sent again, and tells how late it is', async () => {
+    await send();
+    assert.equal(kept.all().length, 1);
+    assert.match(told.said[0], /kept here/);
+    answers.push({ status: 503 }, { status: 200, redirected: true, url: 'x' });
+    mock.timers.tick(2500);
+    await settled();
+    mock.timers.tick(2500);
+    await settled();
+    assert.equal(sent.length, 3);
+    assert.deepEqual(sent.map((s) => s.late), ['0', '0', '5']);
+    assert.equal(told.taken.length, 1);
+    assert.deepEqual(kept.all(), []);
+  });
+
+  test('of an earlier visit tells how long ago it was made', async () => {
+    answers.push({ status: 200, redirected: true, url: 'x' });
+    await send(1_000_000 - 600_000);
+    assert.equal(sent[0].late, '600');
+  });
+
+  test('that cannot be taken is shown and waits no more', async () => {
+    answers.push({ status: 200 });
+    await send();
+    assert.equal(told.refused, 1);
+    assert.deepEqual(kept.all(), []);
+  });
+
+  test('stays when the server fails', async () => {
+    answers.push({ status: 500 });
+    await send();
+    assert.match(told.said[0], /write it down/);
+    assert.equal(kept.all().length, 1);
+  });
+
+  test('fetches a new form token after the server was away', async () => {
+    answers.push({ status: 403 }, { status: 200, token: 'new' }, { status: 200, redirected: true, url: 'x' });
+    await send();
+    assert.deepEqual(sent.map((s) => s._csrf), ['old', 'new']);
+    assert.equal(told.taken.length, 1);
+  });
+
+  test('stays when nobody is signed in who may log', async () => {
+    // Each page has a token that looks different; all mean the same.
+    answers.push({ status: 403 }, { status: 200, token: 'masked anew' }, { status: 403 }, { status: 200, token: 'and again' });
+    await send();
+    assert.equal(sent.length, 2);
+    assert.equal(told.denied, 1);
+    assert.equal(kept.all().length, 1);
+  });
+});
