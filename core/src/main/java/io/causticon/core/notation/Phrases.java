@@ -100,6 +100,9 @@ final class Phrases {
             Map.entry("freezer", Keeping.FREEZER),
             Map.entry("spray", Keeping.SPRAYED));
 
+    /** Beyond that it is another batch. */
+    private static final double MOST_SCALING = 2;
+
     static final List<Phrase> ALL = List.of(
             WeighPhrase::match,
             phrase("(" + words(SPOTS) + ")\\s+" + DEGREES, (m, c) -> temperature(m, c)),
@@ -111,6 +114,9 @@ final class Phrases {
                     (m, c) -> new Entry.Bathed(SPOTS.get(lower(m.group(1))), Surroundings.ROOM)),
             phrase("(?:lye\\s+in(?:to\\s+(?:fats|oils?))?|in)", (m, c) -> new Entry.LyeIntoFats()),
             phrase("ready(?:\\s+for\\s+lye)?", (m, c) -> new Entry.ReadyForLye(List.of())),
+            phrase(
+                    "scaled?\\s+the\\s+rest\\s+(?:by|x)\\s+" + NUMBER,
+                    (m, c) -> new Entry.RestScaled(within("The factor of the rest", m.group(1), 1, MOST_SCALING))),
             phrase("portion\\s+(\\d{1,2})\\s*(?:/|of)\\s*(\\d{1,2})", (m, c) -> portion(m)),
             phrase("clear|dissolved|strained", (m, c) -> new Entry.LyeClear()),
             phrase("blend(?:ed|er)?\\s+" + NUMBER + "\\s*(?:s|sec|seconds)?", (m, c) -> burst(m.group(1))),

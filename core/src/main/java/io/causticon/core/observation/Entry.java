@@ -25,6 +25,9 @@ public sealed interface Entry {
         }
     }
 
+    /** There was too much of one thing, and the rest of the recipe grows by this factor to go with it, before any lye is in the fats. */
+    record RestScaled(double factor) implements Entry {}
+
     /** A portion of lye, or of frozen liquid onto strong lye, went in. */
     record PortionFed(int portion, int of) implements Entry {}
 

@@ -115,6 +115,29 @@ class WeighingTest {
         }
 
         @Test
+        void scaledAtTheScaleThePlanIsWhatWasWeighed() {
+            weigh(Weighable.fat("olive-oil"), 735).log(new Entry.RestScaled(1.05));
+            BatchPlan grown = ScaledPlan.of(plan, log());
+            assertThat(WeighOutAdvice.of(grown, log(), Map.of())).isEmpty();
+            WeighingOrder after = WeighingOrder.of(grown, log());
+            order().targets().forEach((what, target) -> assertThat(after.targets().get(what).grams()).isCloseTo(1.05 * target.grams(), within(1e-9)));
+            // A second slip grows it once more.
+            log(new Entry.RestScaled(1.1));
+            assertThat(ScaledPlan.of(plan, log()).formula().fatMass().grams()).isCloseTo(1000 * 1.05 * 1.1, within(1e-9));
+        }
+
+        @Test
+        void isNotScaledOnceTheLyeIsInNorByALineThatWasTakenBack() {
+            log(new Entry.LyeIntoFats()).log(new Entry.RestScaled(1.05));
+            assertThat(ScaledPlan.of(plan, log())).isSameAs(plan);
+            lines.clear();
+            log(new Entry.RestScaled(1.05));
+            LoggedEntry.Revision first = lines.get(0).current();
+            lines.set(0, new LoggedEntry("l0", new LoggedEntry.Revision(2, BEGUN, BEGUN, "ines", first.entry(), true), List.of(first)));
+            assertThat(ScaledPlan.of(plan, log())).isSameAs(plan);
+        }
+
+        @Test
         void doesNotScaleUpForALargeSlipNorForTooLittle() {
             assertThat(weigh(Weighable.fat("olive-oil"), 1400).advice().get(0).factor()).isEmpty();
             lines.clear();

@@ -11,7 +11,7 @@ import java.time.Instant;
  *
  * @param id names it
  * @param code its short name for labels
- * @param plan the plan it was made from, as it was then
+ * @param plan the plan it was made from, as it was then, grown if the maker scaled the rest at the scale
  * @param version version of the recipe
  * @param log everything that happened to it
  */

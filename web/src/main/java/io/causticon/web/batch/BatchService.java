@@ -4,6 +4,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.ScaledPlan;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.NotFoundException;
@@ -218,8 +219,9 @@ public class BatchService {
                         e.getValue().get(e.getValue().size() - 1),
                         e.getValue().subList(0, e.getValue().size() - 1)))
                 .toList();
-        BatchPlan plan = plans.read(row.plan);
-        return new Batch(new BatchId(row.id), row.code, plan, row.version, new BatchLog(row.begunAt, logged));
+        BatchLog log = new BatchLog(row.begunAt, logged);
+        BatchPlan plan = ScaledPlan.of(plans.read(row.plan), log);
+        return new Batch(new BatchId(row.id), row.code, plan, row.version, log);
     }
 
     /** Initials, year and day of the year: {@code SB-26-307}, with a letter behind when there are several that day. */

@@ -23,6 +23,7 @@ class EntryCodec {
         @Type(value = Entry.TemperatureRead.class, name = "temperature"),
         @Type(value = Entry.WeighedAgain.class, name = "weighed-again"),
         @Type(value = Entry.ReadyForLye.class, name = "ready"),
+        @Type(value = Entry.RestScaled.class, name = "rest-scaled"),
         @Type(value = Entry.PortionFed.class, name = "portion"),
         @Type(value = Entry.LyeClear.class, name = "lye-clear"),
         @Type(value = Entry.Bathed.class, name = "bathed"),

@@ -37,6 +37,8 @@ public record EntryWords(String mark, String text) {
             return new EntryWords(mark(w.what()), name(w.what()) + " weighed again: " + formats.mass(w.mass()));
         } else if (entry instanceof Entry.ReadyForLye r) {
             return plain(r.checks().isEmpty() ? "ready for lye" : "ready for lye: " + String.join(", ", r.checks()));
+        } else if (entry instanceof Entry.RestScaled s) {
+            return plain("the rest scaled by " + Formats.number(s.factor(), 3));
         } else if (entry instanceof Entry.PortionFed p) {
             return new EntryWords("lye", "portion " + p.portion() + " of " + p.of() + " in");
         } else if (entry instanceof Entry.LyeClear) {

@@ -32,6 +32,8 @@ final class Shorthand {
             return "again " + name + " " + formats.massInput(w.mass()) + " " + formats.massUnit();
         } else if (entry instanceof Entry.ReadyForLye) {
             return "ready";
+        } else if (entry instanceof Entry.RestScaled s) {
+            return "scale the rest by " + s.factor();
         } else if (entry instanceof Entry.PortionFed p) {
             return "portion " + p.portion() + "/" + p.of();
         } else if (entry instanceof Entry.LyeClear) {

@@ -65,8 +65,15 @@ record BenchPage(
             List<Item> items,
             List<Advice> advice, String superfat, String excess, boolean alarming, String unit) {}
 
-    /** What can be done about a weight that is off. */
-    record Advice(String title, List<String> ways) {}
+    /**
+     * What can be done about a weight that is off.
+     *
+     * @param kind of what is off, as forms name it
+     * @param what is off, as forms name it
+     * @param missing how much would have to be added, as it is typed; empty when there is too much
+     * @param scale what a tap logs that lets the rest grow with it; empty when that cannot be
+     */
+    record Advice(String title, List<String> ways, String kind, String what, String missing, String scale) {}
 
     /** One thing to weigh: how it is named in forms, its words and mark, its target, how far off is fine, and what was logged. */
     record Item(

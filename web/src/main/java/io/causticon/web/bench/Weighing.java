@@ -14,6 +14,7 @@ import io.causticon.web.batch.EntryWords;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** What is to be weighed, what was, and what that makes of the superfat. */
@@ -99,13 +100,18 @@ final class Weighing {
         ways.add("Leave it: " + left(a) + ".");
         boolean more = a.weighed().isMoreThan(a.planned());
         if (!more) {
-            ways.add("Or add " + formats.mass(a.planned().minus(a.weighed())) + ", and log it as one more weighing.");
+            ways.add("Or add " + formats.mass(a.planned().minus(a.weighed())) + ": tare, weigh what is added, tap.");
         }
         a.factor().ifPresent(f -> ways.add("Or scale the rest: " + rest(f) + "."));
+        String missing = more ? "" : formats.massInput(a.planned().minus(a.weighed()));
         return new BenchPage.Advice(
                 EntryWords.name(a.what()) + " is " + formats.mass(Mass.grams(Math.abs(a.weighed().minus(a.planned()).grams())))
                         + (more ? " over" : " under"),
-                ways);
+                ways,
+                a.what().kind().name(),
+                a.what().id(),
+                missing,
+                a.factor().map(f -> "scale the rest by " + String.format(Locale.ROOT, "%.6f", f)).orElse(""));
     }
 
     /** What it means to go on with it as it is. */

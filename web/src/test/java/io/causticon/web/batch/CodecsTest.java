@@ -39,6 +39,7 @@ class CodecsTest {
                 new Entry.LyeIntoFats(),
                 new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(163.2)),
                 new Entry.ReadyForLye(List.of()),
+                new Entry.RestScaled(1.037037),
                 new Entry.PortionFed(3, 9),
                 new Entry.LyeClear(),
                 new Entry.Bathed(Spot.LYE, Surroundings.WARM_BATH),

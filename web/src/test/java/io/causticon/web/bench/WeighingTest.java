@@ -111,6 +111,32 @@ class WeighingTest {
     }
 
     @Test
+    void theRestGrowsAtATapAndTheTargetsWithIt() {
+        BenchPage.Advice over = weigh("olive-oil", 560).page().advice().get(0);
+        assertThat(over.scale()).isEqualTo("scale the rest by 1.037037");
+        log(new Entry.RestScaled(560 / 540.0));
+        BenchPage.Weigh page = weighing().page();
+        assertThat(page.advice()).isEmpty();
+        assertThat(page.items().get(0).state()).isEqualTo("done");
+        assertThat(page.next().target()).isEqualTo("311.1 g");
+        assertThat(page.superfat()).startsWith("5.0");
+    }
+
+    @Test
+    void whatIsMissingIsAddedAsOneMoreWeighing() {
+        BenchPage.Advice under = weigh("olive-oil", 500).page().advice().get(0);
+        assertThat(under.missing()).isEqualTo("40.0");
+        assertThat(under.scale()).isEmpty();
+        assertThat(weigh("olive-oil", 40).page().advice()).isEmpty();
+    }
+
+    @Test
+    void saysOfALiquidWhatItDoesToTheLye() {
+        batches.log(id, List.of(new Entry.Weighed(Weighable.liquid("distilled-water"), Mass.grams(400), Tare.TAKEN, null)), Instant.now(), "Ines", UUID.randomUUID().toString());
+        assertThat(weighing().page().advice().get(0).ways()).anyMatch(w -> w.startsWith("Leave it: the lye is ") && w.contains(" % instead of "));
+    }
+
+    @Test
     void suspectsATareThatWasForgottenAndOunces() {
         // The second jug weighs 84 g.
         assertThat(weigh("olive-oil", 624).page().advice().get(0).ways())
