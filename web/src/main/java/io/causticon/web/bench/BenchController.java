@@ -30,6 +30,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -87,9 +88,7 @@ class BenchController {
             @PathVariable UUID id,
             Model model,
             @ModelAttribute("maker") Maker maker,
-            @RequestParam(defaultValue = "") String deviceProblem,
             Carried carried) {
-        model.addAttribute("deviceProblem", deviceProblem);
         return show(new BatchId(id), model, maker, carried, "", "");
     }
 
@@ -200,6 +199,7 @@ class BenchController {
             return back(id, carried);
         } catch (ProblemsException e) {
             model.addAttribute("amount", form.amount());
+            model.addAttribute("amountOf", form.what());
             model.addAttribute("amountProblem", logbook.problem(e.problems(), maker));
             return show(batch, model, maker, carried, "", "");
         }
@@ -211,9 +211,11 @@ class BenchController {
             @PathVariable UUID id,
             Model model,
             @ModelAttribute("maker") Maker maker,
-            @RequestParam(defaultValue = "") List<String> check,
+            @RequestParam MultiValueMap<String, String> form,
             Carried carried) {
         BatchId batch = new BatchId(id);
+        // Not as a list of its own: one tick whose words hold a comma would become two.
+        List<String> check = form.getOrDefault("check", List.of());
         List<String> wanted = ReadyList.of(batches.get(batch)).checks();
         List<String> missing = wanted.stream().filter(w -> !check.contains(w)).toList();
         if (!missing.isEmpty()) {
@@ -258,6 +260,7 @@ class BenchController {
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");
         model.addAttribute("freeDevices", devices.free());
+        model.addAttribute("spots", Spot.values());
         model.addAttribute("quick", quick);
         model.addAttribute("problem", problem);
         model.addAttribute("at", carried.at());

@@ -6,8 +6,6 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.shared.ProblemWords;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -21,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Devices: adding, tokens, what they watch, and the live feed of a bench. */
 @Controller
@@ -67,6 +66,9 @@ class DeviceController {
         return "redirect:/devices";
     }
 
+    /** What was typed to put a device to a bench, kept when it cannot be taken. */
+    public record Watch(String device, String spot, String everySeconds, String onChange) {}
+
     @PostMapping("/bench/{batch}/device")
     String watch(
             @PathVariable UUID batch,
@@ -75,17 +77,17 @@ class DeviceController {
             @RequestParam(required = false) @Nullable Spot spot,
             @RequestParam(defaultValue = "") String everySeconds,
             @RequestParam(defaultValue = "") String onChange,
-            @RequestParam(defaultValue = "") String step) {
-        String problem = "";
+            @RequestParam(defaultValue = "") String step,
+            RedirectAttributes after) {
         try {
             Integer every = everySeconds.isBlank() ? null : (int) NumberNotation.read("everySeconds", everySeconds);
             Double change = onChange.isBlank() ? null : NumberNotation.read("onChange", onChange);
             devices.watch(device, new BatchId(batch), spot, every, change);
         } catch (ProblemsException e) {
-            problem = words.byField(e.problems(), maker.formats()).values().iterator().next();
+            after.addFlashAttribute("deviceProblem", words.byField(e.problems(), maker.formats()).values().iterator().next());
+            after.addFlashAttribute("deviceTyped", new Watch(device.toString(), spot == null ? "" : spot.name(), everySeconds, onChange));
         }
-        return "redirect:/bench/" + batch + "?step=" + step
-                + (problem.isEmpty() ? "" : "&deviceProblem=" + URLEncoder.encode(problem, StandardCharsets.UTF_8));
+        return "redirect:/bench/" + batch + "?step=" + step;
     }
 
     @PostMapping("/bench/{batch}/device/rest")
