@@ -6,6 +6,7 @@ import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js'
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
 import { outbox, places } from '../../web/src/main/resources/static/js/calc/outbox.js';
 import { words } from '../../web/src/main/resources/static/js/calc/waiting-words.js';
+import { minutes, read, rings, start, stop } from '../../web/src/main/resources/static/js/calc/timers.js';
 import { store } from './store.mjs';
 
 describe('a stopwatch', () => {
@@ -166,4 +167,52 @@ test('a line that could not be logged is told by its own words and its moment', 
   const made = new Date(2026, 10, 25, 9, 5);
   assert.equal(words({ body: 'key=1&quick=lye&degrees=400', since: made.getTime() }, made), 'Not taken: “lye 400” of 09:05.');
   assert.equal(words({ body: 'key=1', since: 0 }, made), 'Not taken: “a tap”.');
+});
+
+describe('kitchen timers', () => {
+  const two = start(start([], 15, 'Match', 0), 1, 'Lye pot', 0);
+
+  test('stand in the order in which they end, each by its name', () => {
+    assert.deepEqual(two.map((t) => [t.name, t.end]), [['Lye pot', 60_000], ['Match', 900_000]]);
+  });
+
+  test('are stopped one by one', () => {
+    assert.deepEqual(stop(two, two[0].id).map((t) => t.name), ['Match']);
+    assert.deepEqual(stop(two, 99), two);
+  });
+
+  test('are not started for nothing, for days, nor without end', () => {
+    assert.deepEqual(start([], 0, '', 0), []);
+    assert.deepEqual(start([], NaN, '', 0), []);
+    assert.deepEqual(start([], 2000, '', 0), []);
+    let many = [];
+    for (let i = 0; i < 10; i++) {
+      many = start(many, 5, '', 0);
+    }
+    assert.equal(many.length, 6);
+    assert.equal(new Set(many.map((t) => t.id)).size, 6);
+  });
+
+  test('ring when they end and again until they are stopped, for two minutes', () => {
+    assert.equal(rings(two, 59_999), 0);
+    assert.equal(rings(two, 60_000), 1);
+    assert.equal(rings(two, 66_000), 2);
+    assert.equal(rings(two, 60_000 + 120_000), rings(two, 60_000 + 500_000));
+    assert.equal(rings(stop(two, two[0].id), 66_000), 0);
+  });
+
+  test('survive a store that holds something else', () => {
+    assert.deepEqual(read(null), []);
+    assert.deepEqual(read('{"a":1}'), []);
+    assert.deepEqual(read('not json'), []);
+    assert.deepEqual(read(JSON.stringify(two)), two);
+  });
+
+  test('take minutes as they are typed', () => {
+    assert.equal(minutes('7'), 7);
+    assert.equal(minutes('7,5 min'), 7.5);
+    assert.equal(minutes('90 s'), 1.5);
+    assert.equal(minutes('1h'), 60);
+    assert.ok(Number.isNaN(minutes('soon')));
+  });
 });

@@ -5,7 +5,7 @@ import { splash, keepSplashAtHand } from './behaviour/splash.js';
 import { keep } from './behaviour/keep.js';
 import { sendWhatWaits } from './behaviour/waiting.js';
 import { liveBench, stayAwake } from './behaviour/live-bench.js';
-import { timer } from './behaviour/timer.js';
+import { timer, timerInACorner } from './behaviour/timer.js';
 import { keys } from './behaviour/keys.js';
 import { clocks } from './behaviour/clocks.js';
 import { scrub } from './behaviour/scrub.js';
@@ -27,6 +27,9 @@ attach('[data-hold]', hold);
 document.querySelectorAll('[data-print]').forEach((button) => button.addEventListener('click', () => window.print()));
 attach('[data-live-bench]', liveBench);
 attach('[data-timer]', timer);
+if (!document.querySelector('[data-timer]')) {
+  timerInACorner(document.body);
+}
 attach('form[data-keep]', keep);
 document.addEventListener('bench:replaced', () => attach('main form[data-keep]', keep));
 if (document.querySelector('[data-live-bench]')) {

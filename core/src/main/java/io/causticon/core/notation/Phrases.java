@@ -138,7 +138,7 @@ final class Phrases {
             phrase("unmould(?:ed)?|unmold(?:ed)?", (m, c) -> new Entry.Unmoulded()),
             phrase("cut(?:\\s+(?:in(?:to)?\\s+)?" + NUMBER + "(?:\\s*bars?)?)?", (m, c) -> cut(m.group(1))),
             phrase("ph\\s+" + NUMBER + "(?:\\s+(strip|meter|pen))?", (m, c) -> ph(m.group(1), m.group(2))),
-            phrase("strip\\s+" + NUMBER, (m, c) -> ph(m.group(1), "strip")),
+            phrase("(strip|pen|meter)\\s+" + NUMBER, (m, c) -> ph(m.group(2), m.group(1))),
             phrase("wash\\s+(calm|fine|tight|dry|burn(?:s|ing)?)", (m, c) -> new Entry.WashTested(wash(m.group(1)))),
             phrase("touch\\s+(firm|soft|sticky)", (m, c) -> new Entry.TouchTested(touch(m.group(1)))),
             phrase("bar\\s+([\\d.,]+\\s*(?:kg|g|oz|lbs?)?)", (m, c) -> bar(m.group(1), c)),

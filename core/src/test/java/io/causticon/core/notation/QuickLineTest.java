@@ -206,6 +206,8 @@ class QuickLineTest {
         assertThat(only("gel partial")).isEqualTo(new Entry.GelSeen(GelExtent.PARTIAL));
         assertThat(only("unmould")).isEqualTo(new Entry.Unmoulded());
         assertThat(only("cut 12 bars")).isEqualTo(new Entry.Cut(12));
+        assertThat(only("pen 9.8")).isEqualTo(new Entry.PhRead(9.8, PhMethod.METER));
+        assertThat(only("strip 9")).isEqualTo(new Entry.PhRead(9, PhMethod.STRIP));
         assertThat(only("ph 9.5 strip")).isEqualTo(new Entry.PhRead(9.5, PhMethod.STRIP));
         assertThat(only("strip 9")).isEqualTo(new Entry.PhRead(9, PhMethod.STRIP));
         assertThat(only("wash burns")).isEqualTo(new Entry.WashTested(WashFeel.BURNING));
@@ -233,6 +235,28 @@ class QuickLineTest {
             assertThat(read("@+35m light").at()).contains(BEGUN.plus(Duration.ofMinutes(35)));
             assertThat(read("@18:45 lye 60").at()).contains(Instant.parse("2026-11-03T18:45:00Z"));
             assertThat(read("@2026-11-20 14:05 bar 101 g").at()).contains(Instant.parse("2026-11-20T14:05:00Z"));
+        }
+
+        @Test
+        void mayBeSomeTimeAgo() {
+            assertThat(read("@5 min ago light").at()).contains(NOW.minus(Duration.ofMinutes(5)));
+            assertThat(TimeNotation.read("at", "-90 s", BEGUN, NOW, ZoneOffset.UTC)).isEqualTo(NOW.minusSeconds(90));
+            assertThat(TimeNotation.read("at", "1,5 h", BEGUN, NOW, ZoneOffset.UTC)).isEqualTo(NOW.minusSeconds(5400));
+            assertThat(TimeNotation.isAgo("2 d ago")).isTrue();
+            assertThat(TimeNotation.isAgo("14:05")).isFalse();
+            assertThat(TimeNotation.isAgo("+35m")).isFalse();
+        }
+
+        @Test
+        void keepTheirSeconds() {
+            assertThat(TimeNotation.read("at", "2026-11-20 14:05:37", BEGUN, NOW, ZoneOffset.UTC)).isEqualTo(Instant.parse("2026-11-20T14:05:37Z"));
+        }
+
+        @Test
+        void ofTheMinuteInWhichABatchWasBegunAreItsBeginning() {
+            Instant begun = BEGUN.plusSeconds(20);
+            assertThat(TimeNotation.read("at", "18:00", begun, begun.plusSeconds(600), ZoneOffset.UTC)).isEqualTo(begun);
+            assertThat(keys("@2026-11-03 17:58 light")).containsExactly(ProblemKey.BEFORE_THE_BATCH);
         }
 
         @Test

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -37,6 +38,8 @@ public class BatchService {
 
     /** What one entry may take when written, as the table has it. */
     private static final int LONGEST_ENTRY = 4000;
+
+    private static final int MOST_TRIES = 10;
 
     private final BatchRepository batches;
     private final RevisionRepository revisions;
@@ -98,22 +101,36 @@ public class BatchService {
             String by,
             ZoneId zone,
             String clientKey) {
-        BatchId known = batches.findByClientKey(clientKey).map(r -> new BatchId(r.id)).orElse(null);
+        String key = ClientKey.of(clientKey);
+        BatchId known = batches.findByClientKey(key).map(r -> new BatchId(r.id)).orElse(null);
         if (known != null) {
             return known;
         }
-        BatchRow row = new BatchRow();
-        row.name = plan.name();
-        row.recipeId = recipe;
-        row.version = version;
-        row.plan = plans.write(plan);
-        row.begunAt = begun;
-        row.createdAt = clock.instant();
-        row.createdBy = by;
-        row.clientKey = clientKey;
-        row.code = freeCode(plan.name(), LocalDate.ofInstant(begun, zone));
-        transaction.executeWithoutResult(t -> batches.save(row));
-        return new BatchId(row.id);
+        for (int tries = 1; ; tries++) {
+            BatchRow row = new BatchRow();
+            row.name = plan.name();
+            row.recipeId = recipe;
+            row.version = version;
+            row.plan = plans.write(plan);
+            row.begunAt = begun;
+            row.createdAt = clock.instant();
+            row.createdBy = by;
+            row.clientKey = key;
+            row.code = freeCode(plan.name(), LocalDate.ofInstant(begun, zone));
+            try {
+                transaction.executeWithoutResult(t -> batches.saveAndFlush(row));
+                return new BatchId(row.id);
+            } catch (DataIntegrityViolationException e) {
+                // The same form, sent a second time while the first was still on its way; or somebody else took the code meanwhile.
+                Optional<BatchRow> same = batches.findByClientKey(key);
+                if (same.isPresent()) {
+                    return new BatchId(same.get().id);
+                }
+                if (tries == MOST_TRIES) {
+                    throw e;
+                }
+            }
+        }
     }
 
     /**
@@ -122,20 +139,21 @@ public class BatchService {
      * @param clientKey the form's own key: the same form sent twice adds its lines once
      */
     public void log(BatchId batch, List<Entry> lines, Instant at, String by, String clientKey) {
-        if (revisions.existsByClientKey(clientKey + "#0")) {
+        String key = ClientKey.of(clientKey);
+        if (revisions.existsByClientKey(key + "#0")) {
             return;
         }
         List<RevisionRow> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             // Lines of one form keep their order: each stands a millisecond behind the one before.
             RevisionRow row = row(batch, UUID.randomUUID(), 1, lines.get(i), at.plusMillis(i), by);
-            row.clientKey = clientKey + "#" + i;
+            row.clientKey = key + "#" + i;
             rows.add(row);
         }
         try {
             transaction.executeWithoutResult(t -> revisions.saveAllAndFlush(rows));
         } catch (DataIntegrityViolationException e) {
-            if (revisions.existsByClientKey(clientKey + "#0")) {
+            if (revisions.existsByClientKey(key + "#0")) {
                 return;
             }
             throw e;

@@ -73,7 +73,7 @@ public class BenchDevices {
                 d.kind() == DeviceKind.THERMOMETER ? spot : d.kind().words(),
                 readings.latest(d.id()).map(r -> LiveFeed.number(d.kind(), r.value(), maker.formats())).orElse("\u2013"),
                 unit,
-                d.kind() == DeviceKind.THERMOMETER ? spot : d.kind() == DeviceKind.PH_PEN ? "ph" : "",
+                d.kind() == DeviceKind.THERMOMETER ? spot : d.kind() == DeviceKind.PH_PEN ? "pen" : "",
                 readings.silence(d.id()).map(Duration::toMillis).orElse(-1L),
                 rule(d));
     }

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Nested;
@@ -62,6 +63,46 @@ class LoggingTest {
                             .toArray(CompletableFuture[]::new))
                     .join();
             assertThat(lines()).hasSize(1);
+        }
+
+        @Test
+        void logsOnceHoweverLongItsKeyIs() {
+            String key = "tap of a device with a long name ".repeat(20) + batch;
+            batches.log(batch, List.of(new Entry.Noted("once")), Instant.now(), "Ines", key);
+            batches.log(batch, List.of(new Entry.Noted("once")), Instant.now(), "Ines", key);
+            batches.log(batch, List.of(new Entry.Noted("another")), Instant.now(), "Ines", key + ".");
+            assertThat(lines()).hasSize(2);
+        }
+
+        @Test
+        void hasNothingInCommonWithAnotherWhenItHasNoKey() {
+            batches.log(batch, List.of(new Entry.Noted("one")), Instant.now(), "Ines", "");
+            batches.log(batch, List.of(new Entry.Noted("two")), Instant.now(), "Ines", "");
+            assertThat(lines()).hasSize(2);
+        }
+
+        @Test
+        void beginsOneBatchAlsoWhenBothArriveTogether() {
+            Batch now = batches.get(batch);
+            String key = UUID.randomUUID().toString();
+            List<CompletableFuture<BatchId>> begun = begin(now, i -> key);
+            assertThat(begun.stream().map(CompletableFuture::join).distinct()).hasSize(1);
+        }
+
+        @Test
+        void andOthersAtTheSameMomentAllBegin() {
+            Batch now = batches.get(batch);
+            List<BatchId> begun = begin(now, i -> UUID.randomUUID().toString()).stream().map(CompletableFuture::join).toList();
+            assertThat(begun).doesNotHaveDuplicates();
+            assertThat(begun.stream().map(b -> batches.get(b).code())).doesNotHaveDuplicates();
+        }
+
+        private List<CompletableFuture<BatchId>> begin(Batch like, IntFunction<String> key) {
+            Instant begun = Instant.now();
+            return IntStream.range(0, 5)
+                    .mapToObj(i -> CompletableFuture.supplyAsync(
+                            () -> batches.begin(like.plan(), null, 1, begun, "Odd", ZoneOffset.UTC, key.apply(i))))
+                    .toList();
         }
 
         @Test

@@ -1,0 +1,33 @@
+package io.causticon.web.batch;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.Base64;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** The key by which something that a browser sends twice is taken once, in a length that can be stored. */
+final class ClientKey {
+
+    private static final int LONGEST = 60;
+
+    private ClientKey() {}
+
+    /** The same for the same key; a fresh one for none, as forms without a key have nothing in common. */
+    static String of(@Nullable String sent) {
+        if (sent == null || sent.isBlank()) {
+            return UUID.randomUUID().toString();
+        }
+        return sent.length() <= LONGEST ? sent : digest(sent);
+    }
+
+    private static String digest(String text) {
+        try {
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+            return Base64.getUrlEncoder().withoutPadding().encodeToString(hash);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Impossible state: no SHA-256", e);
+        }
+    }
+}
