@@ -20,6 +20,9 @@ public final class LyePotRun {
         static final Variation NONE = new Variation(1, 1, 1, 1);
     }
 
+    /** Boiling point of lye near 33 % at sea level, C (boiling-point rise of sodium hydroxide solutions, a third by mass: about 18 K). */
+    public static final double BOILS = 118;
+
     private static final double STEP = 0.5;
     private static final double FRAME = 5;
     private static final double DISSOLVES_WARM = 40;
@@ -42,7 +45,6 @@ public final class LyePotRun {
     private static final double LOWEST_FREEZING_AT = 0.191;
     private static final double NOTHING = 1e-6;
     private static final double NEARLY_ALL = 0.01;
-    private static final double BOILS = 118;
     private static final Table WATER_ACTIVITY = Table.of(0, 1, .10, .90, .167, .78, .286, .51, .333, .40, .40, .24, .50, .09, .60, .05);
 
     private final LyePotSetup setup;

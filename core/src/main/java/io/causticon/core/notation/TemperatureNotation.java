@@ -45,7 +45,8 @@ public final class TemperatureNotation {
         if (read.celsius() > possible.high()) {
             Temperature limit = Temperature.celsius(possible.high());
             Temperature ifFahrenheit = Temperature.fahrenheit(read.celsius());
-            if (possible.contains(ifFahrenheit.celsius())) {
+            boolean bare = Character.isDigit(text.strip().charAt(text.strip().length() - 1));
+            if (bare && units.temperature() == TemperatureUnit.CELSIUS && possible.contains(ifFahrenheit.celsius())) {
                 throw ProblemsException.of(
                         field, ProblemKey.TOO_HIGH_FOR_CELSIUS, spot.name(), read, limit, ifFahrenheit);
             }

@@ -149,6 +149,8 @@ class QuickLineTest {
             assertThat(read("oil 120").problems())
                     .extracting(Problem::key)
                     .containsExactly(ProblemKey.TOO_HIGH_FOR_CELSIUS);
+            // Who wrote the unit behind it did not mistake it.
+            assertThat(read("oil 120 C").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_HIGH);
             assertThat(read("lye 435").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_HIGH);
             assertThat(read("room -40").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LOW);
         }

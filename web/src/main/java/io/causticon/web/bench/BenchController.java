@@ -71,6 +71,10 @@ class BenchController {
             rescue = rescue == null ? "" : rescue;
             late = late == null ? 0L : Math.max(late, 0);
         }
+
+        Carried atNoStep() {
+            return new Carried(at, "", key, late, rescue);
+        }
     }
 
     @GetMapping
@@ -113,6 +117,8 @@ class BenchController {
             @RequestParam(defaultValue = "") String degrees,
             Carried carried) {
         BatchId batch = new BatchId(id);
+        BenchStep chosen = step(batches.get(batch), carried.step());
+        boolean wasDone = chosen.isDone(batches.get(batch));
         try {
             // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
             logbook.log(
@@ -123,7 +129,8 @@ class BenchController {
                     maker,
                     carried.key(),
                     batterNow(batch, carried));
-            return back(id, carried);
+            // Who was at a step that this line ends goes on with what comes next.
+            return back(id, !wasDone && chosen.isDone(batches.get(batch)) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
         }
@@ -259,7 +266,7 @@ class BenchController {
         model.addAttribute("vessels", shelf.vesselMasses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");
-        model.addAttribute("freeDevices", devices.free());
+        model.addAttribute("freeDevices", devices.choices(id));
         model.addAttribute("spots", Spot.values());
         model.addAttribute("quick", quick);
         model.addAttribute("problem", problem);

@@ -11,6 +11,7 @@ import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.heat.HeatTransfer;
 import io.causticon.core.heat.Levelling;
+import io.causticon.core.heat.LyePotRun;
 import io.causticon.core.heat.Meeting;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
@@ -119,6 +120,10 @@ final class PotPages {
             }
             return "";
         }
+        if (pot.fedFrom().isPresent() && pot.forecast().probabilityAbove(LyePotRun.BOILS) >= POSSIBLE) {
+            return "It may boil over: " + Formats.probability(pot.forecast().probabilityAbove(LyePotRun.BOILS))
+                    + ". No more lye now. Step back, jug into cold water, let it settle.";
+        }
         boolean near = pot.forecast().peakBand().high() > NEAR_BOILING && pot.fedFrom().isPresent()
                 && pot.state() != Levelling.State.TURNED;
         return near ? "It may come near boiling. Smaller portions, step back between them." : "";
@@ -139,7 +144,7 @@ final class PotPages {
                             ? "In an ice bath any pace will do."
                             : "Or: fed over " + Formats.number(Math.ceil(pot.minutes().getAsDouble()), 0) + " min in an ice bath, stirred."
                     : "No pace in an ice bath keeps it below; freeze more, or strong lye in water first.");
-            details.add("Lye that lies still is 10 to 20 K hotter than what you read.");
+            details.add("Lye that lies still is " + Formats.number(formats.degreesApart(10), 0) + " to " + formats.difference(20) + " hotter than what you read.");
         }
         return details;
     }
@@ -152,8 +157,10 @@ final class PotPages {
             return figures;
         }
         Interval peak = pot.forecast().peakBand();
-        figures.add(new BenchPage.Figure("peak ahead", degrees(pot.forecast().peakAhead()) + ", "
-                + degreesOnly(peak.low()) + " to " + degrees(peak.high())));
+        figures.add(new BenchPage.Figure("peak ahead", peak.low() > LyePotRun.BOILS
+                ? "it boils, " + degrees(LyePotRun.BOILS)
+                : degrees(Math.min(pot.forecast().peakAhead(), LyePotRun.BOILS)) + ", " + degreesOnly(peak.low()) + " to "
+                        + (peak.high() > LyePotRun.BOILS ? "boiling" : degrees(peak.high()))));
         pot.limit().ifPresent(l -> {
             figures.add(new BenchPage.Figure("scorches from", formats.temperature(l)));
             figures.add(new BenchPage.Figure(
@@ -224,8 +231,8 @@ final class PotPages {
         if (close) {
             String cooler = lye < fats ? "lye" : "fats";
             return m.window().contains(Math.min(lye, fats))
-                    ? "Within " + Formats.number(m.tolerance().kelvin(), 0) + " K, and warmer than " + window + ". Wait, or go on."
-                    : "Within " + Formats.number(m.tolerance().kelvin(), 0) + " K, but the " + cooler + " is below "
+                    ? "Within " + formats.difference(m.tolerance().kelvin()) + ", and warmer than " + window + ". Wait, or go on."
+                    : "Within " + formats.difference(m.tolerance().kelvin()) + ", but the " + cooler + " is below "
                             + degrees(m.window().low()) + ", where this recipe stays clear. Warm it a little, or go on.";
         }
         if (meeting.probability() < LIKELY) {
@@ -273,7 +280,7 @@ final class PotPages {
         m.lye().ifPresent(f -> figures.add(new BenchPage.Figure("lye now, by the fit", degrees(f.at(m.now())))));
         m.fats().ifPresent(f -> figures.add(new BenchPage.Figure("fats now, by the fit", degrees(f.at(m.now())))));
         figures.add(new BenchPage.Figure("mix at", formats.temperature(batch.plan().mixAt())));
-        figures.add(new BenchPage.Figure("within", Formats.number(m.tolerance().kelvin(), 0) + " K of one another"));
+        figures.add(new BenchPage.Figure("within", formats.difference(m.tolerance().kelvin()) + " of one another"));
         m.meeting().filter(x -> x.probability() > POSSIBLE).ifPresent(x -> figures.add(new BenchPage.Figure(
                 "best chance", Formats.probability(x.best()) + " at " + formats.clock(
                         batch.log().begun().plusSeconds(Math.round(60 * x.bestMinute()))))));

@@ -1,10 +1,14 @@
 package io.causticon.web.device;
 
 import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.shared.Formats;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -19,10 +23,12 @@ public class BenchDevices {
 
     private final DeviceService devices;
     private final Readings readings;
+    private final BatchService batches;
 
-    BenchDevices(DeviceService devices, Readings readings) {
+    BenchDevices(DeviceService devices, Readings readings, BatchService batches) {
         this.devices = devices;
         this.readings = readings;
+        this.batches = batches;
     }
 
     /**
@@ -52,9 +58,22 @@ public class BenchDevices {
                 .findFirst();
     }
 
-    /** Devices that lie on the shelf. */
-    public List<Device> free() {
-        return devices.all().stream().filter(d -> d.batch() == null).toList();
+    /**
+     * A device that can be put to a bench.
+     *
+     * @param words its name, its kind, and the batch it would be taken from
+     */
+    public record Choice(String id, String words) {}
+
+    /** What can be put to this bench: what lies on the shelf first, then what stands at another bench. */
+    public List<Choice> choices(BatchId batch) {
+        return devices.all().stream()
+                .filter(d -> !batch.equals(d.batch()))
+                .sorted(Comparator.comparing((Device d) -> d.batch() != null))
+                .map(d -> new Choice(
+                        d.id().toString(),
+                        d.name() + ", " + d.kind().words() + (d.batch() == null ? "" : ", now at " + batches.get(d.batch()).name())))
+                .toList();
     }
 
     private AtBench atBench(Device d, Maker maker) {
@@ -75,16 +94,25 @@ public class BenchDevices {
                 unit,
                 d.kind() == DeviceKind.THERMOMETER ? spot : d.kind() == DeviceKind.PH_PEN ? "pen" : "",
                 readings.silence(d.id()).map(Duration::toMillis).orElse(-1L),
-                rule(d));
+                rule(d, maker.formats()));
     }
 
-    private static String rule(Device d) {
+    private static String rule(Device d, Formats formats) {
         if (d.kind() == DeviceKind.BLENDER) {
             return "logs each burst";
         }
         String every = d.everySeconds() == null ? "" : "logs every " + d.everySeconds() + " s";
-        String change = d.onChange() == null ? "" : (every.isEmpty() ? "logs " : ", ") + "on a change of " + d.onChange();
+        String change = d.onChange() == null ? "" : (every.isEmpty() ? "logs " : ", ") + "on a change of " + change(d, formats);
         return every + change;
+    }
+
+    private static String change(Device d, Formats formats) {
+        double change = d.onChange() == null ? 0 : d.onChange();
+        return switch (d.kind()) {
+            case THERMOMETER -> Formats.number(formats.degreesApart(change), 1) + " " + formats.temperatureUnit();
+            case SCALE -> formats.mass(Mass.grams(change));
+            case PH_PEN, BLENDER -> Formats.number(change, 1);
+        };
     }
 
     private static String mark(Spot spot) {

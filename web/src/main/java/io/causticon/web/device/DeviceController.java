@@ -1,5 +1,6 @@
 package io.causticon.web.device;
 
+import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemsException;
@@ -81,13 +82,21 @@ class DeviceController {
             RedirectAttributes after) {
         try {
             Integer every = everySeconds.isBlank() ? null : (int) NumberNotation.read("everySeconds", everySeconds);
-            Double change = onChange.isBlank() ? null : NumberNotation.read("onChange", onChange);
+            Double change = onChange.isBlank() ? null : change(device, onChange, maker);
             devices.watch(device, new BatchId(batch), spot, every, change);
         } catch (ProblemsException e) {
             after.addFlashAttribute("deviceProblem", words.byField(e.problems(), maker.formats()).values().iterator().next());
             after.addFlashAttribute("deviceTyped", new Watch(device.toString(), spot == null ? "" : spot.name(), everySeconds, onChange));
         }
         return "redirect:/bench/" + batch + "?step=" + step;
+    }
+
+    /** A change in the maker's own unit, as the device's base unit. */
+    private double change(UUID device, String typed, Maker maker) {
+        DeviceKind kind = devices.all().stream().filter(d -> d.id().equals(device)).map(Device::kind).findFirst().orElse(DeviceKind.PH_PEN);
+        return kind == DeviceKind.SCALE
+                ? MassNotation.read("onChange", typed, maker.units()).grams()
+                : NumberNotation.read("onChange", typed) / (kind == DeviceKind.THERMOMETER ? maker.formats().degreesApart(1) : 1);
     }
 
     @PostMapping("/bench/{batch}/device/rest")

@@ -79,6 +79,16 @@ public record Formats(Units units, ZoneId zone) {
         return units.temperature() == TemperatureUnit.CELSIUS ? temperature.celsius() : temperature.inFahrenheit();
     }
 
+    /** A difference of temperatures, in the maker's degrees. */
+    public double degreesApart(double kelvin) {
+        return units.temperature() == Units.TemperatureUnit.CELSIUS ? kelvin : kelvin * 1.8;
+    }
+
+    /** A difference of temperatures with its unit, to a whole degree. */
+    public String difference(double kelvin) {
+        return number(degreesApart(kelvin), 0) + " " + temperatureUnit();
+    }
+
     public String temperatureUnit() {
         return units.temperature() == TemperatureUnit.CELSIUS ? "\u00b0C" : "\u00b0F";
     }

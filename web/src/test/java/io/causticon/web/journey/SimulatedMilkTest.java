@@ -201,7 +201,7 @@ class SimulatedMilkTest {
     private static void useOnChange(Browser browser, String device, String spot, String kelvin) {
         browser.press("Use a device").chooseText("device", device).choose("spot", 0, spot);
         browser.type("onChange", kelvin).press("Use it here");
-        browser.waitForText("logs on a change of " + kelvin);
+        browser.waitForText("logs on a change of " + kelvin + " °C");
     }
 
     private static void use(Browser browser, String device, String spot, String seconds) {

@@ -108,4 +108,10 @@ class FormatsTest {
             assertThat(rows.take(380, "a label at the edge").x()).isLessThan(300);
         }
     }
+
+    @Test
+    void aDifferenceOfTemperaturesIsInTheMakersDegrees() {
+        assertThat(METRIC.difference(6)).isEqualTo("6 \u00b0C");
+        assertThat(US.difference(6)).isEqualTo("11 \u00b0F");
+    }
 }

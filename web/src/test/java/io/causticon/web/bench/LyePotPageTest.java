@@ -1,0 +1,84 @@
+package io.causticon.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.web.util.HtmlUtils;
+
+/** What the lye pot says while lye goes into water. */
+@Application
+class LyePotPageTest {
+
+    private BatchService batches;
+    private BatchId id;
+    private Client client;
+
+    @BeforeEach
+    void begin(RunningApplication application, Client fresh) {
+        batches = application.bean(BatchService.class);
+        client = fresh.signIn("ines");
+        id = batches.begin(
+                Swirl.plan("Lye in water"), null, 1, Instant.now().minus(Duration.ofMinutes(15)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+    }
+
+    private void log(double minutesAgo, Entry entry) {
+        batches.log(id, List.of(entry), Instant.now().minusMillis(Math.round(60_000 * minutesAgo)), "Ines", UUID.randomUUID().toString());
+    }
+
+    private String page() {
+        return HtmlUtils.htmlUnescape(client.get("/bench/" + id + "?step=lye").body());
+    }
+
+    @Test
+    void aPotThatKeepsToItsForecastIsNotSaidToBoil() {
+        log(3, new Entry.PortionFed(1, 4));
+        assertThat(page()).contains("Portion 2 of 4").doesNotContain("boil over");
+    }
+
+    @Test
+    void aPotThatIsFarHotterThanItsLyeExplainsMayBoilOverAndIsTheHandsBusiness() {
+        log(3, new Entry.PortionFed(1, 4));
+        log(1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(88)));
+        assertThat(page()).contains("It may boil over").contains("No more lye now. Step back, jug into cold water").contains("boiling");
+    }
+
+    @Test
+    void theLineThatEndsAStepGoesOnToTheNext() {
+        log(9, new Entry.PortionFed(1, 4));
+        String answer = client.post(
+                        "/bench/" + id + "/log", Map.of("quick", "lye 60", "at", "", "step", "lye", "key", UUID.randomUUID().toString()))
+                .headers()
+                .firstValue("Location")
+                .orElse("");
+        assertThat(answer).endsWith("?step=lye");
+        answer = client.post("/bench/" + id + "/log", Map.of("quick", "clear", "at", "", "step", "lye", "key", UUID.randomUUID().toString()))
+                .headers()
+                .firstValue("Location")
+                .orElse("");
+        assertThat(answer).endsWith("/bench/" + id);
+    }
+
+    @Test
+    void fiveMinutesAgoIsForOneLineAndAClockStays() {
+        Map<String, String> form = Map.of("quick", "lye 60", "at", "5 min ago", "step", "", "key", UUID.randomUUID().toString());
+        assertThat(client.post("/bench/" + id + "/log", form).headers().firstValue("Location").orElse("")).doesNotContain("at=");
+        Instant read = batches.get(id).log().first(Entry.TemperatureRead.class).orElseThrow().at();
+        assertThat(Duration.between(read, Instant.now())).isBetween(Duration.ofSeconds(299), Duration.ofSeconds(320));
+    }
+}
