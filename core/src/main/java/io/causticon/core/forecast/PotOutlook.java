@@ -8,6 +8,8 @@ import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.heat.ColdPlan;
 import io.causticon.core.heat.Levelling;
 import io.causticon.core.heat.LyePot;
+import io.causticon.core.heat.LyePotCurve;
+import io.causticon.core.heat.LyePotRun;
 import io.causticon.core.heat.LyePotSetup;
 import io.causticon.core.heat.LyeSolution;
 import io.causticon.core.heat.PotForecast;
@@ -15,6 +17,7 @@ import io.causticon.core.heat.PotVessel;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Surroundings;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -75,8 +78,8 @@ public record PotOutlook(
         Optional<Instant> from = fedFrom(log);
         boolean careful = limit.isPresent();
         PotVessel vessel = vessel(plan.lyeVessel());
-        LyePotSetup setup = new LyePotSetup(
-                contents, false, feedMinutes(log, from, careful, now), vessel, room, room, careful, true);
+        LyePotSetup setup = bathed(
+                new LyePotSetup(contents, false, feedMinutes(log, from, careful, now), vessel, room, room, careful, true), log, from, now);
         List<PotForecast.Reading> readings = from.map(f -> readings(log, f, now)).orElse(List.of());
         double ahead = from.map(f -> minutes(f, now)).orElse(0.0) + LOOK_AHEAD;
         LyePot liquid = ColdPlan.frozen(contents, 0, FREEZER);
@@ -96,6 +99,42 @@ public record PotOutlook(
                 frozen,
                 minutes,
                 Temperature.celsius(LyeSolution.crystallisation(balance.firstConcentration().fraction())));
+    }
+
+    /** In the bath as the log says; where it says nothing, milk and sugar stand in ice water and clear water does not. */
+    private static LyePotSetup bathed(LyePotSetup usual, BatchLog log, Optional<Instant> fedFrom, Instant now) {
+        double from = Double.POSITIVE_INFINITY;
+        double until = Double.POSITIVE_INFINITY;
+        List<BatchLog.Timed<Entry.Bathed>> moves =
+                log.of(Entry.Bathed.class).filter(b -> b.entry().pot() == Spot.LYE && !b.at().isAfter(now)).toList();
+        if (moves.isEmpty()) {
+            return usual;
+        }
+        for (BatchLog.Timed<Entry.Bathed> move : moves) {
+            double minute = fedFrom.map(f -> minutes(f, move.at())).orElse(0.0);
+            boolean cold = move.entry().into() == Surroundings.ICE_BATH || move.entry().into() == Surroundings.COLD_BATH;
+            if (cold && (Double.isInfinite(from) || Double.isFinite(until))) {
+                from = minute;
+                until = Double.POSITIVE_INFINITY;
+            } else if (!cold && Double.isFinite(from) && Double.isInfinite(until)) {
+                until = minute;
+            }
+        }
+        return usual.inBath(from, until);
+    }
+
+    /** What of the liquid is still frozen by the model, g; empty when nothing was. */
+    public OptionalDouble stillFrozen(Instant now) {
+        return setup.contents().ice().isPositive() ? OptionalDouble.of(run(now).iceAt(minute(now))) : OptionalDouble.empty();
+    }
+
+    /** Lye in solution by the model, of itself and the liquid water. */
+    public Share concentrationNow(Instant now) {
+        return Share.fraction(run(now).concentrationAt(minute(now)));
+    }
+
+    private LyePotCurve run(Instant now) {
+        return LyePotRun.run(setup, minute(now) + 1);
     }
 
     /** Readings of the lye from the first feeding on. */

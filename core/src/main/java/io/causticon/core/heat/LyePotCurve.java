@@ -6,6 +6,8 @@ import java.util.List;
  * How a lye pot's temperature goes.
  *
  * @param temperatures C, one a frame from the moment the first lye goes in
+ * @param ice g that is frozen, one a frame
+ * @param concentrations lye in solution by mass of itself and the liquid water, a fraction, one a frame
  * @param frameSeconds seconds between them
  * @param peak highest temperature, C
  * @param peakMinute when
@@ -15,6 +17,8 @@ import java.util.List;
  */
 public record LyePotCurve(
         List<Double> temperatures,
+        List<Double> ice,
+        List<Double> concentrations,
         double frameSeconds,
         double peak,
         double peakMinute,
@@ -24,15 +28,31 @@ public record LyePotCurve(
 
     public LyePotCurve {
         temperatures = List.copyOf(temperatures);
+        ice = List.copyOf(ice);
+        concentrations = List.copyOf(concentrations);
     }
 
     /** C at this minute, between frames in proportion; held at both ends. */
     public double at(double minute) {
+        return between(temperatures, minute);
+    }
+
+    /** g that is frozen at this minute. */
+    public double iceAt(double minute) {
+        return between(ice, minute);
+    }
+
+    /** Lye in solution by mass of itself and the liquid water at this minute, a fraction. */
+    public double concentrationAt(double minute) {
+        return between(concentrations, minute);
+    }
+
+    private double between(List<Double> frames, double minute) {
         double place = Math.max(0, minute * 60 / frameSeconds);
-        int before = Math.min((int) place, temperatures.size() - 1);
-        int after = Math.min(before + 1, temperatures.size() - 1);
+        int before = Math.min((int) place, frames.size() - 1);
+        int after = Math.min(before + 1, frames.size() - 1);
         double part = Math.min(1, place - before);
-        return temperatures.get(before) * (1 - part) + temperatures.get(after) * part;
+        return frames.get(before) * (1 - part) + frames.get(after) * part;
     }
 
     public double end() {

@@ -113,6 +113,8 @@ public final class LyePotRun {
 
     private LyePotCurve simulate(double minutes) {
         List<Double> temperatures = new ArrayList<>();
+        List<Double> frozen = new ArrayList<>();
+        List<Double> concentrations = new ArrayList<>();
         double end = 60 * minutes;
         double doneAt = Double.POSITIVE_INFINITY;
         double peak = Double.NEGATIVE_INFINITY;
@@ -122,6 +124,8 @@ public final class LyePotRun {
             double now = temperature();
             if (t >= temperatures.size() * FRAME - NOTHING) {
                 temperatures.add(now);
+                frozen.add(ice);
+                concentrations.add(dissolved / Math.max(NOTHING, dissolved + water));
             }
             if (now > peak) {
                 peak = now;
@@ -130,17 +134,17 @@ public final class LyePotRun {
             if (Double.isInfinite(doneAt) && toFeed + undissolved < NEARLY_ALL * all) {
                 doneAt = t;
             }
-            advance(now);
+            advance(now, t / 60);
         }
-        return new LyePotCurve(temperatures, FRAME, peak, peakAt / 60, doneAt / 60, ice, undissolved + toFeed);
+        return new LyePotCurve(temperatures, frozen, concentrations, FRAME, peak, peakAt / 60, doneAt / 60, ice, undissolved + toFeed);
     }
 
-    private void advance(double celsius) {
+    private void advance(double celsius, double minute) {
         feed();
         dissolve(celsius);
         melt(celsius);
         if (setup.losses()) {
-            enthalpy -= losses(celsius) * STEP;
+            enthalpy -= losses(celsius, minute) * STEP;
         }
     }
 
@@ -193,11 +197,11 @@ public final class LyePotRun {
         enthalpy += melted * icePerGram;
     }
 
-    private double losses(double celsius) {
+    private double losses(double celsius, double minute) {
         double base = Math.PI / 4 * across * across;
         double wall = Math.PI * across * across + base;
         double room = setup.room().celsius();
-        double sides = setup.bath()
+        double sides = setup.isInBath(minute)
                 ? setup.vessel().bathTransfer() * wall * (celsius - BATH)
                 : SIDE_TRANSFER * wall * (celsius - room);
         double w = dissolved / (dissolved + water);

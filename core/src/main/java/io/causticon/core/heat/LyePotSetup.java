@@ -12,7 +12,8 @@ import io.causticon.core.quantity.Temperature;
  * @param vessel what it stands in
  * @param vesselStart temperature of the vessel
  * @param room temperature of the room
- * @param bath whether it stands in ice water, at 1 C
+ * @param bathFrom minute after the first lye from which it stands in ice water, at 1 C; infinite if it never does
+ * @param bathUntil minute at which it leaves that; infinite if it stays
  * @param losses whether it loses heat at all; without, the end is that of the balance
  */
 public record LyePotSetup(
@@ -22,8 +23,28 @@ public record LyePotSetup(
         PotVessel vessel,
         Temperature vesselStart,
         Temperature room,
-        boolean bath,
+        double bathFrom,
+        double bathUntil,
         boolean losses) {
+
+    private static final double NEVER = Double.POSITIVE_INFINITY;
+
+    /**
+     * A pot that stands in ice water all the time, or never.
+     *
+     * @param bath whether it does
+     */
+    public LyePotSetup(
+            LyePot contents,
+            boolean dissolved,
+            double feedMinutes,
+            PotVessel vessel,
+            Temperature vesselStart,
+            Temperature room,
+            boolean bath,
+            boolean losses) {
+        this(contents, dissolved, feedMinutes, vessel, vesselStart, room, bath ? 0 : NEVER, NEVER, losses);
+    }
 
     /** Water and lye from the room's temperature, fed over some minutes into a plastic jug. */
     public static LyePotSetup usual(Mass naoh, Mass water, Temperature room, double feedMinutes) {
@@ -32,7 +53,17 @@ public record LyePotSetup(
     }
 
     public LyePotSetup fedOver(double minutes) {
-        return new LyePotSetup(contents, dissolved, minutes, vessel, vesselStart, room, bath, losses);
+        return new LyePotSetup(contents, dissolved, minutes, vessel, vesselStart, room, bathFrom, bathUntil, losses);
+    }
+
+    /** Whether it stands in ice water at this minute after the first lye. */
+    public boolean isInBath(double minute) {
+        return minute >= bathFrom && minute < bathUntil;
+    }
+
+    /** In ice water between two minutes after the first lye. */
+    public LyePotSetup inBath(double from, double until) {
+        return new LyePotSetup(contents, dissolved, feedMinutes, vessel, vesselStart, room, from, until, losses);
     }
 
     public LyePotSetup inBath(boolean other) {

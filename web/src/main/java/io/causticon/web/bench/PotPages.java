@@ -18,6 +18,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Surroundings;
 import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
@@ -77,7 +78,7 @@ final class PotPages {
                         : "portion " + (pot.fed() + 1) + "/" + pot.portions(),
                 "Portion " + (pot.fed() + 1) + " of " + pot.portions() + " in",
                 batch.log().first(Entry.LyeClear.class).isPresent(),
-                List.of());
+                batch.log().first(Entry.LyeClear.class).isPresent() ? List.of() : List.of(iceBath(pot)));
     }
 
     private String says(PotOutlook pot, Optional<Temperature> read) {
@@ -166,6 +167,11 @@ final class PotPages {
             figures.add(new BenchPage.Figure(
                     "chance to pass it", Formats.probability(pot.forecast().probabilityAbove(l.celsius()))));
         });
+        if (pot.fedFrom().isPresent()) {
+            pot.stillFrozen(now).ifPresent(ice -> figures.add(new BenchPage.Figure(
+                    "still frozen, about", formats.mass(Mass.grams(ice)) + " of " + formats.mass(pot.setup().contents().ice()))));
+            figures.add(new BenchPage.Figure("in solution, about", formats.percent(pot.concentrationNow(now), 0)));
+        }
         double done = pot.forecast().dissolvedMinute() - pot.minute(now);
         if (pot.fedFrom().isPresent() && pot.state() != Levelling.State.TURNED) {
             figures.add(new BenchPage.Figure(
@@ -193,6 +199,13 @@ final class PotPages {
                 "",
                 true,
                 List.of(stand(Spot.LYE), stand(Spot.FATS)));
+    }
+
+    /** The jug is in ice water or not; where nothing was logged, as is usual for this liquor. */
+    private BenchPage.Stand iceBath(PotOutlook pot) {
+        boolean in = pot.setup().isInBath(pot.minute(now));
+        return new BenchPage.Stand(EntryWords.spot(Spot.LYE), List.of(
+                new BenchPage.Place("room", "lye out of the bath", !in), new BenchPage.Place("ice bath", "lye ice bath", in)));
     }
 
     private BenchPage.Stand stand(Spot spot) {

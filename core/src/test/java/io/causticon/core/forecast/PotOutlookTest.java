@@ -1,0 +1,120 @@
+package io.causticon.core.forecast;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.heat.LyePotRun;
+import io.causticon.core.heat.LyePotSetup;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Surroundings;
+import io.causticon.core.quantity.Temperature;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+/** The lye pot of a batch, as its log tells of it. */
+class PotOutlookTest {
+
+    private static final Instant FED = Instant.parse("2026-11-02T09:00:00Z");
+    private static final Temperature ROOM = Temperature.celsius(19);
+    private static final BatchPlan WATER = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
+    private static final BatchPlan MILK = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).frozen("goat-milk-whole", 100).plan();
+
+    private final List<LoggedEntry> lines = new ArrayList<>();
+
+    private static Instant minute(double minute) {
+        return FED.plusMillis(Math.round(60_000 * minute));
+    }
+
+    private PotOutlookTest at(double minute, Entry entry) {
+        lines.add(LoggedEntry.first("l" + lines.size(), minute(minute), "ines", entry));
+        return this;
+    }
+
+    private PotOutlook seen(BatchPlan plan, double minute) {
+        return PotOutlook.of(plan, new BatchLog(minute(-30), lines), ROOM, minute(minute));
+    }
+
+    @Nested
+    class Bath {
+
+        @Test
+        void isTakenForMilkAndNotForWaterWhereTheLogSaysNothing() {
+            at(0, new Entry.PortionFed(1, 4));
+            assertThat(seen(MILK, 2).setup().isInBath(2)).isTrue();
+            assertThat(seen(WATER, 2).setup().isInBath(2)).isFalse();
+        }
+
+        @Test
+        void beginsAndEndsAsLogged() {
+            at(0, new Entry.PortionFed(1, 4)).at(3, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH));
+            assertThat(seen(WATER, 5).setup()).satisfies(s -> {
+                assertThat(s.isInBath(2.9)).isFalse();
+                assertThat(s.isInBath(60)).isTrue();
+            });
+            at(9, new Entry.Bathed(Spot.LYE, Surroundings.ROOM));
+            LyePotSetup out = seen(WATER, 10).setup();
+            assertThat(out.bathFrom()).isCloseTo(3, within(1e-9));
+            assertThat(out.bathUntil()).isCloseTo(9, within(1e-9));
+        }
+
+        @Test
+        void thatStoodReadyBeforeTheFirstLyeIsThereFromTheStart() {
+            at(-5, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH)).at(0, new Entry.PortionFed(1, 4));
+            assertThat(seen(WATER, 1).setup().isInBath(0)).isTrue();
+        }
+
+        @Test
+        void ofTheFatsIsNoneOfTheLye() {
+            at(0, new Entry.PortionFed(1, 4)).at(1, new Entry.Bathed(Spot.FATS, Surroundings.ICE_BATH));
+            assertThat(seen(WATER, 2).setup().isInBath(2)).isFalse();
+        }
+
+        @Test
+        void coolsFromTheMinuteItIsEnteredAndNotBefore() {
+            LyePotSetup dry = seen(WATER, 0).setup();
+            LyePotSetup bathed = dry.inBath(6, 12);
+            double before = LyePotRun.run(dry, 40).at(6) - LyePotRun.run(bathed, 40).at(6);
+            double in = LyePotRun.run(dry, 40).at(12) - LyePotRun.run(bathed, 40).at(12);
+            assertThat(before).isCloseTo(0, within(1e-9));
+            assertThat(in).isGreaterThan(3);
+            // Out again it cools like any jug, and stays behind the one that was in all the time.
+            assertThat(LyePotRun.run(bathed, 40).at(30)).isGreaterThan(LyePotRun.run(dry.inBath(6, 99), 40).at(30) + 2);
+        }
+    }
+
+    @Nested
+    class Contents {
+
+        @Test
+        void ofClearWaterHoldNoIceAndEndAtTheLyesConcentration() {
+            at(0, new Entry.PortionFed(4, 4));
+            assertThat(seen(WATER, 1).stillFrozen(minute(1))).isEmpty();
+            double last = -1;
+            for (double m : new double[] {0, 2, 5, 10, 60}) {
+                double now = seen(WATER, m).concentrationNow(minute(m)).fraction();
+                assertThat(now).isGreaterThanOrEqualTo(last);
+                last = now;
+            }
+            assertThat(last).isCloseTo(AlkaliBalance.of(WATER.formula()).firstConcentration().fraction(), within(0.003));
+        }
+
+        @Test
+        void ofFrozenMilkThawAsTheLyeGoesIn() {
+            at(0, new Entry.PortionFed(1, 9));
+            double all = seen(MILK, 0).setup().contents().ice().grams();
+            double early = seen(MILK, 3).stillFrozen(minute(3)).orElseThrow();
+            double late = seen(MILK, 40).stillFrozen(minute(40)).orElseThrow();
+            assertThat(early).isLessThan(all).isGreaterThan(0.4 * all);
+            assertThat(late).isLessThan(0.1 * all);
+        }
+    }
+}
