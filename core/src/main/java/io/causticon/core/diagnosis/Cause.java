@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.wording.Phrase;
 import java.util.OptionalDouble;
 
 /**
@@ -9,4 +10,4 @@ import java.util.OptionalDouble;
  * @param arithmetic what follows from it, with its numbers; may be empty
  * @param probability how likely among the causes weighed, if that can be said
  */
-public record Cause(String words, String arithmetic, OptionalDouble probability) {}
+public record Cause(Phrase words, Phrase arithmetic, OptionalDouble probability) {}

@@ -2,6 +2,7 @@ package io.causticon.core.diagnosis;
 
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -99,7 +100,7 @@ public final class Diagnostician {
                         .toList()
                 : shifts.stream()
                         .filter(l -> l.weight().decibans() > 0)
-                        .map(l -> new Cause(l.words(), l.reason(), OptionalDouble.empty()))
+                        .map(l -> new Cause(Phrase.of(l.words()), Phrase.of(l.reason()), OptionalDouble.empty()))
                         .toList();
         return new ConditionReport(
                 condition, belief.of(c), new Ledger(start, lines), causes, knowledge.remedy(condition));

@@ -1,6 +1,7 @@
 package io.causticon.core.diagnosis;
 
 import io.causticon.core.quantity.Estimate;
+import io.causticon.core.wording.Phrase;
 
 /**
  * One slip at the scale, or none, with what follows from it.
@@ -13,7 +14,7 @@ import io.causticon.core.quantity.Estimate;
  * @param probability how likely it is among all slips weighed, after the tests, 0 to 1
  */
 public record Slip(
-        Kind kind, String words, String arithmetic, Estimate superfat, double excess, double probability) {
+        Kind kind, Phrase words, Phrase arithmetic, Estimate superfat, double excess, double probability) {
 
     /** Sorts of slips. */
     public enum Kind {

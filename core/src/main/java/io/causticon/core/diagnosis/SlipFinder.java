@@ -7,10 +7,11 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -46,7 +47,7 @@ final class SlipFinder {
      * @param weight how often such a slip happens, against the others
      * @param weights what would then be in the pot
      */
-    record Hypothesis(Slip.Kind kind, String words, String how, double weight, Weights weights) {}
+    record Hypothesis(Slip.Kind kind, Phrase words, Phrase how, double weight, Weights weights) {}
 
     static SlipFinder of(BatchFacts facts, Map<String, Mass> vessels) {
         return new SlipFinder(facts, new SlipHypotheses(facts, vessels).all());
@@ -87,12 +88,9 @@ final class SlipFinder {
 
     private Slip slip(Hypothesis h, double probability) {
         Estimate superfat = superfat(h);
-        String arithmetic = String.format(
-                Locale.ROOT,
-                "%ssuperfat planned %s, then %s",
-                h.how().isEmpty() ? "" : h.how() + "; ",
-                percent(facts.plan().formula().superfat().fraction()),
-                percent(superfat.value()));
+        Phrase arithmetic = h.how().then(
+                "; ",
+                Phrase.of("superfat planned {}, then {}", facts.plan().formula().superfat(), Share.fraction(superfat.value())));
         return new Slip(h.kind(), h.words(), arithmetic, superfat, superfat.probabilityBelow(0), probability);
     }
 
@@ -145,9 +143,5 @@ final class SlipFinder {
 
     private static double density(double sigmas) {
         return Math.max(LEAST_LIKELIHOOD, new NormalDistribution().density(sigmas));
-    }
-
-    private static String percent(double fraction) {
-        return String.format(Locale.ROOT, "%.1f %%", 100 * fraction).replace('-', '\u2212');
     }
 }

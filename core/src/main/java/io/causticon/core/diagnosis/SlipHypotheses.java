@@ -12,6 +12,7 @@ import io.causticon.core.observation.SwappedFats;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -70,13 +71,13 @@ final class SlipHypotheses {
         }
         double lyeChange = weighed.lye().dividedBy(planned.lye()) - 1;
         if (Math.abs(lyeChange) > NOTABLE) {
-            String words = lyeChange > 0 ? "more lye logged than planned" : "less lye logged than planned";
-            String how = grams(weighed.lye()) + " instead of " + grams(planned.lye());
+            Phrase words = Phrase.of(lyeChange > 0 ? "more lye logged than planned" : "less lye logged than planned");
+            Phrase how = Phrase.of("{} instead of {}", weighed.lye(), planned.lye());
             return new Hypothesis(Slip.Kind.LOGGED_DIFFERENCE, words, how, RATE_NONE, weighed);
         }
         return loggedFatDifference(planned)
                 .orElseGet(() -> new Hypothesis(
-                        Slip.Kind.NONE, "weights as logged", "no slip at the scale", RATE_NONE, weighed));
+                        Slip.Kind.NONE, Phrase.of("weights as logged"), Phrase.of("no slip at the scale"), RATE_NONE, weighed));
     }
 
     private Optional<Hypothesis> loggedFatDifference(Weights planned) {
@@ -85,11 +86,11 @@ final class SlipHypotheses {
             Mass got = weighed.fats().get(i).mass();
             if (Math.abs(got.grams() - plan.grams()) > NOTABLE * planned.fatMass().grams()) {
                 String name = planned.fats().get(i).fat().shortName();
-                String words = name + " logged with another weight than planned";
+                Phrase words = Phrase.of("{} logged with another weight than planned", name);
                 return Optional.of(new Hypothesis(
                         Slip.Kind.LOGGED_DIFFERENCE,
                         words,
-                        grams(got) + " instead of " + grams(plan),
+                        Phrase.of("{} instead of {}", got, plan),
                         RATE_NONE,
                         weighed));
             }
@@ -100,16 +101,15 @@ final class SlipHypotheses {
     private Hypothesis loggedSwap(SwappedFats swap) {
         String first = swap.first().fat().shortName();
         String second = swap.second().fat().shortName();
-        String how = String.format(
-                Locale.ROOT,
-                "%s of %s instead of %s, %s of %s instead of %s: the total is the same, the lye is not",
-                grams(swap.gotFirst()),
+        Phrase how = Phrase.of(
+                "{} of {} instead of {}, {} of {} instead of {}: the total is the same, the lye is not",
+                swap.gotFirst(),
                 first,
-                grams(swap.first().mass()),
-                grams(swap.gotSecond()),
+                swap.first().mass(),
+                swap.gotSecond(),
                 second,
-                grams(swap.second().mass()));
-        return new Hypothesis(Slip.Kind.SWAPPED, first + " and " + second + " swapped in the log", how, RATE_NONE, weighed);
+                swap.second().mass());
+        return new Hypothesis(Slip.Kind.SWAPPED, Phrase.of("{} and {} swapped in the log", first, second), how, RATE_NONE, weighed);
     }
 
     /** Two fats poured for one another: the total is right and cannot show it. */
@@ -123,11 +123,11 @@ final class SlipHypotheses {
                     List<FatPortion> fats = new ArrayList<>(weighed.fats());
                     fats.set(i, new FatPortion(a.fat(), b.mass()));
                     fats.set(j, new FatPortion(b.fat(), a.mass()));
-                    String words = a.fat().shortName() + " and " + b.fat().shortName() + " poured for one another";
+                    Phrase words = Phrase.of("{} and {} poured for one another", a.fat().shortName(), b.fat().shortName());
                     found.add(new Hypothesis(
                             Slip.Kind.SWAPPED,
                             words,
-                            "the total stays " + grams(weighed.fatMass()),
+                            Phrase.of("the total stays {}", weighed.fatMass()),
                             RATE_SWAP,
                             weighed.withFats(fats)));
                 }
@@ -140,27 +140,27 @@ final class SlipHypotheses {
             FatPortion fat = weighed.fats().get(i);
             String name = fat.fat().shortName();
             if (weighed.fats().size() > 1) {
-                add(Slip.Kind.LEFT_OUT, i, Mass.ZERO, RATE_LEFT_OUT, name + " left out", grams(fat.mass()) + " missing");
+                add(Slip.Kind.LEFT_OUT, i, Mass.ZERO, RATE_LEFT_OUT, Phrase.of("{} left out", name), Phrase.of("{} missing", fat.mass()));
             }
             add(
                     Slip.Kind.DOUBLED,
                     i,
                     fat.mass().times(2),
                     RATE_DOUBLED,
-                    name + " poured twice",
-                    grams(fat.mass()) + " too much");
+                    Phrase.of("{} poured twice", name),
+                    Phrase.of("{} too much", fat.mass()));
             Mass ouncesAsGrams = Mass.grams(fat.mass().inOunces());
             add(
                     Slip.Kind.UNIT_MISTAKEN,
                     i,
                     ouncesAsGrams,
                     RATE_OUNCES,
-                    name + " weighed in grams where ounces were meant",
-                    grams(ouncesAsGrams) + " in the pot");
+                    Phrase.of("{} weighed in grams where ounces were meant", name),
+                    Phrase.of("{} in the pot", ouncesAsGrams));
         }
     }
 
-    private void add(Slip.Kind kind, int index, Mass mass, double rate, String words, String how) {
+    private void add(Slip.Kind kind, int index, Mass mass, double rate, Phrase words, Phrase how) {
         List<FatPortion> fats = new ArrayList<>(weighed.fats());
         fats.set(index, new FatPortion(fats.get(index).fat(), mass));
         found.add(new Hypothesis(kind, words, how, rate, weighed.withFats(fats)));
@@ -189,8 +189,8 @@ final class SlipHypotheses {
                         i,
                         fat.mass().minus(jug),
                         tareRate(entry, vessel),
-                        "tare of " + where + " not taken for " + fat.fat().shortName(),
-                        grams(jug) + " of the logged " + grams(fat.mass()) + " was the vessel");
+                        Phrase.of("tare of {} not taken for {}", where, fat.fat().shortName()),
+                        Phrase.of("{} of the logged {} was the vessel", jug, fat.mass()));
             }
         }
     }
@@ -210,21 +210,21 @@ final class SlipHypotheses {
         Mass over = lye.times(LYE_OVER);
         found.add(new Hypothesis(
                 Slip.Kind.LYE_OVER,
-                "lye " + grams(over) + " over what was logged",
-                "misread or spooned past the mark",
+                Phrase.of("lye {} over what was logged", over),
+                Phrase.of("misread or spooned past the mark"),
                 RATE_LYE_OVER,
                 weighed.withNaoh(lye.plus(over))));
         found.add(new Hypothesis(
                 Slip.Kind.LYE_TWICE,
-                "lye weighed in twice",
-                grams(lye.times(2)) + " in the pot",
+                Phrase.of("lye weighed in twice"),
+                Phrase.of("{} in the pot", lye.times(2)),
                 RATE_LYE_TWICE,
                 weighed.withNaoh(lye.times(2))));
         double purer = 1 / facts.plan().formula().alkali().naohPurity().fraction();
         found.add(new Hypothesis(
                 Slip.Kind.PURER_ALKALI,
-                "the lye is purer than its label",
-                "as good as 100 %",
+                Phrase.of("the lye is purer than its label"),
+                Phrase.of("as good as 100 %"),
                 RATE_PURER,
                 weighed.withNaoh(lye.times(purer))));
     }
@@ -242,14 +242,10 @@ final class SlipHypotheses {
             Weights without = new Weights(weighed.fats(), weighed.naoh(), weighed.koh(), liquids, additives);
             found.add(new Hypothesis(
                     Slip.Kind.ACID_NOT_ADDED,
-                    "the acid that lye was added for did not go in",
-                    "lye was raised for it",
+                    Phrase.of("the acid that lye was added for did not go in"),
+                    Phrase.of("lye was raised for it"),
                     RATE_ACID,
                     without));
         }
-    }
-
-    private static String grams(Mass mass) {
-        return String.format(Locale.ROOT, "%.1f g", mass.grams());
     }
 }

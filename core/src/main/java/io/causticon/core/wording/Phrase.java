@@ -2,6 +2,7 @@ package io.causticon.core.wording;
 
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * A sentence with places for quantities.
@@ -19,6 +20,11 @@ public record Phrase(String pattern, List<Object> values) {
 
     public static Phrase of(String pattern, Object... values) {
         return new Phrase(pattern, List.of(values));
+    }
+
+    /** This and another, with words between. */
+    public Phrase then(String between, Phrase other) {
+        return new Phrase(pattern + between + other.pattern, Stream.concat(values.stream(), other.values.stream()).toList());
     }
 
     /** The sentence, with each value written by whoever knows the maker's units. */

@@ -74,8 +74,8 @@ class CasebookController {
     }
 
     @GetMapping("/{id}")
-    String show(@PathVariable UUID id, Model model) {
-        return show(new BatchId(id), model, "", "");
+    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+        return show(new BatchId(id), model, maker, "", "");
     }
 
     @PostMapping("/{id}/finding")
@@ -96,7 +96,7 @@ class CasebookController {
         } catch (ProblemsException e) {
             model.addAttribute("seenAt", at);
             model.addAttribute("seenProblem", logbook.problem(e.problems(), maker));
-            return show(batch, model, "", "");
+            return show(batch, model, maker, "", "");
         }
     }
 
@@ -142,12 +142,12 @@ class CasebookController {
             decision.run();
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
-            return show(new BatchId(id), model, logbook.problem(e.problems(), maker), typed);
+            return show(new BatchId(id), model, maker, logbook.problem(e.problems(), maker), typed);
         }
     }
 
-    private String show(BatchId id, Model model, String problem, String typed) {
-        model.addAttribute("page", pages.page(batches.get(id)));
+    private String show(BatchId id, Model model, Maker maker, String problem, String typed) {
+        model.addAttribute("page", pages.page(batches.get(id), maker.formats()));
         model.addAttribute("problem", problem);
         model.addAttribute("typed", typed);
         model.addAttribute("key", UUID.randomUUID().toString());

@@ -38,7 +38,7 @@ class CasebookPages {
         this.clock = clock;
     }
 
-    CasebookPage page(Batch batch) {
+    CasebookPage page(Batch batch, Formats formats) {
         Diagnosis diagnosis = casebook.examine(batch);
         ConditionReport leader = leader(diagnosis);
         List<CasebookPage.Look> looks =
@@ -63,7 +63,7 @@ class CasebookPages {
                 diagnosis.verdict() == Diagnosis.Verdict.CALM,
                 looks.stream().limit(1).toList(),
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
-                causes(leader),
+                causes(leader, formats),
                 leader.condition().name(),
                 leader.probability() >= SHOWN ? leader.remedy().now() : "",
                 leader.probability() >= SHOWN ? leader.remedy().nextTime() : "",
@@ -173,14 +173,14 @@ class CasebookPages {
         };
     }
 
-    private static List<CasebookPage.Explanation> causes(ConditionReport leader) {
+    private static List<CasebookPage.Explanation> causes(ConditionReport leader, Formats formats) {
         List<CasebookPage.Explanation> causes = new ArrayList<>();
         leader.causes().stream()
                 .filter(c -> c.probability().orElse(1) >= LEAST_CAUSE)
                 .limit(MOST_CAUSES)
                 .forEach(c -> causes.add(new CasebookPage.Explanation(
-                        c.words(),
-                        c.arithmetic(),
+                        formats.phrase(c.words()),
+                        formats.phrase(c.arithmetic()),
                         c.probability().isPresent() ? Formats.probability(c.probability().getAsDouble()) : "")));
         return causes;
     }

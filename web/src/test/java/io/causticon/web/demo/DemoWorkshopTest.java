@@ -91,7 +91,7 @@ class DemoWorkshopTest {
         Diagnosis diagnosis = casebook.examine(tar);
         assertThat(diagnosis.of(Conditions.LYE_HEAVY).probability()).isGreaterThan(0.9);
         assertThat(diagnosis.slips().get(0).kind()).isEqualTo(Slip.Kind.TARE_NOT_TAKEN);
-        assertThat(diagnosis.slips().get(0).words()).contains("second jug");
+        assertThat(diagnosis.slips().get(0).words().written(Object::toString)).contains("second jug");
     }
 
     @ParameterizedTest

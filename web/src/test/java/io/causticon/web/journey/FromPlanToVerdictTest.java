@@ -39,7 +39,7 @@ class FromPlanToVerdictTest {
         assertThat(browser.text(".next-side"))
                 .contains("Olive and Coconut swapped in the log")
                 .contains("700.0 g of Olive instead of 300.0 g, 300.0 g of Coconut instead of 700.0 g")
-                .contains("superfat planned 5.0 %, then \u22126.9 %");
+                .contains("superfat planned 5 %, then \u22126.9 %");
         browser.type("reason", "looks fine to me").press("Release");
         browser.waitFor(".problem");
         assertThat(browser.text(".problem")).contains("Rule it out below 2 % first");
