@@ -31,10 +31,8 @@ class Screenshots {
         browser.picture(FOLDER.resolve("shelf-memory.png"));
         browser.open("/bench").waitFor(".huge").waitUntilTrue(() -> !browser.texts(".device b").contains("\u2013"));
         browser.picture(FOLDER.resolve("bench-match.png"));
-        String bench = browser.path();
-        browser.open(bench + "?step=weigh").picture(FOLDER.resolve("bench-weigh.png"));
-        browser.open(bench + "?step=lye").waitFor(".alarm-line, .says").picture(FOLDER.resolve("bench-lye.png"));
-        browser.size(820, 1180).picture(FOLDER.resolve("bench-lye-tablet.png"));
+        browser.open("/bench/" + Swirl.onTheScale(application, "Two Quays")).waitFor(".advice").picture(FOLDER.resolve("bench-weigh.png"));
+        milk(application, browser);
         swirl(application, browser);
         open(browser, "Sea Buckthorn Winter").picture(FOLDER.resolve("batch.png"));
         open(browser, "Sail Loft Tar").press("Something is wrong").waitFor(".verdict-box").picture(FOLDER.resolve("casebook.png"));
@@ -42,6 +40,13 @@ class Screenshots {
         open(browser, "Honey Loft").picture(FOLDER.resolve("batch-night.png"));
         browser.open("/settings").choose("theme", 0, "day").press("Keep these").waitFor("[data-theme=day]");
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** Lye into frozen milk, four of nine portions in. */
+    private static void milk(RunningApplication application, Browser browser) {
+        String bench = "/bench/" + Swirl.milkInTheIceBath(application, "Cold Ferry");
+        browser.open(bench + "?step=lye").waitFor(".two-buttons").picture(FOLDER.resolve("bench-lye.png"));
+        browser.size(820, 1180).picture(FOLDER.resolve("bench-lye-tablet.png"));
     }
 
     /** A swirl at light trace, the same with its fragrance riced, and on its way into the mould. */

@@ -36,11 +36,22 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
 
     /** What goes wrong in the bowl. */
     public enum Trouble {
-        SEIZING,
-        RICING,
-        SEPARATION,
-        TOO_THIN,
-        TOO_HOT
+        SEIZING(true),
+        RICING(false),
+        SEPARATION(true),
+        TOO_THIN(false),
+        TOO_HOT(true);
+
+        private final boolean hazard;
+
+        Trouble(boolean hazard) {
+            this.hazard = hazard;
+        }
+
+        /** Whether it endangers the hand: heat, or liquor that stands free. The others only cost looks. */
+        public boolean isHazard() {
+            return hazard;
+        }
     }
 
     private static final Share COOKING_LYE = Share.percent(25);

@@ -14,7 +14,7 @@ import java.util.Optional;
  *
  * @param targets planned masses, in that order
  * @param next the first that was not weighed yet
- * @param again the first liquid or alkali that was weighed but not a second time
+ * @param again the first liquid or alkali that was weighed but not a second time; empty once the lye is being fed, when it is too late
  */
 public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> next, Optional<Weighable> again) {
 
@@ -31,6 +31,7 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
                 targets.keySet().stream()
                         .filter(w -> w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.LIQUID)
                         .filter(weighed::containsKey)
+                        .filter(w -> !isTooLate(log))
                         .filter(w -> !log.has(Entry.WeighedAgain.class, e -> e.what().equals(w)))
                         .findFirst());
     }
@@ -43,6 +44,12 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
     /** Whether that is wanted a second time. */
     public boolean isForTheSecondTime() {
         return again.isPresent() && onTheScale().equals(again);
+    }
+
+    private static boolean isTooLate(BatchLog log) {
+        return log.first(Entry.PortionFed.class).isPresent()
+                || log.first(Entry.LyeClear.class).isPresent()
+                || log.first(Entry.LyeIntoFats.class).isPresent();
     }
 
     private static Map<Weighable, Mass> targets(BatchPlan plan) {

@@ -79,6 +79,14 @@ class WeighingTest {
         }
 
         @Test
+        void doesNotAskForWhatIsInThePotAlready() {
+            order().targets().forEach((what, mass) -> weigh(what, mass.grams()));
+            assertThat(order().again()).isPresent();
+            log(new Entry.PortionFed(1, 4));
+            assertThat(order().again()).isEmpty();
+        }
+
+        @Test
         void asksForLiquidAndLyeTwiceBeforeWhatGoesInLater() {
             order().targets().entrySet().stream()
                     .filter(t -> t.getKey().kind() != Weighable.Kind.ADDITIVE)

@@ -47,7 +47,7 @@ record MixPage(
     record Rung(String drawing, String name, String tap, String key, String looks, String reached) {}
 
     /** A rescue card: what to do at once, then, and why. */
-    record Card(String id, String title, String first, List<String> steps, List<String> why) {}
+    record Card(String id, String title, boolean hazard, String first, List<String> steps, List<String> why) {}
 
     /** A trouble that a card can be opened for. */
     record Opening(String id, String words, boolean open) {}

@@ -305,6 +305,7 @@ final class MixPages {
                 .map(r -> new MixPage.Card(
                         id(r.trouble()),
                         title(r.trouble()),
+                        r.trouble().isHazard(),
                         formats.phrase(r.first()),
                         r.steps().stream().map(formats::phrase).toList(),
                         r.why().stream().map(formats::phrase).toList()))

@@ -100,4 +100,33 @@ public final class Swirl {
     }
 
     private Swirl() {}
+
+    /** Another batch: lye going into frozen goat milk in an ice bath, four of nine portions in. */
+    public static BatchId milkInTheIceBath(RunningApplication application, String name) {
+        BatchService batches = application.bean(BatchService.class);
+        BatchPlan swirl = plan(name);
+        Formula milk = swirl.formula().withLiquid(
+                LiquidTarget.concentration(0.33), List.of(new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.WHOLE, true)));
+        Instant now = Instant.now();
+        BatchId id = batches.begin(swirl.with(milk), null, 1, now.minus(Duration.ofMinutes(25)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+        double[] read = {4, 11, 17, 21};
+        for (int i = 0; i < read.length; i++) {
+            log(batches, id, now.minusSeconds(480 - 120L * i), new Entry.PortionFed(i + 1, 9));
+            log(batches, id, now.minusSeconds(420 - 120L * i), new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(read[i])));
+        }
+        return id;
+    }
+
+    /** A swirl on the scale: too much of the first fat is in the pot. */
+    public static BatchId onTheScale(RunningApplication application, String name) {
+        BatchService batches = application.bean(BatchService.class);
+        Instant now = Instant.now();
+        BatchId id = batches.begin(plan(name), null, 1, now.minus(Duration.ofMinutes(3)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+        log(batches, id, now.minusSeconds(60), new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(519), Tare.TAKEN, "steel pot"));
+        return id;
+    }
+
+    private static void log(BatchService batches, BatchId id, Instant at, Entry entry) {
+        batches.log(id, List.of(entry), at, "Ines", UUID.randomUUID().toString());
+    }
 }

@@ -1,0 +1,134 @@
+package io.causticon.core.forecast;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.heat.BathAdvice;
+import io.causticon.core.heat.CoolingBody;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Surroundings;
+import io.causticon.core.quantity.Temperature;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Lye and fats of a batch, as its log tells of them; how well the fit does is tested with the fit. */
+class MatchingTest {
+
+    private static final Instant BEGUN = Instant.parse("2026-11-02T09:00:00Z");
+    private static final Temperature ROOM = Temperature.celsius(18);
+
+    private final BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
+    private final List<LoggedEntry> lines = new ArrayList<>();
+
+    private static Instant minute(double minute) {
+        return BEGUN.plusMillis(Math.round(60_000 * minute));
+    }
+
+    private MatchingTest at(double minute, Entry entry) {
+        lines.add(LoggedEntry.first("l" + lines.size(), minute(minute), "ines", entry));
+        return this;
+    }
+
+    private MatchingTest read(double minute, Spot spot, double celsius) {
+        return at(minute, new Entry.TemperatureRead(spot, Temperature.celsius(celsius)));
+    }
+
+    private Matching seen(BatchPlan of, double minute) {
+        BatchFacts facts = BatchFacts.of(of, new BatchLog(BEGUN, lines), minute(minute));
+        return Matching.of(of, facts, ROOM, PotMemories.NONE, minute(minute));
+    }
+
+    private Matching seen(double minute) {
+        return seen(plan, minute);
+    }
+
+    /** Both pots as the cooling law has them, read every few minutes. */
+    private MatchingTest cooling(double lye, double fats, double until) {
+        CoolingBody jug = new CoolingBody(Temperature.celsius(lye), ROOM, 0.013, CoolingBody.OPEN_POT);
+        CoolingBody pot = new CoolingBody(Temperature.celsius(fats), ROOM, 0.010, CoolingBody.OPEN_POT);
+        for (double m = 0; m <= until; m += 5) {
+            read(m, Spot.LYE, jug.after(m).celsius()).read(m + 0.1, Spot.FATS, pot.after(m).celsius());
+        }
+        return this;
+    }
+
+    @Test
+    void needsBothPotsToHaveBeenRead() {
+        assertThat(seen(5).meeting()).isEmpty();
+        read(1, Spot.LYE, 80);
+        assertThat(seen(5).lye()).isPresent();
+        assertThat(seen(5).meeting()).isEmpty();
+        read(2, Spot.FATS, 60);
+        assertThat(seen(5).meeting()).isPresent();
+    }
+
+    @Test
+    void oneReadingOfEachStandsForThePotsUntilThereAreMore() {
+        read(1, Spot.LYE, 80).read(1, Spot.FATS, 60);
+        assertThat(seen(1).lye().orElseThrow().at(1)).isCloseTo(80, within(0.7));
+        assertThat(seen(31).lye().orElseThrow().at(31)).isBetween(52.0, 72.0);
+    }
+
+    @Test
+    void theWindowIsAroundThePlansTemperatureButNotBelowWhatKeepsItClear() {
+        assertThat(seen(0).window().high()).isCloseTo(45, within(1e-9));
+        assertThat(seen(0).window().low()).isBetween(35.0, 40.0);
+        BatchPlan waxy = recipe().fat("olive-oil", 700).fat("palm-stearin", 300).plan();
+        // Palm stearin keeps it at the plan's own temperature at least.
+        assertThat(seen(waxy, 0).window().low()).isGreaterThan(seen(0).window().low());
+    }
+
+    @Test
+    void twoPotsThatComeDownTogetherMeetByWaiting() {
+        Matching seen = cooling(66, 60, 20).seen(20);
+        assertThat(seen.meeting().orElseThrow().probability()).isGreaterThan(0.8);
+        double meet = seen.meeting().orElseThrow().median();
+        CoolingBody jug = new CoolingBody(Temperature.celsius(66), ROOM, 0.013, CoolingBody.OPEN_POT);
+        CoolingBody pot = new CoolingBody(Temperature.celsius(60), ROOM, 0.010, CoolingBody.OPEN_POT);
+        assertThat(seen.window().contains(pot.after(meet).celsius())).isTrue();
+        assertThat(Math.abs(jug.after(meet).celsius() - pot.after(meet).celsius())).isLessThan(seen.tolerance().kelvin() + 0.5);
+    }
+
+    @Test
+    void hotLyeFarFromCoolFatsIsHelpedByABathOfTheRightPot() {
+        List<BathAdvice> baths = cooling(85, 42, 10).seen(10).baths();
+        assertThat(baths).isNotEmpty();
+        assertThat(baths).isSortedAccordingTo((a, b) -> Double.compare(a.minutes(), b.minutes()));
+        assertThat(baths).anySatisfy(b -> {
+            assertThat(b.pot()).isEqualTo(BathAdvice.Pot.LYE);
+            assertThat(b.bath().celsius()).isLessThan(20);
+            assertThat(b.minutes()).isLessThan(40);
+        });
+    }
+
+    @Test
+    void noBathIsAdvisedForPotsThatAreTogetherSoon() {
+        assertThat(cooling(43, 42, 10).seen(10).baths()).isEmpty();
+    }
+
+    @Test
+    void aBathIsTakenInFromTheMomentItIsLogged() {
+        cooling(85, 60, 10);
+        double free = seen(20).lye().orElseThrow().at(20);
+        at(10.5, new Entry.Bathed(Spot.LYE, Surroundings.COLD_BATH));
+        double bathed = seen(20).lye().orElseThrow().at(20);
+        assertThat(bathed).isLessThan(free - 5);
+        assertThat(seen(20).fats().orElseThrow().at(20)).isCloseTo(seen(20).fats().orElseThrow().at(20), within(1e-9));
+    }
+
+    @Test
+    void theRoomThatWasReadIsBelievedBeforeTheUsualOne() {
+        read(0, Spot.ROOM, 28);
+        double warm = cooling(60, 55, 5).seen(60).lye().orElseThrow().at(60);
+        lines.remove(0);
+        assertThat(seen(60).lye().orElseThrow().at(60)).isLessThan(warm);
+    }
+}
