@@ -58,6 +58,9 @@ public class DeviceLoad {
                 .redirectErrorStream(true)
                 .redirectOutput(data.resolve("server.log").toFile())
                 .start();
+        // Also when the run is cut short: a server that is left behind holds the port.
+        Runtime.getRuntime().addShutdownHook(new Thread(server::destroyForcibly));
+        boolean fast;
         try {
             while (!Files.readString(data.resolve("server.log")).contains("Sign in as")) {
                 if (!server.isAlive()) {
@@ -65,10 +68,11 @@ public class DeviceLoad {
                 }
                 Thread.sleep(100);
             }
-            System.exit(new DeviceLoad().run(seconds) ? 0 : 1);
+            fast = new DeviceLoad().run(seconds);
         } finally {
             server.destroyForcibly();
         }
+        System.exit(fast ? 0 : 1);
     }
 
     private boolean run(int seconds) throws Exception {

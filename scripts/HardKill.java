@@ -44,11 +44,13 @@ public class HardKill {
     public static void main(String[] arguments) throws Exception {
         int times = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 20;
         HardKill run = new HardKill(Files.createTempDirectory("causticon-hardkill"));
+        boolean whole;
         try {
-            System.exit(run.run(times) ? 0 : 1);
+            whole = run.run(times);
         } finally {
             run.server.destroyForcibly();
         }
+        System.exit(whole ? 0 : 1);
     }
 
     private boolean run(int times) throws Exception {
