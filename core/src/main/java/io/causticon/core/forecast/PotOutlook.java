@@ -112,7 +112,8 @@ public record PotOutlook(
         }
         for (BatchLog.Timed<Entry.Bathed> move : moves) {
             double minute = fedFrom.map(f -> minutes(f, move.at())).orElse(0.0);
-            boolean cold = move.entry().into() == Surroundings.ICE_BATH || move.entry().into() == Surroundings.COLD_BATH;
+            // Tap water is not counted on: it holds a peak back far less than ice does, and a forecast that errs must err hot.
+            boolean cold = move.entry().into() == Surroundings.ICE_BATH;
             if (cold && (Double.isInfinite(from) || Double.isFinite(until))) {
                 from = minute;
                 until = Double.POSITIVE_INFINITY;

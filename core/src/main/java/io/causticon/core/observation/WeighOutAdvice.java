@@ -1,7 +1,6 @@
 package io.causticon.core.observation;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
@@ -64,11 +63,6 @@ public record WeighOutAdvice(
     /** More than half a per cent and more than a step of the scale. */
     public static boolean isOff(Mass planned, Mass got, Mass step) {
         return Math.abs(got.grams() - planned.grams()) > Math.max(CLOSE * planned.grams(), step.grams() * 1.01);
-    }
-
-    /** The plan, scaled so that what is too much of one fat is right. */
-    public static Formula scaled(BatchPlan plan, double factor) {
-        return plan.formula().scaledTo(plan.formula().fatMass().times(factor));
     }
 
     private static WeighOutAdvice advice(

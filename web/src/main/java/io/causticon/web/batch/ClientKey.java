@@ -1,9 +1,6 @@
 package io.causticon.web.batch;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.Base64;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -19,15 +16,6 @@ final class ClientKey {
         if (sent == null || sent.isBlank()) {
             return UUID.randomUUID().toString();
         }
-        return sent.length() <= LONGEST ? sent : digest(sent);
-    }
-
-    private static String digest(String text) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return Base64.getUrlEncoder().withoutPadding().encodeToString(hash);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Impossible state: no SHA-256", e);
-        }
+        return sent.length() <= LONGEST ? sent : UUID.nameUUIDFromBytes(sent.getBytes(StandardCharsets.UTF_8)).toString();
     }
 }

@@ -129,7 +129,7 @@ class BenchController {
                     maker,
                     carried.key(),
                     batterNow(batch, carried));
-            // Who was at a step that this line ends goes on with what comes next.
+            // A line that ends the step it was logged at leads on to the next one.
             return back(id, !wasDone && chosen.isDone(batches.get(batch)) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
