@@ -7,11 +7,11 @@ import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.heat.Meeting;
+import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.quantity.Interval;
-import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import java.time.Duration;
@@ -46,8 +46,6 @@ public record Matching(
     private static final double NOISE = 1;
     private static final double LOOK_AHEAD = 180;
     private static final double SOON = 8;
-    /** How fast a bath works depends on the vessel's wall and on the stirring. */
-    private static final double BATH_SPREAD = 0.6;
 
     /**
      * @param usualRoom where the room was not read
@@ -64,27 +62,28 @@ public record Matching(
                 l -> fats.map(f -> Meeting.of(l, f, now, now + LOOK_AHEAD, tolerance, window)));
         List<BathAdvice> baths = meeting.filter(m -> m.median() > now + SOON).isPresent()
                 ? BathAdvice.of(
-                        Temperature.celsius(lye.orElseThrow().at(now)),
-                        Temperature.celsius(fats.orElseThrow().at(now)),
-                        room,
-                        window,
-                        tolerance)
+                        stands(facts, Spot.LYE, lye.orElseThrow(), now), stands(facts, Spot.FATS, fats.orElseThrow(), now), window, tolerance)
                 : List.of();
         return new Matching(lye, fats, now, window, tolerance, meeting, baths);
     }
 
-    /** The usual rate of a pot of this batch, per minute at 20 K. */
-    public static double usualRate(BatchFacts facts, Spot spot) {
-        Mass liquor = facts.asWeighed().weights().lye().plus(facts.asWeighed().weights().water());
-        return spot == Spot.LYE
-                ? CoolingBody.usualLyeRate(liquor)
-                : CoolingBody.usualFatsRate(facts.asWeighed().weights().fatMass());
+    /** How a pot of this batch is expected to cool in the room, before anything was read of it. */
+    public static PotCooling expected(BatchFacts facts, Spot spot, Temperature usualRoom) {
+        return Pots.inRoom(facts.plan(), facts.asWeighed().weights(), spot, facts.room().orElse(usualRoom));
+    }
+
+    private static BathAdvice.Stands stands(BatchFacts facts, Spot spot, CoolingFit fit, double now) {
+        CoolingBody middle = fit.middle();
+        return new BathAdvice.Stands(
+                Temperature.celsius(fit.at(now)),
+                Pots.inBath(facts.plan(), facts.asWeighed().weights(), spot),
+                new CoolingBody(Temperature.celsius(fit.at(now)), middle.room(), middle.ratePerMinute(), middle.excess()));
     }
 
     /** What this batch tells of how fast a pot cools; empty when it was read too seldom. */
     public static Optional<CoolingMemory.Timed> timed(BatchFacts facts, Spot spot, Temperature usualRoom, Instant moment) {
         return PotSegments.of(facts.log(), spot, moment)
-                .timed(usualRate(facts, spot), facts.room().orElse(usualRoom), roomSpread(facts));
+                .timed(expected(facts, spot, usualRoom), facts.room().orElse(usualRoom), roomSpread(facts));
     }
 
     /** As the plan says, but not below what keeps its hardest structural fat clear. */
@@ -117,17 +116,21 @@ public record Matching(
 
     private static CoolingFit.Prior prior(
             BatchFacts facts, Spot spot, PotSegments pot, Temperature room, CoolingMemory memory) {
-        double bathRate = spot == Spot.LYE ? BathAdvice.PLASTIC_IN_BATH : BathAdvice.POT_IN_BATH;
         return switch (pot.current().in()) {
             case ROOM -> {
-                double usual = usualRate(facts, spot);
+                PotCooling expected = expected(facts, spot, room);
                 double spread = roomSpread(facts);
-                yield CoolingFit.prior(usual, pot.timedBefore(usual, room, spread).map(memory::and).orElse(memory), room, spread);
+                CoolingMemory told = pot.timedBefore(expected, room, spread).map(memory::and).orElse(memory);
+                yield new CoolingFit.Prior(told.expect(expected), room, spread);
             }
-            case ICE_BATH -> new CoolingFit.Prior(bathRate, BATH_SPREAD, Temperature.celsius(1), 1);
-            case COLD_BATH -> new CoolingFit.Prior(bathRate, BATH_SPREAD, BathAdvice.TAP, 3);
-            case WARM_BATH -> new CoolingFit.Prior(bathRate, BATH_SPREAD, BathAdvice.WARM, 4);
+            case ICE_BATH -> bathed(facts, spot, BathAdvice.ICE, 1);
+            case COLD_BATH -> bathed(facts, spot, BathAdvice.TAP, 3);
+            case WARM_BATH -> bathed(facts, spot, BathAdvice.WARM, 4);
         };
+    }
+
+    private static CoolingFit.Prior bathed(BatchFacts facts, Spot spot, Temperature bath, double bathSpread) {
+        return new CoolingFit.Prior(Pots.inBath(facts.plan(), facts.asWeighed().weights(), spot), bath, bathSpread);
     }
 
     private static double roomSpread(BatchFacts facts) {

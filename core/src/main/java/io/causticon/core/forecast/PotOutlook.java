@@ -3,8 +3,6 @@ package io.causticon.core.forecast;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPortion;
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.heat.ColdPlan;
 import io.causticon.core.heat.Levelling;
 import io.causticon.core.heat.LyePot;
@@ -26,7 +24,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The lye pot of a batch at one moment: plan, what was fed and read so far, and where it is going.
@@ -77,7 +74,7 @@ public record PotOutlook(
         Optional<Temperature> limit = LyePeak.of(plan, room).limit();
         Optional<Instant> from = fedFrom(log);
         boolean careful = limit.isPresent();
-        PotVessel vessel = vessel(plan.lyeVessel());
+        PotVessel vessel = Pots.vessel(plan.lyeVessel(), PotVessel.PLASTIC);
         LyePotSetup setup = bathed(
                 new LyePotSetup(contents, false, feedMinutes(log, from, careful, now), vessel, room, room, careful, true), log, from, now);
         List<PotForecast.Reading> readings = from.map(f -> readings(log, f, now)).orElse(List.of());
@@ -190,15 +187,6 @@ public record PotOutlook(
         }
         Mass asSodium = balance.naoh().plus(balance.koh().times(SODIUM_PER_POTASSIUM));
         return new LyePot(asSodium, room, Mass.grams(water), room, Mass.grams(ice), FREEZER, Mass.grams(solids), acid);
-    }
-
-    private static PotVessel vessel(@Nullable Vessel vessel) {
-        if (vessel == null) {
-            return PotVessel.PLASTIC;
-        }
-        return vessel.material() == VesselMaterial.STAINLESS_STEEL || vessel.material() == VesselMaterial.ENAMEL
-                ? PotVessel.STEEL
-                : vessel.material() == VesselMaterial.GLASS ? PotVessel.GLASS : PotVessel.PLASTIC;
     }
 
     private static double minutes(Instant from, Instant to) {

@@ -2,6 +2,7 @@ package io.causticon.core.forecast;
 
 import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.heat.CoolingMemory;
+import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
@@ -101,20 +102,20 @@ public record PotSegments(List<Segment> segments) {
     /**
      * What this batch told of the pot's rate in the room: from its longest stretch of cooling.
      *
-     * @param usualRate of its mass
+     * @param expected of a pot of its size and make
      * @param roomSpread how well the room is known, K
      */
-    public Optional<CoolingMemory.Timed> timed(double usualRate, Temperature room, double roomSpread) {
+    public Optional<CoolingMemory.Timed> timed(PotCooling expected, Temperature room, double roomSpread) {
         return segments.stream()
                 .filter(Segment::tellsTheRate)
                 .max(Comparator.comparingInt(s -> s.readings().size()))
                 .map(s -> CoolingMemory.Timed.of(
-                        CoolingFit.of(s.readings(), NOISE, CoolingFit.prior(usualRate, CoolingMemory.NONE, room, roomSpread)), usualRate));
+                        CoolingFit.of(s.readings(), NOISE, new CoolingFit.Prior(expected, room, roomSpread)), expected));
     }
 
     /** The same from what came before the current stretch. */
-    Optional<CoolingMemory.Timed> timedBefore(double usualRate, Temperature room, double roomSpread) {
-        return new PotSegments(segments.subList(0, segments.size() - 1)).timed(usualRate, room, roomSpread);
+    Optional<CoolingMemory.Timed> timedBefore(PotCooling expected, Temperature room, double roomSpread) {
+        return new PotSegments(segments.subList(0, segments.size() - 1)).timed(expected, room, roomSpread);
     }
 
     private static double minutes(BatchLog log, Instant at) {

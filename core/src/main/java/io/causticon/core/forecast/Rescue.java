@@ -54,6 +54,9 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
         }
     }
 
+    /** Rate of a pot of batter in a bath, per minute at 20 K, stirred. */
+    private static final double BATTER_IN_BATH = 0.06;
+
     private static final Share COOKING_LYE = Share.percent(25);
     private static final Share LEAST_WATER = Share.percent(5);
     private static final double COOKING = 75;
@@ -248,7 +251,7 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
         }
 
         private double minutes(double from, double to, Temperature bath) {
-            return new CoolingBody(Temperature.celsius(from), bath, BathAdvice.POT_IN_BATH).minutesTo(Temperature.celsius(to));
+            return new CoolingBody(Temperature.celsius(from), bath, BATTER_IN_BATH).minutesTo(Temperature.celsius(to));
         }
 
         private Optional<Phrase> minutesLeft() {

@@ -10,6 +10,7 @@ import io.causticon.core.heat.LoafHistory;
 import io.causticon.core.heat.LoafSetup;
 import io.causticon.core.heat.LyePotCurve;
 import io.causticon.core.heat.LyePotRun;
+import io.causticon.core.heat.PotCooling;
 import io.causticon.core.making.Situation;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchFacts;
@@ -37,7 +38,6 @@ import java.util.function.Supplier;
  */
 public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Instant since, Supplier<Optional<LoafHistory>> loaf) {
 
-    private static final Temperature ICE_WATER = Temperature.celsius(1);
     private static final Temperature FROZEN = Temperature.celsius(-1);
     private static final Temperature MELTED = Temperature.celsius(68);
     /** A pot on the bench loses a little more than the usual one, so that a forecast has something to learn. */
@@ -75,8 +75,8 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
         return switch (spot) {
             case LYE -> lye(now);
             case FATS -> before(Spot.FATS)
-                    .map(t -> stood(Spot.FATS, t.entry().temperature(), CoolingBody.usualFatsRate(fatMass()), t.at(), now))
-                    .orElseGet(() -> stood(Spot.FATS, MELTED, LOSES_MORE * CoolingBody.usualFatsRate(fatMass()), since, now));
+                    .map(t -> stood(Spot.FATS, t.entry().temperature(), 1, t.at(), now))
+                    .orElseGet(() -> stood(Spot.FATS, MELTED, LOSES_MORE, since, now));
             case BATTER, CORE -> batter(now);
             default -> room;
         };
@@ -108,7 +108,7 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
         Optional<Instant> clear = log.first(Entry.LyeClear.class).map(BatchLog.Timed::at);
         if (clear.filter(c -> c.isBefore(since)).isPresent() && before(Spot.LYE).isPresent()) {
             BatchLog.Timed<Entry.TemperatureRead> last = before(Spot.LYE).get();
-            return stood(Spot.LYE, last.entry().temperature(), CoolingBody.usualLyeRate(liquor()), last.at(), now);
+            return stood(Spot.LYE, last.entry().temperature(), 1, last.at(), now);
         }
         PotOutlook pot = PotOutlook.of(plan, log, room, now);
         if (pot.fedFrom().isEmpty()) {
@@ -117,8 +117,7 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
         LyePotCurve curve = LyePotRun.run(pot.setup(), Math.min(POT_MINUTES, pot.minute(now) + 1));
         // Dissolved and strained, it leaves the bath and comes slowly to the room.
         Instant from = pot.fedFrom().get();
-        return clear.map(c -> stood(
-                        Spot.LYE, Temperature.celsius(curve.at(seconds(from, c) / 60)), CoolingBody.usualLyeRate(liquor()), c, now))
+        return clear.map(c -> stood(Spot.LYE, Temperature.celsius(curve.at(seconds(from, c) / 60)), 1, c, now))
                 .orElseGet(() -> Temperature.celsius(curve.at(pot.minute(now))));
     }
 
@@ -141,8 +140,12 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
                 .reduce((a, b) -> b);
     }
 
-    /** Where a pot has come to that stood in the room, and in the baths that it was put into since. */
-    private Temperature stood(Spot spot, Temperature start, double roomRate, Instant from, Instant now) {
+    /**
+     * Where a pot has come to that stood in the room, and in the baths that it was put into since.
+     *
+     * @param faster how much faster than expected it loses its heat to the room
+     */
+    private Temperature stood(Spot spot, Temperature start, double faster, Instant from, Instant now) {
         Temperature at = start;
         Instant last = from;
         Surroundings in = Surroundings.ROOM;
@@ -150,38 +153,30 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
                 .filter(b -> b.entry().pot() == spot && !b.at().isAfter(now))
                 .toList()) {
             if (bath.at().isAfter(last)) {
-                at = after(at, in, spot, roomRate, last, bath.at());
+                at = after(at, in, spot, faster, last, bath.at());
                 last = bath.at();
             }
             in = bath.entry().into();
         }
-        return after(at, in, spot, roomRate, last, now);
+        return after(at, in, spot, faster, last, now);
     }
 
-    private Temperature after(Temperature start, Surroundings in, Spot spot, double roomRate, Instant from, Instant to) {
-        double bathRate = spot == Spot.LYE ? BathAdvice.PLASTIC_IN_BATH : BathAdvice.POT_IN_BATH;
-        Temperature around =
+    private Temperature after(Temperature start, Surroundings in, Spot spot, double faster, Instant from, Instant to) {
+        Weights weights = Weights.planned(plan.formula());
+        PotCooling bathed = Pots.inBath(plan, weights, spot);
+        PotCooling inRoom = Pots.inRoom(plan, weights, spot, room);
+        CoolingBody body =
                 switch (in) {
-                    case ROOM -> room;
-                    case ICE_BATH -> ICE_WATER;
-                    case COLD_BATH -> BathAdvice.TAP;
-                    case WARM_BATH -> BathAdvice.WARM;
+                    case ROOM -> inRoom.of(faster * inRoom.rate(), inRoom.spread()).body(start, room);
+                    case ICE_BATH -> bathed.body(start, BathAdvice.ICE);
+                    case COLD_BATH -> bathed.body(start, BathAdvice.TAP);
+                    case WARM_BATH -> bathed.body(start, BathAdvice.WARM);
                 };
-        return new CoolingBody(start, around, in == Surroundings.ROOM ? roomRate : bathRate, CoolingBody.OPEN_POT)
-                .after(seconds(from, to) / 60);
+        return body.after(seconds(from, to) / 60);
     }
 
     private Optional<Instant> poured(Instant now) {
         return log.first(Entry.Poured.class).map(BatchLog.Timed::at).filter(at -> !at.isAfter(now));
-    }
-
-    private Mass fatMass() {
-        return plan.formula().fatMass();
-    }
-
-    private Mass liquor() {
-        Weights planned = Weights.planned(plan.formula());
-        return planned.lye().plus(planned.water());
     }
 
     private static double seconds(Instant from, Instant to) {

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param scales the scales it is weighed on
  * @param pouring how it fills the mould and how it is divided
  * @param lyeVessel what the lye is dissolved in; null when not yet said
+ * @param fatsVessel what the fats are melted in and the batter is mixed in; null when not yet said
  * @param note anything the maker wants to remember; may be empty
  */
 public record BatchPlan(
@@ -28,6 +29,7 @@ public record BatchPlan(
         Scales scales,
         Pouring pouring,
         @Nullable Vessel lyeVessel,
+        @Nullable Vessel fatsVessel,
         String note) {
 
     /** A plan of one undivided batter. */
@@ -40,34 +42,38 @@ public record BatchPlan(
             Temperature mixAt,
             Scales scales,
             String note) {
-        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, note);
+        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, null, note);
     }
 
     public BatchPlan with(Formula other) {
-        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, note);
+        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, note);
     }
 
     public BatchPlan with(Pouring other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, fatsVessel, note);
     }
 
     public BatchPlan with(GelGoal other) {
-        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, note);
+        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, note);
     }
 
     public BatchPlan with(Scales other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, fatsVessel, note);
     }
 
     public BatchPlan with(@Nullable Mould other) {
-        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, note);
+        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, fatsVessel, note);
     }
 
-    public BatchPlan with(@Nullable Vessel other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, note);
+    public BatchPlan withLyeIn(@Nullable Vessel other) {
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, fatsVessel, note);
+    }
+
+    public BatchPlan withFatsIn(@Nullable Vessel other) {
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, other, note);
     }
 
     public BatchPlan mixedAt(Temperature other) {
-        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, note);
+        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, fatsVessel, note);
     }
 }

@@ -25,31 +25,34 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
         BOTH
     }
 
+    /** Ice water. */
+    public static final Temperature ICE = Temperature.celsius(1);
+
     /** Water from the tap. */
     public static final Temperature TAP = Temperature.celsius(14);
     /** Warm water that does not scald. */
     public static final Temperature WARM = Temperature.celsius(55);
-    /** Rate of a plastic jug in a bath, per minute at 20 K, stirred. */
-    public static final double PLASTIC_IN_BATH = 0.04;
-    /** Rate of a metal pot of fats in a bath, per minute at 20 K, stirred. */
-    public static final double POT_IN_BATH = 0.06;
     private static final double LONGEST = 40;
     private static final double GRID = 0.25;
 
     /**
-     * Baths after which they are within tolerance and in the window, the quickest first; empty when none helps within forty minutes.
+     * A pot as it stands.
      *
-     * @param room of the room
+     * @param at what it is at
+     * @param inBath how it would come to a bath
+     * @param waits how it goes on if it is left where it is
      */
-    public static List<BathAdvice> of(
-            Temperature lye, Temperature fats, Temperature room, Interval window, TemperatureChange tolerance) {
+    public record Stands(Temperature at, PotCooling inBath, CoolingBody waits) {}
+
+    /** Baths after which they are within tolerance and in the window, the quickest first; empty when none helps within forty minutes. */
+    public static List<BathAdvice> of(Stands lye, Stands fats, Interval window, TemperatureChange tolerance) {
         List<BathAdvice> advice = new ArrayList<>();
         both(lye, fats, window, tolerance).ifPresent(advice::add);
         for (Pot pot : List.of(Pot.LYE, Pot.FATS)) {
+            Stands bathed = pot == Pot.LYE ? lye : fats;
+            CoolingBody waits = (pot == Pot.LYE ? fats : lye).waits();
             for (Temperature bath : List.of(TAP, WARM)) {
-                double rate = pot == Pot.LYE ? PLASTIC_IN_BATH : POT_IN_BATH;
-                CoolingBody moved = new CoolingBody(pot == Pot.LYE ? lye : fats, bath, rate);
-                CoolingBody waits = new CoolingBody(pot == Pot.LYE ? fats : lye, room, 0.012);
+                CoolingBody moved = bathed.inBath().body(bathed.at(), bath);
                 for (double m = 0; m <= LONGEST; m += GRID) {
                     double a = moved.after(m).celsius();
                     double b = waits.after(m).celsius();
@@ -65,19 +68,17 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
     }
 
     /** The warmer pot into cold water, the colder one into warm; each is taken out when it reaches the window, so the slower one counts. */
-    private static Optional<BathAdvice> both(Temperature lye, Temperature fats, Interval window, TemperatureChange tolerance) {
+    private static Optional<BathAdvice> both(Stands lye, Stands fats, Interval window, TemperatureChange tolerance) {
         double middle = window.middle();
-        double lyeMinutes = minutesTo(lye, middle, PLASTIC_IN_BATH, tolerance);
-        double fatsMinutes = minutesTo(fats, middle, POT_IN_BATH, tolerance);
-        double slower = Math.max(lyeMinutes, fatsMinutes);
-        boolean apart = (lye.celsius() - middle) * (fats.celsius() - middle) < 0;
+        double slower = Math.max(minutesTo(lye, middle, tolerance), minutesTo(fats, middle, tolerance));
+        boolean apart = (lye.at().celsius() - middle) * (fats.at().celsius() - middle) < 0;
         return apart && slower > 0 && slower <= LONGEST ? Optional.of(new BathAdvice(Pot.BOTH, WARM, slower)) : Optional.empty();
     }
 
-    private static double minutesTo(Temperature from, double middle, double rate, TemperatureChange tolerance) {
+    private static double minutesTo(Stands from, double middle, TemperatureChange tolerance) {
         double near = tolerance.kelvin() / 2;
-        Temperature bath = from.celsius() > middle ? TAP : WARM;
-        CoolingBody body = new CoolingBody(from, bath, rate);
+        Temperature bath = from.at().celsius() > middle ? TAP : WARM;
+        CoolingBody body = from.inBath().body(from.at(), bath);
         for (double m = 0; m <= LONGEST; m += GRID) {
             if (Math.abs(body.after(m).celsius() - middle) <= near) {
                 return m;

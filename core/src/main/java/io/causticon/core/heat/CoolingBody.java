@@ -1,6 +1,5 @@
 package io.causticon.core.heat;
 
-import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 
 /**
@@ -17,24 +16,11 @@ public record CoolingBody(Temperature start, Temperature room, double ratePerMin
     /** Free convection alone: 0.1 to 0.25. */
     public static final double CONVECTION = 0.15;
 
-    /** With what evaporates from an open pot, which falls off faster than the difference does. */
-    public static final double OPEN_POT = 0.20;
-
     private static final double REFERENCE_DIFFERENCE = 20;
 
     /** A closed vessel. */
     public CoolingBody(Temperature start, Temperature room, double ratePerMinute) {
         this(start, room, ratePerMinute, CONVECTION);
-    }
-
-    /** Typical rate of a jug of lye; half as much again either way. */
-    public static double usualLyeRate(Mass liquor) {
-        return 0.013 * Math.cbrt(300 / liquor.grams());
-    }
-
-    /** Typical rate of a pot of fats; half as much again either way. */
-    public static double usualFatsRate(Mass fats) {
-        return 0.010 * Math.cbrt(500 / fats.grams());
     }
 
     public Temperature after(double minutes) {

@@ -37,19 +37,12 @@ public final class CoolingFit {
     /**
      * What is believed before any reading.
      *
-     * @param rate usual rate, per minute at 20 K
-     * @param rateSpread standard deviation of its logarithm: 0.5 for a vessel that is not known, 0.6 in a bath, less for one that was fitted before
+     * @param cooling how the pot is expected to cool
      * @param room temperature of the surroundings
      * @param roomSpread its standard deviation in K: 0.7 when it was read, 2.5 when it is guessed
      */
-    public record Prior(double rate, double rateSpread, Temperature room, double roomSpread) {}
+    public record Prior(PotCooling cooling, Temperature room, double roomSpread) {}
 
-    /** What is believed of a pot that a workshop may have timed before. */
-    public static Prior prior(double usualRate, CoolingMemory memory, Temperature room, double roomSpread) {
-        return new Prior(memory.rate(usualRate), memory.spread(), room, roomSpread);
-    }
-
-    public static final double UNKNOWN_VESSEL = 0.5;
     public static final double ROOM_READ = 0.7;
     public static final double ROOM_GUESSED = 2.5;
 
@@ -77,28 +70,17 @@ public final class CoolingFit {
     }
 
     /**
-     * An open pot.
-     *
      * @param readings at least one, in the order of time
      * @param noise of the thermometer, K
      */
     public static CoolingFit of(List<Reading> readings, double noise, Prior prior) {
-        return of(readings, noise, prior, CoolingBody.OPEN_POT);
-    }
-
-    /**
-     * @param readings at least one, in the order of time
-     * @param noise of the thermometer, K
-     * @param excess of the law, see {@link CoolingBody}; zero is Newton's
-     */
-    public static CoolingFit of(List<Reading> readings, double noise, Prior prior, double excess) {
         if (readings.isEmpty()) {
             throw new IllegalArgumentException("Impossible state: a fit without a reading");
         }
         double first = readings.get(0).minute();
         double sigma = Math.max(noise, LEAST_NOISE);
-        double[] start = {readings.get(0).celsius(), Math.log(prior.rate()), prior.room().celsius()};
-        MultivariateJacobianFunction model = point -> residuals(point, readings, first, sigma, prior, excess);
+        double[] start = {readings.get(0).celsius(), Math.log(prior.cooling().rate()), prior.room().celsius()};
+        MultivariateJacobianFunction model = point -> residuals(point, readings, first, sigma, prior);
         Optimum optimum = new LevenbergMarquardtOptimizer()
                 .optimize(new LeastSquaresBuilder()
                         .model(model)
@@ -115,7 +97,7 @@ public final class CoolingFit {
         for (int i = 0; i < spreads.length; i++) {
             spreads[i] = Math.sqrt(covariance.getEntry(i, i));
         }
-        return new CoolingFit(first, excess, best, spreads, draw(best, covariance));
+        return new CoolingFit(first, prior.cooling().excess(), best, spreads, draw(best, covariance));
     }
 
     /** Logarithm of the most probable rate, per minute at 20 K. */
@@ -206,16 +188,16 @@ public final class CoolingFit {
     }
 
     private static Pair<RealVector, RealMatrix> residuals(
-            RealVector point, List<Reading> readings, double first, double sigma, Prior prior, double excess) {
+            RealVector point, List<Reading> readings, double first, double sigma, Prior prior) {
         double[] p = point.toArray();
-        double[] value = residual(p, readings, first, sigma, prior, excess);
+        double[] value = residual(p, readings, first, sigma, prior);
         double[][] jacobian = new double[value.length][3];
         for (int j = 0; j < 3; j++) {
             double[] moved = p.clone();
             moved[j] += STEP;
-            double[] up = residual(moved, readings, first, sigma, prior, excess);
+            double[] up = residual(moved, readings, first, sigma, prior);
             moved[j] -= 2 * STEP;
-            double[] down = residual(moved, readings, first, sigma, prior, excess);
+            double[] down = residual(moved, readings, first, sigma, prior);
             for (int i = 0; i < value.length; i++) {
                 jacobian[i][j] = (up[i] - down[i]) / (2 * STEP);
             }
@@ -224,14 +206,14 @@ public final class CoolingFit {
     }
 
     private static double[] residual(
-            double[] p, List<Reading> readings, double first, double sigma, Prior prior, double excess) {
+            double[] p, List<Reading> readings, double first, double sigma, Prior prior) {
         int n = readings.size();
         double[] r = new double[n + 2];
-        CoolingBody body = body(p, excess);
+        CoolingBody body = body(p, prior.cooling().excess());
         for (int i = 0; i < n; i++) {
             r[i] = (body.after(readings.get(i).minute() - first).celsius() - readings.get(i).celsius()) / sigma;
         }
-        r[n] = (p[1] - Math.log(prior.rate())) / prior.rateSpread();
+        r[n] = (p[1] - Math.log(prior.cooling().rate())) / prior.cooling().spread();
         r[n + 1] = (p[2] - prior.room().celsius()) / prior.roomSpread();
         return r;
     }

@@ -1,68 +1,80 @@
 package io.causticon.core.heat;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
- * How fast a workshop's own pots cool, against what is usual for their mass. The logarithm of that ratio is taken as normal from pot to
- * pot (deviation 0.5), and as normal from day to day for one pot (0.12: another lid, another draught); each earlier fit tells it with
- * the uncertainty of that fit. Conjugate, so the order of the batches does not matter.
+ * How fast a workshop's own pots cool, against what is expected of their size and make. The logarithm of that ratio is taken as normal
+ * from pot to pot (deviation {@link PotCooling#spread()}), and as normal from day to day for one pot (0.12: another lid, another
+ * draught); each earlier fit tells it with the uncertainty of that fit. Conjugate, so the order of the batches does not matter.
  *
- * @param logRatio expected logarithm of rate / usual rate
- * @param spread its standard deviation for the next batch, between {@code DAY_TO_DAY} and {@link CoolingFit#UNKNOWN_VESSEL}
- * @param batches how many earlier fits it stands on
+ * @param earlier what earlier batches told of this pot
+ * @param today what the same batch told before its pot was warmed or moved: it may stand a little differently now
  */
-public record CoolingMemory(double logRatio, double spread, int batches) {
+public record CoolingMemory(List<Timed> earlier, Optional<Timed> today) {
 
     /** A pot that nobody has timed yet. */
-    public static final CoolingMemory NONE = new CoolingMemory(0, CoolingFit.UNKNOWN_VESSEL, 0);
+    public static final CoolingMemory NONE = of(List.of());
 
     private static final double DAY_TO_DAY = 0.12;
     private static final double MOVED = 0.15;
     private static final double LEAST_PRECISION = 1e-6;
 
+    public CoolingMemory {
+        earlier = List.copyOf(earlier);
+    }
+
     /**
-     * What the readings of one earlier batch told of a pot, the prior taken out again so that it is not counted twice.
+     * What the readings of one batch told of a pot, the prior taken out again so that it is not counted twice.
      *
-     * @param logRatio logarithm of rate / usual rate
+     * @param logRatio logarithm of rate / expected rate
      * @param spread its standard deviation; infinite when the readings told nothing
      */
     public record Timed(double logRatio, double spread) {
 
-        /** From a fit that was made with the prior of an unknown vessel around the usual rate. */
-        public static Timed of(CoolingFit fit, double usualRate) {
-            double prior = 1 / square(CoolingFit.UNKNOWN_VESSEL);
+        /** From a fit that was made with nothing but the expectation for its prior. */
+        public static Timed of(CoolingFit fit, PotCooling expected) {
+            double prior = 1 / square(expected.spread());
             double posterior = 1 / square(fit.logRateSpread());
             double told = Math.max(posterior - prior, LEAST_PRECISION);
-            double ratio = (fit.logRate() - Math.log(usualRate)) * posterior / told;
+            double ratio = (fit.logRate() - Math.log(expected.rate())) * posterior / told;
             return new Timed(ratio, Math.sqrt(1 / told));
         }
     }
 
-    /** What is to be expected of a pot after these. */
+    /** What earlier batches told. */
     public static CoolingMemory of(List<Timed> earlier) {
-        double precision = 1 / square(CoolingFit.UNKNOWN_VESSEL);
+        return new CoolingMemory(earlier, Optional.empty());
+    }
+
+    /** With what the same batch told before. */
+    public CoolingMemory and(Timed sameDay) {
+        return new CoolingMemory(earlier, Optional.of(sameDay));
+    }
+
+    /** What is to be expected of the pot after these, where this would be without them. */
+    public PotCooling expect(PotCooling before) {
+        double precision = 1 / square(before.spread());
         double weighted = 0;
         for (Timed t : earlier) {
             double p = 1 / (square(t.spread()) + square(DAY_TO_DAY));
             precision += p;
             weighted += p * t.logRatio();
         }
-        double own = earlier.isEmpty() ? 0 : square(DAY_TO_DAY);
-        double spread = Math.min(CoolingFit.UNKNOWN_VESSEL, Math.sqrt(1 / precision + own));
-        return new CoolingMemory(weighted / precision, spread, earlier.size());
+        double mean = weighted / precision;
+        double ownDay = earlier.isEmpty() ? 0 : square(DAY_TO_DAY);
+        double variance = Math.min(square(before.spread()), 1 / precision + ownDay);
+        if (today.isPresent()) {
+            double told = 1 / (square(today.get().spread()) + square(MOVED));
+            mean = (mean / variance + told * today.get().logRatio()) / (1 / variance + told);
+            variance = 1 / (1 / variance + told);
+        }
+        return before.of(before.rate() * Math.exp(mean), Math.sqrt(variance));
     }
 
-    /** With what the same batch told before its pot was warmed or moved: it may stand a little differently now. */
-    public CoolingMemory and(Timed sameDay) {
-        double before = 1 / square(spread);
-        double told = 1 / (square(sameDay.spread()) + square(MOVED));
-        return new CoolingMemory(
-                (before * logRatio + told * sameDay.logRatio()) / (before + told), Math.sqrt(1 / (before + told)), batches + 1);
-    }
-
-    /** The rate to expect of this pot where this is usual, per minute at 20 K. */
-    public double rate(double usualRate) {
-        return usualRate * Math.exp(logRatio);
+    /** How many batches it stands on. */
+    public int batches() {
+        return earlier.size() + (today.isPresent() ? 1 : 0);
     }
 
     private static double square(double x) {

@@ -34,18 +34,12 @@ public final class LyePotRun {
     private static final double SIDE_TRANSFER = 9;
     private static final double TOP_TRANSFER = 8;
     private static final double BATH = 1;
-    private static final double MASS_TRANSFER = 0.0075;
-    private static final double GAS_CONSTANT_OF_STEAM = 461.5;
-    private static final double HEAT_OF_EVAPORATION = 2.35e6;
-    private static final double HUMIDITY = 0.5;
-    private static final double KELVIN = 273.15;
     /** g/ml, of a jug that is chosen for all that goes into it: as wide as that stands high. */
     private static final double CONTENTS_DENSITY = 1.2;
     private static final double LOWEST_FREEZING = -28;
     private static final double LOWEST_FREEZING_AT = 0.191;
     private static final double NOTHING = 1e-6;
     private static final double NEARLY_ALL = 0.01;
-    private static final Table WATER_ACTIVITY = Table.of(0, 1, .10, .90, .167, .78, .286, .51, .333, .40, .40, .24, .50, .09, .60, .05);
 
     private final LyePotSetup setup;
     private final Variation variation;
@@ -204,20 +198,8 @@ public final class LyePotRun {
         double sides = setup.isInBath(minute)
                 ? setup.vessel().bathTransfer() * wall * (celsius - BATH)
                 : SIDE_TRANSFER * wall * (celsius - room);
-        double w = dissolved / (dissolved + water);
-        double vapour = Math.max(0, WATER_ACTIVITY.at(w) * saturation(celsius) - HUMIDITY * saturation(room));
-        double evaporation = base
-                * MASS_TRANSFER
-                * vapour
-                / (GAS_CONSTANT_OF_STEAM * (celsius + KELVIN))
-                * HEAT_OF_EVAPORATION;
+        double evaporation = base * Vapour.heatFlux(dissolved / (dissolved + water), celsius, room);
         return variation.loss() * (sides + TOP_TRANSFER * base * (celsius - room) + evaporation);
-    }
-
-    /** Pressure of saturated steam, Pa (Magnus formula, WMO 2008; within 1 % up to 100 C). */
-    private static double saturation(double celsius) {
-        double held = Math.max(-20, Math.min(BOILS, celsius));
-        return 611.2 * Math.exp(17.62 * held / (243.12 + held));
     }
 
     private double temperature() {

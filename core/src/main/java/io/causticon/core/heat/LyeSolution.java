@@ -32,6 +32,9 @@ public final class LyeSolution {
             0, 0, 5, -4.6, 10, -10.3, 15, -18.5, 19.1, -28, 22, -24, 25, -17.7, 28, -5, 30, 1.2, 32.5, 5.4, 35, 10.5, 38.8,
             15.6, 42, 13, 45.5, 5, 48, 9, 50, 12, 51.7, 13, 52.2, 20, 54.3, 30, 56.3, 40, 59.2, 50, 63.5, 60, 69, 64);
 
+    /** Share of the vapour pressure of clear water that is left, against the mass fraction of NaOH; from osmotic coefficients, +-0.04. */
+    private static final Table WATER_ACTIVITY = Table.of(0, 1, .10, .90, .167, .78, .286, .51, .333, .40, .40, .24, .50, .09, .60, .05);
+
     private LyeSolution() {}
 
     /** Heat of solution in kJ per mol NaOH, negative as heat is given off, for n moles of water a mole. */
@@ -47,6 +50,16 @@ public final class LyeSolution {
     /** The temperature in C below which this solution is no longer clear. */
     public static double crystallisation(double massFraction) {
         return CRYSTALLISATION.at(100 * massFraction);
+    }
+
+    /** Activity of the water, 0 to 1, over a solution with this mass fraction of NaOH. */
+    static double waterActivity(double massFraction) {
+        return WATER_ACTIVITY.at(massFraction);
+    }
+
+    /** g/ml of a solution with this mass fraction of NaOH near 40 C: {@code 1 + 1.11 w}, within 2 % up to half. */
+    static double density(double massFraction) {
+        return 1 + 1.11 * massFraction;
     }
 
     /** Moles of water a mole of NaOH. */

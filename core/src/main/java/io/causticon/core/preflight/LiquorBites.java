@@ -13,8 +13,10 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /** The lye pot: its heat against what is in it, its strength, what it stands in. */
 final class LiquorBites {
@@ -31,38 +33,56 @@ final class LiquorBites {
     private LiquorBites() {}
 
     static void find(Flight f) {
-        vessel(f);
+        vessels(f);
         scorching(f);
         boiling(f);
         strength(f);
         alcohol(f);
     }
 
-    private static void vessel(Flight f) {
-        Vessel vessel = f.plan.lyeVessel();
-        if (vessel == null) {
-            return;
+    private static void vessels(Flight f) {
+        Vessel lye = f.plan.lyeVessel();
+        Vessel fats = f.plan.fatsVessel();
+        if (lye != null) {
+            if (lye.material().isAttackedByAlkali()) {
+                eaten(f, Phrase.of("Lye eats the {}", lye.name()), v -> plan -> plan.withLyeIn(v));
+            } else if (lye.material().mayShatter()) {
+                f.bite(
+                        Phrase.of("The {} may shatter", lye.name()),
+                        Phrase.of("Glass that met hot lye a few times breaks without warning."),
+                        Phrase.of("Steel or polypropylene"),
+                        others(f, v -> plan -> plan.withLyeIn(v)));
+            }
         }
-        Optional<Vessel> other = f.workshop.vessels().stream()
-                .filter(v -> !v.material().isAttackedByAlkali() && !v.material().mayShatter())
-                .findFirst();
-        PlanChange[] changes = other.map(v -> new PlanChange[] {
-                    PlanChange.to(Phrase.of("Use the {}", v.name()), p -> p.with(v))
-                })
-                .orElse(new PlanChange[0]);
-        if (vessel.material().isAttackedByAlkali()) {
-            f.danger(
-                    Phrase.of("Lye eats the {}", vessel.name()),
-                    Phrase.of("Aluminium, zinc and tin dissolve in it and give off hydrogen; polyester cracks."),
-                    Phrase.of("Steel, polypropylene or HDPE"),
-                    changes);
-        } else if (vessel.material().mayShatter()) {
+        if (fats != null && fats.material().isAttackedByAlkali()) {
+            eaten(f, Phrase.of("Batter eats the {}", fats.name()), v -> plan -> plan.withFatsIn(v));
+        }
+        if (lye != null && fats != null && lye.name().equals(fats.name())) {
             f.bite(
-                    Phrase.of("The {} may shatter", vessel.name()),
-                    Phrase.of("Glass that met hot lye a few times breaks without warning."),
-                    Phrase.of("Steel or polypropylene"),
-                    changes);
+                    Phrase.of("Lye and fats are both in the {}", lye.name()),
+                    Phrase.of("They wait side by side until they are poured together."),
+                    Phrase.of("Another vessel for one of them"),
+                    others(f, v -> plan -> plan.withLyeIn(v)));
         }
+    }
+
+    private static void eaten(Flight f, Phrase what, Function<Vessel, UnaryOperator<BatchPlan>> move) {
+        f.danger(
+                what,
+                Phrase.of("Aluminium, zinc and tin dissolve in it and give off hydrogen; polyester cracks."),
+                Phrase.of("Steel, polypropylene or HDPE"),
+                others(f, move));
+    }
+
+    /** The largest vessel of the workshop, by its mass, that alkali leaves alone and that is not taken already. */
+    private static PlanChange[] others(Flight f, Function<Vessel, UnaryOperator<BatchPlan>> move) {
+        return f.workshop.vessels().stream()
+                .filter(v -> !v.material().isAttackedByAlkali() && !v.material().mayShatter())
+                .filter(v -> !v.equals(f.plan.lyeVessel()) && !v.equals(f.plan.fatsVessel()))
+                .max(Comparator.comparing(v -> v.mass().grams()))
+                .stream()
+                .map(v -> PlanChange.to(Phrase.of("Use the {}", v.name()), move.apply(v)))
+                .toArray(PlanChange[]::new);
     }
 
     private static void scorching(Flight f) {

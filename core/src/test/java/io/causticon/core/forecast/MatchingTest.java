@@ -52,8 +52,8 @@ class MatchingTest {
 
     /** Both pots as the cooling law has them, read every few minutes. */
     private MatchingTest cooling(double lye, double fats, double until) {
-        CoolingBody jug = new CoolingBody(Temperature.celsius(lye), ROOM, 0.013, CoolingBody.OPEN_POT);
-        CoolingBody pot = new CoolingBody(Temperature.celsius(fats), ROOM, 0.010, CoolingBody.OPEN_POT);
+        CoolingBody jug = new CoolingBody(Temperature.celsius(lye), ROOM, 0.013, 0.20);
+        CoolingBody pot = new CoolingBody(Temperature.celsius(fats), ROOM, 0.010, 0.20);
         for (double m = 0; m <= until; m += 5) {
             read(m, Spot.LYE, jug.after(m).celsius()).read(m + 0.1, Spot.FATS, pot.after(m).celsius());
         }
@@ -91,8 +91,8 @@ class MatchingTest {
         Matching seen = cooling(66, 60, 20).seen(20);
         assertThat(seen.meeting().orElseThrow().probability()).isGreaterThan(0.8);
         double meet = seen.meeting().orElseThrow().median();
-        CoolingBody jug = new CoolingBody(Temperature.celsius(66), ROOM, 0.013, CoolingBody.OPEN_POT);
-        CoolingBody pot = new CoolingBody(Temperature.celsius(60), ROOM, 0.010, CoolingBody.OPEN_POT);
+        CoolingBody jug = new CoolingBody(Temperature.celsius(66), ROOM, 0.013, 0.20);
+        CoolingBody pot = new CoolingBody(Temperature.celsius(60), ROOM, 0.010, 0.20);
         assertThat(seen.window().contains(pot.after(meet).celsius())).isTrue();
         assertThat(Math.abs(jug.after(meet).celsius() - pot.after(meet).celsius())).isLessThan(seen.tolerance().kelvin() + 0.5);
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.heat.CoolingMemory;
+import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
@@ -22,6 +23,8 @@ class PotSegmentsTest {
 
     private static final Instant BEGUN = Instant.parse("2026-11-02T09:00:00Z");
     private static final Instant LATER = BEGUN.plusSeconds(86_400);
+
+    private static final PotCooling EXPECTED = new PotCooling(0.013, 0.20, PotCooling.UNKNOWN_VESSEL);
 
     private final List<LoggedEntry> lines = new ArrayList<>();
 
@@ -64,26 +67,26 @@ class PotSegmentsTest {
 
     @Test
     void whatWasReadBeforeABathTellsTheRateAfterIt() {
-        CoolingBody fast = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.020, CoolingBody.OPEN_POT);
+        CoolingBody fast = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.020, EXPECTED.excess());
         for (double m = 0; m <= 30; m += 6) {
             lye(m, fast.after(m).celsius());
         }
         at(31, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH)).lye(36, 40).at(37, new Entry.Bathed(Spot.LYE, Surroundings.ROOM)).lye(38, 38);
-        CoolingMemory.Timed told = segments().timedBefore(0.013, Temperature.celsius(20), CoolingFit.ROOM_READ).orElseThrow();
+        CoolingMemory.Timed told = segments().timedBefore(EXPECTED, Temperature.celsius(20), CoolingFit.ROOM_READ).orElseThrow();
         assertThat(0.013 * Math.exp(told.logRatio())).isCloseTo(0.020, within(0.001));
-        CoolingMemory now = CoolingMemory.NONE.and(told);
-        assertThat(now.rate(0.013)).isCloseTo(0.020, within(0.0015));
+        PotCooling now = CoolingMemory.NONE.and(told).expect(EXPECTED);
+        assertThat(now.rate()).isCloseTo(0.020, within(0.0015));
         assertThat(now.spread()).isLessThan(0.25);
     }
 
     @Test
     void memoryShrinksWithBatchesButNeverBelowWhatDiffersFromDayToDay() {
         CoolingMemory.Timed quick = new CoolingMemory.Timed(Math.log(1.5), 0.15);
-        CoolingMemory one = CoolingMemory.of(List.of(quick));
-        CoolingMemory twenty = CoolingMemory.of(Collections.nCopies(20, quick));
-        assertThat(CoolingMemory.of(List.of())).isEqualTo(CoolingMemory.NONE);
-        assertThat(Math.exp(one.logRatio())).isBetween(1.3, 1.5);
-        assertThat(Math.exp(twenty.logRatio())).isCloseTo(1.5, within(0.01));
+        PotCooling one = CoolingMemory.of(List.of(quick)).expect(EXPECTED);
+        PotCooling twenty = CoolingMemory.of(Collections.nCopies(20, quick)).expect(EXPECTED);
+        assertThat(CoolingMemory.of(List.of()).expect(EXPECTED)).isEqualTo(EXPECTED);
+        assertThat(one.rate() / EXPECTED.rate()).isBetween(1.3, 1.5);
+        assertThat(twenty.rate() / EXPECTED.rate()).isCloseTo(1.5, within(0.01));
         assertThat(twenty.spread()).isBetween(0.12, one.spread());
     }
 }

@@ -3,7 +3,6 @@ package io.causticon.core.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import org.junit.jupiter.api.Test;
 
@@ -38,11 +37,5 @@ class CoolingBodyTest {
         CoolingBody cold = new CoolingBody(Temperature.celsius(5), Temperature.celsius(20), 0.012);
         assertThat(cold.after(60).celsius()).isBetween(5.0, 20.0);
         assertThat(new CoolingBody(Temperature.celsius(20), Temperature.celsius(20), 0.012).after(60).celsius()).isEqualTo(20);
-    }
-
-    @Test
-    void aLargerPotCoolsMoreSlowly() {
-        assertThat(CoolingBody.usualLyeRate(Mass.grams(900))).isLessThan(CoolingBody.usualLyeRate(Mass.grams(300)));
-        assertThat(CoolingBody.usualFatsRate(Mass.grams(500))).isCloseTo(0.010, within(1e-12));
     }
 }

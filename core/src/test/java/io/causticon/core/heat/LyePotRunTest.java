@@ -115,7 +115,7 @@ class LyePotRunTest {
         // Plastic, then steel, unstirred and well stirred; the stronger the bath the more its contact area counts, which is an estimate.
         void anIceBathAndPatienceTakeTheHeatAway(double transfer, double wall, double minutes, double reference, double tolerance) {
             LyePotSetup bath = new LyePotSetup(
-                    pot(100, 200, 20, 0, 0, 0), false, minutes, new PotVessel(wall, transfer), ROOM, ROOM, true, true);
+                    pot(100, 200, 20, 0, 0, 0), false, minutes, new PotVessel(wall, transfer, 0.9, 0), ROOM, ROOM, true, true);
             assertThat(LyePotRun.run(bath, 30).peak()).isCloseTo(reference, within(tolerance));
         }
 

@@ -143,12 +143,30 @@ class BitesTest {
             Vessel can = new Vessel("milk can", VesselMaterial.ALUMINIUM, Mass.grams(800));
             Vessel pot = new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640));
             WorkshopFacts workshop = new WorkshopFacts(ROOM, Map.of(), List.of(can, pot), null, Set.of());
-            BatchPlan plan = plain().plan().with(can);
+            BatchPlan plan = plain().plan().withLyeIn(can);
             Bite bite = find(plan, workshop, "Lye eats the milk can").orElseThrow();
             assertThat(bite.dangerous()).isTrue();
             assertThat(bite.changes().get(0).applyTo(plan).lyeVessel()).isEqualTo(pot);
-            assertThat(bite(plain().plan().with(new Vessel("beaker", VesselMaterial.GLASS, Mass.grams(300))), "The beaker may shatter").dangerous())
+            assertThat(bite(plain().plan().withLyeIn(new Vessel("beaker", VesselMaterial.GLASS, Mass.grams(300))), "The beaker may shatter").dangerous())
                     .isFalse();
+        }
+
+        @Test
+        void aCanThatBatterEatsAndOnePotForBoth() {
+            Vessel can = new Vessel("milk can", VesselMaterial.ALUMINIUM, Mass.grams(800));
+            Vessel jug = new Vessel("jug", VesselMaterial.POLYPROPYLENE, Mass.grams(110));
+            Vessel pot = new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640));
+            WorkshopFacts workshop = new WorkshopFacts(ROOM, Map.of(), List.of(can, jug, pot), null, Set.of());
+            BatchPlan plan = plain().plan().withLyeIn(jug).withFatsIn(can);
+            Bite eaten = find(plan, workshop, "Batter eats the milk can").orElseThrow();
+            assertThat(eaten.dangerous()).isTrue();
+            BatchPlan moved = eaten.changes().get(0).applyTo(plan);
+            assertThat(moved.fatsVessel()).isEqualTo(pot);
+            assertThat(moved.lyeVessel()).isEqualTo(jug);
+            assertThat(find(moved, workshop, "Batter eats")).isEmpty();
+            Bite both = find(plain().plan().withLyeIn(pot).withFatsIn(pot), workshop, "Lye and fats are both in the steel pot").orElseThrow();
+            assertThat(both.changes().get(0).applyTo(plan).lyeVessel()).isEqualTo(jug);
+            assertThat(both.dangerous()).isFalse();
         }
     }
 
