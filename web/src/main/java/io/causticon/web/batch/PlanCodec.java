@@ -96,6 +96,7 @@ public class PlanCodec {
             double lyeStep,
             @Nullable PouringKept pouring,
             @Nullable Vessel lyeVessel,
+            @Nullable Vessel fatsVessel,
             String note) {}
 
     private static final int REMEMBERED = 500;
@@ -132,6 +133,7 @@ public class PlanCodec {
                 plan.scales().lyeStep().grams(),
                 keep(plan.pouring()),
                 plan.lyeVessel(),
+                plan.fatsVessel(),
                 plan.note()));
     }
 
@@ -225,6 +227,7 @@ public class PlanCodec {
                 new Scales(Mass.grams(k.fatStep()), Mass.grams(k.lyeStep())),
                 k.pouring() == null ? Pouring.PLAIN : pouring(k.pouring()),
                 k.lyeVessel(),
+                k.fatsVessel(),
                 k.note());
     }
 

@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -38,9 +39,10 @@ class PotMemory {
         this.clock = clock;
     }
 
-    private record Timing(String vessel, Optional<CoolingMemory.Timed> lye, Optional<CoolingMemory.Timed> fats) {}
+    private record Timing(
+            String lyeVessel, Optional<CoolingMemory.Timed> lye, String fatsVessel, Optional<CoolingMemory.Timed> fats) {}
 
-    /** What to expect of the pots of a batch: its lye vessel by name, its pot of fats as the workshop's pots of fats are. */
+    /** What to expect of the pots of a batch, by the names of its vessels. */
     PotMemories of(Batch batch, Temperature room) {
         if (stale.getAndSet(false)) {
             batches.all().stream().filter(b -> !timings.containsKey(b.id())).forEach(b -> time(b, room));
@@ -51,10 +53,13 @@ class PotMemory {
                 .toList();
         return new PotMemories(
                 CoolingMemory.of(others.stream()
-                        .filter(t -> t.vessel().equals(vessel(batch)))
+                        .filter(t -> t.lyeVessel().equals(name(batch.plan().lyeVessel())))
                         .flatMap(t -> t.lye().stream())
                         .toList()),
-                CoolingMemory.of(others.stream().flatMap(t -> t.fats().stream()).toList()));
+                CoolingMemory.of(others.stream()
+                        .filter(t -> t.fatsVessel().equals(name(batch.plan().fatsVessel())))
+                        .flatMap(t -> t.fats().stream())
+                        .toList()));
     }
 
     @EventListener
@@ -70,14 +75,14 @@ class PotMemory {
             timings.put(
                     batch.id(),
                     new Timing(
-                            vessel(batch),
+                            name(batch.plan().lyeVessel()),
                             Matching.timed(facts, Spot.LYE, room, in.get()),
+                            name(batch.plan().fatsVessel()),
                             Matching.timed(facts, Spot.FATS, room, in.get())));
         }
     }
 
-    private static String vessel(Batch batch) {
-        Vessel vessel = batch.plan().lyeVessel();
+    private static String name(@Nullable Vessel vessel) {
         return vessel == null ? ANY : vessel.name();
     }
 }

@@ -8,7 +8,9 @@ import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.heat.BathAdvice;
+import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.heat.CoolingMemory;
+import io.causticon.core.heat.PotCooling;
 import io.causticon.core.heat.HeatTransfer;
 import io.causticon.core.heat.Levelling;
 import io.causticon.core.heat.LyePotRun;
@@ -40,6 +42,8 @@ final class PotPages {
     private static final double NEAR_BOILING = 95;
     private static final double SOLID_FATS = 35;
     private static final double OUT_OF_BATH = 2;
+    /** Minutes that hands need; a steel pot in a bath goes two kelvin in that time. */
+    private static final double HANDS = 0.5;
 
     private final Batch batch;
     private final Maker maker;
@@ -236,25 +240,36 @@ final class PotPages {
                     : "They are together. Out of the bath, then lye into the fats, through the strainer.";
         }
         for (Spot spot : bathed) {
-            double at = spot == Spot.LYE ? lye : fats;
-            if (m.window().contains(at) && Math.abs(at - batch.plan().mixAt().celsius()) <= OUT_OF_BATH) {
-                return "Out of the bath with the " + EntryWords.spot(spot) + ": it is near " + formats.temperature(batch.plan().mixAt()) + ".";
+            CoolingFit fit = (spot == Spot.LYE ? m.lye() : m.fats()).orElseThrow();
+            if (pastTheAim(spot, fit.at(m.now() + HANDS)) >= -OUT_OF_BATH) {
+                return "Out of the bath with the " + EntryWords.spot(spot)
+                        + (pastTheAim(spot, fit.at(m.now())) > OUT_OF_BATH ? ": it is past " : ": it is near ")
+                        + formats.temperature(batch.plan().mixAt()) + ".";
             }
         }
         if (close) {
-            String cooler = lye < fats ? "lye" : "fats";
-            return m.window().contains(Math.min(lye, fats))
-                    ? "Within " + formats.difference(m.tolerance().kelvin()) + ", and warmer than " + window + ". Wait, or go on."
-                    : "Within " + formats.difference(m.tolerance().kelvin()) + ", but the " + cooler + " is below "
+            String cooler = lye < fats ? "lye is" : "fats are";
+            return Math.min(lye, fats) >= m.window().low()
+                    ? "Within " + formats.difference(m.tolerance().kelvin()) + ", and warmer than " + window + ". " + (meeting.probability() < LIKELY ? "Wait" : "There in " + span(meeting, m.now())) + ", or go on."
+                    : "Within " + formats.difference(m.tolerance().kelvin()) + ", but the " + cooler + " below "
                             + degrees(m.window().low()) + ", where this recipe stays clear. Warm it a little, or go on.";
         }
         if (meeting.probability() < LIKELY) {
             return "They will not meet by waiting. " + (lye > fats ? "Cool the lye or warm the fats." : "Warm the lye or cool the fats.");
         }
-        double in = meeting.median() - m.now();
-        return "Together in about " + Formats.number(Math.max(1, in), 0) + " min, "
-                + Formats.number(Math.max(0, meeting.low() - m.now()), 0) + " to "
-                + (Double.isFinite(meeting.high()) ? Formats.number(meeting.high() - m.now(), 0) : "never") + ", at " + window + ".";
+        return "Together in " + span(meeting, m.now()) + ", at " + window + ".";
+    }
+
+    private static String span(Meeting meeting, double now) {
+        return "about " + Formats.number(Math.max(1, meeting.median() - now), 0) + " min, "
+                + Formats.number(Math.max(0, meeting.low() - now), 0) + " to "
+                + (Double.isFinite(meeting.high()) ? Formats.number(meeting.high() - now, 0) : "never");
+    }
+
+    /** How far a pot in a bath has gone beyond the temperature that the plan mixes at, K; below zero while it is on its way. */
+    private double pastTheAim(Spot spot, double at) {
+        double above = at - batch.plan().mixAt().celsius();
+        return PotSegments.of(batch.log(), spot, now).current().in() == Surroundings.WARM_BATH ? above : -above;
     }
 
     private List<String> baths(Matching m) {
@@ -298,16 +313,17 @@ final class PotPages {
                 "best chance", Formats.probability(x.best()) + " at " + formats.clock(
                         batch.log().begun().plusSeconds(Math.round(60 * x.bestMinute()))))));
         figures.add(new BenchPage.Figure("lye concentration", formats.percent(facts.concentration(), 1)));
-        known(memories.lye()).ifPresent(w -> figures.add(new BenchPage.Figure("lye vessel cools", w)));
-        known(memories.fats()).ifPresent(w -> figures.add(new BenchPage.Figure("pots of fats cool", w)));
+        known(memories.lye(), Spot.LYE).ifPresent(w -> figures.add(new BenchPage.Figure("lye vessel cools", w)));
+        known(memories.fats(), Spot.FATS).ifPresent(w -> figures.add(new BenchPage.Figure("pot of fats cools", w)));
         return figures;
     }
 
-    private static Optional<String> known(CoolingMemory memory) {
+    private Optional<String> known(CoolingMemory memory, Spot spot) {
         if (memory.batches() == 0) {
             return Optional.empty();
         }
-        double against = Math.exp(memory.logRatio());
+        PotCooling expected = Matching.expected(facts, spot, maker.room());
+        double against = memory.expect(expected).rate() / expected.rate();
         String times = memory.batches() == 1 ? "1 batch" : memory.batches() + " batches";
         return Optional.of(Formats.number(against, 2) + " \u00d7 usual, " + times);
     }

@@ -3,6 +3,7 @@ package io.causticon.web.demo;
 import io.causticon.core.cure.Schedule;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.forecast.Pots;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.heat.CoolingBody;
@@ -116,11 +117,10 @@ final class DemoBatch {
             at(LYE_STARTS + 0.8 * i, new Entry.PortionFed(i + 1, portions));
         }
         Temperature peak = LyePeak.of(plan, room).expected();
-        Mass liquor = Weights.planned(plan.formula()).lye().plus(Weights.planned(plan.formula()).water());
-        CoolingBody lye = new CoolingBody(peak, room, CoolingBody.usualLyeRate(liquor));
+        Weights planned = Weights.planned(plan.formula());
+        CoolingBody lye = Pots.inRoom(plan, planned, Spot.LYE, room).body(peak, room);
         Temperature melted = Temperature.celsius(Math.min(FATS_MELTED_AT, plan.mixAt().celsius() + MELTED_ABOVE_MIX));
-        CoolingBody fats = new CoolingBody(
-                melted, room, CoolingBody.usualFatsRate(plan.formula().fatMass()));
+        CoolingBody fats = Pots.inRoom(plan, planned, Spot.FATS, room).body(melted, room);
         for (double m : new double[] {1, 2.5, 4.5}) {
             double rising = room.celsius() + (peak.celsius() - room.celsius()) * (1 - Math.exp(-m / 1.4));
             at(LYE_STARTS + m, new Entry.TemperatureRead(Spot.LYE, noisy(rising)));

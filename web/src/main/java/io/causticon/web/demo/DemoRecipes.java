@@ -12,6 +12,8 @@ import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.mould.Line;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.formula.Process;
@@ -34,11 +36,16 @@ final class DemoRecipes {
     static final Mould TUBE = new Mould("rain pipe", MouldKind.TUBE, 72, 72, 300, 1);
     static final Mould CAVITIES = new Mould("twelve cavities", MouldKind.CAVITIES, 80, 55, 30, 12);
 
+    static final Vessel FIRST_JUG = new Vessel("first jug", VesselMaterial.POLYPROPYLENE, Mass.grams(112));
+    static final Vessel STEEL_POT = new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640));
+    static final Vessel WIDE_POT = new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240));
+
     private final String name;
     private final List<FatPortion> fats = new ArrayList<>();
     private final List<LiquidPart> liquids = new ArrayList<>();
     private final List<AdditivePortion> additives = new ArrayList<>();
     private double superfat = 5;
+    private Vessel lyeIn = FIRST_JUG;
     private double concentration = 0.33;
     private double mixAt = 40;
     private GelGoal gel = GelGoal.ALLOW;
@@ -178,6 +185,7 @@ final class DemoRecipes {
                 .fat("coconut-oil-76", 250)
                 .fat("cocoa-butter", 100)
                 .liquid("goat-milk-whole", 100, false)
+                .lyeIn(STEEL_POT)
                 .superfat(7)
                 .in(SMALL_LOAF)
                 .mixAt(38)
@@ -275,6 +283,11 @@ final class DemoRecipes {
         return this;
     }
 
+    private DemoRecipes lyeIn(Vessel other) {
+        lyeIn = other;
+        return this;
+    }
+
     private DemoRecipes mixAt(double celsius) {
         mixAt = celsius;
         return this;
@@ -289,6 +302,8 @@ final class DemoRecipes {
                 liquids,
                 additives);
         Scales scales = new Scales(Mass.grams(1), Mass.grams(0.1));
-        return new BatchPlan(name, formula, Process.COLD, gel, mould, Temperature.celsius(mixAt), scales, "");
+        return new BatchPlan(name, formula, Process.COLD, gel, mould, Temperature.celsius(mixAt), scales, "")
+                .withLyeIn(lyeIn)
+                .withFatsIn(WIDE_POT);
     }
 }

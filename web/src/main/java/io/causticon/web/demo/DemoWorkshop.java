@@ -108,9 +108,10 @@ class DemoWorkshop implements ApplicationRunner {
 
     private void stockTheShelf() {
         shelf.addMould(DemoRecipes.TUBE);
-        shelf.addVessel(new Vessel("first jug", VesselMaterial.POLYPROPYLENE, Mass.grams(112)));
+        shelf.addVessel(DemoRecipes.FIRST_JUG);
         shelf.addVessel(new Vessel("second jug", VesselMaterial.POLYPROPYLENE, Mass.grams(84)));
-        shelf.addVessel(new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)));
+        shelf.addVessel(DemoRecipes.STEEL_POT);
+        shelf.addVessel(DemoRecipes.WIDE_POT);
         shelf.addVessel(new Vessel("glass beaker", VesselMaterial.GLASS, Mass.grams(310)));
         shelf.addVessel(new Vessel("old milk can", VesselMaterial.ALUMINIUM, Mass.grams(820)));
         shelf.addFat("Loft pressing", "olive-oil", 191.4, 84, false);

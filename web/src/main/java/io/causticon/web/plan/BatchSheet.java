@@ -112,7 +112,7 @@ record BatchSheet(
                 + (plan.lyeVessel() == null ? "" : ", in the " + plan.lyeVessel().name())
                 + ". It peaks near " + f.temperature(peak.expected())
                 + peak.limit().map(l -> " and must stay below " + f.temperature(l)).orElse("") + ".");
-        steps.add("Melt the fats clear. Both to " + f.temperature(plan.mixAt()) + ".");
+        steps.add("Melt the fats clear" + (plan.fatsVessel() == null ? "" : " in the " + plan.fatsVessel().name()) + ". Both to " + f.temperature(plan.mixAt()) + ".");
         WorkingTime time = WorkingTime.forecast(plan, trace);
         steps.add("Lye through a strainer into the fats. Light trace in about " + Formats.number(time.minutes(), 0) + " min, "
                 + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0) + "; it pours until about "

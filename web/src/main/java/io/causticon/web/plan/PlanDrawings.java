@@ -117,7 +117,7 @@ final class PlanDrawings {
                 "batter",
                 lyeIn + time.band().low(),
                 lyeIn + time.band().high(),
-                "light trace " + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0)
+                "light trace " + Formats.number(time.band().low(), 0) + "\u2013" + Formats.number(time.band().high(), 0)
                         + " min after lye-in, pours until " + Formats.number(time.unpourable(), 0));
         loaf.ifPresentOrElse(
                 l -> {
@@ -151,7 +151,8 @@ final class PlanDrawings {
         double left = axis.x(from);
         double right = Math.max(axis.x(to), left + 6);
         drawing.rect(left, y, right - left, 13, "fill-" + style);
-        if (right + 8 + LabelRows.widthOf(words) < TIMELINE_WIDTH) {
+        // Where it fits on neither side, the one with more room: beyond the left edge stands the form.
+        if (right + 8 + LabelRows.widthOf(words) < TIMELINE_WIDTH || TIMELINE_WIDTH - right > left) {
             drawing.text(right + 8, y + 11, words, "words");
         } else {
             drawing.textEnd(left - 8, y + 11, words, "words");

@@ -77,7 +77,7 @@ record PlanForm(
 
     private static final Set<String> ONCE = Set.of(
             "name", "note", "process", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "liquidWay",
-            "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel",
+            "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel", "pot",
             "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
 
@@ -127,6 +127,7 @@ record PlanForm(
         one.put("spare", pouring.spare() == null ? "" : pouring.spare().name());
         one.put("thickness", NumberNotation.write(pouring.thickness(), 1));
         one.put("vessel", plan.lyeVessel() == null ? "" : plan.lyeVessel().name());
+        one.put("pot", plan.fatsVessel() == null ? "" : plan.fatsVessel().name());
         one.put("portionWay", pouring.portioning().way().name());
         boolean divided = pouring.portioning().way() != Portioning.Way.WHOLE;
         one.put("stuck", divided ? percent(pouring.portioning().stuck().fraction()) : "3");

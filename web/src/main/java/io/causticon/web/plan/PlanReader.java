@@ -112,16 +112,17 @@ final class PlanReader {
                 mixAt,
                 scales,
                 pouring,
-                pantry.vessel(form.get("vessel")).orElse(before == null ? null : sameVessel()),
+                vessel("vessel", before == null ? null : before.lyeVessel()),
+                vessel("pot", before == null ? null : before.fatsVessel()),
                 form.get("note").trim());
         problems.addAll(Portions.check(plan).all());
         return new Result(problems.isEmpty() ? Optional.of(plan) : Optional.empty(), problems);
     }
 
-    private @Nullable Vessel sameVessel() {
-        return before != null && before.lyeVessel() != null && before.lyeVessel().name().equals(form.get("vessel"))
-                ? before.lyeVessel()
-                : null;
+    /** As chosen; one that was put away since is kept by the plan that had it. */
+    private @Nullable Vessel vessel(String field, @Nullable Vessel kept) {
+        String chosen = form.get(field);
+        return pantry.vessel(chosen).orElse(kept != null && kept.name().equals(chosen) ? kept : null);
     }
 
     /** The formula at the size that the form asks for, with its additives dosed by that. */

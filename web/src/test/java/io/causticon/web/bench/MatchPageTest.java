@@ -1,0 +1,115 @@
+package io.causticon.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.Surroundings;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.web.util.HtmlUtils;
+
+/** What the page of lye and fats says while the two come together. The plan mixes at 40 C. */
+@Application
+class MatchPageTest {
+
+    private BatchService batches;
+    private BatchId id;
+    private Client client;
+
+    @BeforeEach
+    void begin(RunningApplication application, Client fresh) {
+        batches = application.bean(BatchService.class);
+        client = fresh.signIn("ines");
+        id = batches.begin(
+                Swirl.plan("Two pots")
+                        .withLyeIn(new Vessel("steel jug", VesselMaterial.STAINLESS_STEEL, Mass.grams(420)))
+                        .withFatsIn(new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240))),
+                null,
+                1,
+                Instant.now().minus(Duration.ofMinutes(90)),
+                "Ines",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
+    }
+
+    private MatchPageTest log(double minutesAgo, Entry entry) {
+        batches.log(id, List.of(entry), Instant.now().minusMillis(Math.round(60_000 * minutesAgo)), "Ines", UUID.randomUUID().toString());
+        return this;
+    }
+
+    private MatchPageTest read(double minutesAgo, Spot spot, double celsius) {
+        return log(minutesAgo, new Entry.TemperatureRead(spot, Temperature.celsius(celsius)));
+    }
+
+    private String page() {
+        return HtmlUtils.htmlUnescape(client.get("/bench/" + id + "?step=match").body());
+    }
+
+    @Test
+    void asksForThePotThatWasNotReadYet() {
+        log(30, new Entry.PortionFed(1, 4)).log(25, new Entry.LyeClear()).read(5, Spot.LYE, 70);
+        assertThat(page()).contains("Read the fats to see when the two meet");
+    }
+
+    @Test
+    void saysWhenThePotsMeetWithABand() {
+        read(20, Spot.LYE, 72).read(20, Spot.FATS, 57).read(10, Spot.LYE, 63).read(10, Spot.FATS, 53).read(0.2, Spot.LYE, 57).read(0.2, Spot.FATS, 50);
+        assertThat(page()).containsPattern("Together in about \\d+ min, \\d+ to (\\d+|never), at \\d+ to \\d+ °C");
+    }
+
+    @Test
+    void potsThatAreCloseButTooWarmAreSaidWhenTheyAreThere() {
+        read(20, Spot.LYE, 66).read(20, Spot.FATS, 60).read(10, Spot.LYE, 60).read(10, Spot.FATS, 55.5).read(0.2, Spot.LYE, 55).read(0.2, Spot.FATS, 52);
+        assertThat(page()).containsPattern("Within 6 °C, and warmer than \\d+ to \\d+ °C. There in about \\d+ min, \\d+ to \\d+, or go on");
+    }
+
+    @Test
+    void aSteelJugInTheWarmIsTakenOutInTimeAndWhenItIsPast() {
+        read(30, Spot.FATS, 62).read(4, Spot.LYE, 20).read(0.1, Spot.FATS, 55);
+        log(3, new Entry.Bathed(Spot.LYE, Surroundings.WARM_BATH));
+        read(0.3, Spot.LYE, 28);
+        assertThat(page()).doesNotContain("Out of the bath");
+        read(0.1, Spot.LYE, 36.5);
+        assertThat(page()).contains("Out of the bath with the lye: it is near");
+        read(0.05, Spot.LYE, 46);
+        assertThat(page()).contains("Out of the bath with the lye: it is past");
+    }
+
+    @Test
+    void aColdBathIsLeftFromTheOtherSide() {
+        read(40, Spot.LYE, 36).read(0.3, Spot.LYE, 32).read(5, Spot.FATS, 60);
+        log(4.5, new Entry.Bathed(Spot.FATS, Surroundings.COLD_BATH));
+        read(0.3, Spot.FATS, 47);
+        assertThat(page()).doesNotContain("Out of the bath");
+        read(0.1, Spot.FATS, 28);
+        assertThat(page()).contains("Out of the bath with the fats: it is past");
+    }
+
+    @Test
+    void potsThatAreTooColdAreSaidToBe() {
+        read(20, Spot.LYE, 33).read(20, Spot.FATS, 31).read(0.2, Spot.LYE, 31).read(0.2, Spot.FATS, 29.5);
+        assertThat(page()).contains("but the fats are below 35 °C, where this recipe stays clear. Warm it a little");
+    }
+
+    @Test
+    void potsThatAreTogetherAreSaidToBe() {
+        read(20, Spot.LYE, 44).read(20, Spot.FATS, 43).read(0.2, Spot.LYE, 39).read(0.2, Spot.FATS, 39);
+        assertThat(page()).contains("They are together. Lye into the fats, through the strainer.");
+    }
+}
