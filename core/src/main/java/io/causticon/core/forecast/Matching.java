@@ -42,21 +42,20 @@ public record Matching(
     /** Within this of the temperature that the plan mixes at. */
     private static final double WINDOW = 5;
 
-    private static final double TOLERANCE = 6;
     private static final double NOISE = 1;
     private static final double LOOK_AHEAD = 180;
     private static final double SOON = 8;
 
     /**
      * @param usualRoom where the room was not read
+     * @param tolerance how close they should be
      * @param memories what earlier batches told of these pots
      */
-    public static Matching of(BatchPlan plan, BatchFacts facts, Temperature usualRoom, PotMemories memories, Instant moment) {
+    public static Matching of(BatchPlan plan, BatchFacts facts, Temperature usualRoom, TemperatureChange tolerance, PotMemories memories, Instant moment) {
         double now = minutes(facts.log(), moment);
         Temperature room = facts.room().orElse(usualRoom);
         Optional<CoolingFit> lye = fit(facts, Spot.LYE, moment, room, memories.lye());
         Optional<CoolingFit> fats = fit(facts, Spot.FATS, moment, room, memories.fats());
-        TemperatureChange tolerance = TemperatureChange.kelvin(TOLERANCE);
         Interval window = window(plan);
         Optional<Meeting> meeting = lye.flatMap(
                 l -> fats.map(f -> Meeting.of(l, f, now, now + LOOK_AHEAD, tolerance, window)));

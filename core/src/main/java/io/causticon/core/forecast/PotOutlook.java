@@ -16,11 +16,13 @@ import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Surroundings;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -100,25 +102,28 @@ public record PotOutlook(
 
     /** In the bath as the log says; where it says nothing, milk and sugar stand in ice water and clear water does not. */
     private static LyePotSetup bathed(LyePotSetup usual, BatchLog log, Optional<Instant> fedFrom, Instant now) {
-        double from = Double.POSITIVE_INFINITY;
-        double until = Double.POSITIVE_INFINITY;
         List<BatchLog.Timed<Entry.Bathed>> moves =
                 log.of(Entry.Bathed.class).filter(b -> b.entry().pot() == Spot.LYE && !b.at().isAfter(now)).toList();
         if (moves.isEmpty()) {
             return usual;
         }
+        List<Interval> baths = new ArrayList<>();
+        double from = Double.NaN;
         for (BatchLog.Timed<Entry.Bathed> move : moves) {
             double minute = fedFrom.map(f -> minutes(f, move.at())).orElse(0.0);
             // Tap water is not counted on: it holds a peak back far less than ice does, and a forecast that errs must err hot.
             boolean cold = move.entry().into() == Surroundings.ICE_BATH;
-            if (cold && (Double.isInfinite(from) || Double.isFinite(until))) {
+            if (cold && Double.isNaN(from)) {
                 from = minute;
-                until = Double.POSITIVE_INFINITY;
-            } else if (!cold && Double.isFinite(from) && Double.isInfinite(until)) {
-                until = minute;
+            } else if (!cold && !Double.isNaN(from)) {
+                baths.add(Interval.between(from, minute));
+                from = Double.NaN;
             }
         }
-        return usual.inBath(from, until);
+        if (!Double.isNaN(from)) {
+            baths.add(Interval.between(from, Double.POSITIVE_INFINITY));
+        }
+        return usual.inBath(baths);
     }
 
     /** What of the liquid is still frozen by the model, g; empty when nothing was. */
@@ -129,6 +134,11 @@ public record PotOutlook(
     /** Lye in solution by the model, of itself and the liquid water. */
     public Share concentrationNow(Instant now) {
         return Share.fraction(run(now).concentrationAt(minute(now)));
+    }
+
+    /** How it was to go, by what is logged of the feeding and the bath but by no thermometer. */
+    public LyePotCurve unread(double minutes) {
+        return LyePotRun.run(setup, minutes);
     }
 
     private LyePotCurve run(Instant now) {

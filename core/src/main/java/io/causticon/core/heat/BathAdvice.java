@@ -33,6 +33,9 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
     /** Warm water that does not scald. */
     public static final Temperature WARM = Temperature.celsius(55);
     private static final double LONGEST = 40;
+    /** Two baths are twice the work: only for so many minutes less. */
+    private static final double WORTH_TWO_BATHS = 3;
+
     private static final double GRID = 0.25;
 
     /**
@@ -47,7 +50,6 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
     /** Baths after which they are within tolerance and in the window, the quickest first; empty when none helps within forty minutes. */
     public static List<BathAdvice> of(Stands lye, Stands fats, Interval window, TemperatureChange tolerance) {
         List<BathAdvice> advice = new ArrayList<>();
-        both(lye, fats, window, tolerance).ifPresent(advice::add);
         for (Pot pot : List.of(Pot.LYE, Pot.FATS)) {
             Stands bathed = pot == Pot.LYE ? lye : fats;
             CoolingBody waits = (pot == Pot.LYE ? fats : lye).waits();
@@ -63,6 +65,8 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
                 }
             }
         }
+        double quickest = advice.stream().mapToDouble(BathAdvice::minutes).min().orElse(Double.POSITIVE_INFINITY);
+        both(lye, fats, window, tolerance).filter(b -> b.minutes() < quickest - WORTH_TWO_BATHS).ifPresent(advice::add);
         advice.sort(Comparator.comparingDouble(BathAdvice::minutes));
         return advice;
     }

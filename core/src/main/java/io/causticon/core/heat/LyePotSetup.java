@@ -1,7 +1,9 @@
 package io.causticon.core.heat;
 
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import java.util.List;
 
 /**
  * A lye pot and how it is fed.
@@ -12,8 +14,7 @@ import io.causticon.core.quantity.Temperature;
  * @param vessel what it stands in
  * @param vesselStart temperature of the vessel
  * @param room temperature of the room
- * @param bathFrom minute after the first lye from which it stands in ice water, at 1 C; infinite if it never does
- * @param bathUntil minute at which it leaves that; infinite if it stays
+ * @param baths when it stands in ice water, at 1 C, in minutes after the first lye; until infinity if it stays
  * @param losses whether it loses heat at all; without, the end is that of the balance
  */
 public record LyePotSetup(
@@ -23,11 +24,14 @@ public record LyePotSetup(
         PotVessel vessel,
         Temperature vesselStart,
         Temperature room,
-        double bathFrom,
-        double bathUntil,
+        List<Interval> baths,
         boolean losses) {
 
-    private static final double NEVER = Double.POSITIVE_INFINITY;
+    private static final Interval ALWAYS = Interval.between(0, Double.POSITIVE_INFINITY);
+
+    public LyePotSetup {
+        baths = List.copyOf(baths);
+    }
 
     /**
      * A pot that stands in ice water all the time, or never.
@@ -43,7 +47,7 @@ public record LyePotSetup(
             Temperature room,
             boolean bath,
             boolean losses) {
-        this(contents, dissolved, feedMinutes, vessel, vesselStart, room, bath ? 0 : NEVER, NEVER, losses);
+        this(contents, dissolved, feedMinutes, vessel, vesselStart, room, bath ? List.of(ALWAYS) : List.of(), losses);
     }
 
     /** Water and lye from the room's temperature, fed over some minutes into a plastic jug. */
@@ -53,17 +57,17 @@ public record LyePotSetup(
     }
 
     public LyePotSetup fedOver(double minutes) {
-        return new LyePotSetup(contents, dissolved, minutes, vessel, vesselStart, room, bathFrom, bathUntil, losses);
+        return new LyePotSetup(contents, dissolved, minutes, vessel, vesselStart, room, baths, losses);
     }
 
     /** Whether it stands in ice water at this minute after the first lye. */
     public boolean isInBath(double minute) {
-        return minute >= bathFrom && minute < bathUntil;
+        return baths.stream().anyMatch(b -> b.low() <= minute && minute < b.high());
     }
 
-    /** In ice water between two minutes after the first lye. */
-    public LyePotSetup inBath(double from, double until) {
-        return new LyePotSetup(contents, dissolved, feedMinutes, vessel, vesselStart, room, from, until, losses);
+    /** In ice water at these times, in minutes after the first lye. */
+    public LyePotSetup inBath(List<Interval> times) {
+        return new LyePotSetup(contents, dissolved, feedMinutes, vessel, vesselStart, room, times, losses);
     }
 
     public LyePotSetup inBath(boolean other) {

@@ -6,6 +6,7 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -16,10 +17,29 @@ public final class TemperatureNotation {
     private static final Pattern FORM =
             Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(?:\u00b0|\u00ba|deg(?:rees)?)?\\s*([a-z]*)");
 
+    private static final double KELVIN_IN_FAHRENHEIT = 1.8;
+
     private TemperatureNotation() {}
 
     /** @throws ProblemsException if it is no temperature */
     public static Temperature read(String field, String text, Units units) {
+        Typed typed = typed(field, text, units);
+        return typed.fahrenheit() ? Temperature.fahrenheit(typed.number()) : Temperature.celsius(typed.number());
+    }
+
+    /**
+     * A difference of two temperatures, typed the same way.
+     *
+     * @throws ProblemsException if it is none
+     */
+    public static TemperatureChange readChange(String field, String text, Units units) {
+        Typed typed = typed(field, text, units);
+        return TemperatureChange.kelvin(typed.fahrenheit() ? typed.number() / KELVIN_IN_FAHRENHEIT : typed.number());
+    }
+
+    private record Typed(double number, boolean fahrenheit) {}
+
+    private static Typed typed(String field, String text, Units units) {
         Matcher form = FORM.matcher(text.trim().toLowerCase(Locale.ROOT));
         if (text.isBlank()) {
             throw ProblemsException.of(field, ProblemKey.MISSING);
@@ -29,11 +49,9 @@ public final class TemperatureNotation {
         }
         double number = NumberNotation.read(field, form.group(1));
         return switch (form.group(2)) {
-            case "" -> units.temperature() == TemperatureUnit.CELSIUS
-                    ? Temperature.celsius(number)
-                    : Temperature.fahrenheit(number);
-            case "c", "celsius" -> Temperature.celsius(number);
-            case "f", "fahrenheit" -> Temperature.fahrenheit(number);
+            case "" -> new Typed(number, units.temperature() == TemperatureUnit.FAHRENHEIT);
+            case "c", "celsius" -> new Typed(number, false);
+            case "f", "fahrenheit" -> new Typed(number, true);
             default -> throw ProblemsException.of(field, ProblemKey.UNKNOWN_UNIT, form.group(2), text.trim());
         };
     }

@@ -2,6 +2,7 @@ package io.causticon.core.problem;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 
 /** Collects all faults of a form, so that the maker is told of them together. */
 public final class Problems {
@@ -18,6 +19,16 @@ public final class Problems {
 
     public void addAll(List<Problem> problems) {
         found.addAll(problems);
+    }
+
+    /** What is read; where it cannot be, that is noted and the other value stands in, so that the rest can be looked at too. */
+    public <T> T reading(Supplier<T> read, T otherwise) {
+        try {
+            return read.get();
+        } catch (ProblemsException e) {
+            found.addAll(e.problems());
+            return otherwise;
+        }
     }
 
     public boolean isEmpty() {

@@ -14,6 +14,7 @@ import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Surroundings;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,7 +44,7 @@ class MatchingTest {
 
     private Matching seen(BatchPlan of, double minute) {
         BatchFacts facts = BatchFacts.of(of, new BatchLog(BEGUN, lines), minute(minute));
-        return Matching.of(of, facts, ROOM, PotMemories.NONE, minute(minute));
+        return Matching.of(of, facts, ROOM, TemperatureChange.kelvin(6), PotMemories.NONE, minute(minute));
     }
 
     private Matching seen(double minute) {

@@ -13,6 +13,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Surroundings;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -61,9 +62,12 @@ class PotOutlookTest {
                 assertThat(s.isInBath(60)).isTrue();
             });
             at(9, new Entry.Bathed(Spot.LYE, Surroundings.ROOM));
-            LyePotSetup out = seen(WATER, 10).setup();
-            assertThat(out.bathFrom()).isCloseTo(3, within(1e-9));
-            assertThat(out.bathUntil()).isCloseTo(9, within(1e-9));
+            assertThat(seen(WATER, 10).setup().baths()).containsExactly(Interval.between(3, 9));
+            at(11, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH)).at(11.5, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH));
+            assertThat(seen(WATER, 12).setup().baths())
+                    .containsExactly(Interval.between(3, 9), Interval.between(11, Double.POSITIVE_INFINITY));
+            at(13, new Entry.Bathed(Spot.LYE, Surroundings.COLD_BATH));
+            assertThat(seen(WATER, 14).setup().baths()).containsExactly(Interval.between(3, 9), Interval.between(11, 13));
         }
 
         @Test
@@ -81,13 +85,13 @@ class PotOutlookTest {
         @Test
         void coolsFromTheMinuteItIsEnteredAndNotBefore() {
             LyePotSetup dry = seen(WATER, 0).setup();
-            LyePotSetup bathed = dry.inBath(6, 12);
+            LyePotSetup bathed = dry.inBath(List.of(Interval.between(6, 12)));
             double before = LyePotRun.run(dry, 40).at(6) - LyePotRun.run(bathed, 40).at(6);
             double in = LyePotRun.run(dry, 40).at(12) - LyePotRun.run(bathed, 40).at(12);
             assertThat(before).isCloseTo(0, within(1e-9));
             assertThat(in).isGreaterThan(3);
             // Out again it cools like any jug, and stays behind the one that was in all the time.
-            assertThat(LyePotRun.run(bathed, 40).at(30)).isGreaterThan(LyePotRun.run(dry.inBath(6, 99), 40).at(30) + 2);
+            assertThat(LyePotRun.run(bathed, 40).at(30)).isGreaterThan(LyePotRun.run(dry.inBath(List.of(Interval.between(6, 99))), 40).at(30) + 2);
         }
     }
 

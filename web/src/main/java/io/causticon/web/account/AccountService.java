@@ -4,12 +4,15 @@ import io.causticon.core.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleFunction;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -25,8 +28,9 @@ public class AccountService implements UserDetailsService {
     static final int SHORTEST_PASSWORD = 10;
     private static final int LONGEST_PASSWORD = 72;
     private static final int LONGEST_NAME = 40;
-    private static final double COLDEST_ROOM = -10;
-    private static final double WARMEST_ROOM = 45;
+    private static final Interval ROOM = Interval.between(-10, 45);
+    private static final Interval MIXING = Interval.between(15, 70);
+    private static final Interval WITHIN = Interval.between(2, 30);
 
     private final AccountRepository accounts;
     private final WorkshopRepository workshops;
@@ -74,6 +78,8 @@ public class AccountService implements UserDetailsService {
                 workshop.name(),
                 ZoneId.of(workshop.zone()),
                 Temperature.celsius(workshop.roomCelsius()),
+                Temperature.celsius(workshop.mixAtCelsius()),
+                TemperatureChange.kelvin(workshop.matchWithinKelvin()),
                 workshop.currency());
     }
 
@@ -99,36 +105,71 @@ public class AccountService implements UserDetailsService {
         accounts.save(new Account(normal, shown, passwords.encode(password), role, clock.instant()));
     }
 
-    /** Makes or changes the workshop. */
+    /** Makes the workshop, with the usual habits. */
     @Transactional
-    public void saveWorkshop(String name, String zone, double roomCelsius) {
+    public void openWorkshop(String name, String zone, Temperature room) {
         Problems problems = new Problems();
+        check(name, zone, room, problems);
+        problems.throwIfAny();
+        workshops.save(new Workshop(name.trim(), zone, room.celsius()));
+    }
+
+    /**
+     * What a workshop is called and how it works.
+     *
+     * @param name of it
+     * @param zone its time zone
+     * @param room usual temperature
+     * @param mixAt where lye and fats usually meet, 15 to 70 C
+     * @param within how close they should be, 2 to 30 K; makers disagree, and thirty is as good as not at all
+     * @param currency that prices are in (ISO 4217)
+     */
+    record Habits(String name, String zone, Temperature room, Temperature mixAt, TemperatureChange within, String currency) {}
+
+    /**
+     * Changes the workshop, all of it or nothing.
+     *
+     * @param problems found so far, while reading what was typed
+     * @throws ProblemsException with those and everything else
+     */
+    @Transactional
+    public void change(Habits habits, Problems problems) {
+        check(habits.name(), habits.zone(), habits.room(), problems);
+        String currency = habits.currency().trim().toUpperCase(Locale.ROOT);
+        if (Currency.getAvailableCurrencies().stream().noneMatch(c -> c.getCurrencyCode().equals(currency))) {
+            problems.add("currency", ProblemKey.NOT_A_CHOICE, habits.currency());
+        }
+        checkRange("mixAt", "Mixing temperature", habits.mixAt().celsius(), MIXING, Temperature::celsius, problems);
+        checkRange("within", "The difference", habits.within().kelvin(), WITHIN, TemperatureChange::kelvin, problems);
+        problems.throwIfAny();
+        Workshop workshop = workshop();
+        workshop.change(habits.name().trim(), habits.zone(), habits.room().celsius());
+        workshop.mix(habits.mixAt().celsius(), habits.within().kelvin());
+        workshop.pay(currency);
+        workshops.save(workshop);
+    }
+
+    private static void check(String name, String zone, Temperature room, Problems problems) {
         if (name.isBlank()) {
             problems.add("workshop", ProblemKey.MISSING);
         }
         if (!ZoneId.getAvailableZoneIds().contains(zone)) {
             problems.add("zone", ProblemKey.NOT_A_CHOICE, zone);
         }
-        if (roomCelsius < COLDEST_ROOM || roomCelsius > WARMEST_ROOM) {
-            ProblemKey key = roomCelsius < COLDEST_ROOM ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH;
-            double limit = roomCelsius < COLDEST_ROOM ? COLDEST_ROOM : WARMEST_ROOM;
-            problems.add(
-                    "room", key, "ROOM", Temperature.celsius(roomCelsius), Temperature.celsius(limit));
-        }
-        problems.throwIfAny();
-        workshops.findById(Workshop.ONLY).ifPresentOrElse(
-                w -> w.change(name.trim(), zone, roomCelsius),
-                () -> workshops.save(new Workshop(name.trim(), "", zone, roomCelsius)));
+        checkRange("room", "ROOM", room.celsius(), ROOM, Temperature::celsius, problems);
     }
 
-    /** Says what money prices are in. */
-    @Transactional
-    public void payIn(String currency) {
-        String code = currency.trim().toUpperCase(Locale.ROOT);
-        if (Currency.getAvailableCurrencies().stream().noneMatch(c -> c.getCurrencyCode().equals(code))) {
-            throw ProblemsException.of("currency", ProblemKey.NOT_A_CHOICE, currency);
+    private static void checkRange(
+            String field, String name, double value, Interval possible, DoubleFunction<Object> quantity, Problems problems) {
+        if (!possible.contains(value)) {
+            boolean low = value < possible.low();
+            problems.add(
+                    field,
+                    low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    name,
+                    quantity.apply(value),
+                    quantity.apply(low ? possible.low() : possible.high()));
         }
-        workshops.findById(Workshop.ONLY).ifPresent(w -> w.pay(code));
     }
 
     @Transactional
@@ -168,7 +209,7 @@ public class AccountService implements UserDetailsService {
     }
 
     private Workshop workshop() {
-        return workshops.findById(Workshop.ONLY).orElseGet(() -> new Workshop("Workshop", "", "UTC", 20));
+        return workshops.findById(Workshop.ONLY).orElseGet(() -> new Workshop("Workshop", "UTC", 20));
     }
 
     private static void checkPassword(String password, Problems problems) {

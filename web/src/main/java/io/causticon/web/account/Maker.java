@@ -2,6 +2,7 @@ package io.causticon.web.account;
 
 import io.causticon.core.notation.Units;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.Frame;
 import java.time.ZoneId;
@@ -17,6 +18,8 @@ import java.time.ZoneId;
  * @param workshop the workshop's name
  * @param zone the workshop's time zone
  * @param room usual temperature of the workshop
+ * @param mixAt where lye and fats of a new plan meet
+ * @param within how close they should be then
  * @param currency code of the money that its prices are in (ISO 4217)
  */
 public record Maker(
@@ -28,6 +31,8 @@ public record Maker(
         String workshop,
         ZoneId zone,
         Temperature room,
+        Temperature mixAt,
+        TemperatureChange within,
         String currency) {
 
     public Formats formats() {

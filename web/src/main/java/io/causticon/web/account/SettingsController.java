@@ -1,7 +1,9 @@
 package io.causticon.web.account;
 
+import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.notation.Units;
+import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.ProblemWords;
 import java.util.Map;
@@ -59,17 +61,32 @@ class SettingsController {
             @RequestParam String workshop,
             @RequestParam String zone,
             @RequestParam String room,
-            @RequestParam(defaultValue = "") String currency) {
+            @RequestParam String mixAt,
+            @RequestParam String within,
+            @RequestParam String currency) {
+        Problems problems = new Problems();
+        AccountService.Habits habits = new AccountService.Habits(
+                workshop,
+                zone,
+                problems.reading(() -> TemperatureNotation.read("room", room, maker.units()), maker.room()),
+                problems.reading(() -> TemperatureNotation.read("mixAt", mixAt, maker.units()), maker.mixAt()),
+                problems.reading(() -> TemperatureNotation.readChange("within", within, maker.units()), maker.within()),
+                currency);
         try {
-            double celsius = TemperatureNotation.read("room", room, maker.units()).celsius();
-            accounts.saveWorkshop(workshop, zone, celsius);
-            if (!currency.isBlank()) {
-                accounts.payIn(currency);
-            }
+            accounts.change(habits, problems);
             return "redirect:/settings";
         } catch (ProblemsException e) {
-            return show(model, maker, words.byField(e.problems(), maker.formats()), "");
+            return shownAsTyped(model, maker, habits, e, room, mixAt, within);
         }
+    }
+
+    private String shownAsTyped(
+            Model model, Maker maker, AccountService.Habits typed, ProblemsException e, String room, String mixAt, String within) {
+        String shown = show(model, maker, words.byField(e.problems(), maker.formats()), "");
+        model.addAllAttributes(Map.of(
+                "typedWorkshop", typed.name(), "typedZone", typed.zone(), "typedCurrency", typed.currency(), "room", room, "mixAt", mixAt,
+                "within", within));
+        return shown;
     }
 
     @PostMapping("/people")
@@ -110,6 +127,11 @@ class SettingsController {
 
     private String show(Model model, Maker maker, Map<String, String> problems, String done) {
         model.addAttribute("settings", maker);
+        model.addAttribute("typedWorkshop", maker.workshop());
+        model.addAttribute("typedZone", maker.zone().getId());
+        model.addAttribute("typedCurrency", maker.currency());
+        model.addAttribute("mixAt", maker.formats().temperatureNumber(maker.mixAt()));
+        model.addAttribute("within", NumberNotation.write(maker.formats().degreesApart(maker.within().kelvin()), 1));
         model.addAttribute("room", maker.formats().temperatureNumber(maker.room()));
         model.addAttribute("roomUnit", maker.formats().temperatureUnit());
         model.addAttribute("problems", problems);

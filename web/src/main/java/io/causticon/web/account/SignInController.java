@@ -1,6 +1,7 @@
 package io.causticon.web.account;
 
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.core.notation.Units;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.ProblemWords;
@@ -20,7 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SignInController {
 
-    private static final double USUAL_ROOM = 20;
+    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
     private final AccountService accounts;
     private final ProblemWords words;
@@ -67,7 +68,7 @@ class SignInController {
             return show(model, form, Map.of("again", "The two passwords differ. Type the same in both."));
         }
         try {
-            accounts.saveWorkshop(form.workshop(), form.zone(), USUAL_ROOM);
+            accounts.openWorkshop(form.workshop(), form.zone(), USUAL_ROOM);
             accounts.create(form.name(), form.displayName(), password, Role.OWNER);
         } catch (ProblemsException e) {
             return show(model, form, words.byField(e.problems(), new Formats(Units.METRIC, ZoneOffset.UTC)));

@@ -9,6 +9,8 @@ class Workshop {
 
     static final int ONLY = 1;
     static final String DEFAULT_CURRENCY = "EUR";
+    private static final double USUAL_MIX = 40;
+    private static final double USUAL_MATCH = 6;
 
     @Id
     private int id = ONLY;
@@ -17,13 +19,14 @@ class Workshop {
     private String place = "";
     private String zone = "UTC";
     private double roomCelsius;
+    private double mixAtCelsius = USUAL_MIX;
+    private double matchWithinKelvin = USUAL_MATCH;
     private String currency = DEFAULT_CURRENCY;
 
     protected Workshop() {}
 
-    Workshop(String name, String place, String zone, double roomCelsius) {
+    Workshop(String name, String zone, double roomCelsius) {
         this.name = name;
-        this.place = place;
         this.zone = zone;
         this.roomCelsius = roomCelsius;
     }
@@ -38,6 +41,21 @@ class Workshop {
 
     double roomCelsius() {
         return roomCelsius;
+    }
+
+    /** Where lye and fats usually meet, C. */
+    double mixAtCelsius() {
+        return mixAtCelsius;
+    }
+
+    /** How close they should be, K. */
+    double matchWithinKelvin() {
+        return matchWithinKelvin;
+    }
+
+    void mix(double newMixAt, double newWithin) {
+        this.mixAtCelsius = newMixAt;
+        this.matchWithinKelvin = newWithin;
     }
 
     /** Code of the money that prices are in (ISO 4217). */

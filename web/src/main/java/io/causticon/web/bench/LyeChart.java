@@ -1,6 +1,7 @@
 package io.causticon.web.bench;
 
 import io.causticon.core.forecast.PotOutlook;
+import io.causticon.core.heat.LyePotCurve;
 import io.causticon.core.heat.PotForecast;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -9,7 +10,9 @@ import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** The lye pot from the first lye on: what was read, against where it is going. */
@@ -25,28 +28,35 @@ final class LyeChart {
         double to = Math.max(LEAST, pot.forecast().minutes());
         List<PotForecast.Reading> readings =
                 pot.fedFrom().map(f -> PotOutlook.readings(log, f, now)).orElse(List.of());
-        double highest = Math.max(
-                        Math.max(pot.forecast().peakBand().high(), pot.limit().map(l -> l.celsius()).orElse(0.0)),
-                        readings.stream().mapToDouble(PotForecast.Reading::celsius).max().orElse(0))
-                + MARGIN;
-        double lowest = Math.min(
-                        IntStream.rangeClosed(0, (int) to).mapToDouble(m -> pot.forecast().band(m).low()).min().orElse(0), readings.stream().mapToDouble(PotForecast.Reading::celsius).min().orElse(99))
-                - MARGIN;
+        LyePotCurve before = pot.unread(to);
+        double from = readings.isEmpty() ? 0 : minute;
+        Optional<Double> clear = pot.fedFrom().flatMap(f -> log.first(Entry.LyeClear.class).map(c -> minutes(f, c.at())));
+        double past = readings.isEmpty() ? 0 : clear.orElse(from);
+        DoubleSummaryStatistics seen = new DoubleSummaryStatistics();
+        readings.forEach(r -> seen.accept(r.celsius()));
+        IntStream.rangeClosed(0, (int) past).forEach(m -> seen.accept(before.at(m)));
+        IntStream.rangeClosed((int) from, (int) to).forEach(m -> seen.accept(pot.forecast().band(m).low()));
+        seen.accept(pot.forecast().peakBand().high());
+        pot.limit().ifPresent(l -> seen.accept(l.celsius()));
+        double highest = seen.getMax() + MARGIN;
+        double lowest = seen.getMin() - MARGIN;
         TemperatureChart chart =
                 new TemperatureChart("Lye pot, measured against its forecast", formats, 0, to, Math.max(-34, lowest), highest);
         pot.limit().ifPresent(l -> chart.limit(l, "scorches"));
-        double from = readings.isEmpty() ? 0 : minute;
         double end = pot.forecast().minutes();
-        if (log.first(Entry.LyeClear.class).isEmpty()) {
+        if (clear.isEmpty()) {
             chart.band(from, end, pot.forecast()::band, "lye");
             chart.curve(from, end, pot.forecast()::middle, "lye", "forecast");
+        }
+        if (!readings.isEmpty()) {
+            // What was to be expected before anything was read: how far off it is tells as much as the readings themselves.
+            chart.expected(0, past, before::at);
         }
         SvgPath path = new SvgPath();
         readings.forEach(r -> path.to(chart.x(r.minute()), chart.y(r.celsius())));
         chart.measured(path, "lye");
         readings.forEach(r -> chart.mark("lye", r.minute(), r.celsius()));
-        pot.fedFrom().ifPresent(f -> log.of(Entry.PortionFed.class).forEach(p -> chart.event(
-                Math.max(0, Duration.between(f, p.at()).toMillis() / 60_000.0), true)));
+        pot.fedFrom().ifPresent(f -> log.of(Entry.PortionFed.class).forEach(p -> chart.event(minutes(f, p.at()), true)));
         if (pot.fed() > 0) {
             chart.words(minute, 4, "portions in: " + pot.fed() + " of " + pot.portions());
         }
@@ -54,5 +64,9 @@ final class LyeChart {
             chart.now(minute);
         }
         return chart.done();
+    }
+
+    private static double minutes(Instant from, Instant to) {
+        return Math.max(0, Duration.between(from, to).toMillis() / 60_000.0);
     }
 }

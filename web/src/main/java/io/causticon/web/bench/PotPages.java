@@ -186,7 +186,7 @@ final class PotPages {
     }
 
     BenchPage.Pot matching() {
-        Matching matching = Matching.of(batch.plan(), facts, maker.room(), memories, now);
+        Matching matching = Matching.of(batch.plan(), facts, maker.room(), maker.within(), memories, now);
         boolean fatsNext = matching.lye().isPresent() && matching.fats().isEmpty();
         Spot spot = fatsNext ? Spot.FATS : Spot.LYE;
         return new BenchPage.Pot(

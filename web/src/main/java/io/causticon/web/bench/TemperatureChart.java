@@ -83,13 +83,35 @@ final class TemperatureChart {
     }
 
     void curve(double from, double to, DoubleUnaryOperator at, String style, String name) {
+        drawing.path(line(from, to, at).open(), "forecast stroke-" + style);
+        drawing.text(RIGHT + 8, free(y(at.applyAsDouble(to)) + 4), name, "name fill-" + style);
+    }
+
+    /** What was expected of the time that is past: behind what was read, with its name at its highest point. */
+    void expected(double from, double to, DoubleUnaryOperator at) {
+        double high = from;
+        for (int i = 0; i <= POINTS; i++) {
+            double m = from + (to - from) * i / POINTS;
+            high = at.applyAsDouble(m) > at.applyAsDouble(high) ? m : high;
+        }
+        drawing.path(line(from, to, at).open(), "expected");
+        double x = minutes.at(high);
+        double above = y(at.applyAsDouble(high)) - 6;
+        // Over the flank, so that it does not stand on the line of now.
+        if (high > (from + to) / 2) {
+            drawing.textEnd(x - 6, above, "expected", "tick");
+        } else {
+            drawing.text(x + 6, above, "expected", "tick");
+        }
+    }
+
+    private SvgPath line(double from, double to, DoubleUnaryOperator at) {
         SvgPath path = new SvgPath();
         for (int i = 0; i <= POINTS; i++) {
             double m = from + (to - from) * i / POINTS;
             path.to(minutes.at(m), y(at.applyAsDouble(m)));
         }
-        drawing.path(path.open(), "forecast stroke-" + style);
-        drawing.text(RIGHT + 8, free(y(at.applyAsDouble(to)) + 4), name, "name fill-" + style);
+        return path;
     }
 
     /** The nearest height at which no other label stands. */

@@ -94,7 +94,7 @@ class DemoWorkshop implements ApplicationRunner {
         if (!accounts.isNew()) {
             return;
         }
-        accounts.saveWorkshop("Saltern Lane Soapworks", ZoneId.systemDefault().getId(), ROOM.celsius());
+        accounts.openWorkshop("Saltern Lane Soapworks", ZoneId.systemDefault().getId(), ROOM);
         accounts.create("ines", INES, PASSWORD, Role.OWNER);
         accounts.create("odd", ODD, PASSWORD, Role.MAKER);
         accounts.create("guest", "Guest", PASSWORD, Role.VIEWER);

@@ -81,13 +81,13 @@ record PlanForm(
             "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
 
-    static PlanForm fresh(Formats formats, String mould) {
+    static PlanForm fresh(Formats formats, Temperature mixAt, String mould) {
         String step = MassNotation.write(Mass.grams(1), formats.units());
         Map<String, String> one = new HashMap<>(Map.of(
                 "process", "COLD",
                 "gel", "ALLOW",
                 "mould", mould,
-                "mixAt", formats.temperatureNumber(Temperature.celsius(40)),
+                "mixAt", formats.temperatureNumber(mixAt),
                 "superfat", "5",
                 "naohShare", "100",
                 "purity", "98",

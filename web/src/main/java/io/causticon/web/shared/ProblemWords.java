@@ -4,6 +4,7 @@ import io.causticon.core.problem.Problem;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,6 +42,9 @@ public class ProblemWords {
         }
         if (value instanceof Temperature temperature) {
             return formats.temperature(temperature);
+        }
+        if (value instanceof TemperatureChange change) {
+            return formats.difference(change.kelvin());
         }
         if (value instanceof Share share) {
             return formats.percent(share, 1);
