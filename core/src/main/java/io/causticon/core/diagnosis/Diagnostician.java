@@ -100,7 +100,7 @@ public final class Diagnostician {
                         .toList()
                 : shifts.stream()
                         .filter(l -> l.weight().decibans() > 0)
-                        .map(l -> new Cause(Phrase.of(l.words()), Phrase.of(l.reason()), OptionalDouble.empty()))
+                        .map(l -> new Cause(l.words(), l.reason(), OptionalDouble.empty()))
                         .toList();
         return new ConditionReport(
                 condition, belief.of(c), new Ledger(start, lines), causes, knowledge.remedy(condition));
@@ -112,13 +112,13 @@ public final class Diagnostician {
         if (!item.counts()) {
             boolean concerns = condition.hazard() && !reason.isEmpty();
             return new Ledger.Line(
-                    item.words(),
+                    Phrase.of(item.words()),
                     new Weight(0),
                     Ledger.Kind.DOES_NOT_CLEAR,
-                    concerns ? "it can raise a suspicion, never settle one" : "");
+                    Phrase.of(concerns ? "it can raise a suspicion, never settle one" : ""));
         }
         return new Ledger.Line(
-                item.words(), weight, item.isPresent() ? Ledger.Kind.SEEN : Ledger.Kind.ABSENT, reason);
+                Phrase.of(item.words()), weight, item.isPresent() ? Ledger.Kind.SEEN : Ledger.Kind.ABSENT, Phrase.of(reason));
     }
 
     private List<Ledger.Line> factLines(Condition condition, BatchFacts facts) {

@@ -1,6 +1,7 @@
 package io.causticon.core.diagnosis;
 
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.wording.Phrase;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -13,4 +14,4 @@ import java.util.function.Function;
  * @param reason why it matters
  */
 public record FactShift(
-        Condition condition, double weight, Function<BatchFacts, Optional<String>> says, String reason) {}
+        Condition condition, double weight, Function<BatchFacts, Optional<Phrase>> says, Phrase reason) {}

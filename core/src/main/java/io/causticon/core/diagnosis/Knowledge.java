@@ -1,6 +1,7 @@
 package io.causticon.core.diagnosis;
 
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -105,11 +106,16 @@ public final class Knowledge {
 
         /** A fact that either holds or not. */
         public FactSentence fact(String words, Predicate<BatchFacts> holds) {
+            return new FactSentence(facts -> holds.test(facts) ? Optional.of(Phrase.of(words)) : Optional.empty());
+        }
+
+        /** A fact with figures that either holds or not. */
+        public FactSentence fact(Phrase words, Predicate<BatchFacts> holds) {
             return new FactSentence(facts -> holds.test(facts) ? Optional.of(words) : Optional.empty());
         }
 
         /** A fact that says itself with its figures. */
-        public FactSentence fact(Function<BatchFacts, Optional<String>> says) {
+        public FactSentence fact(Function<BatchFacts, Optional<Phrase>> says) {
             return new FactSentence(says);
         }
 
@@ -176,11 +182,11 @@ public final class Knowledge {
 
         /** "fact F shifts X by so many decibans because". */
         public final class FactSentence {
-            private final Function<BatchFacts, Optional<String>> says;
+            private final Function<BatchFacts, Optional<Phrase>> says;
             private Condition condition = Conditions.LYE_HEAVY;
             private double weight;
 
-            private FactSentence(Function<BatchFacts, Optional<String>> says) {
+            private FactSentence(Function<BatchFacts, Optional<Phrase>> says) {
                 this.says = says;
             }
 
@@ -195,6 +201,11 @@ public final class Knowledge {
             }
 
             public FactSentence because(String reason) {
+                return because(Phrase.of(reason));
+            }
+
+            /** For a reason that has figures in it. */
+            public FactSentence because(Phrase reason) {
                 shifts.add(new FactShift(condition, weight, says, reason));
                 return this;
             }

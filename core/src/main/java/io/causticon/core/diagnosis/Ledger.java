@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.wording.Phrase;
 import java.util.List;
 
 /**
@@ -40,5 +41,11 @@ public record Ledger(double start, List<Line> lines) {
      * @param kind what kind of line it is
      * @param reason why it matters; may be empty where it only takes belief away from others
      */
-    public record Line(String words, Weight weight, Kind kind, String reason) {}
+    public record Line(Phrase words, Weight weight, Kind kind, Phrase reason) {
+
+        /** Whether it says why it matters. */
+        public boolean isExplained() {
+            return !reason.pattern().isEmpty();
+        }
+    }
 }

@@ -11,6 +11,7 @@ import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Phrase;
 import java.util.Locale;
 import org.junit.jupiter.api.Nested;
@@ -101,9 +102,9 @@ class DiagnosisTest {
                     .filteredOn(l -> l.kind() == Ledger.Kind.DOES_NOT_CLEAR)
                     .singleElement()
                     .satisfies(l -> {
-                        assertThat(l.words()).isEqualTo("strip reads 9");
+                        assertThat(l.words()).isEqualTo(Phrase.of("strip reads 9"));
                         assertThat(l.weight().decibans()).isZero();
-                        assertThat(l.reason()).contains("never settle");
+                        assertThat(l.reason().pattern()).contains("never settle");
                     });
         }
 
@@ -180,8 +181,8 @@ class DiagnosisTest {
                     .diagnosis();
             assertThat(diagnosis.leading().orElseThrow().condition()).isEqualTo(Conditions.SCORCHED);
             assertThat(diagnosis.of(Conditions.SCORCHED).causes())
-                    .extracting(c -> written(c.words()))
-                    .contains("liquor reached 66 \u00b0C");
+                    .extracting(c -> c.words())
+                    .contains(Phrase.of("liquor reached {}", Temperature.celsius(66)));
         }
 
         @Test

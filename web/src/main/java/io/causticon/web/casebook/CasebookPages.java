@@ -51,7 +51,7 @@ class CasebookPages {
                 seen(diagnosis, batch, Evidence.Source.LOG),
                 looks.stream().limit(MOST_LOOKS).toList(),
                 groups(diagnosis),
-                diagnosis.reports().stream().filter(CasebookPages::isShown).map(this::ranked).toList(),
+                diagnosis.reports().stream().filter(CasebookPages::isShown).map(r -> ranked(r, formats)).toList(),
                 diagnosis.reports().stream()
                         .filter(r -> !isShown(r))
                         .map(r -> new CasebookPage.Short(
@@ -86,7 +86,7 @@ class CasebookPages {
         return report.probability() >= (report.condition().hazard() ? SHOWN_HAZARD : SHOWN);
     }
 
-    private CasebookPage.Ranked ranked(ConditionReport report) {
+    private static CasebookPage.Ranked ranked(ConditionReport report, Formats formats) {
         double start = report.ledger().start();
         double sum = report.ledger().sum();
         String account = "starts at " + Formats.probability(probability(start)) + " (" + Formats.signed(start, 1)
@@ -97,10 +97,10 @@ class CasebookPages {
                 Formats.probability(report.probability()),
                 report.condition().hazard(),
                 account,
-                LedgerLayout.draw(report.condition().name(), report.ledger()),
+                LedgerLayout.draw(report.condition().name(), report.ledger(), formats),
                 LedgerLayout.shown(report.ledger()).stream()
                         .map(l -> new CasebookPage.Row(
-                                l.words(), Formats.signed(l.weight().decibans(), 1), l.reason()))
+                                formats.phrase(l.words()), Formats.signed(l.weight().decibans(), 1), formats.phrase(l.reason())))
                         .toList());
     }
 

@@ -23,12 +23,12 @@ final class LedgerLayout {
     static List<Ledger.Line> shown(Ledger ledger) {
         return ledger.lines().stream()
                 .filter(l -> Math.abs(l.weight().decibans()) >= SMALL
-                        || l.kind() == Ledger.Kind.DOES_NOT_CLEAR && !l.reason().isEmpty())
+                        || l.kind() == Ledger.Kind.DOES_NOT_CLEAR && l.isExplained())
                 .sorted((a, b) -> Double.compare(b.weight().decibans(), a.weight().decibans()))
                 .toList();
     }
 
-    static Drawing draw(String condition, Ledger ledger) {
+    static Drawing draw(String condition, Ledger ledger, Formats formats) {
         List<Ledger.Line> lines = shown(ledger);
         double height = lines.size() * ROW + 8;
         Drawing.Builder drawing = Drawing.sized(WIDTH, height, "For and against " + condition);
@@ -39,25 +39,25 @@ final class LedgerLayout {
         double scale = LONGEST / Math.max(most, LEAST_SCALE);
         drawing.line(MIDDLE, 0, MIDDLE, height, "axis");
         for (int i = 0; i < lines.size(); i++) {
-            row(drawing, lines.get(i), 5 + i * ROW, scale);
+            row(drawing, lines.get(i), formats.phrase(lines.get(i).words()), 5 + i * ROW, scale);
         }
         return drawing.done();
     }
 
-    private static void row(Drawing.Builder drawing, Ledger.Line line, double y, double scale) {
+    private static void row(Drawing.Builder drawing, Ledger.Line line, String words, double y, double scale) {
         double weight = line.weight().decibans();
         double length = Math.abs(weight) * scale;
         String number = Formats.signed(weight, 1);
         if (line.kind() == Ledger.Kind.DOES_NOT_CLEAR) {
             drawing.mark("open", MIDDLE, y + BAR / 2)
-                    .text(MIDDLE + 12, y + 12, line.words() + ": does not clear it", "words quiet");
+                    .text(MIDDLE + 12, y + 12, words + ": does not clear it", "words quiet");
         } else if (weight > 0) {
             drawing.rect(MIDDLE, y, length, BAR, "for")
-                    .textEnd(MIDDLE - 10, y + 12, fit(line.words(), MIDDLE - 14), "words")
+                    .textEnd(MIDDLE - 10, y + 12, fit(words, MIDDLE - 14), "words")
                     .text(MIDDLE + length + 7, y + 12, number, "figure");
         } else {
             drawing.rect(MIDDLE - length + 0.75, y + 0.75, length - 1.5, BAR - 1.5, "against")
-                    .text(MIDDLE + 10, y + 12, fit(line.words(), WIDTH - MIDDLE - 14), "words")
+                    .text(MIDDLE + 10, y + 12, fit(words, WIDTH - MIDDLE - 14), "words")
                     .textEnd(MIDDLE - length - 7, y + 12, number, "figure");
         }
     }

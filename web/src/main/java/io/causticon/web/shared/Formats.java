@@ -5,6 +5,7 @@ import io.causticon.core.notation.Units.TemperatureUnit;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.time.Instant;
@@ -104,6 +105,9 @@ public record Formats(Units units, ZoneId zone) {
         }
         if (value instanceof Temperature temperature) {
             return number(degrees(temperature), 0) + " " + temperatureUnit();
+        }
+        if (value instanceof TemperatureChange change) {
+            return difference(change.kelvin());
         }
         if (value instanceof Share share) {
             double size = Math.abs(share.inPercent());

@@ -35,4 +35,22 @@ class CasebookPagesTest {
                 .containsPattern("\\d+\\.\\d\\d oz of the logged \\d+\\.\\d\\d oz was the vessel; superfat planned \\d+ %, then \u2212\\d+(\\.\\d)? %");
         assertThat(causes(application, Units.US)).noneMatch(c -> c.matches(".*\\d g\\b.*"));
     }
+
+    /** The words and reasons of every line of every condition of every batch. */
+    private static List<String> ledgers(RunningApplication application, Units units) {
+        CasebookPages pages = application.bean(CasebookPages.class);
+        Formats formats = new Formats(units, ZoneOffset.UTC);
+        return application.bean(BatchService.class).all().stream()
+                .map(b -> pages.page(b, formats))
+                .flatMap(p -> p.ranked().stream())
+                .flatMap(r -> r.rows().stream())
+                .map(r -> r.words() + ": " + r.reason())
+                .toList();
+    }
+
+    @Test
+    void weighTheLogInTheMakersDegrees(RunningApplication application) {
+        assertThat(ledgers(application, Units.METRIC)).anyMatch(l -> l.matches(".*\\d \u00b0C.*")).noneMatch(l -> l.contains("\u00b0F"));
+        assertThat(ledgers(application, Units.US)).anyMatch(l -> l.matches(".*\\d \u00b0F.*")).noneMatch(l -> l.contains("\u00b0C"));
+    }
 }

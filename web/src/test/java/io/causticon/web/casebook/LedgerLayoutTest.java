@@ -5,18 +5,22 @@ import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.diagnosis.Ledger;
 import io.causticon.core.diagnosis.Weight;
+import io.causticon.core.notation.Units;
+import io.causticon.core.wording.Phrase;
 import io.causticon.web.shared.Drawing;
+import io.causticon.web.shared.Formats;
+import java.time.ZoneOffset;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class LedgerLayoutTest {
 
     private static Ledger.Line line(String words, double decibans, Ledger.Kind kind) {
-        return new Ledger.Line(words, new Weight(decibans), kind, "because");
+        return new Ledger.Line(Phrase.of(words), new Weight(decibans), kind, Phrase.of("because"));
     }
 
     private static Drawing draw(Ledger.Line... lines) {
-        return LedgerLayout.draw("lye-heavy", new Ledger(-19, List.of(lines)));
+        return LedgerLayout.draw("lye-heavy", new Ledger(-19, List.of(lines)), new Formats(Units.METRIC, ZoneOffset.UTC));
     }
 
     private static double width(Drawing drawing, String style) {
@@ -63,7 +67,7 @@ class LedgerLayoutTest {
                         line("small", 2, Ledger.Kind.SEEN),
                         line("against", -9, Ledger.Kind.ABSENT),
                         line("large", 12, Ledger.Kind.SEEN)));
-        assertThat(LedgerLayout.shown(ledger)).extracting(Ledger.Line::words).containsExactly("large", "small", "against");
+        assertThat(LedgerLayout.shown(ledger)).extracting(l -> l.words().pattern()).containsExactly("large", "small", "against");
     }
 
     @Test

@@ -8,8 +8,9 @@ import static io.causticon.core.diagnosis.Findings.TACKY;
 
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.FattyAcid.Family;
-import java.util.Locale;
+import io.causticon.core.wording.Phrase;
 import java.util.Optional;
 
 /** What the hand says of a bar. */
@@ -42,24 +43,24 @@ final class FeelKnowledge implements Knowledge.Source {
         k.fact(f -> family(f, Family.POLY_UNSATURATED, MUCH_POLY, "poly-unsaturated acids")).shifts(SOFT).by(3).because("their soaps are soft");
     }
 
-    private static Optional<String> superfat(BatchFacts facts) {
+    private static Optional<Phrase> superfat(BatchFacts facts) {
         double superfat = facts.asWeighed().superfat().value();
         return superfat > MUCH_SUPERFAT
-                ? Optional.of(String.format(Locale.ROOT, "superfat as weighed %.0f %%", 100 * superfat))
+                ? Optional.of(Phrase.of("superfat as weighed {}", Share.fraction(superfat)))
                 : Optional.empty();
     }
 
-    private static Optional<String> water(BatchFacts facts) {
+    private static Optional<Phrase> water(BatchFacts facts) {
         double c = facts.concentration().fraction();
         return c > 0 && c < MUCH_WATER
-                ? Optional.of(String.format(Locale.ROOT, "lye at %.0f %%", 100 * c))
+                ? Optional.of(Phrase.of("lye at {}", Share.fraction(c)))
                 : Optional.empty();
     }
 
-    private static Optional<String> family(BatchFacts facts, Family family, double from, String name) {
+    private static Optional<Phrase> family(BatchFacts facts, Family family, double from, String name) {
         double share = facts.composition().of(family).fraction();
         return share >= from
-                ? Optional.of(String.format(Locale.ROOT, "%s %.0f %%", name, 100 * share))
+                ? Optional.of(Phrase.of(name + " {}", Share.fraction(share)))
                 : Optional.empty();
     }
 }

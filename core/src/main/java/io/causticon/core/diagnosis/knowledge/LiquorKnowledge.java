@@ -8,7 +8,8 @@ import static io.causticon.core.diagnosis.Findings.LIQUOR_ORANGE;
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Spot;
-import java.util.Locale;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.wording.Phrase;
 import java.util.Optional;
 
 /** What hot lye does to milk, sugar and protein. */
@@ -29,8 +30,14 @@ final class LiquorKnowledge implements Knowledge.Source {
         k.finding(LIQUOR_ORANGE).happensAnyway(.02).points(.90).to(SCORCHED).because("sugar and protein brown in hot lye");
         k.finding(BURNT_SMELL).happensAnyway(.03).points(.70).to(SCORCHED).because("protein gives off ammonia in hot lye");
         k.finding(CURDS).happensAnyway(.03).points(.35).to(SCORCHED).because("heat and lye clot the protein");
-        k.fact(LiquorKnowledge::passed).shifts(SCORCHED).by(14).because("milk and sugar brown above about 40 \u00b0C");
-        k.fact(LiquorKnowledge::stayedBelow).shifts(SCORCHED).by(-8).because("below about 40 \u00b0C little browns");
+        k.fact(LiquorKnowledge::passed)
+                .shifts(SCORCHED)
+                .by(14)
+                .because(Phrase.of("milk and sugar brown above about {}", Temperature.celsius(SCORCHES_ABOVE)));
+        k.fact(LiquorKnowledge::stayedBelow)
+                .shifts(SCORCHED)
+                .by(-8)
+                .because(Phrase.of("below about {} little browns", Temperature.celsius(SCORCHES_ABOVE)));
         k.fact("the liquid is clear water", f -> f.scorchingInLiquid().fraction() == 0)
                 .shifts(SCORCHED)
                 .by(-14)
@@ -43,16 +50,16 @@ final class LiquorKnowledge implements Knowledge.Source {
                 .because("ice would have held the heat down");
     }
 
-    private static Optional<String> passed(BatchFacts facts) {
+    private static Optional<Phrase> passed(BatchFacts facts) {
         return peakOfScorching(facts)
                 .filter(t -> t > SCORCHES_ABOVE)
-                .map(t -> String.format(Locale.ROOT, "liquor reached %.0f \u00b0C", t));
+                .map(t -> Phrase.of("liquor reached {}", Temperature.celsius(t)));
     }
 
-    private static Optional<String> stayedBelow(BatchFacts facts) {
+    private static Optional<Phrase> stayedBelow(BatchFacts facts) {
         return peakOfScorching(facts)
                 .filter(t -> t <= SCORCHES_ABOVE)
-                .map(t -> String.format(Locale.ROOT, "liquor logged up to %.0f \u00b0C", t));
+                .map(t -> Phrase.of("liquor logged up to {}", Temperature.celsius(t)));
     }
 
     private static Optional<Double> peakOfScorching(BatchFacts facts) {

@@ -12,6 +12,9 @@ import static io.causticon.core.diagnosis.Findings.WHITE_SPOTS;
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
+import io.causticon.core.wording.Phrase;
 import java.util.Optional;
 
 /** What happens in the pot. */
@@ -36,11 +39,11 @@ final class MixingKnowledge implements Knowledge.Source {
         k.finding(WHITE_SPOTS).points(.08).to(SEIZED).because("a mash traps what it closes over");
         k.fact(MixingKnowledge::mover).shifts(SEIZED).by(9).because("its phenols react with lye at once");
         k.fact(
-                        "poured into fats above 48 \u00b0C",
+                        Phrase.of("poured into fats above {}", Temperature.celsius(HOT)),
                         f -> f.pouredAt().map(t -> t.celsius() > HOT).orElse(false))
                 .shifts(SEIZED)
                 .by(3)
-                .because("every ten degrees halve the time");
+                .because(Phrase.of("every {} warmer halves the time", TemperatureChange.kelvin(10)));
     }
 
     private static void separation(Knowledge.Builder k) {
@@ -66,7 +69,7 @@ final class MixingKnowledge implements Knowledge.Source {
                 .because("the emulsion held");
     }
 
-    private static Optional<String> mover(BatchFacts facts) {
-        return facts.movers().stream().findFirst().map(name -> name + " in the recipe");
+    private static Optional<Phrase> mover(BatchFacts facts) {
+        return facts.movers().stream().findFirst().map(name -> Phrase.of("{} in the recipe", name));
     }
 }

@@ -17,7 +17,9 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.Keeping;
 import io.causticon.core.observation.Spot;
-import java.util.Locale;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.wording.Phrase;
 import java.util.Optional;
 
 /** What the heat of the loaf does. */
@@ -46,8 +48,8 @@ final class SettingKnowledge implements Knowledge.Source {
         k.finding(TUNNELS).happensAnyway(.015).points(.45).to(OVERHEATED).because("it foamed from inside");
         k.finding(WRINKLED).happensAnyway(.05).points(.50).to(OVERHEATED).because("a hot top shrinks as it cools");
         k.finding(OIL_LAYER).points(.12).to(OVERHEATED).because("hot soap can push oil out on top");
-        k.fact(f -> core(f, TOO_HOT_CORE, Double.MAX_VALUE)).shifts(OVERHEATED).by(14).because("above 88 \u00b0C loaves heave");
-        k.fact(f -> core(f, HOT_CORE, TOO_HOT_CORE)).shifts(OVERHEATED).by(7).because("above 82 \u00b0C loaves begin to crack");
+        k.fact(f -> core(f, TOO_HOT_CORE, Double.MAX_VALUE)).shifts(OVERHEATED).by(14).because(Phrase.of("above {} loaves heave", Temperature.celsius(TOO_HOT_CORE)));
+        k.fact(f -> core(f, HOT_CORE, TOO_HOT_CORE)).shifts(OVERHEATED).by(7).because(Phrase.of("above {} loaves begin to crack", Temperature.celsius(HOT_CORE)));
         k.fact(f -> core(f, 0, CALM_CORE)).shifts(OVERHEATED).by(-9).because("too cool to crack");
         k.fact(SettingKnowledge::sugar).shifts(OVERHEATED).by(6).because("sugar feeds the heat");
         k.fact("kept cold", BatchFacts::wasKeptCold).shifts(OVERHEATED).by(-10).because("the cold took the heat");
@@ -75,16 +77,16 @@ final class SettingKnowledge implements Knowledge.Source {
                 .because("heat on the border of enough");
     }
 
-    private static Optional<String> core(BatchFacts facts, double from, double to) {
+    private static Optional<Phrase> core(BatchFacts facts, double from, double to) {
         return facts.peak(Spot.CORE)
                 .filter(t -> t.celsius() >= from && t.celsius() < to)
-                .map(t -> String.format(Locale.ROOT, "core logged up to %.0f \u00b0C", t.celsius()));
+                .map(t -> Phrase.of("core logged up to {}", t));
     }
 
-    private static Optional<String> sugar(BatchFacts facts) {
+    private static Optional<Phrase> sugar(BatchFacts facts) {
         double sugar = facts.sugarOfFats().fraction();
         return sugar >= MUCH_SUGAR && facts.was(Keeping.INSULATED)
-                ? Optional.of(String.format(Locale.ROOT, "sugar %.1f %% of fats under towels", 100 * sugar))
+                ? Optional.of(Phrase.of("sugar {} of fats under towels", Share.fraction(sugar)))
                 : Optional.empty();
     }
 }

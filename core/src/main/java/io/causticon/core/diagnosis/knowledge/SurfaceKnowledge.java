@@ -10,7 +10,8 @@ import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.Keeping;
-import java.util.Locale;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.wording.Phrase;
 import java.util.Optional;
 
 /** What the air makes of a surface. */
@@ -54,16 +55,16 @@ final class SurfaceKnowledge implements Knowledge.Source {
         k.fact(SurfaceKnowledge::muchWater).shifts(SODA_ASH).by(2).because("water carries alkali to the surface");
     }
 
-    private static Optional<String> coolPour(BatchFacts facts) {
+    private static Optional<Phrase> coolPour(BatchFacts facts) {
         return facts.pouredAt()
                 .filter(t -> t.celsius() < COOL_POUR)
-                .map(t -> String.format(Locale.ROOT, "poured at %.0f \u00b0C", t.celsius()));
+                .map(t -> Phrase.of("poured at {}", t));
     }
 
-    private static Optional<String> muchWater(BatchFacts facts) {
+    private static Optional<Phrase> muchWater(BatchFacts facts) {
         double c = facts.concentration().fraction();
         return c > 0 && c < MUCH_WATER
-                ? Optional.of(String.format(Locale.ROOT, "lye at %.0f %%", 100 * c))
+                ? Optional.of(Phrase.of("lye at {}", Share.fraction(c)))
                 : Optional.empty();
     }
 }
