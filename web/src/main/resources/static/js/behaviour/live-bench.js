@@ -3,6 +3,7 @@
 import { silent } from '../calc/elapsed.js';
 
 const BEAT = 1000;
+const HAND_TYPES = 4000;
 
 export function liveBench(strip) {
   const feed = new EventSource(strip.dataset.liveBench);
@@ -36,9 +37,19 @@ export function liveBench(strip) {
   });
   feed.addEventListener('logged', refresh);
 
-  // The scale writes into its field, also while that has the cursor, until a hand has written there; emptied, it is the scale's again.
+  // The scale writes into its field, also while that has the cursor, until a hand has written there; emptied, it is the scale's again, once the
+  // hand has had the time to type what it emptied it for.
+  const byHand = (event) => {
+    if (event.target.matches?.('[data-from-scale]')) {
+      event.target.dataset.hand = String(Date.now());
+    }
+  };
+  document.addEventListener('input', byHand);
+  document.addEventListener('change', byHand);
+
   function fill(amount, value) {
-    if (amount.value === '' || amount.value === amount.dataset.filled) {
+    const emptied = amount.value === '' && Date.now() - Number(amount.dataset.hand ?? 0) > HAND_TYPES;
+    if (emptied || (amount.value !== '' && amount.value === amount.dataset.filled)) {
       amount.value = value;
       amount.dataset.filled = value;
     }

@@ -1,8 +1,8 @@
 package io.causticon.core.forecast;
 
-import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.Weights;
 import io.causticon.core.heat.ColdPlan;
 import io.causticon.core.heat.Levelling;
 import io.causticon.core.heat.LyePot;
@@ -12,6 +12,7 @@ import io.causticon.core.heat.LyePotSetup;
 import io.causticon.core.heat.LyeSolution;
 import io.causticon.core.heat.PotForecast;
 import io.causticon.core.heat.PotVessel;
+import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
@@ -41,6 +42,7 @@ import java.util.OptionalDouble;
  *     it is not enough
  * @param minutes over which to feed it in an ice bath to stay below the limit; empty without a limit or if forty are not enough
  * @param crystals temperature below which crystals come out of this liquor
+ * @param liquid what the liquid was read at before the lye; empty where it was not
  */
 public record PotOutlook(
         LyePotSetup setup,
@@ -52,12 +54,16 @@ public record PotOutlook(
         Levelling.State state,
         Optional<Share> frozen,
         OptionalDouble minutes,
-        Temperature crystals) {
+        Temperature crystals,
+        Optional<Temperature> liquid) {
 
     /** A pot this hot spits and fumes. */
     public static final Temperature CALM = Temperature.celsius(60);
 
     private static final Temperature FREEZER = Temperature.celsius(-18);
+    /** A liquid that was frozen and reads more than this has begun to thaw. */
+    private static final double THAWED = 4;
+
     private static final double CLEAR_FEED = 4;
     private static final double CAREFUL_FEED = 12;
     private static final double LOOK_AHEAD = 20;
@@ -72,9 +78,11 @@ public record PotOutlook(
      * @param now the moment to look from
      */
     public static PotOutlook of(BatchPlan plan, BatchLog log, Temperature room, Instant now) {
-        LyePot contents = contents(plan, room);
+        Beginning beginning = Beginning.of(log, room, now);
+        Weights weights = AsWeighed.of(plan, log).weights();
+        LyePot contents = contents(weights, room, beginning.liquid());
         Optional<Temperature> limit = LyePeak.of(plan, room).limit();
-        Optional<Instant> from = fedFrom(log);
+        Optional<Instant> from = beginning.fedFrom();
         boolean careful = limit.isPresent();
         PotVessel vessel = Pots.vessel(plan.lyeVessel(), PotVessel.PLASTIC);
         LyePotSetup setup = bathed(
@@ -84,7 +92,7 @@ public record PotOutlook(
         LyePot liquid = ColdPlan.frozen(contents, 0, FREEZER);
         Optional<Share> frozen = ColdPlan.leastFrozen(liquid, FREEZER, limit.orElse(CALM));
         OptionalDouble minutes = limit.map(l -> ColdPlan.leastMinutes(setup.inBath(true), l)).orElse(OptionalDouble.empty());
-        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
+        double strength = contents.naoh().grams() / (contents.naoh().grams() + liquid.water().grams());
         return new PotOutlook(
                 setup,
                 PotForecast.of(setup, ahead, readings),
@@ -97,7 +105,8 @@ public record PotOutlook(
                         : Levelling.of(readings, lastFed(log, from)),
                 frozen,
                 minutes,
-                Temperature.celsius(LyeSolution.crystallisation(balance.firstConcentration().fraction())));
+                Temperature.celsius(LyeSolution.crystallisation(strength)),
+                beginning.liquid());
     }
 
     /** In the bath as the log says; where it says nothing, milk and sugar stand in ice water and clear water does not. */
@@ -158,11 +167,60 @@ public record PotOutlook(
         return fedFrom.map(f -> minutes(f, now)).orElse(0.0);
     }
 
-    /** The first portion, or the first reading of lye where portions were not logged. */
-    private static Optional<Instant> fedFrom(BatchLog log) {
-        return log.first(Entry.PortionFed.class)
-                .map(p -> p.at())
-                .or(() -> log.first(Entry.TemperatureRead.class, t -> t.spot() == Spot.LYE).map(t -> t.at()));
+    /**
+     * When lye first went in, and what the liquid was read at before.
+     *
+     * @param fedFrom the first portion, or the first reading where portions were not logged; empty before
+     * @param liquid the last reading before that
+     */
+    private record Beginning(Optional<Instant> fedFrom, Optional<Temperature> liquid) {
+
+        /** No reading of a liquid without lye is this much above the room, K. */
+        private static final double ABOVE_THE_ROOM = 5;
+
+        /** Nor does it rise by so much, K, within so many minutes. */
+        private static final double RISE = 3;
+
+        private static final double SOON = 15;
+
+        static Beginning of(BatchLog log, Temperature room, Instant now) {
+            List<BatchLog.Timed<Entry.TemperatureRead>> read = log.of(Entry.TemperatureRead.class)
+                    .filter(t -> t.entry().spot() == Spot.LYE && !t.at().isAfter(now))
+                    .toList();
+            Optional<Instant> portion = log.first(Entry.PortionFed.class).map(BatchLog.Timed::at);
+            if (portion.isPresent()) {
+                return new Beginning(portion, read.stream()
+                        .filter(t -> t.at().isBefore(portion.get()))
+                        .reduce((earlier, later) -> later)
+                        .map(t -> t.entry().temperature()));
+            }
+            Optional<BatchLog.Timed<Entry.TemperatureRead>> before = Optional.empty();
+            for (BatchLog.Timed<Entry.TemperatureRead> reading : read) {
+                double celsius = reading.entry().temperature().celsius();
+                boolean warm = celsius > room.celsius() + ABOVE_THE_ROOM;
+                boolean soon = before.filter(b -> minutes(b.at(), reading.at()) <= SOON).isPresent();
+                boolean rises = soon && celsius > before.get().entry().temperature().celsius() + RISE;
+                if (warm || rises) {
+                    return new Beginning(
+                            Optional.of(soon ? before.get().at() : reading.at()), before.map(b -> b.entry().temperature()));
+                }
+                before = Optional.of(reading);
+            }
+            boolean dissolved = log.first(Entry.LyeClear.class).isPresent();
+            return new Beginning(
+                    dissolved ? read.stream().findFirst().map(BatchLog.Timed::at) : Optional.empty(),
+                    before.map(b -> b.entry().temperature()));
+        }
+    }
+
+    /** What it would peak at if all that is to be frozen has thawed: where a reading before the lye says that it may have. */
+    public Optional<Temperature> peakIfThawed() {
+        return liquid.filter(t -> setup.contents().ice().isPositive() && t.celsius() > THAWED && fed == 0).map(t -> {
+            LyePot thawed = ColdPlan.frozen(setup.contents(), 0, FREEZER);
+            LyePotSetup same = new LyePotSetup(
+                    thawed, false, setup.feedMinutes(), setup.vessel(), setup.vesselStart(), setup.room(), setup.baths(), true);
+            return Temperature.celsius(LyePotRun.run(same, setup.feedMinutes() + LOOK_AHEAD).peak());
+        });
     }
 
     private static double lastFed(BatchLog log, Optional<Instant> from) {
@@ -180,13 +238,13 @@ public record PotOutlook(
         return soFar * last.get().entry().of() / (last.get().entry().portion() - 1.0);
     }
 
-    private static LyePot contents(BatchPlan plan, Temperature room) {
-        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
+    /** As weighed. Liquid water is as warm as it was read, ice as cold; where nothing was read, as the room and the freezer are. */
+    private static LyePot contents(Weights weights, Temperature room, Optional<Temperature> read) {
         double water = 0;
         double ice = 0;
         double solids = 0;
         double acid = 0;
-        for (LiquidPortion portion : balance.liquids()) {
+        for (LiquidPortion portion : weights.liquids()) {
             if (portion.dissolvesLye()) {
                 double waterIn = portion.water().grams();
                 water += portion.frozen() ? 0 : waterIn;
@@ -195,8 +253,12 @@ public record PotOutlook(
                 acid += portion.acidMoles();
             }
         }
-        Mass asSodium = balance.naoh().plus(balance.koh().times(SODIUM_PER_POTASSIUM));
-        return new LyePot(asSodium, room, Mass.grams(water), room, Mass.grams(ice), FREEZER, Mass.grams(solids), acid);
+        Mass asSodium = weights.naoh().plus(weights.koh().times(SODIUM_PER_POTASSIUM));
+        Temperature iceStart = read.map(t -> Temperature.celsius(Math.min(0, t.celsius()))).orElse(FREEZER);
+        // Water beside ice is no colder than it freezes.
+        double least = ice > 0 ? 0 : Double.NEGATIVE_INFINITY;
+        Temperature waterStart = read.map(t -> Temperature.celsius(Math.max(least, t.celsius()))).orElse(room);
+        return new LyePot(asSodium, room, Mass.grams(water), waterStart, Mass.grams(ice), iceStart, Mass.grams(solids), acid);
     }
 
     private static double minutes(Instant from, Instant to) {

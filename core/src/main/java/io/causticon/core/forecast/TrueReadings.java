@@ -38,7 +38,7 @@ import java.util.function.Supplier;
  */
 public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Instant since, Supplier<Optional<LoafHistory>> loaf) {
 
-    private static final Temperature FROZEN = Temperature.celsius(-1);
+    private static final Temperature FROZEN = Temperature.celsius(-17);
     private static final Temperature MELTED = Temperature.celsius(68);
     /** A pot on the bench loses a little more than the usual one, so that a forecast has something to learn. */
     private static final double LOSES_MORE = 1.15;

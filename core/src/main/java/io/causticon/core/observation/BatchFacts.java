@@ -66,6 +66,15 @@ public final class BatchFacts {
         return temperatures(spot).max(Comparator.naturalOrder());
     }
 
+    /** The highest reading of the lye once lye was in it: from the first portion on, where portions were logged. */
+    public Optional<Temperature> lyePeak() {
+        Instant from = log.first(Entry.PortionFed.class).map(BatchLog.Timed::at).orElse(Instant.MIN);
+        return log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == Spot.LYE && !t.at().isBefore(from))
+                .map(t -> t.entry().temperature())
+                .max(Comparator.naturalOrder());
+    }
+
     /** The last reading at a spot before a moment. */
     public Optional<Temperature> lastBefore(Spot spot, Instant moment) {
         return log.of(Entry.TemperatureRead.class)

@@ -15,6 +15,9 @@ import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Surroundings;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.quantity.Mass;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,6 +41,10 @@ class PotOutlookTest {
     private PotOutlookTest at(double minute, Entry entry) {
         lines.add(LoggedEntry.first("l" + lines.size(), minute(minute), "ines", entry));
         return this;
+    }
+
+    private PotOutlookTest lye(double minute, double celsius) {
+        return at(minute, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(celsius)));
     }
 
     private PotOutlook seen(BatchPlan plan, double minute) {
@@ -119,6 +126,80 @@ class PotOutlookTest {
             double late = seen(MILK, 40).stillFrozen(minute(40)).orElseThrow();
             assertThat(early).isLessThan(all).isGreaterThan(0.4 * all);
             assertThat(late).isLessThan(0.1 * all);
+        }
+    }
+
+    @Nested
+    class Start {
+
+        @Test
+        void isTheRoomAndTheFreezerUntilItIsRead() {
+            assertThat(seen(WATER, 0).setup().contents().waterStart()).isEqualTo(ROOM);
+            assertThat(seen(MILK, 0).setup().contents().iceStart().celsius()).isEqualTo(-18);
+            assertThat(seen(WATER, 0).liquid()).isEmpty();
+        }
+
+        @Test
+        void ofColdWaterLowersThePeakByNearlyAsMuch() {
+            double plain = seen(WATER, 0).forecast().peakAhead();
+            lye(-2, 5);
+            PotOutlook cold = seen(WATER, 0);
+            assertThat(cold.fedFrom()).isEmpty();
+            assertThat(cold.liquid()).contains(Temperature.celsius(5));
+            assertThat(plain - cold.forecast().peakAhead()).isBetween(6.0, (ROOM.celsius() - 5));
+            at(0, new Entry.PortionFed(1, 4)).lye(1, 40);
+            assertThat(seen(WATER, 2).fedFrom()).contains(minute(0));
+            assertThat(seen(WATER, 2).setup().contents().waterStart().celsius()).isEqualTo(5);
+        }
+
+        @Test
+        void isNotTakenFromALiquorThatIsHotAlready() {
+            lye(0, 62);
+            assertThat(seen(WATER, 1).fedFrom()).contains(minute(0));
+            assertThat(seen(WATER, 1).liquid()).isEmpty();
+            assertThat(seen(WATER, 1).setup().contents().waterStart()).isEqualTo(ROOM);
+        }
+
+        @Test
+        void withoutPortionsIsTheReadingBeforeItRose() {
+            lye(-20, 13).lye(0, 15).lye(3, 55);
+            assertThat(seen(WATER, 4).fedFrom()).contains(minute(0));
+            assertThat(seen(WATER, 4).liquid()).contains(Temperature.celsius(15));
+        }
+
+        @Test
+        void ofFrozenMilkThatIsNeverWarmIsSeenByItsRise() {
+            lye(-30, -12).lye(-2, -10);
+            assertThat(seen(MILK, 0).fedFrom()).isEmpty();
+            lye(2, -4).lye(6, 8);
+            assertThat(seen(MILK, 7).fedFrom()).contains(minute(-2));
+            assertThat(seen(MILK, 7).liquid()).contains(Temperature.celsius(-10));
+        }
+
+        @Test
+        void thatWasNotReadIsWhereTheReadingsBeginOnceItIsClear() {
+            lye(0, 20).at(9, new Entry.LyeClear());
+            assertThat(seen(WATER, 10).fedFrom()).contains(minute(0));
+        }
+
+        @Test
+        void ofIceIsAsColdAsItReadsAndThawedIceIsSpokenOf() {
+            lye(-50, -9);
+            assertThat(seen(MILK, 0).setup().contents().iceStart().celsius()).isEqualTo(-9);
+            assertThat(seen(MILK, 0).peakIfThawed()).isEmpty();
+            lye(-1, 7);
+            assertThat(seen(MILK, 0).setup().contents().iceStart().celsius()).isZero();
+            double thawed = seen(MILK, 0).peakIfThawed().orElseThrow().celsius();
+            assertThat(thawed).isGreaterThan(seen(MILK, 0).forecast().peakAhead() + 10);
+            at(0, new Entry.PortionFed(1, 9));
+            assertThat(seen(MILK, 1).peakIfThawed()).isEmpty();
+        }
+
+        @Test
+        void goesByWhatWasWeighed() {
+            double planned = seen(WATER, 0).setup().contents().water().grams();
+            at(-20, new Entry.Weighed(Weighable.liquid("distilled-water"), Mass.grams(planned + 60), Tare.TAKEN, null));
+            assertThat(seen(WATER, 0).setup().contents().water().grams()).isCloseTo(planned + 60, within(1e-6));
         }
     }
 }

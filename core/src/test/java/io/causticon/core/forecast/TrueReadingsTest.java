@@ -93,9 +93,9 @@ class TrueReadingsTest {
     }
 
     @Test
-    void lyeOfIceBeginsAtItsMelting() {
+    void lyeOfIceBeginsAsColdAsTheFreezer() {
         plan = recipe().fat("olive-oil", 700).frozen("goat-milk-whole", 100).plan();
-        assertThat(celsius(Spot.LYE, 5)).isEqualTo(-1);
+        assertThat(celsius(Spot.LYE, 5)).isEqualTo(-17);
     }
 
     @Test

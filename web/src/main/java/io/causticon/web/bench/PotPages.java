@@ -109,6 +109,12 @@ final class PotPages {
 
     /** What must be said aloud, before the limit is met. */
     private String alarm(PotOutlook pot, Optional<Temperature> read) {
+        Optional<Temperature> thawed = pot.peakIfThawed().filter(t -> t.isAbove(pot.limit().orElse(PotOutlook.CALM)));
+        if (thawed.isPresent()) {
+            return "It reads " + formats.temperature(pot.liquid().orElseThrow()) + ": it has begun to thaw. All thawed it peaks near "
+                    + formats.temperature(rounded(thawed.get())) + ", above " + formats.temperature(pot.limit().orElse(PotOutlook.CALM))
+                    + ". No lye yet: back into the freezer.";
+        }
         if (pot.limit().isPresent()) {
             double limit = pot.limit().get().celsius();
             if (read.isPresent() && read.get().celsius() > limit) {
@@ -136,6 +142,12 @@ final class PotPages {
 
     private List<String> details(PotOutlook pot) {
         List<String> details = new ArrayList<>();
+        if (pot.fedFrom().isEmpty() && pot.liquid().isEmpty()) {
+            boolean ice = pot.setup().contents().ice().isPositive();
+            details.add((ice ? "Frozen liquid is taken to be at " : "The liquid is taken to be at ")
+                    + formats.temperature(ice ? pot.setup().contents().iceStart() : pot.setup().contents().waterStart())
+                    + ". Read it before the lye, and the forecast follows.");
+        }
         Temperature limit = pot.limit().orElse(PotOutlook.CALM);
         String aim = "to stay below " + formats.temperature(limit);
         details.add(pot.frozen()
@@ -161,6 +173,7 @@ final class PotPages {
             figures.add(new BenchPage.Figure("crystals below", formats.temperature(pot.crystals())));
             return figures;
         }
+        pot.liquid().ifPresent(l -> figures.add(new BenchPage.Figure("liquid before the lye", formats.temperature(l))));
         Interval peak = pot.forecast().peakBand();
         figures.add(new BenchPage.Figure("peak ahead", peak.low() > LyePotRun.BOILS
                 ? "it boils, " + degrees(LyePotRun.BOILS)

@@ -2,9 +2,14 @@ package io.causticon.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
@@ -56,6 +61,34 @@ class LyePotPageTest {
         log(3, new Entry.PortionFed(1, 4));
         log(1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(88)));
         assertThat(page()).contains("It may boil over").contains("No more lye now. Step back, jug into cold water").contains("boiling");
+    }
+
+    @Test
+    void asksForTheLiquidBeforeTheLyeAndFollowsIt() {
+        assertThat(page()).contains("The liquid is taken to be at").contains("Read it before the lye, and the forecast follows");
+        log(1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(5)));
+        assertThat(page()).doesNotContain("is taken to be at").contains("liquid before the lye").contains("Lye into the liquid in 4 portions");
+    }
+
+    @Test
+    void milkThatHasThawedIsNotGivenLye() {
+        id = batches.begin(
+                frozenMilk(), null, 1, Instant.now().minus(Duration.ofMinutes(15)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+        assertThat(page()).contains("Frozen liquid is taken to be at −18.0 °C");
+        log(1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(7)));
+        assertThat(page()).containsPattern("It reads 7.0 °C: it has begun to thaw. All thawed it peaks near \\d+.0 °C, above 40.0 °C. No lye yet");
+    }
+
+    private static BatchPlan frozenMilk() {
+        BatchPlan plan = Swirl.plan("Frozen");
+        Formula f = plan.formula();
+        return plan.with(new Formula(
+                f.fats(),
+                f.alkali(),
+                f.superfat(),
+                f.liquidTarget(),
+                List.of(new LiquidPart(Catalogue.standard().liquid("goat-milk-whole"), Share.WHOLE, true)),
+                f.additives()));
     }
 
     @Test

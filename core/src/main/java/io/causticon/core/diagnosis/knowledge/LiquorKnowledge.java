@@ -7,7 +7,6 @@ import static io.causticon.core.diagnosis.Findings.LIQUOR_ORANGE;
 
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Spot;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Phrase;
 import java.util.Optional;
@@ -63,7 +62,7 @@ final class LiquorKnowledge implements Knowledge.Source {
     }
 
     private static Optional<Double> peakOfScorching(BatchFacts facts) {
-        return facts.peak(Spot.LYE)
+        return facts.lyePeak()
                 .filter(t -> facts.scorchingInLiquid().fraction() > NOTABLE)
                 .map(t -> t.celsius());
     }
