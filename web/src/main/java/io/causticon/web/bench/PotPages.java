@@ -149,6 +149,9 @@ final class PotPages {
                     + ". Read it before the lye, and the forecast follows.");
         }
         Temperature limit = pot.limit().orElse(PotOutlook.CALM);
+        pot.peakIfThawed().filter(t -> !t.isAbove(limit)).ifPresent(t -> details.add(
+                "It reads " + formats.temperature(pot.liquid().orElseThrow()) + ", so some may have thawed. All thawed it would peak near "
+                        + formats.temperature(rounded(t)) + "."));
         String aim = "to stay below " + formats.temperature(limit);
         details.add(pot.frozen()
                 .map(f -> f.fraction() <= 0
