@@ -47,6 +47,7 @@ public final class LyePotRun {
     private final double acid;
     private final double ice0;
     private final double across;
+    private final Vapour vapour;
     private double water;
     private double dissolved;
     private double undissolved;
@@ -56,6 +57,12 @@ public final class LyePotRun {
     private double neutralised;
     /** J, with its zero at solid NaOH and liquid water at 25 C; heat of solution is not in it but follows from what is dissolved. */
     private double enthalpy;
+
+    private double lookedAtLye = Double.NaN;
+    private double lookedAtWater = Double.NaN;
+    private double heatCapacity;
+    private double waterActivity;
+    private double heatOfSolution;
 
     private LyePotRun(LyePotSetup setup, Variation variation) {
         this.setup = setup;
@@ -67,6 +74,7 @@ public final class LyePotRun {
         this.ice = ice0;
         double volume = c.naoh().plus(c.water()).plus(c.ice()).grams() / CONTENTS_DENSITY * 1e-6;
         this.across = Math.cbrt(4 * volume / Math.PI);
+        this.vapour = new Vapour(setup.room().celsius());
         this.icePerGram = LyePot.icePerGram(c.iceStart());
         this.water = c.water().grams();
         double waterAbove = c.waterStart().celsius() - LyePot.REFERENCE;
@@ -198,18 +206,29 @@ public final class LyePotRun {
         double sides = setup.isInBath(minute)
                 ? setup.vessel().bathTransfer() * wall * (celsius - BATH)
                 : SIDE_TRANSFER * wall * (celsius - room);
-        double evaporation = base * Vapour.heatFlux(dissolved / (dissolved + water), celsius, room);
+        double evaporation = base * vapour.heatFlux(waterActivity, celsius);
         return variation.loss() * (sides + TOP_TRANSFER * base * (celsius - room) + evaporation);
     }
 
     private double temperature() {
-        double solution = water + dissolved;
-        double w = dissolved / solution;
-        double capacity = solution * LyeSolution.heatCapacity(w)
+        look();
+        double capacity = (water + dissolved) * heatCapacity
                 + undissolved * LyePot.NAOH_HEAT_CAPACITY
                 + solids * LyePot.SOLIDS_HEAT_CAPACITY
                 + setup.vessel().capacity();
-        return LyePot.REFERENCE + (enthalpy - heatOfSolution()) / capacity;
+        return LyePot.REFERENCE + (enthalpy - heatOfSolution) / capacity;
+    }
+
+    /** Reads the tables for the present solution; most of the time they were read for the same one a step before. */
+    private void look() {
+        if (dissolved != lookedAtLye || water != lookedAtWater) {
+            double w = dissolved / (dissolved + water);
+            heatCapacity = LyeSolution.heatCapacity(w);
+            waterActivity = LyeSolution.waterActivity(w);
+            heatOfSolution = heatOfSolution();
+            lookedAtLye = dissolved;
+            lookedAtWater = water;
+        }
     }
 
     private double heatOfSolution() {

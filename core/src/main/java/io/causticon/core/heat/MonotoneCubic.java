@@ -1,6 +1,8 @@
 package io.causticon.core.heat;
 
+import java.util.stream.IntStream;
 import org.hipparchus.analysis.interpolation.HermiteInterpolator;
+import org.hipparchus.analysis.polynomials.PolynomialFunction;
 
 /**
  * A curve through tabulated points that never overshoots them.
@@ -12,12 +14,13 @@ final class MonotoneCubic {
 
     private final double[] x;
     private final double[] y;
-    private final double[] slope;
+    private final PolynomialFunction[] pieces;
 
     MonotoneCubic(double[] x, double[] y) {
         this.x = x.clone();
         this.y = y.clone();
-        this.slope = slopes();
+        double[] slopes = slopes();
+        this.pieces = IntStream.range(0, x.length - 1).mapToObj(i -> piece(x, y, slopes, i)).toArray(PolynomialFunction[]::new);
     }
 
     /** The value at a point; held at the ends. */
@@ -33,10 +36,14 @@ final class MonotoneCubic {
         while (at > x[i + 1]) {
             i++;
         }
+        return pieces[i].value(at);
+    }
+
+    private static PolynomialFunction piece(double[] x, double[] y, double[] slope, int i) {
         HermiteInterpolator piece = new HermiteInterpolator();
         piece.addSamplePoint(x[i], new double[] {y[i]}, new double[] {slope[i]});
         piece.addSamplePoint(x[i + 1], new double[] {y[i + 1]}, new double[] {slope[i + 1]});
-        return piece.value(at)[0];
+        return piece.getPolynomials()[0];
     }
 
     private double[] slopes() {

@@ -1,7 +1,6 @@
 package io.causticon.core.heat;
 
 import io.causticon.core.quantity.Interval;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -55,17 +54,15 @@ public final class PotForecast {
      */
     public static PotForecast of(LyePotSetup setup, double minutes, List<Reading> readings) {
         Random random = new Random(SEED);
-        List<LyePotCurve> curves = new ArrayList<>();
-        for (int i = 0; i < RUNS; i++) {
-            curves.add(LyePotRun.run(
-                    setup,
-                    minutes,
-                    new LyePotRun.Variation(
-                            Math.exp(LOG_HEAT * random.nextGaussian()),
-                            Math.exp(LOG_LOSS * random.nextGaussian()),
-                            Math.exp(LOG_DISSOLVING * random.nextGaussian()),
-                            Math.exp(LOG_MELTING * random.nextGaussian()))));
-        }
+        List<LyePotRun.Variation> variations = IntStream.range(0, RUNS)
+                .mapToObj(i -> new LyePotRun.Variation(
+                        Math.exp(LOG_HEAT * random.nextGaussian()),
+                        Math.exp(LOG_LOSS * random.nextGaussian()),
+                        Math.exp(LOG_DISSOLVING * random.nextGaussian()),
+                        Math.exp(LOG_MELTING * random.nextGaussian())))
+                .toList();
+        // Somebody stands there with lye in the spoon: all processors at once.
+        List<LyePotCurve> curves = variations.parallelStream().map(v -> LyePotRun.run(setup, minutes, v)).toList();
         return new PotForecast(curves, readings);
     }
 

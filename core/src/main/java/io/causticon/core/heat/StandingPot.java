@@ -86,7 +86,9 @@ public final class StandingPot {
         double slow = Math.pow(d / across, LAMINAR);
         double side = inSeries(UPRIGHT * slow + vessel.emissivity() * black, vessel.wallResistance());
         double top = inSeries(FLAT * slow + EMISSIVITY_OF_LIQUIDS * black, 0);
-        double evaporation = Double.isNaN(lyeFraction) ? 0 : Vapour.heatFlux(lyeFraction, contents.celsius(), room.celsius());
+        double evaporation = Double.isNaN(lyeFraction)
+                ? 0
+                : new Vapour(room.celsius()).heatFlux(LyeSolution.waterActivity(lyeFraction), contents.celsius());
         return d * (side * wall() + (BENCH + top) * end()) + evaporation * end();
     }
 

@@ -9,18 +9,22 @@ final class Vapour {
     private static final double HUMIDITY = 0.5;
     private static final double KELVIN = 273.15;
 
-    private Vapour() {}
+    private final double overTheRoom;
+
+    /** @param room of the room, C */
+    Vapour(double room) {
+        this.overTheRoom = HUMIDITY * saturation(room);
+    }
 
     /**
      * Heat that evaporation takes from a square metre, W, never below zero: {@code beta (a_w p(T) - 0.5 p(room)) / (R T) L}, with the mass
      * transfer of still air over a jug, 0.0075 m/s (estimate, +-40 %), and a room of 50 % humidity.
      *
-     * @param massFraction of NaOH in the lye
+     * @param waterActivity over the lye, 0 to 1
      * @param celsius of its surface
-     * @param room of the room, C
      */
-    static double heatFlux(double massFraction, double celsius, double room) {
-        double pressure = LyeSolution.waterActivity(massFraction) * saturation(celsius) - HUMIDITY * saturation(room);
+    double heatFlux(double waterActivity, double celsius) {
+        double pressure = waterActivity * saturation(celsius) - overTheRoom;
         return MASS_TRANSFER * Math.max(0, pressure) / (GAS_CONSTANT_OF_STEAM * (celsius + KELVIN)) * HEAT_OF_EVAPORATION;
     }
 
