@@ -38,6 +38,7 @@ public final class PotForecast {
     private final double[] weights;
     private final double[] offsets;
     private final double lastMinute;
+    private final double[] peaks;
 
     private PotForecast(List<LyePotCurve> curves, List<Reading> readings) {
         this.curves = curves;
@@ -45,6 +46,7 @@ public final class PotForecast {
         Reading last = readings.stream().max(Comparator.comparingDouble(Reading::minute)).orElse(null);
         this.lastMinute = last == null ? 0 : last.minute();
         this.offsets = curves.stream().mapToDouble(c -> last == null ? 0 : last.celsius() - c.at(last.minute())).toArray();
+        this.peaks = peaks();
     }
 
     /**
@@ -68,8 +70,7 @@ public final class PotForecast {
 
     /** Central 80 % of the temperature at a minute, C. */
     public Interval band(double minute) {
-        double[] values = IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray();
-        return Interval.between(quantile(values, 0.1), quantile(values, 0.9));
+        return middleOf80(IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray());
     }
 
     /** Median temperature at a minute, C. */
@@ -79,18 +80,16 @@ public final class PotForecast {
 
     /** Median of the highest temperature that is still to come, C. */
     public double peakAhead() {
-        return quantile(peaks(), 0.5);
+        return quantile(peaks, 0.5);
     }
 
     /** Central 80 % of the highest temperature that is still to come, C. */
     public Interval peakBand() {
-        double[] peaks = peaks();
-        return Interval.between(quantile(peaks, 0.1), quantile(peaks, 0.9));
+        return middleOf80(peaks);
     }
 
     /** Probability that it will be above a limit, from now on. */
     public double probabilityAbove(double limit) {
-        double[] peaks = peaks();
         double above = 0;
         for (int i = 0; i < RUNS; i++) {
             above += peaks[i] > limit ? weights[i] : 0;
@@ -164,16 +163,37 @@ public final class PotForecast {
         return 1 / Arrays.stream(weighed).map(w -> w * w).sum();
     }
 
+    private Interval middleOf80(double[] values) {
+        int[] order = ascending(values);
+        return Interval.between(quantile(values, order, 0.1), quantile(values, order, 0.9));
+    }
+
     private double quantile(double[] values, double part) {
-        Integer[] order = IntStream.range(0, values.length).boxed().toArray(Integer[]::new);
-        Arrays.sort(order, Comparator.comparingDouble(i -> values[i]));
+        return quantile(values, ascending(values), part);
+    }
+
+    private double quantile(double[] values, int[] order, double part) {
         double sum = 0;
-        for (Integer i : order) {
+        for (int i : order) {
             sum += weights[i];
             if (sum >= part) {
                 return values[i];
             }
         }
         return values[order[order.length - 1]];
+    }
+
+    /** Places of the values from the lowest to the highest; by insertion, which for a hundred is faster than boxing them. */
+    private static int[] ascending(double[] values) {
+        int[] order = new int[values.length];
+        for (int i = 0; i < values.length; i++) {
+            int at = i;
+            while (at > 0 && values[order[at - 1]] > values[i]) {
+                order[at] = order[at - 1];
+                at--;
+            }
+            order[at] = i;
+        }
+        return order;
     }
 }
