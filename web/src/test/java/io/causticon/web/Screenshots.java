@@ -29,7 +29,7 @@ class Screenshots {
         browser.open("/shelf").picture(FOLDER.resolve("shelf.png"));
         browser.script("document.querySelector('#memory').scrollIntoView()");
         browser.picture(FOLDER.resolve("shelf-memory.png"));
-        browser.open("/bench").waitFor(".huge").waitUntilTrue(() -> !browser.texts(".device b").contains("\u2013"));
+        browser.open("/bench/" + Swirl.potsCoolingDown(application, "Slack Water") + "?step=match").waitFor(".stands");
         browser.picture(FOLDER.resolve("bench-match.png"));
         browser.open("/bench/" + Swirl.onTheScale(application, "Two Quays")).waitFor(".advice").picture(FOLDER.resolve("bench-weigh.png"));
         milk(application, browser);

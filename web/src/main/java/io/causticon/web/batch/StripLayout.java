@@ -150,13 +150,23 @@ final class StripLayout {
         }
         readings.forEach(t -> drawing.mark(style, x(t.at()), y(t.entry().temperature())));
         if (!readings.isEmpty() && spot != Spot.CORE && spot != Spot.BATTER) {
-            BatchLog.Timed<Entry.TemperatureRead> highest = readings.stream()
-                    .max(Comparator.comparingDouble(
-                            t -> t.entry().temperature().celsius()))
-                    .orElseThrow();
+            BatchLog.Timed<Entry.TemperatureRead> highest = highest(readings);
+            // Fats mostly come in under the falling lye: their name then stands below, off its curve.
+            boolean below = spot == Spot.FATS
+                    && !readings(Spot.LYE).isEmpty()
+                    && highest(readings(Spot.LYE)).entry().temperature().isAbove(highest.entry().temperature());
             drawing.textMiddle(
-                    x(highest.at()), y(highest.entry().temperature()) - 10, EntryWords.spot(spot), "name fill-" + style);
+                    x(highest.at()),
+                    y(highest.entry().temperature()) + (below ? 22 : -10),
+                    EntryWords.spot(spot),
+                    "name fill-" + style);
         }
+    }
+
+    private static BatchLog.Timed<Entry.TemperatureRead> highest(List<BatchLog.Timed<Entry.TemperatureRead>> readings) {
+        return readings.stream()
+                .max(Comparator.comparingDouble(t -> t.entry().temperature().celsius()))
+                .orElseThrow();
     }
 
     private List<BatchLog.Timed<Entry.TemperatureRead>> readings(Spot spot) {

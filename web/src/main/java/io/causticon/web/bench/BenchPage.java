@@ -103,6 +103,7 @@ record BenchPage(
      * @param portionTap what one taps when the next portion is in; empty when all are
      * @param portionWords its words
      * @param clear whether the lye is dissolved and strained
+     * @param together whether lye and fats can be poured together now
      * @param stands where lye and fats stand and can be put; empty while the lye dissolves
      */
     record Pot(
@@ -118,6 +119,7 @@ record BenchPage(
             String portionTap,
             String portionWords,
             boolean clear,
+            boolean together,
             List<Stand> stands) {}
 
     /** Where a pot can stand. */

@@ -82,6 +82,7 @@ final class PotPages {
                         : "portion " + (pot.fed() + 1) + "/" + pot.portions(),
                 "Portion " + (pot.fed() + 1) + " of " + pot.portions() + " in",
                 batch.log().first(Entry.LyeClear.class).isPresent(),
+                false,
                 batch.log().first(Entry.LyeClear.class).isPresent() ? List.of() : List.of(iceBath(pot)));
     }
 
@@ -189,7 +190,8 @@ final class PotPages {
         });
         if (pot.fedFrom().isPresent()) {
             pot.stillFrozen(now).ifPresent(ice -> figures.add(new BenchPage.Figure(
-                    "still frozen, about", formats.mass(Mass.grams(ice)) + " of " + formats.mass(pot.setup().contents().ice()))));
+                    "still frozen, about",
+                    ice < 1 ? "next to nothing" : formats.mass(Mass.grams(Math.rint(ice))) + " of " + formats.mass(pot.setup().contents().ice()))));
             figures.add(new BenchPage.Figure("in solution, about", formats.percent(pot.concentrationNow(now), 0)));
         }
         double done = pot.forecast().dissolvedMinute() - pot.minute(now);
@@ -218,6 +220,7 @@ final class PotPages {
                 "",
                 "",
                 true,
+                together(matching),
                 List.of(stand(Spot.LYE), stand(Spot.FATS)));
     }
 
@@ -238,6 +241,17 @@ final class PotPages {
                 new BenchPage.Place("warm", pot + " warm bath", in == Surroundings.WARM_BATH)));
     }
 
+    private static boolean together(Matching m) {
+        return m.meeting().isPresent()
+                && close(m)
+                && m.window().contains(m.lye().orElseThrow().at(m.now()))
+                && m.window().contains(m.fats().orElseThrow().at(m.now()));
+    }
+
+    private static boolean close(Matching m) {
+        return Math.abs(m.lye().orElseThrow().at(m.now()) - m.fats().orElseThrow().at(m.now())) <= m.tolerance().kelvin();
+    }
+
     private String matchWords(Matching m) {
         if (m.meeting().isEmpty()) {
             return "Read " + (m.lye().isEmpty() ? "the lye" : "the fats") + " to see when the two meet.";
@@ -249,8 +263,7 @@ final class PotPages {
         List<Spot> bathed = Stream.of(Spot.LYE, Spot.FATS)
                 .filter(s -> PotSegments.of(batch.log(), s, now).current().in() != Surroundings.ROOM)
                 .toList();
-        boolean close = Math.abs(lye - fats) <= m.tolerance().kelvin();
-        if (close && m.window().contains(lye) && m.window().contains(fats)) {
+        if (together(m)) {
             return bathed.isEmpty()
                     ? "They are together. Lye into the fats, through the strainer."
                     : "They are together. Out of the bath, then lye into the fats, through the strainer.";
@@ -263,7 +276,7 @@ final class PotPages {
                         + formats.temperature(batch.plan().mixAt()) + ".";
             }
         }
-        if (close) {
+        if (close(m)) {
             String cooler = lye < fats ? "lye is" : "fats are";
             return Math.min(lye, fats) >= m.window().low()
                     ? "Within " + formats.difference(m.tolerance().kelvin()) + ", and warmer than " + window + ". " + (meeting.probability() < LIKELY ? "Wait" : "There in " + span(meeting, m.now())) + ", or go on."
@@ -273,13 +286,17 @@ final class PotPages {
         if (meeting.probability() < LIKELY) {
             return "They will not meet by waiting. " + (lye > fats ? "Cool the lye or warm the fats." : "Warm the lye or cool the fats.");
         }
-        return "Together in " + span(meeting, m.now()) + ", at " + window + ".";
+        return "Together in " + span(meeting, m.now()) + ", at " + window + (Double.isFinite(meeting.high())
+                ? "."
+                : ". " + Formats.probability(1 - meeting.probability()) + " that they miss each other.");
     }
 
     private static String span(Meeting meeting, double now) {
+        String soonest = Formats.number(Math.max(0, meeting.low() - now), 0);
         return "about " + Formats.number(Math.max(1, meeting.median() - now), 0) + " min, "
-                + Formats.number(Math.max(0, meeting.low() - now), 0) + " to "
-                + (Double.isFinite(meeting.high()) ? Formats.number(meeting.high() - now, 0) : "never");
+                + (Double.isFinite(meeting.high())
+                        ? soonest + " to " + Formats.number(meeting.high() - now, 0)
+                        : soonest + " at the soonest");
     }
 
     /** How far a pot in a bath has gone beyond the temperature that the plan mixes at, K; below zero while it is on its way. */

@@ -45,6 +45,7 @@ final class DemoBatch {
     private static final double LYE_STARTS = 14;
     private static final double FATS_READ = 17;
     private static final double TOLERANCE = 6;
+    private static final double LONGEST_WAIT = 150;
 
     private final BatchPlan plan;
     private final Instant begun;
@@ -121,27 +122,30 @@ final class DemoBatch {
         CoolingBody lye = Pots.inRoom(plan, planned, Spot.LYE, room).body(peak, room);
         Temperature melted = Temperature.celsius(Math.min(FATS_MELTED_AT, plan.mixAt().celsius() + MELTED_ABOVE_MIX));
         CoolingBody fats = Pots.inRoom(plan, planned, Spot.FATS, room).body(melted, room);
+        // Fats are melted last, so that they come down together with the lye.
+        double fatsAt = Math.max(
+                FATS_READ, Math.min(LONGEST_WAIT, LYE_STARTS + 6 + lye.minutesTo(plan.mixAt())) - fats.minutesTo(plan.mixAt()));
         for (double m : new double[] {1, 2.5, 4.5}) {
             double rising = room.celsius() + (peak.celsius() - room.celsius()) * (1 - Math.exp(-m / 1.4));
             at(LYE_STARTS + m, new Entry.TemperatureRead(Spot.LYE, noisy(rising)));
         }
         at(LYE_STARTS + 7, new Entry.LyeClear());
         lyeIn = LYE_STARTS + 8;
-        while (!matched(lye, fats, lyeIn)) {
+        while (!matched(lye, fats, fatsAt, lyeIn)) {
             at(lyeIn, new Entry.TemperatureRead(Spot.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
-            if (lyeIn > FATS_READ) {
-                at(lyeIn + 0.6, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - FATS_READ).celsius())));
+            if (lyeIn > fatsAt) {
+                at(lyeIn + 0.6, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
             }
-            lyeIn += lyeIn < 60 ? 8 : 20;
+            lyeIn += lyeIn < 40 || lyeIn > fatsAt - 8 ? 8 : 16;
         }
         at(lyeIn - 1, new Entry.TemperatureRead(Spot.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
-        at(lyeIn - 0.5, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - FATS_READ).celsius())));
+        at(lyeIn - 0.5, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
         return this;
     }
 
-    private boolean matched(CoolingBody lye, CoolingBody fats, double minutes) {
+    private boolean matched(CoolingBody lye, CoolingBody fats, double fatsAt, double minutes) {
         double a = lye.after(minutes - LYE_STARTS - 6).celsius();
-        double b = fats.after(minutes - FATS_READ).celsius();
+        double b = fats.after(Math.max(0, minutes - fatsAt)).celsius();
         boolean coolEnough = b <= plan.mixAt().celsius() + 2;
         return Math.abs(a - b) <= TOLERANCE && coolEnough || minutes > 200;
     }

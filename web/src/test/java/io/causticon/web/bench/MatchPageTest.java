@@ -70,7 +70,7 @@ class MatchPageTest {
     @Test
     void saysWhenThePotsMeetWithABand() {
         read(20, Spot.LYE, 72).read(20, Spot.FATS, 57).read(10, Spot.LYE, 63).read(10, Spot.FATS, 53).read(0.2, Spot.LYE, 57).read(0.2, Spot.FATS, 50);
-        assertThat(page()).containsPattern("Together in about \\d+ min, \\d+ to (\\d+|never), at \\d+ to \\d+ °C");
+        assertThat(page()).containsPattern("Together in about \\d+ min, \\d+ (to \\d+|at the soonest), at \\d+ to \\d+ °C").contains("class=\"apart\"");
     }
 
     @Test
@@ -110,6 +110,6 @@ class MatchPageTest {
     @Test
     void potsThatAreTogetherAreSaidToBe() {
         read(20, Spot.LYE, 44).read(20, Spot.FATS, 43).read(0.2, Spot.LYE, 39).read(0.2, Spot.FATS, 39);
-        assertThat(page()).contains("They are together. Lye into the fats, through the strainer.");
+        assertThat(page()).contains("They are together. Lye into the fats, through the strainer.").contains("class=\"together\"");
     }
 }

@@ -1,6 +1,8 @@
 package io.causticon.web.harness;
 
 import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.forecast.PotOutlook;
+import io.causticon.core.forecast.Pots;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Dose;
@@ -17,6 +19,8 @@ import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.formula.Weights;
+import io.causticon.core.heat.CoolingBody;
+import io.causticon.core.formula.Weights;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.observation.Entry;
@@ -28,6 +32,7 @@ import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Catalogue;
+import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import java.time.Duration;
@@ -109,10 +114,40 @@ public final class Swirl {
                 LiquidTarget.concentration(0.33), List.of(new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.WHOLE, true)));
         Instant now = Instant.now();
         BatchId id = batches.begin(swirl.with(milk), null, 1, now.minus(Duration.ofMinutes(25)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
-        double[] read = {4, 11, 17, 21};
-        for (int i = 0; i < read.length; i++) {
-            log(batches, id, now.minusSeconds(480 - 120L * i), new Entry.PortionFed(i + 1, 9));
-            log(batches, id, now.minusSeconds(420 - 120L * i), new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(read[i])));
+        for (int i = 0; i < 7; i++) {
+            log(batches, id, now.minusSeconds(840 - 120L * i), new Entry.PortionFed(i + 1, 9));
+        }
+        // Read every other minute, a little warmer than the model expects.
+        Batch batch = batches.get(id);
+        PotOutlook pot = PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(17.5), now);
+        for (double minute = 1; minute < pot.minute(now); minute += 2) {
+            double celsius = pot.unread(30).at(minute) + 1 + 0.15 * minute;
+            log(batches, id, now.minusSeconds(Math.round(840 - 60 * minute)), new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(celsius)));
+        }
+        return id;
+    }
+
+    /** Lye in water and fats on the bench, read every few minutes for half an hour; they meet in another. */
+    public static BatchId potsCoolingDown(RunningApplication application, String name) {
+        BatchService batches = application.bean(BatchService.class);
+        BatchPlan plan = plan(name)
+                .withLyeIn(new Vessel("first jug", VesselMaterial.POLYPROPYLENE, Mass.grams(112)))
+                .withFatsIn(new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240)));
+        Instant now = Instant.now();
+        BatchId id = batches.begin(plan, null, 1, now.minus(Duration.ofMinutes(52)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+        Temperature room = Temperature.celsius(18);
+        Weights weights = Weights.planned(plan.formula());
+        CoolingBody lye = Pots.inRoom(plan, weights, Spot.LYE, room).body(Temperature.celsius(79), room);
+        CoolingBody fats = Pots.inRoom(plan, weights, Spot.FATS, room).body(Temperature.celsius(57), room);
+        log(batches, id, now.minusSeconds(3000), new Entry.TemperatureRead(Spot.ROOM, room));
+        log(batches, id, now.minusSeconds(2700), new Entry.PortionFed(4, 4));
+        log(batches, id, now.minusSeconds(2100), new Entry.LyeClear());
+        double[] off = {0.4, -0.6, 0.5, -0.2, 0.3};
+        for (int i = 0; i < off.length; i++) {
+            double minute = 7 * i;
+            Instant at = now.minusSeconds(Math.round(1740 - 60 * minute));
+            log(batches, id, at, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(lye.after(minute).celsius() + off[i])));
+            log(batches, id, at.plusSeconds(40), new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(fats.after(minute).celsius() - off[i])));
         }
         return id;
     }
