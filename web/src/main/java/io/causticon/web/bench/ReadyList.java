@@ -26,6 +26,10 @@ record ReadyList(List<String> checks) {
                 : vessel.material().isAttackedByAlkali()
                         ? "NOT the " + vessel.name() + ": lye eats it"
                         : vessel.name() + " dry and clean, big enough to stir");
+        Vessel fats = batch.plan().fatsVessel();
+        if (fats != null && fats.material().isAttackedByAlkali()) {
+            checks.add("NOT the " + fats.name() + " for the fats: batter eats it");
+        }
         if (balance.liquids().stream().anyMatch(l -> l.frozen() && l.dissolvesLye())) {
             checks.add("frozen solid: " + balance.liquids().stream()
                     .filter(l -> l.frozen() && l.dissolvesLye())

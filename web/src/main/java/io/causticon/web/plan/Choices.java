@@ -12,6 +12,7 @@ import io.causticon.web.shelf.Pantry;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
@@ -23,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param additives by name
  * @param moulds by name
  * @param spares moulds of cavities, for what is left over
- * @param vessels for the lye
+ * @param vessels for lye, fats and cups
  * @param allergens food allergens that any substance carries
  */
 record Choices(
@@ -48,8 +49,20 @@ record Choices(
                         .filter(m -> m.kind() == MouldKind.CAVITIES || m.kind() == MouldKind.CUSTOM)
                         .map(m -> new Choice(m.name(), m.name()))
                         .toList(),
-                pantry.vessels().stream().map(v -> new Choice(v.name(), v.name())).toList(),
+                vessels(form, pantry),
                 allergens(pantry));
+    }
+
+    /** With those that this plan was made with and that were put away since. */
+    private static List<Choice> vessels(PlanForm form, Pantry pantry) {
+        List<Choice> vessels = new ArrayList<>(pantry.vessels().stream().map(v -> new Choice(v.name(), v.name())).toList());
+        Stream.of("vessel", "pot", "bowl")
+                .map(form::get)
+                .filter(name -> !name.isBlank() && vessels.stream().noneMatch(c -> c.value().equals(name)))
+                .distinct()
+                .toList()
+                .forEach(name -> vessels.add(new Choice(name, name + ", put away")));
+        return vessels;
     }
 
     private static List<Choice> fats(PlanForm form, Pantry pantry, @Nullable BatchPlan before) {

@@ -112,7 +112,12 @@ class PlanController {
     @GetMapping("/new")
     String fresh(Model model, @ModelAttribute("maker") Maker maker) {
         Pantry pantry = shelf.pantry();
-        PlanForm form = PlanForm.fresh(maker.formats(), maker.mixAt(), pantry.moulds().get(0).name());
+        PlanForm form = PlanForm.fresh(
+                maker.formats(),
+                maker.mixAt(),
+                pantry.moulds().get(0).name(),
+                memory.lastUsed(BatchPlan::lyeVessel, pantry),
+                memory.lastUsed(BatchPlan::fatsVessel, pantry));
         return show(model, new Sitting(form, maker, pantry, null, 0, null), Map.of());
     }
 

@@ -81,7 +81,15 @@ record PlanForm(
             "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
 
-    static PlanForm fresh(Formats formats, Temperature mixAt, String mould) {
+    /**
+     * A form for a new plan.
+     *
+     * @param mixAt where lye and fats meet in this workshop
+     * @param mould to pour it into
+     * @param lyeVessel what the lye was last dissolved in; may be empty
+     * @param fatsVessel what the fats were last melted in; may be empty
+     */
+    static PlanForm fresh(Formats formats, Temperature mixAt, String mould, String lyeVessel, String fatsVessel) {
         String step = MassNotation.write(Mass.grams(1), formats.units());
         Map<String, String> one = new HashMap<>(Map.of(
                 "process", "COLD",
@@ -94,6 +102,7 @@ record PlanForm(
                 "kohPurity", "90",
                 "liquidWay", "LYE_CONCENTRATION",
                 "liquidValue", "33"));
+        one.putAll(Map.of("vessel", lyeVessel, "pot", fatsVessel));
         one.putAll(Map.of(
                 "fatStep", step, "lyeStep", step, "sizedBy", SizedBy.WEIGHTS.name(), "overage", "0", "thickness", "25",
                 "portionWay", Portioning.Way.WHOLE.name(), "stuck", "3", "mostChange", "20"));

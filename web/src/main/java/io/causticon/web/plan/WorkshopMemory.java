@@ -1,6 +1,7 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Vessel;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.observation.BatchFacts;
@@ -20,6 +21,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -67,6 +69,16 @@ class WorkshopMemory {
     /** How batters come to trace here. */
     TraceKnowledge trace() {
         return mixes.known().trace();
+    }
+
+    /** Name of the vessel that the youngest batch used which named one and which still stands on the shelf; empty when none did. */
+    String lastUsed(Function<BatchPlan, @Nullable Vessel> use, Pantry pantry) {
+        return batches.all().stream()
+                .map(b -> use.apply(b.plan()))
+                .filter(v -> v != null && pantry.vessel(v.name()).isPresent())
+                .findFirst()
+                .map(Vessel::name)
+                .orElse("");
     }
 
     @EventListener

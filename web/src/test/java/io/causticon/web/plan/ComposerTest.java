@@ -3,12 +3,23 @@ package io.causticon.web.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.harness.Application;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.quantity.Mass;
+import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
 import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -229,5 +240,38 @@ class ComposerTest {
         String again = client.post("/plan/save", form("name", "Kept " + fat, "fatId", id, "recipe", recipe, "version", "1", "superfat", "6"))
                 .headers().firstValue("Location").orElse("none");
         assertThat(again).endsWith(recipe);
+    }
+
+    /** What a list of vessels has chosen. */
+    private static String chosen(String page, String list) {
+        Matcher option = Pattern.compile("<select id=\"" + list + "\".*?</select>", Pattern.DOTALL).matcher(page);
+        assertThat(option.find()).isTrue();
+        Matcher selected = Pattern.compile("value=\"([^\"]*)\" selected=\"selected\">([^<]*)<").matcher(option.group());
+        return selected.find() ? selected.group(2) : "";
+    }
+
+    @Test
+    void offersTheVesselsThatWereUsedLast(RunningApplication application, Client client) {
+        BatchService batches = application.bean(BatchService.class);
+        BatchPlan plan = Swirl.plan("Youngest")
+                .withLyeIn(new Vessel("second jug", VesselMaterial.POLYPROPYLENE, Mass.grams(84)))
+                .withFatsIn(new Vessel("a pot long gone", VesselMaterial.ENAMEL, Mass.grams(900)));
+        batches.begin(plan, null, 1, Instant.now(), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+        String page = client.signIn("ines").get("/plan/new").body();
+        assertThat(chosen(page, "vessel")).isEqualTo("second jug");
+        // What no longer stands on the shelf is not offered; the one used before it is.
+        assertThat(chosen(page, "pot")).isEqualTo("wide pot");
+    }
+
+    @Test
+    void keepsAVesselThatWasPutAwayForThePlanThatHasIt(RunningApplication application, Client client) {
+        BatchPlan plan = Swirl.plan("Old ways").withFatsIn(new Vessel("copper kettle", VesselMaterial.ENAMEL, Mass.grams(900)));
+        RecipeService recipes = application.bean(RecipeService.class);
+        UUID recipe = recipes.create(plan, "Ines").recipe();
+        String page = client.signIn("ines").get("/plan/" + recipe).body();
+        assertThat(chosen(page, "pot")).isEqualTo("copper kettle, put away");
+        client.post("/plan/save", form("recipe", recipe.toString(), "version", "1", "name", "Old ways", "pot", "copper kettle"));
+        assertThat(recipes.latest(recipe).version()).isEqualTo(2);
+        assertThat(recipes.latest(recipe).plan().fatsVessel()).isEqualTo(plan.fatsVessel());
     }
 }
