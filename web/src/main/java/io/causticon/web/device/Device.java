@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param spot where a thermometer is held; null for others
  * @param everySeconds logs a reading when the last one is this old; null without such a rule
  * @param onChange logs a reading that differs this much from the last, in the device's base unit; null without such a rule
+ * @param forgottenTo numbers up to this were taken in before and are forgotten
  */
 public record Device(
         UUID id,
@@ -22,4 +23,5 @@ public record Device(
         @Nullable BatchId batch,
         @Nullable Spot spot,
         @Nullable Integer everySeconds,
-        @Nullable Double onChange) {}
+        @Nullable Double onChange,
+        long forgottenTo) {}

@@ -36,6 +36,6 @@ class DeviceRow {
     boolean retired;
 
     Device device() {
-        return new Device(id, name, kind, simulated, batchId == null ? null : new BatchId(batchId), spot, everySeconds, onChange);
+        return new Device(id, name, kind, simulated, batchId == null ? null : new BatchId(batchId), spot, everySeconds, onChange, lastSequence);
     }
 }

@@ -27,10 +27,12 @@ public class DeviceService {
     private static final int MOST_SECONDS = 86_400;
 
     private final DeviceRepository devices;
+    private final ReadingStore readings;
     private final SecureRandom random = new SecureRandom();
 
-    DeviceService(DeviceRepository devices) {
+    DeviceService(DeviceRepository devices, ReadingStore readings) {
         this.devices = devices;
+        this.readings = readings;
     }
 
     /** A new device and the token that it sends; the token cannot be read again. */
@@ -56,6 +58,8 @@ public class DeviceService {
         row.tokenHash = hash(token);
         row.batchId = null;
         row.retired = false;
+        row.lastSequence = 0;
+        readings.forgetAll(row.id);
         devices.save(row);
         return new Added(row.device(), token);
     }

@@ -5,7 +5,6 @@ import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchService;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -16,23 +15,21 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.dao.DuplicateKeyException;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
 /** The one port that every reading comes through: stores it once, tells who watches, logs it where a rule says so. */
 @Service
 public class Readings {
 
-    private final JdbcTemplate jdbc;
+    private final ReadingStore store;
     private final BatchService batches;
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final Map<UUID, DeviceReading> latest = new ConcurrentHashMap<>();
     private final Map<UUID, DeviceReading> logged = new ConcurrentHashMap<>();
 
-    Readings(JdbcTemplate jdbc, BatchService batches, ApplicationEventPublisher events, Clock clock) {
-        this.jdbc = jdbc;
+    Readings(ReadingStore store, BatchService batches, ApplicationEventPublisher events, Clock clock) {
+        this.store = store;
         this.batches = batches;
         this.events = events;
         this.clock = clock;
@@ -59,28 +56,13 @@ public class Readings {
     int take(Device device, List<DeviceReading> readings) {
         int fresh = 0;
         for (DeviceReading reading : readings) {
-            if (store(device, reading)) {
+            if (store.store(device, reading)) {
                 fresh++;
                 latest.merge(device.id(), reading, (a, b) -> b.at().isBefore(a.at()) ? a : b);
                 events.publishEvent(new Taken(device, reading, logByRule(device, reading)));
             }
         }
         return fresh;
-    }
-
-    private boolean store(Device device, DeviceReading reading) {
-        try {
-            jdbc.update(
-                    "insert into device_reading (device_id, sequence, reading, measured_at, received_at) values (?, ?, ?, ?, ?)",
-                    device.id(),
-                    reading.sequence(),
-                    reading.value(),
-                    Timestamp.from(reading.at()),
-                    Timestamp.from(clock.instant()));
-            return true;
-        } catch (DuplicateKeyException e) {
-            return false;
-        }
     }
 
     private boolean logByRule(Device device, DeviceReading reading) {

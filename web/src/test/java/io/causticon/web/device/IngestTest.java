@@ -117,4 +117,27 @@ class IngestTest {
                 .containsExactly(60.0, 58.0);
         assertThat(batches.get(id).log().entries()).allMatch(e -> e.current().by().equals(probe.device().name()));
     }
+
+    @Test
+    void forgetsOldReadingsButStillKnowsTheirNumbers(RunningApplication application) {
+        DeviceService.Added probe = device(application, DeviceKind.THERMOMETER);
+        String json = "application/json";
+        send(application, probe.token(), json, "{\"seq\":7,\"value\":43.5}\n{\"seq\":8,\"value\":43.1}");
+        assertThat(application.bean(ReadingStore.class).forgetBefore(Instant.now().minusSeconds(60))).isZero();
+        assertThat(application.bean(ReadingStore.class).forgetBefore(Instant.now().plusSeconds(60))).isGreaterThanOrEqualTo(2);
+        assertThat(send(application, probe.token(), json, "{\"seq\":8,\"value\":43.1}\n{\"seq\":9,\"value\":42.8}").body())
+                .contains("\"stored\":1");
+    }
+
+    @Test
+    void aNewDeviceOfAnOldNameCountsFromTheBeginning(RunningApplication application) {
+        DeviceService devices = application.bean(DeviceService.class);
+        DeviceService.Added first = device(application, DeviceKind.THERMOMETER);
+        String reading = "{\"seq\":1,\"value\":43.5}";
+        assertThat(send(application, first.token(), "application/json", reading).body()).contains("\"stored\":1");
+        devices.retire(first.device().id());
+        DeviceService.Added second = devices.add(first.device().name(), DeviceKind.THERMOMETER, false);
+        assertThat(send(application, second.token(), "application/json", reading).body()).contains("\"stored\":1");
+        assertThat(send(application, second.token(), "application/json", reading).body()).contains("\"stored\":0");
+    }
 }
