@@ -113,7 +113,7 @@ record BenchPage(
             String says,
             List<String> details,
             List<Figure> figures,
-            Drawing chart,
+            Chart chart,
             String safety,
             String alarm,
             String portionTap,
@@ -121,6 +121,17 @@ record BenchPage(
             boolean clear,
             boolean together,
             List<Stand> stands) {}
+
+    /**
+     * A drawing, and the same as a table.
+     *
+     * @param drawing of it
+     * @param rows of the table, by the minute
+     */
+    record Chart(Drawing drawing, List<ChartRow> rows) {}
+
+    /** What was read or is forecast at a minute. */
+    record ChartRow(String minute, String what, String value) {}
 
     /** Where a pot can stand. */
     record Stand(String pot, List<Place> places) {}

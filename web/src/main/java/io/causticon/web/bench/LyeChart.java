@@ -5,7 +5,6 @@ import io.causticon.core.heat.LyePotCurve;
 import io.causticon.core.heat.PotForecast;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
@@ -23,7 +22,7 @@ final class LyeChart {
 
     private LyeChart() {}
 
-    static Drawing of(PotOutlook pot, BatchLog log, Formats formats, Instant now) {
+    static BenchPage.Chart of(PotOutlook pot, BatchLog log, Formats formats, Instant now) {
         double minute = pot.minute(now);
         double to = Math.max(LEAST, pot.forecast().minutes());
         List<PotForecast.Reading> readings =
@@ -45,8 +44,7 @@ final class LyeChart {
         pot.limit().ifPresent(l -> chart.limit(l, "scorches"));
         double end = pot.forecast().minutes();
         if (clear.isEmpty()) {
-            chart.band(from, end, pot.forecast()::band, "lye");
-            chart.curve(from, end, pot.forecast()::middle, "lye", "forecast");
+            chart.forecast(from, end, pot.forecast()::band, pot.forecast()::middle, "lye", "forecast");
         }
         if (!readings.isEmpty()) {
             // What was to be expected before anything was read: how far off it is tells as much as the readings themselves.
@@ -63,7 +61,7 @@ final class LyeChart {
         if (pot.fedFrom().isPresent()) {
             chart.now(minute);
         }
-        return chart.done();
+        return new BenchPage.Chart(chart.done(), chart.rows());
     }
 
     private static double minutes(Instant from, Instant to) {

@@ -5,7 +5,6 @@ import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
-import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
@@ -22,7 +21,7 @@ final class MatchChart {
 
     private MatchChart() {}
 
-    static Drawing of(BatchLog log, Matching matching, Formats formats) {
+    static BenchPage.Chart of(BatchLog log, Matching matching, Formats formats) {
         double first = Stream.of(Spot.LYE, Spot.FATS)
                 .flatMap(spot -> readings(log, spot).stream())
                 .mapToDouble(CoolingFit.Reading::minute)
@@ -54,7 +53,7 @@ final class MatchChart {
                     chart.words(m.median(), 8, "together, minute " + Formats.number(m.median(), 0));
                 });
         chart.now(matching.now());
-        return chart.done();
+        return new BenchPage.Chart(chart.done(), chart.rows());
     }
 
     private static List<CoolingFit.Reading> readings(BatchLog log, Spot spot) {
@@ -70,8 +69,7 @@ final class MatchChart {
         List<CoolingFit.Reading> readings = readings(log, spot);
         fit.ifPresent(f -> {
             double from = readings.get(readings.size() - 1).minute();
-            chart.band(from, to, f::bandAt, style);
-            chart.curve(from, to, f::at, style, style);
+            chart.forecast(from, to, f::bandAt, f::at, style, style);
         });
         SvgPath path = new SvgPath();
         readings.forEach(r -> path.to(chart.x(r.minute()), chart.y(r.celsius())));

@@ -7,6 +7,7 @@ import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LinearAxis;
 import io.causticon.web.shared.SvgPath;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
@@ -22,12 +23,18 @@ final class TemperatureChart {
     private static final double BOTTOM = HEIGHT - 36;
     private static final int POINTS = 36;
     private static final double CLOSE = 15;
+    /** Of a curve the table tells so many points. */
+    private static final int TOLD = 5;
 
     private final Formats formats;
     private final LinearAxis minutes;
     private final LinearAxis degrees;
     private final Drawing.Builder drawing;
     private final List<Double> labels = new ArrayList<>();
+    private final List<Told> told = new ArrayList<>();
+
+    /** A line of the table that tells the same. */
+    private record Told(double minute, String what, String value) {}
 
     TemperatureChart(String label, Formats formats, double from, double to, double lowest, double highest) {
         this.formats = formats;
@@ -69,7 +76,19 @@ final class TemperatureChart {
         drawing.rect(LEFT, top, RIGHT - LEFT, bottom - top, "window");
     }
 
-    void band(double from, double to, DoubleFunction<Interval> band, String style) {
+    /** Where it will be, with its central 80 %: the same as {@link #band} and {@link #curve}, and as lines of the table. */
+    void forecast(double from, double to, DoubleFunction<Interval> band, DoubleUnaryOperator at, String style, String name) {
+        band(from, to, band, style);
+        curve(from, to, at, style, name);
+        for (int i = 1; i <= TOLD; i++) {
+            double m = from + (to - from) * i / TOLD;
+            Interval around = band.apply(m);
+            told.add(new Told(m, style + ", forecast", degrees(at.applyAsDouble(m)) + ", " + whole(around.low()) + " to "
+                    + degrees(around.high())));
+        }
+    }
+
+    private void band(double from, double to, DoubleFunction<Interval> band, String style) {
         SvgPath path = new SvgPath();
         for (int i = 0; i <= POINTS; i++) {
             double m = from + (to - from) * i / POINTS;
@@ -82,7 +101,7 @@ final class TemperatureChart {
         drawing.path(path.closed(), "band fill-" + style);
     }
 
-    void curve(double from, double to, DoubleUnaryOperator at, String style, String name) {
+    private void curve(double from, double to, DoubleUnaryOperator at, String style, String name) {
         drawing.path(line(from, to, at).open(), "forecast stroke-" + style);
         drawing.text(RIGHT + 8, free(y(at.applyAsDouble(to)) + 4), name, "name fill-" + style);
     }
@@ -95,6 +114,10 @@ final class TemperatureChart {
             high = at.applyAsDouble(m) > at.applyAsDouble(high) ? m : high;
         }
         drawing.path(line(from, to, at).open(), "expected");
+        for (int i = 0; i <= TOLD && to > from; i++) {
+            double m = from + (to - from) * i / TOLD;
+            told.add(new Told(m, "expected before it was read", degrees(at.applyAsDouble(m))));
+        }
         double x = minutes.at(high);
         double above = y(at.applyAsDouble(high)) - 6;
         // Over the flank, so that it does not stand on the line of now.
@@ -112,6 +135,22 @@ final class TemperatureChart {
             path.to(minutes.at(m), y(at.applyAsDouble(m)));
         }
         return path;
+    }
+
+    /** The same as a table, by the minute. */
+    List<BenchPage.ChartRow> rows() {
+        return told.stream()
+                .sorted(Comparator.comparingDouble(Told::minute))
+                .map(t -> new BenchPage.ChartRow(Formats.number(t.minute(), 0), t.what(), t.value()))
+                .toList();
+    }
+
+    private String degrees(double celsius) {
+        return whole(celsius) + " " + formats.temperatureUnit();
+    }
+
+    private String whole(double celsius) {
+        return Formats.number(formats.degrees(Temperature.celsius(celsius)), 0);
     }
 
     /** The nearest height at which no other label stands. */
@@ -138,6 +177,7 @@ final class TemperatureChart {
     }
 
     void mark(String style, double minute, double celsius) {
+        told.add(new Told(minute, style + ", read", formats.temperature(Temperature.celsius(celsius))));
         drawing.mark(style, x(minute), y(celsius));
     }
 

@@ -54,6 +54,7 @@ class LyePotPageTest {
     void aPotThatKeepsToItsForecastIsNotSaidToBoil() {
         log(3, new Entry.PortionFed(1, 4));
         assertThat(page()).contains("Portion 2 of 4").doesNotContain("boil over");
+        assertThat(page()).contains("The same as a table").contains("lye, forecast");
     }
 
     @Test

@@ -71,6 +71,7 @@ class MatchPageTest {
     void saysWhenThePotsMeetWithABand() {
         read(20, Spot.LYE, 72).read(20, Spot.FATS, 57).read(10, Spot.LYE, 63).read(10, Spot.FATS, 53).read(0.2, Spot.LYE, 57).read(0.2, Spot.FATS, 50);
         assertThat(page()).containsPattern("Together in about \\d+ min, \\d+ (to \\d+|at the soonest), at \\d+ to \\d+ °C").contains("class=\"apart\"");
+        assertThat(page()).contains("The same as a table").contains("lye, read").contains("fats, forecast");
     }
 
     @Test
