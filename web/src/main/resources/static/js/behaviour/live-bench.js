@@ -32,7 +32,7 @@ export function liveBench(strip) {
     if (device.dataset.scale && ring) {
       const off = Number(reading.value) - Number(ring.dataset.ring);
       ring.dataset.state = Math.abs(off) <= Number(ring.dataset.tolerance) ? 'in' : off > 0 ? 'over' : 'under';
-      ring.querySelector('[data-off]').textContent = `${off > 0 ? '+' : ''}${off.toFixed(1)}`;
+      ring.querySelector('[data-off]').textContent = `${off > 0 ? '+' : ''}${off.toFixed(1).replace('-', '\u2212')}`;
     }
   });
   feed.addEventListener('logged', refresh);

@@ -296,7 +296,7 @@ final class PotPages {
         return "about " + Formats.number(Math.max(1, meeting.median() - now), 0) + " min, "
                 + (Double.isFinite(meeting.high())
                         ? soonest + " to " + Formats.number(meeting.high() - now, 0)
-                        : soonest + " at the soonest");
+                        : meeting.low() - now < 1 ? "maybe now" : soonest + " at the soonest");
     }
 
     /** How far a pot in a bath has gone beyond the temperature that the plan mixes at, K; below zero while it is on its way. */
