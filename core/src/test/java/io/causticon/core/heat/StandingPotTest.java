@@ -21,7 +21,7 @@ class StandingPotTest {
     }
 
     @Test
-    void losesWhatTheHandbooksOfHeatTransferGive() {
+    void losesWhatTheTextbookCorrelationsGive() {
         // 500 g of oil in steel at 40 C: a cylinder of 0.0891 m. Side 0.02494 m2: convection 1.42 (20/0.0891)^0.25 = 5.496, radiation 0.25 x 6.321 = 1.580,
         // with 55 inside 6.269 W/(m2 K). Surface 0.006235 m2: 5.109 + 0.93 x 6.321 = 10.987, inside 9.158. Base 4. Times 20 K: 4.767 W.
         assertThat(fats(500, PotVessel.STEEL).lossAt(Temperature.celsius(40), ROOM)).isCloseTo(4.767, within(0.005));
