@@ -167,7 +167,7 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
         PotCooling inRoom = Pots.inRoom(plan, weights, spot, room);
         CoolingBody body =
                 switch (in) {
-                    case ROOM -> inRoom.of(faster * inRoom.rate(), inRoom.spread()).body(start, room);
+                    case ROOM -> inRoom.with(faster * inRoom.rate(), inRoom.spread()).body(start, room);
                     case ICE_BATH -> bathed.body(start, BathAdvice.ICE);
                     case COLD_BATH -> bathed.body(start, BathAdvice.TAP);
                     case WARM_BATH -> bathed.body(start, BathAdvice.WARM);

@@ -65,7 +65,7 @@ public record Batter(
             double molesPerKilogram, double superfat, double concentration, double sugar, double rate) {
         double moles = molesPerKilogram * (1 - superfat);
         double solution = moles * LyeSolution.NAOH_MOLAR_MASS / 1000 / concentration;
-        double volume = 1 / FAT_DENSITY + solution / (1000 * (1 + 1.11 * concentration)) + sugar / SUGAR_DENSITY;
+        double volume = 1 / FAT_DENSITY + solution / (1000 * LyeSolution.density(concentration)) + sugar / SUGAR_DENSITY;
         double mass = 1 + solution + sugar;
         double n = (1 - concentration) / concentration * LyeSolution.NAOH_MOLAR_MASS / LyeSolution.WATER_MOLAR_MASS;
         double heat = moles

@@ -69,7 +69,7 @@ public record CoolingMemory(List<Timed> earlier, Optional<Timed> today) {
             mean = (mean / variance + told * today.get().logRatio()) / (1 / variance + told);
             variance = 1 / (1 / variance + told);
         }
-        return before.of(before.rate() * Math.exp(mean), Math.sqrt(variance));
+        return before.with(before.rate() * Math.exp(mean), Math.sqrt(variance));
     }
 
     /** How many batches it stands on. */

@@ -20,7 +20,8 @@ import java.util.Comparator;
  */
 public record HeatTransfer(Temperature mix, boolean melts, String hardest, Temperature clearFrom) {
 
-    private static final double FAT_CAPACITY = 2.0;
+    /** Of melted fats, J/(g K). */
+    static final double FAT_CAPACITY = 2.0;
     private static final double LATENT = 120;
     private static final double STRUCTURAL = 0.01;
 

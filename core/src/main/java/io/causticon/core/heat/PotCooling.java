@@ -17,13 +17,14 @@ public record PotCooling(double rate, double excess, double spread) {
     /** A pot of which nothing is known: steel stays warm nearly twice as long as plastic. */
     public static final double UNKNOWN_VESSEL = 0.5;
 
-    public PotCooling of(double otherRate, double otherSpread) {
+    /** The same law with another rate, and as sure as this. */
+    public PotCooling with(double otherRate, double otherSpread) {
         return new PotCooling(otherRate, excess, otherSpread);
     }
 
     /** The same pot, said to be of a vessel that nobody named. */
     public PotCooling ofUnknownVessel() {
-        return of(rate, UNKNOWN_VESSEL);
+        return with(rate, UNKNOWN_VESSEL);
     }
 
     /** As a body that starts somewhere and stands somewhere. */

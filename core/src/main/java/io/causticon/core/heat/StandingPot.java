@@ -17,21 +17,21 @@ public final class StandingPot {
     private static final double UPRIGHT = 1.42;
     private static final double FLAT = 1.32;
     private static final double LAMINAR = 0.25;
+    /** W/(m2 K4), CODATA 2018. */
     private static final double STEFAN_BOLTZMANN = 5.670374e-8;
     private static final double KELVIN = 273.15;
+    /** Oil and water alike, from tables of total emissivity. */
     private static final double EMISSIVITY_OF_LIQUIDS = 0.93;
-    /** Into a wooden bench or a board, W/(m2 K). */
+    /** Into a wooden bench or a board, W/(m2 K); estimate, 2 to 8. */
     private static final double BENCH = 4;
-    /** From the contents to the wall, W/(m2 K): free convection at a few kelvin, in lye and in oil at thirty times the viscosity. */
+    /** From the contents to the wall, W/(m2 K): free convection at a few kelvin, in lye and in oil at thirty times the viscosity (estimates, +-40 %). */
     private static final double INSIDE_LYE = 300;
 
     private static final double INSIDE_FATS = 55;
-    /** J/(g K) of melted fats. */
-    private static final double FATS_HEAT_CAPACITY = 2.0;
     /** g/ml of melted fats near 50 C. */
     private static final double FATS_DENSITY = 0.9;
 
-    /** Where the law is laid through the losses: between these the waiting is. */
+    /** K above the room, where the law is laid through the losses: between these the waiting is. */
     private static final double NEAR = 20;
 
     private static final double FAR = 60;
@@ -67,7 +67,7 @@ public final class StandingPot {
     /** @param fats melted, more than nothing */
     public static StandingPot fats(Mass fats, PotVessel vessel) {
         return new StandingPot(
-                vessel, Double.NaN, INSIDE_FATS, fats.grams() * FATS_HEAT_CAPACITY, fats.grams() / 1000 / FATS_DENSITY);
+                vessel, Double.NaN, INSIDE_FATS, fats.grams() * HeatTransfer.FAT_CAPACITY, fats.grams() / 1000 / FATS_DENSITY);
     }
 
     /** Heat that contents and wall give for a kelvin, J/K. */

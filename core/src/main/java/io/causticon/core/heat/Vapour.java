@@ -3,8 +3,11 @@ package io.causticon.core.heat;
 /** Water that leaves an open surface of lye. */
 final class Vapour {
 
+    /** m/s. */
     private static final double MASS_TRANSFER = 0.0075;
+    /** J/(kg K). */
     private static final double GAS_CONSTANT_OF_STEAM = 461.5;
+    /** J/kg, of water near 60 C (steam tables). */
     private static final double HEAT_OF_EVAPORATION = 2.35e6;
     private static final double HUMIDITY = 0.5;
     private static final double KELVIN = 273.15;

@@ -22,7 +22,7 @@ public final class Problems {
     }
 
     /** What is read; where it cannot be, that is noted and the other value stands in, so that the rest can be looked at too. */
-    public <T> T reading(Supplier<T> read, T otherwise) {
+    public <T> T take(Supplier<T> read, T otherwise) {
         try {
             return read.get();
         } catch (ProblemsException e) {

@@ -68,9 +68,9 @@ class SettingsController {
         AccountService.Habits habits = new AccountService.Habits(
                 workshop,
                 zone,
-                problems.reading(() -> TemperatureNotation.read("room", room, maker.units()), maker.room()),
-                problems.reading(() -> TemperatureNotation.read("mixAt", mixAt, maker.units()), maker.mixAt()),
-                problems.reading(() -> TemperatureNotation.readChange("within", within, maker.units()), maker.within()),
+                problems.take(() -> TemperatureNotation.read("room", room, maker.units()), maker.room()),
+                problems.take(() -> TemperatureNotation.read("mixAt", mixAt, maker.units()), maker.mixAt()),
+                problems.take(() -> TemperatureNotation.readChange("within", within, maker.units()), maker.within()),
                 currency);
         try {
             accounts.change(habits, problems);

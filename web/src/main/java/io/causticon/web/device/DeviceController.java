@@ -2,6 +2,7 @@ package io.causticon.web.device;
 
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
@@ -94,9 +95,11 @@ class DeviceController {
     /** A change in the maker's own unit, as the device's base unit. */
     private double change(UUID device, String typed, Maker maker) {
         DeviceKind kind = devices.all().stream().filter(d -> d.id().equals(device)).map(Device::kind).findFirst().orElse(DeviceKind.PH_PEN);
-        return kind == DeviceKind.SCALE
-                ? MassNotation.read("onChange", typed, maker.units()).grams()
-                : NumberNotation.read("onChange", typed) / (kind == DeviceKind.THERMOMETER ? maker.formats().degreesApart(1) : 1);
+        return switch (kind) {
+            case SCALE -> MassNotation.read("onChange", typed, maker.units()).grams();
+            case THERMOMETER -> TemperatureNotation.readChange("onChange", typed, maker.units()).kelvin();
+            case PH_PEN, BLENDER -> NumberNotation.read("onChange", typed);
+        };
     }
 
     @PostMapping("/bench/{batch}/device/rest")

@@ -8,7 +8,6 @@ import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
-import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import java.util.function.Supplier;
@@ -33,12 +32,7 @@ final class FieldReader {
     }
 
     <T> T take(Supplier<T> reading, T otherwise) {
-        try {
-            return reading.get();
-        } catch (ProblemsException e) {
-            problems.addAll(e.problems());
-            return otherwise;
-        }
+        return problems.take(reading, otherwise);
     }
 
     double number(String field, String text, double otherwise) {

@@ -10,7 +10,6 @@ import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
-import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -21,7 +20,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Reads what is typed on the shelf. Tells everything that is wrong with it at once. */
@@ -67,7 +65,7 @@ final class ShelfForm {
 
     Vessel vessel() {
         String name = name(LONGEST_NAME);
-        Mass mass = take(() -> MassNotation.read("mass", text("mass"), units), Mass.ZERO);
+        Mass mass = problems.take(() -> MassNotation.read("mass", text("mass"), units), Mass.ZERO);
         if (mass.grams() < 0) {
             problems.add("mass", ProblemKey.TOO_LOW, "A vessel", mass, Mass.ZERO);
         } else if (mass.isMoreThan(HEAVIEST_VESSEL)) {
@@ -163,7 +161,7 @@ final class ShelfForm {
     }
 
     private double length(String field) {
-        double length = take(() -> LengthNotation.read(field, text(field)), 1.0);
+        double length = problems.take(() -> LengthNotation.read(field, text(field)), 1.0);
         if (length <= 0) {
             problems.add(field, ProblemKey.TOO_LOW, "A side in mm", length, 0.0);
         } else if (length > LONGEST_SIDE) {
@@ -173,7 +171,7 @@ final class ShelfForm {
     }
 
     private double number(String field, double least, double most) {
-        double number = take(() -> NumberNotation.read(field, text(field)), least);
+        double number = problems.take(() -> NumberNotation.read(field, text(field)), least);
         if (number < least) {
             problems.add(field, ProblemKey.TOO_LOW, field, number, least);
         } else if (number > most) {
@@ -192,15 +190,6 @@ final class ShelfForm {
         } catch (IllegalArgumentException e) {
             problems.add(field, ProblemKey.NOT_A_CHOICE, text(field));
             return type.getEnumConstants()[0];
-        }
-    }
-
-    private <T> T take(Supplier<T> reading, T otherwise) {
-        try {
-            return reading.get();
-        } catch (ProblemsException e) {
-            problems.addAll(e.problems());
-            return otherwise;
         }
     }
 
