@@ -74,7 +74,7 @@ public final class Findings {
                     "Only when all else is calm: a wetted fingertip from the bar to the tip of the tongue, then rinse.",
                     2,
                     2)
-            .called("zaps", "sting");
+            .called("zap", "zaps", "sting", "stings");
     public static final Finding FREE_ALKALI = Finding.of(
                     "free-alkali",
                     SKIN,

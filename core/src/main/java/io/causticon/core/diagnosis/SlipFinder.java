@@ -26,6 +26,9 @@ final class SlipFinder {
     /** Spread of the mass that bars account for: what sticks to vessels and dries off. */
     private static final double MASS_SPREAD = 0.04;
 
+    /** Of a superfat whose weights nobody wrote down, one standard deviation (a judgement: two per cent of the lye or of a fat). */
+    private static final double UNLOGGED_SPREAD = 0.02;
+
     private static final double USUAL_LOSS = 0.03;
     private static final Duration FRESH = Duration.ofDays(3);
     private static final double LEAST_LIKELIHOOD = 1e-6;
@@ -95,7 +98,11 @@ final class SlipFinder {
     }
 
     private Estimate superfat(Hypothesis h) {
-        return Superfat.distribution(h.weights(), facts.plan().formula().alkali(), facts.plan().scales());
+        Estimate weighed = Superfat.distribution(h.weights(), facts.plan().formula().alkali(), facts.plan().scales());
+        // What was not logged is not known to have been weighed as planned.
+        return facts.asWeighed().isComplete()
+                ? weighed
+                : new Estimate(weighed.value(), Math.hypot(weighed.standardDeviation(), UNLOGGED_SPREAD));
     }
 
     /** How well the mass of the fresh bars agrees with the slip; 1 where nothing is known. */

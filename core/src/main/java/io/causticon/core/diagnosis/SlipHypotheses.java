@@ -35,6 +35,10 @@ final class SlipHypotheses {
     private static final double RATE_ACID = 0.4;
     private static final double RATE_PURER = 0.5;
     private static final double LYE_OVER = 0.06;
+
+    /** Nobody looked at the number twice: slips are as much likelier (a judgement). */
+    private static final double UNLOGGED = 5;
+
     private static final Mass USUAL_JUG = Mass.grams(85);
     private static final double NOTABLE = 0.01;
 
@@ -62,6 +66,14 @@ final class SlipHypotheses {
         return List.copyOf(found);
     }
 
+    private double unlogged(FatPortion fat) {
+        return unlogged(Weighable.fat(fat.fat().id()));
+    }
+
+    private double unlogged(Weighable what) {
+        return facts.asWeighed().notLogged().contains(what) ? UNLOGGED : 1;
+    }
+
     /** The log as it stands; if it differs from the plan, it says how. */
     private Hypothesis asLogged() {
         Weights planned = Weights.planned(facts.plan().formula());
@@ -74,6 +86,10 @@ final class SlipHypotheses {
             Phrase words = Phrase.of(lyeChange > 0 ? "more lye logged than planned" : "less lye logged than planned");
             Phrase how = Phrase.of("{} instead of {}", weighed.lye(), planned.lye());
             return new Hypothesis(Slip.Kind.LOGGED_DIFFERENCE, words, how, RATE_NONE, weighed);
+        }
+        if (!facts.asWeighed().isComplete()) {
+            return new Hypothesis(
+                    Slip.Kind.NONE, Phrase.of("weights as planned"), Phrase.of("not all of them were logged"), RATE_NONE, weighed);
         }
         return loggedFatDifference(planned)
                 .orElseGet(() -> new Hypothesis(
@@ -128,7 +144,7 @@ final class SlipHypotheses {
                             Slip.Kind.SWAPPED,
                             words,
                             Phrase.of("the total stays {}", weighed.fatMass()),
-                            RATE_SWAP,
+                            RATE_SWAP * Math.max(unlogged(a), unlogged(b)),
                             weighed.withFats(fats)));
                 }
             }
@@ -140,13 +156,13 @@ final class SlipHypotheses {
             FatPortion fat = weighed.fats().get(i);
             String name = fat.fat().shortName();
             if (weighed.fats().size() > 1) {
-                add(Slip.Kind.LEFT_OUT, i, Mass.ZERO, RATE_LEFT_OUT, Phrase.of("{} left out", name), Phrase.of("{} missing", fat.mass()));
+                add(Slip.Kind.LEFT_OUT, i, Mass.ZERO, RATE_LEFT_OUT * unlogged(fat), Phrase.of("{} left out", name), Phrase.of("{} missing", fat.mass()));
             }
             add(
                     Slip.Kind.DOUBLED,
                     i,
                     fat.mass().times(2),
-                    RATE_DOUBLED,
+                    RATE_DOUBLED * unlogged(fat),
                     Phrase.of("{} poured twice", name),
                     Phrase.of("{} too much", fat.mass()));
             Mass ouncesAsGrams = Mass.grams(fat.mass().inOunces());
@@ -154,7 +170,7 @@ final class SlipHypotheses {
                     Slip.Kind.UNIT_MISTAKEN,
                     i,
                     ouncesAsGrams,
-                    RATE_OUNCES,
+                    RATE_OUNCES * unlogged(fat),
                     Phrase.of("{} weighed in grams where ounces were meant", name),
                     Phrase.of("{} in the pot", ouncesAsGrams));
         }
@@ -212,13 +228,13 @@ final class SlipHypotheses {
                 Slip.Kind.LYE_OVER,
                 Phrase.of("lye {} over what was logged", over),
                 Phrase.of("misread or spooned past the mark"),
-                RATE_LYE_OVER,
+                RATE_LYE_OVER * unlogged(Weighable.NAOH),
                 weighed.withNaoh(lye.plus(over))));
         found.add(new Hypothesis(
                 Slip.Kind.LYE_TWICE,
                 Phrase.of("lye weighed in twice"),
                 Phrase.of("{} in the pot", lye.times(2)),
-                RATE_LYE_TWICE,
+                RATE_LYE_TWICE * unlogged(Weighable.NAOH),
                 weighed.withNaoh(lye.times(2))));
         double purer = 1 / facts.plan().formula().alkali().naohPurity().fraction();
         found.add(new Hypothesis(

@@ -1,12 +1,12 @@
 package io.causticon.core.forecast;
 
 import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingBody;
-import io.causticon.core.heat.HeatTransfer;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.making.LiveTrace;
 import io.causticon.core.making.Situation;
@@ -172,20 +172,19 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
         }
 
         Rescue separation() {
-            HeatTransfer hardest = HeatTransfer.of(plan.formula(), batter, room);
-            boolean falseTrace = batter.celsius() < hardest.clearFrom().celsius() && !hardest.hardest().isEmpty();
-            if (falseTrace) {
+            Optional<SettingFat> setting = SettingFat.at(plan.formula(), batter);
+            setting.ifPresent(fat -> {
                 steps.add(Phrase.of("False trace, most likely: at {} {} is setting; it is clear from {}",
-                        batter, hardest.hardest(), hardest.clearFrom()));
-                steps.add(warming(Math.min(HOTTEST_BATTER, hardest.clearFrom().celsius() + CLEAR_MARGIN)));
-            }
+                        batter, fat.fat().shortName(), fat.clearFrom()));
+                steps.add(warming(Math.min(HOTTEST_BATTER, fat.clearFrom().celsius() + CLEAR_MARGIN)));
+            });
             double seconds = PARTED_SECONDS_PER_KILOGRAM * mass.grams() / 1000;
             steps.add(Phrase.of("Blend {} s in bursts, stir between, until no oil shows for a whole minute", Math.rint(seconds)));
             weights().ifPresent(steps::add);
             steps.add(Phrase.of("If it parts again in the mould: stir back with gloves while it is soft, else rebatch; held until tested"));
-            why.add(falseTrace
-                    ? Phrase.of("thick and cool: hard fats set below {}, which is not soap yet", hardest.clearFrom())
-                    : Phrase.of("{} is warm enough for its fats, so it was never one emulsion, or liquor and weights are off", batter));
+            why.add(setting
+                    .map(fat -> Phrase.of("thick and cool: hard fats set below {}, which is not soap yet", fat.clearFrom()))
+                    .orElseGet(() -> Phrase.of("{} is warm enough for its fats, so it was never one emulsion, or liquor and weights are off", batter)));
             return rescue(Trouble.SEPARATION, Phrase.of("Do not pour. What is parted is lye on one side"));
         }
 
@@ -238,7 +237,7 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
         }
 
         private double clearFrom() {
-            return HeatTransfer.of(plan.formula(), batter, room).clearFrom().celsius();
+            return SettingFat.of(plan.formula()).stream().findFirst().map(SettingFat::clearFrom).orElse(room).celsius();
         }
 
         private Phrase warming(double aim) {

@@ -110,7 +110,7 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
             BatchLog.Timed<Entry.TemperatureRead> last = before(Spot.LYE).get();
             return stood(Spot.LYE, last.entry().temperature(), 1, last.at(), now);
         }
-        PotOutlook pot = PotOutlook.of(plan, log, room, now);
+        PotSoFar pot = PotSoFar.of(plan, log, room, now);
         if (pot.fedFrom().isEmpty()) {
             return pot.setup().contents().ice().isPositive() ? FROZEN : room;
         }

@@ -9,11 +9,17 @@ import io.causticon.core.quantity.Share;
  * @param naohShare share of sodium hydroxide in the pure alkali, by mass; the rest is potassium hydroxide
  * @param naohPurity purity of the sodium hydroxide, usually 97-99 %
  * @param kohPurity purity of the potassium hydroxide, usually 85-90 %
+ * @param kohCertified whether that is from the certificate of this very lot; otherwise it is known to three points
  */
-public record AlkaliChoice(Share naohShare, Share naohPurity, Share kohPurity) {
+public record AlkaliChoice(Share naohShare, Share naohPurity, Share kohPurity, boolean kohCertified) {
 
     public static final Share USUAL_NAOH_PURITY = Share.percent(98);
     public static final Share USUAL_KOH_PURITY = Share.percent(90);
+
+    /** Without a certificate of the potassium hydroxide. */
+    public AlkaliChoice(Share naohShare, Share naohPurity, Share kohPurity) {
+        this(naohShare, naohPurity, kohPurity, false);
+    }
 
     public static AlkaliChoice naoh(Share purity) {
         return new AlkaliChoice(Share.WHOLE, purity, USUAL_KOH_PURITY);

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param pouring how it fills the mould and how it is divided
  * @param lyeVessel what the lye is dissolved in; null when not yet said
  * @param fatsVessel what the fats are melted in and the batter is mixed in; null when not yet said
+ * @param freezer how cold what goes in frozen is, 0 C or below
  * @param note anything the maker wants to remember; may be empty
  */
 public record BatchPlan(
@@ -30,7 +31,11 @@ public record BatchPlan(
         Pouring pouring,
         @Nullable Vessel lyeVessel,
         @Nullable Vessel fatsVessel,
+        Temperature freezer,
         String note) {
+
+    /** Of a household's freezer. */
+    public static final Temperature USUAL_FREEZER = Temperature.celsius(-18);
 
     /** A plan of one undivided batter. */
     public BatchPlan(
@@ -42,38 +47,42 @@ public record BatchPlan(
             Temperature mixAt,
             Scales scales,
             String note) {
-        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, null, note);
+        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, null, USUAL_FREEZER, note);
     }
 
     public BatchPlan with(Formula other) {
-        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, note);
+        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
     }
 
     public BatchPlan with(Pouring other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, fatsVessel, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, fatsVessel, freezer, note);
     }
 
     public BatchPlan with(GelGoal other) {
-        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, note);
+        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
     }
 
     public BatchPlan with(Scales other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, fatsVessel, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, fatsVessel, freezer, note);
     }
 
     public BatchPlan with(@Nullable Mould other) {
-        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, fatsVessel, note);
+        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
     }
 
     public BatchPlan withLyeIn(@Nullable Vessel other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, fatsVessel, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, fatsVessel, freezer, note);
     }
 
     public BatchPlan withFatsIn(@Nullable Vessel other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, other, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, other, freezer, note);
     }
 
     public BatchPlan mixedAt(Temperature other) {
-        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, fatsVessel, note);
+        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+    }
+
+    public BatchPlan frozenAt(Temperature other) {
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, other, note);
     }
 }

@@ -8,13 +8,16 @@ import io.causticon.core.quantity.Share;
  *
  * <p>{@code SF = 1 - (A_given x purity - A_acid) / A_fat}. Its spread comes from independent relative errors of what the fats
  * need and what was given: the natural spread of each fat's saponification value weighted by its part of the alkali, the
- * step of the scale at each weighing (uniform, step / sqrt 12), and the purity of the alkali (one point either way at
- * 95 %). A scale that reads wrong by a factor reads fats and lye wrong alike, which cancels. Source: stoichiometry and the
- * propagation of independent errors (JCGM 100:2008, 5.1).
+ * step of the scale at each weighing (uniform, step / sqrt 12; sodium and potassium hydroxide are two weighings), and the purity of the alkali
+ * (one point either way at 95 %, three for potassium hydroxide without a certificate). One scale that reads wrong by a factor reads fats and
+ * lye wrong alike, which cancels; two scales do not share it (0.3 % each at 95 %, a judgement). Source: stoichiometry and the propagation
+ * of independent errors (JCGM 100:2008, 5.1).
  */
 public final class Superfat {
 
-    private static final double PURITY_HALF_WIDTH_95 = 0.01;
+    private static final double NAOH_PURITY_POINTS_95 = 0.01;
+    private static final double KOH_PURITY_POINTS_95 = 0.03;
+    private static final double CALIBRATION_95 = 0.003;
     private static final double UNIFORM_STEPS_PER_SIGMA = Math.sqrt(12);
 
     private Superfat() {}
@@ -32,7 +35,8 @@ public final class Superfat {
                 * Math.sqrt(sumOfSquares(
                         saponificationError(weights, needed),
                         fatWeighingError(weights, scales, needed),
-                        lyeError(weights, scales)));
+                        lyeError(weights, alkali, scales),
+                        scales.areTwo() ? Math.sqrt(2) * CALIBRATION_95 / Estimate.SIGMAS_IN_95_PERCENT : 0));
         return new Estimate(1 - net, deviation);
     }
 
@@ -65,10 +69,20 @@ public final class Superfat {
                 .sum());
     }
 
-    private static double lyeError(Weights weights, Scales scales) {
+    private static double lyeError(Weights weights, AlkaliChoice alkali, Scales scales) {
+        double all = givenMoles(weights, alkali);
+        if (all <= 0) {
+            return 0;
+        }
         double step = scales.lyeStep().grams() / UNIFORM_STEPS_PER_SIGMA;
-        double weighing = weights.lye().isPositive() ? step / weights.lye().grams() : 0;
-        return Math.hypot(weighing, PURITY_HALF_WIDTH_95 / Estimate.SIGMAS_IN_95_PERCENT);
+        double naoh = Alkali.NAOH.moles(weights.naoh().times(alkali.naohPurity().fraction())) / all;
+        double koh = 1 - naoh;
+        double kohPoints = alkali.kohCertified() ? NAOH_PURITY_POINTS_95 : KOH_PURITY_POINTS_95;
+        return Math.sqrt(sumOfSquares(
+                weights.naoh().isPositive() ? naoh * step / weights.naoh().grams() : 0,
+                weights.koh().isPositive() ? koh * step / weights.koh().grams() : 0,
+                naoh * NAOH_PURITY_POINTS_95 / alkali.naohPurity().fraction() / Estimate.SIGMAS_IN_95_PERCENT,
+                koh * kohPoints / alkali.kohPurity().fraction() / Estimate.SIGMAS_IN_95_PERCENT));
     }
 
     private static double sumOfSquares(double... errors) {

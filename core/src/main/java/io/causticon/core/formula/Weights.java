@@ -32,6 +32,16 @@ public record Weights(
                 formula.fats(), balance.naoh(), balance.koh(), balance.liquids(), formula.additives());
     }
 
+    /** As the scales can show them: nobody weighs 8.75 g in steps of one gram. Additives are taken to be weighed as finely as they are dosed. */
+    public Weights shownOn(Scales scales) {
+        return new Weights(
+                fats.stream().map(f -> f.weighing(scales.shown(f.mass()))).toList(),
+                scales.shownOfLye(naoh),
+                scales.shownOfLye(koh),
+                liquids.stream().map(l -> l.weighing(scales.shown(l.mass()))).toList(),
+                additives);
+    }
+
     /** Each fat with its mass, also what came with the liquids. */
     public Stream<FatPortion> allFats() {
         return Stream.concat(fats.stream(), liquids.stream().flatMap(l -> l.fat().stream()));

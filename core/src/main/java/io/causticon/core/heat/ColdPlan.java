@@ -37,8 +37,9 @@ public final class ColdPlan {
     public static LyePot frozen(LyePot c, double part, Temperature iceStart) {
         double all = c.water().grams() + c.ice().grams();
         return new LyePot(
-                c.naoh(),
-                c.naohStart(),
+                c.lye(),
+                c.blend(),
+                c.lyeStart(),
                 Mass.grams(all * (1 - part)),
                 c.waterStart(),
                 Mass.grams(all * part),

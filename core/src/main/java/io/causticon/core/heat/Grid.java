@@ -59,16 +59,18 @@ final class Grid {
     /** Heat that flows into each cell, W/m3; moves the walls on by the step. */
     double[] heatInto(double[] t, double room, double step) {
         double[] heat = new double[cells()];
+        double across = conductivity / (dx * dx);
+        double along = conductivity / (dy * dy);
         for (int r = 0; r < rows; r++) {
             for (int c = 0; c < columns; c++) {
                 int i = r * columns + c;
                 if (c + 1 < columns) {
-                    double flow = conductivity / (dx * dx) * (t[i + 1] - t[i]);
+                    double flow = across * (t[i + 1] - t[i]);
                     heat[i] += flow * rim(c);
                     heat[i + 1] -= flow * rim(c) * area(c) / area(c + 1);
                 }
                 if (r + 1 < rows) {
-                    exchange(heat, t, i, i + columns, conductivity / (dy * dy));
+                    exchange(heat, t, i, i + columns, along);
                 }
             }
             int rim = r * columns + columns - 1;

@@ -3,9 +3,8 @@ package io.causticon.core.heat;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.quantity.Interval;
+import io.causticon.core.formula.SettingFat;
 import io.causticon.core.quantity.Temperature;
-import java.util.Comparator;
 
 /**
  * Hot liquor on solid fats: the temperature they come to, and whether the hardest fat melts.
@@ -14,8 +13,8 @@ import java.util.Comparator;
  * fats: 80-150 J/g) and 2.0 J/(g K) for fats. Losses to bowl and air are left out: the true mix is 2-4 K cooler.
  *
  * @param mix temperature of the mix
- * @param melts whether it is above the melting range of the hardest fat
- * @param hardest name of that fat; empty when none is solid
+ * @param melts whether all fats are clear in it
+ * @param hardest name of the fat that sets first; empty when none can
  * @param clearFrom temperature from which that fat is clear; the room's when none is solid
  */
 public record HeatTransfer(Temperature mix, boolean melts, String hardest, Temperature clearFrom) {
@@ -23,7 +22,6 @@ public record HeatTransfer(Temperature mix, boolean melts, String hardest, Tempe
     /** Of melted fats, J/(g K). */
     static final double FAT_CAPACITY = 2.0;
     private static final double LATENT = 120;
-    private static final double STRUCTURAL = 0.01;
 
     /** For a formula whose fats stand at the room's temperature and whose liquor is poured hot. */
     public static HeatTransfer of(Formula formula, Temperature liquor, Temperature room) {
@@ -34,28 +32,15 @@ public record HeatTransfer(Temperature mix, boolean melts, String hardest, Tempe
         double cold = formula.fatMass().grams() * FAT_CAPACITY;
         double latent = formula.fats().stream().mapToDouble(p -> latent(p, room)).sum();
         double mix = (hot * liquor.celsius() + cold * room.celsius() - latent) / (hot + cold);
-        FatPortion hardest = formula.fats().stream()
-                .filter(p -> p.fat().meltingRange() != null && p.mass().dividedBy(formula.fatMass()) >= STRUCTURAL)
-                .max(Comparator.comparingDouble(p -> high(p)))
-                .orElse(null);
-        if (hardest == null) {
-            return new HeatTransfer(Temperature.celsius(mix), true, "", room);
-        }
-        // Dissolved in liquid fats a hard fat clears near the lower end of its own range.
-        Interval range = hardest.fat().meltingRange();
-        double clear = range == null ? room.celsius() : range.middle();
-        return new HeatTransfer(
-                Temperature.celsius(mix), mix >= clear, hardest.fat().shortName(), Temperature.celsius(clear));
+        Temperature mixed = Temperature.celsius(mix);
+        return SettingFat.of(formula).stream().findFirst()
+                .map(s -> new HeatTransfer(mixed, !s.setsAt(mixed), s.fat().shortName(), s.clearFrom()))
+                .orElseGet(() -> new HeatTransfer(mixed, true, "", room));
     }
 
     private static double latent(FatPortion p, Temperature room) {
         return p.fat().meltingRange() != null && room.celsius() < p.fat().meltingRange().low()
                 ? p.mass().grams() * LATENT
                 : 0;
-    }
-
-    private static double high(FatPortion p) {
-        Interval range = p.fat().meltingRange();
-        return range == null ? 0 : range.high();
     }
 }

@@ -6,12 +6,13 @@ import io.causticon.core.quantity.Temperature;
 /**
  * The highest temperature that dissolving all lye at once can reach: no heat is lost.
  *
- * <p>An enthalpy balance with its zero at solid NaOH and liquid water at 25 C:
- * {@code T = 25 + (sum of H - 1000 n dHs) / ((m_water + m_NaOH) cp(w) + C_inert)}. Ice enters with its latent heat, acid with its heat
+ * <p>An enthalpy balance with its zero at solid lye and liquid water at 25 C:
+ * {@code T = 25 + (sum of H - 1000 n dHs) / ((m_water + m_lye) cp(w) + C_inert)}. Ice enters with its latent heat, acid with its heat
  * of neutralisation (56 kJ per mol). A real pot loses heat and stays 5-15 K below; the number is the safe side.
  *
- * @param naoh sodium hydroxide, g
- * @param naohStart its temperature
+ * @param lye dry lye, g
+ * @param blend what that is made of
+ * @param lyeStart its temperature
  * @param water liquid water, g, that of milk and juice included
  * @param waterStart its temperature
  * @param ice frozen water, g
@@ -20,8 +21,9 @@ import io.causticon.core.quantity.Temperature;
  * @param acidMoles moles of acid equivalents
  */
 public record LyePot(
-        Mass naoh,
-        Temperature naohStart,
+        Mass lye,
+        LyeBlend blend,
+        Temperature lyeStart,
         Mass water,
         Temperature waterStart,
         Mass ice,
@@ -36,12 +38,27 @@ public record LyePot(
     static final double WATER_HEAT_CAPACITY = 4.18;
     static final double ICE_HEAT_CAPACITY = 2.06;
     static final double LATENT_HEAT_OF_ICE = 333.6;
-    static final double NAOH_HEAT_CAPACITY = 1.49;
+    /** Of either hydroxide, J/(g K): 1.49 sodium's, 1.2 potassium's, which matters little from the room's temperature. */
+    static final double DRY_HEAT_CAPACITY = 1.49;
     static final double SOLIDS_HEAT_CAPACITY = 1.5;
     static final double HEAT_OF_NEUTRALISATION = 56_000;
     static final double JOULES_PER_KILOJOULE = 1000;
+    private static final double LOWER_WITH_POTASSIUM = 6;
 
-    /** Plain water and lye. */
+    /** With sodium hydroxide. */
+    public LyePot(
+            Mass naoh,
+            Temperature naohStart,
+            Mass water,
+            Temperature waterStart,
+            Mass ice,
+            Temperature iceStart,
+            Mass solids,
+            double acidMoles) {
+        this(naoh, LyeBlend.SODIUM, naohStart, water, waterStart, ice, iceStart, solids, acidMoles);
+    }
+
+    /** Plain water and sodium hydroxide. */
     public static LyePot plain(Mass naoh, Mass water, Temperature room) {
         return new LyePot(naoh, room, water, room, Mass.ZERO, Temperature.celsius(0), Mass.ZERO, 0);
     }
@@ -49,22 +66,23 @@ public record LyePot(
     /** The temperature without any loss. */
     public Temperature adiabaticPeak() {
         double allWater = water.grams() + ice.grams();
-        double solution = allWater + naoh.grams();
-        double massFraction = naoh.grams() / solution;
-        double naohMoles = naoh.grams() / LyeSolution.NAOH_MOLAR_MASS;
-        double dissolving = JOULES_PER_KILOJOULE
-                * naohMoles
-                * LyeSolution.heatOfSolution(LyeSolution.molesOfWater(allWater, naoh.grams()));
+        double solution = allWater + lye.grams();
+        double dissolving = blend.heatOfSolution(lye.grams(), allWater);
         double inert = solids.grams() * SOLIDS_HEAT_CAPACITY;
-        double heat = startingHeat(inert) + Math.min(acidMoles, naohMoles) * HEAT_OF_NEUTRALISATION - dissolving;
+        double heat = startingHeat(inert) + Math.min(acidMoles, blend.moles(lye.grams())) * HEAT_OF_NEUTRALISATION - dissolving;
         return Temperature.celsius(
-                REFERENCE + heat / (solution * LyeSolution.heatCapacity(massFraction) + inert));
+                REFERENCE + heat / (solution * blend.heatCapacity(lye.grams() / solution) + inert));
+    }
+
+    /** Where it boils, C: near {@link LyePotRun#BOILS}, with potassium hydroxide of as much by mass some six kelvin lower. */
+    public double boils() {
+        return LyePotRun.BOILS - LOWER_WITH_POTASSIUM * blend.potassium().fraction();
     }
 
     private double startingHeat(double inert) {
         return water.grams() * WATER_HEAT_CAPACITY * aboveReference(waterStart)
                 + inert * aboveReference(waterStart)
-                + naoh.grams() * NAOH_HEAT_CAPACITY * aboveReference(naohStart)
+                + lye.grams() * DRY_HEAT_CAPACITY * aboveReference(lyeStart)
                 + ice.grams() * icePerGram(iceStart);
     }
 

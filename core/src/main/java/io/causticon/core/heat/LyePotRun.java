@@ -23,7 +23,10 @@ public final class LyePotRun {
     /** Boiling point of lye near 33 % at sea level, C (boiling-point rise of sodium hydroxide solutions, a third by mass: about 18 K). */
     public static final double BOILS = 118;
 
-    private static final double STEP = 0.5;
+    /** By then what is frozen has melted in strong lye, min. */
+    static final double MELTING_MINUTES = 15;
+
+    private static final double STEP = 1;
     private static final double FRAME = 5;
     private static final double DISSOLVES_WARM = 40;
     private static final double DISSOLVES_COLD = 120;
@@ -43,10 +46,13 @@ public final class LyePotRun {
 
     private final LyePotSetup setup;
     private final Variation variation;
+    private final LyeBlend blend;
     private final double solids;
     private final double acid;
     private final double ice0;
     private final double across;
+    /** J/K, of as much of its wall as the liquor wets. */
+    private final double capacityOfVessel;
     private final Vapour vapour;
     private double water;
     private double dissolved;
@@ -55,7 +61,7 @@ public final class LyePotRun {
     private double ice;
     private double icePerGram;
     private double neutralised;
-    /** J, with its zero at solid NaOH and liquid water at 25 C; heat of solution is not in it but follows from what is dissolved. */
+    /** J, with its zero at solid lye and liquid water at 25 C; heat of solution is not in it but follows from what is dissolved. */
     private double enthalpy;
 
     private double lookedAtLye = Double.NaN;
@@ -68,26 +74,28 @@ public final class LyePotRun {
         this.setup = setup;
         this.variation = variation;
         LyePot c = setup.contents();
+        this.blend = c.blend();
         this.solids = c.solids().grams();
         this.acid = c.acidMoles();
         this.ice0 = c.ice().grams();
         this.ice = ice0;
-        double volume = c.naoh().plus(c.water()).plus(c.ice()).grams() / CONTENTS_DENSITY * 1e-6;
+        double volume = c.lye().plus(c.water()).plus(c.ice()).grams() / CONTENTS_DENSITY * 1e-6;
         this.across = Math.cbrt(4 * volume / Math.PI);
+        this.capacityOfVessel = setup.vessel().capacityOver(Math.PI * across * across + Math.PI / 4 * across * across);
         this.vapour = new Vapour(setup.room().celsius());
         this.icePerGram = LyePot.icePerGram(c.iceStart());
         this.water = c.water().grams();
         double waterAbove = c.waterStart().celsius() - LyePot.REFERENCE;
         double inert = solids * LyePot.SOLIDS_HEAT_CAPACITY;
         this.enthalpy = inert * waterAbove
-                + setup.vessel().capacity() * (setup.vesselStart().celsius() - LyePot.REFERENCE);
+                + capacityOfVessel * (setup.vesselStart().celsius() - LyePot.REFERENCE);
         if (setup.dissolved()) {
-            dissolved = c.naoh().grams();
+            dissolved = c.lye().grams();
             neutralised = acid;
             double w = dissolved / (dissolved + water);
-            enthalpy += (dissolved + water) * LyeSolution.heatCapacity(w) * waterAbove + heatOfSolution();
+            enthalpy += (dissolved + water) * blend.heatCapacity(w) * waterAbove + heatOfSolution();
         } else {
-            toFeed = c.naoh().grams();
+            toFeed = c.lye().grams();
             enthalpy += water * LyePot.WATER_HEAT_CAPACITY * waterAbove;
         }
         if (water < NOTHING && ice > 0) {
@@ -121,7 +129,7 @@ public final class LyePotRun {
         double doneAt = Double.POSITIVE_INFINITY;
         double peak = Double.NEGATIVE_INFINITY;
         double peakAt = 0;
-        double all = setup.contents().naoh().grams();
+        double all = setup.contents().lye().grams();
         for (double t = 0; t <= end + NOTHING; t += STEP) {
             double now = temperature();
             if (t >= temperatures.size() * FRAME - NOTHING) {
@@ -153,13 +161,13 @@ public final class LyePotRun {
     private void feed() {
         double rate = setup.feedMinutes() <= 0
                 ? toFeed
-                : setup.contents().naoh().grams() / (60 * setup.feedMinutes()) * STEP;
+                : setup.contents().lye().grams() / (60 * setup.feedMinutes()) * STEP;
         double fed = Math.min(toFeed, rate);
         toFeed -= fed;
         undissolved += fed;
         enthalpy += fed
-                * LyePot.NAOH_HEAT_CAPACITY
-                * (setup.contents().naohStart().celsius() - LyePot.REFERENCE);
+                * LyePot.DRY_HEAT_CAPACITY
+                * (setup.contents().lyeStart().celsius() - LyePot.REFERENCE);
     }
 
     private void dissolve(double celsius) {
@@ -172,7 +180,7 @@ public final class LyePotRun {
         double left = undissolved - amount < NOTHING ? undissolved : amount;
         undissolved -= left;
         dissolved += left;
-        double moles = Math.min(acid, dissolved / LyeSolution.NAOH_MOLAR_MASS);
+        double moles = Math.min(acid, blend.moles(dissolved));
         enthalpy += (moles - neutralised) * LyePot.HEAT_OF_NEUTRALISATION;
         neutralised = moles;
     }
@@ -213,9 +221,9 @@ public final class LyePotRun {
     private double temperature() {
         look();
         double capacity = (water + dissolved) * heatCapacity
-                + undissolved * LyePot.NAOH_HEAT_CAPACITY
+                + undissolved * LyePot.DRY_HEAT_CAPACITY
                 + solids * LyePot.SOLIDS_HEAT_CAPACITY
-                + setup.vessel().capacity();
+                + capacityOfVessel;
         return LyePot.REFERENCE + (enthalpy - heatOfSolution) / capacity;
     }
 
@@ -223,7 +231,7 @@ public final class LyePotRun {
     private void look() {
         if (dissolved != lookedAtLye || water != lookedAtWater) {
             double w = dissolved / (dissolved + water);
-            heatCapacity = LyeSolution.heatCapacity(w);
+            heatCapacity = blend.heatCapacity(w);
             waterActivity = LyeSolution.waterActivity(w);
             heatOfSolution = heatOfSolution();
             lookedAtLye = dissolved;
@@ -232,12 +240,6 @@ public final class LyePotRun {
     }
 
     private double heatOfSolution() {
-        return dissolved < NOTHING
-                ? 0
-                : variation.heat()
-                        * LyePot.JOULES_PER_KILOJOULE
-                        * dissolved
-                        / LyeSolution.NAOH_MOLAR_MASS
-                        * LyeSolution.heatOfSolution(LyeSolution.molesOfWater(water, dissolved));
+        return dissolved < NOTHING ? 0 : variation.heat() * blend.heatOfSolution(dissolved, water);
     }
 }

@@ -62,7 +62,13 @@ public record LyePotSetup(
 
     /** Whether it stands in ice water at this minute after the first lye. */
     public boolean isInBath(double minute) {
-        return baths.stream().anyMatch(b -> b.low() <= minute && minute < b.high());
+        // Asked at every step of a run.
+        for (Interval bath : baths) {
+            if (bath.low() <= minute && minute < bath.high()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** In ice water at these times, in minutes after the first lye. */

@@ -21,7 +21,7 @@ public final class LyeSolution {
         -17.8, -24.4, -28.87, -34.43, -37.74, -39.85, -41.75, -42.51, -42.82, -42.84, -42.72, -42.51, -42.34, -42.26,
         -42.38, -42.47, -42.72
     };
-    private static final MonotoneCubic HEAT_OF_SOLUTION = new MonotoneCubic(logs(MOLES_OF_WATER), KILOJOULES_PER_MOLE);
+    private static final MonotoneCubic HEAT_OF_SOLUTION = MonotoneCubic.overLogs(MOLES_OF_WATER, KILOJOULES_PER_MOLE);
 
     /** J/(g K) against the mass fraction of NaOH; +-2 %. */
     private static final Table HEAT_CAPACITY = Table.of(
@@ -65,13 +65,5 @@ public final class LyeSolution {
     /** Moles of water a mole of NaOH. */
     static double molesOfWater(double waterGrams, double naohGrams) {
         return waterGrams / WATER_MOLAR_MASS / (naohGrams / NAOH_MOLAR_MASS);
-    }
-
-    private static double[] logs(double[] values) {
-        double[] logs = new double[values.length];
-        for (int i = 0; i < values.length; i++) {
-            logs[i] = Math.log(values[i]);
-        }
-        return logs;
     }
 }

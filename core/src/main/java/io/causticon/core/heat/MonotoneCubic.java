@@ -1,8 +1,9 @@
 package io.causticon.core.heat;
 
+import java.util.Arrays;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.hipparchus.analysis.interpolation.HermiteInterpolator;
-import org.hipparchus.analysis.polynomials.PolynomialFunction;
 
 /**
  * A curve through tabulated points that never overshoots them.
@@ -14,13 +15,19 @@ final class MonotoneCubic {
 
     private final double[] x;
     private final double[] y;
-    private final PolynomialFunction[] pieces;
+    /** Coefficients of each piece, the constant first. */
+    private final double[][] pieces;
 
     MonotoneCubic(double[] x, double[] y) {
         this.x = x.clone();
         this.y = y.clone();
         double[] slopes = slopes();
-        this.pieces = IntStream.range(0, x.length - 1).mapToObj(i -> piece(x, y, slopes, i)).toArray(PolynomialFunction[]::new);
+        this.pieces = IntStream.range(0, x.length - 1).mapToObj(i -> piece(x, y, slopes, i)).toArray(double[][]::new);
+    }
+
+    /** A curve over the logarithms of these points. */
+    static MonotoneCubic overLogs(double[] x, double[] y) {
+        return new MonotoneCubic(DoubleStream.of(x).map(Math::log).toArray(), y);
     }
 
     /** The value at a point; held at the ends. */
@@ -36,14 +43,15 @@ final class MonotoneCubic {
         while (at > x[i + 1]) {
             i++;
         }
-        return pieces[i].value(at);
+        double[] c = pieces[i];
+        return c[0] + at * (c[1] + at * (c[2] + at * c[3]));
     }
 
-    private static PolynomialFunction piece(double[] x, double[] y, double[] slope, int i) {
+    private static double[] piece(double[] x, double[] y, double[] slope, int i) {
         HermiteInterpolator piece = new HermiteInterpolator();
         piece.addSamplePoint(x[i], new double[] {y[i]}, new double[] {slope[i]});
         piece.addSamplePoint(x[i + 1], new double[] {y[i + 1]}, new double[] {slope[i + 1]});
-        return piece.getPolynomials()[0];
+        return Arrays.copyOf(piece.getPolynomials()[0].getCoefficients(), 4);
     }
 
     private double[] slopes() {

@@ -51,6 +51,8 @@ public final class BatterSteps {
         steps.whole();
         steps.portions();
         steps.endings();
+        // What is to be in the fats is asked for before the lye goes in; here it is asked for only if it was forgotten.
+        steps.steps.removeIf(s -> s.when() == Joins.FATS && (steps.lyeIn == null || s.doneAt().filter(m -> m <= 0).isPresent()));
         return List.copyOf(steps.steps);
     }
 

@@ -1,9 +1,9 @@
 package io.causticon.core.making;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
@@ -62,8 +62,23 @@ public record IngredientMemory(
             Optional<MixRecord.Seen> after,
             Set<Behaviour> did) {}
 
-    /** A batch by its name. */
-    public record Made(String name, BatchFacts facts) {}
+    /** What one batch tells of everything that went into it, by id. */
+    public record Made(Map<String, Told> told) {
+
+        public Made {
+            told = Map.copyOf(told);
+        }
+
+        /** @param name of the batch */
+        public static Made of(String name, BatchFacts facts) {
+            Map<String, Told> told = new TreeMap<>();
+            Situation.additives(facts.plan()).forEach((id, additive) -> told.put(id, new Told(additive, use(name, facts, additive))));
+            return new Made(told);
+        }
+    }
+
+    /** What one batch tells of one additive. */
+    public record Told(Additive additive, Use use) {}
 
     /** How often it did each thing. */
     public Map<Behaviour, Integer> counts() {
@@ -89,9 +104,9 @@ public record IngredientMemory(
         Map<String, Additive> additives = new TreeMap<>();
         Map<String, List<Use>> uses = new LinkedHashMap<>();
         for (Made batch : made) {
-            Situation.additives(batch.facts().plan()).forEach((id, additive) -> {
-                additives.putIfAbsent(id, additive);
-                uses.computeIfAbsent(id, i -> new ArrayList<>()).add(use(batch, additive));
+            batch.told().forEach((id, told) -> {
+                additives.putIfAbsent(id, told.additive());
+                uses.computeIfAbsent(id, i -> new ArrayList<>()).add(told.use());
             });
         }
         Map<String, IngredientMemory> memories = new LinkedHashMap<>();
@@ -106,8 +121,7 @@ public record IngredientMemory(
         return memories;
     }
 
-    private static Use use(Made made, Additive additive) {
-        BatchFacts facts = made.facts();
+    private static Use use(String name, BatchFacts facts, Additive additive) {
         BatchLog log = facts.log();
         BatchPlan plan = facts.plan();
         Optional<BatchLog.Timed<Entry.Added>> added = log.of(Entry.Added.class)
@@ -128,7 +142,7 @@ public record IngredientMemory(
                 .mapToDouble(a -> a.dosePerKilogram(plan.formula().fatMass()))
                 .sum();
         return new Use(
-                made.name(),
+                name,
                 when,
                 dose,
                 added.map(a -> a.entry().lot()).orElse(null),

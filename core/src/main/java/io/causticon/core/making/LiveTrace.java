@@ -104,7 +104,7 @@ public final class LiveTrace {
     private void drawEffects(Random random) {
         for (int a = 0; a < effects.length; a++) {
             MixRecord.Addition addition = record.additions().get(a);
-            TraceKnowledge.Known known = knowledge.effect(addition.additive(), addition.lot());
+            TraceKnowledge.Known known = knowledge.effect(addition.additive(), addition.lot(), addition.strength());
             MixRecord.Seen next = record.firstAfter(a).orElse(null);
             for (int i = 0; i < DRAWS; i++) {
                 double free = known.middle() + TAIL_SCALE * known.deviation() * studentT(random);

@@ -1,10 +1,12 @@
 package io.causticon.core.making;
 
+import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Catalogue;
 import java.time.Duration;
@@ -39,8 +41,15 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
      * @param additive what, as the plan knows it
      * @param lot label of its lot, null when not said
      * @param minute when
+     * @param strength its dose against what is usual, see {@link Dosed}
      */
-    public record Addition(Additive additive, @Nullable String lot, double minute) {}
+    public record Addition(Additive additive, @Nullable String lot, double minute, double strength) {
+
+        /** At its usual dose. */
+        public Addition(Additive additive, @Nullable String lot, double minute) {
+            this(additive, lot, minute, 1);
+        }
+    }
 
     /** Empty before lye-in. */
     public static Optional<MixRecord> of(BatchFacts facts, Instant moment) {
@@ -63,7 +72,7 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
         List<Addition> additions = facts.log().of(Entry.Added.class)
                 .filter(a -> a.at().isAfter(in) && !a.at().isAfter(moment))
                 .flatMap(a -> called(additives, a.entry().what())
-                        .map(x -> new Addition(x, a.entry().lot(), minutes(in, a.at())))
+                        .map(x -> new Addition(x, a.entry().lot(), minutes(in, a.at()), strength(x, a.entry(), facts.plan())))
                         .stream())
                 .toList();
         Double poured = facts.log().first(Entry.Poured.class)
@@ -71,6 +80,21 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
                 .map(p -> minutes(in, p.at()))
                 .orElse(null);
         return new MixRecord(Situation.asMade(facts), stages, additions, poured);
+    }
+
+    /** As logged, or as planned where no mass was said; what goes into a part of the batter alone acts on that part at its usual strength. */
+    private static double strength(Additive additive, Entry.Added added, BatchPlan plan) {
+        if (added.portion() != null) {
+            return 1;
+        }
+        Mass fats = plan.formula().fatMass();
+        return Optional.ofNullable(added.mass())
+                .or(() -> plan.formula().additives().stream()
+                        .filter(p -> p.additive().id().equals(additive.id()))
+                        .map(AdditivePortion::mass)
+                        .findFirst())
+                .map(m -> Dosed.of(additive, 1000 * m.dividedBy(fats)).strength())
+                .orElse(1.0);
     }
 
     /** What a maker means by a word in this batch. */

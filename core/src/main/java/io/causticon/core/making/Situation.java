@@ -34,7 +34,7 @@ import java.util.stream.Stream;
  * @param fromStart additives that are in the batter from the beginning
  * @param later additives that the plan puts in later, in its order
  */
-public record Situation(Map<Term, Double> values, List<Additive> fromStart, List<Additive> later) {
+public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Dosed> later) {
 
     private static final double USUAL_SECONDS_PER_KILOGRAM = 30;
     private static final double FAT_CAPACITY = 2.0;
@@ -108,7 +108,7 @@ public record Situation(Map<Term, Double> values, List<Additive> fromStart, List
         put(values, Term.POLY, c.of(Family.POLY_UNSATURATED).fraction());
         put(values, Term.RICINOLEIC, c.of(Family.RICINOLEIC).fraction());
         put(values, Term.SUPERFAT, superfat.fraction());
-        put(values, Term.SUGAR, formula.sugarOfFats().fraction());
+        put(values, Term.SUGAR, sugarFromTheStart(formula));
         put(values, Term.POWDER, dose(formula, a -> !isSalt(a) && a.effects().contains("absorbs_water")));
         put(values, Term.SALT, dose(formula, Situation::isSalt));
         put(values, Term.BLENDING, blending);
@@ -116,18 +116,19 @@ public record Situation(Map<Term, Double> values, List<Additive> fromStart, List
         put(values, Term.WHISK, method == MixMethod.WHISK ? 1 : 0);
         put(values, Term.HAND, method == MixMethod.HAND ? 1 : 0);
         put(values, Term.BOTTLE, method == MixMethod.BOTTLE ? 1 : 0);
-        List<Additive> fromStart = formula.additives().stream()
-                .filter(a -> a.joins().compareTo(Joins.FATS) <= 0)
-                .map(AdditivePortion::additive)
-                .filter(Situation::mayMove)
+        List<Dosed> fromStart = formula.additives().stream()
+                .filter(Situation::isFromTheStart)
+                .filter(a -> mayMove(a.additive()))
+                .map(a -> dosed(a, formula))
                 .toList();
-        List<Additive> later = Stream.concat(
+        List<Dosed> later = Stream.concat(
                         formula.additives().stream()
-                                .filter(a -> a.joins().compareTo(Joins.FATS) > 0 && a.joins() != Joins.TOP)
-                                .map(AdditivePortion::additive),
+                                .filter(a -> !isFromTheStart(a) && a.joins() != Joins.TOP)
+                                .map(a -> dosed(a, formula)),
                         plan.pouring().portioning().portions().stream()
                                 .flatMap(p -> p.additives().stream())
-                                .map(Portion.OwnAdditive::additive))
+                                .map(Portion.OwnAdditive::additive)
+                                .map(a -> new Dosed(a, 1)))
                 .distinct()
                 .toList();
         return new Situation(values, fromStart, later);
@@ -143,9 +144,27 @@ public record Situation(Map<Term, Double> values, List<Additive> fromStart, List
         return a.id().contains("salt") && !a.isFragrance();
     }
 
+    private static Dosed dosed(AdditivePortion portion, Formula formula) {
+        return Dosed.of(portion.additive(), portion.dosePerKilogram(formula.fatMass()));
+    }
+
+    private static boolean isFromTheStart(AdditivePortion portion) {
+        return portion.joins().compareTo(Joins.FATS) <= 0;
+    }
+
+    /** Sugar per mass of fats that is there when lye and fats meet: what joins at trace cannot have hurried the way to it. */
+    private static double sugarFromTheStart(Formula formula) {
+        double later = formula.additives().stream()
+                .filter(a -> !isFromTheStart(a))
+                .mapToDouble(a -> a.additive().sugar().of(a.mass()).grams())
+                .sum();
+        return formula.sugarOfFats().fraction() - later / formula.fatMass().grams();
+    }
+
+    /** Of what is in from the start, g per kg of fats. What joins later acts by itself, and after. */
     private static double dose(Formula formula, Predicate<Additive> which) {
         return formula.additives().stream()
-                .filter(a -> which.test(a.additive()))
+                .filter(a -> isFromTheStart(a) && which.test(a.additive()))
                 .mapToDouble(a -> a.dosePerKilogram(formula.fatMass()))
                 .sum();
     }

@@ -239,7 +239,7 @@ public final class TraceKnowledge {
             MixRecord.Addition e = batch.additions().get(earlier);
             ownTime += Math.exp(paceBefore) * (e.minute() - from);
             from = e.minute();
-            paceBefore -= calm.effect(e.additive(), e.lot()).middle();
+            paceBefore -= calm.effect(e.additive(), e.lot(), e.strength()).middle();
         }
         ownTime += Math.exp(paceBefore) * (addition.minute() - from);
         Pace pace = calm.pace(batch, batch.seenBefore(0));
@@ -253,9 +253,9 @@ public final class TraceKnowledge {
         double byPace = goal / left;
         double byLadder = next.stage() == Stage.LIGHT ? 0 : byPace * slope(next.stage(), ladder);
         Map<Integer, Double> x = new LinkedHashMap<>();
-        x.put(columns.ingredient(addition.additive()), 1.0);
+        x.put(columns.ingredient(addition.additive()), addition.strength());
         if (addition.lot() != null) {
-            x.put(columns.lot(addition.additive(), addition.lot()), 1.0);
+            x.put(columns.lot(addition.additive(), addition.lot()), addition.strength());
         }
         if (byLadder > 0) {
             x.put(columns.byName.get(next.stage().name()), byLadder);
@@ -285,7 +285,7 @@ public final class TraceKnowledge {
     private static Map<Integer, Double> base(Columns columns, Situation situation) {
         Map<Integer, Double> x = new LinkedHashMap<>();
         situation.values().forEach((term, value) -> x.put(columns.byName.get(term.name()), value));
-        situation.fromStart().forEach(a -> x.put(columns.ingredient(a), 1.0));
+        situation.fromStart().forEach(a -> x.put(columns.ingredient(a.additive()), a.strength()));
         return x;
     }
 
@@ -301,24 +301,28 @@ public final class TraceKnowledge {
 
     private RobustRegression.Belief next(Situation situation) {
         double unknown = situation.fromStart().stream()
-                .filter(a -> !columns.byName.containsKey("ingredient " + a.id()))
-                .mapToDouble(a -> square(priorOf(a)[1]))
+                .filter(a -> !isKnown(a))
+                .mapToDouble(a -> square(a.strength() * priorOf(a.additive())[1]))
                 .sum();
         double shift = situation.fromStart().stream()
-                .filter(a -> !columns.byName.containsKey("ingredient " + a.id()))
-                .mapToDouble(a -> priorOf(a)[0])
+                .filter(a -> !isKnown(a))
+                .mapToDouble(a -> a.strength() * priorOf(a.additive())[0])
                 .sum();
         RobustRegression.Belief b = fit.next(known(situation), 1 + unknown / square(fit.noise()));
         return new RobustRegression.Belief(b.middle() + shift, b.scale(), b.freedom());
+    }
+
+    private boolean isKnown(Dosed dosed) {
+        return columns.byName.containsKey("ingredient " + dosed.additive().id());
     }
 
     private double[] known(Situation situation) {
         double[] x = new double[columns.means.size()];
         situation.values().forEach((term, value) -> x[columns.byName.get(term.name())] = value);
         situation.fromStart().forEach(a -> {
-            Integer j = columns.byName.get("ingredient " + a.id());
+            Integer j = columns.byName.get("ingredient " + a.additive().id());
             if (j != null) {
-                x[j] = 1;
+                x[j] = a.strength();
             }
         });
         return x;
@@ -334,21 +338,30 @@ public final class TraceKnowledge {
     }
 
     /**
-     * What an additive, of a lot if one is said, does to the logarithm of the minutes that remain.
+     * What an additive at its usual dose, of a lot if one is said, does to the logarithm of the minutes that remain.
      *
      * @param lot label, null for any
      */
     public Known effect(Additive additive, @Nullable String lot) {
+        return effect(additive, lot, 1);
+    }
+
+    /**
+     * The same at another dose.
+     *
+     * @param strength its dose against the usual one, see {@link Dosed}
+     */
+    Known effect(Additive additive, @Nullable String lot, double strength) {
         Integer ingredient = columns.byName.get("ingredient " + additive.id());
         double[] prior = priorOf(additive);
         if (ingredient == null) {
-            return normal(prior[0], Math.hypot(prior[1], lot == null ? 0 : LOT_DEVIATION));
+            return normal(strength * prior[0], strength * Math.hypot(prior[1], lot == null ? 0 : LOT_DEVIATION));
         }
         double[] x = new double[columns.means.size()];
-        x[ingredient] = 1;
+        x[ingredient] = strength;
         Integer ofLot = lot == null ? null : columns.byName.get("lot " + additive.id() + " " + lot);
         if (ofLot != null) {
-            x[ofLot] = 1;
+            x[ofLot] = strength;
         }
         return Known.of(fit.combination(x));
     }

@@ -3,7 +3,6 @@ package io.causticon.core.making;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Interval;
-import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Fat;
 import io.causticon.core.substance.FattyAcid.Family;
 import java.util.ArrayList;
@@ -68,17 +67,17 @@ public record WorkingTime(
             double usual = term == Term.BASE ? term.mean() : 0;
             add(reasons, term.words(), knowledge.moved(term, situation) - usual, false);
         }
-        for (Additive a : situation.fromStart()) {
-            add(reasons, a.name(), knowledge.effect(a, null).middle(), false);
+        for (Dosed a : situation.fromStart()) {
+            add(reasons, a.additive().name(), knowledge.effect(a.additive(), null, a.strength()).middle(), false);
         }
         TraceKnowledge.Known light = knowledge.logMinutes(situation);
         TraceKnowledge.Known thick = knowledge.ladder(Stage.THICK);
         double after = Math.exp(thick.middle());
         double later = 0;
         double laterVariance = 0;
-        for (Additive a : situation.later()) {
-            TraceKnowledge.Known effect = knowledge.effect(a, null);
-            add(reasons, a.name(), effect.middle(), true);
+        for (Dosed a : situation.later()) {
+            TraceKnowledge.Known effect = knowledge.effect(a.additive(), null, a.strength());
+            add(reasons, a.additive().name(), effect.middle(), true);
             later += effect.middle();
             laterVariance += effect.deviation() * effect.deviation();
         }

@@ -1,13 +1,13 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.formula.Dose;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Doses as they are typed: {@code 30 g}, {@code 3 %}, {@code 2 tsp}, {@code 1 tsp/500 g}, {@code 1 tbsp per lb}, {@code 20 drops}. */
 public final class DoseNotation {
@@ -27,7 +27,7 @@ public final class DoseNotation {
      * @throws ProblemsException if it is no dose
      */
     public static Dose read(String field, String text, Units units) {
-        String plain = text.trim().toLowerCase(Locale.ROOT);
+        String plain = TypedText.quantity(field, text).toLowerCase(Locale.ROOT);
         Matcher spoons = SPOONS.matcher(plain);
         if (spoons.matches()) {
             double teaspoons = NumberNotation.read(field, spoons.group(1))

@@ -1,10 +1,10 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Lengths as they are typed, read in mm: {@code 85}, {@code 8.5 cm}, {@code 3 3/8 in}, {@code 3.4"}. */
 public final class LengthNotation {
@@ -18,10 +18,7 @@ public final class LengthNotation {
 
     /** @throws ProblemsException if it is no length */
     public static double read(String field, String text) {
-        String plain = text.trim().toLowerCase(Locale.ROOT);
-        if (plain.isEmpty()) {
-            throw ProblemsException.of(field, ProblemKey.MISSING);
-        }
+        String plain = TypedText.quantity(field, text).toLowerCase(Locale.ROOT);
         Matcher fraction = FRACTION.matcher(plain);
         if (fraction.matches() && !fraction.group(3).matches("0+")) {
             double whole = fraction.group(1) == null ? 0 : Double.parseDouble(fraction.group(1));

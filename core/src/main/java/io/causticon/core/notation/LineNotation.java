@@ -27,8 +27,8 @@ public final class LineNotation {
      * @throws ProblemsException if it is no line
      */
     public static Line read(String field, String text, double width) {
-        String plain = text.trim().replaceAll("[;,]\\s+|;", " ").replaceAll("\\s*:\\s*", ":");
-        if (plain.isEmpty()) {
+        String plain = TypedText.of(field, text, TypedText.LONGEST_LINE).replaceAll("[;,]\\s+|;", " ").replaceAll("\\s*:\\s*", ":");
+        if (plain.isBlank()) {
             throw ProblemsException.of(field, ProblemKey.MISSING);
         }
         String[] words = plain.split("\\s+");
@@ -85,9 +85,17 @@ public final class LineNotation {
         return height;
     }
 
+    /** "NaN" and "Infinity" are numbers to the platform alone. */
+    private static double finite(double value) {
+        if (!Double.isFinite(value)) {
+            throw new NumberFormatException("not finite");
+        }
+        return value;
+    }
+
     private static double number(String field, String word, String typed) {
         try {
-            return Double.parseDouble(word.replace(',', '.').toLowerCase(Locale.ROOT).replaceAll("mm$", ""));
+            return finite(Double.parseDouble(word.replace(',', '.').toLowerCase(Locale.ROOT).replaceAll("mm$", "")));
         } catch (NumberFormatException e) {
             throw ProblemsException.of(field, ProblemKey.NOT_A_LENGTH, typed.trim());
         }

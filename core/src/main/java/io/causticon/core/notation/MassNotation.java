@@ -1,11 +1,11 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Masses as they are typed: {@code 504}, {@code 1.2 kg}, {@code 1 lb 2 oz}. */
 public final class MassNotation {
@@ -24,10 +24,7 @@ public final class MassNotation {
      * @throws ProblemsException if it is no mass
      */
     public static Mass read(String field, String text, Units units) {
-        String plain = text.trim().toLowerCase(Locale.ROOT);
-        if (plain.isEmpty()) {
-            throw ProblemsException.of(field, ProblemKey.MISSING);
-        }
+        String plain = TypedText.quantity(field, text).toLowerCase(Locale.ROOT);
         Matcher both = POUNDS_AND_OUNCES.matcher(plain);
         if (both.matches()) {
             double pounds = NumberNotation.read(field, both.group(1));

@@ -17,10 +17,7 @@ public final class NumberNotation {
 
     /** @throws ProblemsException if it is empty or no number */
     public static double read(String field, String text) {
-        String plain = text.trim().replace('\u2212', '-').replace("\u00a0", "").replace(" ", "");
-        if (plain.isEmpty()) {
-            throw ProblemsException.of(field, ProblemKey.MISSING);
-        }
+        String plain = TypedText.quantity(field, text).replace('\u2212', '-').replace("\u00a0", "").replace(" ", "");
         String pointed = plain.matches(THOUSANDS) ? plain.replace(",", "") : plain.replace(',', '.');
         try {
             double value = Double.parseDouble(pointed);
@@ -41,6 +38,6 @@ public final class NumberNotation {
 
     /** A share typed in per cent, with or without the sign. */
     public static Share percent(String field, String text) {
-        return Share.percent(read(field, text.replace("%", "")));
+        return Share.percent(read(field, TypedText.quantity(field, text).replace("%", "")));
     }
 }

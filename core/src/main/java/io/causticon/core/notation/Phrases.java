@@ -1,7 +1,10 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
@@ -27,8 +30,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -75,8 +76,19 @@ final class Phrases {
 
     private static final Pattern PORTION = Pattern.compile(
             "^(take|took|layer|pour)\\s+(\\S.*?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb))?$", Pattern.CASE_INSENSITIVE);
+    /** Keeps words as words, whatever they speak of. */
+    static final String JUST_A_NOTE = "just a note:?";
+
+    /** What may follow a finding without making another one of it: where, when, how much. */
+    private static final Pattern CIRCUMSTANCE = Pattern.compile(
+            "^(?:[,.:;(]|(?:on|at|in|under|along|near|after|before|today|again|everywhere|all|only|when|of|by|with|over|since|from|for|here|now|yet|still"
+                    + "|a|one|two|three|some|most|every|mostly|slightly|as|but|and|this|where|than)\\b)",
+            Pattern.CASE_INSENSITIVE);
+    private static final int MOST_SUGGESTIONS = 3;
+
+    private static final Pattern FINDING = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE);
     private static final Pattern BEHAVIOUR = Pattern.compile(
-            "^([\\p{L}][\\p{L}' -]*?)\\s+(browned|morphed|faded|riced|seized)(?=$|[\\s,.])", Pattern.CASE_INSENSITIVE);
+            "^([\\p{L}][\\p{L}' -]*?)\\s+(browned|morphed|faded|riced|seized)(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
 
     private static final Map<String, MixMethod> METHODS = Map.of(
             "stick", MixMethod.STICK,
@@ -125,11 +137,15 @@ final class Phrases {
                     (m, c) -> new Entry.StageReached(STAGES.get(lower(m.group(1))), trimmed(m.group(2)))),
             phrase(
                     "add(?:ed)?\\s+([\\p{L}' -]+?)(?:\\s+" + NUMBER + "\\s*(g|kg|oz|lb)?)?"
-                            + "(?:\\s+to\\s+(?:the\\s+)?([\\p{L}\\p{N}' -]+?))?(?:\\s+lot\\s+([\\p{L}\\p{N}./-]+))?(?=$|\\s+at\\b)",
+                            + "(?:\\s+to\\s+(?:the\\s+)?([\\p{L}\\p{N}' -]+?))?(?:\\s+lot\\s+([\\p{L}\\p{N}./-]+))?(?:$|\\s+at\\b)",
                     (m, c) -> added(m, c)),
-            phrase("(?:mixed\\s+)?(?:with\\s+(?:a\\s+)?|by\\s+)?(" + words(METHODS) + ")(?=$)", (m, c) -> new Entry.MixedWith(METHODS.get(lower(m.group(1))))),
+            phrase(
+                    "add(?:ed)?\\s+([\\p{L}' -]+?)\\s+(" + NUMBER + "\\s*(?:%|(?:tsp|tbsp|teaspoons?|tablespoons?|spoons?|drops?)\\b))"
+                            + "(?:\\s+to\\s+(?:the\\s+)?([\\p{L}\\p{N}' -]+?))?$",
+                    (m, c) -> new Entry.Added(m.group(1).trim(), dosed(m.group(1).trim(), m.group(2), c), trimmed(m.group(4)), null)),
+            phrase("(?:mixed\\s+)?(?:with\\s+(?:a\\s+)?|by\\s+)?(" + words(METHODS) + ")$", (m, c) -> new Entry.MixedWith(METHODS.get(lower(m.group(1))))),
             Phrases::portionOfThePlan,
-            phrase("tap(?:ped)?(?:\\s+out)?(?=$)", (m, c) -> new Entry.AirTapped()),
+            phrase("tap(?:ped)?(?:\\s+out)?$", (m, c) -> new Entry.AirTapped()),
             phrase("humidity\\s+" + NUMBER + "\\s*%?", (m, c) -> new Entry.HumidityRead(within("humidity", m.group(1), 0, 100))),
             Phrases::behaviourOfAnAdditive,
             phrase("pour(?:ed)?(?:\\s+(?:at\\s+)?" + DEGREES + ")?", (m, c) -> poured(m, c)),
@@ -142,14 +158,15 @@ final class Phrases {
             phrase("wash\\s+(calm|fine|tight|dry|burn(?:s|ing)?)", (m, c) -> new Entry.WashTested(wash(m.group(1)))),
             phrase("touch\\s+(firm|soft|sticky)", (m, c) -> new Entry.TouchTested(touch(m.group(1)))),
             phrase("bar\\s+([\\d.,]+\\s*(?:kg|g|oz|lbs?)?)", (m, c) -> bar(m.group(1), c)),
-            phrase("titrat(?:ed|ion|e)\\s+" + NUMBER + "\\s*%?", (m, c) -> titrated(m.group(1))),
+            phrase("titrat(?:ed|ion|e)\\s+" + NUMBER + "\\s*(%|ml|g|mg|drops?|mol|n)?", (m, c) -> titrated(m.group(1), m.group(2))),
             Phrases::finding,
+            phrase(JUST_A_NOTE + "\\s+(.+)", (m, c) -> new Entry.Noted(m.group(1))),
             phrase("note\\s+(.+)", (m, c) -> new Entry.Noted(m.group(1))));
 
     private Phrases() {}
 
     private static Phrase phrase(String pattern, BiFunction<Matcher, QuickContext, Entry> entry) {
-        Pattern compiled = Pattern.compile("^(?:" + pattern + ")(?=$|[\\s,.])", Pattern.CASE_INSENSITIVE);
+        Pattern compiled = Pattern.compile("^(?:" + pattern + ")(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
         return (text, context) -> {
             Matcher matcher = compiled.matcher(text);
             return matcher.find()
@@ -192,6 +209,19 @@ final class Phrases {
         return number == null ? null : MassNotation.read(FIELD, number + (unit == null ? "" : unit), context.units());
     }
 
+    /** By the spoon, the drop or the share of the fats, as recipes are dosed. */
+    private static Mass dosed(String called, String typed, QuickContext context) {
+        Additive additive = Stream.concat(additives(context.plan()), Catalogue.standard().additives().stream())
+                .filter(a -> Catalogue.answersTo(a.id(), a.name(), called))
+                .findFirst()
+                .orElseThrow(() -> ProblemsException.of(FIELD, ProblemKey.UNKNOWN_SUBSTANCE, called));
+        Dose dose = DoseNotation.read(FIELD, typed, context.units());
+        if (dose.isSpooned() && additive.gramsPerTeaspoon() == null) {
+            throw ProblemsException.of(FIELD, ProblemKey.NOT_SPOONED, additive.name());
+        }
+        return dose.of(additive.gramsPerTeaspoon(), context.plan().formula().fatMass());
+    }
+
     /** A portion is only what the plan divides its batter into; anything else that is taken or poured is other words. */
     private static Optional<Phrase.Match> portionOfThePlan(String text, QuickContext context) {
         Matcher m = PORTION.matcher(text);
@@ -220,6 +250,11 @@ final class Phrases {
                 .findFirst()
                 .map(a -> new Phrase.Match(
                         new Entry.Behaved(what, Behaviour.valueOf(m.group(2).toUpperCase(Locale.ROOT))), text.substring(m.end())));
+    }
+
+    /** Whether the plan holds an additive of this name. */
+    static boolean isPlanned(String called, QuickContext context) {
+        return additives(context.plan()).anyMatch(a -> Catalogue.answersTo(a.id(), a.name(), called));
     }
 
     private static Stream<Additive> additives(BatchPlan plan) {
@@ -281,27 +316,46 @@ final class Phrases {
         return new Entry.BarWeighed(mass);
     }
 
-    private static Entry titrated(String percent) {
+    private static Entry titrated(String percent, @Nullable String unit) {
+        if (unit != null && !unit.equals("%")) {
+            throw ProblemsException.of(FIELD, ProblemKey.NOT_PER_CENT, percent + " " + unit);
+        }
         return new Entry.Titrated(within("free alkali", percent, 0, MOST_FREE_ALKALI));
     }
 
     private static Optional<Phrase.Match> finding(String text, QuickContext context) {
-        Matcher said = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE).matcher(text);
+        Matcher said = FINDING.matcher(text);
         if (!said.find()) {
             return Optional.empty();
         }
         String words = lower(said.group(2)).trim();
         boolean absent = "no".equals(lower(said.group(1)));
-        return context.findings().entrySet().stream()
-                .filter(f -> words.equals(f.getKey()) || words.startsWith(f.getKey() + " "))
-                .max(Comparator.comparingInt(f -> f.getKey().length()))
-                .map(f -> new Phrase.Match(
-                        new Entry.Observed(
-                                f.getValue(),
-                                absent
-                                        ? Presence.LOOKED_AND_ABSENT
-                                        : Presence.SEEN),
-                        words.substring(f.getKey().length())));
+        Optional<Map.Entry<String, String>> known = context.findings().entrySet().stream()
+                .filter(f -> words.equals(f.getKey()) || words.startsWith(f.getKey()) && isCircumstance(words.substring(f.getKey().length())))
+                .max(Comparator.comparingInt(f -> f.getKey().length()));
+        if (known.isEmpty()) {
+            // What was seen and is not known is asked about; what is not there may be anything.
+            if (absent) {
+                return Optional.empty();
+            }
+            throw ProblemsException.of(FIELD, ProblemKey.UNKNOWN_FINDING, said.group(2).trim(), suggestions(words, context));
+        }
+        return known.map(f -> new Phrase.Match(
+                new Entry.Observed(f.getValue(), absent ? Presence.LOOKED_AND_ABSENT : Presence.SEEN), words.substring(f.getKey().length())));
+    }
+
+    private static boolean isCircumstance(String rest) {
+        return rest.isBlank() || CIRCUMSTANCE.matcher(rest.strip()).find() && (rest.startsWith(" ") || !Character.isLetterOrDigit(rest.charAt(0)));
+    }
+
+    /** Findings that share a word with what was typed; the commonest where none does. */
+    private static String suggestions(String words, QuickContext context) {
+        List<String> typed = List.of(words.split(" "));
+        List<String> alike = context.findings().keySet().stream()
+                .filter(k -> typed.stream().anyMatch(w -> w.length() > 3 && k.contains(w.substring(0, w.length() - 1))))
+                .limit(MOST_SUGGESTIONS)
+                .toList();
+        return String.join(", ", alike.isEmpty() ? List.of("bloom", "thick crust", "white spots") : alike);
     }
 
     private static double within(String what, String number, double least, double most) {

@@ -1,5 +1,7 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
@@ -8,9 +10,9 @@ import io.causticon.core.problem.ProblemsException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * Reads the shorthand of the bench: {@code lye 43.5}, {@code light}, {@code blend 20}, {@code ph 9.5 strip}, {@code olive 504 g no tare}, {@code day 9 see thick crust}.
@@ -23,10 +25,14 @@ public final class QuickLine {
 
     private static final String FIELD = "quick";
     private static final Pattern TIME = Pattern.compile(
-            "^(?:@\\s*(?<at>\\+\\s*[\\d.,]+\\s*(?:s|min|m|h|d)|\\d{4}-\\d{2}-\\d{2}(?:[ T]\\d{1,2}:\\d{2}(?::\\d{2})?)?"
+            "^(?:@\\s*(?P<at>\\+\\s*[\\d.,]+\\s*(?:s|min|m|h|d)|\\d{4}-\\d{2}-\\d{2}(?:[ T]\\d{1,2}:\\d{2}(?::\\d{2})?)?"
                     + "|[\\d.,]+\\s*(?:s|min|m|h|d)\\s+ago|(?:day|d)\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?|\\d{1,2}:\\d{2}(?::\\d{2})?)"
-                    + "|(?<day>day\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?))\\s*[,:]?\\s+",
+                    + "|(?P<day>day\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?))\\s*[,:]?\\s+",
             Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern BURNING = Pattern.compile(
+            "\\b(?:burn\\w*|sting\\w*|stung|zap\\w*|tingl\\w*|smart(?:s|ed|ing)|blister\\w*|itch\\w*|raw skin|sore hands)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern JUST = Pattern.compile("^" + Phrases.JUST_A_NOTE, Pattern.CASE_INSENSITIVE);
 
     private QuickLine() {}
 
@@ -74,6 +80,17 @@ public final class QuickLine {
         return new Reading(problems.isEmpty() ? entries : List.of(), at, problems.all());
     }
 
+    /** The same line with all of it but its time kept as words; empty where it says several things. */
+    public static Optional<String> asWords(String text) {
+        if (text.contains(";")) {
+            return Optional.empty();
+        }
+        String line = text.trim();
+        Matcher time = TIME.matcher(line + " ");
+        int words = time.find() ? Math.min(time.end(), line.length()) : 0;
+        return Optional.of(line.substring(0, words) + "note " + line.substring(words));
+    }
+
     private static void readPart(String part, QuickContext context, List<Entry> entries, Problems problems) {
         try {
             for (Phrase phrase : Phrases.ALL) {
@@ -81,15 +98,73 @@ public final class QuickLine {
                 if (match.isPresent()) {
                     entries.add(match.get().entry());
                     String rest = match.get().rest().trim();
+                    if (!rest.isEmpty() && context.findings().containsKey(part.toLowerCase(Locale.ROOT))) {
+                        // A thick crust is no thick trace.
+                        throw notUnderstood(part, context);
+                    }
+                    askWhetherAnother(rest, context);
+                    boolean asWords = JUST.matcher(part).find();
+                    if (match.get().entry() instanceof Entry.Noted note && !asWords) {
+                        ask(note.text());
+                    }
                     if (!rest.isEmpty()) {
-                        entries.add(new Entry.Noted(rest));
+                        entries.add(noted(rest));
                     }
                     return;
                 }
             }
-            entries.add(new Entry.Noted(part));
+            throw notUnderstood(part, context);
         } catch (ProblemsException e) {
             problems.addAll(e.problems());
         }
+    }
+
+    /** What nobody said is meant as words is asked about, with what it may have been. */
+    private static ProblemsException notUnderstood(String part, QuickContext context) {
+        ask(part);
+        List<String> maybe = Stream.of("add ", "weigh ", "see ").map(word -> word + part).filter(line -> isKnown(line, context)).toList();
+        return maybe.isEmpty()
+                ? ProblemsException.of(FIELD, ProblemKey.NOT_UNDERSTOOD, part)
+                : ProblemsException.of(FIELD, ProblemKey.NOT_UNDERSTOOD_MAYBE, part, String.join(", ", maybe));
+    }
+
+    private static boolean isKnown(String line, QuickContext context) {
+        try {
+            return Phrases.ALL.stream().anyMatch(p -> p.match(line, context)
+                    .filter(m -> !(m.entry() instanceof Entry.Noted))
+                    .filter(m -> !(m.entry() instanceof Entry.Added added) || Phrases.isPlanned(added.what(), context))
+                    .isPresent());
+        } catch (ProblemsException e) {
+            return false;
+        }
+    }
+
+    /** Two things in one line, with nothing between them: the second is not kept as mere words. */
+    private static void askWhetherAnother(String rest, QuickContext context) {
+        String second = rest.replaceFirst("^(?:and\\b|[,.+&])\\s*", "");
+        for (Phrase phrase : Phrases.ALL) {
+            Optional<Phrase.Match> match = second.isEmpty() ? Optional.empty() : phrase.match(second, context);
+            if (match.isPresent() && !(match.get().entry() instanceof Entry.Noted)
+                    && (match.get().rest().isBlank() || second.substring(0, second.length() - match.get().rest().length()).matches(".*\\d.*"))) {
+                throw ProblemsException.of(FIELD, ProblemKey.TWO_THINGS, second);
+            }
+        }
+    }
+
+    private static Entry noted(String words) {
+        ask(words);
+        return new Entry.Noted(words);
+    }
+
+    /** @throws ProblemsException if words that are about to be kept as words may be a sign of a hazard */
+    private static void ask(String words) {
+        if (speaksOfBurning(words)) {
+            throw ProblemsException.of(FIELD, ProblemKey.SPEAKS_OF_BURNING);
+        }
+    }
+
+    /** Whether words speak of burning, stinging or zapping: then they are asked about, never filed. */
+    public static boolean speaksOfBurning(String words) {
+        return BURNING.matcher(words).find();
     }
 }

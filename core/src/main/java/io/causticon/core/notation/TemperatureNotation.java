@@ -1,5 +1,7 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.notation.Units.TemperatureUnit;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemKey;
@@ -8,8 +10,6 @@ import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Temperatures as they are typed: {@code 43}, {@code 43.5 C}, {@code 110F}. */
 public final class TemperatureNotation {
@@ -40,10 +40,7 @@ public final class TemperatureNotation {
     private record Typed(double number, boolean fahrenheit) {}
 
     private static Typed typed(String field, String text, Units units) {
-        Matcher form = FORM.matcher(text.trim().toLowerCase(Locale.ROOT));
-        if (text.isBlank()) {
-            throw ProblemsException.of(field, ProblemKey.MISSING);
-        }
+        Matcher form = FORM.matcher(TypedText.quantity(field, text).toLowerCase(Locale.ROOT));
         if (!form.matches()) {
             throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
         }

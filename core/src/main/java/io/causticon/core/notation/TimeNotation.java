@@ -1,5 +1,7 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import java.time.DateTimeException;
@@ -10,8 +12,6 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -45,8 +45,8 @@ public final class TimeNotation {
     public static Instant read(String field, String text, Instant begun, Instant now, ZoneId zone) {
         Instant at;
         try {
-            at = moment(text.trim(), begun, now, zone);
-        } catch (DateTimeException e) {
+            at = moment(TypedText.quantity(field, text), begun, now, zone);
+        } catch (DateTimeException | ArithmeticException e) {
             throw ProblemsException.of(field, ProblemKey.NOT_A_TIME, text.trim());
         }
         if (at == null) {
@@ -61,7 +61,7 @@ public final class TimeNotation {
 
     /** Whether this tells how long ago something was, and so means another moment each time that it is read. */
     public static boolean isAgo(String text) {
-        return AGO.matcher(text.trim()).matches();
+        return text.length() <= TypedText.LONGEST_QUANTITY && AGO.matcher(text.trim()).matches();
     }
 
     /** @throws ProblemsException if the moment is before the batch or in the future */

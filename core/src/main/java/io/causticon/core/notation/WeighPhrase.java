@@ -1,5 +1,7 @@
 package io.causticon.core.notation;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
@@ -9,8 +11,6 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -23,9 +23,9 @@ final class WeighPhrase {
     private static final String FIELD = "quick";
     private static final String AMOUNT = "\\d+(?:[.,]\\d+)*\\s*(?:g|kg|oz|lbs?)?(?:\\s+\\d+(?:[.,]\\d+)?\\s*oz)?";
     private static final Pattern FORM = Pattern.compile(
-            "^(?<again>again\\s+)?(?<weigh>weigh(?:ed)?\\s+)?(?<what>[\\p{L}][\\p{L}' ()-]*?)\\s+(?<amount>" + AMOUNT + ")"
-                    + "(?:\\s+(?:in|from)\\s+(?<vessel>[\\p{L}' -]+?))?"
-                    + "(?:\\s*,?\\s*(?<tare>no tare|not tared|untared|tared))?$",
+            "^(?P<again>again\\s+)?(?P<weigh>weigh(?:ed)?\\s+)?(?P<what>[\\p{L}][\\p{L}' ()-]*?)\\s+(?P<amount>" + AMOUNT + ")"
+                    + "(?:\\s+(?:in|from)\\s+(?P<vessel>[\\p{L}' -]+?))?"
+                    + "(?:\\s*,?\\s*(?P<tare>no tare|not tared|untared|tared))?$",
             Pattern.CASE_INSENSITIVE);
 
     private WeighPhrase() {}

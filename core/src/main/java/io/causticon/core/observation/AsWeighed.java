@@ -11,8 +11,10 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What went into a batch by the log. What was not logged is taken as planned and named in {@link #notLogged}: it is a question to
@@ -22,9 +24,10 @@ import java.util.Map;
  * @param superfat superfat of these weights as a fraction, with its spread
  * @param notLogged what the plan has and the log has not
  * @param notPlanned what the log has and the plan has not
+ * @param unknown what the log has and nobody knows what it is; it counts for nothing
  */
 public record AsWeighed(
-        Weights weights, Estimate superfat, List<Weighable> notLogged, List<Weighable> notPlanned) {
+        Weights weights, Estimate superfat, List<Weighable> notLogged, List<Weighable> notPlanned, List<Weighable> unknown) {
 
     public static AsWeighed of(BatchPlan plan, BatchLog log) {
         return new Reader(plan, log).read();
@@ -46,16 +49,19 @@ public record AsWeighed(
     private static final class Reader {
 
         private final BatchPlan plan;
+        private final Weights planned;
+        private final Map<Weighable, Mass> targets;
         private final Map<Weighable, Mass> logged;
-        private final List<Weighable> missing = new ArrayList<>();
+        private final Set<Weighable> missing = new LinkedHashSet<>();
 
         Reader(BatchPlan plan, BatchLog log) {
             this.plan = plan;
-            this.logged = new LinkedHashMap<>(sums(log));
+            this.planned = Weights.planned(plan.formula());
+            this.targets = WeighingOrder.targets(planned);
+            this.logged = sums(log);
         }
 
         AsWeighed read() {
-            Weights planned = Weights.planned(plan.formula());
             List<FatPortion> fats = new ArrayList<>();
             planned.fats().forEach(f -> fats.add(f.weighing(take(Weighable.fat(f.fat().id()), f.mass()))));
             List<LiquidPortion> liquids = new ArrayList<>();
@@ -66,27 +72,34 @@ public record AsWeighed(
                     .forEach(a -> additives.add(a.weighing(take(Weighable.additive(a.additive().id()), a.mass()))));
             Mass naoh = takeAlkali(Weighable.NAOH, planned.naoh());
             Mass koh = takeAlkali(Weighable.KOH, planned.koh());
-            List<Weighable> unplanned = List.copyOf(logged.keySet());
+            List<Weighable> unplanned = extra(true);
+            List<Weighable> unknown = extra(false);
             unplanned.forEach(w -> addUnplanned(w, fats, liquids, additives));
             Weights weights = new Weights(fats, naoh, koh, liquids, additives);
             Estimate superfat = Superfat.distribution(weights, plan.formula().alkali(), plan.scales());
-            return new AsWeighed(weights, superfat, List.copyOf(missing), unplanned);
+            return new AsWeighed(weights, superfat, List.copyOf(missing), unplanned, unknown);
         }
 
-        private Mass take(Weighable what, Mass planned) {
-            Mass found = logged.remove(what);
+        private List<Weighable> extra(boolean inTheTables) {
+            return logged.keySet().stream()
+                    .filter(w -> !targets.containsKey(w) && !(w.equals(Weighable.NAOH) || w.equals(Weighable.KOH)))
+                    .filter(w -> w.isInTheTables() == inTheTables)
+                    .toList();
+        }
+
+        /** What was logged of it; of something that stands in the plan more than once, in the plan's proportions. */
+        private Mass take(Weighable what, Mass portion) {
+            Mass found = logged.get(what);
             if (found == null) {
                 missing.add(what);
-                return planned;
+                return portion;
             }
-            return found;
+            Mass target = targets.getOrDefault(what, Mass.ZERO);
+            return target.isPositive() ? found.times(portion.dividedBy(target)) : found;
         }
 
-        private Mass takeAlkali(Weighable what, Mass planned) {
-            if (!planned.isPositive() && !logged.containsKey(what)) {
-                return planned;
-            }
-            return take(what, planned);
+        private Mass takeAlkali(Weighable what, Mass portion) {
+            return !portion.isPositive() && !logged.containsKey(what) ? portion : take(what, portion);
         }
 
         private void addUnplanned(

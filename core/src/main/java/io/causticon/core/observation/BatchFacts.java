@@ -2,6 +2,8 @@ package io.causticon.core.observation;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
+import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.ScorchLimit;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
@@ -144,6 +146,47 @@ public final class BatchFacts {
                                 && Duration.between(a.at(), s.at()).compareTo(within) <= 0)
                         .map(a -> a.entry().what())
                         .reduce((earlier, later) -> later));
+    }
+
+    /**
+     * A liquor that can scorch.
+     *
+     * @param limit from which it does
+     * @param peak the highest that it was read at with that in it
+     */
+    public record Scorching(Temperature limit, Temperature peak) {
+
+        public boolean passed() {
+            return peak.isAbove(limit);
+        }
+    }
+
+    /**
+     * The liquor that can scorch and how hot it was read. Milk that joins cooled lye does not meet the heat that the lye made before; empty
+     * where nothing can scorch, or nothing was read.
+     */
+    public Optional<Scorching> scorching() {
+        Optional<Temperature> first = ScorchLimit.of(asWeighed.weights(), Joins.LYE);
+        if (first.isPresent()) {
+            return lyePeak().map(peak -> new Scorching(first.get(), peak));
+        }
+        return ScorchLimit.of(asWeighed.weights(), Joins.COOLED_LYE).flatMap(limit -> peakAfterCooling().map(peak -> new Scorching(limit, peak)));
+    }
+
+    /** Since the first portion of what joins cooled lye, or since the lye was clear where no portion was logged. */
+    private Optional<Temperature> peakAfterCooling() {
+        Optional<Instant> clear = log.first(Entry.LyeClear.class).map(BatchLog.Timed::at);
+        Optional<Instant> from = clear.flatMap(c -> log.of(Entry.PortionFed.class).map(BatchLog.Timed::at).filter(at -> !at.isBefore(c)).findFirst())
+                .or(() -> clear);
+        return from.flatMap(f -> log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == Spot.LYE && t.at().isAfter(f) && !t.at().isAfter(now))
+                .map(t -> t.entry().temperature())
+                .max(Comparator.comparingDouble(Temperature::celsius)));
+    }
+
+    /** Whether what meets the lye can scorch: milk, sugar. */
+    public boolean canScorch() {
+        return ScorchLimit.of(asWeighed.weights(), Joins.LYE).or(() -> ScorchLimit.of(asWeighed.weights(), Joins.COOLED_LYE)).isPresent();
     }
 
     /** Sugar and protein in the liquid, share of it by mass. */

@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -43,9 +45,15 @@ public final class BatchLog {
     }
 
     public BatchLog with(LoggedEntry entry) {
+        return with(List.of(entry));
+    }
+
+    /** With these lines, in place of those of the same ids. */
+    public BatchLog with(List<LoggedEntry> entries) {
+        Set<String> ids = entries.stream().map(LoggedEntry::id).collect(Collectors.toSet());
         List<LoggedEntry> more = new ArrayList<>(all);
-        more.removeIf(e -> e.id().equals(entry.id()));
-        more.add(entry);
+        more.removeIf(e -> ids.contains(e.id()));
+        more.addAll(entries);
         return new BatchLog(begun, more);
     }
 

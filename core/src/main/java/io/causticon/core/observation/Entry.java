@@ -11,6 +11,11 @@ import org.jspecify.annotations.Nullable;
  */
 public sealed interface Entry {
 
+    /** Whether it is a deed with consequences of its own: it is not amended, and undone only by the deed that undoes it. */
+    default boolean isDeed() {
+        return this instanceof PhotoTaken || this instanceof Held || this instanceof Released || this instanceof Concluded;
+    }
+
     /** Something was weighed into the batch. The same thing weighed twice adds up, unless the line is amended. */
     record Weighed(Weighable what, Mass mass, Tare tare, @Nullable String vessel) implements Entry {}
 
@@ -128,4 +133,11 @@ public sealed interface Entry {
 
     /** A maker settled what the bar has. */
     record Concluded(String condition, String words) implements Entry {}
+
+    /**
+     * A line that is kept and cannot be understood. It counts for nothing until it is amended.
+     *
+     * @param kept what stands there, as it stands there
+     */
+    record Unreadable(String kept) implements Entry {}
 }

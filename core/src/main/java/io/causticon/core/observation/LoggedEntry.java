@@ -25,11 +25,19 @@ public record LoggedEntry(String id, Revision current, List<Revision> earlier) {
      * @param by who wrote it
      * @param entry what happened
      * @param withdrawn whether the maker took it back; it stays readable but no longer counts
+     * @param reason why it was taken back; empty when none was asked for
      */
-    public record Revision(int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn) {}
+    public record Revision(
+            int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn, String reason) {
+
+        /** One for which nobody was asked a reason. */
+        public Revision(int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn) {
+            this(number, at, recordedAt, by, entry, withdrawn, "");
+        }
+    }
 
     public static LoggedEntry first(String id, Instant at, String by, Entry entry) {
-        return new LoggedEntry(id, new Revision(1, at, at, by, entry, false), List.of());
+        return new LoggedEntry(id, new Revision(1, at, at, by, entry, false, ""), List.of());
     }
 
     public Entry entry() {

@@ -12,7 +12,7 @@ import java.util.Optional;
  * What is weighed after what: each fat, each liquid, the alkali; then liquids and alkali a second time, as nothing later shows a slip in them;
  * then what goes in later.
  *
- * @param targets planned masses, in that order
+ * @param targets planned masses as the scales can show them, in that order
  * @param next the first that was not weighed yet
  * @param again the first liquid or alkali that was weighed but not a second time; empty once the lye is being fed, when it is too late
  */
@@ -23,7 +23,7 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
     }
 
     public static WeighingOrder of(BatchPlan plan, BatchLog log) {
-        Map<Weighable, Mass> targets = targets(plan);
+        Map<Weighable, Mass> targets = targets(Weights.planned(plan.formula()).shownOn(plan.scales()));
         Map<Weighable, Mass> weighed = AsWeighed.sums(log);
         return new WeighingOrder(
                 targets,
@@ -52,9 +52,9 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
                 || log.first(Entry.LyeIntoFats.class).isPresent();
     }
 
-    private static Map<Weighable, Mass> targets(BatchPlan plan) {
+    /** What is planned of everything, in the order of weighing; a liquid that is there both frozen and not stands once. */
+    static Map<Weighable, Mass> targets(Weights planned) {
         Map<Weighable, Mass> targets = new LinkedHashMap<>();
-        Weights planned = Weights.planned(plan.formula());
         planned.fats().forEach(f -> targets.merge(Weighable.fat(f.fat().id()), f.mass(), Mass::plus));
         planned.liquids().forEach(l -> targets.merge(Weighable.liquid(l.liquid().id()), l.mass(), Mass::plus));
         if (planned.naoh().isPositive()) {

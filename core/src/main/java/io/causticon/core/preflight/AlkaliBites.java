@@ -1,5 +1,7 @@
 package io.causticon.core.preflight;
 
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.PortionAmounts;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Portions;
@@ -10,12 +12,20 @@ import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.wording.Phrase;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 
 /** Alkali that the fats may not take up: from the spread of what is weighed, from scales that are too coarse, in one cup of several. */
 final class AlkaliBites {
 
     private static final double NOTABLE_EXCESS = 0.005;
     private static final double COARSE = 0.01;
+
+    /** Half a point of superfat. */
+    private static final double NOTABLE_ROUNDING = 0.005;
+
+    private static final int MOST_STEPS = 20;
     private static final Mass FINE_STEP = Mass.grams(0.1);
     private static final double SAFE_SIGMAS = 3;
 
@@ -28,20 +38,57 @@ final class AlkaliBites {
     }
 
     private static void spread(Flight f) {
-        Estimate superfat = Superfat.distribution(Weights.planned(f.formula), f.formula.alkali(), f.plan.scales());
+        Estimate superfat = asShown(f.plan);
         double excess = superfat.probabilityBelow(0);
+        landing(f, superfat);
         if (excess <= NOTABLE_EXCESS) {
             return;
         }
         Share safe = Share.percent(Math.ceil(2 * 100 * SAFE_SIGMAS * superfat.standardDeviation()) / 2);
         f.danger(
                 Phrase.of("Superfat reaches below zero"),
-                Phrase.of("One batch in {} would have excess alkali, from scale, fats and purity alone.",
-                        Math.rint(1 / excess)),
+                Phrase.of("{} of such batches would have excess alkali, from scale, fats and purity alone.", Share.fraction(excess)),
                 Phrase.of("A larger batch is weighed more exactly"),
                 PlanChange.to(
                         Phrase.of("Superfat {}", safe), p -> p.with(p.formula().withSuperfat(safe))),
                 finer());
+    }
+
+    private static Estimate asShown(BatchPlan plan) {
+        return Superfat.distribution(Weights.planned(plan.formula()).shownOn(plan.scales()), plan.formula().alkali(), plan.scales());
+    }
+
+    /** What the scale can show of the lye is not what was worked out. */
+    private static void landing(Flight f, Estimate shown) {
+        double off = shown.value() - f.formula.superfat().fraction();
+        if (Math.abs(off) < NOTABLE_ROUNDING) {
+            return;
+        }
+        List<PlanChange> changes = new ArrayList<>();
+        landed(f.plan).ifPresent(fats -> changes.add(
+                PlanChange.to(Phrase.of("Make {} of fats", fats), p -> p.with(p.formula().scaledTo(fats)))));
+        changes.add(finer());
+        f.bite(
+                Phrase.of("The scale cannot show {} of lye", f.balance.lye()),
+                Phrase.of("It will be weighed as {}: superfat {} instead of {}, excess alkali in {} of such batches.",
+                        f.plan.scales().shownOfLye(f.balance.naoh()).plus(f.plan.scales().shownOfLye(f.balance.koh())),
+                        Share.fraction(shown.value()), f.formula.superfat(), Share.fraction(shown.probabilityBelow(0))),
+                changes.toArray(new PlanChange[0]));
+    }
+
+    /** The next larger recipe whose lye lands on a step, and its fats near enough; empty if none is near. */
+    private static Optional<Mass> landed(BatchPlan plan) {
+        AlkaliBalance balance = AlkaliBalance.of(plan.formula());
+        double step = plan.scales().lyeStep().grams();
+        double first = Math.ceil(balance.lye().grams() / step);
+        for (double steps = first; steps < first + MOST_STEPS; steps++) {
+            Mass fats = plan.formula().fatMass().times(steps * step / balance.lye().grams());
+            BatchPlan larger = plan.with(plan.formula().scaledTo(fats));
+            if (Math.abs(asShown(larger).value() - plan.formula().superfat().fraction()) < NOTABLE_ROUNDING / 2) {
+                return Optional.of(fats);
+            }
+        }
+        return Optional.empty();
     }
 
     private static void scales(Flight f) {

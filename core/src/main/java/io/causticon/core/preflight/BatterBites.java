@@ -1,13 +1,12 @@
 package io.causticon.core.preflight;
 
+import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.substance.FatKind;
 import io.causticon.core.substance.FattyAcid.Family;
 import io.causticon.core.wording.Phrase;
 import java.util.List;
@@ -16,8 +15,6 @@ import java.util.Locale;
 /** The batter: fats that set too early, castor with much water. */
 final class BatterBites {
 
-    private static final double STRUCTURAL_SHARE = 0.05;
-    private static final double WAX_SHARE = 0.005;
     private static final double TACKY_CASTOR = 0.105;
     private static final double RUBBERY_CASTOR = 0.075;
     private static final double MUCH_WATER = 2.3;
@@ -27,25 +24,16 @@ final class BatterBites {
     private BatterBites() {}
 
     static void find(Flight f) {
-        f.formula.fats().forEach(p -> setsEarly(f, p));
+        SettingFat.of(f.formula).stream().filter(s -> s.setsAt(f.plan.mixAt())).forEach(s -> setsEarly(f, s));
         castor(f);
     }
 
-    private static void setsEarly(Flight f, FatPortion portion) {
-        Interval melts = portion.fat().meltingRange();
-        boolean wax = portion.fat().kind() == FatKind.WAX_ESTER || portion.fat().kind() == FatKind.FREE_FATTY_ACID;
-        double matters = wax ? WAX_SHARE : STRUCTURAL_SHARE;
-        if (melts == null
-                || portion.mass().dividedBy(f.formula.fatMass()) < matters
-                || !f.plan.mixAt().isBelow(Temperature.celsius(melts.low()))) {
-            return;
-        }
-        // A wax dissolved in much liquid fat stays clear some kelvin below its own melting point.
-        Temperature enough = Temperature.celsius(wax ? melts.low() : melts.high());
+    private static void setsEarly(Flight f, SettingFat fat) {
+        // Scales of temperature are read in whole degrees: a little more than it takes.
+        Temperature enough = Temperature.celsius(Math.ceil(fat.clearFrom().celsius()));
         f.bite(
-                Phrase.of("{} sets before it soaps", portion.fat().shortName()),
-                Phrase.of("It melts from {}, you mix at {}: false trace, white spots.",
-                        Temperature.celsius(melts.low()), f.plan.mixAt()),
+                Phrase.of("{} sets before it soaps", fat.fat().shortName()),
+                Phrase.of("It stays clear from {}, you mix at {}: false trace, white spots.", enough, f.plan.mixAt()),
                 PlanChange.to(Phrase.of("Mix at {}", enough), p -> p.mixedAt(enough)));
     }
 

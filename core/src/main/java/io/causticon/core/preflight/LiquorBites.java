@@ -1,6 +1,7 @@
 package io.causticon.core.preflight;
 
 import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.forecast.SecondFeed;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Joins;
@@ -24,7 +25,7 @@ final class LiquorBites {
     private static final Share STRONG = Share.percent(40);
     private static final Share OWN_MASS_OF_WATER = Share.percent(50);
     private static final Share USUAL = Share.percent(33);
-    private static final Temperature NEAR_BOILING = Temperature.celsius(95);
+    private static final Temperature HOT = Temperature.celsius(95);
     private static final Temperature CALM = Temperature.celsius(60);
     private static final double NOTABLE_ALCOHOL = 0.01;
     private static final double NOTABLE_SCORCHING = 0.01;
@@ -35,6 +36,7 @@ final class LiquorBites {
     static void find(Flight f) {
         vessels(f);
         scorching(f);
+        secondFeed(f);
         boiling(f);
         strength(f);
         alcohol(f);
@@ -89,17 +91,47 @@ final class LiquorBites {
         if (!f.peak.passesLimit()) {
             return;
         }
+        Temperature limit = f.peak.limit().orElseThrow();
         f.bite(
                 Phrase.of("The liquid meets warm lye"),
-                Phrase.of("All at once it peaks near {} and scorches from {}.",
-                        f.peak.expected(), f.peak.limit().orElseThrow()),
+                Phrase.of("It can reach {} and scorches from {}; fed slowly in ice water it likely stays between {} and {}.",
+                        f.peak.without(), limit, Temperature.celsius(f.peak.likely().low()), Temperature.celsius(f.peak.likely().high())),
                 PlanChange.to(Phrase.of("Freeze it"), LiquorBites::frozen),
                 PlanChange.to(Phrase.of("Lye in water first, the rest at emulsion"), LiquorBites::split));
     }
 
+    /** Strong lye first, milk later: a feeding of its own. */
+    private static void secondFeed(Flight f) {
+        SecondFeed.planned(f.plan, f.workshop.room()).ifPresent(second -> {
+            String what = second.liquids().get(0).liquid().name();
+            if (second.passesLimit()) {
+                f.bite(
+                        Phrase.of("{} meets strong lye", what),
+                        Phrase.of("It can reach {} and scorches from {}: diluting strong lye gives heat of its own.",
+                                second.peak(), second.limit().orElseThrow()),
+                        Phrase.of("Lye no warmer than {}", second.warmestLye().orElseThrow()),
+                        PlanChange.to(Phrase.of("Freeze it"), LiquorBites::frozen),
+                        PlanChange.to(Phrase.of("At emulsion instead"), LiquorBites::atEmulsion));
+            } else if (second.ifThawed().isPresent() && second.limit().map(l -> second.ifThawed().get().isAbove(l)).orElse(false)) {
+                f.bite(
+                        Phrase.of("{} must stay frozen solid", what),
+                        Phrase.of("Frozen it comes to {}; thawed in the fridge it would reach {}, and it scorches from {}.",
+                                second.peak(), second.ifThawed().get(), second.limit().orElseThrow()),
+                        Phrase.of("Out of the freezer portion by portion"),
+                        PlanChange.to(Phrase.of("At emulsion instead"), LiquorBites::atEmulsion));
+            }
+        });
+    }
+
+    private static BatchPlan atEmulsion(BatchPlan plan) {
+        return withParts(plan, plan.formula().liquidParts().stream()
+                .map(p -> p.joins() == Joins.COOLED_LYE ? new LiquidPart(p.liquid(), p.share(), false, Joins.EMULSION) : p)
+                .toList());
+    }
+
     private static BatchPlan frozen(BatchPlan plan) {
         return withParts(plan, plan.formula().liquidParts().stream()
-                .map(p -> scorches(p) && p.joins() == Joins.LYE
+                .map(p -> scorches(p) && (p.joins() == Joins.LYE || p.joins() == Joins.COOLED_LYE)
                         ? new LiquidPart(p.liquid(), p.share(), true, p.joins())
                         : p)
                 .toList());
@@ -139,14 +171,23 @@ final class LiquorBites {
     }
 
     private static void boiling(Flight f) {
-        if (!f.peak.expected().isAbove(NEAR_BOILING)) {
-            return;
+        Temperature low = Temperature.celsius(f.peak.likely().low());
+        Temperature high = Temperature.celsius(Math.min(f.peak.likely().high(), f.peak.boils().celsius()));
+        PlanChange ice = PlanChange.to(Phrase.of("Take part of the water as ice"), p -> iced(p, f.workshop.room()));
+        if (f.peak.mayBoilOver()) {
+            f.danger(
+                    Phrase.of("The lye pot may boil over"),
+                    Phrase.of("Likely {} or more in this vessel, fed over a few minutes; it boils near {}.", low, f.peak.boils()),
+                    Phrase.of("Feed the lye by the spoon, lye into liquid and never the reverse"),
+                    ice);
+        } else if (f.peak.expected().isAbove(HOT)) {
+            // So does every ordinary liquor: said, with its number, and no alarm.
+            f.bite(
+                    Phrase.of("The lye pot gets hot"),
+                    Phrase.of("Likely {} to {}, fed over a few minutes; {} if no heat is lost.", low, high, f.peak.without()),
+                    Phrase.of("Steam and fumes: small portions, air, lye into liquid and never the reverse"),
+                    ice);
         }
-        f.danger(
-                Phrase.of("The lye pot comes near boiling"),
-                Phrase.of("About {} if all lye goes in at once.", f.peak.expected()),
-                Phrase.of("Feed the lye by the spoon, lye into liquid and never the reverse"),
-                PlanChange.to(Phrase.of("Take part of the water as ice"), p -> iced(p, f.workshop.room())));
     }
 
     /** As much of the clear water as ice as keeps the pot calm; all of it when that is not enough. */
@@ -155,7 +196,7 @@ final class LiquorBites {
         double high = 1;
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (low + high) / 2;
-            boolean calm = !LyePeak.of(withIce(plan, middle), room).expected().isAbove(CALM);
+            boolean calm = !LyePeak.withoutLosses(withIce(plan, middle), room).isAbove(CALM);
             high = calm ? middle : high;
             low = calm ? low : middle;
         }

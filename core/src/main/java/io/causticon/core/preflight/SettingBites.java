@@ -93,7 +93,7 @@ final class SettingBites {
                 Phrase.of("No oven"),
                 p -> new BatchPlan(
                         p.name(), p.formula(), process, p.gel(), p.mould(), p.mixAt(), p.scales(), p.pouring(),
-                        p.lyeVessel(), p.fatsVessel(), p.note()));
+                        p.lyeVessel(), p.fatsVessel(), p.freezer(), p.note()));
     }
 
     private static void gel(Flight f) {

@@ -18,6 +18,8 @@ public enum ProblemKey {
     TOO_LONG,
     /** Shares that ought to make a whole. Values: their sum. */
     SHARES_DO_NOT_SUM,
+    /** So little that a scale shows nothing of it. Values: the thing, its mass, the scale's step. */
+    SCALE_SHOWS_NOTHING,
     /** A recipe without fat. Values: none. */
     NO_FATS,
     /** The same substance twice. Values: its name. */
@@ -60,6 +62,8 @@ public enum ProblemKey {
     NOT_A_TIME,
     /** Somebody amended it meanwhile. Values: who, what it says now. */
     AMENDED_MEANWHILE,
+    /** Somebody kept a later version of a recipe meanwhile. Values: who, its number, the number it was changed from here. */
+    NEWER_VERSION,
     /** A choice that is not offered. Values: what was asked for. */
     NOT_A_CHOICE,
     /** A hazard that is not ruled out stands against it. Values: the hazard's name, its probability. */
@@ -75,5 +79,29 @@ public enum ProblemKey {
     /** The old secret is wrong. Values: none. */
     WRONG_PASSWORD,
     /** The last owner must stay. Values: none. */
-    LAST_OWNER
+    LAST_OWNER,
+    /** A form that was sent once already came again with other words. Values: none. */
+    FORM_USED,
+    /** A deed that is not amended. Values: none. */
+    NOT_AMENDED,
+    /** A hold is not taken back but released. Values: none. */
+    ONLY_RELEASED,
+    /** Words that take more bytes than can be kept. Values: bytes, the most. */
+    TOO_MANY_BYTES,
+    /** A picture with too many pixels. Values: millions of them, the most. */
+    TOO_MANY_PIXELS,
+    /** A titration in another unit than per cent. Values: what was typed. */
+    NOT_PER_CENT,
+    /** Something seen that is not known. Values: what was typed, what is like it. */
+    UNKNOWN_FINDING,
+    /** A line that says nothing that is known. Values: the line. */
+    NOT_UNDERSTOOD,
+    /** The same, and with a word more it would. Values: the line, what it may have been. */
+    NOT_UNDERSTOOD_MAYBE,
+    /** Something follows that could be a line of its own. Values: that. */
+    TWO_THINGS,
+    /** Words that may be a sign of a hazard and would be kept as words. Values: none. */
+    SPEAKS_OF_BURNING,
+    /** A batch that cannot be worked out. Values: none. */
+    NOT_WORKED_OUT
 }

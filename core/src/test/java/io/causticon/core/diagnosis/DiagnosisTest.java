@@ -182,7 +182,7 @@ class DiagnosisTest {
             assertThat(diagnosis.leading().orElseThrow().condition()).isEqualTo(Conditions.SCORCHED);
             assertThat(diagnosis.of(Conditions.SCORCHED).causes())
                     .extracting(c -> c.words())
-                    .contains(Phrase.of("liquor reached {}", Temperature.celsius(66)));
+                    .contains(Phrase.of("liquor reached {}, scorches from {}", Temperature.celsius(66), Temperature.celsius(40)));
         }
 
         @Test

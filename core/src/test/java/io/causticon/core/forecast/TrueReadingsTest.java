@@ -79,7 +79,7 @@ class TrueReadingsTest {
                 .forEach((what, mass) -> at(1, new Entry.Weighed(what, mass, Tare.TAKEN, null)));
         Mass water = Weights.planned(plan.formula()).water();
         at(2, new Entry.WeighedAgain(Weighable.liquid("distilled-water"), water));
-        double lye = AlkaliBalance.of(plan.formula()).naoh().grams();
+        double lye = plan.scales().shownOfLye(AlkaliBalance.of(plan.formula()).naoh()).grams();
         assertThat(readings(0).scale(minute(3)).grams()).isCloseTo(lye, within(0.05));
         at(4, new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(lye)));
         assertThat(readings(0).scale(minute(5)).grams()).isZero();
@@ -150,7 +150,7 @@ class TrueReadingsTest {
 
     @Test
     void penShowsALyeThatTheFatsCannotTake() {
-        double lye = AlkaliBalance.of(plan.formula()).naoh().grams();
+        double lye = plan.scales().shownOfLye(AlkaliBalance.of(plan.formula()).naoh()).grams();
         at(1, new Entry.Weighed(Weighable.NAOH, Mass.grams(1.15 * lye), Tare.TAKEN, null));
         poured();
         assertThat(readings(0).pen(minute(45 + 60 * 48))).isGreaterThan(11.2);

@@ -114,6 +114,57 @@ class SuperfatTest {
     }
 
     @Test
+    void isThatOfWhatTheScaleShows() {
+        // 8.75 g of lye on a scale of whole grams is weighed as 9: 1 - 0.95 x 9 / 8.75 = 2.3 %. Its step alone is 0.289 / 9 = 3.2 % either way:
+        // 2.3 / 3.2 sigmas above nothing, and the rest of the spread, leave excess in some 24 to 30 of a hundred.
+        Formula formula = recipe().fat("olive-oil", 62).formula();
+        double lye = AlkaliBalance.of(formula).naoh().grams();
+        Formula landed = formula.scaledTo(formula.fatMass().times(8.75 / lye));
+        Scales fine = new Scales(Mass.grams(0.1), Mass.grams(1));
+        Estimate exact = Superfat.distribution(Weights.planned(landed), landed.alkali(), fine);
+        Estimate shown = Superfat.distribution(Weights.planned(landed).shownOn(fine), landed.alkali(), fine);
+        assertThat(exact.probabilityBelow(0)).isCloseTo(0.065, within(0.015));
+        assertThat(100 * shown.value()).isCloseTo(2.3, within(0.2));
+        assertThat(shown.probabilityBelow(0)).isBetween(0.22, 0.31);
+    }
+
+    @Test
+    void knowsPotassiumHydroxideLessWell() {
+        AlkaliChoice labelled = new AlkaliChoice(Share.NONE, Share.percent(98), Share.percent(90), false);
+        AlkaliChoice certified = new AlkaliChoice(Share.NONE, Share.percent(98), Share.percent(90), true);
+        Weights weights = Weights.planned(recipe().fat("olive-oil", 1000).alkali(labelled).formula());
+        Scales scales = new Scales(Mass.grams(0.1), Mass.grams(0.1));
+        double label = Superfat.distribution(weights, labelled, scales).halfWidth95();
+        double certificate = Superfat.distribution(weights, certified, scales).halfWidth95();
+        // Three points of ninety are 3.3 %, one is 1.1 %; of 0.95 that was given.
+        assertThat(label * label - certificate * certificate).isCloseTo(square(0.95 * 0.0333) - square(0.95 * 0.0111), within(5e-5));
+    }
+
+    @Test
+    void weighsTwoAlkalisTwice() {
+        AlkaliChoice both = new AlkaliChoice(Share.percent(50), Share.WHOLE, Share.WHOLE, true);
+        Weights weights = Weights.planned(recipe().fat("olive-oil", 60).alkali(both).formula());
+        double coarse = Superfat.distribution(weights, both, new Scales(Mass.grams(1), Mass.grams(1))).standardDeviation();
+        double naoh = 0.2887 / weights.naoh().grams() * Alkali.NAOH.moles(weights.naoh());
+        double koh = 0.2887 / weights.koh().grams() * Alkali.KOH.moles(weights.koh());
+        double all = Alkali.NAOH.moles(weights.naoh()) + Alkali.KOH.moles(weights.koh());
+        assertThat(coarse).isGreaterThan(0.95 * Math.hypot(naoh, koh) / all).isLessThan(0.95 * Math.hypot(naoh, koh) / all + 0.012);
+    }
+
+    @Test
+    void countsTheErrorOfTwoScalesThatDoNotShareOne() {
+        Weights weights = Weights.planned(recipe().fat("olive-oil", 1000).formula());
+        AlkaliChoice alkali = AlkaliChoice.naoh(Share.WHOLE);
+        double one = Superfat.distribution(weights, alkali, new Scales(Mass.grams(0.1), Mass.grams(0.1))).halfWidth95();
+        double two = Superfat.distribution(weights, alkali, new Scales(Mass.grams(0.1001), Mass.grams(0.1))).halfWidth95();
+        assertThat(two * two - one * one).isCloseTo(square(0.95) * 2 * square(0.003), within(1e-6));
+    }
+
+    private static double square(double x) {
+        return x * x;
+    }
+
+    @Test
     void isNegativeWhenFatIsMissing() {
         Formula formula = recipe().fat("olive-oil", 800).fat("lard", 200).formula();
         Weights without = Weights.planned(formula)

@@ -82,8 +82,17 @@ class LyePotRunTest {
         @Test
         void steelAndGlassTakeMore() {
             LyePot pot = pot(100, 200, 20, 0, 0, 0);
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peak()).isCloseTo(97.2, within(0.5));
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peak()).isCloseTo(91.0, within(0.5));
+            // The references have the wall of 300 ml; this liquor, 250 ml, wets 88 % of it.
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peak()).isCloseTo(97.2, within(0.7));
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peak()).isCloseTo(91.0, within(1.0));
+        }
+
+        @Test
+        void aLargerPotHasAsLargeAWall() {
+            // Ten times as much wets 10^(2/3) times the wall, for its mass less than half of it: a large pot keeps more of its heat.
+            double small = LyePotRun.run(setup(pot(100, 200, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peak();
+            double large = LyePotRun.run(setup(pot(1000, 2000, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peak();
+            assertThat(large).isBetween(small + 6, 110.26);
         }
 
         @Test
@@ -109,7 +118,7 @@ class LyePotRunTest {
 
         @ParameterizedTest
         @CsvSource({
-            "60, 45, 3, 82.7, 1", "60, 45, 5, 78.3, 1", "60, 45, 10, 67.0, 1", "100, 65, 3, 75.6, 1", "100, 65, 5, 69.3, 1",
+            "60, 45, 3, 82.7, 1.2", "60, 45, 5, 78.3, 1", "60, 45, 10, 67.0, 1", "100, 65, 3, 75.6, 1", "100, 65, 5, 69.3, 1",
             "100, 65, 10, 55.1, 1", "250, 65, 3, 57.5, 2", "250, 65, 5, 47.5, 2"
         })
         // Plastic, then steel, unstirred and well stirred; the stronger the bath the more its contact area counts, which is an estimate.

@@ -216,7 +216,7 @@ class BatterWorkTest {
     class Memory {
 
         private IngredientMemory.Made made(String name) {
-            return new IngredientMemory.Made(name, BatchFacts.of(plain(), log(), IN.plusSeconds(86_400)));
+            return IngredientMemory.Made.of(name, BatchFacts.of(plain(), log(), IN.plusSeconds(86_400)));
         }
 
         private IngredientMemory lavender(TraceKnowledge knowledge) {

@@ -102,8 +102,9 @@ class QuickLineTest {
     @ValueSource(strings = {
         "take temperatures every hour", "bottle of water at hand", "hand cream for Odd", "tap water used by mistake", "the loaf browned at the rim"
     })
-    void wordsThatOnlyBeginLikeSomethingStayANote(String text) {
-        assertThat(only(text)).isEqualTo(new Entry.Noted(text));
+    void wordsThatOnlyBeginLikeSomethingAreAskedAbout(String text) {
+        assertThat(read(text).problems()).extracting(Problem::key).containsExactly(ProblemKey.NOT_UNDERSTOOD);
+        assertThat(only(QuickLine.asWords(text).orElseThrow())).isEqualTo(new Entry.Noted(text));
     }
 
     @Test
@@ -220,7 +221,7 @@ class QuickLineTest {
                 .isEqualTo(new Entry.Observed("thick-crust", Presence.SEEN));
         assertThat(only("no white spots"))
                 .isEqualTo(new Entry.Observed("white-spots", Presence.LOOKED_AND_ABSENT));
-        assertThat(only("strange green shimmer")).isEqualTo(new Entry.Noted("strange green shimmer"));
+        assertThat(only("note strange green shimmer")).isEqualTo(new Entry.Noted("strange green shimmer"));
     }
 
     @Test

@@ -117,11 +117,11 @@ class BitesTest {
         }
 
         @Test
-        void aPotNearBoilingTakesIce() {
+        void aHotPotTakesIce() {
             BatchPlan plan = plain().target(LiquidTarget.concentration(.38)).plan();
-            everyChangeCures(plan, "The lye pot comes near boiling");
-            BatchPlan iced = bite(plan, "The lye pot comes near boiling").changes().get(0).applyTo(plan);
-            assertThat(LyePeak.of(iced, ROOM).expected().celsius()).isLessThanOrEqualTo(60.5);
+            everyChangeCures(plan, "The lye pot gets hot");
+            BatchPlan iced = bite(plan, "The lye pot gets hot").changes().get(0).applyTo(plan);
+            assertThat(LyePeak.of(iced, ROOM).without().celsius()).isLessThanOrEqualTo(60.5);
         }
 
         @Test

@@ -58,8 +58,30 @@ class PreFlightTest {
     }
 
     @Test
-    void warnsOfAPotThatComesNearBoiling() {
-        assertThat(titles(plain().target(LiquidTarget.concentration(.38)))).contains("The lye pot comes near boiling");
+    void saysOrdinaryHeatCalmlyWithItsNumber() {
+        assertThat(bites(plain().target(LiquidTarget.concentration(.38)))).anySatisfy(b -> {
+            assertThat(words(b.title())).isEqualTo("The lye pot gets hot");
+            assertThat(b.dangerous()).isFalse();
+        });
+    }
+
+    @Test
+    void tellsThatTheScaleCannotShowTheLyeAndOffersWhatLands() {
+        Recipes small = recipe().fat("olive-oil", 66).liquid("distilled-water", 100);
+        assertThat(bites(small)).anySatisfy(b -> {
+            assertThat(words(b.title())).startsWith("The scale cannot show");
+            BatchPlan landed = b.changes().get(0).applyTo(small.plan());
+            assertThat(PreFlight.of(landed, LyePeak.of(landed, ROOM), Optional.empty(), WorkshopFacts.unknown(ROOM)).stream().map(x -> words(x.title()))).noneMatch(x -> x.startsWith("The scale cannot show"));
+        });
+    }
+
+    @Test
+    void keepsItsAlarmForABoilOverThatIsLikely() {
+        // Thirty grams of citric acid a kilogram and strong lye: 129 C without losses, and a pot that boils at 118.
+        assertThat(bites(plain().target(LiquidTarget.concentration(.40)).additive("citric-acid", 27))).anySatisfy(b -> {
+            assertThat(words(b.title())).isEqualTo("The lye pot may boil over");
+            assertThat(b.dangerous()).isTrue();
+        });
     }
 
     @Test

@@ -1,0 +1,175 @@
+package io.causticon.core.observation;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.Problems;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.lang.reflect.RecordComponent;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What an entry must hold to stand in a log: everything that is not optional, and quantities that can be. What fails is refused before it is
+ * stored; what stands in a store and fails counts for nothing. Limits are those of a kitchen or a small workshop.
+ */
+public final class EntryCheck {
+
+    /** More than this of one thing does not fit the scales and pots of a workshop. */
+    public static final Mass HEAVIEST = Mass.grams(50_000);
+
+    public static final Mass HEAVIEST_BAR = Mass.grams(2000);
+
+    /** Seconds; beyond that the blender would be hot. */
+    public static final Interval BURST = Interval.between(1, 900);
+
+    public static final Interval BARS = Interval.between(1, 2000);
+    public static final Interval PH = Interval.between(0, 14);
+
+    /** Per cent of NaOH by mass; a bar that holds more is not one. */
+    public static final Interval FREE_ALKALI = Interval.between(0, 20);
+
+    public static final Interval HUMIDITY = Interval.between(0, 100);
+
+    /** By more than twice it is another batch. */
+    public static final Interval SCALING = Interval.between(1, 2);
+
+    /** Degrees Celsius of a freezer, a fridge or an oven. */
+    public static final Interval KEPT_AT = Interval.between(-40, 250);
+
+    public static final int MOST_PORTIONS = 99;
+    public static final int LONGEST_WORDS = 2000;
+
+    private static final String FIELD = "quick";
+
+    private final Problems problems = new Problems();
+
+    private EntryCheck() {}
+
+    /** Everything that keeps an entry from standing in a log; the field is always {@code quick}. */
+    public static Problems of(Entry entry) {
+        EntryCheck check = new EntryCheck();
+        check.nothingMissing((Record) entry);
+        if (check.problems.isEmpty()) {
+            check.quantities(entry);
+        }
+        return check.problems;
+    }
+
+    /** The same, and that what was weighed is something that a batch of this plan can have on its scale. */
+    public static Problems of(Entry entry, BatchPlan plan) {
+        Problems problems = of(entry);
+        if (problems.isEmpty()) {
+            weighable(entry).filter(w -> !w.isKnownTo(plan)).ifPresent(w -> problems.add(FIELD, ProblemKey.UNKNOWN_SUBSTANCE, w.id()));
+        }
+        return problems;
+    }
+
+    private static Optional<Weighable> weighable(Entry entry) {
+        if (entry instanceof Entry.Weighed e) {
+            return Optional.of(e.what());
+        }
+        return entry instanceof Entry.WeighedAgain e ? Optional.of(e.what()) : Optional.empty();
+    }
+
+    public static boolean isSound(Entry entry) {
+        return of(entry).isEmpty();
+    }
+
+    /** Components that are not marked as optional must be there, in records within records too; words have an end. */
+    private void nothingMissing(Record part) {
+        for (RecordComponent component : part.getClass().getRecordComponents()) {
+            Object value = value(part, component);
+            boolean optional = component.getAnnotatedType().isAnnotationPresent(Nullable.class);
+            if (value == null && !optional) {
+                problems.add(FIELD, ProblemKey.MISSING);
+            } else if (value instanceof Record inner) {
+                nothingMissing(inner);
+            } else if (value instanceof String words && words.length() > LONGEST_WORDS && !(part instanceof Entry.Unreadable)) {
+                problems.add(FIELD, ProblemKey.TOO_LONG, words.length(), LONGEST_WORDS);
+            } else if (value instanceof Double number && !Double.isFinite(number)) {
+                problems.add(FIELD, ProblemKey.NOT_A_NUMBER, number.toString());
+            }
+        }
+    }
+
+    private static @Nullable Object value(Record part, RecordComponent component) {
+        try {
+            return component.getAccessor().invoke(part);
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException("Impossible state: a record hides " + component.getName(), e);
+        }
+    }
+
+    private void quantities(Entry entry) {
+        if (entry instanceof Entry.Weighed e) {
+            mass(e.what().id(), e.mass(), HEAVIEST);
+        } else if (entry instanceof Entry.WeighedAgain e) {
+            mass(e.what().id(), e.mass(), HEAVIEST);
+        } else if (entry instanceof Entry.RestScaled e) {
+            within("The factor of the rest", e.factor(), SCALING);
+        } else if (entry instanceof Entry.PortionFed e) {
+            within("Portions", e.of(), Interval.between(1, MOST_PORTIONS));
+            within("A portion", e.portion(), Interval.between(1, Math.max(1, e.of())));
+        } else if (entry instanceof Entry.TemperatureRead e) {
+            degrees(e.spot().name(), e.temperature(), e.spot().possibleCelsius());
+        } else if (entry instanceof Entry.BlenderBurst e) {
+            within("blender", e.seconds(), BURST);
+        } else if (entry instanceof Entry.Added e) {
+            mass(e.what(), e.mass(), HEAVIEST);
+        } else if (entry instanceof Entry.PortionTaken e) {
+            mass(e.portion(), e.mass(), HEAVIEST);
+        } else if (entry instanceof Entry.LayerPoured e) {
+            mass(e.portion(), e.mass(), HEAVIEST);
+        } else if (entry instanceof Entry.HumidityRead e) {
+            within("humidity", e.percent(), HUMIDITY);
+        } else if (entry instanceof Entry.Poured e) {
+            degrees(Spot.BATTER.name(), e.batter(), Spot.BATTER.possibleCelsius());
+        } else if (entry instanceof Entry.Kept e) {
+            degrees("Where the mould stands", e.temperature(), KEPT_AT);
+        } else {
+            quantitiesOfTests(entry);
+        }
+    }
+
+    private void quantitiesOfTests(Entry entry) {
+        if (entry instanceof Entry.Cut e) {
+            within("bars", e.bars(), BARS);
+        } else if (entry instanceof Entry.PhRead e) {
+            within("pH", e.ph(), PH);
+        } else if (entry instanceof Entry.BarWeighed e) {
+            mass("bar", e.mass(), HEAVIEST_BAR);
+        } else if (entry instanceof Entry.Titrated e) {
+            within("free alkali", e.freeAlkaliPercent(), FREE_ALKALI);
+        }
+    }
+
+    private void mass(String what, @Nullable Mass mass, Mass most) {
+        if (mass != null && !mass.isPositive()) {
+            problems.add(FIELD, ProblemKey.TOO_LOW, what, mass, Mass.ZERO);
+        } else if (mass != null && mass.isMoreThan(most)) {
+            problems.add(FIELD, ProblemKey.TOO_HIGH, what, mass, most);
+        }
+    }
+
+    private void degrees(String what, @Nullable Temperature at, Interval possible) {
+        if (at != null && !possible.contains(at.celsius())) {
+            boolean low = at.celsius() < possible.low();
+            problems.add(
+                    FIELD,
+                    low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    what,
+                    at,
+                    Temperature.celsius(low ? possible.low() : possible.high()));
+        }
+    }
+
+    private void within(String what, double value, Interval possible) {
+        if (!possible.contains(value)) {
+            boolean low = value < possible.low();
+            problems.add(
+                    FIELD, low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, what, value, low ? possible.low() : possible.high());
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package io.causticon.core.forecast;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.Recipes;
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What is stirred into the liquid before the lye counts: its heat, the alkali it takes, its sugar. */
+class LyePeakTest {
+
+    private static final Catalogue TABLES = Catalogue.standard();
+    private static final Temperature ROOM = Temperature.celsius(20);
+    private static final Instant NOW = Instant.parse("2026-11-20T12:00:00Z");
+
+    private static BatchPlan with(BatchPlan plan, String additive, double grams, Joins joins) {
+        return plan.with(plan.formula()
+                .withAdditives(List.of(new AdditivePortion(TABLES.additive(additive), Mass.grams(grams)).joining(joins))));
+    }
+
+    private static BatchPlan plain() {
+        return Recipes.recipe().fat("olive-oil", 500).fat("lard", 250).fat("coconut-oil-76", 250).liquid("distilled-water", 100).purity(98).plan();
+    }
+
+    private static BatchPlan milk(double frozen) {
+        BatchPlan plan = plain();
+        return plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(
+                new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.fraction(frozen), true),
+                new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.fraction(1 - frozen), false))));
+    }
+
+    @Test
+    void acidMakesItHotter() {
+        // 20 g of anhydrous citric acid a kilogram of fats: 0.312 mol x 56 kJ = 17.5 kJ into some 430 g of 33 % liquor with 3.35 J/gK: 12 K, less
+        // what the larger liquor takes.
+        BatchPlan plan = plain();
+        double grams = 0.020 * plan.formula().fatMass().grams();
+        double bare = LyePeak.of(plan, ROOM).without().celsius();
+        double acid = LyePeak.of(with(plan, "citric-acid", grams, Joins.LYE), ROOM).without().celsius();
+        assertThat(bare).isCloseTo(109.9, within(0.5));
+        assertThat(acid).isCloseTo(120.9, within(0.7));
+    }
+
+    @Test
+    void acidInTheFatsDoesNot() {
+        BatchPlan plan = plain();
+        double fats = LyePeak.of(with(plan, "citric-acid", 20, Joins.FATS), ROOM).without().celsius();
+        assertThat(fats).isCloseTo(LyePeak.of(plan, ROOM).without().celsius(), within(0.5));
+    }
+
+    @Test
+    void acidWithFrozenMilkIsJudgedWithTheAcid() {
+        double grams = 0.020 * plain().formula().fatMass().grams();
+        double bare = LyePeak.of(milk(0.8), ROOM).without().celsius();
+        double acid = LyePeak.of(with(milk(0.8), "citric-acid", grams, Joins.LYE), ROOM).without().celsius();
+        // 17.5 kJ into some 290 g of water, 133 g of lye and the milk's solids: 10 to 11 K.
+        assertThat(acid - bare).isCloseTo(48.9 - 38.5, within(0.7));
+        assertThat(acid).isGreaterThan(40);
+    }
+
+    @Test
+    void moreMustBeFrozenWithIt() {
+        double grams = 0.020 * plain().formula().fatMass().grams();
+        BatchLog empty = new BatchLog(NOW, List.of());
+        double bare = PotOutlook.of(milk(0.8), empty, ROOM, NOW).frozen().orElseThrow().fraction();
+        double acid = PotOutlook.of(with(milk(0.8), "citric-acid", grams, Joins.LYE), empty, ROOM, NOW).frozen().orElseThrow().fraction();
+        assertThat(bare).isCloseTo(0.76, within(0.03));
+        assertThat(acid).isCloseTo(0.88, within(0.03));
+    }
+
+    @Test
+    void sugarAndHoneyScorchLikeSugaryLiquids() {
+        BatchPlan plan = plain();
+        assertThat(LyePeak.of(plan, ROOM).limit()).isEmpty();
+        assertThat(LyePeak.of(with(plan, "sugar", 20, Joins.LYE), ROOM).limit()).contains(Temperature.celsius(60));
+        assertThat(LyePeak.of(with(plan, "honey", 20, Joins.LYE), ROOM).limit()).contains(Temperature.celsius(60));
+        assertThat(LyePeak.of(with(plan, "honey", 20, Joins.TRACE), ROOM).limit()).isEmpty();
+    }
+
+    @Test
+    void sugarInHalfOfTheLiquidScorchesInThatHalf() {
+        BatchPlan plan = plain();
+        BatchPlan split = plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(
+                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, Joins.LYE),
+                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, Joins.EMULSION))));
+        // 2.5 g in 130 g of the half that is there are 1.9 %; of the whole 260 g they would be under 1 %.
+        assertThat(LyePeak.of(with(split, "sugar", 2.5, Joins.LYE), ROOM).limit()).contains(Temperature.celsius(60));
+    }
+
+    @Test
+    void limitsAreJudgedWithoutLosses() {
+        // Nine tenths frozen: in ice water it likely stays below forty, and yet it may not be promised.
+        LyePeak peak = LyePeak.of(milk(0.70), ROOM);
+        assertThat(peak.without().celsius()).isGreaterThan(40);
+        assertThat(peak.expected().celsius()).isLessThan(peak.without().celsius());
+        assertThat(peak.passesLimit()).isTrue();
+        assertThat(peak.likely().contains(peak.expected().celsius())).isTrue();
+    }
+
+    @Test
+    void aFreezerThatBarelyFreezesWantsMoreIce() {
+        BatchLog empty = new BatchLog(NOW, List.of());
+        double cold = PotOutlook.of(milk(0.8), empty, ROOM, NOW).frozen().orElseThrow().fraction();
+        double mild = PotOutlook.of(milk(0.8).frozenAt(Temperature.celsius(-6)), empty, ROOM, NOW).frozen().orElseThrow().fraction();
+        // 2:1 and a limit of 38: .796 at -18, .841 at -6.
+        assertThat(mild - cold).isBetween(0.03, 0.06);
+    }
+}
