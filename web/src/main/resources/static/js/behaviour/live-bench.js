@@ -4,6 +4,7 @@ import { silent } from '../calc/elapsed.js';
 
 const BEAT = 1000;
 const HAND_TYPES = 4000;
+const LOOKS = 10_000;
 
 export function liveBench(strip) {
   const feed = new EventSource(strip.dataset.liveBench);
@@ -36,6 +37,11 @@ export function liveBench(strip) {
     }
   });
   feed.addEventListener('logged', refresh);
+  // More benches are open than can be told: this one then looks by itself.
+  feed.addEventListener('enough', () => {
+    feed.close();
+    setInterval(refresh, LOOKS);
+  });
 
   // The scale writes into its field, also while that has the cursor, until a hand has written there; emptied, it is the scale's again, once the
   // hand has had the time to type what it emptied it for.

@@ -37,7 +37,7 @@ export function quickLine(form) {
   }
   form.addEventListener('submit', (event) => {
     event.preventDefault();
-    const body = new URLSearchParams(new FormData(form));
+    const body = new URLSearchParams(new FormData(form, event.submitter));
     send(body.get('key'), body);
   });
 

@@ -1,10 +1,9 @@
 package io.causticon.web.account;
 
 import io.causticon.core.notation.Units;
+import io.causticon.web.shared.Kept;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
@@ -20,17 +19,13 @@ class Account {
     private String displayName = "";
     private String passwordHash = "";
 
-    @Enumerated(EnumType.STRING)
-    private Role role = Role.MAKER;
-
-    @Enumerated(EnumType.STRING)
-    private Units.MassUnit massUnit = Units.MassUnit.GRAM;
-
-    @Enumerated(EnumType.STRING)
-    private Units.TemperatureUnit temperatureUnit = Units.TemperatureUnit.CELSIUS;
+    private String role = Role.MAKER.name();
+    private String massUnit = Units.MassUnit.GRAM.name();
+    private String temperatureUnit = Units.TemperatureUnit.CELSIUS.name();
 
     private String theme = "day";
     private boolean active = true;
+    private int credentialVersion = 1;
 
     @Column(updatable = false)
     private Instant createdAt = Instant.EPOCH;
@@ -41,7 +36,7 @@ class Account {
         this.name = name;
         this.displayName = displayName;
         this.passwordHash = passwordHash;
-        this.role = role;
+        this.role = role.name();
         this.createdAt = createdAt;
     }
 
@@ -61,8 +56,9 @@ class Account {
         return passwordHash;
     }
 
+    /** One that is not understood may do the least. */
     Role role() {
-        return role;
+        return Kept.choice(Role.class, role).orElse(Role.VIEWER);
     }
 
     boolean active() {
@@ -74,21 +70,29 @@ class Account {
     }
 
     Units units() {
-        return new Units(massUnit, temperatureUnit);
+        return new Units(
+                Kept.choice(Units.MassUnit.class, massUnit).orElse(Units.MassUnit.GRAM),
+                Kept.choice(Units.TemperatureUnit.class, temperatureUnit).orElse(Units.TemperatureUnit.CELSIUS));
     }
 
     void prefer(Units units, String newTheme) {
-        this.massUnit = units.mass();
-        this.temperatureUnit = units.temperature();
+        this.massUnit = units.mass().name();
+        this.temperatureUnit = units.temperature().name();
         this.theme = newTheme;
+    }
+
+    /** Grows when the password changes; whoever signed in with an earlier one is signed in no more. */
+    int credentialVersion() {
+        return credentialVersion;
     }
 
     void changePassword(String hash) {
         this.passwordHash = hash;
+        this.credentialVersion++;
     }
 
     void become(Role newRole, boolean isActive) {
-        this.role = newRole;
+        this.role = newRole.name();
         this.active = isActive;
     }
 }

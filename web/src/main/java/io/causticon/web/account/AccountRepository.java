@@ -11,5 +11,5 @@ interface AccountRepository extends JpaRepository<Account, UUID> {
 
     List<Account> findAllByOrderByName();
 
-    long countByRoleAndActive(Role role, boolean active);
+    long countByRoleAndActive(String role, boolean active);
 }

@@ -7,19 +7,22 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
 import java.util.function.DoubleFunction;
-import org.springframework.security.core.userdetails.User;
-import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Accounts and the workshop. */
 @Service
@@ -28,20 +31,32 @@ public class AccountService implements UserDetailsService {
     static final int SHORTEST_PASSWORD = 10;
     private static final int LONGEST_PASSWORD = 72;
     private static final int LONGEST_NAME = 40;
+    private static final int LONGEST_DISPLAY_NAME = 60;
+    private static final int LONGEST_WORKSHOP = 80;
     private static final Interval ROOM = Interval.between(-10, 45);
     private static final Interval MIXING = Interval.between(15, 70);
     private static final Interval WITHIN = Interval.between(2, 30);
 
     private final AccountRepository accounts;
     private final WorkshopRepository workshops;
+    private final SignInRepository signIns;
     private final PasswordEncoder passwords;
+    private final TransactionTemplate transaction;
     private final Clock clock;
+    private final Object opening = new Object();
 
     AccountService(
-            AccountRepository accounts, WorkshopRepository workshops, PasswordEncoder passwords, Clock clock) {
+            AccountRepository accounts,
+            WorkshopRepository workshops,
+            SignInRepository signIns,
+            PasswordEncoder passwords,
+            PlatformTransactionManager transactions,
+            Clock clock) {
         this.accounts = accounts;
         this.workshops = workshops;
+        this.signIns = signIns;
         this.passwords = passwords;
+        this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
 
@@ -53,14 +68,17 @@ public class AccountService implements UserDetailsService {
 
     @Override
     @Transactional(readOnly = true)
-    public UserDetails loadUserByUsername(String name) {
+    public SignedIn loadUserByUsername(String name) {
         Account account = accounts.findByName(normal(name))
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
-        return User.withUsername(account.name())
-                .password(account.passwordHash())
-                .roles(account.role().name())
-                .disabled(!account.active())
-                .build();
+        return new SignedIn(
+                UUID.randomUUID(),
+                account.id(),
+                account.name(),
+                account.passwordHash(),
+                account.role(),
+                account.active(),
+                account.credentialVersion());
     }
 
     /** @throws UsernameNotFoundException if the account is gone */
@@ -76,21 +94,68 @@ public class AccountService implements UserDetailsService {
                 account.units(),
                 account.theme(),
                 workshop.name(),
-                ZoneId.of(workshop.zone()),
-                Temperature.celsius(workshop.roomCelsius()),
-                Temperature.celsius(workshop.mixAtCelsius()),
-                TemperatureChange.kelvin(workshop.matchWithinKelvin()),
+                zoneOf(workshop),
+                Temperature.celsius(usual(workshop.roomCelsius(), ROOM, Workshop.USUAL_ROOM)),
+                Temperature.celsius(usual(workshop.mixAtCelsius(), MIXING, Workshop.USUAL_MIX)),
+                TemperatureChange.kelvin(usual(workshop.matchWithinKelvin(), WITHIN, Workshop.USUAL_MATCH)),
                 workshop.currency());
+    }
+
+    /** The workshop's zone. */
+    @Transactional(readOnly = true)
+    public ZoneId zone() {
+        return zoneOf(workshop());
+    }
+
+    private static ZoneId zoneOf(Workshop workshop) {
+        return ZoneId.getAvailableZoneIds().contains(workshop.zone()) ? ZoneId.of(workshop.zone()) : ZoneOffset.UTC;
+    }
+
+    /** What is kept, or what is usual where that cannot be. */
+    private static double usual(double kept, Interval possible, double otherwise) {
+        return possible.contains(kept) ? kept : otherwise;
+    }
+
+    /**
+     * Opens a new workshop with its owner, all of it or nothing; of two who do so at the same moment the first alone.
+     *
+     * @throws ProblemsException with everything that keeps it from being opened
+     */
+    public void open(String workshop, String zone, Temperature room, String name, String displayName, String password) {
+        synchronized (opening) {
+            transaction.executeWithoutResult(t -> {
+                Problems problems = new Problems();
+                if (accounts.count() > 0) {
+                    problems.add("name", ProblemKey.NAME_TAKEN, name);
+                }
+                check(workshop, zone, room, problems);
+                checkPerson(name, displayName, password, problems);
+                problems.throwIfAny();
+                workshops.save(new Workshop(workshop.trim(), zone, room.celsius()));
+                save(name, displayName, password, Role.OWNER);
+            });
+        }
     }
 
     /**
      * Makes an account.
      *
-     * @throws io.causticon.core.problem.ProblemsException with everything that keeps it from being made
+     * @throws ProblemsException with everything that keeps it from being made
      */
     @Transactional
     public void create(String name, String displayName, String password, Role role) {
         Problems problems = new Problems();
+        checkPerson(name, displayName, password, problems);
+        problems.throwIfAny();
+        save(name, displayName, password, role);
+    }
+
+    private void save(String name, String displayName, String password, Role role) {
+        String shown = displayName.isBlank() ? name.trim() : displayName.trim();
+        accounts.save(new Account(normal(name), shown, passwords.encode(password), role, clock.instant()));
+    }
+
+    private void checkPerson(String name, String displayName, String password, Problems problems) {
         String normal = normal(name);
         if (normal.isEmpty()) {
             problems.add("name", ProblemKey.MISSING);
@@ -99,10 +164,10 @@ public class AccountService implements UserDetailsService {
         } else if (accounts.findByName(normal).isPresent()) {
             problems.add("name", ProblemKey.NAME_TAKEN, normal);
         }
+        if (displayName.trim().length() > LONGEST_DISPLAY_NAME) {
+            problems.add("displayName", ProblemKey.TOO_LONG, displayName.trim().length(), LONGEST_DISPLAY_NAME);
+        }
         checkPassword(password, problems);
-        problems.throwIfAny();
-        String shown = displayName.isBlank() ? name.trim() : displayName.trim();
-        accounts.save(new Account(normal, shown, passwords.encode(password), role, clock.instant()));
     }
 
     /** Makes the workshop, with the usual habits. */
@@ -152,6 +217,8 @@ public class AccountService implements UserDetailsService {
     private static void check(String name, String zone, Temperature room, Problems problems) {
         if (name.isBlank()) {
             problems.add("workshop", ProblemKey.MISSING);
+        } else if (name.trim().length() > LONGEST_WORKSHOP) {
+            problems.add("workshop", ProblemKey.TOO_LONG, name.trim().length(), LONGEST_WORKSHOP);
         }
         if (!ZoneId.getAvailableZoneIds().contains(zone)) {
             problems.add("zone", ProblemKey.NOT_A_CHOICE, zone);
@@ -177,8 +244,13 @@ public class AccountService implements UserDetailsService {
         accounts.findByName(normal(name)).ifPresent(a -> a.prefer(units, "night".equals(theme) ? "night" : "day"));
     }
 
+    /**
+     * Changes a password and ends every sign-in but the one in which that is done.
+     *
+     * @param here the sign-in that stays
+     */
     @Transactional
-    void changePassword(String name, String old, String fresh) {
+    void changePassword(String name, String old, String fresh, UUID here) {
         Account account = accounts.findByName(normal(name)).orElseThrow();
         Problems problems = new Problems();
         if (!passwords.matches(old, account.passwordHash())) {
@@ -187,20 +259,26 @@ public class AccountService implements UserDetailsService {
         checkPassword(fresh, problems);
         problems.throwIfAny();
         account.changePassword(passwords.encode(fresh));
+        signIns.deleteByAccountIdAndIdNot(account.id(), here);
+        signIns.findById(here).ifPresent(row -> row.credentialVersion = account.credentialVersion());
     }
 
     @Transactional
     void become(String name, Role role, boolean active) {
-        Account account = accounts.findByName(normal(name)).orElseThrow();
+        Account account = accounts.findByName(normal(name))
+                .orElseThrow(() -> ProblemsException.of("role", ProblemKey.NOT_A_CHOICE, name));
         boolean lastOwner = account.role() == Role.OWNER
                 && account.active()
-                && accounts.countByRoleAndActive(Role.OWNER, true) == 1;
+                && accounts.countByRoleAndActive(Role.OWNER.name(), true) == 1;
         Problems problems = new Problems();
         if (lastOwner && (role != Role.OWNER || !active)) {
             problems.add("role", ProblemKey.LAST_OWNER);
         }
         problems.throwIfAny();
         account.become(role, active);
+        if (!active) {
+            signIns.deleteByAccountId(account.id());
+        }
     }
 
     @Transactional(readOnly = true)
@@ -209,18 +287,20 @@ public class AccountService implements UserDetailsService {
     }
 
     private Workshop workshop() {
-        return workshops.findById(Workshop.ONLY).orElseGet(() -> new Workshop("Workshop", "UTC", 20));
+        return workshops.findById(Workshop.ONLY).orElseGet(() -> new Workshop("Workshop", "UTC", Workshop.USUAL_ROOM));
     }
 
     private static void checkPassword(String password, Problems problems) {
         if (password.length() < SHORTEST_PASSWORD) {
             problems.add("password", ProblemKey.TOO_SHORT, password.length(), SHORTEST_PASSWORD);
-        } else if (password.length() > LONGEST_PASSWORD) {
-            problems.add("password", ProblemKey.TOO_LONG, password.length(), LONGEST_PASSWORD);
+        } else if (password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+            int bytes = password.getBytes(StandardCharsets.UTF_8).length;
+            problems.add("password", bytes == password.length() ? ProblemKey.TOO_LONG : ProblemKey.TOO_MANY_BYTES, bytes, LONGEST_PASSWORD);
         }
     }
 
-    private static String normal(String name) {
+    /** A name as it is compared: nobody hears capitals. */
+    static String normal(String name) {
         return name.trim().toLowerCase(Locale.ROOT);
     }
 }

@@ -1,5 +1,7 @@
 package io.causticon.web.account;
 
+import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.core.annotation.Order;
@@ -7,11 +9,14 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.rememberme.RememberMeAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who may see and do what; what a page may load. */
@@ -27,11 +32,15 @@ class SecurityConfiguration {
         "/sign-in", "/first-visit", "/splash", "/css/**", "/js/**", "/fonts/**", "/favicon.svg", "/worker.js", "/error"
     };
 
-    private static final int REMEMBERED_SECONDS = 14 * 86_400;
+    /** What works something out and keeps nothing: whoever may look may ask. */
+    private static final String[] ASKING = {
+        "/plan/reckon", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit"
+    };
 
+    /** @param strength base-2 logarithm of the rounds; a tenth of a second at ten */
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    PasswordEncoder passwordEncoder(@Value("${causticon.password-strength:10}") int strength) {
+        return new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(strength)));
     }
 
     /** Devices carry a token of their own: no session, no form, no cookie. */
@@ -46,12 +55,24 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http, ThrottleFilter throttle, RememberKey rememberKey) throws Exception {
+    RememberedBrowsers rememberedBrowsers(RememberKey key, AccountService accounts, SignIns signIns) {
+        return new RememberedBrowsers(key.value(), accounts, signIns);
+    }
+
+    @Bean
+    SecurityFilterChain security(
+            HttpSecurity http, ThrottleFilter throttle, RememberKey rememberKey, RememberedBrowsers browsers, SignIns signIns)
+            throws Exception {
+        // In a cookie, so that whoever only knocks leaves nothing behind on the server.
+        CookieRequestCache asked = new CookieRequestCache();
+        asked.setCookieCustomizer(c -> c.setAttribute("SameSite", "Strict"));
         return http.authorizeHttpRequests(r -> r.requestMatchers(OPEN)
                         .permitAll()
-                        .requestMatchers("/people/**")
+                        .requestMatchers("/people/**", "/backups", "/backups/**")
                         .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.POST, "/settings/**", "/plan/reckon", "/sign-out")
+                        .requestMatchers(HttpMethod.POST, "/settings/**", "/sign-out")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.POST, ASKING)
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/**")
                         .authenticated()
@@ -59,20 +80,19 @@ class SecurityConfiguration {
                         .hasAnyRole("OWNER", "MAKER"))
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter(ThrottleFilter.NAME)
-                        .defaultSuccessUrl("/")
+                        .successHandler(new SignedInHandler(throttle, asked))
                         .failureUrl("/sign-in?wrong"))
+                .requestCache(c -> c.requestCache(asked))
                 // A tap that waited while the server was away must still be hers when it is back: who is signed in and the form's token outlive
                 // the session.
-                .rememberMe(r -> r.key(rememberKey.value())
-                        .alwaysRemember(true)
-                        .tokenValiditySeconds(REMEMBERED_SECONDS)
-                        .rememberMeCookieName("causticon-remember"))
+                .rememberMe(r -> r.key(rememberKey.value()).rememberMeServices(browsers))
                 .csrf(c -> c.csrfTokenRepository(formTokens()))
-                .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out").addLogoutHandler(browsers))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
                         .frameOptions(f -> f.deny()))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
+                .addFilterAfter(new StandingFilter(signIns, browsers), RememberMeAuthenticationFilter.class)
                 .build();
     }
 

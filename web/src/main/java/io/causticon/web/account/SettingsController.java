@@ -3,12 +3,16 @@ package io.causticon.web.account;
 import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.notation.Units;
+import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.shared.AtOnce;
 import io.causticon.web.shared.ProblemWords;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.time.ZoneId;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,10 +25,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SettingsController {
 
     private final AccountService accounts;
+    private final SignIns signIns;
     private final ProblemWords words;
 
-    SettingsController(AccountService accounts, ProblemWords words) {
+    SettingsController(AccountService accounts, SignIns signIns, ProblemWords words) {
         this.accounts = accounts;
+        this.signIns = signIns;
         this.words = words;
     }
 
@@ -45,13 +51,24 @@ class SettingsController {
 
     @PostMapping("/settings/password")
     String password(
-            Model model, @ModelAttribute("maker") Maker maker, @RequestParam String old, @RequestParam String password) {
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @AuthenticationPrincipal SignedIn here,
+            @RequestParam String old,
+            @RequestParam String password) {
         try {
-            accounts.changePassword(maker.name(), old, password);
-            return show(model, maker, Map.of(), "The password is changed.");
+            accounts.changePassword(maker.name(), old, password, here.signIn());
+            return show(model, maker, Map.of(), "The password is changed. Everywhere else you are signed out.");
         } catch (ProblemsException e) {
             return show(model, maker, words.byField(e.problems(), maker.formats()), "");
         }
+    }
+
+    /** Ends every sign-in of hers, here too. */
+    @PostMapping("/settings/sign-out-everywhere")
+    String signOutEverywhere(@AuthenticationPrincipal SignedIn here) {
+        signIns.endAll(here.account());
+        return "redirect:/sign-in?out";
     }
 
     @PostMapping("/people/workshop")
@@ -98,12 +115,16 @@ class SettingsController {
             @RequestParam String password,
             @RequestParam Role role) {
         try {
-            accounts.create(name, displayName, password, role);
+            AtOnce.named("name", name.trim(), () -> accounts.create(name, displayName, password, role));
             return "redirect:/settings";
         } catch (ProblemsException e) {
             model.addAttribute("typedName", name);
             model.addAttribute("typedDisplayName", displayName);
-            return show(model, maker, words.byField(e.problems(), maker.formats()), "");
+            // The page has another password too.
+            List<Problem> there = e.problems().stream()
+                    .map(p -> p.field().equals("password") ? p.movedTo("newPassword") : p)
+                    .toList();
+            return show(model, maker, words.byField(there, maker.formats()), "");
         }
     }
 

@@ -68,8 +68,7 @@ class SignInController {
             return show(model, form, Map.of("again", "The two passwords differ. Type the same in both."));
         }
         try {
-            accounts.openWorkshop(form.workshop(), form.zone(), USUAL_ROOM);
-            accounts.create(form.name(), form.displayName(), password, Role.OWNER);
+            accounts.open(form.workshop(), form.zone(), USUAL_ROOM, form.name(), form.displayName(), password);
         } catch (ProblemsException e) {
             return show(model, form, words.byField(e.problems(), new Formats(Units.METRIC, ZoneOffset.UTC)));
         }
@@ -77,7 +76,15 @@ class SignInController {
     }
 
     /** What the first visit asks for. */
-    record FirstVisit(String workshop, String name, String displayName, String zone) {}
+    record FirstVisit(String workshop, String name, String displayName, String zone) {
+
+        FirstVisit {
+            workshop = workshop == null ? "" : workshop;
+            name = name == null ? "" : name;
+            displayName = displayName == null ? "" : displayName;
+            zone = zone == null ? "" : zone;
+        }
+    }
 
     private static String show(Model model, FirstVisit form, Map<String, String> problems) {
         model.addAttribute("form", form);

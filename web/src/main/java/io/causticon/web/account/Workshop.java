@@ -9,8 +9,9 @@ class Workshop {
 
     static final int ONLY = 1;
     static final String DEFAULT_CURRENCY = "EUR";
-    private static final double USUAL_MIX = 40;
-    private static final double USUAL_MATCH = 6;
+    static final double USUAL_ROOM = 20;
+    static final double USUAL_MIX = 40;
+    static final double USUAL_MATCH = 6;
 
     @Id
     private int id = ONLY;

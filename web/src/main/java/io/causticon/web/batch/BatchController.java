@@ -60,11 +60,14 @@ class BatchController {
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String at,
             @RequestParam(defaultValue = "0") long late,
+            @RequestParam(defaultValue = "") String asWords,
             @RequestParam String key) {
+        String line = asWords.isBlank() ? quick : asWords;
         try {
-            logbook.log(new BatchId(id), quick, at, Duration.ofSeconds(late), maker, key);
+            logbook.log(new BatchId(id), line, at, Duration.ofSeconds(late), maker, key);
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
+            model.addAttribute("asWords", Logbook.asWords(e.problems(), line));
             return show(new BatchId(id), model, maker, quick, at, logbook.problem(e.problems(), maker));
         }
     }
@@ -104,7 +107,18 @@ class BatchController {
     }
 
     /** What the form of an amendment holds. */
-    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw) {
+    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw, String reason, @Nullable String asWords) {
+
+        Amendment {
+            quick = quick == null ? "" : quick;
+            at = at == null ? "" : at;
+            reason = reason == null ? "" : reason;
+        }
+
+        /** What the line is to say: as typed, or as mere words where those were asked for. */
+        String line() {
+            return asWords == null || asWords.isBlank() ? quick : asWords;
+        }
 
         boolean takesBack() {
             return Boolean.TRUE.equals(withdraw);
@@ -130,12 +144,15 @@ class BatchController {
     private void save(BatchId batch, String line, Amendment form, Maker maker) {
         LoggedEntry now = find(batches.get(batch), line);
         if (form.takesBack()) {
-            batches.amend(batch, line, form.revision(), now.entry(), now.at(), true, maker.displayName());
+            batches.withdraw(batch, line, form.revision(), form.reason(), maker.displayName());
             return;
+        }
+        if (now.entry().isDeed()) {
+            throw ProblemsException.of("quick", ProblemKey.NOT_AMENDED);
         }
         // A time that was not touched is kept to the millisecond.
         boolean sameTime = form.at().equals(maker.formats().input(now.at()));
-        Logbook.Reading reading = logbook.understand(batch, form.quick(), sameTime ? "" : form.at(), maker);
+        Logbook.Reading reading = logbook.understand(batch, form.line(), sameTime ? "" : form.at(), maker);
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
@@ -143,7 +160,7 @@ class BatchController {
             throw ProblemsException.of("quick", ProblemKey.NOT_A_CHOICE, form.quick());
         }
         Instant at = reading.at().orElse(now.at());
-        batches.amend(batch, line, form.revision(), reading.entries().get(0), at, false, maker.displayName());
+        batches.amend(batch, line, form.revision(), reading.entries().get(0), at, maker.displayName());
     }
 
     private String problem(ProblemsException e, Maker maker) {
@@ -174,6 +191,9 @@ class BatchController {
         model.addAttribute("history", pages.history(found, batch, maker.formats()));
         model.addAttribute("quick", typed == null ? Shorthand.of(found.entry(), maker.formats()) : typed.quick());
         model.addAttribute("at", typed == null ? maker.formats().input(found.at()) : typed.at());
+        model.addAttribute("reason", typed == null ? "" : typed.reason());
+        model.addAttribute("deed", found.entry().isDeed());
+        model.addAttribute("held", found.entry() instanceof Entry.Held);
         model.addAttribute("problem", problem);
         return "batch/line";
     }
@@ -184,6 +204,7 @@ class BatchController {
 
     private String show(BatchId id, Model model, Maker maker, String quick, String at, String problem) {
         model.addAttribute("page", pages.page(batches.get(id), maker));
+        model.asMap().putIfAbsent("asWords", "");
         model.addAttribute("quick", quick);
         model.addAttribute("at", at);
         model.addAttribute("problem", problem);

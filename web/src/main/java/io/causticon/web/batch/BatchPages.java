@@ -78,7 +78,7 @@ class BatchPages {
                 Formats.duration(Duration.between(batch.log().begun(), revision.at())),
                 formats.moment(revision.at()),
                 words.mark(),
-                words.text(),
+                words.text() + (revision.reason().isEmpty() ? "" : ", because: " + revision.reason()),
                 revision.by(),
                 line.wasAmended(),
                 revision.withdrawn(),

@@ -1,14 +1,27 @@
 package io.causticon.web.batch;
 
+import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.query.Param;
 
 interface BatchRepository extends JpaRepository<BatchRow, UUID> {
 
     List<BatchRow> findAllByOrderByBegunAtDesc();
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    Optional<BatchRow> findWithLockById(UUID id);
+
+    @Query("select b.id from BatchRow b order by b.begunAt desc")
+    List<UUID> idsByAge();
+
+    @Query("select b.logVersion from BatchRow b where b.id = :id")
+    Optional<Integer> logVersion(@Param("id") UUID id);
 
     Optional<BatchRow> findByClientKey(String clientKey);
 

@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -10,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 /** A batch with the plan it was made from. */
 @Entity
 @Table(name = "batch")
-class BatchRow {
+class BatchRow extends NewRow<UUID> {
 
     @Id
     UUID id = UUID.randomUUID();
@@ -20,10 +21,18 @@ class BatchRow {
     @Nullable UUID recipeId;
     int version;
 
+    /** Counts what was written to its log. */
+    int logVersion;
+
     String plan = "";
 
     Instant begunAt = Instant.EPOCH;
     Instant createdAt = Instant.EPOCH;
     String createdBy = "";
     @Nullable String clientKey;
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
 }

@@ -3,25 +3,30 @@ package io.causticon.web.batch;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.ScaledPlan;
+import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.NotFoundException;
+import io.causticon.web.shared.UnreadableException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -39,12 +44,19 @@ public class BatchService {
     /** What one entry may take when written, as the table has it. */
     private static final int LONGEST_ENTRY = 4000;
 
+    private static final int LONGEST_REASON = 500;
     private static final int MOST_TRIES = 10;
+
+    /** Who holds a batch when no person did. */
+    public static final String ITSELF = "Causticon";
 
     private final BatchRepository batches;
     private final RevisionRepository revisions;
     private final EntryCodec entries;
     private final PlanCodec plans;
+    private final BatchReader reader;
+    private final BatchStore store;
+    private final Summaries summaries;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -54,6 +66,9 @@ public class BatchService {
             RevisionRepository revisions,
             EntryCodec entries,
             PlanCodec plans,
+            BatchReader reader,
+            BatchStore store,
+            Summaries summaries,
             ApplicationEventPublisher events,
             PlatformTransactionManager transactions,
             Clock clock) {
@@ -61,26 +76,109 @@ public class BatchService {
         this.revisions = revisions;
         this.entries = entries;
         this.plans = plans;
+        this.reader = reader;
+        this.store = store;
+        this.summaries = summaries;
         this.events = events;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
 
-    /** @throws NotFoundException if there is no such batch */
+    /**
+     * @throws NotFoundException if there is no such batch
+     * @throws UnreadableException if it cannot be worked with
+     */
     @Transactional(readOnly = true)
     public Batch get(BatchId id) {
-        BatchRow row = batches.findById(id.value()).orElseThrow(() -> new NotFoundException("batch " + id));
-        return batch(row, revisions.findByBatchIdOrderByLineIdAscRevisionAsc(id.value()));
+        int version = batches.logVersion(id.value()).orElseThrow(() -> noBatch(id));
+        return store.at(id.value(), version)
+                .orElseGet(() -> read(batches.findById(id.value()).orElseThrow(() -> noBatch(id))))
+                .batch();
     }
 
-    /** All batches, the youngest first. */
+    /** Name of a batch, also of one that cannot be worked with; empty if there is none. */
+    @Transactional(readOnly = true)
+    public Optional<String> name(BatchId id) {
+        return batches.findById(id.value()).map(r -> r.name);
+    }
+
+    /**
+     * All that is kept.
+     *
+     * @param batches the youngest first
+     * @param unreadable what cannot be worked with
+     */
+    public record All(List<Batch> batches, List<UnreadableBatch> unreadable) {}
+
+    /** Ids of all batches, the youngest first. */
+    @Transactional(readOnly = true)
+    public List<BatchId> ids() {
+        return batches.idsByAge().stream().map(BatchId::new).toList();
+    }
+
+    /** A batch that is looked at once among many: it is not kept for the next who asks. */
+    @Transactional(readOnly = true)
+    public Batch glance(BatchId id) {
+        BatchRow row = batches.findById(id.value()).orElseThrow(() -> noBatch(id));
+        return store.at(row.id, row.logVersion).map(BatchStore.Kept::batch).orElseGet(() -> fromRows(row).batch());
+    }
+
+    /** All batches that can be worked with, the youngest first. */
     @Transactional(readOnly = true)
     public List<Batch> all() {
+        return withUnreadable().batches();
+    }
+
+    /** All batches, also those that cannot be worked with. */
+    @Transactional(readOnly = true)
+    public All withUnreadable() {
         List<BatchRow> rows = batches.findAllByOrderByBegunAtDesc();
-        Map<UUID, List<RevisionRow>> byBatch =
-                revisions.findByBatchIdInOrderByLineIdAscRevisionAsc(rows.stream().map(r -> r.id).toList()).stream()
+        Map<UUID, List<RevisionRow>> unknown = lines(rows.stream().filter(r -> store.at(r.id, r.logVersion).isEmpty()).toList());
+        List<Batch> readable = new ArrayList<>();
+        List<UnreadableBatch> unreadable = new ArrayList<>();
+        Instant now = clock.instant();
+        for (BatchRow row : rows) {
+            Optional<BatchStore.Kept> kept = store.at(row.id, row.logVersion);
+            if (kept.isPresent()) {
+                readable.add(kept.get().batch());
+                continue;
+            }
+            BatchReader.Result result = reader.read(row, unknown.getOrDefault(row.id, List.of()), now);
+            if (result instanceof BatchReader.Readable r) {
+                readable.add(r.batch());
+            } else if (result instanceof BatchReader.Broken b) {
+                unreadable.add(b.batch());
+            }
+        }
+        return new All(readable, unreadable);
+    }
+
+    private Map<UUID, List<RevisionRow>> lines(List<BatchRow> rows) {
+        return rows.isEmpty()
+                ? Map.of()
+                : revisions.findByBatchIdInOrderByLineIdAscRevisionAsc(rows.stream().map(r -> r.id).toList()).stream()
                         .collect(Collectors.groupingBy(r -> r.batchId));
-        return rows.stream().map(r -> batch(r, byBatch.getOrDefault(r.id, List.of()))).toList();
+    }
+
+    /** Reads a batch that is not known as it stands, and keeps it. */
+    private BatchStore.Kept read(BatchRow row) {
+        BatchStore.Kept kept = fromRows(row);
+        store.keep(kept);
+        return kept;
+    }
+
+    private BatchStore.Kept fromRows(BatchRow row) {
+        List<RevisionRow> rows = revisions.findByBatchIdOrderByLineIdAscRevisionAsc(row.id);
+        BatchReader.Result result = reader.read(row, rows, clock.instant());
+        if (result instanceof BatchReader.Readable r) {
+            return new BatchStore.Kept(row.logVersion, r.planned(), r.batch());
+        }
+        UnreadableBatch broken = ((BatchReader.Broken) result).batch();
+        throw new UnreadableException(broken.name() + ", " + broken.code() + ", cannot be worked out", broken.why(), broken.lines());
+    }
+
+    private static NotFoundException noBatch(BatchId id) {
+        return new NotFoundException("batch " + id);
     }
 
     /**
@@ -102,29 +200,34 @@ public class BatchService {
             ZoneId zone,
             String clientKey) {
         String key = ClientKey.of(clientKey);
-        BatchId known = batches.findByClientKey(key).map(r -> new BatchId(r.id)).orElse(null);
-        if (known != null) {
-            return known;
+        String written = plans.write(plan);
+        Optional<BatchId> known = sentBefore(key, written);
+        if (known.isPresent()) {
+            return known.get();
         }
         for (int tries = 1; ; tries++) {
             BatchRow row = new BatchRow();
             row.name = plan.name();
             row.recipeId = recipe;
             row.version = version;
-            row.plan = plans.write(plan);
+            row.plan = written;
             row.begunAt = begun;
             row.createdAt = clock.instant();
             row.createdBy = by;
             row.clientKey = key;
             row.code = freeCode(plan.name(), LocalDate.ofInstant(begun, zone));
             try {
-                transaction.executeWithoutResult(t -> batches.saveAndFlush(row));
+                transaction.executeWithoutResult(t -> {
+                    batches.saveAndFlush(row);
+                    Batch fresh = new Batch(new BatchId(row.id), row.code, plan, version, new BatchLog(begun, List.of()));
+                    summaries.write(fresh, row.logVersion, Judge.Judgement.UNKNOWN);
+                });
                 return new BatchId(row.id);
             } catch (DataIntegrityViolationException e) {
                 // The same form, sent a second time while the first was still on its way; or somebody else took the code meanwhile.
-                Optional<BatchRow> same = batches.findByClientKey(key);
+                Optional<BatchId> same = sentBefore(key, written);
                 if (same.isPresent()) {
-                    return new BatchId(same.get().id);
+                    return same.get();
                 }
                 if (tries == MOST_TRIES) {
                     throw e;
@@ -133,14 +236,32 @@ public class BatchService {
         }
     }
 
+    private Optional<BatchId> sentBefore(String key, String plan) {
+        Optional<BatchRow> known = batches.findByClientKey(key);
+        if (known.filter(r -> !r.plan.equals(plan)).isPresent()) {
+            throw ProblemsException.of("form", ProblemKey.FORM_USED);
+        }
+        return known.map(r -> new BatchId(r.id));
+    }
+
     /**
      * Adds lines to a log.
      *
      * @param clientKey the form's own key: the same form sent twice adds its lines once
+     * @throws ProblemsException if a line cannot stand in a log, or if the form was sent before with other words
      */
     public void log(BatchId batch, List<Entry> lines, Instant at, String by, String clientKey) {
+        logIf(batch, b -> {}, lines, at, by, clientKey);
+    }
+
+    /**
+     * The same if the batch, looked at within the write, allows it.
+     *
+     * @param check throws what keeps the lines from being written
+     */
+    public void logIf(BatchId batch, Consumer<Batch> check, List<Entry> lines, Instant at, String by, String clientKey) {
         String key = ClientKey.of(clientKey);
-        if (revisions.existsByClientKey(key + "#0")) {
+        if (wasSent(batch, key, lines)) {
             return;
         }
         List<RevisionRow> rows = new ArrayList<>();
@@ -151,14 +272,85 @@ public class BatchService {
             rows.add(row);
         }
         try {
-            transaction.executeWithoutResult(t -> revisions.saveAllAndFlush(rows));
+            write(batch, before -> {
+                lines.forEach(l -> EntryCheck.of(l, before.plan()).throwIfAny());
+                check.accept(before);
+                return rows;
+            });
         } catch (DataIntegrityViolationException e) {
-            if (revisions.existsByClientKey(key + "#0")) {
-                return;
+            if (!wasSent(batch, key, lines)) {
+                throw e;
             }
-            throw e;
         }
-        events.publishEvent(new BatchLogged(batch));
+    }
+
+    /** Whether this form came before. One that comes again with other words is told, or they would be lost. */
+    private boolean wasSent(BatchId batch, String key, List<Entry> lines) {
+        // One more than there are now, in case that it brought more the first time.
+        List<RevisionRow> sent = revisions.findByClientKeyIn(
+                IntStream.rangeClosed(0, lines.size()).mapToObj(i -> key + "#" + i).toList());
+        if (sent.isEmpty()) {
+            return false;
+        }
+        boolean same = sent.stream().allMatch(r -> r.batchId.equals(batch.value()))
+                && said(sent.stream().map(r -> entries.read(r.entry)).toList()).equals(said(lines));
+        if (!same) {
+            throw ProblemsException.of("quick", ProblemKey.FORM_USED);
+        }
+        return true;
+    }
+
+    /** What a maker said; what a thermometer in the batter added to it may differ the second time. */
+    private static Set<Entry> said(List<Entry> lines) {
+        return lines.stream()
+                .filter(l -> lines.size() == 1 || !(l instanceof Entry.TemperatureRead t && t.spot() == Spot.BATTER))
+                .collect(Collectors.toSet());
+    }
+
+    /**
+     * Writes revisions, and in the same transaction that the batch is held where they speak for a hazard. Whoever writes to one batch waits for
+     * whoever does before.
+     */
+    private void write(BatchId id, Function<Batch, List<RevisionRow>> rows) {
+        BatchStore.Kept written = transaction.execute(t -> {
+            BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
+            BatchStore.Kept before = store.at(row.id, row.logVersion).orElseGet(() -> read(row));
+            BatchStore.Kept after = append(before, rows.apply(before.batch()));
+            Judge.Judgement judged = summaries.judge(after.batch());
+            BatchStore.Kept held = append(after, holdIfNeeded(after.batch(), judged));
+            row.logVersion++;
+            summaries.write(held.batch(), row.logVersion, judged);
+            return held.at(row.logVersion);
+        });
+        // Only now it is on disk.
+        store.keep(written);
+        events.publishEvent(new BatchLogged(id));
+    }
+
+    private BatchStore.Kept append(BatchStore.Kept before, List<RevisionRow> added) {
+        if (added.isEmpty()) {
+            return before;
+        }
+        revisions.saveAllAndFlush(added);
+        return reader.append(before, added, clock.instant());
+    }
+
+    /** The line that holds it, where its log speaks for a hazard. */
+    private List<RevisionRow> holdIfNeeded(Batch after, Judge.Judgement judged) {
+        return after.isHeld() ? List.of() : judged.hold().stream().map(held -> held(after, held)).toList();
+    }
+
+    private RevisionRow held(Batch after, Entry.Held held) {
+        Instant now = clock.instant();
+        // Behind the last verdict, or it would not be the last.
+        Instant last = after.log().entries().stream()
+                .filter(e -> e.entry() instanceof Entry.Released)
+                .map(LoggedEntry::at)
+                .reduce((earlier, later) -> later)
+                .orElse(now);
+        RevisionRow row = row(after.id(), UUID.randomUUID(), 1, held, last.isBefore(now) ? now : last.plusMillis(1), ITSELF);
+        row.clientKey = ClientKey.of(null) + "#0";
+        return row;
     }
 
     /**
@@ -171,36 +363,65 @@ public class BatchService {
 
     /** Adds a whole log that was written elsewhere, recorded when it happened, in one go. */
     public void takeOver(BatchId batch, List<Dated> lines, String by) {
-        List<RevisionRow> rows = lines.stream()
+        write(batch, before -> lines.stream()
                 .map(l -> {
+                    EntryCheck.of(l.entry(), before.plan()).throwIfAny();
                     RevisionRow row = row(batch, UUID.randomUUID(), 1, l.entry(), l.at(), by);
                     row.recordedAt = l.at();
                     return row;
                 })
-                .toList();
-        transaction.executeWithoutResult(t -> revisions.saveAll(rows));
-        events.publishEvent(new BatchLogged(batch));
+                .toList());
     }
 
     /**
      * Puts a new revision on top of a line.
      *
      * @param base the revision that the maker saw
-     * @throws ProblemsException if somebody amended the line since
+     * @throws ProblemsException if somebody amended the line since, or if it is a deed: that is not amended
      */
-    public void amend(BatchId batch, String line, int base, Entry entry, Instant at, boolean withdrawn, String by) {
-        LoggedEntry now = get(batch).log().find(line).orElseThrow(() -> new NotFoundException("line " + line));
-        if (now.current().number() != base) {
-            throw amendedMeanwhile(now);
-        }
-        RevisionRow row = row(batch, UUID.fromString(line), base + 1, entry, at, by);
-        row.withdrawn = withdrawn;
-        try {
-            transaction.executeWithoutResult(t -> revisions.saveAndFlush(row));
-        } catch (DataIntegrityViolationException e) {
-            throw amendedMeanwhile(get(batch).log().find(line).orElseThrow());
-        }
-        events.publishEvent(new BatchLogged(batch));
+    public void amend(BatchId batch, String line, int base, Entry entry, Instant at, String by) {
+        revise(batch, line, base, by, (before, now) -> {
+            if (now.entry().isDeed() || entry.isDeed()) {
+                throw ProblemsException.of("quick", ProblemKey.NOT_AMENDED);
+            }
+            EntryCheck.of(entry, before.plan()).throwIfAny();
+            return row(batch, UUID.fromString(now.id()), base + 1, entry, at, by);
+        });
+    }
+
+    /**
+     * Takes a line back; it stays readable and no longer counts. A deed is taken back with a reason, and a hold not at all: that is released.
+     *
+     * @param base the revision that the maker saw
+     * @param reason why; may be empty for what is no deed
+     * @throws ProblemsException if somebody amended the line since, or if a reason is missing
+     */
+    public void withdraw(BatchId batch, String line, int base, String reason, String by) {
+        revise(batch, line, base, by, (before, now) -> {
+            if (now.entry() instanceof Entry.Held) {
+                throw ProblemsException.of("reason", ProblemKey.ONLY_RELEASED);
+            }
+            if (now.entry().isDeed() && reason.isBlank()) {
+                throw ProblemsException.of("reason", ProblemKey.MISSING);
+            }
+            if (reason.length() > LONGEST_REASON) {
+                throw ProblemsException.of("reason", ProblemKey.TOO_LONG, reason.length(), LONGEST_REASON);
+            }
+            RevisionRow row = row(batch, UUID.fromString(now.id()), base + 1, now.entry(), now.at(), by);
+            row.withdrawn = true;
+            row.reason = reason.trim();
+            return row;
+        });
+    }
+
+    private void revise(BatchId batch, String line, int base, String by, BiFunction<Batch, LoggedEntry, RevisionRow> revision) {
+        write(batch, before -> {
+            LoggedEntry now = before.log().find(line).orElseThrow(() -> new NotFoundException("line " + line));
+            if (now.current().number() != base) {
+                throw amendedMeanwhile(now);
+            }
+            return List.of(revision.apply(before, now));
+        });
     }
 
     private static ProblemsException amendedMeanwhile(LoggedEntry now) {
@@ -222,24 +443,6 @@ public class BatchService {
             throw ProblemsException.of("quick", ProblemKey.TOO_LONG, row.entry.length(), LONGEST_ENTRY);
         }
         return row;
-    }
-
-    private Batch batch(BatchRow row, Collection<RevisionRow> rows) {
-        Map<UUID, List<LoggedEntry.Revision>> lines = new LinkedHashMap<>();
-        for (RevisionRow r : rows) {
-            lines.computeIfAbsent(r.lineId, id -> new ArrayList<>())
-                    .add(new LoggedEntry.Revision(
-                            r.revision, r.happenedAt, r.recordedAt, r.recordedBy, entries.read(r.entry), r.withdrawn));
-        }
-        List<LoggedEntry> logged = lines.entrySet().stream()
-                .map(e -> new LoggedEntry(
-                        e.getKey().toString(),
-                        e.getValue().get(e.getValue().size() - 1),
-                        e.getValue().subList(0, e.getValue().size() - 1)))
-                .toList();
-        BatchLog log = new BatchLog(row.begunAt, logged);
-        BatchPlan plan = ScaledPlan.of(plans.read(row.plan), log);
-        return new Batch(new BatchId(row.id), row.code, plan, row.version, log);
     }
 
     /** Initials, year and day of the year: {@code SB-26-307}, with a letter behind when there are several that day. */

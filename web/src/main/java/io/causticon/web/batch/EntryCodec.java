@@ -5,8 +5,10 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.EntryCheck;
 import io.causticon.web.shared.Recent;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -68,11 +70,20 @@ class EntryCodec {
             .build();
 
     String write(Entry entry) {
-        return mapper.writerFor(Entry.class).writeValueAsString(entry);
+        return entry instanceof Entry.Unreadable u ? u.kept() : mapper.writerFor(Entry.class).writeValueAsString(entry);
     }
 
-    /** A revision is never changed, so what it says is read once and remembered. */
+    /** A revision is never changed, so what it says is read once and remembered. Whatever stands there, it is an entry. */
     Entry read(String kept) {
-        return recent.get(kept, text -> mapper.readValue(text, Entry.class));
+        return recent.get(kept, this::entry);
+    }
+
+    private Entry entry(String kept) {
+        try {
+            Entry entry = mapper.readValue(kept, Entry.class);
+            return entry != null && EntryCheck.isSound(entry) ? entry : new Entry.Unreadable(kept);
+        } catch (JacksonException e) {
+            return new Entry.Unreadable(kept);
+        }
     }
 }

@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
 public record EntryWords(String mark, String text) {
 
     private static final String PLAIN = "plain";
+    private static final int LONGEST_SHOWN = 160;
 
     public static EntryWords of(Entry entry, Formats formats) {
         if (entry instanceof Entry.Weighed w) {
@@ -107,7 +108,14 @@ public record EntryWords(String mark, String text) {
         } else if (entry instanceof Entry.Concluded c) {
             return plain("concluded: " + c.condition() + (c.words().isBlank() ? "" : ", " + c.words()));
         }
+        if (entry instanceof Entry.Unreadable u) {
+            return plain("cannot be understood: " + cut(u.kept()));
+        }
         throw new IllegalStateException("Impossible state: no words for " + entry);
+    }
+
+    private static String cut(String kept) {
+        return kept.length() <= LONGEST_SHOWN ? kept : kept.substring(0, LONGEST_SHOWN) + "\u2026";
     }
 
     /** What a substance is called. */
@@ -115,9 +123,9 @@ public record EntryWords(String mark, String text) {
         Catalogue catalogue = Catalogue.standard();
         return switch (what.kind()) {
             case FAT -> catalogue.findFat(what.id()).map(f -> f.shortName()).orElseGet(() -> spoken(what.id()));
-            case LIQUID -> catalogue.liquid(what.id()).name();
+            case LIQUID -> catalogue.findLiquid(what.id()).map(l -> l.name()).orElseGet(() -> spoken(what.id()));
             case ADDITIVE -> catalogue.findAdditive(what.id()).map(a -> a.name()).orElseGet(() -> spoken(what.id()));
-            case ALKALI -> what.equals(Weighable.NAOH) ? "NaOH" : "KOH";
+            case ALKALI -> what.equals(Weighable.NAOH) ? "NaOH" : what.equals(Weighable.KOH) ? "KOH" : spoken(what.id());
         };
     }
 

@@ -7,6 +7,7 @@ import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.Problem;
+import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
@@ -42,8 +43,9 @@ public class Logbook {
      * @param entries what would be logged
      * @param at the moment it would be logged at, if it is not now
      * @param problem why it cannot be; empty if it can
+     * @param asWords the same line as it would be kept as mere words; empty unless that is offered
      */
-    public record Understood(List<EntryWords> entries, String at, String problem) {
+    public record Understood(List<EntryWords> entries, String at, String problem, String asWords) {
 
         public boolean isFine() {
             return problem.isEmpty();
@@ -54,12 +56,26 @@ public class Logbook {
     public Understood read(BatchId id, String text, String byHand, Maker maker) {
         Reading reading = understand(id, text, byHand, maker);
         if (!reading.problems().isEmpty()) {
-            return new Understood(List.of(), "", problem(reading.problems(), maker));
+            return new Understood(List.of(), "", problem(reading.problems(), maker), asWords(reading.problems(), text));
         }
         return new Understood(
                 reading.entries().stream().map(e -> EntryWords.of(e, maker.formats())).toList(),
                 reading.at().map(maker.formats()::moment).orElse(""),
+                "",
                 "");
+    }
+
+    /** What is offered when a line was not understood; empty otherwise. */
+    public static String asWords(List<Problem> problems, String text) {
+        boolean unknown = problems.stream()
+                .allMatch(p -> p.key() == ProblemKey.NOT_UNDERSTOOD || p.key() == ProblemKey.NOT_UNDERSTOOD_MAYBE);
+        return unknown ? QuickLine.asWords(text).orElse("") : "";
+    }
+
+    /** What a line says, without logging it; empty if it cannot be taken. */
+    public List<Entry> entries(BatchId id, String text, String byHand, Maker maker) {
+        Reading reading = understand(id, text, byHand, maker);
+        return reading.problems().isEmpty() ? reading.entries() : List.of();
     }
 
     /**
@@ -112,7 +128,7 @@ public class Logbook {
     /** The moment a line was made that arrives this late; never before the batch. */
     private Instant ago(BatchId id, Duration late) {
         Instant now = clock.instant();
-        if (late.isZero() || late.isNegative()) {
+        if (bounded(late).isZero()) {
             return now;
         }
         Instant begun = batches.get(id).log().begun();
@@ -121,7 +137,7 @@ public class Logbook {
     }
 
     private static Duration bounded(Duration late) {
-        return late.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : late;
+        return late.isNegative() ? Duration.ZERO : late.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : late;
     }
 
     public String problem(List<Problem> problems, Maker maker) {

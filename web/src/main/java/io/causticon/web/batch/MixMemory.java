@@ -7,12 +7,11 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
-import org.jspecify.annotations.Nullable;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -38,36 +37,46 @@ public class MixMemory {
 
     private record Told(IngredientMemory.Made made, Instant begun, Optional<MixRecord> mix) {}
 
-    private final BatchService batches;
+    /** From more than so many it is learned in the background, and what was known before serves meanwhile. */
+    private static final int FEW = 200;
+
     private final Clock clock;
-    private final Map<BatchId, Optional<Told>> told = new ConcurrentHashMap<>();
-    private @Nullable Known known;
+    private final FromEachBatch<Told> told;
+    private final AtomicBoolean learning = new AtomicBoolean();
+    private volatile Learned learned = new Learned(Map.of(), new Known(TraceKnowledge.PRIOR, Map.of()));
+
+    /** What was learned from this. */
+    private record Learned(Map<BatchId, Told> from, Known known) {}
 
     MixMemory(BatchService batches, Clock clock) {
-        this.batches = batches;
         this.clock = clock;
+        this.told = new FromEachBatch<>("reads-mixes", batches, this::read);
     }
 
-    public synchronized Known known() {
-        Known now = known;
-        if (now == null) {
-            batches.all().stream().filter(b -> !told.containsKey(b.id())).forEach(b -> told.put(b.id(), read(b)));
-            now = learn();
-            known = now;
+    public Known known() {
+        Map<BatchId, Told> now = told.known();
+        if (learned.from() == now) {
+            return learned.known();
         }
-        return now;
+        if (now.size() <= FEW) {
+            learn(now);
+        } else if (learning.compareAndSet(false, true)) {
+            Thread thread = new Thread(() -> {
+                try {
+                    learn(now);
+                } finally {
+                    learning.set(false);
+                }
+            }, "learns-mixes");
+            thread.setDaemon(true);
+            thread.start();
+        }
+        return learned.known();
     }
 
     @EventListener
-    synchronized void logged(BatchLogged event) {
-        Optional<Told> before = told.remove(event.batch());
-        Batch batch = batches.get(event.batch());
-        boolean counts = batch.log().first(Entry.Poured.class).isPresent();
-        if (counts || before == null || before.isPresent()) {
-            known = null;
-        } else {
-            told.put(event.batch(), Optional.empty());
-        }
+    void logged(BatchLogged event) {
+        told.changed(event.batch());
     }
 
     private Optional<Told> read(Batch batch) {
@@ -76,14 +85,16 @@ public class MixMemory {
         }
         BatchFacts facts = batch.facts(clock.instant());
         return Optional.of(new Told(
-                new IngredientMemory.Made(batch.name(), facts), batch.log().begun(), MixRecord.of(facts, clock.instant())));
+                IngredientMemory.Made.of(batch.name(), facts), batch.log().begun(), MixRecord.of(facts, clock.instant())));
     }
 
-    private Known learn() {
-        List<Told> youngestFirst = new ArrayList<>(told.values().stream().flatMap(Optional::stream).toList());
-        youngestFirst.sort((a, b) -> b.begun().compareTo(a.begun()));
+    private synchronized void learn(Map<BatchId, Told> from) {
+        if (learned.from() == from) {
+            return;
+        }
+        List<Told> youngestFirst = from.values().stream().sorted(Comparator.comparing(Told::begun).reversed()).toList();
         TraceKnowledge trace = TraceKnowledge.learned(
                 youngestFirst.stream().flatMap(t -> t.mix().stream()).toList());
-        return new Known(trace, IngredientMemory.of(youngestFirst.stream().map(Told::made).toList(), trace));
+        learned = new Learned(from, new Known(trace, IngredientMemory.of(youngestFirst.stream().map(Told::made).toList(), trace)));
     }
 }

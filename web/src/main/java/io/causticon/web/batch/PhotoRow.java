@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
@@ -10,7 +11,7 @@ import java.util.UUID;
 /** A picture of a batch, made anew on arrival so that nothing the camera wrote into it is kept. */
 @Entity
 @Table(name = "photo")
-class PhotoRow {
+class PhotoRow extends NewRow<UUID> {
 
     @Id
     UUID id = UUID.randomUUID();
@@ -26,4 +27,9 @@ class PhotoRow {
     int width;
     int height;
     Instant createdAt = Instant.EPOCH;
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
 }

@@ -11,6 +11,7 @@ import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.PlanCheck;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Pouring;
@@ -83,6 +84,7 @@ public class PlanCodec {
             double naohShare,
             double naohPurity,
             double kohPurity,
+            @Nullable Boolean kohCertified,
             double superfat,
             LiquidTarget.Way liquidWay,
             double liquidValue,
@@ -97,6 +99,7 @@ public class PlanCodec {
             @Nullable PouringKept pouring,
             @Nullable Vessel lyeVessel,
             @Nullable Vessel fatsVessel,
+            @Nullable Double freezer,
             String note) {}
 
     private static final int REMEMBERED = 500;
@@ -118,6 +121,7 @@ public class PlanCodec {
                 f.alkali().naohShare().fraction(),
                 f.alkali().naohPurity().fraction(),
                 f.alkali().kohPurity().fraction(),
+                f.alkali().kohCertified(),
                 f.superfat().fraction(),
                 f.liquidTarget().way(),
                 f.liquidTarget().value(),
@@ -134,12 +138,21 @@ public class PlanCodec {
                 keep(plan.pouring()),
                 plan.lyeVessel(),
                 plan.fatsVessel(),
+                plan.freezer().celsius(),
                 plan.note()));
     }
 
-    /** A kept plan is never changed, so it is read once and remembered. */
+    /**
+     * A kept plan is never changed, so it is read once and remembered.
+     *
+     * @throws RuntimeException of whatever kind, if the text is no plan or holds what cannot be
+     */
     public BatchPlan read(String kept) {
-        return recent.get(kept, this::plan);
+        return recent.get(kept, text -> {
+            BatchPlan plan = plan(text);
+            PlanCheck.of(plan).throwIfAny();
+            return plan;
+        });
     }
 
     private static FatKept keep(FatPortion p) {
@@ -206,7 +219,10 @@ public class PlanCodec {
         Formula formula = new Formula(
                 k.fats().stream().map(PlanCodec::fat).toList(),
                 new AlkaliChoice(
-                        Share.fraction(k.naohShare()), Share.fraction(k.naohPurity()), Share.fraction(k.kohPurity())),
+                        Share.fraction(k.naohShare()),
+                        Share.fraction(k.naohPurity()),
+                        Share.fraction(k.kohPurity()),
+                        Boolean.TRUE.equals(k.kohCertified())),
                 Share.fraction(k.superfat()),
                 new LiquidTarget(k.liquidWay(), k.liquidValue()),
                 k.liquids().stream()
@@ -228,6 +244,7 @@ public class PlanCodec {
                 k.pouring() == null ? Pouring.PLAIN : pouring(k.pouring()),
                 k.lyeVessel(),
                 k.fatsVessel(),
+                k.freezer() == null ? BatchPlan.USUAL_FREEZER : Temperature.celsius(k.freezer()),
                 k.note());
     }
 

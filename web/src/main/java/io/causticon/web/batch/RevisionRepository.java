@@ -13,5 +13,5 @@ interface RevisionRepository extends JpaRepository<RevisionRow, UUID> {
 
     List<RevisionRow> findByLineIdOrderByRevision(UUID lineId);
 
-    boolean existsByClientKey(String clientKey);
+    List<RevisionRow> findByClientKeyIn(Collection<String> clientKeys);
 }

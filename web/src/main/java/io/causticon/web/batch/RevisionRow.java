@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -10,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 /** One revision of one line of a log. Written once, never changed. */
 @Entity
 @Table(name = "log_revision")
-class RevisionRow {
+class RevisionRow extends NewRow<UUID> {
 
     @Id
     UUID id = UUID.randomUUID();
@@ -26,5 +27,14 @@ class RevisionRow {
     String entry = "";
 
     boolean withdrawn;
+
+    /** Why it was taken back; empty when none was asked for. */
+    String reason = "";
+
     @Nullable String clientKey;
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
 }

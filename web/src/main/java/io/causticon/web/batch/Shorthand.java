@@ -1,6 +1,7 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.notation.QuickLine;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
@@ -110,9 +111,12 @@ final class Shorthand {
             String words = Findings.find(o.finding()).map(f -> f.words()).orElse(o.finding());
             return (o.presence() == Presence.SEEN ? "see " : "no ") + words;
         } else if (entry instanceof Entry.Noted n) {
-            return "note " + n.text();
+            return (QuickLine.speaksOfBurning(n.text()) ? "just a note " : "note ") + n.text();
         }
-        return "note " + EntryWords.of(entry, formats).text();
+        if (entry instanceof Entry.Unreadable || entry.isDeed()) {
+            return "";
+        }
+        throw new IllegalStateException("Impossible state: no shorthand for " + entry);
     }
 
     private static String stage(Entry.StageReached s) {

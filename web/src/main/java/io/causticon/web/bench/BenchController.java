@@ -1,9 +1,10 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.making.PotAddition;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Life;
+import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
@@ -15,18 +16,22 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.batch.Logbook;
+import io.causticon.web.batch.Summaries;
 import io.causticon.web.device.BenchDevices;
+import io.causticon.web.shared.Redirect;
+import io.causticon.web.shared.WhenWords;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -37,24 +42,23 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.util.UriComponentsBuilder;
 
 /** The live batch. */
 @Controller
 @RequestMapping("/bench")
 class BenchController {
 
-    private static final Mass HEAVIEST = Mass.grams(50_000);
-
     private final BatchService batches;
+    private final Summaries summaries;
     private final BenchPages pages;
     private final Logbook logbook;
     private final ShelfService shelf;
     private final BenchDevices devices;
     private final Clock clock;
 
-    BenchController(BatchService batches, BenchPages pages, Logbook logbook, ShelfService shelf, BenchDevices devices, Clock clock) {
+    BenchController(BatchService batches, Summaries summaries, BenchPages pages, Logbook logbook, ShelfService shelf, BenchDevices devices, Clock clock) {
         this.batches = batches;
+        this.summaries = summaries;
         this.pages = pages;
         this.logbook = logbook;
         this.shelf = shelf;
@@ -67,9 +71,14 @@ class BenchController {
 
         Carried {
             at = at == null ? "" : at;
-            step = step == null ? "" : step;
+            step = BenchStep.named(step == null ? "" : step).map(BenchStep::id).orElse("");
+            key = key == null ? "" : key;
             rescue = rescue == null ? "" : rescue;
             late = late == null ? 0L : Math.max(late, 0);
+        }
+
+        Carried at(String otherStep) {
+            return new Carried(at, otherStep, key, late, rescue);
         }
 
         Carried atNoStep() {
@@ -79,7 +88,7 @@ class BenchController {
 
     @GetMapping
     String live(Model model) {
-        List<Batch> live = batches.all().stream().filter(b -> b.life() == Life.BENCH).toList();
+        List<BatchSummary> live = summaries.onTheBench();
         if (live.size() == 1) {
             return "redirect:/bench/" + live.get(0).id();
         }
@@ -115,15 +124,25 @@ class BenchController {
             @ModelAttribute("maker") Maker maker,
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String degrees,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @RequestParam(defaultValue = "") String asWords,
             Carried carried) {
         BatchId batch = new BatchId(id);
+        // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
+        String line = asWords.isBlank() ? (quick + " " + degrees).trim() : asWords;
+        Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(batch, line, carried, maker);
+        if (question.isPresent()) {
+            model.addAttribute("question", question.get().words());
+            model.addAttribute("asked", quick);
+            // It stands where what is missing can be tapped.
+            return show(batch, model, maker, carried.at(question.get().step().id()), "", "");
+        }
         BenchStep chosen = step(batches.get(batch), carried.step());
         boolean wasDone = chosen.isDone(batches.get(batch));
         try {
-            // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
             logbook.log(
                     batch,
-                    (quick + " " + degrees).trim(),
+                    line,
                     carried.at(),
                     waited(carried),
                     maker,
@@ -132,12 +151,42 @@ class BenchController {
             // A line that ends the step it was logged at leads on to the next one.
             return back(id, !wasDone && chosen.isDone(batches.get(batch)) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
+            model.addAttribute("asWords", Logbook.asWords(e.problems(), line));
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
         }
     }
 
+    /** A question and the step that it is about. */
+    private record Question(BenchStep step, String words) {}
+
+    /** What is asked before a step is left without something; what came late has happened already. */
+    private Optional<Question> question(BatchId id, String text, Carried carried, Maker maker) {
+        Batch batch = batches.get(id);
+        for (Entry entry : logbook.entries(id, text, carried.at(), maker)) {
+            List<PotAddition> missing = PotAddition.missingBefore(entry, batch.plan(), batch.log());
+            if (!missing.isEmpty()) {
+                return Optional.of(new Question(entry instanceof Entry.LyeIntoFats ? BenchStep.MATCH : BenchStep.LYE, "Not logged yet: " + missing.stream()
+                        .map(a -> a.name() + ", " + maker.formats().mass(a.mass()) + ", " + WhenWords.ofAdditive(a.when()))
+                        .collect(Collectors.joining("; ")) + ". Put it in and tap it, or go on without."));
+            }
+            boolean clear = entry instanceof Entry.LyeClear;
+            if (clear && batch.log().first(Entry.PortionFed.class).isEmpty() && batch.log().first(Entry.LyeClear.class).isEmpty()) {
+                return Optional.of(new Question(BenchStep.LYE, "No portion of lye is logged. Is all of it in and dissolved?"));
+            }
+            if (entry instanceof Entry.LyeIntoFats && BenchStep.isSecondFeedOpen(batch)) {
+                return Optional.of(new Question(BenchStep.LYE, "What joins the cooled lye is not all in. Pour without it?"));
+            }
+        }
+        return Optional.empty();
+    }
+
     /** What is done with the batter: something goes in, a portion is taken, a part is poured. */
     record Done(String kind, String name, String portion, String mass, String planned, String lot) {
+
+        Done {
+            kind = kind == null ? "" : kind;
+            name = name == null ? "" : name.trim();
+        }
 
         /** What was typed, or as planned when nothing was. */
         @Nullable String amount() {
@@ -150,6 +199,9 @@ class BenchController {
             @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Done form, Carried carried) {
         BatchId batch = new BatchId(id);
         try {
+            if (form.name().isEmpty()) {
+                throw ProblemsException.of("amount", ProblemKey.MISSING);
+            }
             String amount = form.amount();
             Mass mass = amount == null || amount.isBlank() ? null : MassNotation.read("amount", amount, maker.units());
             if (mass != null) {
@@ -184,7 +236,23 @@ class BenchController {
     }
 
     /** What the scale's form holds. */
-    record Weighed(Weighable.Kind kind, String what, String amount, String vessel, Tare tare, @Nullable Boolean again) {}
+    record Weighed(Weighable.@Nullable Kind kind, String what, String amount, String vessel, Tare tare, @Nullable Boolean again) {
+
+        Weighed {
+            what = what == null ? "" : what;
+            amount = amount == null ? "" : amount;
+            tare = tare == null ? Tare.NOT_SAID : tare;
+        }
+
+        /** @throws ProblemsException if nobody knows what it is */
+        Weighable weighable(Batch batch) {
+            Weighable weighable = new Weighable(kind == null ? Weighable.Kind.FAT : kind, what);
+            if (kind == null || !weighable.isKnownTo(batch.plan())) {
+                throw ProblemsException.of("amount", ProblemKey.UNKNOWN_SUBSTANCE, what);
+            }
+            return weighable;
+        }
+    }
 
     @PostMapping("/{id}/weigh")
     String weigh(
@@ -195,21 +263,31 @@ class BenchController {
             Carried carried) {
         BatchId batch = new BatchId(id);
         try {
-            Weighable what = new Weighable(form.kind(), form.what());
+            Weighable what = form.weighable(batches.get(batch));
             Mass mass = MassNotation.read("amount", form.amount(), maker.units());
             check(EntryWords.name(what), mass);
-            String vessel = form.vessel() == null || form.vessel().isBlank() ? null : form.vessel().trim();
             Entry entry = Boolean.TRUE.equals(form.again())
                     ? new Entry.WeighedAgain(what, mass)
-                    : new Entry.Weighed(what, mass, form.tare(), vessel);
+                    : new Entry.Weighed(what, mass, form.tare(), blankToNull(form.vessel()));
             logbook.log(batch, entry, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
         } catch (ProblemsException e) {
-            model.addAttribute("amount", form.amount());
-            model.addAttribute("amountOf", form.what());
-            model.addAttribute("amountProblem", logbook.problem(e.problems(), maker));
-            return show(batch, model, maker, carried, "", "");
+            return notWeighed(batch, model, maker, form, carried, logbook.problem(e.problems(), maker));
         }
+    }
+
+    /** Told beside the field that it came from; what nobody knows, or was weighed meanwhile, has none, and stands in the quick line. */
+    private String notWeighed(BatchId id, Model model, Maker maker, Weighed form, Carried carried, String told) {
+        model.addAttribute("amount", form.amount());
+        model.addAttribute("amountOf", form.what());
+        model.addAttribute("amountProblem", told);
+        String view = show(id, model, maker, carried.at("weigh"), "", "");
+        BenchPage.Weigh weigh = ((BenchPage) model.getAttribute("page")).weigh();
+        if (weigh == null || !weigh.asksFor(form.what())) {
+            model.addAttribute("quick", "weigh " + form.what() + " " + form.amount());
+            model.addAttribute("problem", told);
+        }
+        return view;
     }
 
     /** Signs the readiness list: only when everything on it was looked at. */
@@ -242,21 +320,15 @@ class BenchController {
         if (!mass.isPositive()) {
             throw ProblemsException.of("amount", ProblemKey.TOO_LOW, what, mass, Mass.ZERO);
         }
-        if (mass.isMoreThan(HEAVIEST)) {
-            throw ProblemsException.of("amount", ProblemKey.TOO_HIGH, what, mass, HEAVIEST);
+        if (mass.isMoreThan(EntryCheck.HEAVIEST)) {
+            throw ProblemsException.of("amount", ProblemKey.TOO_HIGH, what, mass, EntryCheck.HEAVIEST);
         }
     }
 
     /** Stays at the step if one was chosen, and at the moment if one was given by hand; "5 min ago" was meant for one line only. */
     private static String back(UUID id, Carried carried) {
-        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bench/" + id);
-        if (!carried.at().isBlank() && !TimeNotation.isAgo(carried.at())) {
-            address.queryParam("at", carried.at());
-        }
-        if (!carried.step().isBlank()) {
-            address.queryParam("step", carried.step());
-        }
-        return "redirect:" + address.build().toUriString();
+        boolean stays = !TimeNotation.isAgo(carried.at());
+        return Redirect.to("/bench/" + id, "at", stays ? carried.at() : "", "step", carried.step());
     }
 
     private String show(BatchId id, Model model, Maker maker, Carried carried, String quick, String problem) {
@@ -266,6 +338,7 @@ class BenchController {
         model.addAttribute("vessels", shelf.vesselMasses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");
+        model.asMap().putIfAbsent("asWords", "");
         model.addAttribute("freeDevices", devices.choices(id));
         model.addAttribute("spots", Spot.values());
         model.addAttribute("quick", quick);
@@ -289,10 +362,6 @@ class BenchController {
     }
 
     private static BenchStep step(Batch batch, String chosen) {
-        try {
-            return chosen.isBlank() ? BenchStep.of(batch) : BenchStep.valueOf(chosen.toUpperCase(Locale.ROOT));
-        } catch (IllegalArgumentException e) {
-            return BenchStep.of(batch);
-        }
+        return BenchStep.named(chosen).orElseGet(() -> BenchStep.of(batch));
     }
 }

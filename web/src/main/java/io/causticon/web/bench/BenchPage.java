@@ -63,7 +63,15 @@ record BenchPage(
             @Nullable Item next,
             @Nullable Item again,
             List<Item> items,
-            List<Advice> advice, String superfat, String excess, boolean alarming, String unit) {}
+            List<Advice> advice, String superfat, String excess, boolean alarming, String unit) {
+
+        /** Whether there is a field for the mass of this; when somebody else weighed it meanwhile there is none. */
+        boolean asksFor(String id) {
+            return next != null && next.id().equals(id)
+                    || next == null && again != null && again.id().equals(id)
+                    || advice.stream().anyMatch(a -> a.what().equals(id) && !a.missing().isEmpty());
+        }
+    }
 
     /**
      * What can be done about a weight that is off.
@@ -104,6 +112,7 @@ record BenchPage(
      * @param portionWords its words
      * @param clear whether the lye is dissolved and strained
      * @param together whether lye and fats can be poured together now
+     * @param additions what else goes into the pots at this step
      * @param stands where lye and fats stand and can be put; empty while the lye dissolves
      */
     record Pot(
@@ -120,7 +129,11 @@ record BenchPage(
             String portionWords,
             boolean clear,
             boolean together,
-            List<Stand> stands) {}
+            List<Stand> stands,
+            List<Addition> additions) {}
+
+    /** Something that goes into a pot: its name, where it goes, how much, the same as it is typed, whether it is in. */
+    record Addition(String name, String where, String mass, String typed, boolean done) {}
 
     /**
      * A drawing, and the same as a table.

@@ -1,6 +1,7 @@
 package io.causticon.web.bench;
 
 import io.causticon.core.forecast.PotMemories;
+import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.account.Maker;
@@ -70,8 +71,8 @@ class BenchPages {
                 shown == BenchStep.WEIGH ? weighing.page() : null,
                 shown == BenchStep.READY ? ReadyList.of(batch) : null,
                 switch (shown) {
-                    case LYE -> new PotPages(batch, maker, PotMemories.NONE, now).lyePot();
-                    case MATCH -> new PotPages(batch, maker, pots.of(batch, maker.room()), now).matching();
+                    case LYE -> new PotPages(batch, maker, PotMemories.NONE, whilePotsStood(batch, now)).lyePot();
+                    case MATCH -> new PotPages(batch, maker, pots.of(batch, maker.room()), whilePotsStood(batch, now)).matching();
                     default -> null;
                 },
                 shown == BenchStep.MIX ? mixing(batch, maker, lots, now).page(rescue) : null,
@@ -80,6 +81,11 @@ class BenchPages {
                         : null,
                 weighing.warnings(),
                 recent(batch, formats));
+    }
+
+    /** The pots are shown as they were when they were poured together, however much later somebody looks. */
+    private static Instant whilePotsStood(Batch batch, Instant now) {
+        return batch.log().first(Entry.LyeIntoFats.class).map(t -> t.at()).filter(in -> in.isBefore(now)).orElse(now);
     }
 
     private MixPages mixing(Batch batch, Maker maker, Map<String, List<String>> lots, Instant now) {

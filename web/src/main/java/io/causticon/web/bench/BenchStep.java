@@ -1,5 +1,6 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.forecast.SecondFeed;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -9,6 +10,7 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** The steps of the bench in the order of work. Where a batch stands follows from its log. */
 enum BenchStep {
@@ -35,6 +37,11 @@ enum BenchStep {
         return name().toLowerCase(Locale.ROOT);
     }
 
+    /** The step of this id; empty if there is none. */
+    static Optional<BenchStep> named(String id) {
+        return List.of(values()).stream().filter(s -> s.id().equalsIgnoreCase(id)).findFirst();
+    }
+
     static BenchStep of(Batch batch) {
         return List.of(values()).stream().filter(s -> !s.isDone(batch)).findFirst().orElse(POUR);
     }
@@ -53,11 +60,16 @@ enum BenchStep {
                     || lyeIn
                     || poured;
             case READY -> ready || lyeIn || poured;
-            case LYE -> log.first(Entry.LyeClear.class).isPresent() || hotWithoutPortions(log) || lyeIn || poured;
+            case LYE -> log.first(Entry.LyeClear.class).isPresent() && !isSecondFeedOpen(batch) || hotWithoutPortions(log) || lyeIn || poured;
             case MATCH -> lyeIn || poured;
             case MIX -> poured;
             case POUR -> poured && log.first(Entry.Kept.class).isPresent();
         };
+    }
+
+    /** A liquid is still to join the cooled lye. */
+    static boolean isSecondFeedOpen(Batch batch) {
+        return SecondFeed.of(batch.plan(), batch.log(), HOT, Optional.empty()).filter(f -> !f.isDone()).isPresent();
     }
 
     /** Who does not log portions tells by a hot reading that the lye is in; a probe that waits in cold milk tells nothing. */

@@ -1,7 +1,8 @@
 package io.causticon.web.bench;
 
 import io.causticon.core.forecast.Rescue;
-import io.causticon.core.heat.HeatTransfer;
+import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.SettingFat;
 import io.causticon.core.making.BatterStep;
 import io.causticon.core.making.BatterSteps;
 import io.causticon.core.making.IngredientMemory;
@@ -25,6 +26,7 @@ import io.causticon.web.batch.EntryWords;
 import io.causticon.web.batch.MixMemory;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.MemoryWords;
+import io.causticon.web.shared.WhenWords;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -142,13 +144,10 @@ final class MixPages {
     private Optional<String> doubt() {
         Optional<Temperature> read = facts.lastBefore(Spot.BATTER, now);
         boolean thickened = batch.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
-        return read.filter(t -> thickened && !facts.wasPoured()).flatMap(t -> {
-            HeatTransfer hardest = HeatTransfer.of(batch.plan().formula(), t, maker.room());
-            return t.isBelow(hardest.clearFrom()) && !hardest.hardest().isEmpty()
-                    ? Optional.of("At " + formats.temperature(t) + " " + hardest.hardest() + " sets (clear from "
-                            + formats.temperature(hardest.clearFrom()) + "): this may be false trace. Warm a spoonful and look.")
-                    : Optional.empty();
-        });
+        return read.filter(t -> thickened && !facts.wasPoured())
+                .flatMap(t -> SettingFat.at(batch.plan().formula(), t)
+                        .map(s -> "At " + formats.temperature(t) + " " + s.fat().shortName() + " sets (clear from " + formats.temperature(s.clearFrom())
+                                + "): this may be false trace. Warm a spoonful and look."));
     }
 
     private WorkingTime forecast() {
@@ -278,13 +277,8 @@ final class MixPages {
     }
 
     private static String when(BatterStep s) {
-        return switch (s.when()) {
-            case FATS -> "in the fats, before the lye";
-            case EMULSION -> "at emulsion";
-            case LAST -> "last second";
-            case TOP -> "on top";
-            default -> s.kind() == BatterStep.Kind.ADD && s.portion() == null ? "at light trace" : "";
-        };
+        boolean added = s.kind() == BatterStep.Kind.ADD && s.portion() == null;
+        return s.when() == Joins.TRACE && !added ? "" : WhenWords.ofAdditive(s.when());
     }
 
     /** What the log calls it: its short name where that is understood. */

@@ -9,16 +9,13 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
-import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.FromEachBatch;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicBoolean;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -28,26 +25,26 @@ import org.springframework.stereotype.Component;
 class PotMemory {
 
     private static final String ANY = "";
+    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
-    private final BatchService batches;
     private final Clock clock;
-    private final Map<BatchId, Timing> timings = new ConcurrentHashMap<>();
-    private final AtomicBoolean stale = new AtomicBoolean(true);
+    private final FromEachBatch<Timing> timings;
+
+    /** The workshop's, where a batch did not read its own. */
+    private volatile Temperature room = USUAL_ROOM;
 
     PotMemory(BatchService batches, Clock clock) {
-        this.batches = batches;
         this.clock = clock;
+        this.timings = new FromEachBatch<>("times-pots", batches, this::time);
     }
 
     private record Timing(
             String lyeVessel, Optional<CoolingMemory.Timed> lye, String fatsVessel, Optional<CoolingMemory.Timed> fats) {}
 
     /** What to expect of the pots of a batch, by the names of its vessels. */
-    PotMemories of(Batch batch, Temperature room) {
-        if (stale.getAndSet(false)) {
-            batches.all().stream().filter(b -> !timings.containsKey(b.id())).forEach(b -> time(b, room));
-        }
-        List<Timing> others = timings.entrySet().stream()
+    PotMemories of(Batch batch, Temperature usualRoom) {
+        room = usualRoom;
+        List<Timing> others = timings.known().entrySet().stream()
                 .filter(t -> !t.getKey().equals(batch.id()))
                 .map(Map.Entry::getValue)
                 .toList();
@@ -64,22 +61,18 @@ class PotMemory {
 
     @EventListener
     void logged(BatchLogged event) {
-        timings.remove(event.batch());
-        stale.set(true);
+        timings.changed(event.batch());
     }
 
-    private void time(Batch batch, Temperature room) {
-        Optional<Instant> in = batch.log().first(Entry.LyeIntoFats.class).map(t -> t.at());
-        if (in.isPresent()) {
+    private Optional<Timing> time(Batch batch) {
+        return batch.log().first(Entry.LyeIntoFats.class).map(in -> {
             BatchFacts facts = batch.facts(clock.instant());
-            timings.put(
-                    batch.id(),
-                    new Timing(
-                            name(batch.plan().lyeVessel()),
-                            Matching.timed(facts, Spot.LYE, room, in.get()),
-                            name(batch.plan().fatsVessel()),
-                            Matching.timed(facts, Spot.FATS, room, in.get())));
-        }
+            return new Timing(
+                    name(batch.plan().lyeVessel()),
+                    Matching.timed(facts, Spot.LYE, room, in.at()),
+                    name(batch.plan().fatsVessel()),
+                    Matching.timed(facts, Spot.FATS, room, in.at()));
+        });
     }
 
     private static String name(@Nullable Vessel vessel) {

@@ -4,17 +4,19 @@ import io.causticon.core.forecast.Matching;
 import io.causticon.core.forecast.PotMemories;
 import io.causticon.core.forecast.PotOutlook;
 import io.causticon.core.forecast.PotSegments;
+import io.causticon.core.forecast.SecondFeed;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.heat.CoolingMemory;
-import io.causticon.core.heat.PotCooling;
 import io.causticon.core.heat.HeatTransfer;
 import io.causticon.core.heat.Levelling;
-import io.causticon.core.heat.LyePotRun;
 import io.causticon.core.heat.Meeting;
+import io.causticon.core.heat.PotCooling;
+import io.causticon.core.making.PotAddition;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
@@ -26,9 +28,11 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.WhenWords;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -64,8 +68,13 @@ final class PotPages {
     }
 
     BenchPage.Pot lyePot() {
-        PotOutlook pot = PotOutlook.of(batch.plan(), batch.log(), room, now);
         Optional<Temperature> read = facts.lastBefore(Spot.LYE, now);
+        Optional<SecondFeed> second = SecondFeed.of(batch.plan(), batch.log(), room, read);
+        PotOutlook pot = PotOutlook.of(batch.plan(), batch.log(), room, now);
+        boolean clear = batch.log().first(Entry.LyeClear.class).isPresent();
+        if (second.filter(f -> !f.isDone()).isPresent() && clear) {
+            return secondFeed(second.get(), pot, read);
+        }
         boolean allIn = pot.fed() >= pot.portions();
         return new BenchPage.Pot(
                 EntryWords.spot(Spot.LYE),
@@ -77,13 +86,85 @@ final class PotPages {
                 LyeChart.of(pot, batch.log(), formats, now),
                 LYE_SAFETY,
                 alarm(pot, read),
-                allIn || batch.log().first(Entry.LyeClear.class).isPresent()
-                        ? ""
-                        : "portion " + (pot.fed() + 1) + "/" + pot.portions(),
+                allIn || clear ? "" : "portion " + (pot.fed() + 1) + "/" + pot.portions(),
                 "Portion " + (pot.fed() + 1) + " of " + pot.portions() + " in",
-                batch.log().first(Entry.LyeClear.class).isPresent(),
+                clear,
                 false,
-                batch.log().first(Entry.LyeClear.class).isPresent() ? List.of() : List.of(iceBath(pot)));
+                clear ? List.of() : List.of(iceBath(pot)),
+                additions(Joins.LYE));
+    }
+
+    /** Milk into cooled lye: portions, limit and alarm of their own. */
+    private BenchPage.Pot secondFeed(SecondFeed feed, PotOutlook pot, Optional<Temperature> read) {
+        String next = "portion " + (feed.fed() + 1) + "/" + feed.portions();
+        return new BenchPage.Pot(
+                EntryWords.spot(Spot.LYE),
+                read.map(formats::temperatureNumber).orElse("\u2013"),
+                formats.temperatureUnit(),
+                secondSays(feed, read),
+                secondDetails(feed),
+                secondFigures(feed),
+                LyeChart.of(pot, batch.log(), formats, now),
+                LYE_SAFETY,
+                secondAlarm(feed, read),
+                next,
+                "Portion " + (feed.fed() + 1) + " of " + feed.portions() + " of the " + secondName(feed) + " in",
+                true,
+                false,
+                List.of(iceBath(pot)),
+                additions(Joins.COOLED_LYE));
+    }
+
+    private static String secondName(SecondFeed feed) {
+        return feed.liquids().get(0).liquid().name().toLowerCase(Locale.ROOT).replaceAll(",.*", "");
+    }
+
+    private String secondSays(SecondFeed feed, Optional<Temperature> read) {
+        if (feed.fed() == 0 && feed.warmestLye().isPresent() && read.isPresent() && read.get().isAbove(feed.warmestLye().get())) {
+            return "Let the lye cool to " + formats.temperature(rounded(feed.warmestLye().get())) + " before the " + secondName(feed) + " goes in.";
+        }
+        return feed.ifThawed().isPresent()
+                ? "The " + secondName(feed) + " into the lye, frozen solid, a portion at a time. Stir until each has melted."
+                : "The " + secondName(feed) + " into the lye, a portion at a time, stirred.";
+    }
+
+    private String secondAlarm(SecondFeed feed, Optional<Temperature> read) {
+        if (feed.limit().isEmpty() || read.isEmpty()) {
+            return "";
+        }
+        Temperature limit = feed.limit().get();
+        if (read.get().isAbove(limit) && feed.fed() > 0) {
+            return "Past " + formats.temperature(limit) + ", where it scorches. No more of it now. Ice bath, stir.";
+        }
+        return feed.passesLimit()
+                ? "From here it can reach " + formats.temperature(rounded(feed.peak())) + "; it scorches from " + formats.temperature(limit) + ". Cool the lye first."
+                : "";
+    }
+
+    private List<String> secondDetails(SecondFeed feed) {
+        List<String> details = new ArrayList<>();
+        feed.ifThawed().ifPresent(t -> details.add("Frozen it barely warms the lye. Thawed in the fridge it would reach "
+                + formats.temperature(rounded(t)) + ": out of the freezer portion by portion."));
+        if (feed.ifThawed().isEmpty()) {
+            details.add("Diluting strong lye gives heat of its own, also with a cold liquid.");
+        }
+        return details;
+    }
+
+    private List<BenchPage.Figure> secondFigures(SecondFeed feed) {
+        List<BenchPage.Figure> figures = new ArrayList<>();
+        figures.add(new BenchPage.Figure("it can reach", formats.temperature(rounded(feed.peak()))));
+        feed.limit().ifPresent(l -> figures.add(new BenchPage.Figure("scorches from", formats.temperature(l))));
+        feed.warmestLye().ifPresent(l -> figures.add(new BenchPage.Figure("lye no warmer than", formats.temperature(rounded(l)))));
+        feed.liquids().forEach(l -> figures.add(new BenchPage.Figure(l.liquid().name(), formats.mass(l.mass()))));
+        return figures;
+    }
+
+    private List<BenchPage.Addition> additions(Joins... here) {
+        return PotAddition.of(batch.plan(), batch.log()).stream()
+                .filter(a -> List.of(here).contains(a.when()))
+                .map(a -> new BenchPage.Addition(a.name(), WhenWords.ofAdditive(a.when()), formats.mass(a.mass()), formats.massInput(a.mass()) + " " + formats.massUnit(), a.done()))
+                .toList();
     }
 
     private String says(PotOutlook pot, Optional<Temperature> read) {
@@ -132,17 +213,21 @@ final class PotPages {
             }
             return "";
         }
-        if (pot.fedFrom().isPresent() && pot.forecast().probabilityAbove(LyePotRun.BOILS) >= POSSIBLE) {
-            return "It may boil over: " + Formats.probability(pot.forecast().probabilityAbove(LyePotRun.BOILS))
+        if (pot.fedFrom().isPresent() && pot.forecast().probabilityAbove(pot.boils()) >= POSSIBLE) {
+            return "It may boil over: " + Formats.probability(pot.forecast().probabilityAbove(pot.boils()))
                     + ". No more lye now. Step back, jug into cold water, let it settle.";
         }
-        boolean near = pot.forecast().peakBand().high() > NEAR_BOILING && pot.fedFrom().isPresent()
-                && pot.state() != Levelling.State.TURNED;
-        return near ? "It may come near boiling. Smaller portions, step back between them." : "";
+        return "";
     }
 
     private List<String> details(PotOutlook pot) {
         List<String> details = new ArrayList<>();
+        // So does every ordinary liquor: said with its number, and no alarm.
+        if (pot.limit().isEmpty() && pot.forecast().peakBand().high() > NEAR_BOILING && pot.state() != Levelling.State.TURNED) {
+            details.add("It gets hot, likely " + degreesOnly(pot.forecast().peakBand().low()) + " to "
+                    + degrees(Math.min(pot.boils(), pot.forecast().peakBand().high())) + "; without any loss "
+                    + formats.temperature(rounded(pot.setup().contents().adiabaticPeak())) + ". Small portions, and step back between them.");
+        }
         if (pot.fedFrom().isEmpty() && pot.liquid().isEmpty()) {
             boolean ice = pot.setup().contents().ice().isPositive();
             details.add((ice ? "Frozen liquid is taken to be at " : "The liquid is taken to be at ")
@@ -179,10 +264,10 @@ final class PotPages {
         }
         pot.liquid().ifPresent(l -> figures.add(new BenchPage.Figure("liquid before the lye", formats.temperature(l))));
         Interval peak = pot.forecast().peakBand();
-        figures.add(new BenchPage.Figure("peak ahead", peak.low() > LyePotRun.BOILS
-                ? "it boils, " + degrees(LyePotRun.BOILS)
-                : degrees(Math.min(pot.forecast().peakAhead(), LyePotRun.BOILS)) + ", " + degreesOnly(peak.low()) + " to "
-                        + (peak.high() > LyePotRun.BOILS ? "boiling" : degrees(peak.high()))));
+        figures.add(new BenchPage.Figure("peak ahead", peak.low() > pot.boils()
+                ? "it boils, " + degrees(pot.boils())
+                : degrees(Math.min(pot.forecast().peakAhead(), pot.boils())) + ", " + degreesOnly(peak.low()) + " to "
+                        + (peak.high() > pot.boils() ? "boiling" : degrees(peak.high()))));
         pot.limit().ifPresent(l -> {
             figures.add(new BenchPage.Figure("scorches from", formats.temperature(l)));
             figures.add(new BenchPage.Figure(
@@ -221,7 +306,8 @@ final class PotPages {
                 "",
                 true,
                 together(matching),
-                List.of(stand(Spot.LYE), stand(Spot.FATS)));
+                List.of(stand(Spot.LYE), stand(Spot.FATS)),
+                additions(Joins.COOLED_LYE, Joins.FATS));
     }
 
     /** The jug is in ice water or not; where nothing was logged, as is usual for this liquor. */
@@ -378,15 +464,7 @@ final class PotPages {
     }
 
     private static String liquid(LiquidPortion p) {
-        String when = switch (p.joins()) {
-            case LYE -> "";
-            case COOLED_LYE -> " into cooled lye";
-            case FATS -> " in the fats";
-            case EMULSION -> " at emulsion";
-            case TRACE -> " at trace";
-            case LAST -> " last";
-            case TOP -> " on top";
-        };
-        return p.liquid().name() + (p.frozen() ? ", frozen" : "") + when;
+        String when = WhenWords.ofLiquid(p.joins());
+        return p.liquid().name() + (p.frozen() ? ", frozen" : "") + (when.isEmpty() ? "" : " " + when);
     }
 }

@@ -7,15 +7,17 @@ import io.causticon.core.observation.Presence;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
-import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Logbook;
+import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
-import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,15 +32,19 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/casebook")
 class CasebookController {
 
+    private static final int ROWS = 60;
+
     private final BatchService batches;
+    private final Summaries summaries;
     private final CasebookService casebook;
     private final CasebookPages pages;
     private final Logbook logbook;
     private final Clock clock;
 
     CasebookController(
-            BatchService batches, CasebookService casebook, CasebookPages pages, Logbook logbook, Clock clock) {
+            BatchService batches, Summaries summaries, CasebookService casebook, CasebookPages pages, Logbook logbook, Clock clock) {
         this.batches = batches;
+        this.summaries = summaries;
         this.casebook = casebook;
         this.pages = pages;
         this.logbook = logbook;
@@ -49,28 +55,28 @@ class CasebookController {
     record Case(String id, String name, String code, String age, boolean held, String leading) {}
 
     @GetMapping
-    String choose(Model model) {
-        List<Case> cases = batches.all().stream()
-                .filter(b -> b.life() != Life.BENCH)
-                .sorted(Comparator.comparing((Batch b) -> !b.isHeld()))
-                .map(this::summary)
-                .toList();
-        model.addAttribute("cases", cases);
+    String choose(Model model, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String after) {
+        Optional<BatchId> last = BatchId.read(after);
+        List<BatchSummary> held = last.isEmpty() && find.isBlank() ? summaries.held() : List.of();
+        Summaries.Page page = summaries.page(Summaries.Which.ALL, find, Optional.empty(), last, ROWS);
+        Stream<BatchSummary> others = page.batches().stream().filter(b -> b.life() != Life.BENCH && held.stream().noneMatch(h -> h.id().equals(b.id())));
+        model.addAttribute("cases", Stream.concat(held.stream(), others).map(this::summary).toList());
+        model.addAttribute("find", find);
+        model.addAttribute("older", page.more() ? page.batches().get(page.batches().size() - 1).id().toString() : "");
+        model.addAttribute("unreadable", last.isEmpty() ? summaries.unreadable() : List.of());
         return "casebook/choose";
     }
 
-    private Case summary(Batch batch) {
-        String leading = casebook.examine(batch)
-                .leading()
-                .map(r -> r.condition().name() + ", " + Formats.probability(r.probability()))
-                .orElse("nothing leads");
+    private Case summary(BatchSummary batch) {
         return new Case(
                 batch.id().toString(),
                 batch.name(),
                 batch.code(),
-                Formats.duration(batch.log().ageAt(clock.instant())),
+                Formats.duration(batch.ageAt(clock.instant())),
                 batch.isHeld(),
-                leading);
+                batch.leading().name().isEmpty()
+                        ? "nothing leads"
+                        : batch.leading().name() + ", " + Formats.probability(batch.leading().probability()));
     }
 
     @GetMapping("/{id}")

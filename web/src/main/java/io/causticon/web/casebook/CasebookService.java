@@ -11,23 +11,20 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Share;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.Judge;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.Guard;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
-import org.springframework.context.event.EventListener;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** Examines batches, holds those that could hurt somebody, and lets a maker release them when the hazard is ruled out. */
 @Service
-public class CasebookService {
-
-    /** Who holds a batch when no person did. */
-    public static final String ITSELF = "Causticon";
+public class CasebookService implements Judge {
 
     private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
     private final BatchService batches;
@@ -53,20 +50,29 @@ public class CasebookService {
                 .orElseThrow();
     }
 
-    /** Holds a poured batch as soon as its log speaks for a hazard; on the bench the maker is warned instead. */
-    @EventListener
-    void holdIfHazardous(BatchLogged event) {
-        Batch batch = batches.get(event.batch());
-        if (batch.isHeld() || batch.life() == Life.BENCH) {
-            return;
+    /** A poured batch is held as soon as its log speaks for a hazard; on the bench the maker is warned instead. */
+    @Override
+    public Judgement of(Batch batch) {
+        if (batch.life() == Life.BENCH) {
+            return Judgement.UNKNOWN;
         }
-        Diagnosis diagnosis = examine(batch);
-        if (diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
-            ConditionReport worst = worst(diagnosis);
-            String reason = worst.condition().name() + " stood at " + Formats.probability(worst.probability());
-            Instant now = clock.instant();
-            batches.log(batch.id(), List.of(new Entry.Held(reason)), now, ITSELF, "hold-" + batch.id() + "-" + now);
-        }
+        // What cannot be worked out must not keep a line from being logged; it cannot be released either.
+        return Guard.of(batch.code(), () -> examine(batch)).map(CasebookService::judgement).orElse(Judgement.UNKNOWN);
+    }
+
+    private static Judgement judgement(Diagnosis diagnosis) {
+        Likely worst = likely(worst(diagnosis));
+        return new Judgement(
+                diagnosis.verdict() == Diagnosis.Verdict.HOLD
+                        ? Optional.of(new Entry.Held(worst.name() + " stood at " + Formats.probability(worst.probability())))
+                        : Optional.empty(),
+                diagnosis.leading().map(CasebookService::likely).orElse(Likely.NOTHING),
+                worst,
+                diagnosis.next().stream().findFirst().map(n -> n.finding().look()).orElse(""));
+    }
+
+    private static Likely likely(ConditionReport report) {
+        return new Likely(report.condition().name(), report.probability());
     }
 
     void hold(BatchId id, String reason, String by, String key) {
@@ -74,10 +80,15 @@ public class CasebookService {
         batches.log(id, List.of(new Entry.Held(reason.trim())), clock.instant(), by, key);
     }
 
-    /** @throws ProblemsException while a hazard is not ruled out */
+    /** @throws ProblemsException while a hazard is not ruled out, looked at in the moment of the release itself */
     void release(BatchId id, String reason, String by, String key) {
         requireWords("reason", reason);
-        Diagnosis diagnosis = examine(batches.get(id));
+        batches.logIf(id, this::requireCalm, List.of(new Entry.Released(reason.trim())), clock.instant(), by, key);
+    }
+
+    private void requireCalm(Batch batch) {
+        Diagnosis diagnosis = Guard.of(batch.code(), () -> examine(batch))
+                .orElseThrow(() -> ProblemsException.of("reason", ProblemKey.NOT_WORKED_OUT));
         if (diagnosis.verdict() != Diagnosis.Verdict.CALM) {
             ConditionReport worst = worst(diagnosis);
             throw ProblemsException.of(
@@ -86,7 +97,6 @@ public class CasebookService {
                     worst.condition().name(),
                     Share.fraction(worst.probability()));
         }
-        batches.log(id, List.of(new Entry.Released(reason.trim())), clock.instant(), by, key);
     }
 
     void conclude(BatchId id, String condition, String words, String by, String key) {

@@ -31,6 +31,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Writes the log of a made-up batch: temperatures, times and masses come from the models of the core with noise of a fixed seed,
@@ -60,6 +61,7 @@ final class DemoBatch {
     private double lyeIn;
     private double light;
     private double poured;
+    private @Nullable LoafHistory loaf;
 
     DemoBatch(BatchPlan plan, Instant begun, Instant now, Temperature room, long seed) {
         this.plan = plan;
@@ -208,6 +210,7 @@ final class DemoBatch {
     }
 
     private void core(LoafHistory history) {
+        loaf = history;
         for (double hours : new double[] {0.4, 1, 1.8, 2.6, 3.5, 5, 8, 14}) {
             at(poured + 60 * hours, new Entry.TemperatureRead(Spot.CORE, noisy(history.coreAt(hours))));
         }
@@ -218,6 +221,15 @@ final class DemoBatch {
                     case FULL -> GelExtent.FULL;
                 };
         at(poured + 60 * Math.max(4.2, history.peakHour() + 1), new Entry.GelSeen(extent));
+    }
+
+    /** A probe in the core that wrote by itself, evenly through the first twenty hours. */
+    DemoBatch probed(int readings) {
+        for (int i = 1; i <= readings && loaf != null; i++) {
+            double hours = 20.0 * i / readings;
+            at(poured + 60 * hours, new Entry.TemperatureRead(Spot.CORE, noisy(loaf.coreAt(hours))));
+        }
+        return this;
     }
 
     /** Out of the mould when the recipe's schedule says, cut two hours later, a bar weighed. */

@@ -72,7 +72,7 @@ public class BenchDevices {
                 .sorted(Comparator.comparing((Device d) -> d.batch() != null))
                 .map(d -> new Choice(
                         d.id().toString(),
-                        d.name() + ", " + d.kind().words() + (d.batch() == null ? "" : ", now at " + batches.get(d.batch()).name())))
+                        d.name() + ", " + d.kind().words() + (d.batch() == null ? "" : ", now at " + batches.name(d.batch()).orElse("another bench"))))
                 .toList();
     }
 

@@ -7,10 +7,15 @@ import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.shared.AtOnce;
+import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.ProblemWords;
+import io.causticon.web.shared.Redirect;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
@@ -30,12 +35,14 @@ class DeviceController {
     private final DeviceService devices;
     private final Readings readings;
     private final LiveFeed feed;
+    private final BatchService batches;
     private final ProblemWords words;
 
-    DeviceController(DeviceService devices, Readings readings, LiveFeed feed, ProblemWords words) {
+    DeviceController(DeviceService devices, Readings readings, LiveFeed feed, BatchService batches, ProblemWords words) {
         this.devices = devices;
         this.readings = readings;
         this.feed = feed;
+        this.batches = batches;
         this.words = words;
     }
 
@@ -55,7 +62,7 @@ class DeviceController {
             @RequestParam DeviceKind kind,
             @RequestParam(defaultValue = "false") boolean simulated) {
         try {
-            DeviceService.Added added = devices.add(name, kind, simulated);
+            DeviceService.Added added = AtOnce.named("name", name.trim(), () -> devices.add(name, kind, simulated));
             return show(model, Map.of(), "", simulated ? "" : added.token());
         } catch (ProblemsException e) {
             return show(model, words.byField(e.problems(), maker.formats()), name, "");
@@ -81,6 +88,9 @@ class DeviceController {
             @RequestParam(defaultValue = "") String onChange,
             @RequestParam(defaultValue = "") String step,
             RedirectAttributes after) {
+        if (batches.name(new BatchId(batch)).isEmpty()) {
+            throw new NotFoundException("batch " + batch);
+        }
         try {
             Integer every = everySeconds.isBlank() ? null : (int) NumberNotation.read("everySeconds", everySeconds);
             Double change = onChange.isBlank() ? null : change(device, onChange, maker);
@@ -89,7 +99,7 @@ class DeviceController {
             after.addFlashAttribute("deviceProblem", words.byField(e.problems(), maker.formats()).values().iterator().next());
             after.addFlashAttribute("deviceTyped", new Watch(device.toString(), spot == null ? "" : spot.name(), everySeconds, onChange));
         }
-        return "redirect:/bench/" + batch + "?step=" + step;
+        return Redirect.to("/bench/" + batch, "step", step);
     }
 
     /** A change in the maker's own unit, as the device's base unit. */
@@ -105,25 +115,29 @@ class DeviceController {
     @PostMapping("/bench/{batch}/device/rest")
     String rest(@PathVariable UUID batch, @RequestParam UUID device, @RequestParam(defaultValue = "") String step) {
         devices.rest(device);
-        return "redirect:/bench/" + batch + "?step=" + step;
+        return Redirect.to("/bench/" + batch, "step", step);
     }
 
     @GetMapping(path = "/bench/{batch}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter live(@PathVariable UUID batch, @ModelAttribute("maker") Maker maker) {
+        if (batches.name(new BatchId(batch)).isEmpty()) {
+            throw new NotFoundException("batch " + batch);
+        }
         return feed.watch(new BatchId(batch), maker);
     }
 
     private String show(Model model, Map<String, String> problems, String typed, String token) {
-        List<Line> lines = devices.all().stream()
+        Stream<Line> unreadable = devices.unreadable().entrySet().stream()
+                .map(u -> new Line(u.getKey().toString(), u.getValue(), "cannot be understood", "reads nothing", false));
+        Stream<Line> understood = devices.all().stream()
                 .map(d -> new Line(
                         d.id().toString(),
                         d.name(),
                         d.kind().words() + (d.simulated() ? ", simulated" : ""),
                         readings.silence(d.id()).map(s -> "last heard " + s.toSeconds() + " s ago").orElse("not heard yet")
                                 + (d.batch() == null ? "" : ", at a bench"),
-                        d.simulated()))
-                .toList();
-        model.addAttribute("devices", lines);
+                        d.simulated()));
+        model.addAttribute("devices", Stream.concat(understood, unreadable).toList());
         model.addAttribute("kinds", DeviceKind.values());
         model.addAttribute("problems", problems);
         model.addAttribute("typedName", typed);

@@ -2,11 +2,11 @@ package io.causticon.web.device;
 
 import io.causticon.core.observation.Spot;
 import io.causticon.web.batch.BatchId;
+import io.causticon.web.shared.Kept;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -20,22 +20,31 @@ class DeviceRow {
 
     String name = "";
 
-    @Enumerated(EnumType.STRING)
-    DeviceKind kind = DeviceKind.THERMOMETER;
+    String kind = DeviceKind.THERMOMETER.name();
 
     String tokenHash = "";
     boolean simulated;
     @Nullable UUID batchId;
 
-    @Enumerated(EnumType.STRING)
-    @Nullable Spot spot;
+    @Nullable String spot;
 
     @Nullable Integer everySeconds;
     @Nullable Double onChange;
     long lastSequence;
     boolean retired;
 
-    Device device() {
-        return new Device(id, name, kind, simulated, batchId == null ? null : new BatchId(batchId), spot, everySeconds, onChange, lastSequence);
+    /** Empty if what stands here cannot be a device. */
+    Optional<Device> device() {
+        return Kept.choice(DeviceKind.class, kind)
+                .map(k -> new Device(
+                        id,
+                        name,
+                        k,
+                        simulated,
+                        batchId == null ? null : new BatchId(batchId),
+                        spot == null ? null : Kept.choice(Spot.class, spot).orElse(null),
+                        everySeconds != null && everySeconds > 0 ? everySeconds : null,
+                        onChange != null && onChange > 0 ? onChange : null,
+                        lastSequence));
     }
 }

@@ -12,8 +12,10 @@ import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -53,7 +55,7 @@ public class DeviceService {
         }
         String token = newToken();
         row.name = called;
-        row.kind = kind;
+        row.kind = kind.name();
         row.simulated = simulated;
         row.tokenHash = hash(token);
         row.batchId = null;
@@ -61,22 +63,30 @@ public class DeviceService {
         row.lastSequence = 0;
         readings.forgetAll(row.id);
         devices.save(row);
-        return new Added(row.device(), token);
+        return new Added(row.device().orElseThrow(), token);
     }
 
     @Transactional(readOnly = true)
     public List<Device> all() {
-        return devices.findByRetiredFalseOrderByName().stream().map(DeviceRow::device).toList();
+        return devices.findByRetiredFalseOrderByName().stream().flatMap(r -> r.device().stream()).toList();
+    }
+
+    /** Names by id of what is listed as a device and cannot be understood. */
+    @Transactional(readOnly = true)
+    Map<UUID, String> unreadable() {
+        return devices.findByRetiredFalseOrderByName().stream()
+                .filter(r -> r.device().isEmpty())
+                .collect(Collectors.toMap(r -> r.id, r -> r.name));
     }
 
     @Transactional(readOnly = true)
     public List<Device> watching(BatchId batch) {
-        return devices.findByRetiredFalseAndBatchIdOrderByName(batch.value()).stream().map(DeviceRow::device).toList();
+        return devices.findByRetiredFalseAndBatchIdOrderByName(batch.value()).stream().flatMap(r -> r.device().stream()).toList();
     }
 
     @Transactional(readOnly = true)
     Optional<Device> byToken(String token) {
-        return devices.findByTokenHashAndRetiredFalse(hash(token)).map(DeviceRow::device);
+        return devices.findByTokenHashAndRetiredFalse(hash(token)).flatMap(DeviceRow::device);
     }
 
     /**
@@ -96,9 +106,11 @@ public class DeviceService {
         if (onChange != null && onChange <= 0) {
             throw ProblemsException.of("onChange", ProblemKey.TOO_LOW, "A change", onChange, 0.0);
         }
-        DeviceRow row = devices.findById(device).orElseThrow(() -> new NotFoundException("device " + device));
+        DeviceRow row = devices.findById(device)
+                .filter(r -> !r.retired)
+                .orElseThrow(() -> new NotFoundException("device " + device));
         row.batchId = batch.value();
-        row.spot = row.kind == DeviceKind.THERMOMETER ? (spot == null ? Spot.LYE : spot) : null;
+        row.spot = row.kind.equals(DeviceKind.THERMOMETER.name()) ? (spot == null ? Spot.LYE : spot).name() : null;
         row.everySeconds = everySeconds;
         row.onChange = onChange;
     }

@@ -6,12 +6,16 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.shared.Formats;
-import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -21,56 +25,80 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @Component
 class LiveFeed implements SmartLifecycle {
 
+    /** Every tablet, telephone and tab of one maker. */
+    static final int MOST_OF_A_MAKER = 12;
+
+    static final int MOST = 60;
     private static final long NEVER = 0L;
+    private static final int SENDERS = 16;
+    private static final long IDLE_SECONDS = 30;
+    private static final long ASKS_EVERY_SECONDS = 20;
 
     private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
-    /** One thread for all: a bench that reads slowly must not hold up a device. */
-    private final ExecutorService sender = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "live-feed");
+    /** A bench that reads slowly holds one of them up, and no device. */
+    private final ThreadPoolExecutor senders = new ThreadPoolExecutor(
+            SENDERS, SENDERS, IDLE_SECONDS, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), task -> {
+                Thread thread = new Thread(task, "live-feed");
+                thread.setDaemon(true);
+                return thread;
+            });
+
+    private final ScheduledExecutorService asking = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "asks-benches");
         thread.setDaemon(true);
         return thread;
     });
 
     private volatile boolean running;
 
-    private record Watcher(BatchId batch, Formats formats, SseEmitter emitter) {}
+    LiveFeed() {
+        senders.allowCoreThreadTimeOut(true);
+    }
 
-    SseEmitter watch(BatchId batch, Maker maker) {
+    /**
+     * Watches. Where there are as many as can be, the oldest is let go: mostly a page that was left long ago, whose connection nobody hung up.
+     */
+    synchronized SseEmitter watch(BatchId batch, Maker maker) {
+        List<Watcher> hers = watchers.stream().filter(w -> w.maker().equals(maker.name())).toList();
+        if (hers.size() >= MOST_OF_A_MAKER) {
+            hers.get(0).dismiss();
+        } else if (watchers.size() >= MOST) {
+            watchers.get(0).dismiss();
+        }
         SseEmitter emitter = new SseEmitter(NEVER);
-        Watcher watcher = new Watcher(batch, maker.formats(), emitter);
+        Watcher watcher = new Watcher(batch, maker.name(), maker.formats(), emitter, senders, watchers::remove);
         emitter.onCompletion(() -> watchers.remove(watcher));
         emitter.onTimeout(() -> watchers.remove(watcher));
         emitter.onError(e -> watchers.remove(watcher));
         watchers.add(watcher);
-        send(watcher, "hello", Map.of());
+        watcher.send("hello", Map.of());
         return emitter;
+    }
+
+    int watching() {
+        return watchers.size();
     }
 
     @EventListener
     void taken(Readings.Taken taken) {
         Device device = taken.device();
-        later(() -> watchers.stream()
-                .filter(w -> w.batch().equals(device.batch()))
-                .forEach(w -> send(
-                        w,
+        tell(device.batch(), w -> w.send(
                         "reading",
                         Map.of(
                                 "device", device.id().toString(),
                                 "value", number(device.kind(), taken.reading().value(), w.formats()),
                                 "sequence", taken.reading().sequence(),
-                                "at", taken.reading().at().toEpochMilli()))));
+                                "at", taken.reading().at().toEpochMilli())));
     }
 
     @EventListener
     void logged(BatchLogged logged) {
-        later(() -> watchers.stream()
-                .filter(w -> w.batch().equals(logged.batch()))
-                .forEach(w -> send(w, "logged", Map.of())));
+        tell(logged.batch(), w -> w.send("logged", Map.of()));
     }
 
-    private void later(Runnable task) {
+    private void tell(@Nullable BatchId batch, Consumer<Watcher> message) {
         if (running) {
-            sender.execute(task);
+            watchers.stream().filter(w -> w.batch().equals(batch)).forEach(message);
         }
     }
 
@@ -84,18 +112,15 @@ class LiveFeed implements SmartLifecycle {
         };
     }
 
-    private void send(Watcher watcher, String name, Map<String, Object> data) {
-        try {
-            watcher.emitter().send(SseEmitter.event().name(name).data(data));
-        } catch (IOException | IllegalStateException e) {
-            // The bench is gone; the container ends the rest.
-            watchers.remove(watcher);
-        }
+    /** A connection that is gone is noticed when something is sent into it. */
+    private void ask() {
+        watchers.forEach(w -> w.send("still-here", Map.of()));
     }
 
     @Override
     public void start() {
         running = true;
+        asking.scheduleWithFixedDelay(this::ask, ASKS_EVERY_SECONDS, ASKS_EVERY_SECONDS, TimeUnit.SECONDS);
     }
 
     @Override
@@ -112,14 +137,8 @@ class LiveFeed implements SmartLifecycle {
     @Override
     public void stop() {
         running = false;
-        sender.shutdownNow();
-        for (Watcher watcher : watchers) {
-            try {
-                watcher.emitter().complete();
-            } catch (IllegalStateException e) {
-                // Its connection went before it.
-                watchers.remove(watcher);
-            }
-        }
+        watchers.forEach(Watcher::letGo);
+        asking.shutdownNow();
+        senders.shutdownNow();
     }
 }

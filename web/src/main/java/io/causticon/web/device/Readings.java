@@ -3,8 +3,11 @@ package io.causticon.web.device;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Spot;
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.shared.NotFoundException;
+import io.causticon.web.shared.UnreadableException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -14,12 +17,16 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 
 /** The one port that every reading comes through: stores it once, tells who watches, logs it where a rule says so. */
 @Service
 public class Readings {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Readings.class);
 
     private final ReadingStore store;
     private final BatchService batches;
@@ -80,11 +87,17 @@ public class Readings {
             return false;
         }
         logged.put(device.id(), reading);
-        Instant begun = batches.get(device.batch()).log().begun();
-        if (!reading.at().isBefore(begun)) {
-            batches.log(device.batch(), List.of(entry), reading.at(), device.name(), "device-" + device.id() + "-" + reading.sequence());
+        try {
+            Instant begun = batches.get(device.batch()).log().begun();
+            if (!reading.at().isBefore(begun)) {
+                batches.log(device.batch(), List.of(entry), reading.at(), device.name(), "device-" + device.id() + "-" + reading.sequence());
+            }
+            return true;
+        } catch (ProblemsException | NotFoundException | UnreadableException e) {
+            // The reading is stored; that the log cannot take it is no fault of the device.
+            LOG.warn("{} of {} could not be logged: {}", reading.value(), device.name(), e.getMessage());
+            return false;
         }
-        return true;
     }
 
     /** What a reading is in the log; a scale's is none before somebody says of what. */

@@ -8,6 +8,8 @@ import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.LoafForecasts;
+import io.causticon.web.shared.NotFoundException;
+import io.causticon.web.shared.UnreadableException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -119,14 +121,24 @@ class SimulatedDevices implements DisposableBean {
 
     private void tick() {
         try {
-            for (Device device : devices.all()) {
-                if (device.simulated() && device.batch() != null && device.kind() != DeviceKind.BLENDER) {
-                    read(device);
-                }
-            }
+            devices.all().stream()
+                    .filter(d -> d.simulated() && d.batch() != null && d.kind() != DeviceKind.BLENDER)
+                    .forEach(this::readIfPossible);
         } catch (RuntimeException e) {
             // One bad beat must not end all later ones.
-            LOG.warn("A simulated device could not read: {}", e.toString());
+            LOG.warn("Simulated devices could not be listed: {}", e.toString());
+        }
+    }
+
+    private void readIfPossible(Device device) {
+        try {
+            read(device);
+        } catch (UnreadableException | NotFoundException e) {
+            // Its batch tells nobody anything; that is shown where batches are.
+            LOG.debug("{} has nothing to read", device.name());
+        } catch (RuntimeException e) {
+            // One bad device must not silence the others.
+            LOG.warn("{} could not read: {}", device.name(), e.toString());
         }
     }
 

@@ -4,7 +4,6 @@ import io.causticon.core.forecast.LyePeak;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
@@ -12,6 +11,7 @@ import io.causticon.core.notation.DoseNotation;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.WhenWords;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -79,27 +79,16 @@ record BatchSheet(
     }
 
     private static Row liquid(LiquidPortion l, Formats f) {
-        return new Row(l.liquid().name(), (l.frozen() ? "frozen, " : "") + when(l.joins()), f.mass(l.mass()));
+        String when = WhenWords.ofLiquid(l.joins());
+        return new Row(l.liquid().name(), (l.frozen() ? "frozen, " : "") + (when.isEmpty() ? "for the lye" : when), f.mass(l.mass()));
     }
 
     private static Row additive(AdditivePortion a, Maker maker) {
         String dose = DoseNotation.write(a.dose(), maker.units());
         return new Row(
                 a.additive().name(),
-                when(a.joins()) + (a.dose().isSpooned() ? ", " + dose : ""),
+                WhenWords.ofAdditive(a.joins()) + (a.dose().isSpooned() ? ", " + dose : ""),
                 maker.formats().mass(a.mass()));
-    }
-
-    private static String when(Joins joins) {
-        return switch (joins) {
-            case LYE -> "with the lye";
-            case COOLED_LYE -> "into cooled lye";
-            case FATS -> "into the fats";
-            case EMULSION -> "at emulsion";
-            case TRACE -> "at light trace";
-            case LAST -> "in the last second, by hand";
-            case TOP -> "on top";
-        };
     }
 
     private static List<String> steps(BatchPlan plan, TraceKnowledge trace, AlkaliBalance balance, Maker maker) {
@@ -121,7 +110,7 @@ record BatchSheet(
         if (balance.isSplit()) {
             steps.add("The liquids that join later: " + balance.liquids().stream()
                     .filter(l -> !l.dissolvesLye())
-                    .map(l -> l.liquid().name() + " " + when(l.joins()))
+                    .map(l -> l.liquid().name() + " " + WhenWords.ofLiquid(l.joins()))
                     .reduce((a, b) -> a + ", " + b)
                     .orElse("") + ".");
         }

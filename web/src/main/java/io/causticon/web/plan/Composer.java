@@ -143,7 +143,8 @@ final class Composer {
                 wishes.add(wish);
             }
         });
-        Set<String> without = Arrays.stream(form.get("without").split("\\s*,\\s*"))
+        Set<String> without = Arrays.stream(form.get("without").split(","))
+                .map(String::strip)
                 .filter(w -> !w.isBlank())
                 .collect(Collectors.toSet());
         OptionalDouble cost = form.has("mostCost")

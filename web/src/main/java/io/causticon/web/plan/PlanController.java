@@ -15,6 +15,7 @@ import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.ProblemWords;
+import io.causticon.web.shared.Redirect;
 import io.causticon.web.shelf.Pantry;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
@@ -43,7 +44,7 @@ class PlanController {
 
     private static final String UNNAMED = "Unnamed";
     private static final List<String> SMALL_FIELDS = List.of(
-            "superfat", "purity", "naohShare", "kohPurity", "mixAt", "fatStep", "lyeStep", "mould", "process", "gel");
+            "superfat", "purity", "naohShare", "kohPurity", "mixAt", "freezer", "fatStep", "lyeStep", "mould", "process", "gel");
     private static final List<String> MOULD_FIELDS = List.of("fillHeight", "overage", "thickness", "spare");
 
     private static final List<String> FIT_FIELDS = List.of("fit", "mostCost", "mostChange");
@@ -76,6 +77,11 @@ class PlanController {
     /** What a request is about: the form, who typed it, from which version, and what stands on the shelf. */
     private record Sitting(PlanForm form, Maker maker, Pantry pantry, @Nullable UUID recipe, int version, @Nullable BatchPlan before) {
 
+        /** The same, begun from another version. */
+        Sitting from(int other) {
+            return new Sitting(form, maker, pantry, recipe, other, before);
+        }
+
         Sitting with(PlanForm other) {
             return new Sitting(other, maker, pantry, recipe, version, before);
         }
@@ -92,7 +98,11 @@ class PlanController {
 
     @GetMapping
     String choose(Model model, @ModelAttribute("maker") Maker maker) {
-        model.addAttribute("recipes", recipes.all().stream().map(r -> card(r, maker.formats())).toList());
+        model.addAttribute("recipes", recipes.all().stream()
+                .map(r -> r.newest()
+                        .map(n -> card(n, maker.formats()))
+                        .orElseGet(() -> new Card(r.recipe().toString(), r.name(), "", "cannot be understood", "open it to see what is kept")))
+                .toList());
         return "plan/choose";
     }
 
@@ -116,8 +126,8 @@ class PlanController {
                 maker.formats(),
                 maker.mixAt(),
                 pantry.moulds().get(0).name(),
-                memory.lastUsed(BatchPlan::lyeVessel, pantry),
-                memory.lastUsed(BatchPlan::fatsVessel, pantry));
+                memory.lastLyeVessel(pantry),
+                memory.lastFatsVessel(pantry));
         return show(model, new Sitting(form, maker, pantry, null, 0, null), Map.of());
     }
 
@@ -249,7 +259,11 @@ class PlanController {
         if (result.plan().isEmpty()) {
             return show(model, s, wording(result.problems().all(), maker));
         }
-        return "redirect:/plan/" + keep(recipe, result.plan().get(), maker).recipe();
+        try {
+            return "redirect:/plan/" + keep(recipe, result.plan().get(), version, maker).recipe();
+        } catch (ProblemsException e) {
+            return show(model, told(s, e), wording(e.problems(), maker));
+        }
     }
 
     /** Keeps the recipe and begins a batch from it. */
@@ -272,20 +286,26 @@ class PlanController {
             Instant start = begun.isBlank()
                     ? now
                     : TimeNotation.read("begun", begun, Instant.EPOCH, now, maker.zone());
-            RecipeService.Recipe kept = keep(recipe, result.plan().get(), maker);
+            RecipeService.Recipe kept = keep(recipe, result.plan().get(), version, maker);
             BatchId batch = batches.begin(
                     kept.plan(), kept.recipe(), kept.version(), start, maker.displayName(), maker.zone(), key);
-            return "redirect:/bench/" + batch + (begun.isBlank() ? "" : "?at=" + maker.formats().input(start));
+            return Redirect.to("/bench/" + batch, "at", begun.isBlank() ? "" : maker.formats().input(start));
         } catch (ProblemsException e) {
             model.addAttribute("begun", begun);
-            return show(model, s, wording(e.problems(), maker));
+            return show(model, told(s, e), wording(e.problems(), maker));
         }
     }
 
-    private RecipeService.Recipe keep(@Nullable UUID recipe, BatchPlan plan, Maker maker) {
+    /** Who was told of a later version begins from that: saved once more, hers is put on top. */
+    private Sitting told(Sitting s, ProblemsException e) {
+        boolean newer = e.problems().stream().anyMatch(p -> p.key() == ProblemKey.NEWER_VERSION);
+        return newer && s.recipe() != null ? s.from(recipes.versions(s.recipe()).get(0)) : s;
+    }
+
+    private RecipeService.Recipe keep(@Nullable UUID recipe, BatchPlan plan, int base, Maker maker) {
         return recipe == null
                 ? recipes.create(plan, maker.displayName())
-                : recipes.save(recipe, plan, maker.displayName());
+                : recipes.save(recipe, plan, base, maker.displayName());
     }
 
     private Sitting sitting(

@@ -12,6 +12,7 @@ import io.causticon.core.notation.DoseNotation;
 import io.causticon.core.notation.LineNotation;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.notation.Units;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.shared.Formats;
@@ -74,12 +75,21 @@ record PlanForm(
 
     /** So many rows at least: most recipes have three to five fats. */
     private static final int FAT_ROWS = 4;
+    private static final double USUAL_OUNCES = 0.05;
+
+    /** No recipe has more of anything; one more is read, so that it can be told. */
+    static final int MOST_ROWS = 60;
 
     private static final Set<String> ONCE = Set.of(
-            "name", "note", "process", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "liquidWay",
+            "name", "note", "process", "freezer", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay",
             "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel", "pot",
             "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
+
+    /** Of a kitchen scale: a gram, or where it shows ounces a twentieth of one. */
+    private static Mass usualStep(Units units) {
+        return units.mass() == Units.MassUnit.GRAM ? Mass.grams(1) : Mass.ounces(USUAL_OUNCES);
+    }
 
     /**
      * A form for a new plan.
@@ -90,7 +100,7 @@ record PlanForm(
      * @param fatsVessel what the fats were last melted in; may be empty
      */
     static PlanForm fresh(Formats formats, Temperature mixAt, String mould, String lyeVessel, String fatsVessel) {
-        String step = MassNotation.write(Mass.grams(1), formats.units());
+        String step = MassNotation.write(usualStep(formats.units()), formats.units());
         Map<String, String> one = new HashMap<>(Map.of(
                 "process", "COLD",
                 "gel", "ALLOW",
@@ -102,7 +112,10 @@ record PlanForm(
                 "kohPurity", "90",
                 "liquidWay", "LYE_CONCENTRATION",
                 "liquidValue", "33"));
-        one.putAll(Map.of("vessel", lyeVessel, "pot", fatsVessel));
+        one.putAll(Map.of(
+                "vessel", lyeVessel,
+                "pot", fatsVessel,
+                "freezer", formats.temperatureNumber(BatchPlan.USUAL_FREEZER).replace('\u2212', '-').replaceAll("\\.0$", "")));
         one.putAll(Map.of(
                 "fatStep", step, "lyeStep", step, "sizedBy", SizedBy.WEIGHTS.name(), "overage", "0", "thickness", "25",
                 "portionWay", Portioning.Way.WHOLE.name(), "stuck", "3", "mostChange", "20"));
@@ -121,10 +134,12 @@ record PlanForm(
         one.put("gel", plan.gel().name());
         one.put("mould", plan.mould() == null ? "" : plan.mould().name());
         one.put("mixAt", formats.temperatureNumber(plan.mixAt()).replace('\u2212', '-').replaceAll("\\.0$", ""));
+        one.put("freezer", formats.temperatureNumber(plan.freezer()).replace('\u2212', '-').replaceAll("\\.0$", ""));
         one.put("superfat", percent(f.superfat().fraction()));
         one.put("naohShare", percent(f.alkali().naohShare().fraction()));
         one.put("purity", percent(f.alkali().naohPurity().fraction()));
         one.put("kohPurity", percent(f.alkali().kohPurity().fraction()));
+        one.put("kohCertified", f.alkali().kohCertified() ? "on" : "");
         one.put("liquidWay", f.liquidTarget().way().name());
         one.put("liquidValue", target(f.liquidTarget()));
         one.put("fatStep", MassNotation.write(plan.scales().fatStep(), formats.units()));
@@ -279,7 +294,7 @@ record PlanForm(
     }
 
     private static <T> List<T> rows(MultiValueMap<String, String> typed, String field, Function<Integer, T> row) {
-        return IntStream.range(0, typed.getOrDefault(field, List.of()).size())
+        return IntStream.range(0, Math.min(MOST_ROWS + 1, typed.getOrDefault(field, List.of()).size()))
                 .boxed()
                 .map(row)
                 .toList();

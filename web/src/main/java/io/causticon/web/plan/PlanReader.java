@@ -12,6 +12,7 @@ import io.causticon.core.formula.Joins;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portions;
+import io.causticon.core.formula.PlanCheck;
 import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Pouring.SizedBy;
 import io.causticon.core.formula.Process;
@@ -25,6 +26,7 @@ import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -42,9 +44,6 @@ final class PlanReader {
 
     private static final int LONGEST_NAME = 80;
     private static final int LONGEST_NOTE = 2000;
-    private static final int MOST_ROWS = 60;
-    private static final Mass FINEST_STEP = Mass.grams(0.001);
-    private static final Mass COARSEST_STEP = Mass.grams(50);
     private static final double SUM_TOLERANCE = 0.001;
 
     private final PlanForm form;
@@ -86,13 +85,15 @@ final class PlanReader {
         AlkaliChoice alkali = new AlkaliChoice(
                 fields.percent("naohShare", form.get("naohShare"), Share.WHOLE),
                 fields.percent("purity", form.get("purity"), AlkaliChoice.USUAL_NAOH_PURITY),
-                fields.percent("kohPurity", form.get("kohPurity"), AlkaliChoice.USUAL_KOH_PURITY));
+                fields.percent("kohPurity", form.get("kohPurity"), AlkaliChoice.USUAL_KOH_PURITY),
+                form.has("kohCertified"));
         fields.checkShare("naohShare", alkali.naohShare());
         Share superfat = fields.percent("superfat", form.get("superfat"), Share.NONE);
         LiquidTarget target = target();
         Temperature mixAt = fields.take(
                 () -> TemperatureNotation.readAt(Spot.BATTER, "mixAt", form.get("mixAt"), units), Temperature.celsius(40));
         Scales scales = new Scales(step("fatStep"), step("lyeStep"));
+        Temperature freezer = form.has("freezer") ? freezer() : BatchPlan.USUAL_FREEZER;
         Process process = fields.choice("process", form.get("process"), Process.class, Process.COLD);
         GelGoal gel = fields.choice("gel", form.get("gel"), GelGoal.class, GelGoal.ALLOW);
         if (!problems.isEmpty()) {
@@ -114,8 +115,10 @@ final class PlanReader {
                 pouring,
                 vessel("vessel", before == null ? null : before.lyeVessel()),
                 vessel("pot", before == null ? null : before.fatsVessel()),
+                freezer,
                 form.get("note").trim());
         problems.addAll(Portions.check(plan).all());
+        PlanCheck.checkScales(plan, problems);
         return new Result(problems.isEmpty() ? Optional.of(plan) : Optional.empty(), problems);
     }
 
@@ -159,8 +162,15 @@ final class PlanReader {
         if (form.get("note").length() > LONGEST_NOTE) {
             problems.add("note", ProblemKey.TOO_LONG, form.get("note").length(), LONGEST_NOTE);
         }
-        if (form.fats().size() > MOST_ROWS + 1) {
-            problems.add("fats", ProblemKey.TOO_MANY, form.fats().size(), MOST_ROWS);
+        checkRows("fats", form.fats());
+        checkRows("liquidParts", form.liquids());
+        checkRows("additive0", form.additives());
+        checkRows("portions", form.portions());
+    }
+
+    private void checkRows(String field, List<?> rows) {
+        if (rows.size() > PlanForm.MOST_ROWS) {
+            problems.add(field, ProblemKey.TOO_MANY, rows.size(), PlanForm.MOST_ROWS);
         }
     }
 
@@ -276,13 +286,20 @@ final class PlanReader {
                 .findFirst());
     }
 
+    private Temperature freezer() {
+        Temperature read = fields.take(() -> TemperatureNotation.read("freezer", form.get("freezer"), units), BatchPlan.USUAL_FREEZER);
+        Interval possible = PlanCheck.FREEZER;
+        if (!possible.contains(read.celsius())) {
+            boolean low = read.celsius() < possible.low();
+            problems.add(
+                    "freezer", low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A freezer", read, Temperature.celsius(low ? possible.low() : possible.high()));
+        }
+        return read;
+    }
+
     private Mass step(String field) {
         Mass step = fields.take(() -> MassNotation.read(field, form.get(field), units), Mass.grams(1));
-        if (step.grams() < FINEST_STEP.grams()) {
-            problems.add(field, ProblemKey.TOO_LOW, "A scale's step", step, FINEST_STEP);
-        } else if (step.isMoreThan(COARSEST_STEP)) {
-            problems.add(field, ProblemKey.TOO_HIGH, "A scale's step", step, COARSEST_STEP);
-        }
+        PlanCheck.checkStep(field, step, problems);
         return step;
     }
 

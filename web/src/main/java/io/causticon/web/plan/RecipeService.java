@@ -2,9 +2,13 @@ package io.causticon.web.plan;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.web.batch.PlanCodec;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.NotFoundException;
+import io.causticon.web.shared.UnreadableException;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,9 +38,19 @@ public class RecipeService {
      */
     public record Recipe(UUID recipe, int version, BatchPlan plan) {}
 
+    /**
+     * What is kept of a recipe.
+     *
+     * @param name what it is called
+     * @param newest its newest version; empty if that cannot be understood
+     */
+    record Kept(UUID recipe, String name, Optional<Recipe> newest) {}
+
     @Transactional(readOnly = true)
-    List<Recipe> all() {
-        return recipes.findAllByOrderByName().stream().map(r -> latest(r.id)).toList();
+    List<Kept> all() {
+        return recipes.findAllByOrderByName().stream()
+                .map(r -> new Kept(r.id, r.name, versions.findFirstByRecipeIdOrderByNumberDesc(r.id).flatMap(this::readable)))
+                .toList();
     }
 
     /** @throws NotFoundException if there is none */
@@ -69,13 +83,21 @@ public class RecipeService {
         return add(row.id, 1, plan, by);
     }
 
-    /** Adds a version if the plan differs from the newest; a plan that says the same adds none. */
+    /**
+     * Adds a version if the plan differs from the newest; a plan that says the same adds none.
+     *
+     * @param base the version that the maker began from; 0 where that is not known
+     * @throws ProblemsException if a later one was kept since
+     */
     @Transactional
-    public Recipe save(UUID recipe, BatchPlan plan, String by) {
+    public Recipe save(UUID recipe, BatchPlan plan, int base, String by) {
         VersionRow newest = versions.findFirstByRecipeIdOrderByNumberDesc(recipe)
                 .orElseThrow(() -> new NotFoundException("recipe " + recipe));
         if (newest.plan.equals(plans.write(plan))) {
             return recipe(newest);
+        }
+        if (base > 0 && base < newest.number) {
+            throw ProblemsException.of("name", ProblemKey.NEWER_VERSION, newest.createdBy, newest.number, base);
         }
         recipes.findById(recipe).orElseThrow().name = plan.name();
         return add(recipe, newest.number + 1, plan, by);
@@ -92,7 +114,22 @@ public class RecipeService {
         return new Recipe(recipe, number, plan);
     }
 
+    private Optional<Recipe> readable(VersionRow row) {
+        try {
+            return Optional.of(recipe(row));
+        } catch (UnreadableException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** @throws UnreadableException if what stands there is no plan */
     private Recipe recipe(VersionRow row) {
-        return new Recipe(row.recipeId, row.number, plans.read(row.plan));
+        try {
+            return new Recipe(row.recipeId, row.number, plans.read(row.plan));
+        } catch (RuntimeException e) {
+            // Whatever is wrong with the text.
+            throw new UnreadableException(
+                    "Version " + row.number + " of this recipe cannot be understood", "Its plan cannot be understood.", List.of(row.plan));
+        }
     }
 }

@@ -79,7 +79,7 @@ final class Reckoner {
     }
 
     Reckoning reckon(PlanForm form) {
-        Estimate superfat = Superfat.distribution(Weights.planned(formula), formula.alkali(), plan.scales());
+        Estimate superfat = Superfat.distribution(Weights.planned(formula).shownOn(plan.scales()), formula.alkali(), plan.scales());
         LyePeak peak = LyePeak.of(plan, maker.room());
         Optional<LoafEnsemble> loaf = LoafForecast.planned(plan, maker.room(), DRAWS);
         Composition composition = Composition.of(formula.fats());
@@ -140,8 +140,10 @@ final class Reckoner {
     private List<Reckoning.Step> steps() {
         List<Reckoning.Step> steps = new ArrayList<>();
         steps.add(new Reckoning.Step("for the fats", formats.massNumber(balance.forFats())));
+        boolean excess = formula.superfat().fraction() < 0;
         steps.add(new Reckoning.Step(
-                "left out, " + formats.percent(formula.superfat(), 1), formats.massNumber(balance.leftOut().times(-1))));
+                (excess ? "in excess, " : "left out, ") + formats.percent(formula.superfat(), 1),
+                (excess ? "+" : "") + formats.massNumber(balance.leftOut().times(-1))));
         if (balance.forAcid().isPositive()) {
             steps.add(new Reckoning.Step("for acids", "+" + formats.massNumber(balance.forAcid())));
         }

@@ -1,18 +1,17 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Vessel;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.mould.Mould;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.preflight.WorkshopFacts.LastBatch;
 import io.causticon.core.preflight.WorkshopFacts.Tried;
+import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.web.account.Maker;
-import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.MixMemory;
+import io.causticon.web.batch.Summaries;
+import io.causticon.web.shared.Guard;
 import io.causticon.web.shared.MemoryWords;
 import io.causticon.web.shelf.Pantry;
 import java.time.Clock;
@@ -20,9 +19,8 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicReference;
-import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -31,24 +29,19 @@ import org.springframework.stereotype.Component;
 class WorkshopMemory {
 
     private final BatchService batches;
+    private final Summaries summaries;
     private final MixMemory mixes;
     private final Clock clock;
-    private final AtomicReference<@Nullable Memory> memory = new AtomicReference<>();
+    private final Map<String, Optional<LastBatch>> lastInMould = new ConcurrentHashMap<>();
 
-    WorkshopMemory(BatchService batches, MixMemory mixes, Clock clock) {
+    WorkshopMemory(BatchService batches, Summaries summaries, MixMemory mixes, Clock clock) {
         this.batches = batches;
+        this.summaries = summaries;
         this.mixes = mixes;
         this.clock = clock;
     }
 
-    private record Memory(Map<String, LastBatch> lastInMould) {}
-
     WorkshopFacts facts(BatchPlan plan, Pantry pantry, Maker maker) {
-        Memory now = memory.get();
-        if (now == null) {
-            now = remember();
-            memory.set(now);
-        }
         Mould mould = plan.mould();
         MixMemory.Known known = mixes.known();
         Map<String, Tried> tried = new HashMap<>();
@@ -61,7 +54,7 @@ class WorkshopMemory {
                 maker.room(),
                 tried,
                 pantry.vessels(),
-                mould == null ? null : now.lastInMould().get(mould.name()),
+                mould == null ? null : lastInto(mould.name()).orElse(null),
                 pantry.lotsPastUse(LocalDate.ofInstant(clock.instant(), maker.zone())),
                 known.trace());
     }
@@ -71,31 +64,28 @@ class WorkshopMemory {
         return mixes.known().trace();
     }
 
-    /** Name of the vessel that the youngest batch used which named one and which still stands on the shelf; empty when none did. */
-    String lastUsed(Function<BatchPlan, @Nullable Vessel> use, Pantry pantry) {
-        return batches.all().stream()
-                .map(b -> use.apply(b.plan()))
-                .filter(v -> v != null && pantry.vessel(v.name()).isPresent())
-                .findFirst()
-                .map(Vessel::name)
-                .orElse("");
+    /** The vessel that lye was dissolved in last and that still stands on the shelf; empty when none does. */
+    String lastLyeVessel(Pantry pantry) {
+        return lastOf(summaries.lyeVessels(), pantry);
+    }
+
+    /** The same for fats. */
+    String lastFatsVessel(Pantry pantry) {
+        return lastOf(summaries.fatsVessels(), pantry);
+    }
+
+    private static String lastOf(List<String> used, Pantry pantry) {
+        return used.stream().filter(v -> pantry.vessel(v).isPresent()).findFirst().orElse("");
     }
 
     @EventListener
     void forget(BatchLogged event) {
-        memory.set(null);
+        lastInMould.clear();
     }
 
-    private Memory remember() {
-        Map<String, LastBatch> last = new HashMap<>();
-        List<Batch> youngestFirst = batches.all();
-        for (Batch batch : youngestFirst) {
-            BatchFacts facts = batch.facts(clock.instant());
-            Mould mould = batch.plan().mould();
-            if (mould != null && facts.wasPoured()) {
-                last.putIfAbsent(mould.name(), new LastBatch(batch.name(), batch.plan().formula().allergens()));
-            }
-        }
-        return new Memory(last);
+    private Optional<LastBatch> lastInto(String mould) {
+        return lastInMould.computeIfAbsent(mould, m -> summaries.lastInto(m)
+                .flatMap(id -> Guard.of(m, () -> batches.get(id)))
+                .map(b -> new LastBatch(b.name(), b.plan().formula().allergens())));
     }
 }

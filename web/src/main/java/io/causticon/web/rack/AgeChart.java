@@ -1,9 +1,8 @@
 package io.causticon.web.rack;
 
 import io.causticon.core.cure.Tasks;
-import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
-import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LogTimeAxis;
@@ -21,23 +20,29 @@ final class AgeChart {
     private static final double ROW = 44;
     private static final double TEN_MINUTES = 10;
     private static final double YEAR = 525_600;
+    private static final double TEN_YEARS = 10 * YEAR;
 
     private final Formats formats;
     private final Instant now;
-    private final LogTimeAxis axis = new LogTimeAxis(TEN_MINUTES, YEAR, LEFT, RIGHT);
+    private final LogTimeAxis axis;
     private final Drawing.Builder drawing;
 
-    private AgeChart(int rows, Formats formats, Instant now) {
+    /** @param oldest age of the oldest in minutes: beyond a year the axis goes on to ten */
+    private AgeChart(int rows, double oldest, Formats formats, Instant now) {
+        this.axis = new LogTimeAxis(TEN_MINUTES, oldest > YEAR ? TEN_YEARS : YEAR, LEFT, RIGHT);
         this.formats = formats;
         this.now = now;
         this.drawing = Drawing.sized(WIDTH, TOP + rows * ROW + 6, "Batches by age on a logarithmic scale");
     }
 
-    static Drawing of(List<Batch> batches, Formats formats, Instant now) {
-        AgeChart chart = new AgeChart(batches.size(), formats, now);
+    static Drawing of(List<BatchSummary> batches, Formats formats, Instant now) {
+        AgeChart chart = new AgeChart(batches.size(), batches.stream().mapToDouble(b -> minutes(b, now)).max().orElse(0), formats, now);
         chart.grid(batches.size());
         for (int i = 0; i < batches.size(); i++) {
-            chart.row(batches.get(i), TOP + i * ROW + ROW / 2);
+            BatchSummary batch = batches.get(i);
+            double y = TOP + i * ROW + ROW / 2;
+            chart.name(batch, y);
+            chart.row(batch, Row.of(batch, now), y);
         }
         return chart.drawing.done();
     }
@@ -52,39 +57,52 @@ final class AgeChart {
                 new LogTimeAxis.Tick(10_080, "1 wk"),
                 new LogTimeAxis.Tick(40_320, "4 wk"),
                 new LogTimeAxis.Tick(131_040, "3 mo"),
-                new LogTimeAxis.Tick(525_600, "1 y"));
-        ticks.forEach(t -> {
+                new LogTimeAxis.Tick(YEAR, "1 y"),
+                new LogTimeAxis.Tick(3 * YEAR, "3 y"),
+                new LogTimeAxis.Tick(TEN_YEARS, "10 y"));
+        ticks.stream().filter(t -> t.minutes() <= axis.toMinutes()).forEach(t -> {
             double x = axis.x(t.minutes());
             drawing.line(x, TOP, x, TOP + rows * ROW, "rule").textMiddle(x, 16, t.label(), "tick");
         });
     }
 
-    private void row(Batch batch, double y) {
-        double age = minutes(batch, now);
-        double poured = minutes(batch, Tasks.poured(batch.plan(), batch.log()));
-        double out = minutes(batch, Tasks.unmoulded(batch.plan(), batch.log()));
-        // What takes longer than forecast goes on until it is logged as done.
-        if (batch.life() == Life.BENCH) {
-            out += Math.max(0, age - poured);
-            poured = Math.max(poured, age);
-        } else if (batch.life() == Life.MOULD) {
-            out = Math.max(out, age);
+    /** What a row needs to be drawn, in minutes. */
+    private record Row(double age, double poured, double out, double ready, List<Tasks.Task> tasks) {
+
+        static Row of(BatchSummary batch, Instant now) {
+            double age = minutes(batch, now);
+            double poured = minutes(batch, batch.pouredAt());
+            double out = minutes(batch, batch.unmouldedAt());
+            // What takes longer than forecast goes on until it is logged as done.
+            if (batch.life() == Life.BENCH) {
+                out += Math.max(0, age - poured);
+                poured = Math.max(poured, age);
+            } else if (batch.life() == Life.MOULD) {
+                out = Math.max(out, age);
+            }
+            double ready = minutes(batch, batch.readyAt());
+            return new Row(age, poured, out, ready, batch.tasks());
         }
-        double ready = minutes(batch, Tasks.ready(batch.plan(), batch.log()));
+    }
+
+    private void name(BatchSummary batch, double y) {
+        drawing.link(0, y - 3, shortened(batch.name()), "row-name" + (batch.isHeld() ? " held" : ""), "/batch/" + batch.id());
+    }
+
+    private void row(BatchSummary batch, Row row, double y) {
         String held = batch.isHeld() ? " held" : "";
-        drawing.link(0, y - 3, shortened(batch.name()), "row-name" + held, "/batch/" + batch.id())
-                .text(0, y + 14, what(batch), "row-what")
-                .line(axis.x(Math.max(ready, TEN_MINUTES)), y, RIGHT, y, "ready");
-        zone(TEN_MINUTES, poured, age, y, 10, "bench" + held);
-        zone(poured, out, age, y, 10, "mould" + held);
-        zone(out, ready, age, y, 4, "cure" + held);
-        if (age > ready) {
-            drawing.line(axis.x(ready), y, axis.x(age), y, "aged" + held);
+        drawing.text(0, y + 14, what(batch), "row-what")
+                .line(axis.x(Math.max(row.ready(), TEN_MINUTES)), y, RIGHT, y, "ready");
+        zone(TEN_MINUTES, row.poured(), row.age(), y, 10, "bench" + held);
+        zone(row.poured(), row.out(), row.age(), y, 10, "mould" + held);
+        zone(row.out(), row.ready(), row.age(), y, 4, "cure" + held);
+        if (row.age() > row.ready()) {
+            drawing.line(axis.x(row.ready()), y, axis.x(row.age()), y, "aged" + held);
         }
-        for (Tasks.Task task : Tasks.of(batch.plan(), batch.log())) {
+        for (Tasks.Task task : row.tasks()) {
             notch(batch, task, y);
         }
-        drawing.mark(marker(batch), axis.x(Math.max(age, TEN_MINUTES)), y);
+        drawing.mark(marker(batch), axis.x(Math.max(row.age(), TEN_MINUTES)), y);
     }
 
     /** What is past is filled, what is to come is an outline. */
@@ -99,7 +117,7 @@ final class AgeChart {
         }
     }
 
-    private void notch(Batch batch, Tasks.Task task, double y) {
+    private void notch(BatchSummary batch, Tasks.Task task, double y) {
         Instant at = task.done().orElse(task.due());
         double x = axis.x(Math.max(TEN_MINUTES, minutes(batch, at)));
         boolean late = task.isOpen() && task.due().isBefore(now);
@@ -109,7 +127,7 @@ final class AgeChart {
         }
     }
 
-    private static String marker(Batch batch) {
+    private static String marker(BatchSummary batch) {
         if (batch.isHeld()) {
             return "held";
         }
@@ -120,19 +138,17 @@ final class AgeChart {
         };
     }
 
-    private String what(Batch batch) {
-        String mould = batch.plan().mould() == null ? "" : batch.plan().mould().name() + " ";
-        String bars = batch.life() == Life.READY
-                ? batch.log().last(Entry.Cut.class).map(c -> ", " + c.entry().bars() + " bars").orElse("")
-                : "";
-        return mould + formats.roughMass(batch.plan().formula().fatMass()) + bars;
+    private String what(BatchSummary batch) {
+        String mould = batch.mould().isEmpty() ? "" : batch.mould() + " ";
+        String bars = batch.life() == Life.READY && batch.bars() > 0 ? ", " + batch.bars() + " bars" : "";
+        return mould + formats.roughMass(batch.fatMass()) + bars;
     }
 
     private static String shortened(String name) {
         return name.length() <= 20 ? name : name.substring(0, 19) + "\u2026";
     }
 
-    private static double minutes(Batch batch, Instant at) {
-        return Math.max(1, Duration.between(batch.log().begun(), at).toSeconds() / 60.0);
+    private static double minutes(BatchSummary batch, Instant at) {
+        return Math.max(1, Duration.between(batch.begun(), at).toSeconds() / 60.0);
     }
 }

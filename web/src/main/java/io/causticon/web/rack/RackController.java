@@ -1,108 +1,127 @@
 package io.causticon.web.rack;
 
-import io.causticon.core.observation.Life;
 import io.causticon.web.account.Maker;
-import io.causticon.web.batch.Batch;
-import io.causticon.web.batch.BatchService;
-import io.causticon.web.casebook.CasebookService;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchSummary;
+import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Predicate;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.web.bind.annotation.RequestParam;
 
 /** Home: all batches by age. */
 @Controller
 class RackController {
 
-    private final BatchService batches;
-    private final CasebookService casebook;
+    /** What fits on a screen and a half; older ones are a step further. */
+    private static final int ROWS = 40;
+
+    private static final List<Age> AGES =
+            List.of(new Age("a week", 7), new Age("4 weeks", 28), new Age("3 months", 91), new Age("a year", 365), new Age("2 years", 730));
+
+    private final Summaries summaries;
     private final Clock clock;
 
-    RackController(BatchService batches, CasebookService casebook, Clock clock) {
-        this.batches = batches;
-        this.casebook = casebook;
+    RackController(Summaries summaries, Clock clock) {
+        this.summaries = summaries;
         this.clock = clock;
-    }
-
-    /** What the rack can be narrowed to. */
-    private enum Filter {
-        ALIVE(b -> b.life() != Life.READY),
-        HELD(Batch::isHeld),
-        READY(b -> b.life() == Life.READY),
-        ALL(b -> true);
-
-        private final Predicate<Batch> keeps;
-
-        Filter(Predicate<Batch> keeps) {
-            this.keeps = keeps;
-        }
     }
 
     /** A filter as a tab: its words, its address part, whether it is on. */
     record Tab(String words, String value, boolean current) {}
 
+    /** An age to jump to, in days. */
+    record Age(String words, int days) {}
+
     /** One batch in the table that stands for the chart. */
     record Row(String href, String name, String code, String age, String state) {}
 
-    @GetMapping("/")
-    String rack(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam(defaultValue = "all") String show,
-            @RequestParam(defaultValue = "") String find) {
-        Instant now = clock.instant();
-        Formats formats = maker.formats();
-        List<Batch> all = batches.all();
-        Filter filter = filter(show);
-        List<Batch> shown = all.stream().filter(filter.keeps).filter(b -> matches(b, find)).toList();
-        model.addAttribute("count", shown.size());
-        model.addAttribute("none", all.isEmpty());
-        model.addAttribute("find", find);
-        model.addAttribute("show", show);
-        model.addAttribute("tabs", tabs(all, filter));
-        model.addAttribute("chart", AgeChart.of(shown, formats, now));
-        model.addAttribute("rows", shown.stream().map(b -> row(b, now)).toList());
-        model.addAttribute("today", formats.longDay(now));
-        model.addAttribute("due", new DueList(casebook, formats, now).of(all));
-        return "rack/rack";
-    }
+    /**
+     * What of all batches is asked for.
+     *
+     * @param show which
+     * @param find part of a name, a code, a mould or a fat
+     * @param after the batch before the first that is shown
+     * @param days how old the first may be at least
+     */
+    record Asked(String show, String find, String after, String days) {
 
-    private static boolean matches(Batch batch, String find) {
-        String asked = find.trim().toLowerCase(Locale.ROOT);
-        String mould = batch.plan().mould() == null ? "" : batch.plan().mould().name();
-        boolean named = (batch.name() + " " + batch.code() + " " + mould).toLowerCase(Locale.ROOT).contains(asked);
-        return asked.isEmpty()
-                || named
-                || batch.plan().formula().fats().stream()
-                        .anyMatch(f -> f.fat().name().toLowerCase(Locale.ROOT).contains(asked));
-    }
+        Asked {
+            show = show == null ? "all" : show;
+            find = find == null ? "" : find;
+            after = after == null ? "" : after;
+            days = days == null ? "" : days;
+        }
 
-    private static Filter filter(String show) {
-        try {
-            return Filter.valueOf(show.toUpperCase(Locale.ROOT));
-        } catch (IllegalArgumentException e) {
-            return Filter.ALL;
+        Summaries.Which which() {
+            try {
+                return Summaries.Which.valueOf(show.toUpperCase(Locale.ROOT));
+            } catch (IllegalArgumentException e) {
+                return Summaries.Which.ALL;
+            }
+        }
+
+        /** Older than nobody keeps soap is any age. */
+        Optional<Duration> age() {
+            return days.matches("\\d{1,5}") ? Optional.of(Duration.ofDays(Long.parseLong(days))) : Optional.empty();
         }
     }
 
-    private static List<Tab> tabs(List<Batch> all, Filter current) {
-        return List.of(Filter.values()).stream()
-                .map(f -> {
-                    long count = all.stream().filter(f.keeps).count();
-                    String name = f.name().charAt(0) + f.name().substring(1).toLowerCase(Locale.ROOT);
-                    return new Tab(name + " " + count, f.name().toLowerCase(Locale.ROOT), f == current);
+    @GetMapping("/")
+    String rack(Model model, @ModelAttribute("maker") Maker maker, @ModelAttribute Asked asked) {
+        Instant now = clock.instant();
+        Formats formats = maker.formats();
+        Summaries.Page page = summaries.page(
+                asked.which(), asked.find(), asked.age().map(now::minus), BatchId.read(asked.after()), ROWS);
+        List<BatchSummary> shown = page.batches();
+        List<UnreadableRow> unreadable = summaries.unreadable().stream().map(UnreadableRow::of).toList();
+        Map<Summaries.Which, Long> counts = summaries.counts();
+        long count = asked.find().isBlank() ? counts.get(asked.which()) : summaries.count(asked.which(), asked.find());
+        model.addAttribute("count", count);
+        model.addAttribute("none", counts.get(Summaries.Which.ALL) == 0 && unreadable.isEmpty());
+        model.addAttribute("unreadable", unreadable);
+        model.addAttribute("find", asked.find());
+        model.addAttribute("show", asked.which().name().toLowerCase(Locale.ROOT));
+        model.addAttribute("tabs", tabs(asked.which(), counts));
+        model.addAttribute("ages", count > ROWS ? AGES : List.of());
+        model.addAttribute("days", asked.age().map(Duration::toDays).orElse(0L).intValue());
+        model.addAttribute("fromStart", asked.after().isEmpty() && asked.days().isEmpty());
+        model.addAttribute("older", page.more() ? shown.get(shown.size() - 1).id().toString() : "");
+        model.addAttribute("shown", shown.size());
+        model.addAttribute("chart", AgeChart.of(shown, formats, now));
+        model.addAttribute("rows", shown.stream().map(b -> row(b, now)).toList());
+        model.addAttribute("today", formats.longDay(now));
+        model.addAttribute("due", new DueList(summaries, formats, now).all());
+        return "rack/rack";
+    }
+
+    /** A batch that cannot be worked with. */
+    record UnreadableRow(String id, String name, String code, String why) {
+
+        static UnreadableRow of(BatchSummary batch) {
+            return new UnreadableRow(batch.id().toString(), batch.name(), batch.code(), batch.problem());
+        }
+    }
+
+    private static List<Tab> tabs(Summaries.Which current, Map<Summaries.Which, Long> counts) {
+        return Arrays.stream(Summaries.Which.values())
+                .map(w -> {
+                    String name = w.name().charAt(0) + w.name().substring(1).toLowerCase(Locale.ROOT);
+                    return new Tab(name + " " + counts.get(w), w.name().toLowerCase(Locale.ROOT), w == current);
                 })
                 .toList();
     }
 
-    private static Row row(Batch batch, Instant now) {
+    private static Row row(BatchSummary batch, Instant now) {
         String state = batch.isHeld()
                 ? "held"
                 : switch (batch.life()) {
@@ -111,7 +130,6 @@ class RackController {
                     case CURE -> "curing";
                     case READY -> "released";
                 };
-        return new Row(
-                "/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.log().ageAt(now)), state);
+        return new Row("/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.ageAt(now)), state);
     }
 }

@@ -27,6 +27,7 @@ public record Formats(Units units, ZoneId zone) {
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", Locale.ENGLISH);
     private static final double FINE_GRAMS = 10;
+    private static final int FINEST_PLACES = 6;
     private static final long MINUTE = 60;
     private static final long HOUR = 3600;
     private static final long DAY_SECONDS = 86_400;
@@ -34,6 +35,16 @@ public record Formats(Units units, ZoneId zone) {
     /** {@code 1,204.0 g} or {@code 42.5 oz}. */
     public String mass(Mass mass) {
         return massNumber(mass) + " " + massUnit();
+    }
+
+    /** With as many places as it takes to show that it is not nothing. */
+    public String exactMass(Mass mass) {
+        boolean shown = mass.grams() == 0 || massNumber(mass).chars().anyMatch(c -> c >= '1' && c <= '9');
+        return shown ? mass(mass) : trim(number(switch (units.mass()) {
+            case GRAM -> mass.grams();
+            case OUNCE -> mass.inOunces();
+            case POUND -> mass.inOunces() / Mass.OUNCES_PER_POUND;
+        }, FINEST_PLACES)) + " " + massUnit();
     }
 
     /** Without its unit. */

@@ -1,11 +1,13 @@
 package io.causticon.web.shared;
 
+import io.causticon.core.notation.Units;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +18,8 @@ import org.springframework.stereotype.Component;
 /** Words a problem for the maker, with its values in her units. */
 @Component
 public class ProblemWords {
+
+    private static final int LONGEST_QUOTED = 80;
 
     private final MessageSource messages;
 
@@ -29,6 +33,11 @@ public class ProblemWords {
         return messages.getMessage("problem." + problem.key().name(), values, Locale.ENGLISH);
     }
 
+    /** Where nobody is known whose units could be used. */
+    String inEnglish(Problem problem) {
+        return of(problem, new Formats(Units.METRIC, ZoneOffset.UTC));
+    }
+
     /** The first message for each field, in the order of the problems. */
     public Map<String, String> byField(List<Problem> problems, Formats formats) {
         Map<String, String> words = new LinkedHashMap<>();
@@ -36,9 +45,14 @@ public class ProblemWords {
         return words;
     }
 
+    /** What was typed may be endless; a message is not. */
+    private static String shortened(String text) {
+        return text.length() <= LONGEST_QUOTED ? text : text.substring(0, LONGEST_QUOTED) + "\u2026";
+    }
+
     private String written(Object value, Formats formats) {
         if (value instanceof Mass mass) {
-            return formats.mass(mass);
+            return formats.exactMass(mass);
         }
         if (value instanceof Temperature temperature) {
             return formats.temperature(temperature);
@@ -55,7 +69,7 @@ public class ProblemWords {
         if (value instanceof Double number) {
             return Formats.number(number, number == Math.rint(number) ? 0 : 1);
         }
-        String name = value.toString();
+        String name = shortened(value.toString());
         return messages.getMessage("thing." + name.replace(' ', '_'), null, name, Locale.ENGLISH);
     }
 }

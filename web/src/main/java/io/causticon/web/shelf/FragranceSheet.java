@@ -11,4 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param allergens fragrance allergens that labels name
  */
 public record FragranceSheet(
-        String name, @Nullable Double cap, List<String> behaviour, List<String> allergens, String note) {}
+        String name, @Nullable Double cap, List<String> behaviour, List<String> allergens, String note) {
+
+    /** Between allergens as they are kept. */
+    static final String SEPARATOR = ", ";
+}

@@ -1,12 +1,12 @@
 package io.causticon.web.shelf;
 
+import io.causticon.web.shared.Kept;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -18,8 +18,7 @@ class LotRow {
     @Id
     UUID id = UUID.randomUUID();
 
-    @Enumerated(EnumType.STRING)
-    LotKind kind = LotKind.FAT;
+    String kind = LotKind.FAT.name();
 
     String substance = "";
     String label = "";
@@ -28,7 +27,11 @@ class LotRow {
     @Nullable LocalDate useBy;
     boolean retired;
 
-    Lot lot() {
-        return new Lot(id, kind, substance, label, saponification, perKilogram, useBy);
+    /** Empty if what stands here cannot be a lot. */
+    Optional<Lot> lot() {
+        return saponification != null && !ShelfForm.SAPONIFICATION.contains(saponification)
+                ? Optional.empty()
+                : Kept.choice(LotKind.class, kind)
+                        .map(k -> new Lot(id, k, substance, label, saponification, perKilogram, useBy));
     }
 }

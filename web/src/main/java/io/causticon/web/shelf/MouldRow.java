@@ -1,12 +1,14 @@
 package io.causticon.web.shelf;
 
+import io.causticon.core.formula.PlanCheck;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
+import io.causticon.core.problem.Problems;
+import io.causticon.web.shared.Kept;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -20,8 +22,7 @@ class MouldRow {
 
     private String name = "";
 
-    @Enumerated(EnumType.STRING)
-    private MouldKind kind = MouldKind.WOODEN_LOAF;
+    private String kind = MouldKind.WOODEN_LOAF.name();
 
     private double length;
     private double width;
@@ -38,7 +39,7 @@ class MouldRow {
 
     void change(Mould mould) {
         this.name = mould.name();
-        this.kind = mould.kind();
+        this.kind = mould.kind().name();
         this.length = mould.length();
         this.width = mould.width();
         this.height = mould.height();
@@ -47,8 +48,17 @@ class MouldRow {
         this.retired = false;
     }
 
-    Mould mould() {
-        return new Mould(name, kind, length, width, height, cavities, water);
+    String name() {
+        return name;
+    }
+
+    /** Empty if what stands here cannot be a mould. */
+    Optional<Mould> mould() {
+        Optional<Mould> mould =
+                Kept.choice(MouldKind.class, kind).map(k -> new Mould(name, k, length, width, height, cavities, water));
+        Problems problems = new Problems();
+        PlanCheck.checkMould("mould", mould.orElse(null), problems);
+        return mould.filter(m -> problems.isEmpty());
     }
 
     boolean retired() {

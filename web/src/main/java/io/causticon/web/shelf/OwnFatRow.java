@@ -5,6 +5,7 @@ import io.causticon.core.substance.Fat;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Optional;
 
 /** A fat that the tables do not hold, with the values of its supplier's certificate. */
 @Entity
@@ -21,7 +22,11 @@ class OwnFatRow {
     boolean animal;
     boolean retired;
 
-    Fat fat() {
-        return Catalogue.standard().fat(likeId).ownLikeness(id, name, saponification, iodine, animal);
+    /** Empty if what stands here cannot be a fat. */
+    Optional<Fat> fat() {
+        return Catalogue.standard()
+                .findFat(likeId)
+                .filter(f -> ShelfForm.SAPONIFICATION.contains(saponification) && ShelfForm.IODINE.contains(iodine))
+                .map(f -> f.ownLikeness(id, name, saponification, iodine, animal));
     }
 }

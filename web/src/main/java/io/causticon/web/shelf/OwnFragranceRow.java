@@ -4,7 +4,10 @@ import io.causticon.core.substance.Additive;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Arrays;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** A fragrance of the workshop's own, as its supplier's sheet and earlier batches describe it. */
@@ -25,11 +28,14 @@ class OwnFragranceRow {
     String note = "";
     boolean retired;
 
-    Additive additive() {
-        return Additive.ownFragrance(id, name, cap, words(behaviour), words(allergens), note);
+    /** Empty if what stands here cannot be a fragrance. */
+    Optional<Additive> additive() {
+        return cap != null && !ShelfForm.CAP.contains(cap)
+                ? Optional.empty()
+                : Optional.of(Additive.ownFragrance(id, name, cap, words(behaviour), words(allergens), note));
     }
 
     private static Set<String> words(String text) {
-        return text.isBlank() ? Set.of() : Set.of(text.trim().split("\\s*,\\s*"));
+        return Arrays.stream(text.split(",")).map(String::strip).filter(w -> !w.isEmpty()).collect(Collectors.toSet());
     }
 }

@@ -9,6 +9,7 @@ import io.causticon.core.substance.Fat;
 import io.causticon.core.making.IngredientMemory;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.MixMemory;
+import io.causticon.web.shared.AtOnce;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.MemoryWords;
 import io.causticon.web.shared.ProblemWords;
@@ -72,6 +73,14 @@ class ShelfController {
             @RequestParam MultiValueMap<String, String> typed) {
         ShelfForm form = new ShelfForm(typed.toSingleValueMap(), maker.units());
         try {
+            AtOnce.named("name", form.name(), () -> add(kind, form, typed));
+            return "redirect:/shelf#" + kind;
+        } catch (ProblemsException e) {
+            return show(model, maker, kind, typed.toSingleValueMap(), words.byField(e.problems(), maker.formats()));
+        }
+    }
+
+    private void add(String kind, ShelfForm form, MultiValueMap<String, String> typed) {
             switch (kind) {
                 case "mould" -> shelf.addMould(form.mould());
                 case "vessel" -> shelf.addVessel(form.vessel());
@@ -84,10 +93,6 @@ class ShelfController {
                         .toList()));
                 default -> shelf.addLot(form.lot(shelf.pantry()));
             }
-            return "redirect:/shelf#" + kind;
-        } catch (ProblemsException e) {
-            return show(model, maker, kind, typed.toSingleValueMap(), words.byField(e.problems(), maker.formats()));
-        }
     }
 
     @PostMapping("/away")
@@ -101,20 +106,17 @@ class ShelfController {
         Pantry pantry = shelf.pantry();
         LocalDate today = LocalDate.ofInstant(clock.instant(), maker.zone());
         Formats formats = maker.formats();
-        model.addAttribute("moulds", pantry.moulds().stream().map(m -> mould(m, formats)).toList());
-        model.addAttribute("vessels", pantry.vessels().stream()
+        model.addAttribute("moulds", lines("mould", pantry.moulds().stream().map(m -> mould(m, formats))));
+        model.addAttribute("vessels", lines("vessel", pantry.vessels().stream()
                 .map(v -> new Line("vessel", v.name(), v.name(), formats.mass(v.mass()) + " empty, " + spoken(v.material()),
-                        v.material().isAttackedByAlkali()))
-                .toList());
-        model.addAttribute("fats", pantry.catalogue().fats().stream()
+                        v.material().isAttackedByAlkali()))));
+        model.addAttribute("fats", lines("fat", pantry.catalogue().fats().stream()
                 .filter(f -> f.id().startsWith("own-"))
-                .map(ShelfController::fat)
-                .toList());
-        model.addAttribute("fragrances", pantry.catalogue().additives().stream()
+                .map(ShelfController::fat)));
+        model.addAttribute("fragrances", lines("fragrance", pantry.catalogue().additives().stream()
                 .filter(a -> a.id().startsWith("own-"))
-                .map(ShelfController::fragrance)
-                .toList());
-        model.addAttribute("lots", pantry.lots().stream().map(l -> lot(l, pantry, maker, today)).toList());
+                .map(ShelfController::fragrance)));
+        model.addAttribute("lots", lines("lot", pantry.lots().stream().map(l -> lot(l, pantry, maker, today))));
         model.addAttribute("memories", memories(formats));
         model.addAttribute("mouldKinds", kinds(MouldKind.values()));
         model.addAttribute("materials", kinds(VesselMaterial.values()));
@@ -127,6 +129,14 @@ class ShelfController {
         model.addAttribute("typed", typed);
         model.addAttribute("problems", problems);
         return "shelf/shelf";
+    }
+
+    /** What can be understood, and what cannot as what it is. */
+    private List<Line> lines(String kind, Stream<Line> understood) {
+        return Stream.concat(understood, shelf.unreadable().stream()
+                        .filter(u -> u.kind().equals(kind))
+                        .map(u -> new Line(kind, u.id(), u.name(), "cannot be understood and counts for nothing", true)))
+                .toList();
     }
 
     /** What an ingredient did here: how often, its effect, that of its lots, and each use. */

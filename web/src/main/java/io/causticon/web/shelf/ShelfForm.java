@@ -10,6 +10,7 @@ import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -31,12 +32,18 @@ final class ShelfForm {
     private static final double LONGEST_SIDE = 2000;
     private static final int MOST_CAVITIES = 500;
     private static final double MOST_WATER = 100_000;
-    private static final double LEAST_SAPONIFICATION = 60;
-    private static final double MOST_SAPONIFICATION = 400;
-    private static final double MOST_IODINE = 250;
-    private static final double MOST_CAP = 150;
+    /** mg KOH per g. */
+    static final Interval SAPONIFICATION = Interval.between(60, 400);
+
+    /** g iodine per 100 g. */
+    static final Interval IODINE = Interval.between(0, 250);
+
+    /** g per kg of fats. */
+    static final Interval CAP = Interval.between(0.1, 150);
+
+    private static final int LONGEST_ALLERGENS = 400;
     private static final double MOST_PRICE = 100_000;
-    private static final Mass HEAVIEST_VESSEL = Mass.grams(20_000);
+    static final Mass HEAVIEST_VESSEL = Mass.grams(20_000);
 
     private final Map<String, String> typed;
     private final Units units;
@@ -45,6 +52,11 @@ final class ShelfForm {
     ShelfForm(Map<String, String> typed, Units units) {
         this.typed = typed;
         this.units = units;
+    }
+
+    /** The name as it was typed. */
+    String name() {
+        return text("name");
     }
 
     Mould mould() {
@@ -85,22 +97,27 @@ final class ShelfForm {
         if (pantry.catalogue().findFat(like).isEmpty()) {
             problems.add("like", like.isEmpty() ? ProblemKey.MISSING : ProblemKey.UNKNOWN_SUBSTANCE, like);
         }
-        double saponification = number("saponification", LEAST_SAPONIFICATION, MOST_SAPONIFICATION);
-        double iodine = number("iodine", 0, MOST_IODINE);
+        double saponification = number("saponification", SAPONIFICATION.low(), SAPONIFICATION.high());
+        double iodine = number("iodine", IODINE.low(), IODINE.high());
         problems.throwIfAny();
         return new OwnFat(name, like, saponification, iodine, typed.containsKey("animal"));
     }
 
     FragranceSheet fragrance(List<String> behaviour) {
         String name = name(LONGEST_NAME);
-        Double percent = optional("cap", 0.01, MOST_CAP / 10);
+        Double percent = optional("cap", CAP.low() / 10, CAP.high() / 10);
         String note = text("note");
         if (note.length() > LONGEST_NOTE) {
             problems.add("note", ProblemKey.TOO_LONG, note.length(), LONGEST_NOTE);
         }
-        List<String> allergens = Arrays.stream(text("allergens").toLowerCase(Locale.ROOT).split("\\s*[,;]\\s*"))
-                .filter(w -> !w.isBlank())
+        List<String> allergens = Arrays.stream(text("allergens").toLowerCase(Locale.ROOT).split("[,;]"))
+                .map(String::strip)
+                .filter(w -> !w.isEmpty())
                 .toList();
+        int length = String.join(FragranceSheet.SEPARATOR, allergens).length();
+        if (length > LONGEST_ALLERGENS) {
+            problems.add("allergens", ProblemKey.TOO_LONG, length, LONGEST_ALLERGENS);
+        }
         problems.throwIfAny();
         return new FragranceSheet(name, percent == null ? null : percent * 10, behaviour, allergens, note);
     }
@@ -115,7 +132,7 @@ final class ShelfForm {
         } else {
             problems.add("substance", ProblemKey.MISSING);
         }
-        Double saponification = optional("saponification", LEAST_SAPONIFICATION, MOST_SAPONIFICATION);
+        Double saponification = optional("saponification", SAPONIFICATION.low(), SAPONIFICATION.high());
         if (saponification != null && kind != LotKind.FAT) {
             problems.add("saponification", ProblemKey.NOT_A_CHOICE, text("saponification"));
         }
@@ -154,7 +171,7 @@ final class ShelfForm {
             problems.add("name", ProblemKey.MISSING);
         } else if (name.length() > longest) {
             problems.add("name", ProblemKey.TOO_LONG, name.length(), longest);
-        } else if (name.contains("@") || !name.matches(".*[\\p{L}\\d].*")) {
+        } else if (name.contains("@") || name.codePoints().noneMatch(Character::isLetterOrDigit)) {
             problems.add("name", ProblemKey.NOT_A_CHOICE, name);
         }
         return name;

@@ -7,10 +7,12 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,17 +46,47 @@ public class ShelfService {
     @Transactional(readOnly = true)
     public Pantry pantry() {
         List<Mould> known =
-                moulds.findByRetiredFalseOrderByName().stream().map(MouldRow::mould).toList();
+                moulds.findByRetiredFalseOrderByName().stream().flatMap(r -> r.mould().stream()).toList();
         return new Pantry(
                 Catalogue.standard()
                         .with(
-                                fats.findByRetiredFalseOrderByName().stream().map(OwnFatRow::fat).toList(),
+                                fats.findByRetiredFalseOrderByName().stream().flatMap(r -> r.fat().stream()).toList(),
                                 fragrances.findByRetiredFalseOrderByName().stream()
-                                        .map(OwnFragranceRow::additive)
+                                        .flatMap(r -> r.additive().stream())
                                         .toList()),
                 known.isEmpty() ? List.of(FIRST_MOULD) : known,
-                vessels.findByRetiredFalseOrderByName().stream().map(VesselRow::vessel).toList(),
-                lots.findByRetiredFalseOrderByLabel().stream().map(LotRow::lot).toList());
+                vessels.findByRetiredFalseOrderByName().stream().flatMap(r -> r.vessel().stream()).toList(),
+                lots.findByRetiredFalseOrderByLabel().stream().flatMap(r -> r.lot().stream()).toList());
+    }
+
+    /**
+     * Something that stands on the shelf and cannot be understood. It counts for nothing and can be put away.
+     *
+     * @param kind of it, as forms name it
+     * @param id as forms name it
+     * @param name what stands on it
+     */
+    public record Unreadable(String kind, String id, String name) {}
+
+    @Transactional(readOnly = true)
+    public List<Unreadable> unreadable() {
+        List<Unreadable> found = new ArrayList<>();
+        moulds.findByRetiredFalseOrderByName().stream()
+                .filter(r -> r.mould().isEmpty())
+                .forEach(r -> found.add(new Unreadable("mould", r.name(), r.name())));
+        vessels.findByRetiredFalseOrderByName().stream()
+                .filter(r -> r.vessel().isEmpty())
+                .forEach(r -> found.add(new Unreadable("vessel", r.name(), r.name())));
+        fats.findByRetiredFalseOrderByName().stream()
+                .filter(r -> r.fat().isEmpty())
+                .forEach(r -> found.add(new Unreadable("fat", r.id, r.name)));
+        fragrances.findByRetiredFalseOrderByName().stream()
+                .filter(r -> r.additive().isEmpty())
+                .forEach(r -> found.add(new Unreadable("fragrance", r.id, r.name)));
+        lots.findByRetiredFalseOrderByLabel().stream()
+                .filter(r -> r.lot().isEmpty())
+                .forEach(r -> found.add(new Unreadable("lot", r.id.toString(), r.label)));
+        return found;
     }
 
     /** Labels of lots by what is in them. */
@@ -66,9 +98,13 @@ public class ShelfService {
     /** Masses of vessels by their names in small letters, also of those put away: old batches were weighed in them. */
     @Transactional(readOnly = true)
     public Map<String, Mass> vesselMasses() {
-        return vessels.findAll().stream()
-                .map(VesselRow::vessel)
-                .collect(Collectors.toMap(v -> v.name().toLowerCase(Locale.ROOT), Vessel::mass));
+        Map<String, Mass> masses = new HashMap<>();
+        // Those that are in use come last, and are believed before one of the same name that was put away.
+        vessels.findAll().stream()
+                .sorted(Comparator.comparing(VesselRow::retired).reversed())
+                .flatMap(r -> r.vessel().stream())
+                .forEach(v -> masses.put(v.name().toLowerCase(Locale.ROOT), v.mass()));
+        return masses;
     }
 
     @Transactional
@@ -83,12 +119,13 @@ public class ShelfService {
 
     @Transactional
     public void addVessel(Vessel vessel) {
-        vessels.findByName(vessel.name()).ifPresentOrElse(
-                row -> {
-                    checkFree(row.retired(), vessel.name());
-                    row.change(vessel);
-                },
-                () -> vessels.save(new VesselRow(vessel)));
+        // Names are said at the bench, where nobody hears capitals.
+        List<VesselRow> alike = vessels.findByNameIgnoreCase(vessel.name());
+        checkFree(alike.stream().allMatch(VesselRow::retired), vessel.name());
+        alike.stream()
+                .filter(r -> r.name().equals(vessel.name()))
+                .findFirst()
+                .ifPresentOrElse(row -> row.change(vessel), () -> vessels.save(new VesselRow(vessel)));
     }
 
     /** Adds a fat that is like another in its acids. */
@@ -117,7 +154,7 @@ public class ShelfService {
         row.name = sheet.name();
         row.cap = sheet.cap();
         row.behaviour = String.join(",", sheet.behaviour());
-        row.allergens = String.join(", ", sheet.allergens());
+        row.allergens = String.join(FragranceSheet.SEPARATOR, sheet.allergens());
         row.note = sheet.note();
         row.retired = false;
         fragrances.save(row);
@@ -127,7 +164,7 @@ public class ShelfService {
     public void addLot(Lot lot) {
         LotRow row = lots.findByLabel(lot.label()).orElseGet(LotRow::new);
         checkFree(row.label.isEmpty() || row.retired, lot.label());
-        row.kind = lot.kind();
+        row.kind = lot.kind().name();
         row.substance = lot.substance();
         row.label = lot.label();
         row.saponification = lot.saponification();
@@ -145,7 +182,9 @@ public class ShelfService {
             case "vessel" -> vessels.findByName(id).ifPresent(VesselRow::retire);
             case "fat" -> fats.findById(id).ifPresent(f -> f.retired = true);
             case "fragrance" -> fragrances.findById(id).ifPresent(f -> f.retired = true);
-            case "lot" -> lots.findById(UUID.fromString(id)).ifPresent(l -> l.retired = true);
+            case "lot" -> lots.findAll().stream()
+                    .filter(l -> l.id.toString().equals(id))
+                    .forEach(l -> l.retired = true);
             default -> throw ProblemsException.of("kind", ProblemKey.NOT_A_CHOICE, kind);
         }
     }

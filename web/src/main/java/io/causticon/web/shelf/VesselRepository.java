@@ -9,5 +9,7 @@ interface VesselRepository extends JpaRepository<VesselRow, UUID> {
 
     List<VesselRow> findByRetiredFalseOrderByName();
 
+    List<VesselRow> findByNameIgnoreCase(String name);
+
     Optional<VesselRow> findByName(String name);
 }

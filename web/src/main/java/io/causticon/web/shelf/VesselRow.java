@@ -2,12 +2,13 @@ package io.causticon.web.shelf;
 
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
+import io.causticon.web.shared.Kept;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Optional;
 import java.util.UUID;
 
 /** A jug or bowl with its own mass, for tares that were not taken. */
@@ -15,14 +16,16 @@ import java.util.UUID;
 @Table(name = "vessel")
 class VesselRow {
 
+    /** g. */
+    private static final Interval POSSIBLE = Interval.between(0, ShelfForm.HEAVIEST_VESSEL.grams());
+
     @Id
     private UUID id = UUID.randomUUID();
 
     private String name = "";
     private double grams;
 
-    @Enumerated(EnumType.STRING)
-    private VesselMaterial material = VesselMaterial.STAINLESS_STEEL;
+    private String material = VesselMaterial.STAINLESS_STEEL.name();
 
     private boolean retired;
 
@@ -35,12 +38,19 @@ class VesselRow {
     void change(Vessel vessel) {
         this.name = vessel.name();
         this.grams = vessel.mass().grams();
-        this.material = vessel.material();
+        this.material = vessel.material().name();
         this.retired = false;
     }
 
-    Vessel vessel() {
-        return new Vessel(name, material, Mass.grams(grams));
+    String name() {
+        return name;
+    }
+
+    /** Empty if what stands here cannot be a vessel. */
+    Optional<Vessel> vessel() {
+        return Kept.choice(VesselMaterial.class, material)
+                .filter(m -> POSSIBLE.contains(grams))
+                .map(m -> new Vessel(name, m, Mass.grams(grams)));
     }
 
     boolean retired() {

@@ -34,21 +34,6 @@ class SignInTest {
     }
 
     @Test
-    void slowsDownWhoGuesses(Client client) {
-        client.get("/sign-in");
-        String last = "";
-        for (int i = 0; i < SignInThrottle.FREE_TRIES + 2; i++) {
-            client.get("/sign-in");
-            last = client.post("/sign-in", Map.of("name", "Guesser", "password", "wrong-" + i))
-                    .headers()
-                    .firstValue("Location")
-                    .orElse("");
-        }
-        assertThat(last).contains("/sign-in?wait=");
-        assertThat(client.get(last.replaceAll("https?://[^/]+", "")).body()).contains("Too many tries. Wait");
-    }
-
-    @Test
     void neverTellsWhetherTheNameOrThePasswordIsWrong(Client client) {
         client.get("/sign-in");
         String unknown = location(client.post("/sign-in", Map.of("name", "nobody", "password", "whatever-it-is")));
@@ -109,56 +94,6 @@ class SignInTest {
             HttpResponse<String> answer = client.post(
                     "/people", Map.of("name", "bjarne", "displayName", "B", "password", "short", "role", "MAKER"));
             assertThat(answer.body()).contains("5 characters are too few; 10 are the least").contains("value=\"bjarne\"");
-        }
-    }
-
-    @Nested
-    class Throttle {
-
-        private Instant now = Instant.parse("2026-11-24T10:00:00Z");
-
-        private final SignInThrottle throttle = new SignInThrottle(new Clock() {
-            @Override
-            public ZoneId getZone() {
-                return ZoneOffset.UTC;
-            }
-
-            @Override
-            public Clock withZone(ZoneId zone) {
-                return this;
-            }
-
-            @Override
-            public Instant instant() {
-                return now;
-            }
-        });
-
-        @Test
-        void waitsTwiceAsLongEachTime() {
-            for (int i = 0; i < SignInThrottle.FREE_TRIES; i++) {
-                assertThat(throttle.waitFor("odd")).isZero();
-                throttle.failed("odd");
-            }
-            Duration first = throttle.waitFor("odd");
-            throttle.failed("odd");
-            assertThat(throttle.waitFor("odd")).isEqualTo(first.multipliedBy(2));
-        }
-
-        @Test
-        void forgivesWithTimeAndWithSuccess() {
-            List.of(1, 2, 3, 4, 5, 6).forEach(i -> throttle.failed("odd"));
-            now = now.plus(Duration.ofMinutes(16));
-            assertThat(throttle.waitFor("odd")).isZero();
-            throttle.failed("odd");
-            throttle.succeeded("odd");
-            assertThat(throttle.waitFor("odd")).isZero();
-        }
-
-        @Test
-        void keepsNamesApart() {
-            List.of(1, 2, 3, 4, 5, 6).forEach(i -> throttle.failed("odd"));
-            assertThat(throttle.waitFor("ines")).isZero();
         }
     }
 

@@ -68,7 +68,8 @@ class CodecsTest {
                 new Entry.Noted("smells sweet"),
                 new Entry.Held("lye-heavy at 94 %"),
                 new Entry.Released("calm"),
-                new Entry.Concluded("soda ash", "steamed off"));
+                new Entry.Concluded("soda ash", "steamed off"),
+                new Entry.Unreadable("{\"type\":\"weighed\""));
     }
 
     @ParameterizedTest
@@ -82,7 +83,9 @@ class CodecsTest {
     void everyEntryHasWords(Entry entry) {
         EntryWords words = EntryWords.of(entry, FORMATS);
         assertThat(words.text()).isNotBlank().doesNotContain("null").doesNotContain("Entry");
-        assertThat(Shorthand.of(entry, FORMATS)).isNotBlank().doesNotContain("null");
+        boolean typed = !entry.isDeed() && !(entry instanceof Entry.Unreadable);
+        assertThat(Shorthand.of(entry, FORMATS).isBlank()).isNotEqualTo(typed);
+        assertThat(Shorthand.of(entry, FORMATS)).doesNotContain("null");
     }
 
     @Test

@@ -121,7 +121,7 @@ class LoggingTest {
         void keepsWhatStoodThereBefore() {
             batches.log(batch, List.of(new Entry.BlenderBurst(10)), Instant.now(), "Ines", UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
-            batches.amend(batch, line.id(), 1, new Entry.BlenderBurst(20), line.at(), false, "Odd");
+            batches.amend(batch, line.id(), 1, new Entry.BlenderBurst(20), line.at(), "Odd");
             LoggedEntry now = lines().get(0);
             assertThat(now.entry()).isEqualTo(new Entry.BlenderBurst(20));
             assertThat(now.earlier()).singleElement().satisfies(r -> {
@@ -134,9 +134,9 @@ class LoggingTest {
         void tellsTheSecondOfTwoAndLosesNothing() {
             batches.log(batch, List.of(new Entry.Noted("first")), Instant.now(), "Ines", UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
-            batches.amend(batch, line.id(), 1, new Entry.Noted("Odd was quicker"), line.at(), false, "Odd");
+            batches.amend(batch, line.id(), 1, new Entry.Noted("Odd was quicker"), line.at(), "Odd");
             assertThatThrownBy(() ->
-                            batches.amend(batch, line.id(), 1, new Entry.Noted("too late"), line.at(), false, "Ines"))
+                            batches.amend(batch, line.id(), 1, new Entry.Noted("too late"), line.at(), "Ines"))
                     .isInstanceOfSatisfying(ProblemsException.class, e -> assertThat(e.problems().get(0).key())
                             .isEqualTo(ProblemKey.AMENDED_MEANWHILE));
             assertThat(lines().get(0).entry()).isEqualTo(new Entry.Noted("Odd was quicker"));
@@ -146,7 +146,7 @@ class LoggingTest {
         void showsTheSecondWhatTheFirstWroteAndKeepsHerWords(Client client) {
             batches.log(batch, List.of(new Entry.Noted("first")), Instant.now(), "Ines", UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
-            batches.amend(batch, line.id(), 1, new Entry.BlenderBurst(25), line.at(), false, "Odd Brekke");
+            batches.amend(batch, line.id(), 1, new Entry.BlenderBurst(25), line.at(), "Odd Brekke");
             client.signIn("ines");
             HttpResponse<String> answer = client.post(
                     "/batch/" + batch + "/line/" + line.id(), Map.of("quick", "blend 30", "at", "", "revision", "1"));
@@ -160,7 +160,7 @@ class LoggingTest {
         void takingBackStopsALineFromCountingAndKeepsIt() {
             batches.log(batch, List.of(new Entry.Noted("wrong batch")), Instant.now(), "Ines", UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
-            batches.amend(batch, line.id(), 1, line.entry(), line.at(), true, "Ines");
+            batches.withdraw(batch, line.id(), 1, "", "Ines");
             assertThat(batches.get(batch).log().entries()).isEmpty();
             assertThat(lines()).hasSize(1);
         }
@@ -173,7 +173,8 @@ class LoggingTest {
         @CsvSource(delimiter = '|', value = {
             "oil 120 | Maybe it was meant in \u00b0F: that would be 48.9 \u00b0C",
             "lye 900 | is above what is possible (140.0 \u00b0C)",
-            "weigh lard 264 stone | Log it",
+            "weigh lard 264 stone | is not understood",
+            "lye 40 oil 41 | could be something of its own",
             "ph 19 strip | is above what is possible (14)",
             "day 99 strip 9 | is still to come",
             "@2020-01-01 strip 9 | is before the batch was begun",
@@ -183,15 +184,21 @@ class LoggingTest {
             client.signIn("odd");
             HttpResponse<String> answer =
                     client.post("/batch/" + batch + "/log", Map.of("quick", typed, "at", "", "key", UUID.randomUUID().toString()));
-            if (told.equals("Log it")) {
-                // Words that are no mass are a note; nothing is guessed.
-                assertThat(answer.statusCode()).isEqualTo(302);
-                return;
-            }
             assertThat(answer.statusCode()).isEqualTo(200);
             String page = answer.body().replace("&quot;", "\"").replaceAll("\"(moonbeams)\"", "\u201c$1\u201d");
             assertThat(page).contains(told).contains("value=\"" + typed + "\"");
             assertThat(lines()).isEmpty();
+        }
+
+        @Test
+        void whatIsNotUnderstoodCanBeKeptAsWords(Client client) {
+            client.signIn("odd");
+            String page = client.post("/batch/" + batch + "/log", Map.of("quick", "day 2 the cat sat on it", "at", "", "key", UUID.randomUUID().toString())).body();
+            assertThat(page).contains("name=\"asWords\" value=\"day 2 note the cat sat on it\">Keep it as words").contains("value=\"day 2 the cat sat on it\"");
+            assertThat(lines()).isEmpty();
+            client.post("/batch/" + batch + "/log", Map.of(
+                    "quick", "day 2 the cat sat on it", "asWords", "day 2 note the cat sat on it", "at", "", "key", UUID.randomUUID().toString()));
+            assertThat(lines()).extracting(l -> l.entry()).containsExactly(new Entry.Noted("the cat sat on it"));
         }
 
         @Test

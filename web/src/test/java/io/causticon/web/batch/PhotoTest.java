@@ -11,8 +11,12 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.UUID;
+import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -49,6 +53,55 @@ class PhotoTest {
         assertThatThrownBy(() -> photos.keep(batch, "notes.txt", words))
                 .isInstanceOf(ProblemsException.class)
                 .hasMessageContaining("NOT_A_PICTURE");
+    }
+
+    /** A PNG of one colour, of which the rows are never laid out: small on disk, huge when it is unpacked. */
+    private static byte[] claims(int width, int height) throws IOException {
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        file.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
+        ByteBuffer header = ByteBuffer.allocate(13).putInt(width).putInt(height).put(new byte[] {8, 2, 0, 0, 0});
+        chunk(file, "IHDR", header.array());
+        ByteArrayOutputStream rows = new ByteArrayOutputStream();
+        try (DeflaterOutputStream packed = new DeflaterOutputStream(rows)) {
+            byte[] row = new byte[1 + 3 * width];
+            for (int y = 0; y < height; y++) {
+                packed.write(row);
+            }
+        }
+        chunk(file, "IDAT", rows.toByteArray());
+        chunk(file, "IEND", new byte[0]);
+        return file.toByteArray();
+    }
+
+    private static void chunk(ByteArrayOutputStream file, String type, byte[] data) throws IOException {
+        byte[] named = ByteBuffer.allocate(4 + data.length).put(type.getBytes(StandardCharsets.US_ASCII)).put(data).array();
+        CRC32 check = new CRC32();
+        check.update(named);
+        file.write(ByteBuffer.allocate(4).putInt(data.length).array());
+        file.write(named);
+        file.write(ByteBuffer.allocate(4).putInt((int) check.getValue()).array());
+    }
+
+    @Test
+    void withMorePixelsThanATelephoneTakesIsRefusedByItsHeader() throws IOException {
+        byte[] huge = claims(10_000, 6_000);
+        assertThat(huge).hasSizeLessThan(400_000);
+        assertThatThrownBy(() -> photos.keep(batch, "huge.png", huge)).isInstanceOf(ProblemsException.class).hasMessageContaining("TOO_MANY_PIXELS");
+    }
+
+    @Test
+    void ofALargeTelephoneIsReadSparsely() throws IOException {
+        String id = photos.keep(batch, "large.png", claims(8_000, 6_000));
+        assertThat(read(photos.image(UUID.fromString(id), false)).getWidth()).isEqualTo(1600);
+    }
+
+    @Test
+    void thatBreaksOffIsRefused() throws IOException {
+        byte[] whole = claims(800, 600);
+        for (int length : new int[] {8, 20, 40, 60}) {
+            byte[] part = Arrays.copyOf(whole, length);
+            assertThatThrownBy(() -> photos.keep(batch, "part.png", part)).isInstanceOf(ProblemsException.class);
+        }
     }
 
     private static BufferedImage read(byte[] image) throws IOException {

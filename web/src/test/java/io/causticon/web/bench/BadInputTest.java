@@ -70,6 +70,15 @@ class BadInputTest {
     }
 
     @Test
+    void ofWhatSomebodyElseWeighedMeanwhileStandsInTheQuickLine() {
+        client.post("/bench/" + id + "/weigh", form("kind", "FAT", "what", "olive-oil", "amount", "500", "tare", "TAKEN", "vessel", ""));
+        String page = HtmlUtils.htmlUnescape(client.post(
+                "/bench/" + id + "/weigh", form("kind", "FAT", "what", "olive-oil", "amount", "5oo", "tare", "TAKEN", "vessel", "")).body());
+        assertThat(page).containsPattern("name=\"quick\" value=\"weigh olive-oil 5oo\"").contains("\"oo\" is not a unit known here");
+        assertThat(batches.get(id).log().entries()).hasSize(1);
+    }
+
+    @Test
     void ofWhatIsAddedStandsBesideTheWeightThatWasOff() {
         client.post("/bench/" + id + "/weigh", form("kind", "FAT", "what", "olive-oil", "amount", "400", "tare", "TAKEN", "vessel", ""));
         HttpResponse<String> answer =

@@ -5,6 +5,8 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
@@ -34,15 +36,42 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Chromium, driven as a maker would use it. */
 public final class Browser implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
+    /** A fuse, so that a test that fails ends: nothing that works comes near it, also on a busy machine. */
+    private static final Duration PATIENCE = Duration.ofSeconds(Integer.getInteger("causticon.patience", 300));
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
     private static final Path DRIVER = Path.of("/usr/bin/chromedriver");
 
+    /** Kept for the next test: starting one takes longer than many a test. */
+    private static final Deque<ChromeDriver> IDLE = new ArrayDeque<>();
+
+    /** Looked for in the page at once: asking for each link by itself takes a hundred messages. In the middle, not under the quick line. */
+    private static final String PRESSABLE = """
+            const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden'
+                && !(e.getAttribute('class') ?? '').includes('visually-hidden');
+            const words = e => (e.innerText ?? e.textContent).replace(/\\s+/g, ' ').trim();
+            const found = [...document.querySelectorAll('button, a, summary')].find(e => shown(e) && words(e).startsWith(arguments[0]));
+            found?.scrollIntoView({block: 'center'});
+            return found ?? null;
+            """;
+
     private final ChromeDriver driver;
     private final String address;
+    private Runnable meanwhile = () -> {};
 
+    /** One that knows nothing of what another test did in it. */
     public Browser(String address) {
         this.address = address;
+        this.driver = idle();
+        size(1280, 800);
+        // What the last page complained of is not this test's.
+        complaints();
+    }
+
+    private static synchronized ChromeDriver idle() {
+        return IDLE.isEmpty() ? started() : IDLE.pop();
+    }
+
+    private static ChromeDriver started() {
         ChromeOptions options = new ChromeOptions();
         options.setBinary(CHROMIUM.toString());
         options.addArguments(
@@ -62,8 +91,9 @@ public final class Browser implements AutoCloseable {
         options.setCapability("goog:loggingPrefs", logs);
         ChromeDriverService service =
                 new ChromeDriverService.Builder().usingDriverExecutable(DRIVER.toFile()).build();
-        this.driver = new ChromeDriver(service, options);
-        size(1280, 800);
+        ChromeDriver driver = new ChromeDriver(service, options);
+        Runtime.getRuntime().addShutdownHook(new Thread(driver::quit));
+        return driver;
     }
 
     private static Path profile() {
@@ -125,16 +155,16 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
-    /** Presses the first visible button or link with these words. */
+    /** Presses the first visible button or link with these words; found again when the page replaces it meanwhile. */
     public Browser press(String words) {
-        WebElement target = waitUntil(d -> driver.findElements(By.cssSelector("button, a, summary")).stream()
-                .filter(e -> e.isDisplayed() && !String.valueOf(e.getDomAttribute("class")).contains("visually-hidden"))
-                .filter(e -> e.getText().strip().startsWith(words))
-                .findFirst()
-                .orElse(null));
-        // As a maker would: bring it into the middle, not under the quick line.
-        script("arguments[0].scrollIntoView({block: 'center'})", target);
-        target.click();
+        waitUntil(d -> {
+            WebElement target = (WebElement) script(PRESSABLE, words);
+            if (target == null) {
+                return null;
+            }
+            target.click();
+            return driver;
+        });
         return this;
     }
 
@@ -214,7 +244,7 @@ public final class Browser implements AutoCloseable {
 
     /** Waits until the page holds these words. */
     public Browser waitForText(String words) {
-        waitUntil(d -> text().contains(words) ? driver : null);
+        waitUntil(d -> Boolean.TRUE.equals(script("return document.body.innerText.replace(/[ \\t\\u00a0]+/g, ' ').includes(arguments[0])", words)) ? driver : null);
         return this;
     }
 
@@ -282,9 +312,21 @@ public final class Browser implements AutoCloseable {
         picture(Path.of("target", "failed-" + name.replaceAll("[^A-Za-z0-9]+", "-") + ".png"));
     }
 
+    /** Forgets everything and waits for the next test; one that cannot is ended. */
     @Override
     public void close() {
-        driver.quit();
+        try {
+            driver.get("about:blank");
+            driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+            driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
+            driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", address, "storageTypes", "all"));
+            driver.executeCdpCommand("Emulation.clearDeviceMetricsOverride", Map.of());
+            synchronized (Browser.class) {
+                IDLE.push(driver);
+            }
+        } catch (WebDriverException e) {
+            driver.quit();
+        }
     }
 
     private WebElement field(String name) {
@@ -298,6 +340,15 @@ public final class Browser implements AutoCloseable {
         return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(80))
                 .ignoring(StaleElementReferenceException.class)
                 .ignoring(JavascriptException.class)
-                .until(condition);
+                .until(d -> {
+                    meanwhile.run();
+                    return condition.apply(d);
+                });
+    }
+
+    /** What goes on each time that it looks again for what it waits for, such as a clock of the test's own. */
+    public Browser whileWaiting(Runnable other) {
+        this.meanwhile = other;
+        return this;
     }
 }

@@ -2,12 +2,15 @@ package io.causticon.web.harness;
 
 import java.io.IOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,8 +22,10 @@ public final class Client {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private final String address;
+    private final CookieManager cookies = new CookieManager();
+    private final List<String> setCookies = new ArrayList<>();
     private final HttpClient http = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .followRedirects(HttpClient.Redirect.NEVER)
             .build();
     private String token = "";
@@ -34,6 +39,20 @@ public final class Client {
         post("/sign-in", Map.of("name", name, "password", "saltern-lane"));
         get("/settings");
         return this;
+    }
+
+    /** Value of a cookie that it holds now; empty without. */
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
+    /** Every cookie that it was ever told to keep, as the server put it. */
+    public List<String> setCookies() {
+        return setCookies;
     }
 
     public HttpResponse<String> get(String path) {
@@ -75,7 +94,8 @@ public final class Client {
 
     private HttpResponse<String> send(HttpRequest.Builder request) {
         try {
-            HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> answer = http.send(request.build(), Client::read);
+            setCookies.addAll(answer.headers().allValues("Set-Cookie"));
             Matcher found = TOKEN.matcher(answer.body());
             if (found.find()) {
                 token = found.group(1);
@@ -87,6 +107,13 @@ public final class Client {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    /** White space of a page is one space, wherever its template breaks a line. */
+    private static HttpResponse.BodySubscriber<String> read(HttpResponse.ResponseInfo answer) {
+        boolean page = answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
+        return HttpResponse.BodySubscribers.mapping(
+                HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8), t -> page ? t.replaceAll("\\s+", " ") : t);
     }
 
     private static String encode(Map<String, String> form) {

@@ -1,40 +1,90 @@
 package io.causticon.web.harness;
 
 import io.causticon.web.CausticonApplication;
+import jakarta.servlet.Filter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 
 /** The real application on a free port with the made-up workshop, started once for all tests of a run. */
-public final class RunningApplication {
+public final class RunningApplication implements AutoCloseable {
 
     private static RunningApplication running;
 
     private final ConfigurableApplicationContext context;
     private final int port;
+    private final Path data;
 
-    private RunningApplication() {
-        try {
-            Path data = Files.createTempDirectory("causticon-test");
-            SpringApplication application = new SpringApplication(CausticonApplication.class);
-            this.context = application.run(
-                    "--server.port=0", "--causticon.data=" + data, "--causticon.demo=true", "--logging.level.io.causticon=warn");
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+    private RunningApplication(Path data, boolean demo, ProcessorTimes times, String... more) {
+        this.data = data;
+        SpringApplication application = CausticonApplication.create();
+        if (times != null) {
+            application.addInitializers(c -> ((GenericApplicationContext) c).registerBean("processorTimes", Filter.class, () -> times));
         }
+        this.context = application.run(Stream.concat(
+                        Stream.of(
+                                "--server.port=0",
+                                "--causticon.data=" + data,
+                                "--causticon.demo=" + demo,
+                                // Passwords of tests need no protection, and each sign-in would pay for it.
+                                "--causticon.password-strength=4",
+                                "--logging.level.io.causticon=warn"),
+                        Stream.of(more))
+                .toArray(String[]::new));
         this.port = ((WebServerApplicationContext) context).getWebServer().getPort();
-        Runtime.getRuntime().addShutdownHook(new Thread(context::close));
     }
 
     public static synchronized RunningApplication get() {
         if (running == null) {
-            running = new RunningApplication();
+            RunningApplication application = new RunningApplication(folder(), true, null);
+            Runtime.getRuntime().addShutdownHook(new Thread(application.context::close));
+            running = application;
         }
         return running;
+    }
+
+    /**
+     * One of its own, for tests that damage it or that want an empty workshop.
+     *
+     * @param demo whether it has the made-up workshop
+     * @param more settings, as on the command line
+     */
+    public static RunningApplication own(boolean demo, String... more) {
+        return new RunningApplication(folder(), demo, null, more);
+    }
+
+    /** One of its own on data that are there already. */
+    public static RunningApplication in(Path data) {
+        return new RunningApplication(data, false, null);
+    }
+
+    /** One of its own whose answers are timed. */
+    public static RunningApplication timed(ProcessorTimes times) {
+        return new RunningApplication(folder(), true, times);
+    }
+
+    private static Path folder() {
+        try {
+            return Files.createTempDirectory("causticon-test");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Where it keeps its data. */
+    public Path data() {
+        return data;
+    }
+
+    @Override
+    public void close() {
+        context.close();
     }
 
     public String address() {

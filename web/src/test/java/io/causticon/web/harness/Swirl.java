@@ -88,7 +88,7 @@ public final class Swirl {
     public static BatchId lyeIn(RunningApplication application, String name, Duration ago) {
         BatchService batches = application.bean(BatchService.class);
         BatchPlan plan = plan(name);
-        Instant begun = Instant.now().minus(Duration.ofMinutes(40));
+        Instant begun = Instant.now().minus(ago).minus(Duration.ofMinutes(40));
         BatchId id = batches.begin(plan, null, 1, begun, "Ines Harrow", ZoneOffset.UTC, UUID.randomUUID().toString());
         Weights planned = Weights.planned(plan.formula());
         List<Entry> before = new ArrayList<>();

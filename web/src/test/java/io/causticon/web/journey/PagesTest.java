@@ -8,7 +8,7 @@ import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
-import java.util.Arrays;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Nested;
@@ -19,11 +19,8 @@ import org.openqa.selenium.Keys;
 @Application
 class PagesTest {
 
-    /** The aim is 50 ms on a quiet machine; a busy one gets twice that before the test complains. */
-    private static final double LONGEST_MEDIAN_MILLISECONDS = 100;
-
-    private static final int WARM_UP = 25;
-    private static final int MEASURED = 25;
+    /** What a page may weigh before it is compressed; how long it takes is measured elsewhere, where nothing depends on the machine. */
+    private static final int HEAVIEST = 300_000;
 
     private static String batch(RunningApplication application, String name) {
         return application.bean(BatchService.class).all().stream()
@@ -53,21 +50,12 @@ class PagesTest {
     }
 
     @Test
-    void answerQuickly(RunningApplication application, Client client) {
+    void areNoHeavierThanTheyNeedBe(RunningApplication application, Client client) {
         client.signIn("ines");
         for (String path : paths(application)) {
-            for (int i = 0; i < WARM_UP; i++) {
-                assertThat(client.get(path).statusCode()).as(path).isEqualTo(200);
-            }
-            double[] times = new double[MEASURED];
-            for (int i = 0; i < MEASURED; i++) {
-                long start = System.nanoTime();
-                client.get(path);
-                times[i] = (System.nanoTime() - start) / 1e6;
-            }
-            Arrays.sort(times);
-            System.out.printf("%-60s median %5.1f ms%n", path, times[MEASURED / 2]);
-            assertThat(times[MEASURED / 2]).as(path).isLessThan(LONGEST_MEDIAN_MILLISECONDS);
+            HttpResponse<String> page = client.get(path);
+            assertThat(page.statusCode()).as(path).isEqualTo(200);
+            assertThat(page.body().length()).as(path).isLessThan(HEAVIEST);
         }
     }
 

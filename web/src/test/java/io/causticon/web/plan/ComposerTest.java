@@ -161,7 +161,7 @@ class ComposerTest {
             rows.append("&fatId=olive-oil&fatAmount=10");
         }
         assertThat(client.postRaw("/plan/save", form(), rows.toString()).body())
-                .contains("71 are too many; 60 are the most");
+                .contains("61 are too many; 60 are the most");
         String waxes = client.post("/plan/reckon", form("fatId", "beeswax", "fatAmount", "500")).body();
         // 500 x 94 mg/g = 47.0 g KOH = 33.5 g NaOH; 31.8 at 5 %; 32.5 at 98 % purity.
         assertThat(waxes).contains("32.5").contains("Beeswax sets before it soaps");
@@ -199,6 +199,16 @@ class ComposerTest {
     }
 
     @Test
+    void tellsWhatAScaleDoesNotShow(Client client) {
+        client.signIn("odd");
+        assertThat(client.post("/plan/reckon", form("fatAmount", "0.4", "fatStep", "1", "lyeStep", "0.01")).body())
+                .contains("The fats: 0.40 g. A scale in steps of 1.00 g shows nothing of that.");
+        assertThat(client.post("/plan/reckon", form("lyeStep", "0")).body())
+                .contains("A scale&#39;s step (0.00 g) is below what is possible (0.001 g).");
+        assertThat(client.post("/plan/reckon", form("superfat", "-3")).body()).contains("in excess, \u22123.0 %");
+    }
+
+    @Test
     void fitsToWhatMatters(Client client) {
         client.signIn("odd");
         String lard = "&fatId=lard&fatAmount=300&fatId=coconut-oil-76&fatAmount=250";
@@ -222,6 +232,23 @@ class ComposerTest {
                 .contains("1,000.0 g")
                 .contains("Lye into the liquid, never the reverse")
                 .contains("safety data sheet");
+    }
+
+    @Test
+    void aFormThatWasOvertakenIsToldAndKeepsWhatWasTyped(Client client) {
+        client.signIn("odd");
+        String name = "Overtaken " + UUID.randomUUID();
+        String recipe = client.post("/plan/save", form("name", name)).headers().firstValue("Location").orElseThrow().replaceAll(".*/plan/", "");
+        client.post("/plan/save", form("name", name, "recipe", recipe, "version", "1", "superfat", "8"));
+        HttpResponse<String> told = client.post("/plan/save", form("name", name, "recipe", recipe, "version", "1", "superfat", "3"));
+        assertThat(told.statusCode()).isEqualTo(200);
+        assertThat(told.body()).contains("Odd Brekke kept version 2 meanwhile; you began from 1.").contains("name=\"superfat\" value=\"3\"")
+                .contains("name=\"version\" value=\"2\"");
+        assertThat(client.get("/plan/" + recipe).body()).contains("name=\"superfat\" value=\"8\"");
+        // Told, and saved again: now it stands on top, and the other one under it.
+        assertThat(client.post("/plan/save", form("name", name, "recipe", recipe, "version", "2", "superfat", "3")).statusCode()).isEqualTo(302);
+        assertThat(client.get("/plan/" + recipe).body()).contains("name=\"superfat\" value=\"3\"");
+        assertThat(client.get("/plan/" + recipe + "?version=2").body()).contains("name=\"superfat\" value=\"8\"");
     }
 
     @Test

@@ -8,6 +8,8 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchSummary;
+import io.causticon.web.batch.Judge;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.RunningApplication;
@@ -39,13 +41,14 @@ class AgeChartTest {
                 .orElseThrow();
     }
 
-    private Batch batch(Duration age, Entry... entries) {
+    private BatchSummary batch(Duration age, Entry... entries) {
         Instant begun = NOW.minus(age);
         List<LoggedEntry> lines = new ArrayList<>();
         for (int i = 0; i < entries.length; i++) {
             lines.add(LoggedEntry.first("line" + i, begun.plus(Duration.ofHours(2L + 30L * i)), "Ines", entries[i]));
         }
-        return new Batch(new BatchId(UUID.randomUUID()), "T-1", like.plan(), 1, new BatchLog(begun, lines));
+        Batch batch = new Batch(new BatchId(UUID.randomUUID()), "T-1", like.plan(), 1, new BatchLog(begun, lines));
+        return BatchSummary.of(batch, Judge.Judgement.UNKNOWN, NOW);
     }
 
     private static double marker(Drawing drawing) {
@@ -98,8 +101,17 @@ class AgeChartTest {
     }
 
     @Test
+    void goesOnToTenYearsWhereOneIsOlderThanAYear() {
+        assertThat(marker(AgeChart.of(List.of(batch(Duration.ofDays(364))), METRIC, NOW))).isGreaterThan(860);
+        double two = marker(AgeChart.of(List.of(batch(Duration.ofDays(730))), METRIC, NOW));
+        double five = marker(AgeChart.of(List.of(batch(Duration.ofDays(1826))), METRIC, NOW));
+        assertThat(two).isLessThan(five);
+        assertThat(five).isLessThan(860);
+    }
+
+    @Test
     void twoHundredRowsFitWithoutTouching() {
-        List<Batch> many = IntStream.range(0, 200).mapToObj(i -> batch(Duration.ofDays(i + 1))).toList();
+        List<BatchSummary> many = IntStream.range(0, 200).mapToObj(i -> batch(Duration.ofDays(i + 1))).toList();
         Drawing drawing = AgeChart.of(many, METRIC, NOW);
         List<Double> names = drawing.shapes().stream()
                 .filter(s -> s.style().equals("row-name"))

@@ -1,0 +1,269 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.observation.Life;
+import io.causticon.web.shared.Guard;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * What lists and the rack show of all batches, by pages. A row is written with each line of a log, in the same transaction; what the program
+ * came to know otherwise since, or what moved with time alone, is renewed in the background.
+ */
+@Service
+public class Summaries implements SmartInitializingSingleton, DisposableBean {
+
+    /** Nothing is due, held or on the bench in larger numbers than anybody reads. */
+    private static final Limit MANY = Limit.of(60);
+
+    private static final Limit AT_ONCE = Limit.of(50);
+    private static final Duration JUDGED_FOR = Duration.ofHours(20);
+    private static final long EVERY_MINUTES = 30;
+    private static final String READY = Life.READY.name();
+    private static final UUID LARGEST = new UUID(-1, -1);
+    private static final Instant EVER = Instant.parse("9000-01-01T00:00:00Z");
+    private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
+
+    private final SummaryRepository rows;
+    private final BatchRepository batches;
+    private final RevisionRepository revisions;
+    private final BatchReader reader;
+    private final ObjectProvider<Judge> judges;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final boolean anew;
+    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "renews-summaries");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    Summaries(
+            SummaryRepository rows,
+            BatchRepository batches,
+            RevisionRepository revisions,
+            BatchReader reader,
+            ObjectProvider<Judge> judges,
+            PlatformTransactionManager transactions,
+            Clock clock,
+            @Value("${causticon.summarise-anew:false}") boolean anew) {
+        this.rows = rows;
+        this.batches = batches;
+        this.revisions = revisions;
+        this.reader = reader;
+        this.judges = judges;
+        this.transaction = new TransactionTemplate(transactions);
+        this.clock = clock;
+        this.anew = anew;
+    }
+
+    /** What a list can be narrowed to. */
+    public enum Which {
+        ALIVE(false, true, true),
+        HELD(true, true, false),
+        READY(true, false, true),
+        ALL(true, true, true);
+
+        private final boolean readyToo;
+        private final boolean othersToo;
+        private final boolean calmToo;
+
+        Which(boolean readyToo, boolean othersToo, boolean calmToo) {
+            this.readyToo = readyToo;
+            this.othersToo = othersToo;
+            this.calmToo = calmToo;
+        }
+    }
+
+    /**
+     * Part of all batches, the youngest first.
+     *
+     * @param batches those of this page
+     * @param more whether there are older ones
+     */
+    public record Page(List<BatchSummary> batches, boolean more) {}
+
+    /**
+     * The youngest that fit, begun before a moment or after a batch in the list.
+     *
+     * @param find part of a name, a code, a mould or a fat; empty for any
+     * @param begunBefore how old the youngest may be; empty for any age
+     * @param after the last one that was seen; empty from the youngest on
+     */
+    @Transactional(readOnly = true)
+    public Page page(Which which, String find, Optional<Instant> begunBefore, Optional<BatchId> after, int most) {
+        Optional<SummaryRow> last = after.flatMap(id -> rows.findById(id.value()));
+        Instant before = last.map(r -> r.begunAt).or(() -> begunBefore).orElse(EVER);
+        UUID id = last.map(r -> r.batchId).orElse(LARGEST);
+        List<BatchSummary> found = rows.shown(
+                        like(find), READY, which.readyToo, which.othersToo, which.calmToo, before, id, Limit.of(most + 1))
+                .stream().flatMap(r -> readable(r).stream()).toList();
+        return new Page(found.stream().limit(most).toList(), found.size() > most);
+    }
+
+    /** How many there are of each, whatever they are called. */
+    @Transactional(readOnly = true)
+    public Map<Which, Long> counts() {
+        Map<Which, Long> counts = new EnumMap<>(Which.class);
+        for (Which which : Which.values()) {
+            counts.put(which, 0L);
+        }
+        for (Object[] state : rows.countByState()) {
+            boolean ready = READY.equals(state[0]);
+            boolean held = Boolean.TRUE.equals(state[1]);
+            for (Which which : Which.values()) {
+                if ((which.readyToo || !ready) && (which.othersToo || ready) && (which.calmToo || held)) {
+                    counts.merge(which, (Long) state[2], Long::sum);
+                }
+            }
+        }
+        return counts;
+    }
+
+    /** How many of these there are. */
+    @Transactional(readOnly = true)
+    public long count(Which which, String find) {
+        return rows.countShown(like(find), READY, which.readyToo, which.othersToo, which.calmToo);
+    }
+
+    /** Those on the bench, the youngest first. */
+    @Transactional(readOnly = true)
+    public List<BatchSummary> onTheBench() {
+        return read(rows.findByLifeOrderByBegunAtDesc(Life.BENCH.name(), MANY)).stream().filter(BatchSummary::isReadable).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<BatchSummary> held() {
+        return read(rows.findByHeldTrueOrderByBegunAtDesc(MANY));
+    }
+
+    /** Those that cannot be worked with. */
+    @Transactional(readOnly = true)
+    public List<BatchSummary> unreadable() {
+        return read(rows.findByProblemGreaterThanOrderByBegunAtDesc("", MANY));
+    }
+
+    /** Those that are neither held nor ready and of which something is due between two moments, the next one first. */
+    @Transactional(readOnly = true)
+    public List<BatchSummary> due(Instant from, Instant to) {
+        return read(rows.due(READY, from, to, MANY));
+    }
+
+    /** Vessels that lye was dissolved in, the last one first. */
+    @Transactional(readOnly = true)
+    public List<String> lyeVessels() {
+        return rows.lyeVessels(MANY);
+    }
+
+    /** Vessels that fats were melted in, the last one first. */
+    @Transactional(readOnly = true)
+    public List<String> fatsVessels() {
+        return rows.fatsVessels(MANY);
+    }
+
+    /** The last batch that was poured into a mould. */
+    @Transactional(readOnly = true)
+    public Optional<BatchId> lastInto(String mould) {
+        return rows.pouredInto(mould, Limit.of(1)).stream().findFirst().map(BatchId::new);
+    }
+
+    /** Writes the row of a batch. Within the transaction that writes its log. */
+    void write(Batch batch, int logVersion, Judge.Judgement judged) {
+        SummaryRow row = rows.findById(batch.id().value()).orElseGet(SummaryRow::new);
+        SummaryCodec.write(row, batch, logVersion, judged, clock.instant());
+        rows.save(row);
+    }
+
+    /** What judges say of a batch; nothing where it cannot be worked out. */
+    Judge.Judgement judge(Batch batch) {
+        return judges.stream().findFirst().map(j -> j.of(batch)).orElse(Judge.Judgement.UNKNOWN);
+    }
+
+    /** Before anybody asks: what a new version of the program would write otherwise, and what has no row yet. */
+    @Override
+    public void afterSingletonsInstantiated() {
+        if (anew) {
+            renewAll();
+        } else {
+            rows.notAsTheyWouldBe(SummaryCodec.VERSION).forEach(this::renew);
+        }
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void start() {
+        background.scheduleWithFixedDelay(this::renewOld, EVERY_MINUTES, EVERY_MINUTES, TimeUnit.MINUTES);
+    }
+
+    /** Works out every row anew from plan and log. */
+    public void renewAll() {
+        batches.findAllByOrderByBegunAtDesc().forEach(b -> renew(b.id));
+    }
+
+    private void renewOld() {
+        try {
+            rows.madeBefore(READY, clock.instant().minus(JUDGED_FOR), AT_ONCE).forEach(this::renew);
+        } catch (RuntimeException e) {
+            // The next round tries again.
+            LOG.warn("Summaries could not be renewed: {}", e.toString());
+        }
+    }
+
+    private boolean renew(UUID id) {
+        transaction.executeWithoutResult(t -> batches.findWithLockById(id).ifPresent(row -> {
+            Instant now = clock.instant();
+            BatchReader.Result result = reader.read(row, revisions.findByBatchIdOrderByLineIdAscRevisionAsc(id), now);
+            if (result instanceof BatchReader.Broken broken) {
+                SummaryRow summary = rows.findById(id).orElseGet(SummaryRow::new);
+                SummaryCodec.write(summary, broken.batch(), row.begunAt, row.logVersion, now);
+                rows.save(summary);
+            } else if (result instanceof BatchReader.Readable readable) {
+                write(readable.batch(), row.logVersion, judge(readable.batch()));
+            }
+        }));
+        return true;
+    }
+
+    private List<BatchSummary> read(List<SummaryRow> found) {
+        return found.stream().flatMap(r -> readable(r).stream()).toList();
+    }
+
+    /** A row that cannot be read takes nothing else down, and is made anew. */
+    private Optional<BatchSummary> readable(SummaryRow row) {
+        Optional<BatchSummary> read = Guard.of(row.code, () -> SummaryCodec.read(row));
+        if (read.isEmpty()) {
+            background.execute(() -> Guard.of(row.code, () -> renew(row.batchId)));
+        }
+        return read;
+    }
+
+    private static String like(String find) {
+        return "%" + find.trim().toLowerCase(Locale.ROOT).replaceAll("[!%_]", "!$0") + "%";
+    }
+
+    @Override
+    public void destroy() {
+        background.shutdownNow();
+    }
+}

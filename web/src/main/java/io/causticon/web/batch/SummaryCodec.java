@@ -1,0 +1,147 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.cure.Tasks;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Vessel;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** Writes what is known of a batch into its row for lists, and reads it from there. */
+final class SummaryCodec {
+
+    /** Goes up when the same log gives another row: by what is in it, or by what the program knows. */
+    static final int VERSION = 1;
+
+    private static final int LONGEST_WORDS = 2000;
+    private static final int LONGEST_LOOK = 400;
+    private static final int LONGEST_NAME = 80;
+
+    private SummaryCodec() {}
+
+    static void write(SummaryRow row, Batch batch, int logVersion, Judge.Judgement judged, Instant now) {
+        BatchPlan plan = batch.plan();
+        List<Tasks.Task> tasks = Tasks.of(plan, batch.log());
+        row.batchId = batch.id().value();
+        row.logVersion = logVersion;
+        row.madeWith = VERSION;
+        row.madeAt = now;
+        row.problem = "";
+        row.code = batch.code();
+        row.name = batch.name();
+        row.begunAt = batch.log().begun();
+        row.life = batch.life().name();
+        row.held = batch.isHeld();
+        row.heldSince = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> h.at()).orElse(now) : null;
+        row.pouredAt = Tasks.poured(plan, batch.log());
+        row.unmouldedAt = Tasks.unmoulded(plan, batch.log());
+        row.readyAt = Tasks.ready(plan, batch.log());
+        row.tasks = tasks.stream().map(SummaryCodec::task).collect(Collectors.joining(";"));
+        row.nextDue = tasks.stream().filter(Tasks.Task::isOpen).map(Tasks.Task::due).min(Comparator.naturalOrder()).orElse(null);
+        row.mould = plan.mould() == null ? "" : plan.mould().name();
+        row.fatGrams = plan.formula().fatMass().grams();
+        row.bars = batch.log().last(Entry.Cut.class).map(c -> c.entry().bars()).orElse(0);
+        row.lastBarGrams = batch.log().last(Entry.BarWeighed.class).map(b -> b.entry().mass().grams()).orElse(null);
+        row.lyeCelsius = lastRead(batch, Spot.LYE);
+        row.fatsCelsius = lastRead(batch, Spot.FATS);
+        row.lyeIsIn = batch.log().first(Entry.LyeIntoFats.class).isPresent();
+        row.wasPoured = batch.log().first(Entry.Poured.class).isPresent();
+        row.lyeVessel = name(plan.lyeVessel());
+        row.fatsVessel = name(plan.fatsVessel());
+        row.words = shortened(words(batch, row.mould), LONGEST_WORDS);
+        row.leading = shortened(judged.leading().name(), LONGEST_NAME);
+        row.leadingProbability = judged.leading().probability();
+        row.hazard = shortened(judged.hazard().name(), LONGEST_NAME);
+        row.hazardProbability = judged.hazard().probability();
+        row.look = shortened(judged.look(), LONGEST_LOOK);
+    }
+
+    /** Of a batch that cannot be worked with: what it is called, and why. */
+    static void write(SummaryRow row, UnreadableBatch broken, Instant begun, int logVersion, Instant now) {
+        row.batchId = broken.id().value();
+        row.logVersion = logVersion;
+        row.madeWith = VERSION;
+        row.madeAt = now;
+        row.problem = shortened(broken.why(), 300);
+        row.code = broken.code();
+        row.name = broken.name();
+        row.begunAt = begun.isAfter(now) || begun.isBefore(Instant.EPOCH) ? now : begun;
+        row.held = false;
+        row.heldSince = null;
+        row.nextDue = null;
+        row.words = shortened((broken.name() + " " + broken.code()).toLowerCase(Locale.ROOT), LONGEST_WORDS);
+    }
+
+    static BatchSummary read(SummaryRow row) {
+        return new BatchSummary(
+                new BatchId(row.batchId),
+                row.code,
+                row.name,
+                row.problem,
+                row.begunAt,
+                Life.valueOf(row.life),
+                Optional.ofNullable(row.heldSince),
+                row.pouredAt,
+                row.unmouldedAt,
+                row.readyAt,
+                tasks(row.tasks),
+                row.mould,
+                Mass.grams(row.fatGrams),
+                row.bars,
+                Optional.ofNullable(row.lastBarGrams).map(Mass::grams),
+                Optional.ofNullable(row.lyeCelsius).map(Temperature::celsius),
+                Optional.ofNullable(row.fatsCelsius).map(Temperature::celsius),
+                row.lyeIsIn,
+                new Judge.Likely(row.leading, row.leadingProbability),
+                new Judge.Likely(row.hazard, row.hazardProbability),
+                row.look);
+    }
+
+    private static @Nullable Double lastRead(Batch batch, Spot spot) {
+        return batch.log().of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot)
+                .reduce((earlier, later) -> later)
+                .map(t -> t.entry().temperature().celsius())
+                .orElse(null);
+    }
+
+    private static String words(Batch batch, String mould) {
+        return (batch.name() + " " + batch.code() + " " + mould + " "
+                        + batch.plan().formula().fats().stream().map(f -> f.fat().name()).collect(Collectors.joining(" ")))
+                .toLowerCase(Locale.ROOT);
+    }
+
+    private static String name(@Nullable Vessel vessel) {
+        return vessel == null ? "" : shortened(vessel.name(), 60);
+    }
+
+    private static String task(Tasks.Task task) {
+        return task.kind() + " " + task.due().toEpochMilli() + task.done().map(d -> " " + d.toEpochMilli()).orElse("");
+    }
+
+    private static List<Tasks.Task> tasks(String written) {
+        List<Tasks.Task> tasks = new ArrayList<>();
+        for (String one : written.isEmpty() ? new String[0] : written.split(";")) {
+            String[] parts = one.split(" ");
+            tasks.add(new Tasks.Task(
+                    Tasks.Kind.valueOf(parts[0]),
+                    Instant.ofEpochMilli(Long.parseLong(parts[1])),
+                    parts.length > 2 ? Optional.of(Instant.ofEpochMilli(Long.parseLong(parts[2]))) : Optional.empty()));
+        }
+        return tasks;
+    }
+
+    private static String shortened(String text, int longest) {
+        return text.length() <= longest ? text : text.substring(0, longest);
+    }
+}

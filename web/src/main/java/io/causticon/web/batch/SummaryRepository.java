@@ -1,0 +1,73 @@
+package io.causticon.web.batch;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.query.Param;
+
+interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
+
+    /** The youngest of those that were begun before a moment; of one moment those with smaller ids. */
+    @Query("""
+            select s from SummaryRow s
+            where s.problem = '' and s.words like :words escape '!'
+              and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
+              and (s.begunAt < :before or s.begunAt = :before and s.batchId < :id)
+            order by s.begunAt desc, s.batchId desc""")
+    List<SummaryRow> shown(
+            @Param("words") String words,
+            @Param("ready") String ready,
+            @Param("readyToo") boolean readyToo,
+            @Param("othersToo") boolean othersToo,
+            @Param("calmToo") boolean calmToo,
+            @Param("before") Instant before,
+            @Param("id") UUID id,
+            Limit limit);
+
+    @Query("""
+            select count(s) from SummaryRow s
+            where s.problem = '' and s.words like :words escape '!'
+              and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)""")
+    long countShown(
+            @Param("words") String words,
+            @Param("ready") String ready,
+            @Param("readyToo") boolean readyToo,
+            @Param("othersToo") boolean othersToo,
+            @Param("calmToo") boolean calmToo);
+
+    /** How many of each state and whether held: rows of a life, a boolean and a count. */
+    @Query("select s.life, s.held, count(s) from SummaryRow s where s.problem = '' group by s.life, s.held")
+    List<Object[]> countByState();
+
+    List<SummaryRow> findByLifeOrderByBegunAtDesc(String life, Limit limit);
+
+    List<SummaryRow> findByHeldTrueOrderByBegunAtDesc(Limit limit);
+
+    List<SummaryRow> findByProblemGreaterThanOrderByBegunAtDesc(String none, Limit limit);
+
+    @Query("select s from SummaryRow s where s.problem = '' and s.held = false and s.life <> :ready and s.nextDue between :from and :to order by s.nextDue")
+    List<SummaryRow> due(@Param("ready") String ready, @Param("from") Instant from, @Param("to") Instant to, Limit limit);
+
+    @Query("select s.lyeVessel from SummaryRow s where s.lyeVessel <> '' order by s.begunAt desc")
+    List<String> lyeVessels(Limit limit);
+
+    @Query("select s.fatsVessel from SummaryRow s where s.fatsVessel <> '' order by s.begunAt desc")
+    List<String> fatsVessels(Limit limit);
+
+    @Query("select s.batchId from SummaryRow s where s.mould = :mould and s.wasPoured = true order by s.begunAt desc")
+    List<UUID> pouredInto(@Param("mould") String mould, Limit limit);
+
+    /** Batches without a row that is as it would be made now. */
+    @Query("""
+            select b.id from BatchRow b
+            where not exists (select 1 from SummaryRow s where s.batchId = b.id and s.madeWith = :version and s.logVersion = b.logVersion)
+            order by b.begunAt desc""")
+    List<UUID> notAsTheyWouldBe(@Param("version") int version);
+
+    /** Those whose judgement may have moved with time alone. */
+    @Query("select s.batchId from SummaryRow s where s.life <> :ready and s.madeAt < :before order by s.madeAt")
+    List<UUID> madeBefore(@Param("ready") String ready, @Param("before") Instant before, Limit limit);
+}

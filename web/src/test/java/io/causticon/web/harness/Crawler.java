@@ -1,0 +1,217 @@
+package io.causticon.web.harness;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jsoup.Connection;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.FormElement;
+
+/**
+ * Somebody who follows every link and presses every button of every page that she comes to, as they stand, without a script. What differs only
+ * in the ids of its address is pressed once for each kind of page; every address is opened once, and of one kind at most thirteen.
+ */
+public final class Crawler {
+
+    private static final String ID = "[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}";
+    private static final int MOST = 3000;
+    private static final int MOST_OF_A_KIND = 13;
+    private static final int MOST_ALIKE = 12;
+    private static final int FEW = 4;
+
+    private final String address;
+    private final HttpClient http = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .build();
+    private final Deque<String> open = new ArrayDeque<>();
+    private final Set<String> seen = new HashSet<>();
+    private final Map<String, Integer> kinds = new HashMap<>();
+    private final Map<String, Integer> alike = new HashMap<>();
+    private final Set<String> pressed = new HashSet<>();
+    private final List<String> faults = new ArrayList<>();
+    private final List<String> followed = new ArrayList<>();
+
+    public Crawler(String address) {
+        this.address = address;
+    }
+
+    /** What answered with 400 or more, and where it stood. */
+    public List<String> faults() {
+        return faults;
+    }
+
+    /** Everything that was opened or pressed. */
+    public List<String> followed() {
+        return followed;
+    }
+
+    public Crawler signIn(String name) {
+        String token = Jsoup.parse(get("/sign-in").body()).select("input[name=_csrf]").val();
+        send(post("/sign-in", Map.of("name", name, "password", "saltern-lane", "_csrf", token)));
+        return this;
+    }
+
+    /** Opens pages and all that they lead to. */
+    public Crawler crawl(String... from) {
+        open.addAll(List.of(from));
+        while (!open.isEmpty() && followed.size() < MOST) {
+            String path = open.poll();
+            if (seen.add(path) && kinds.merge(kind(path), 1, Integer::sum) <= (path.contains("?") ? FEW : MOST_OF_A_KIND)) {
+                follow("GET " + path, path, "typed", HttpRequest.newBuilder(URI.create(address + path)).GET());
+            }
+        }
+        return this;
+    }
+
+    /** The path of a page with its ids taken out. */
+    public static String kind(String path) {
+        return path.replaceAll(ID, "{id}").replaceAll("(at|rescue)=[^&]*", "$1={}");
+    }
+
+    private void follow(String what, String path, String from, HttpRequest.Builder request) {
+        HttpResponse<String> answer = send(request);
+        followed.add(what);
+        if (answer.statusCode() >= 400) {
+            faults.add(answer.statusCode() + " " + what + ", from " + from);
+            return;
+        }
+        String next = answer.headers().firstValue("Location").orElse("");
+        if (!next.isEmpty()) {
+            enqueue(next);
+            return;
+        }
+        boolean page = answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
+        if (page) {
+            // What a button leads to without leading on is the same page again, with what was typed.
+            look(Jsoup.parse(answer.body(), address + path), path, what.startsWith("GET") ? kind(path) : "again");
+        }
+    }
+
+    private void look(Document page, String path, String kind) {
+        page.select("a[href]:not([href^=#]), image[href], img[src], link[href], script[src]").forEach(e -> {
+            enqueue(e.absUrl(e.hasAttr("href") ? "href" : "src"));
+        });
+        for (FormElement form : page.select("form:not([method=dialog])").forms()) {
+            List<Element> buttons = form.select("button:not([type=button]):not([disabled]), input[type=submit]");
+            for (Element button : buttons) {
+                press(form, button, path, kind);
+            }
+            if (form.select("button").isEmpty()) {
+                press(form, new Element("button"), path, kind);
+            }
+        }
+    }
+
+    private void press(FormElement form, Element button, String path, String kind) {
+        String action = button.hasAttr("formaction") ? button.absUrl("formaction") : form.absUrl("action");
+        String target = local(action.isEmpty() ? address + path : action);
+        if (target == null || target.contains("sign-out")) {
+            return;
+        }
+        Map<String, List<String>> fields = new LinkedHashMap<>();
+        for (Connection.KeyVal field : form.formData()) {
+            fields.computeIfAbsent(field.key(), k -> new ArrayList<>()).add(field.value());
+        }
+        if (button.hasAttr("name")) {
+            fields.computeIfAbsent(button.attr("name"), k -> new ArrayList<>()).add(button.val());
+        }
+        String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c" + button.text() + "\u201d "
+                + button.attr("name") + "=" + kind(button.val()).replaceAll("\\d+", "#");
+        boolean enough = alike.merge(kind + " " + kind(target) + " " + button.attr("name"), 1, Integer::sum) > MOST_ALIKE;
+        if (enough || !pressed.add(kind + " " + what)) {
+            return;
+        }
+        if (form.attr("method").equalsIgnoreCase("get")) {
+            enqueue(address + target + (target.contains("?") ? "&" : "?") + encoded(fields));
+        } else if (form.attr("enctype").equals("multipart/form-data")) {
+            follow(what, target, path, multipart(target, fields, form));
+        } else {
+            follow(what, target, path, post(target, encoded(fields)));
+        }
+    }
+
+    /** As a browser sends a form whose file was not chosen. */
+    private HttpRequest.Builder multipart(String path, Map<String, List<String>> fields, FormElement form) {
+        StringBuilder body = new StringBuilder();
+        fields.forEach((name, values) -> values.forEach(v -> body.append("--edge\r\nContent-Disposition: form-data; name=\"")
+                .append(name).append("\"\r\n\r\n").append(v).append("\r\n")));
+        form.select("input[type=file]").forEach(f -> body.append("--edge\r\nContent-Disposition: form-data; name=\"")
+                .append(f.attr("name"))
+                .append("\"; filename=\"\"\r\nContent-Type: application/octet-stream\r\n\r\n\r\n"));
+        body.append("--edge--\r\n");
+        return HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "multipart/form-data; boundary=edge")
+                .POST(HttpRequest.BodyPublishers.ofString(body.toString()));
+    }
+
+    private HttpRequest.Builder post(String path, Map<String, String> fields) {
+        Map<String, List<String>> lists = new LinkedHashMap<>();
+        fields.forEach((k, v) -> lists.put(k, List.of(v)));
+        return post(path, encoded(lists));
+    }
+
+    private HttpRequest.Builder post(String path, String body) {
+        return HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body));
+    }
+
+    private HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+    }
+
+    private void enqueue(String url) {
+        String path = local(url);
+        if (path != null && !path.contains("sign-out")) {
+            open.add(path);
+        }
+    }
+
+    /** The path with its query, of an address of ours; null for any other. */
+    private String local(String url) {
+        String plain = url.replaceAll("#.*", "");
+        if (plain.startsWith(address)) {
+            String path = plain.substring(address.length());
+            return path.isEmpty() ? "/" : path;
+        }
+        return plain.startsWith("/") ? plain : null;
+    }
+
+    private static String encoded(Map<String, List<String>> fields) {
+        StringBuilder body = new StringBuilder();
+        fields.forEach((name, values) -> values.forEach(v -> body.append(body.isEmpty() ? "" : "&")
+                .append(URLEncoder.encode(name, StandardCharsets.UTF_8))
+                .append('=')
+                .append(URLEncoder.encode(v, StandardCharsets.UTF_8))));
+        return body.toString();
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,89 @@
+package io.causticon.web.start;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.Summaries;
+import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Optional;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Data of earlier programs open, those of later ones are left alone. One file is kept for each version of the tables. */
+class SchemasTest {
+
+    @TempDir
+    private Path folder;
+
+    private void unpack(int tables) throws IOException {
+        try (InputStream file = SchemasTest.class.getResourceAsStream("/schemas/tables-" + tables + ".zip"); ZipInputStream zip = new ZipInputStream(file)) {
+            zip.getNextEntry();
+            Files.copy(zip, folder.resolve("causticon.mv.db"));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = 5)
+    void ofAnEarlierProgramOpen(int tables) throws IOException {
+        unpack(tables);
+        try (RunningApplication application = RunningApplication.in(folder)) {
+            Client client = new Client(application.address()).signIn("ines");
+            for (String page : List.of("/", "/plan", "/plan/new", "/bench", "/casebook", "/shelf", "/devices", "/settings")) {
+                assertThat(client.get(page).statusCode()).as(page).isIn(200, 302);
+            }
+            assertThat(client.get("/").body()).contains("Ferry Bar").contains("Sail Loft Tar is held");
+            assertThat(application.bean(Summaries.class).page(Summaries.Which.ALL, "", Optional.empty(), Optional.empty(), 100).batches())
+                    .hasSameSizeAs(application.bean(BatchService.class).ids());
+        }
+    }
+
+    @Test
+    void ofALaterProgramAreRefusedInWords() throws Exception {
+        unpack(5);
+        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+                Statement statement = connection.createStatement()) {
+            statement.execute("insert into \"flyway_schema_history\" select 99, '99', 'later', 'SQL', 'V99__later.sql', 1, 'causticon', current_timestamp, 1, true");
+        }
+        assertThatThrownBy(() -> RunningApplication.in(folder))
+                .satisfies(e -> assertThat(StartFault.words(e, folder.toString(), "0").orElse(""))
+                        .contains("were written by a newer Causticon (tables 99, this one knows 6). Nothing was changed."));
+    }
+
+    @Test
+    void areMadeSmallAgainWhenTheyHaveGrownAndHoldTheSame() throws Exception {
+        unpack(5);
+        Path file = folder.resolve("causticon.mv.db");
+        long before = lines();
+        long size = Files.size(file);
+        assertThat(TidyFile.ifGrown(file, size + 1)).as("too small to be worth it").isFalse();
+        assertThat(TidyFile.ifGrown(file, 1)).isTrue();
+        assertThat(Files.size(file)).isLessThan(size);
+        assertThat(lines()).isEqualTo(before);
+        assertThat(TidyFile.ifGrown(file, 1)).as("it has not grown since").isFalse();
+        // What is no database is left as it is.
+        Path other = Files.writeString(folder.resolve("other.mv.db"), "no database".repeat(100));
+        assertThat(TidyFile.ifGrown(other, 1)).isFalse();
+        assertThat(other).hasContent("no database".repeat(100));
+    }
+
+    private long lines() throws Exception {
+        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+                Statement statement = connection.createStatement(); var rows = statement.executeQuery("select count(*) from log_revision")) {
+            rows.next();
+            return rows.getLong(1);
+        }
+    }
+}

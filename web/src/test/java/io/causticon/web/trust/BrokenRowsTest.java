@@ -1,0 +1,304 @@
+package io.causticon.web.trust;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.Summaries;
+import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.web.util.HtmlUtils;
+
+/** Whatever stands in a row, every page answers, the row is shown as what it is, and the rest is unharmed. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class BrokenRowsTest {
+
+    private RunningApplication application;
+    private BatchService batches;
+    private JdbcTemplate jdbc;
+    private Client client;
+    private Batch harmed;
+    private Batch other;
+
+    @BeforeAll
+    void start() {
+        application = RunningApplication.own(true);
+        batches = application.bean(BatchService.class);
+        jdbc = application.bean(JdbcTemplate.class);
+        client = new Client(application.address()).signIn("ines");
+        harmed = named("Sail Loft Tar");
+        other = named("Ferry Bar");
+    }
+
+    @AfterAll
+    void stop() {
+        application.close();
+    }
+
+    private Batch named(String name) {
+        return batches.all().stream().filter(b -> b.name().equals(name)).findFirst().orElseThrow();
+    }
+
+    /** Every place, the harmed batch everywhere, and another one. */
+    private List<String> pages() {
+        return List.of(
+                "/", "/plan", "/plan/new", "/bench", "/bench/" + harmed.id(), "/bench/" + harmed.id() + "?step=weigh", "/bench/" + harmed.id() + "?step=lye",
+                "/bench/" + harmed.id() + "?step=match", "/bench/" + harmed.id() + "?step=mix", "/bench/" + harmed.id() + "?step=pour", "/batch/" + harmed.id(),
+                "/casebook", "/casebook/" + harmed.id(), "/plan/batch/" + harmed.id() + "/sheet", "/shelf", "/devices", "/settings", "/batch/" + other.id(),
+                "/casebook/" + other.id());
+    }
+
+    private void everyPageAnswers() {
+        for (String page : pages()) {
+            HttpResponse<String> answer = client.get(page);
+            assertThat(answer.statusCode()).as(page).isIn(200, 302);
+        }
+        assertThat(client.get("/").body()).contains("Ferry Bar");
+        assertThat(client.get("/batch/" + other.id()).body()).contains("Ferry Bar").doesNotContain("cannot be");
+    }
+
+    /** What was done behind the program's back is noticed as it would be at a start. */
+    private void noticed() {
+        jdbc.update("update batch set log_version = log_version + 1 where id = ?", harmed.id().value());
+        application.bean(Summaries.class).renewAll();
+    }
+
+    private void without(UUID line) {
+        jdbc.update("delete from log_revision where line_id = ?", line);
+        noticed();
+    }
+
+    /** Puts a line into the log, behind the back of everything that looks at lines. */
+    private UUID line(String entry) {
+        UUID line = UUID.randomUUID();
+        jdbc.update(
+                "insert into log_revision (id, batch_id, line_id, revision, happened_at, recorded_at, recorded_by, kind, entry, withdrawn, reason)"
+                        + " values (?, ?, ?, 1, current_timestamp - interval '1' hour, current_timestamp, 'nobody', 'Odd', ?, false, '')",
+                UUID.randomUUID(), harmed.id().value(), line, entry);
+        noticed();
+        return line;
+    }
+
+    static Stream<String> kinds() {
+        return Stream.of(
+                "weighed", "temperature", "weighed-again", "ready", "rest-scaled", "portion", "lye-clear", "bathed", "lye-in", "burst", "stage", "added", "method", "portion-taken",
+                "layer", "tapped", "behaved", "humidity", "poured", "kept", "gel", "unmoulded", "cut", "ph", "wash", "touch", "bar", "titrated", "finding", "photo", "note", "held",
+                "released", "concluded");
+    }
+
+    @Test
+    void kindsAreAllThereAre() {
+        assertThat(kinds().count() + 1).as("and what cannot be understood").isEqualTo(Entry.class.getPermittedSubclasses().length);
+    }
+
+    @Nested
+    @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+    class Lines {
+
+        static Stream<String> broken() {
+            return Stream.of(
+                    Stream.of("", "null", "{", "[]", "\"x\"", "{\"type\":\"nope\"}", "{\"type\":5}", "not at all"),
+                    Stream.of("FAT", "LIQUID", "ADDITIVE", "ALKALI", "NOPE").map(k -> "{\"type\":\"weighed\",\"what\":{\"kind\":\"" + k
+                            + "\",\"id\":\"zz\"},\"mass\":{\"grams\":5},\"tare\":\"TAKEN\",\"vessel\":null}"),
+                    Stream.of("-5", "0", "1e300", "\"NaN\"", "null").map(m -> "{\"type\":\"weighed\",\"what\":{\"kind\":\"FAT\",\"id\":\"olive-oil\"},\"mass\":{\"grams\":" + m
+                            + "},\"tare\":\"TAKEN\",\"vessel\":null}"),
+                    Stream.of(
+                            "{\"type\":\"temperature\",\"spot\":\"LYE\",\"temperature\":{\"celsius\":1e9}}", "{\"type\":\"temperature\",\"spot\":\"MOON\",\"temperature\":{\"celsius\":1}}",
+                            "{\"type\":\"burst\",\"seconds\":2147483647}", "{\"type\":\"cut\",\"bars\":-1}", "{\"type\":\"cut\",\"bars\":2147483647}", "{\"type\":\"ph\",\"ph\":900,\"method\":\"STRIP\"}",
+                            "{\"type\":\"titrated\",\"freeAlkaliPercent\":-1e9}", "{\"type\":\"rest-scaled\",\"factor\":1e200}", "{\"type\":\"portion\",\"portion\":9,\"of\":0}",
+                            "{\"type\":\"finding\",\"finding\":\"nope\",\"presence\":\"SEEN\"}", "{\"type\":\"photo\",\"photo\":\"../../x\",\"caption\":\"\"}",
+                            "{\"type\":\"stage\",\"stage\":\"NOPE\",\"after\":null}", "{\"type\":\"kept\",\"keeping\":\"OVEN\",\"temperature\":{\"celsius\":1e300}}"))
+                    .flatMap(s -> s);
+        }
+
+        @ParameterizedTest
+        @MethodSource("broken")
+        void areShownAndCountForNothing(String entry) {
+            UUID line = line(entry);
+            try {
+                everyPageAnswers();
+                assertThat(batches.get(harmed.id()).log().find(line.toString())).isPresent();
+                assertThat(batches.get(harmed.id()).life()).isEqualTo(harmed.life());
+                assertThat(batches.get(harmed.id()).isHeld()).isTrue();
+                assertThat(client.get("/batch/" + harmed.id() + "/line/" + line).statusCode()).isEqualTo(200);
+            } finally {
+                without(line);
+            }
+        }
+
+        @ParameterizedTest
+        @MethodSource("io.causticon.web.trust.BrokenRowsTest#kinds")
+        void ofEveryKindWithNothingInThem(String kind) {
+            UUID line = line("{\"type\":\"" + kind + "\"}");
+            try {
+                for (String page : List.of("/", "/casebook", "/batch/" + harmed.id(), "/casebook/" + harmed.id(), "/bench/" + harmed.id() + "?step=weigh")) {
+                    assertThat(client.get(page).statusCode()).as(page).isEqualTo(200);
+                }
+            } finally {
+                without(line);
+            }
+        }
+
+        @ParameterizedTest
+        @ValueSource(strings = {"0001-01-01 00:00:00Z", "1969-01-01 00:00:00Z", "9999-12-31 00:00:00Z"})
+        void ofAMomentThatCannotBe(String moment) {
+            UUID line = line("{\"type\":\"wash\",\"feel\":\"CALM\"}");
+            jdbc.update("update log_revision set happened_at = cast(? as timestamp with time zone) where line_id = ?", moment, line);
+            noticed();
+            try {
+                everyPageAnswers();
+                assertThat(HtmlUtils.htmlUnescape(client.get("/batch/" + harmed.id()).body())).contains("cannot be understood");
+            } finally {
+                without(line);
+            }
+        }
+
+        @Test
+        void areAmendedOrTakenBack() {
+            UUID one = line("{\"type\":\"nope\"}");
+            UUID two = line("{");
+            String page = client.get("/batch/" + harmed.id() + "/line/" + one).body();
+            assertThat(HtmlUtils.htmlUnescape(page)).contains("cannot be understood: {\"type\":\"nope\"}");
+            client.post("/batch/" + harmed.id() + "/line/" + one, Map.of("revision", "1", "quick", "touch firm", "at", ""));
+            client.post("/batch/" + harmed.id() + "/line/" + two, Map.of("revision", "1", "withdraw", "true"));
+            assertThat(batches.get(harmed.id()).log().find(one.toString()).orElseThrow().entry()).isInstanceOf(Entry.TouchTested.class);
+            assertThat(batches.get(harmed.id()).log().find(two.toString()).orElseThrow().current().withdrawn()).isTrue();
+            // What stood there is kept to the letter.
+            assertThat(jdbc.queryForList("select entry from log_revision where line_id = ? order by revision", String.class, two))
+                    .containsExactly("{", "{");
+        }
+    }
+
+    @Nested
+    class Rows {
+
+        /** Breaks one cell, looks, and mends it. */
+        private void broken(String table, String column, String value, String where) {
+            Object before = jdbc.queryForList("select " + column + " from " + table + " where " + where + " fetch first 1 row only").get(0).values().iterator().next();
+            jdbc.update("update " + table + " set " + column + " = " + value + " where " + where);
+            noticed();
+            try {
+                everyPageAnswers();
+            } finally {
+                jdbc.update("update " + table + " set " + column + " = ? where " + where, before);
+                noticed();
+            }
+        }
+
+        @ParameterizedTest
+        @ValueSource(strings = {
+            "plan|''", "plan|'{'", "plan|'{}'", "plan|'null'", "plan|replace(plan, '\"superfat\":', '\"superfat\":1e9, \"old\":')", "plan|replace(plan, '-oil', '-goil')",
+            "plan|replace(plan, '\"grams\":', '\"grams\":-')", "begun_at|timestamp with time zone '0001-01-01 00:00:00Z'", "begun_at|timestamp with time zone '9999-01-01 00:00:00Z'"
+        })
+        void ofABatch(String what) {
+            String[] cell = what.split("\\|");
+            broken("batch", cell[0], cell[1], "id = '" + harmed.id() + "'");
+        }
+
+        @ParameterizedTest
+        @ValueSource(strings = {
+            "tasks|'x'", "tasks|'CUT'", "tasks|'CUT 99999999999999999999'", "life|'NOPE'", "fat_grams|cast('NaN' as double)", "lye_celsius|-1e9", "hazard_probability|7",
+            "begun_at|timestamp with time zone '0001-01-01 00:00:00Z'", "ready_at|timestamp with time zone '9999-01-01 00:00:00Z'"
+        })
+        void ofASummary(String what) {
+            String[] cell = what.split("\\|");
+            jdbc.update("update batch_summary set " + cell[0] + " = " + cell[1] + " where batch_id = ?", harmed.id().value());
+            everyPageAnswers();
+            noticed();
+            assertThat(client.get("/").body()).contains("Sail Loft Tar is held");
+        }
+
+        @Test
+        void ofABatchAreToldWhereItStands() {
+            String plan = jdbc.queryForObject("select plan from batch where id = ?", String.class, harmed.id().value());
+            jdbc.update("update batch set plan = '{' where id = ?", harmed.id().value());
+            noticed();
+            try {
+                assertThat(client.get("/").body()).contains("Cannot be worked out").contains("Its plan cannot be understood");
+                assertThat(client.get("/casebook").body()).contains("cannot be worked out");
+                assertThat(HtmlUtils.htmlUnescape(client.get("/batch/" + harmed.id()).body()))
+                        .contains("Sail Loft Tar")
+                        .contains("What is kept of it")
+                        .contains("\"type\":\"wash\"");
+                assertThat(client.post("/batch/" + harmed.id() + "/log", Map.of("quick", "light", "key", "x")).statusCode()).isLessThan(500);
+            } finally {
+                jdbc.update("update batch set plan = ? where id = ?", plan, harmed.id().value());
+                noticed();
+            }
+        }
+
+        @ParameterizedTest
+        @ValueSource(strings = {
+            "recipe_version|plan|'{'", "recipe|name|''", "mould|kind|'NOPE'", "mould|width|0", "mould|height|cast('NaN' as double)", "mould|cavities|-1", "mould|water|0",
+            "vessel|material|'NOPE'", "vessel|grams|cast('NaN' as double)", "vessel|grams|-5", "lot|kind|'NOPE'", "lot|substance|'zz'", "lot|saponification|cast('NaN' as double)",
+            "own_fragrance|cap|-1", "own_fragrance|behaviour|',,x,'", "own_fat|like_id|'zz'", "own_fat|saponification|cast('Infinity' as double)", "device|kind|'NOPE'", "device|spot|'NOPE'",
+            "device|every_seconds|-1", "workshop|zone|'Mars/Base'", "workshop|room_celsius|cast('NaN' as double)", "workshop|currency|'X'", "account|mass_unit|'STONE'",
+            "account|theme|'x'"
+        })
+        void ofEverythingElse(String what) {
+            seed();
+            String[] cell = what.split("\\|");
+            for (Object id : jdbc.queryForList("select " + id(cell[0]) + " from " + cell[0] + " fetch first 1 row only", Object.class)) {
+                broken(cell[0], cell[1], cell[2], id(cell[0]) + " = '" + id + "'");
+            }
+        }
+
+        private static String id(String table) {
+            return table.equals("account") ? "name" : "id";
+        }
+
+        /** What the made-up workshop has none of. */
+        private void seed() {
+            client.post("/shelf/fat", Map.of("name", "Pressed quince", "like", "olive-oil", "saponification", "190", "iodine", "80"));
+            client.post("/shelf/lot", Map.of("name", "Q-1", "substance", "FAT/olive-oil"));
+            client.post("/devices", Map.of("name", "a probe", "kind", "THERMOMETER", "simulated", "true"));
+        }
+
+        @Test
+        void ofTwoVesselsWhoseNamesDifferInCapitalsAlone() {
+            jdbc.update("insert into vessel (id, name, grams, material, retired) select random_uuid(), upper(name), 5, material, true from vessel fetch first 1 row only");
+            everyPageAnswers();
+        }
+
+        @Test
+        void thatOfARoleMayDoNothingButLook() {
+            jdbc.update("update account set role = 'EMPEROR' where name = 'guest'");
+            everyPageAnswers();
+        }
+    }
+
+    @Nested
+    class Entered {
+
+        private HttpResponse<String> weigh(BatchId batch, String kind, String what) {
+            return client.post("/bench/" + batch + "/weigh", Map.of(
+                    "kind", kind, "what", what, "amount", "5 g", "tare", "TAKEN", "vessel", "", "key", UUID.randomUUID().toString(), "at", "", "step", ""));
+        }
+
+        @ParameterizedTest
+        @ValueSource(strings = {"FAT", "LIQUID", "ADDITIVE", "ALKALI"})
+        void whatNobodyKnowsIsToldAndNotStored(String kind) {
+            int before = batches.get(harmed.id()).log().all().size();
+            HttpResponse<String> answer = weigh(harmed.id(), kind, "zz");
+            assertThat(answer.statusCode()).isEqualTo(200);
+            assertThat(HtmlUtils.htmlUnescape(answer.body())).contains("\"zz\" is not known here");
+            assertThat(batches.get(harmed.id()).log().all()).hasSize(before);
+        }
+    }
+}
