@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Phrase;
@@ -30,7 +31,7 @@ public final class Diagnostician {
      * @param facts plan and log of the batch
      * @param vessels masses of the workshop's jugs and bowls by name, for tares that were not taken
      */
-    public Diagnosis examine(BatchFacts facts, Map<String, Mass> vessels) {
+    public Diagnosis examine(BatchFacts facts, KnownVessels vessels) {
         SlipFinder slips = SlipFinder.of(facts, vessels);
         List<Evidence> evidence = EvidenceReader.read(facts);
         List<List<Ledger.Line>> shifts = new ArrayList<>();

@@ -3,6 +3,7 @@ package io.causticon.core.diagnosis;
 import io.causticon.core.formula.Alkali;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Estimate;
@@ -52,7 +53,7 @@ final class SlipFinder {
      */
     record Hypothesis(Slip.Kind kind, Phrase words, Phrase how, double weight, Weights weights) {}
 
-    static SlipFinder of(BatchFacts facts, Map<String, Mass> vessels) {
+    static SlipFinder of(BatchFacts facts, KnownVessels vessels) {
         return new SlipFinder(facts, new SlipHypotheses(facts, vessels).all());
     }
 

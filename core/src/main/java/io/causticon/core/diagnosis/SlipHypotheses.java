@@ -5,6 +5,7 @@ import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -46,11 +47,11 @@ final class SlipHypotheses {
     private static final double NOTABLE_ACID = 0.02;
 
     private final BatchFacts facts;
-    private final Map<String, Mass> vessels;
+    private final KnownVessels vessels;
     private final Weights weighed;
     private final List<Hypothesis> found = new ArrayList<>();
 
-    SlipHypotheses(BatchFacts facts, Map<String, Mass> vessels) {
+    SlipHypotheses(BatchFacts facts, KnownVessels vessels) {
         this.facts = facts;
         this.vessels = vessels;
         this.weighed = facts.asWeighed().weights();
@@ -193,8 +194,8 @@ final class SlipHypotheses {
     }
 
     private void tare(Entry.Weighed entry) {
-        String vessel = entry.vessel() == null ? "" : entry.vessel();
-        Mass jug = vessels.getOrDefault(vessel.toLowerCase(Locale.ROOT), USUAL_JUG);
+        String vessel = entry.vessel() == null ? "" : entry.vessel().name();
+        Mass jug = vessels.mass(entry.vessel()).orElse(USUAL_JUG);
         for (int i = 0; i < weighed.fats().size(); i++) {
             FatPortion fat = weighed.fats().get(i);
             boolean same = fat.fat().id().equals(entry.what().id());

@@ -92,7 +92,7 @@ public final class BatterSteps {
 
     private void pour(PortionAmounts p) {
         String name = p.portion().name();
-        Optional<Double> done = log.first(Entry.LayerPoured.class, l -> same(l.portion(), name)).map(l -> minute(l.at()));
+        Optional<Double> done = log.first(Entry.LayerPoured.class, l -> l.portion().isCalled(name)).map(l -> minute(l.at()));
         steps.add(new BatterStep(BatterStep.Kind.POUR, name, null, p.poured(), name, Joins.TRACE, List.of(), null, done));
     }
 
@@ -128,7 +128,7 @@ public final class BatterSteps {
         steps.add(new BatterStep(
                 BatterStep.Kind.ADD, name, null, l.mass(), portion, when, List.of(), null,
                 log.of(Entry.Added.class)
-                        .filter(a -> unused(a.id()) && same(a.entry().what(), name) && goesTo(a.entry(), portion))
+                        .filter(a -> unused(a.id()) && isLiquid(a.entry(), l) && goesTo(a.entry(), portion))
                         .findFirst()
                         .map(a -> minute(use(a.id(), a.at())))));
     }
@@ -137,7 +137,7 @@ public final class BatterSteps {
         Additive additive = a.additive();
         Optional<Double> done = log.of(Entry.Added.class)
                 .filter(x -> unused(x.id())
-                        && Catalogue.answersTo(additive.id(), additive.name(), x.entry().what())
+                        && x.entry().what().isSubstance(additive.id(), additive.name())
                         && goesTo(x.entry(), portion))
                 .findFirst()
                 .map(x -> minute(use(x.id(), x.at())));
@@ -169,12 +169,12 @@ public final class BatterSteps {
     }
 
     private Optional<Double> taken(String name) {
-        return log.first(Entry.PortionTaken.class, t -> same(t.portion(), name)).map(t -> minute(t.at()));
+        return log.first(Entry.PortionTaken.class, t -> t.portion().isCalled(name)).map(t -> minute(t.at()));
     }
 
     /** Whether an addition was for this portion: one that names none is for whoever has it on the list. */
     private static boolean goesTo(Entry.Added added, @Nullable String portion) {
-        return added.portion() == null || portion != null && same(added.portion(), portion);
+        return added.portion() == null || portion != null && added.portion().isCalled(portion);
     }
 
     private boolean unused(String line) {
@@ -190,8 +190,8 @@ public final class BatterSteps {
         return lyeIn == null ? 0 : Duration.between(lyeIn, at).toMillis() / 60_000.0;
     }
 
-    private static boolean same(String a, String b) {
-        return a.trim().equalsIgnoreCase(b.trim());
+    private static boolean isLiquid(Entry.Added added, LiquidPortion l) {
+        return l.liquid().id().equals(added.what().id()) || added.what().isCalled(l.liquid().name());
     }
 
 }

@@ -1,6 +1,7 @@
 package io.causticon.core.making;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Behaviour;
@@ -125,7 +126,7 @@ public record IngredientMemory(
         BatchLog log = facts.log();
         BatchPlan plan = facts.plan();
         Optional<BatchLog.Timed<Entry.Added>> added = log.of(Entry.Added.class)
-                .filter(a -> Catalogue.answersTo(additive.id(), additive.name(), a.entry().what()))
+                .filter(a -> a.entry().what().isSubstance(additive.id(), additive.name()))
                 .findFirst();
         Instant when = added.map(BatchLog.Timed::at).orElse(log.begun());
         Optional<Instant> in = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
@@ -156,7 +157,7 @@ public record IngredientMemory(
     private static Set<Behaviour> did(BatchLog log, Additive additive, Optional<BatchLog.Timed<Entry.Added>> added) {
         Set<Behaviour> did = EnumSet.noneOf(Behaviour.class);
         log.of(Entry.Behaved.class)
-                .filter(b -> Catalogue.answersTo(additive.id(), additive.name(), b.entry().what()))
+                .filter(b -> b.entry().what().isSubstance(additive.id(), additive.name()))
                 .forEach(b -> did.add(b.entry().how()));
         log.of(Entry.StageReached.class)
                 .filter(s -> blamed(log, s, additive, added))
@@ -174,9 +175,9 @@ public record IngredientMemory(
 
     private static boolean blamed(
             BatchLog log, BatchLog.Timed<Entry.StageReached> stage, Additive additive, Optional<BatchLog.Timed<Entry.Added>> added) {
-        String after = stage.entry().after();
+        Named after = stage.entry().after();
         if (after != null) {
-            return Catalogue.answersTo(additive.id(), additive.name(), after);
+            return after.isSubstance(additive.id(), additive.name());
         }
         // Without a name it is laid to what went in last, if that was only minutes ago.
         return added.isPresent()

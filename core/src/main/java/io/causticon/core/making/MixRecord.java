@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Additive;
@@ -71,7 +72,7 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
                 });
         List<Addition> additions = facts.log().of(Entry.Added.class)
                 .filter(a -> a.at().isAfter(in) && !a.at().isAfter(moment))
-                .flatMap(a -> called(additives, a.entry().what())
+                .flatMap(a -> which(additives, a.entry().what())
                         .map(x -> new Addition(x, a.entry().lot(), minutes(in, a.at()), strength(x, a.entry(), facts.plan())))
                         .stream())
                 .toList();
@@ -97,13 +98,8 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
                 .orElse(1.0);
     }
 
-    /** What a maker means by a word in this batch. */
-    public static Optional<Additive> called(BatchPlan plan, String word) {
-        return called(Situation.additives(plan), word);
-    }
-
-    private static Optional<Additive> called(Map<String, Additive> additives, String word) {
-        return additives.values().stream().filter(a -> Catalogue.answersTo(a.id(), a.name(), word)).findFirst();
+    private static Optional<Additive> which(Map<String, Additive> additives, Named what) {
+        return additives.values().stream().filter(a -> what.isSubstance(a.id(), a.name())).findFirst();
     }
 
     /** As it was known at a minute. */

@@ -47,10 +47,10 @@ public record PotAddition(String name, Mass mass, Joins when, boolean done) {
     }
 
     private static boolean isIn(LiquidPortion l, BatchLog log) {
-        return log.has(Entry.Added.class, a -> a.what().trim().equalsIgnoreCase(l.liquid().name()));
+        return log.has(Entry.Added.class, a -> l.liquid().id().equals(a.what().id()) || a.what().isCalled(l.liquid().name()));
     }
 
     private static boolean isIn(AdditivePortion portion, BatchLog log) {
-        return log.has(Entry.Added.class, a -> Catalogue.answersTo(portion.additive().id(), portion.additive().name(), a.what()));
+        return log.has(Entry.Added.class, a -> a.what().isSubstance(portion.additive().id(), portion.additive().name()));
     }
 }

@@ -63,7 +63,7 @@ public record PourPlan(
             for (PortionAmounts p : Portions.of(plan).amounts()) {
                 grams += p.poured().grams();
                 String name = p.portion().name();
-                boolean in = allIn || log.has(Entry.LayerPoured.class, l -> l.portion().trim().equalsIgnoreCase(name));
+                boolean in = allIn || log.has(Entry.LayerPoured.class, l -> l.portion().isCalled(name));
                 parts.add(new Part(name, p.poured(), fill(mould, grams, density), in));
             }
         } else {

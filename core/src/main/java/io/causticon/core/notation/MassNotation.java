@@ -5,7 +5,9 @@ import com.google.re2j.Pattern;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** Masses as they are typed: {@code 504}, {@code 1.2 kg}, {@code 1 lb 2 oz}. */
 public final class MassNotation {
@@ -14,6 +16,9 @@ public final class MassNotation {
             Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(?:lbs?|pounds?|#)\\s*(" + NumberNotation.PATTERN
                     + ")\\s*(?:oz|ounces?)?");
     private static final Pattern ONE_UNIT = Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*([a-z\u00b0%]*)\\.?");
+
+    private static final Map<Units.MassUnit, String> UNIT_WORDS =
+            Map.of(Units.MassUnit.GRAM, " g", Units.MassUnit.OUNCE, " oz", Units.MassUnit.POUND, " lb");
 
     private MassNotation() {}
 
@@ -44,6 +49,17 @@ public final class MassNotation {
             case OUNCE -> NumberNotation.write(mass.inOunces(), 4);
             case POUND -> NumberNotation.write(mass.inOunces() / Mass.OUNCES_PER_POUND, 5);
         };
+    }
+
+    /** A mass with its unit, so that reading it gives back the very same: in these units where a few places do, in grams otherwise. */
+    public static String exactly(Mass mass, Units units) {
+        for (Units written : List.of(units, Units.METRIC)) {
+            String text = write(mass, written) + UNIT_WORDS.get(written.mass());
+            if (read("", text, written).equals(mass)) {
+                return text;
+            }
+        }
+        return NumberNotation.exactly(mass.grams()) + UNIT_WORDS.get(Units.MassUnit.GRAM);
     }
 
     private static Mass inUnit(String field, double number, String unit, String typed, Units units) {

@@ -36,6 +36,12 @@ public final class NumberNotation {
         return text.equals("-0") ? "0" : text;
     }
 
+    /** A number with all its digits, so that reading it gives back the very same. */
+    public static String exactly(double value) {
+        String text = BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+        return text.equals("-0") ? "0" : text;
+    }
+
     /** A share typed in per cent, with or without the sign. */
     public static Share percent(String field, String text) {
         return Share.percent(read(field, TypedText.quantity(field, text).replace("%", "")));

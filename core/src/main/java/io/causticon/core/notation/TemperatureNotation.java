@@ -17,6 +17,7 @@ public final class TemperatureNotation {
     private static final Pattern FORM =
             Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(?:\u00b0|\u00ba|deg(?:rees)?)?\\s*([a-z]*)");
 
+    private static final int PLACES = 2;
     private static final double KELVIN_IN_FAHRENHEIT = 1.8;
 
     private TemperatureNotation() {}
@@ -25,6 +26,17 @@ public final class TemperatureNotation {
     public static Temperature read(String field, String text, Units units) {
         Typed typed = typed(field, text, units);
         return typed.fahrenheit() ? Temperature.fahrenheit(typed.number()) : Temperature.celsius(typed.number());
+    }
+
+    /** A temperature with its unit, so that reading it gives back the very same: in these units where a few places do. */
+    public static String exactly(Temperature temperature, Units units) {
+        if (units.temperature() == TemperatureUnit.FAHRENHEIT) {
+            String text = NumberNotation.write(temperature.inFahrenheit(), PLACES) + " F";
+            if (read("", text, units).equals(temperature)) {
+                return text;
+            }
+        }
+        return NumberNotation.exactly(temperature.celsius()) + " C";
     }
 
     /**

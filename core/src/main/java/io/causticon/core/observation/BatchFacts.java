@@ -144,7 +144,7 @@ public final class BatchFacts {
                 .flatMap(s -> log.of(Entry.Added.class)
                         .filter(a -> !a.at().isAfter(s.at())
                                 && Duration.between(a.at(), s.at()).compareTo(within) <= 0)
-                        .map(a -> a.entry().what())
+                        .map(a -> a.entry().what().name())
                         .reduce((earlier, later) -> later));
     }
 

@@ -17,7 +17,7 @@ public sealed interface Entry {
     }
 
     /** Something was weighed into the batch. The same thing weighed twice adds up, unless the line is amended. */
-    record Weighed(Weighable what, Mass mass, Tare tare, @Nullable String vessel) implements Entry {}
+    record Weighed(Weighable what, Mass mass, Tare tare, @Nullable Named vessel) implements Entry {}
 
     /** Something that was weighed already was put on the scale a second time, to compare; it does not add up. */
     record WeighedAgain(Weighable what, Mass mass) implements Entry {}
@@ -52,7 +52,7 @@ public sealed interface Entry {
     record BlenderBurst(int seconds) implements Entry {}
 
     /** The batter was seen at a stage, perhaps just after something was added. */
-    record StageReached(Stage stage, @Nullable String after) implements Entry {}
+    record StageReached(Stage stage, @Nullable Named after) implements Entry {}
 
     /** What the batter is mixed with from now on. */
     record MixedWith(MixMethod method) implements Entry {}
@@ -63,25 +63,43 @@ public sealed interface Entry {
      * @param portion of which portion, null for the whole batter
      * @param lot label of its lot, null when not said
      */
-    record Added(String what, @Nullable Mass mass, @Nullable String portion, @Nullable String lot) implements Entry {
+    record Added(Named what, @Nullable Mass mass, @Nullable Named portion, @Nullable String lot) implements Entry {
 
-        /** Into the whole batter, of a lot that was not said. */
+        /** Something known by its name alone, into the whole batter, of a lot that was not said. */
         public Added(String what, @Nullable Mass mass) {
-            this(what, mass, null, null);
+            this(Named.called(what), mass, null, null);
         }
     }
 
     /** A portion was taken from the bowl. */
-    record PortionTaken(String portion, @Nullable Mass mass) implements Entry {}
+    record PortionTaken(Named portion, @Nullable Mass mass) implements Entry {
+
+        /** One known by its name alone. */
+        public PortionTaken(String portion, @Nullable Mass mass) {
+            this(Named.called(portion), mass);
+        }
+    }
 
     /** A portion or layer went into the mould, or on top of what is in it. */
-    record LayerPoured(String portion, @Nullable Mass mass) implements Entry {}
+    record LayerPoured(Named portion, @Nullable Mass mass) implements Entry {
+
+        /** One known by its name alone. */
+        public LayerPoured(String portion, @Nullable Mass mass) {
+            this(Named.called(portion), mass);
+        }
+    }
 
     /** The air was tapped out of the mould. */
     record AirTapped() implements Entry {}
 
     /** An ingredient showed what it does: in the pot or in the bar. */
-    record Behaved(String what, Behaviour how) implements Entry {}
+    record Behaved(Named what, Behaviour how) implements Entry {
+
+        /** One known by its name alone. */
+        public Behaved(String what, Behaviour how) {
+            this(Named.called(what), how);
+        }
+    }
 
     /** Relative humidity of the workshop's air, per cent. */
     record HumidityRead(double percent) implements Entry {}
@@ -132,7 +150,7 @@ public sealed interface Entry {
     record Released(String reason) implements Entry {}
 
     /** A maker settled what the bar has. */
-    record Concluded(String condition, String words) implements Entry {}
+    record Concluded(Named condition, String words) implements Entry {}
 
     /**
      * A line that is kept and cannot be understood. It counts for nothing until it is amended.

@@ -117,11 +117,11 @@ public final class EntryCheck {
         } else if (entry instanceof Entry.BlenderBurst e) {
             within("blender", e.seconds(), BURST);
         } else if (entry instanceof Entry.Added e) {
-            mass(e.what(), e.mass(), HEAVIEST);
+            mass(e.what().name(), e.mass(), HEAVIEST);
         } else if (entry instanceof Entry.PortionTaken e) {
-            mass(e.portion(), e.mass(), HEAVIEST);
+            mass(e.portion().name(), e.mass(), HEAVIEST);
         } else if (entry instanceof Entry.LayerPoured e) {
-            mass(e.portion(), e.mass(), HEAVIEST);
+            mass(e.portion().name(), e.mass(), HEAVIEST);
         } else if (entry instanceof Entry.HumidityRead e) {
             within("humidity", e.percent(), HUMIDITY);
         } else if (entry instanceof Entry.Poured e) {

@@ -44,9 +44,9 @@ public record WeighOutAdvice(
     /**
      * One for each weight that is off.
      *
-     * @param vessels masses of vessels by name
+     * @param vessels vessels whose mass is known
      */
-    public static List<WeighOutAdvice> of(BatchPlan plan, BatchLog log, Map<String, Mass> vessels) {
+    public static List<WeighOutAdvice> of(BatchPlan plan, BatchLog log, KnownVessels vessels) {
         List<WeighOutAdvice> advice = new ArrayList<>();
         AsWeighed asWeighed = AsWeighed.of(plan, log);
         Map<Weighable, Mass> sums = AsWeighed.sums(log);
@@ -66,10 +66,10 @@ public record WeighOutAdvice(
     }
 
     private static WeighOutAdvice advice(
-            Weighable what, Mass planned, Mass got, AsWeighed asWeighed, BatchPlan plan, Map<String, Mass> vessels) {
+            Weighable what, Mass planned, Mass got, AsWeighed asWeighed, BatchPlan plan, KnownVessels vessels) {
         double factor = got.dividedBy(planned);
         Mass lye = asWeighed.weights().lye();
-        Optional<Map.Entry<String, Mass>> vessel = vessels.entrySet().stream()
+        Optional<Map.Entry<String, Mass>> vessel = vessels.masses().entrySet().stream()
                 .filter(v -> v.getValue().grams() > 5)
                 .filter(v -> Math.abs(Math.abs(got.minus(planned).grams()) - v.getValue().grams()) < LIKE_A_VESSEL)
                 .findFirst();

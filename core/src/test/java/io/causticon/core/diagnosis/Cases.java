@@ -4,12 +4,14 @@ import io.causticon.core.Recipes;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.notation.QuickContext;
-import io.causticon.core.notation.QuickLine;
+import io.causticon.core.entry.QuickContext;
+import io.causticon.core.entry.QuickLine;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
@@ -27,7 +29,7 @@ final class Cases {
 
     static final Instant BEGUN = Instant.parse("2026-10-20T18:00:00Z");
     static final Diagnostician DIAGNOSTICIAN = new Diagnostician(StandardKnowledge.all());
-    private static final Map<String, Mass> VESSELS = Map.of("second jug", Mass.grams(84));
+    private static final KnownVessels VESSELS = new KnownVessels(Map.of("second jug", Mass.grams(84)), Map.of());
 
     private final BatchPlan plan;
     private final List<LoggedEntry> entries = new ArrayList<>();
@@ -50,7 +52,7 @@ final class Cases {
 
     Cases weighed(Weighable what, Mass mass, Tare tare, @Nullable String vessel) {
         entries.removeIf(e -> e.entry() instanceof Entry.Weighed w && w.what().equals(what));
-        return add(BEGUN.plusSeconds(60), new Entry.Weighed(what, mass, tare, vessel));
+        return add(BEGUN.plusSeconds(60), new Entry.Weighed(what, mass, tare, vessel == null ? null : Named.called(vessel)));
     }
 
     Cases log(String... lines) {

@@ -17,6 +17,7 @@ import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.mould.Line;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Behaviour;
@@ -130,7 +131,7 @@ class BatterWorkTest {
         @Test
         void whatIsLoggedIsDoneWhereItBelongs() {
             at(0, new Entry.LyeIntoFats()).at(5, new Entry.PortionTaken("White", null))
-                    .at(6, new Entry.Added("titanium dioxide", Mass.grams(6), "white", null));
+                    .at(6, new Entry.Added(Named.called("titanium dioxide"), Mass.grams(6), Named.called("white"), null));
             List<BatterStep> steps = steps(swirl(recipe().fat("olive-oil", 1000).plan()));
             assertThat(steps.stream().filter(BatterStep::isDone).map(BatterStep::name)).containsExactly("white", "Titanium dioxide");
             assertThat(steps.get(0).doneAt()).contains(5.0);
@@ -227,7 +228,7 @@ class BatterWorkTest {
         void tellsInWhichCircumstancesItRiced() {
             at(0, new Entry.LyeIntoFats()).at(8, new Entry.StageReached(Stage.LIGHT, null))
                     .at(8.5, new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(36)))
-                    .at(9, new Entry.Added("lavender", Mass.grams(20), null, "LV-4"))
+                    .at(9, new Entry.Added(Named.called("lavender"), Mass.grams(20), null, "LV-4"))
                     .at(10, new Entry.StageReached(Stage.RICED, null)).at(20, new Entry.Poured(null));
             IngredientMemory.Use use = lavender(TraceKnowledge.PRIOR).uses().get(0);
             assertThat(use.did()).containsExactly(Behaviour.RICED);
@@ -241,7 +242,7 @@ class BatterWorkTest {
 
         @Test
         void aNamedCulpritIsBelievedAndAnotherIsNot() {
-            at(0, new Entry.LyeIntoFats()).at(9, new Entry.Added("lavender", null)).at(10, new Entry.StageReached(Stage.MASH, "clove"));
+            at(0, new Entry.LyeIntoFats()).at(9, new Entry.Added("lavender", null)).at(10, new Entry.StageReached(Stage.MASH, Named.called("clove")));
             assertThat(lavender(TraceKnowledge.PRIOR).troubled()).isZero();
             assertThat(IngredientMemory.of(List.of(made("one")), TraceKnowledge.PRIOR).get("eo-clove").counts())
                     .containsEntry(Behaviour.SEIZED, 1);

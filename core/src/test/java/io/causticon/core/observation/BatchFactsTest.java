@@ -110,7 +110,7 @@ class BatchFactsTest {
         @Test
         void atThePourAreTheLastRungBeforeItNotATroubleNorALaterOne() {
             at(30, new Entry.StageReached(Stage.THIN, null))
-                    .at(31, new Entry.StageReached(Stage.RICED, "clove"))
+                    .at(31, new Entry.StageReached(Stage.RICED, Named.called("clove")))
                     .at(35, new Entry.Poured(null))
                     .at(36, new Entry.StageReached(Stage.THICK, null));
             assertThat(facts().stageWhenPoured()).contains(Stage.THIN);

@@ -44,7 +44,7 @@ class WeighingTest {
     }
 
     private List<WeighOutAdvice> advice() {
-        return WeighOutAdvice.of(plan, log(), Map.of("blue jug", Mass.grams(84), "thimble", Mass.grams(3)));
+        return WeighOutAdvice.of(plan, log(), new KnownVessels(Map.of("blue jug", Mass.grams(84), "thimble", Mass.grams(3)), Map.of()));
     }
 
     @Nested
@@ -125,7 +125,7 @@ class WeighingTest {
         void scaledAtTheScaleThePlanIsWhatWasWeighed() {
             weigh(Weighable.fat("olive-oil"), 735).log(new Entry.RestScaled(1.05));
             BatchPlan grown = ScaledPlan.of(plan, log());
-            assertThat(WeighOutAdvice.of(grown, log(), Map.of())).isEmpty();
+            assertThat(WeighOutAdvice.of(grown, log(), KnownVessels.NONE)).isEmpty();
             WeighingOrder after = WeighingOrder.of(grown, log());
             order().targets().forEach((what, target) -> assertThat(after.targets().get(what).grams()).isCloseTo(1.05 * target.grams(), within(1.1)));
             // A second slip grows it once more.
@@ -175,7 +175,7 @@ class WeighingTest {
                     .target(LiquidTarget.concentration(0.3)).plan();
             double koh = AlkaliBalance.of(soft.formula()).koh().grams();
             weigh(Weighable.KOH, koh + 20);
-            assertThat(WeighOutAdvice.of(soft, log(), Map.of())).singleElement().satisfies(a -> assertThat(a.what()).isEqualTo(Weighable.KOH));
+            assertThat(WeighOutAdvice.of(soft, log(), KnownVessels.NONE)).singleElement().satisfies(a -> assertThat(a.what()).isEqualTo(Weighable.KOH));
         }
 
         @Test

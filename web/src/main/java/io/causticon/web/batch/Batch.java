@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.entry.Names;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
@@ -19,6 +20,11 @@ public record Batch(BatchId id, String code, BatchPlan plan, int version, BatchL
 
     public String name() {
         return plan.name();
+    }
+
+    /** What things are called in it. */
+    public Names names() {
+        return Names.of(plan);
     }
 
     public Life life() {

@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.entry.Names;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.problem.Problem;
@@ -137,12 +138,13 @@ class BatchController {
             save(batch, line, form, maker);
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
-            return line(batch, line, model, maker, form, problem(e, maker));
+            return line(batch, line, model, maker, form, problem(e, batches.get(batch).names(), maker));
         }
     }
 
     private void save(BatchId batch, String line, Amendment form, Maker maker) {
-        LoggedEntry now = find(batches.get(batch), line);
+        Batch found = batches.get(batch);
+        LoggedEntry now = find(found, line);
         if (form.takesBack()) {
             batches.withdraw(batch, line, form.revision(), form.reason(), maker.displayName());
             return;
@@ -150,27 +152,30 @@ class BatchController {
         if (now.entry().isDeed()) {
             throw ProblemsException.of("quick", ProblemKey.NOT_AMENDED);
         }
-        // A time that was not touched is kept to the millisecond.
-        boolean sameTime = form.at().equals(maker.formats().input(now.at()));
-        Logbook.Reading reading = logbook.understand(batch, form.line(), sameTime ? "" : form.at(), maker);
+        // A time that was not touched is kept to the millisecond, words that were not touched to the last digit.
+        String at = form.at().equals(maker.formats().input(now.at())) ? "" : form.at();
+        if (form.line().equals(logbook.shorthand(found, now.entry(), maker))) {
+            batches.amend(batch, line, form.revision(), now.entry(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName());
+            return;
+        }
+        Logbook.Reading reading = logbook.understand(batch, form.line(), at, maker);
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
         if (reading.entries().size() != 1) {
             throw ProblemsException.of("quick", ProblemKey.NOT_A_CHOICE, form.quick());
         }
-        Instant at = reading.at().orElse(now.at());
-        batches.amend(batch, line, form.revision(), reading.entries().get(0), at, maker.displayName());
+        batches.amend(batch, line, form.revision(), reading.entries().get(0), reading.at().orElse(now.at()), maker.displayName());
     }
 
-    private String problem(ProblemsException e, Maker maker) {
+    private String problem(ProblemsException e, Names names, Maker maker) {
         List<Problem> worded = e.problems().stream()
                 .map(p -> p.key() == ProblemKey.AMENDED_MEANWHILE
                         ? Problem.at(
                                 p.field(),
                                 p.key(),
                                 p.values().get(0),
-                                EntryWords.of((Entry) p.values().get(1), maker.formats()).text())
+                                EntryWords.of((Entry) p.values().get(1), names, maker.formats()).text())
                         : p)
                 .toList();
         return String.join(" ", worded.stream().map(p -> words.of(p, maker.formats())).toList());
@@ -189,7 +194,7 @@ class BatchController {
         model.addAttribute("id", id.toString());
         model.addAttribute("line", pages.line(found, batch, maker.formats()));
         model.addAttribute("history", pages.history(found, batch, maker.formats()));
-        model.addAttribute("quick", typed == null ? Shorthand.of(found.entry(), maker.formats()) : typed.quick());
+        model.addAttribute("quick", typed == null ? logbook.shorthand(batch, found.entry(), maker) : typed.quick());
         model.addAttribute("at", typed == null ? maker.formats().input(found.at()) : typed.at());
         model.addAttribute("reason", typed == null ? "" : typed.reason());
         model.addAttribute("deed", found.entry().isDeed());

@@ -71,7 +71,7 @@ class BatchPages {
 
     private static BatchPage.Line line(
             LoggedEntry line, LoggedEntry.Revision revision, Batch batch, Formats formats) {
-        EntryWords words = EntryWords.of(revision.entry(), formats);
+        EntryWords words = EntryWords.of(revision.entry(), batch.names(), formats);
         return new BatchPage.Line(
                 line.id(),
                 revision.number(),

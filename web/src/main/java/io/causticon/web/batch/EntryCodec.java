@@ -1,76 +1,72 @@
 package io.causticon.web.batch;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
-import com.fasterxml.jackson.annotation.JsonSubTypes;
-import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import io.causticon.core.entry.EntryKind;
+import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.observation.Named;
 import io.causticon.web.shared.Recent;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.ValueSerializer;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.jsontype.NamedType;
+import tools.jackson.databind.module.SimpleModule;
 
 /**
- * Writes entries of the log for keeping and reads them again. The names of the types are part of the kept data: they may be added
- * to, never changed.
+ * Writes entries of the log for keeping and reads them again. Under which name and in which version a kind is kept stands in its descriptor;
+ * what an older program kept is read, what a newer one kept is a line that cannot be understood here.
  */
 @Component
 class EntryCodec {
 
-    /** The names, kept apart from the core, which knows nothing of how it is stored. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
-    @JsonSubTypes({
-        @Type(value = Entry.Weighed.class, name = "weighed"),
-        @Type(value = Entry.TemperatureRead.class, name = "temperature"),
-        @Type(value = Entry.WeighedAgain.class, name = "weighed-again"),
-        @Type(value = Entry.ReadyForLye.class, name = "ready"),
-        @Type(value = Entry.RestScaled.class, name = "rest-scaled"),
-        @Type(value = Entry.PortionFed.class, name = "portion"),
-        @Type(value = Entry.LyeClear.class, name = "lye-clear"),
-        @Type(value = Entry.Bathed.class, name = "bathed"),
-        @Type(value = Entry.LyeIntoFats.class, name = "lye-in"),
-        @Type(value = Entry.BlenderBurst.class, name = "burst"),
-        @Type(value = Entry.StageReached.class, name = "stage"),
-        @Type(value = Entry.Added.class, name = "added"),
-        @Type(value = Entry.MixedWith.class, name = "method"),
-        @Type(value = Entry.PortionTaken.class, name = "portion-taken"),
-        @Type(value = Entry.LayerPoured.class, name = "layer"),
-        @Type(value = Entry.AirTapped.class, name = "tapped"),
-        @Type(value = Entry.Behaved.class, name = "behaved"),
-        @Type(value = Entry.HumidityRead.class, name = "humidity"),
-        @Type(value = Entry.Poured.class, name = "poured"),
-        @Type(value = Entry.Kept.class, name = "kept"),
-        @Type(value = Entry.GelSeen.class, name = "gel"),
-        @Type(value = Entry.Unmoulded.class, name = "unmoulded"),
-        @Type(value = Entry.Cut.class, name = "cut"),
-        @Type(value = Entry.PhRead.class, name = "ph"),
-        @Type(value = Entry.WashTested.class, name = "wash"),
-        @Type(value = Entry.TouchTested.class, name = "touch"),
-        @Type(value = Entry.BarWeighed.class, name = "bar"),
-        @Type(value = Entry.Titrated.class, name = "titrated"),
-        @Type(value = Entry.Observed.class, name = "finding"),
-        @Type(value = Entry.PhotoTaken.class, name = "photo"),
-        @Type(value = Entry.Noted.class, name = "note"),
-        @Type(value = Entry.Held.class, name = "held"),
-        @Type(value = Entry.Released.class, name = "released"),
-        @Type(value = Entry.Concluded.class, name = "concluded")
-    })
-    private interface Named {}
+    private interface Kinds {}
 
     private static final int REMEMBERED = 20_000;
 
+    /** Stands right after the type, where it is more than 1. */
+    private static final Pattern VERSION = Pattern.compile("^\\{\"type\":\"([a-z-]+)\",\"v\":(\\d{1,4})");
+
+    private static final Map<String, EntryKind<?>> BY_NAME = EntryKinds.byName();
+
     private final Recent<String, Entry> recent = new Recent<>(REMEMBERED);
 
-    private final JsonMapper mapper = JsonMapper.builder()
-            .addMixIn(Entry.class, Named.class)
-            .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
-                    .withIsGetterVisibility(Visibility.NONE)
-                    .withFieldVisibility(Visibility.ANY))
-            .build();
+    private final JsonMapper mapper = mapper();
+
+    private static JsonMapper mapper() {
+        JsonMapper.Builder builder = JsonMapper.builder()
+                .addMixIn(Entry.class, Kinds.class)
+                .addModule(new SimpleModule("names").addSerializer(Named.class, new WriteNamed()).addDeserializer(Named.class, new ReadNamed()))
+                .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
+                        .withIsGetterVisibility(Visibility.NONE)
+                        .withFieldVisibility(Visibility.ANY));
+        EntryKinds.ALL.stream()
+                .filter(k -> k.type() != Entry.Unreadable.class)
+                .forEach(k -> builder.registerSubtypes(new NamedType(k.type(), k.name())));
+        return builder.build();
+    }
 
     String write(Entry entry) {
-        return entry instanceof Entry.Unreadable u ? u.kept() : mapper.writerFor(Entry.class).writeValueAsString(entry);
+        if (entry instanceof Entry.Unreadable u) {
+            return u.kept();
+        }
+        String json = mapper.writerFor(Entry.class).writeValueAsString(entry);
+        EntryKind<?> kind = EntryKinds.of(entry);
+        String type = "{\"type\":\"" + kind.name() + "\"";
+        return kind.version() == 1 ? json : type + ",\"v\":" + kind.version() + json.substring(type.length());
     }
 
     /** A revision is never changed, so what it says is read once and remembered. Whatever stands there, it is an entry. */
@@ -79,11 +75,57 @@ class EntryCodec {
     }
 
     private Entry entry(String kept) {
+        if (isFromTheFuture(kept)) {
+            return new Entry.Unreadable(kept);
+        }
         try {
             Entry entry = mapper.readValue(kept, Entry.class);
             return entry != null && EntryCheck.isSound(entry) ? entry : new Entry.Unreadable(kept);
         } catch (JacksonException e) {
             return new Entry.Unreadable(kept);
+        }
+    }
+
+    /** Kept by a newer program: half of it might mean something else. */
+    private static boolean isFromTheFuture(String kept) {
+        Matcher version = VERSION.matcher(kept);
+        if (!version.find()) {
+            return false;
+        }
+        EntryKind<?> kind = BY_NAME.get(version.group(1));
+        return kind == null || Integer.parseInt(version.group(2)) > kind.version();
+    }
+
+    /** A name without an id is kept as the name alone, as every name was before there were ids. */
+    private static final class WriteNamed extends ValueSerializer<Named> {
+
+        @Override
+        public void serialize(Named named, JsonGenerator json, SerializationContext context) {
+            if (named.id() == null) {
+                json.writeString(named.name());
+                return;
+            }
+            json.writeStartObject();
+            json.writeStringProperty("id", named.id());
+            json.writeStringProperty("name", named.name());
+            json.writeEndObject();
+        }
+    }
+
+    private static final class ReadNamed extends ValueDeserializer<Named> {
+
+        @Override
+        public Named deserialize(JsonParser json, DeserializationContext context) {
+            if (json.currentToken() == JsonToken.VALUE_STRING) {
+                return Named.called(json.getString());
+            }
+            JsonNode node = context.readTree(json);
+            JsonNode name = node.get("name");
+            if (name == null || !name.isString()) {
+                return context.reportInputMismatch(Named.class, "a name is missing");
+            }
+            JsonNode id = node.get("id");
+            return new Named(id == null || id.isNull() ? null : id.asString(), name.asString());
         }
     }
 }

@@ -1,8 +1,9 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.diagnosis.Findings;
-import io.causticon.core.notation.QuickContext;
-import io.causticon.core.notation.QuickLine;
+import io.causticon.core.entry.EntryKinds;
+import io.causticon.core.entry.QuickContext;
+import io.causticon.core.entry.QuickLine;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
@@ -28,11 +29,13 @@ public class Logbook {
     private static final Duration LONGEST_WAIT = Duration.ofDays(31);
 
     private final BatchService batches;
+    private final VesselSource vessels;
     private final ProblemWords words;
     private final Clock clock;
 
-    Logbook(BatchService batches, ProblemWords words, Clock clock) {
+    Logbook(BatchService batches, VesselSource vessels, ProblemWords words, Clock clock) {
         this.batches = batches;
+        this.vessels = vessels;
         this.words = words;
         this.clock = clock;
     }
@@ -59,7 +62,7 @@ public class Logbook {
             return new Understood(List.of(), "", problem(reading.problems(), maker), asWords(reading.problems(), text));
         }
         return new Understood(
-                reading.entries().stream().map(e -> EntryWords.of(e, maker.formats())).toList(),
+                reading.entries().stream().map(e -> EntryWords.of(e, batches.get(id).names(), maker.formats())).toList(),
                 reading.at().map(maker.formats()::moment).orElse(""),
                 "",
                 "");
@@ -153,8 +156,7 @@ public class Logbook {
         Batch batch = batches.get(id);
         // "5 min ago" counts from when it was typed, not from when it arrived.
         Instant typed = clock.instant().minus(bounded(late));
-        QuickContext context = new QuickContext(
-                batch.plan(), batch.log().begun(), typed, maker.zone(), maker.units(), Findings.vocabulary());
+        QuickContext context = context(batch, typed, maker);
         QuickLine.Reading read = QuickLine.read(text, context);
         List<Problem> problems = new ArrayList<>(read.problems());
         Optional<Instant> at = read.at();
@@ -168,7 +170,22 @@ public class Logbook {
         return new Reading(read.entries(), at, problems);
     }
 
+    private QuickContext context(Batch batch, Instant typed, Maker maker) {
+        return new QuickContext(
+                batch.plan(), batch.log().begun(), typed, maker.zone(), maker.units(), Findings.vocabulary(), vessels.knownVessels());
+    }
+
+    /** An entry as its maker would type it. */
+    String shorthand(Batch batch, Entry entry, Maker maker) {
+        return EntryKinds.shorthand(entry, context(batch, clock.instant(), maker));
+    }
+
     record Reading(List<Entry> entries, Optional<Instant> at, List<Problem> problems) {}
+
+    /** A moment that was written by hand; empty when there is none. */
+    Optional<Instant> moment(Batch batch, String byHand, Maker maker) {
+        return byHand.isBlank() ? Optional.empty() : Optional.of(moment(batch, byHand, clock.instant(), maker));
+    }
 
     private static Instant moment(Batch batch, String byHand, Instant typed, Maker maker) {
         return TimeNotation.read("at", byHand, batch.log().begun(), typed, maker.zone());

@@ -4,6 +4,8 @@ import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.making.Situation;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
+import io.causticon.core.entry.EntryKinds;
+import io.causticon.core.entry.OnStrip;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
@@ -261,9 +263,9 @@ final class StripLayout {
         for (LoggedEntry line : log.entries()) {
             Entry entry = line.entry();
             double x = x(line.at());
-            if (entry instanceof Entry.BlenderBurst) {
+            if (EntryKinds.strip(entry) == OnStrip.TICK) {
                 drawing.rect(x, Lane.BENCH.bottom - 12, 3, 10, "burst");
-            } else if (isEvent(entry)) {
+            } else if (EntryKinds.strip(entry) == OnStrip.EVENT) {
                 String words = shortWords(entry);
                 LabelRows.Place place = rows.take(x + 4, words);
                 drawing.line(x, Lane.BENCH.top + 2 + 17 * Math.max(0, place.row()), x, Lane.BENCH.bottom, "event");
@@ -274,46 +276,18 @@ final class StripLayout {
         }
     }
 
-    private static boolean isEvent(Entry entry) {
-        return entry instanceof Entry.LyeIntoFats
-                || entry instanceof Entry.Added
-                || entry instanceof Entry.MixedWith
-                || entry instanceof Entry.PortionTaken
-                || entry instanceof Entry.LayerPoured
-                || entry instanceof Entry.AirTapped
-                || entry instanceof Entry.Poured
-                || entry instanceof Entry.Kept
-                || entry instanceof Entry.GelSeen
-                || entry instanceof Entry.Unmoulded
-                || entry instanceof Entry.Cut;
-    }
-
     private String shortWords(Entry entry) {
-        if (entry instanceof Entry.LyeIntoFats) {
-            return "lye in";
-        } else if (entry instanceof Entry.Added added) {
-            return added.what() + " in";
-        } else if (entry instanceof Entry.PortionTaken t) {
-            return t.portion() + " taken";
-        } else if (entry instanceof Entry.LayerPoured l) {
-            return l.portion() + " poured";
-        } else if (entry instanceof Entry.AirTapped) {
-            return "tapped";
-        } else if (entry instanceof Entry.Poured) {
-            return "poured";
-        } else if (entry instanceof Entry.Cut) {
-            return "cut";
-        }
-        return EntryWords.of(entry, formats).text().replace("gel seen: ", "gel ");
+        return formats.phrase(EntryKinds.stripWords(entry, batch.names()));
     }
 
     private void tests() {
         LabelRows rows = new LabelRows(3, WIDTH);
         for (LoggedEntry line : log.entries()) {
-            String mark = testMark(line.entry());
-            if (!mark.isEmpty()) {
+            OnStrip sign = EntryKinds.strip(line.entry());
+            if (sign.isTest()) {
+                String mark = sign.name().toLowerCase(Locale.ROOT);
                 double x = x(line.at());
-                String words = EntryWords.of(line.entry(), formats).text();
+                String words = shortWords(line.entry());
                 boolean fits = x + 10 + LabelRows.widthOf(words) <= WIDTH;
                 LabelRows.Place place = rows.take(fits ? x + 10 : x - 14 - LabelRows.widthOf(words), words);
                 // Without room for its words a mark goes below the rows; the log beside the strip has them.
@@ -329,25 +303,6 @@ final class StripLayout {
                 }
             }
         }
-    }
-
-    private static String testMark(Entry entry) {
-        if (entry instanceof Entry.WashTested w) {
-            return switch (w.feel()) {
-                case CALM -> "calm";
-                case TIGHT -> "open";
-                case BURNING -> "alarm";
-            };
-        } else if (entry instanceof Entry.TouchTested || entry instanceof Entry.PhRead) {
-            return "open";
-        } else if (entry instanceof Entry.Titrated t) {
-            return t.freeAlkaliPercent() >= 0.1 ? "alarm" : "calm";
-        } else if (entry instanceof Entry.Observed) {
-            return "open";
-        } else if (entry instanceof Entry.Held) {
-            return "held";
-        }
-        return entry instanceof Entry.Released ? "calm" : "";
     }
 
     private void masses() {

@@ -1,5 +1,6 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.entry.Names;
 import io.causticon.core.making.PotAddition;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
@@ -207,7 +208,7 @@ class BenchController {
             if (mass != null) {
                 check(form.name(), mass);
             }
-            List<Entry> lines = new ArrayList<>(List.of(entry(form, mass)));
+            List<Entry> lines = new ArrayList<>(List.of(entry(form, mass, batches.get(batch).names())));
             batterNow(batch, carried).ifPresent(t -> lines.add(new Entry.TemperatureRead(Spot.BATTER, t)));
             logbook.log(batch, lines, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
@@ -223,11 +224,12 @@ class BenchController {
         return carried.at().isBlank() && carried.late() == 0 ? devices.batterNow(batch) : Optional.empty();
     }
 
-    private static Entry entry(Done form, @Nullable Mass mass) {
+    private static Entry entry(Done form, @Nullable Mass mass, Names names) {
         return switch (form.kind()) {
-            case "take" -> new Entry.PortionTaken(form.name(), mass);
-            case "pour" -> new Entry.LayerPoured(form.name(), mass);
-            default -> new Entry.Added(form.name(), mass, blankToNull(form.portion()), blankToNull(form.lot()));
+            case "take" -> new Entry.PortionTaken(names.portion(form.name()), mass);
+            case "pour" -> new Entry.LayerPoured(names.portion(form.name()), mass);
+            default -> new Entry.Added(
+                    names.substance(form.name()), mass, blankToNull(form.portion()) == null ? null : names.portion(form.portion()), blankToNull(form.lot()));
         };
     }
 
@@ -263,12 +265,13 @@ class BenchController {
             Carried carried) {
         BatchId batch = new BatchId(id);
         try {
-            Weighable what = form.weighable(batches.get(batch));
+            Batch now = batches.get(batch);
+            Weighable what = form.weighable(now);
             Mass mass = MassNotation.read("amount", form.amount(), maker.units());
-            check(EntryWords.name(what), mass);
+            check(now.names().of(what), mass);
             Entry entry = Boolean.TRUE.equals(form.again())
                     ? new Entry.WeighedAgain(what, mass)
-                    : new Entry.Weighed(what, mass, form.tare(), blankToNull(form.vessel()));
+                    : new Entry.Weighed(what, mass, form.tare(), blankToNull(form.vessel()) == null ? null : shelf.knownVessels().called(form.vessel()));
             logbook.log(batch, entry, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
         } catch (ProblemsException e) {
@@ -334,8 +337,8 @@ class BenchController {
     private String show(BatchId id, Model model, Maker maker, Carried carried, String quick, String problem) {
         Batch batch = batches.get(id);
         model.addAttribute("page", pages.page(
-                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.vesselMasses(), shelf.lotLabels(), carried.rescue()));
-        model.addAttribute("vessels", shelf.vesselMasses().keySet());
+                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.knownVessels(), shelf.lotLabels(), carried.rescue()));
+        model.addAttribute("vessels", shelf.knownVessels().masses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");
         model.asMap().putIfAbsent("asWords", "");

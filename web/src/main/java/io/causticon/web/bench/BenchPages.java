@@ -2,6 +2,7 @@ package io.causticon.web.bench;
 
 import io.causticon.core.forecast.PotMemories;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.account.Maker;
@@ -43,7 +44,7 @@ class BenchPages {
      *
      * @param shown the step to show
      * @param at the moment to show it at: now, or the one given by hand
-     * @param vessels masses of vessels by name, for tares that were not taken
+     * @param vessels vessels whose mass is known, for tares that were not taken
      * @param lots labels of the lots on the shelf, by substance
      * @param rescue id of the rescue card that is open, empty for none
      */
@@ -52,7 +53,7 @@ class BenchPages {
             BenchStep shown,
             Maker maker,
             Optional<Instant> at,
-            Map<String, Mass> vessels,
+            KnownVessels vessels,
             Map<String, List<String>> lots,
             String rescue) {
         Instant now = at.orElseGet(clock::instant);
@@ -100,7 +101,7 @@ class BenchPages {
                 .map(e -> new BenchPage.Recent(
                         e.id(),
                         Formats.duration(Duration.between(batch.log().begun(), e.at())),
-                        EntryWords.of(e.entry(), formats)))
+                        EntryWords.of(e.entry(), batch.names(), formats)))
                 .toList();
     }
 }

@@ -4,6 +4,7 @@ import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.SwappedFats;
 import io.causticon.core.observation.WeighOutAdvice;
 import io.causticon.core.observation.Weighable;
@@ -28,9 +29,9 @@ final class Weighing {
     private final WeighingOrder order;
     private final Map<Weighable, Mass> targets;
     private final Map<Weighable, Mass> logged;
-    private final Map<String, Mass> vessels;
+    private final KnownVessels vessels;
 
-    Weighing(Batch batch, Formats formats, Map<String, Mass> vessels) {
+    Weighing(Batch batch, Formats formats, KnownVessels vessels) {
         this.vessels = vessels;
         this.batch = batch;
         this.formats = formats;
@@ -81,7 +82,7 @@ final class Weighing {
                     : batch.plan().scales().fatStep();
             if (WeighOutAdvice.isOff(first, e.entry().mass(), step)) {
                 warnings.add(new BenchPage.Warning(
-                        EntryWords.name(e.entry().what()) + ": the two weighings differ by "
+                        batch.names().of(e.entry().what()) + ": the two weighings differ by "
                                 + formats.mass(Mass.grams(Math.abs(first.minus(e.entry().mass()).grams()))),
                         formats.mass(first) + " first, " + formats.mass(e.entry().mass())
                                 + " the second time. Tare, put it on once more, and amend the line that was wrong.",
@@ -105,7 +106,7 @@ final class Weighing {
         a.factor().ifPresent(f -> ways.add("Or scale the rest: " + rest(f) + "."));
         String missing = more ? "" : formats.massInput(a.planned().minus(a.weighed()));
         return new BenchPage.Advice(
-                EntryWords.name(a.what()) + " is " + formats.mass(Mass.grams(Math.abs(a.weighed().minus(a.planned()).grams())))
+                batch.names().of(a.what()) + " is " + formats.mass(Mass.grams(Math.abs(a.weighed().minus(a.planned()).grams())))
                         + (more ? " over" : " under"),
                 ways,
                 a.what().kind().name(),
@@ -133,7 +134,7 @@ final class Weighing {
     private String rest(double factor) {
         return targets.entrySet().stream()
                 .filter(t -> t.getKey().kind() != Weighable.Kind.ADDITIVE)
-                .map(t -> EntryWords.name(t.getKey()) + " " + formats.mass(t.getValue().times(factor)))
+                .map(t -> batch.names().of(t.getKey()) + " " + formats.mass(t.getValue().times(factor)))
                 .reduce((x, y) -> x + ", " + y)
                 .orElse("");
     }
@@ -167,7 +168,7 @@ final class Weighing {
         return new BenchPage.Item(
                 what.kind().name(),
                 what.id(),
-                EntryWords.name(what),
+                batch.names().of(what),
                 EntryWords.mark(what),
                 formats.mass(target),
                 formats.massNumber(target),

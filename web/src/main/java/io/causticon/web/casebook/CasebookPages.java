@@ -188,7 +188,7 @@ class CasebookPages {
     private static List<String> conclusions(Batch batch) {
         return batch.log()
                 .of(Entry.Concluded.class)
-                .map(c -> c.entry().condition() + (c.entry().words().isBlank() ? "" : ": " + c.entry().words()))
+                .map(c -> c.entry().condition().name() + (c.entry().words().isBlank() ? "" : ": " + c.entry().words()))
                 .toList();
     }
 }

@@ -1,11 +1,13 @@
 package io.causticon.web.casebook;
 
+import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Named;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Share;
@@ -39,7 +41,7 @@ public class CasebookService implements Judge {
 
     /** What the batch has, by everything known now. */
     public Diagnosis examine(Batch batch) {
-        return diagnostician.examine(batch.facts(clock.instant()), shelf.vesselMasses());
+        return diagnostician.examine(batch.facts(clock.instant()), shelf.knownVessels());
     }
 
     /** The likeliest hazard of a report. */
@@ -100,13 +102,12 @@ public class CasebookService implements Judge {
     }
 
     void conclude(BatchId id, String condition, String words, String by, String key) {
-        String name = examine(batches.get(id)).reports().stream()
+        Condition found = examine(batches.get(id)).reports().stream()
                 .filter(r -> r.condition().id().equals(condition))
                 .findFirst()
                 .orElseThrow(() -> ProblemsException.of("condition", ProblemKey.NOT_A_CHOICE, condition))
-                .condition()
-                .name();
-        batches.log(id, List.of(new Entry.Concluded(name, words.trim())), clock.instant(), by, key);
+                .condition();
+        batches.log(id, List.of(new Entry.Concluded(new Named(found.id(), found.name()), words.trim())), clock.instant(), by, key);
     }
 
     private static void requireWords(String field, String text) {

@@ -1,6 +1,7 @@
 package io.causticon.web.demo;
 
 import io.causticon.core.cure.Schedule;
+import io.causticon.core.entry.Names;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.forecast.LyePeak;
 import io.causticon.core.forecast.Pots;
@@ -17,6 +18,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.Keeping;
 import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
@@ -105,7 +107,7 @@ final class DemoBatch {
         for (int i = 0; i < lines.size(); i++) {
             Dated line = lines.get(i);
             if (line.entry() instanceof Entry.Weighed w && w.what().equals(Weighable.fat(fat))) {
-                lines.set(i, new Dated(line.at(), new Entry.Weighed(w.what(), w.mass(), Tare.NOT_SAID, vessel)));
+                lines.set(i, new Dated(line.at(), new Entry.Weighed(w.what(), w.mass(), Tare.NOT_SAID, Named.called(vessel))));
             }
         }
         return this;
@@ -172,14 +174,14 @@ final class DemoBatch {
     }
 
     DemoBatch added(String what, double grams, String lot) {
-        at(lyeIn + 1.08 * light, new Entry.Added(what, Mass.grams(grams), null, lot));
+        at(lyeIn + 1.08 * light, new Entry.Added(Names.of(plan).substance(what), Mass.grams(grams), null, lot));
         return this;
     }
 
     /** Grains a minute after it went in, and a thick batter soon after. */
     DemoBatch ricedAfter(String what, double grams, String lot) {
         added(what, grams, lot);
-        at(lyeIn + 1.08 * light + 1.2, new Entry.StageReached(Stage.RICED, what));
+        at(lyeIn + 1.08 * light + 1.2, new Entry.StageReached(Stage.RICED, Names.of(plan).substance(what)));
         at(lyeIn + 1.08 * light + 1.6, new Entry.BlenderBurst(12));
         return this;
     }
@@ -187,8 +189,8 @@ final class DemoBatch {
     /** Solid within a minute of an addition at light trace. */
     DemoBatch seizedAfter(String what, double grams) {
         double when = lyeIn + light + 1;
-        at(when, new Entry.Added(what, Mass.grams(grams)));
-        at(when + 0.8, new Entry.StageReached(Stage.MASH, what));
+        at(when, new Entry.Added(Names.of(plan).substance(what), Mass.grams(grams), null, null));
+        at(when + 0.8, new Entry.StageReached(Stage.MASH, Names.of(plan).substance(what)));
         at(when + 1.5, new Entry.TemperatureRead(Spot.BATTER, noisy(plan.mixAt().celsius() + 19)));
         at(when + 2, new Entry.Observed("hot-mash", Presence.SEEN));
         poured = when + 5;

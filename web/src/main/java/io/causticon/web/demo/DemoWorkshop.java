@@ -285,7 +285,7 @@ class DemoWorkshop implements ApplicationRunner {
                 BatchLog log = new BatchLog(batch.begun(), DemoBatch.asLogged(known));
                 Instant then = lines.get(i).at();
                 Diagnosis diagnosis =
-                        diagnostician.examine(BatchFacts.of(batch.plan(), log, then), shelf.vesselMasses());
+                        diagnostician.examine(BatchFacts.of(batch.plan(), log, then), shelf.knownVessels());
                 if (diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
                     var worst = CasebookService.worst(diagnosis);
                     String reason = worst.condition().name() + " stood at " + Formats.probability(worst.probability());

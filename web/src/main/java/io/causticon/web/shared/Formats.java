@@ -6,6 +6,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
+import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.time.Instant;
@@ -123,6 +124,9 @@ public record Formats(Units units, ZoneId zone) {
         if (value instanceof Share share) {
             double size = Math.abs(share.inPercent());
             return percent(share, size >= 10 || share.inPercent() == Math.rint(share.inPercent()) ? 0 : 1);
+        }
+        if (value instanceof Exactly exactly) {
+            return exactly.value() instanceof Temperature read ? temperature(read) : number(((Number) exactly.value()).doubleValue(), exactly.digits());
         }
         if (value instanceof Double number) {
             return number(number, Math.abs(number) < 1 && number != 0 ? 1 : 0);

@@ -3,10 +3,12 @@ package io.causticon.web.shelf;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
+import io.causticon.web.batch.VesselSource;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -19,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Moulds, vessels, fats and fragrances of the workshop's own, lots. What is put away is kept, for old recipes. */
 @Service
-public class ShelfService {
+public class ShelfService implements VesselSource {
 
     /** So that a first batch can be planned before anything was measured. */
     private static final Mould FIRST_MOULD = new Mould("wooden loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1);
@@ -95,16 +97,20 @@ public class ShelfService {
                 .collect(Collectors.groupingBy(Lot::substance, Collectors.mapping(Lot::label, Collectors.toList())));
     }
 
-    /** Masses of vessels by their names in small letters, also of those put away: old batches were weighed in them. */
+    /** Vessels and their masses, also those put away: old batches were weighed in them. */
+    @Override
     @Transactional(readOnly = true)
-    public Map<String, Mass> vesselMasses() {
+    public KnownVessels knownVessels() {
         Map<String, Mass> masses = new HashMap<>();
+        Map<String, String> names = new HashMap<>();
         // Those that are in use come last, and are believed before one of the same name that was put away.
-        vessels.findAll().stream()
-                .sorted(Comparator.comparing(VesselRow::retired).reversed())
-                .flatMap(r -> r.vessel().stream())
-                .forEach(v -> masses.put(v.name().toLowerCase(Locale.ROOT), v.mass()));
-        return masses;
+        vessels.findAll().stream().sorted(Comparator.comparing(VesselRow::retired).reversed()).forEach(row -> row.vessel().ifPresent(v -> {
+            String name = v.name().trim().toLowerCase(Locale.ROOT);
+            masses.put(name, v.mass());
+            names.values().removeIf(name::equals);
+            names.put(row.id(), name);
+        }));
+        return new KnownVessels(masses, names);
     }
 
     @Transactional

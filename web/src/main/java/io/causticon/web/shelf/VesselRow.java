@@ -42,6 +42,10 @@ class VesselRow {
         this.retired = false;
     }
 
+    String id() {
+        return id.toString();
+    }
+
     String name() {
         return name;
     }

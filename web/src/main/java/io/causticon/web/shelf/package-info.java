@@ -1,6 +1,6 @@
 /**
  * What stands on the workshop's shelf: moulds, vessels, own fats and fragrances, lots. May use
- * {@code account}, {@code shared}.
+ * {@code batch}, {@code account}, {@code shared}.
  */
 @NullMarked
 package io.causticon.web.shelf;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.notation.Units;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
@@ -106,7 +107,7 @@ class StripLayoutTest {
 
     @Test
     void troubleInThePotIsNamed() {
-        Drawing drawing = at(Duration.ofMinutes(60), new Entry.StageReached(Stage.RICED, "lavender")).draw(METRIC);
+        Drawing drawing = at(Duration.ofMinutes(60), new Entry.StageReached(Stage.RICED, Named.called("lavender"))).draw(METRIC);
         assertThat(of(drawing, "mark-trouble")).hasSize(1);
         assertThat(of(drawing, "riced")).hasSize(1);
     }

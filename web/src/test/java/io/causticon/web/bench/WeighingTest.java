@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.formula.Weights;
 import io.causticon.core.notation.Units;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
@@ -44,7 +45,7 @@ class WeighingTest {
     }
 
     private Weighing weighing() {
-        return new Weighing(batches.get(id), FORMATS, Map.of("second jug", Mass.grams(84)));
+        return new Weighing(batches.get(id), FORMATS, new KnownVessels(Map.of("second jug", Mass.grams(84)), Map.of()));
     }
 
     @Test

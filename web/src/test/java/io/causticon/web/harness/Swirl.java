@@ -23,6 +23,7 @@ import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Tare;
@@ -157,7 +158,7 @@ public final class Swirl {
         BatchService batches = application.bean(BatchService.class);
         Instant now = Instant.now();
         BatchId id = batches.begin(plan(name), null, 1, now.minus(Duration.ofMinutes(3)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
-        log(batches, id, now.minusSeconds(60), new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(519), Tare.TAKEN, "steel pot"));
+        log(batches, id, now.minusSeconds(60), new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(519), Tare.TAKEN, Named.called("steel pot")));
         return id;
     }
 

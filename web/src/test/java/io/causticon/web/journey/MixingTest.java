@@ -46,8 +46,8 @@ class MixingTest {
         assertThat(made.log().of(Entry.BlenderBurst.class).findFirst().orElseThrow().entry().seconds()).isBetween(1, 4);
         assertThat(made.log().of(Entry.Added.class).map(a -> a.entry().what() + " " + a.entry().portion()))
                 .containsExactly("tarred hemp null", "madder root powder madder", "activated charcoal charcoal");
-        assertThat(made.log().of(Entry.PortionTaken.class).map(t -> t.entry().portion())).containsExactly("plain", "madder", "charcoal");
-        assertThat(made.log().of(Entry.LayerPoured.class).map(l -> l.entry().portion())).containsExactly("plain", "madder", "charcoal");
+        assertThat(made.log().of(Entry.PortionTaken.class).map(t -> t.entry().portion().name())).containsExactly("plain", "madder", "charcoal");
+        assertThat(made.log().of(Entry.LayerPoured.class).map(l -> l.entry().portion().name())).containsExactly("plain", "madder", "charcoal");
         browser.open("/batch/" + id).waitFor(".strip svg");
         // Stages are marks on the ladder, bursts and events strokes; each has its words in the log beside.
         long strokes = (Long) browser.script("return document.querySelectorAll('.strip svg .event').length");

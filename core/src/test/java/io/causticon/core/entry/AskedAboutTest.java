@@ -1,10 +1,19 @@
-package io.causticon.core.notation;
+package io.causticon.core.entry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.Recipes;
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.notation.DoseNotation;
+import io.causticon.core.notation.LengthNotation;
+import io.causticon.core.notation.LineNotation;
+import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.notation.TemperatureNotation;
+import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Named;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
@@ -89,9 +98,9 @@ class AskedAboutTest {
     void spoonsAndDropsAreWeighedByTheirSubstance() {
         // Honey: the table's spoon; a drop is 0.04 g; a hundredth of 700 g of fats.
         double spoon = Catalogue.standard().additive("honey").gramsPerTeaspoon();
-        assertThat(entries("add honey 2 tsp")).containsExactly(new Entry.Added("honey", Mass.grams(2 * spoon), null, null));
-        assertThat(entries("add honey 1 tbsp to the black")).containsExactly(new Entry.Added("honey", Mass.grams(3 * spoon), "black", null));
-        assertThat(entries("add honey 1 %")).containsExactly(new Entry.Added("honey", Mass.grams(7), null, null));
+        assertThat(entries("add honey 2 tsp")).containsExactly(new Entry.Added(new Named("honey", "honey"), Mass.grams(2 * spoon), null, null));
+        assertThat(entries("add honey 1 tbsp to the black")).containsExactly(new Entry.Added(new Named("honey", "honey"), Mass.grams(3 * spoon), Named.called("black"), null));
+        assertThat(entries("add honey 1 %")).containsExactly(new Entry.Added(new Named("honey", "honey"), Mass.grams(7), null, null));
         assertThat(problem("add moonbeams 2 tsp")).isEqualTo(ProblemKey.UNKNOWN_SUBSTANCE);
     }
 

@@ -1,11 +1,11 @@
-package io.causticon.core.notation;
+package io.causticon.core.entry;
 
 import io.causticon.core.observation.Entry;
 import java.util.Optional;
 
 /** One way to say one kind of entry. */
 @FunctionalInterface
-interface Phrase {
+interface Way {
 
     /**
      * Reads the phrase from the start of the text.

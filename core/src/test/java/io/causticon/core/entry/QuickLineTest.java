@@ -1,4 +1,4 @@
-package io.causticon.core.notation;
+package io.causticon.core.entry;
 
 import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -8,11 +8,15 @@ import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
+import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.Keeping;
 import io.causticon.core.observation.MixMethod;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
@@ -40,6 +44,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class QuickLineTest {
 
     private static final Instant BEGUN = Instant.parse("2026-11-03T18:00:00Z");
+    private static final Named LAVENDER = new Named("eo-lavender", "lavender");
     private static final Instant NOW = Instant.parse("2026-11-24T20:14:00Z");
 
     private static QuickLine.Reading read(String text) {
@@ -81,21 +86,21 @@ class QuickLineTest {
 
     @Test
     void whatIsDoneWithABatter() {
-        assertThat(swirl("take madder 410 g")).isEqualTo(new Entry.PortionTaken("madder", Mass.grams(410)));
-        assertThat(swirl("take madder")).isEqualTo(new Entry.PortionTaken("madder", null));
-        assertThat(swirl("layer pale sea 2 300 g")).isEqualTo(new Entry.LayerPoured("pale sea 2", Mass.grams(300)));
-        assertThat(swirl("pour pale sea 2")).isEqualTo(new Entry.LayerPoured("pale sea 2", null));
+        assertThat(swirl("take madder 410 g")).isEqualTo(new Entry.PortionTaken(new Named("portion-1", "madder"), Mass.grams(410)));
+        assertThat(swirl("take madder")).isEqualTo(new Entry.PortionTaken(new Named("portion-1", "madder"), null));
+        assertThat(swirl("layer pale sea 2 300 g")).isEqualTo(new Entry.LayerPoured(new Named("portion-2", "pale sea 2"), Mass.grams(300)));
+        assertThat(swirl("pour pale sea 2")).isEqualTo(new Entry.LayerPoured(new Named("portion-2", "pale sea 2"), null));
         assertThat(swirl("pour at 38")).isEqualTo(new Entry.Poured(Temperature.celsius(38)));
         assertThat(only("whisk")).isEqualTo(new Entry.MixedWith(MixMethod.WHISK));
         assertThat(only("by hand")).isEqualTo(new Entry.MixedWith(MixMethod.HAND));
         assertThat(only("stand mixer")).isEqualTo(new Entry.MixedWith(MixMethod.STAND_MIXER));
         assertThat(only("tapped")).isEqualTo(new Entry.AirTapped());
         assertThat(only("humidity 62 %")).isEqualTo(new Entry.HumidityRead(62));
-        assertThat(only("lavender browned")).isEqualTo(new Entry.Behaved("lavender", Behaviour.BROWNED));
+        assertThat(only("lavender browned")).isEqualTo(new Entry.Behaved(LAVENDER, Behaviour.BROWNED));
         assertThat(only("add lavender 30 g to madder lot LV-4"))
-                .isEqualTo(new Entry.Added("lavender", Mass.grams(30), "madder", "LV-4"));
-        assertThat(only("add lavender lot LV-4")).isEqualTo(new Entry.Added("lavender", null, null, "LV-4"));
-        assertThat(only("add charcoal to the black")).isEqualTo(new Entry.Added("charcoal", null, "black", null));
+                .isEqualTo(new Entry.Added(LAVENDER, Mass.grams(30), Named.called("madder"), "LV-4"));
+        assertThat(only("add lavender lot LV-4")).isEqualTo(new Entry.Added(LAVENDER, null, null, "LV-4"));
+        assertThat(only("add charcoal to the black")).isEqualTo(new Entry.Added(Named.called("charcoal"), null, Named.called("black"), null));
     }
 
     @ParameterizedTest
@@ -170,7 +175,7 @@ class QuickLineTest {
         void rememberTheVesselAndItsTare() {
             assertThat(only("lard 264 g from second jug no tare"))
                     .isEqualTo(new Entry.Weighed(
-                            Weighable.fat("lard"), Mass.grams(264), Tare.NOT_TAKEN, "second jug"));
+                            Weighable.fat("lard"), Mass.grams(264), Tare.NOT_TAKEN, Named.called("second jug")));
         }
 
         @Test
@@ -202,8 +207,8 @@ class QuickLineTest {
         assertThat(only("lye in")).isEqualTo(new Entry.LyeIntoFats());
         assertThat(only("blend 20")).isEqualTo(new Entry.BlenderBurst(20));
         assertThat(only("light")).isEqualTo(new Entry.StageReached(Stage.LIGHT, null));
-        assertThat(only("rice after lavender")).isEqualTo(new Entry.StageReached(Stage.RICED, "lavender"));
-        assertThat(only("add lavender 30 g")).isEqualTo(new Entry.Added("lavender", Mass.grams(30)));
+        assertThat(only("rice after lavender")).isEqualTo(new Entry.StageReached(Stage.RICED, LAVENDER));
+        assertThat(only("add lavender 30 g")).isEqualTo(new Entry.Added(LAVENDER, Mass.grams(30), null, null));
         assertThat(only("poured 42")).isEqualTo(new Entry.Poured(Temperature.celsius(42)));
         assertThat(only("oven 70")).isEqualTo(new Entry.Kept(Keeping.OVEN, Temperature.celsius(70)));
         assertThat(only("gel partial")).isEqualTo(new Entry.GelSeen(GelExtent.PARTIAL));
@@ -283,7 +288,7 @@ class QuickLineTest {
     @Test
     void emptyAndEndlessLinesAreRefused() {
         assertThat(read("  ").problems()).extracting(Problem::key).containsExactly(ProblemKey.MISSING);
-        assertThat(read("x".repeat(501)).problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LONG);
+        assertThat(read("x".repeat(QuickLine.LONGEST + 1)).problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LONG);
     }
 
     @ParameterizedTest

@@ -1,8 +1,10 @@
-package io.causticon.core.notation;
+package io.causticon.core.entry;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
@@ -21,7 +23,7 @@ import java.util.stream.Stream;
  */
 public final class QuickLine {
 
-    public static final int LONGEST = 500;
+    public static final int LONGEST = EntryCheck.LONGEST_WORDS + 100;
 
     private static final String FIELD = "quick";
     private static final Pattern TIME = Pattern.compile(
@@ -32,7 +34,9 @@ public final class QuickLine {
 
     private static final Pattern BURNING = Pattern.compile(
             "\\b(?:burn\\w*|sting\\w*|stung|zap\\w*|tingl\\w*|smart(?:s|ed|ing)|blister\\w*|itch\\w*|raw skin|sore hands)\\b", Pattern.CASE_INSENSITIVE);
-    private static final Pattern JUST = Pattern.compile("^" + Phrases.JUST_A_NOTE, Pattern.CASE_INSENSITIVE);
+    private static final Pattern JUST = Pattern.compile("^" + WordKinds.JUST_A_NOTE, Pattern.CASE_INSENSITIVE);
+
+    private static final List<Way> WAYS = EntryKinds.ways().toList();
 
     private QuickLine() {}
 
@@ -44,7 +48,10 @@ public final class QuickLine {
      * @param problems what cannot be taken
      */
     public record Reading(
-            List<Entry> entries, Optional<Instant> at, List<Problem> problems) {}
+            List<Entry> entries, Optional<Instant> at, List<Problem> problems) {
+
+        static final Reading NOTHING = new Reading(List.of(), Optional.empty(), List.of());
+    }
 
     public static Reading read(String text, QuickContext context) {
         Problems problems = new Problems();
@@ -69,7 +76,7 @@ public final class QuickLine {
             }
         }
         List<Entry> entries = new ArrayList<>();
-        for (String part : rest.split(";")) {
+        for (String part : Quotes.parts(rest)) {
             if (!part.isBlank()) {
                 readPart(part.trim(), context, entries, problems);
             }
@@ -82,7 +89,7 @@ public final class QuickLine {
 
     /** The same line with all of it but its time kept as words; empty where it says several things. */
     public static Optional<String> asWords(String text) {
-        if (text.contains(";")) {
+        if (Quotes.parts(text).size() > 1) {
             return Optional.empty();
         }
         String line = text.trim();
@@ -93,8 +100,8 @@ public final class QuickLine {
 
     private static void readPart(String part, QuickContext context, List<Entry> entries, Problems problems) {
         try {
-            for (Phrase phrase : Phrases.ALL) {
-                Optional<Phrase.Match> match = phrase.match(part, context);
+            for (Way way : WAYS) {
+                Optional<Way.Match> match = way.match(part, context);
                 if (match.isPresent()) {
                     entries.add(match.get().entry());
                     String rest = match.get().rest().trim();
@@ -130,9 +137,9 @@ public final class QuickLine {
 
     private static boolean isKnown(String line, QuickContext context) {
         try {
-            return Phrases.ALL.stream().anyMatch(p -> p.match(line, context)
+            return WAYS.stream().anyMatch(p -> p.match(line, context)
                     .filter(m -> !(m.entry() instanceof Entry.Noted))
-                    .filter(m -> !(m.entry() instanceof Entry.Added added) || Phrases.isPlanned(added.what(), context))
+                    .filter(m -> !(m.entry() instanceof Entry.Added added) || context.names().plannedAdditive(added.what().name()).isPresent())
                     .isPresent());
         } catch (ProblemsException e) {
             return false;
@@ -142,8 +149,8 @@ public final class QuickLine {
     /** Two things in one line, with nothing between them: the second is not kept as mere words. */
     private static void askWhetherAnother(String rest, QuickContext context) {
         String second = rest.replaceFirst("^(?:and\\b|[,.+&])\\s*", "");
-        for (Phrase phrase : Phrases.ALL) {
-            Optional<Phrase.Match> match = second.isEmpty() ? Optional.empty() : phrase.match(second, context);
+        for (Way way : WAYS) {
+            Optional<Way.Match> match = second.isEmpty() ? Optional.empty() : way.match(second, context);
             if (match.isPresent() && !(match.get().entry() instanceof Entry.Noted)
                     && (match.get().rest().isBlank() || second.substring(0, second.length() - match.get().rest().length()).matches(".*\\d.*"))) {
                 throw ProblemsException.of(FIELD, ProblemKey.TWO_THINGS, second);

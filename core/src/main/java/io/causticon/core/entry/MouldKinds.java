@@ -1,0 +1,123 @@
+package io.causticon.core.entry;
+
+import static io.causticon.core.entry.Patterns.DEGREES;
+import static java.util.Map.entry;
+
+import com.google.re2j.Matcher;
+import io.causticon.core.notation.TemperatureNotation;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.observation.GelExtent;
+import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.wording.Exactly;
+import io.causticon.core.wording.Phrase;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** Into the mould, in it, and out of it. */
+final class MouldKinds {
+
+    private static final Map<String, Keeping> KEEPINGS = Map.ofEntries(
+            entry("cover", Keeping.COVERED),
+            entry("covered", Keeping.COVERED),
+            entry("film", Keeping.COVERED),
+            entry("insulate", Keeping.INSULATED),
+            entry("insulated", Keeping.INSULATED),
+            entry("towel", Keeping.INSULATED),
+            entry("uncover", Keeping.UNCOVERED),
+            entry("oven", Keeping.OVEN),
+            entry("fridge", Keeping.FRIDGE),
+            entry("freezer", Keeping.FREEZER),
+            entry("spray", Keeping.SPRAYED));
+
+    private static final Map<String, GelExtent> EXTENTS = Map.of(
+            "none", GelExtent.NONE, "no", GelExtent.NONE, "partial", GelExtent.PARTIAL, "full", GelExtent.FULL, "seen", GelExtent.FULL);
+
+    private static final EntryKind<Entry.AirTapped> TAPPED = EntryKind.of(Entry.AirTapped.class, "tapped")
+            .tells(Tells.MOULD)
+            .words("air tapped out")
+            .typed((e, pen) -> "tapped")
+            .phrase("tap(?:ped)?(?:\\s+out)?$", (m, c) -> new Entry.AirTapped())
+            .event("tapped");
+
+    private static final EntryKind<Entry.Poured> POURED = EntryKind.of(Entry.Poured.class, "poured")
+            .tells(Tells.MOULD)
+            .marked(Mark.BATTER)
+            .words((p, n) -> p.batter() == null ? Phrase.of("poured") : Phrase.of("poured at {}", new Exactly(p.batter())))
+            .typed((p, pen) -> "poured" + pen.temperature(" ", p.batter()))
+            .phrase(
+                    "pour(?:ed)?(?:\\s+(?:at\\s+)?" + DEGREES + ")?",
+                    (m, c) -> new Entry.Poured(Patterns.temperatureAt(Spot.BATTER, m.group(1), c)))
+            .event("poured");
+
+    private static final EntryKind<Entry.Kept> KEPT = EntryKind.of(Entry.Kept.class, "kept")
+            .tells(Tells.MOULD)
+            .words((k, n) -> k.temperature() == null
+                    ? Phrase.of(said(k.keeping()))
+                    : Phrase.of("{} at {}", said(k.keeping()), new Exactly(k.temperature())))
+            .typed((k, pen) -> written(k.keeping()) + pen.temperature(" ", k.temperature()))
+            .phrase(Patterns.oneOf(KEEPINGS) + "(?:\\s+" + DEGREES + ")?", MouldKinds::kept)
+            .on(OnStrip.EVENT);
+
+    private static final EntryKind<Entry.GelSeen> GEL = EntryKind.of(Entry.GelSeen.class, "gel")
+            .tells(Tells.MOULD)
+            .marked(Mark.CORE)
+            .words((g, n) -> Phrase.of("gel seen: {}", Pen.lower(g.extent())))
+            .typed((g, pen) -> "gel " + Pen.lower(g.extent()))
+            .phrase("gel\\s+" + Patterns.oneOf(EXTENTS), (m, c) -> new Entry.GelSeen(Patterns.meant(EXTENTS, m.group(1))))
+            .event((g, n) -> Phrase.of("gel {}", Pen.lower(g.extent())));
+
+    private static final EntryKind<Entry.Unmoulded> UNMOULDED = EntryKind.of(Entry.Unmoulded.class, "unmoulded")
+            .tells(Tells.MOULD)
+            .words("unmoulded")
+            .typed((e, pen) -> "unmould")
+            .phrase("unmould(?:ed)?|unmold(?:ed)?", (m, c) -> new Entry.Unmoulded())
+            .on(OnStrip.EVENT);
+
+    private static final EntryKind<Entry.Cut> CUT = EntryKind.of(Entry.Cut.class, "cut")
+            .tells(Tells.MOULD)
+            .words((c, n) -> c.bars() == 1 ? Phrase.of("cut") : Phrase.of("cut into {} bars", c.bars()))
+            .typed((c, pen) -> "cut " + c.bars())
+            .phrase("cut(?:\\s+(?:in(?:to)?\\s+)?" + Patterns.NUMBER + "(?:\\s*bars?)?)?", (m, c) -> new Entry.Cut(bars(m.group(1))))
+            .event("cut");
+
+    static final List<EntryKind<?>> ALL = List.of(TAPPED, POURED, KEPT, GEL, UNMOULDED, CUT);
+
+    private MouldKinds() {}
+
+    private static Entry.Kept kept(Matcher m, QuickContext context) {
+        return new Entry.Kept(
+                Patterns.meant(KEEPINGS, m.group(1)),
+                m.group(2) == null ? null : TemperatureNotation.read(Patterns.FIELD, m.group(2), context.units()));
+    }
+
+    private static int bars(@Nullable String said) {
+        return said == null ? 1 : (int) Math.round(Patterns.within("bars", said, EntryCheck.BARS));
+    }
+
+    private static String said(Keeping keeping) {
+        return switch (keeping) {
+            case COVERED -> "covered";
+            case INSULATED -> "insulated";
+            case UNCOVERED -> "uncovered";
+            case OVEN -> "into the oven";
+            case FRIDGE -> "into the fridge";
+            case FREEZER -> "into the freezer";
+            case SPRAYED -> "sprayed with alcohol";
+        };
+    }
+
+    private static String written(Keeping keeping) {
+        return switch (keeping) {
+            case COVERED -> "cover";
+            case INSULATED -> "insulate";
+            case UNCOVERED -> "uncover";
+            case OVEN -> "oven";
+            case FRIDGE -> "fridge";
+            case FREEZER -> "freezer";
+            case SPRAYED -> "spray";
+        };
+    }
+}

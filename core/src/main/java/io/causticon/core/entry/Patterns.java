@@ -1,0 +1,96 @@
+package io.causticon.core.entry;
+
+import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.notation.TemperatureNotation;
+import io.causticon.core.observation.Spot;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** What phrases are put together from. */
+final class Patterns {
+
+    /** Every problem of a quick line stands at this field. */
+    static final String FIELD = "quick";
+
+    static final String NUMBER = "([-+]?\\d+(?:[.,]\\d+)*)";
+    static final String DEGREES = "([-+]?\\d+(?:[.,]\\d+)?\\s*(?:\u00b0\\s*)?(?:[cf]\\b)?)";
+    static final String MASS_UNIT = "(g|kg|oz|lb)";
+
+    /** A name of letters alone, or of anything between quotation marks. */
+    static final String NAME = "(" + Quotes.QUOTED + "|[\\p{L}' -]+?)";
+
+    /** A name that may hold figures. */
+    static final String NAME_WITH_FIGURES = "(" + Quotes.QUOTED + "|[\\p{L}\\p{N}' -]+?)";
+
+    private Patterns() {}
+
+    /** Any word of a vocabulary, the longest first. */
+    static String oneOf(Map<String, ?> vocabulary) {
+        return "(" + String.join("|", vocabulary.keySet().stream()
+                .sorted(Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()))
+                .toList()) + ")";
+    }
+
+    /** What a word of the vocabulary means; it came from {@link #oneOf}. */
+    static <T> T meant(Map<String, T> vocabulary, String word) {
+        T meaning = vocabulary.get(lower(word));
+        if (meaning == null) {
+            throw new IllegalStateException("Impossible state: matched " + word);
+        }
+        return meaning;
+    }
+
+    /** The first word of a vocabulary that means this: how it is written. */
+    static <T> String word(Map<String, T> vocabulary, T meaning) {
+        return vocabulary.entrySet().stream()
+                .filter(e -> e.getValue().equals(meaning))
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("Impossible state: no word means " + meaning));
+    }
+
+    static double within(String what, String number, Interval possible) {
+        double value = NumberNotation.read(FIELD, number);
+        if (value < possible.low()) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, what, value, possible.low());
+        }
+        if (value > possible.high()) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_HIGH, what, value, possible.high());
+        }
+        return value;
+    }
+
+    /** A mass of something, more than nothing and no more than the most. */
+    static Mass mass(String what, String typed, Mass most, QuickContext context) {
+        Mass mass = MassNotation.read(FIELD, typed, context.units());
+        if (!mass.isPositive()) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, what, mass, Mass.ZERO);
+        }
+        if (mass.isMoreThan(most)) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_HIGH, what, mass, most);
+        }
+        return mass;
+    }
+
+    /** A mass that may not have been said. */
+    static @Nullable Mass mass(@Nullable String number, @Nullable String unit, QuickContext context) {
+        return number == null ? null : MassNotation.read(FIELD, number + (unit == null ? "" : unit), context.units());
+    }
+
+    /** A temperature that may not have been said. */
+    static @Nullable Temperature temperatureAt(Spot spot, @Nullable String typed, QuickContext context) {
+        return typed == null ? null : TemperatureNotation.readAt(spot, FIELD, typed, context.units());
+    }
+
+    static String lower(String text) {
+        return text.toLowerCase(Locale.ROOT);
+    }
+}

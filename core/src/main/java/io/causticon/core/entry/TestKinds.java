@@ -1,0 +1,142 @@
+package io.causticon.core.entry;
+
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
+import io.causticon.core.diagnosis.Finding;
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.TouchFeel;
+import io.causticon.core.observation.WashFeel;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.wording.Exactly;
+import io.causticon.core.wording.Phrase;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What was seen, felt and measured of the soap. */
+final class TestKinds {
+
+    /** Free alkali from which a bar counts as lye-heavy, per cent of NaOH by mass. */
+    private static final double ALARMING_ALKALI = 0.1;
+
+    private static final Map<String, WashFeel> WASHES = Map.of(
+            "calm", WashFeel.CALM, "fine", WashFeel.CALM, "tight", WashFeel.TIGHT, "dry", WashFeel.TIGHT,
+            "burn", WashFeel.BURNING, "burns", WashFeel.BURNING, "burning", WashFeel.BURNING);
+
+    private static final Map<String, TouchFeel> TOUCHES =
+            Map.of("firm", TouchFeel.FIRM, "soft", TouchFeel.SOFT, "sticky", TouchFeel.STICKY);
+
+    /** What may follow a finding without making another one of it: where, when, how much. */
+    private static final Pattern CIRCUMSTANCE = Pattern.compile(
+            "^(?:[,.:;(]|(?:on|at|in|under|along|near|after|before|today|again|everywhere|all|only|when|of|by|with|over|since|from|for|here|now|yet|still"
+                    + "|a|one|two|three|some|most|every|mostly|slightly|as|but|and|this|where|than)\\b)",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern FINDING = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE);
+    private static final int MOST_SUGGESTIONS = 3;
+
+    private static final EntryKind<Entry.PhRead> PH = EntryKind.of(Entry.PhRead.class, "ph")
+            .tells(Tells.TESTS)
+            .words((p, n) -> Phrase.of(
+                    p.method() == PhMethod.STRIP ? "strip on paste: {}" : "1 % solution, pen: pH {}",
+                    new Exactly(p.ph(), p.ph() == Math.rint(p.ph()) ? 0 : 1)))
+            .typed((p, pen) -> "ph " + pen.number(p.ph()) + (p.method() == PhMethod.STRIP ? " strip" : " meter"))
+            .phrase("ph\\s+" + Patterns.NUMBER + "(?:\\s+(strip|meter|pen))?", (m, c) -> ph(m.group(1), m.group(2)))
+            .phrase("(strip|pen|meter)\\s+" + Patterns.NUMBER, (m, c) -> ph(m.group(2), m.group(1)))
+            .on(OnStrip.OPEN);
+
+    private static final EntryKind<Entry.WashTested> WASH = EntryKind.of(Entry.WashTested.class, "wash")
+            .tells(Tells.TESTS)
+            .words((w, n) -> Phrase.of("wash test: {}", Pen.lower(w.feel())))
+            .typed((w, pen) -> "wash " + Pen.lower(w.feel()))
+            .phrase("wash\\s+" + Patterns.oneOf(WASHES), (m, c) -> new Entry.WashTested(Patterns.meant(WASHES, m.group(1))))
+            .on(w -> switch (w.feel()) {
+                case CALM -> OnStrip.CALM;
+                case TIGHT -> OnStrip.OPEN;
+                case BURNING -> OnStrip.ALARM;
+            });
+
+    private static final EntryKind<Entry.TouchTested> TOUCH = EntryKind.of(Entry.TouchTested.class, "touch")
+            .tells(Tells.TESTS)
+            .words((t, n) -> Phrase.of("touch: {}", Pen.lower(t.feel())))
+            .typed((t, pen) -> "touch " + Pen.lower(t.feel()))
+            .phrase("touch\\s+" + Patterns.oneOf(TOUCHES), (m, c) -> new Entry.TouchTested(Patterns.meant(TOUCHES, m.group(1))))
+            .on(OnStrip.OPEN);
+
+    private static final EntryKind<Entry.Titrated> TITRATED = EntryKind.of(Entry.Titrated.class, "titrated")
+            .tells(Tells.TESTS)
+            .words((t, n) -> Phrase.of("titrated: free alkali {} %", new Exactly(t.freeAlkaliPercent(), 2)))
+            .typed((t, pen) -> "titrate " + pen.number(t.freeAlkaliPercent()))
+            .phrase(
+                    "titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*(%|ml|g|mg|drops?|mol|n)?",
+                    (m, c) -> new Entry.Titrated(alkali(m.group(1), m.group(2))))
+            .on(t -> t.freeAlkaliPercent() >= ALARMING_ALKALI ? OnStrip.ALARM : OnStrip.CALM);
+
+    private static final EntryKind<Entry.Observed> OBSERVED = EntryKind.of(Entry.Observed.class, "finding")
+            .tells(Tells.TESTS)
+            .words((o, n) -> Phrase.of("{}", Findings.find(o.finding())
+                    .map(f -> o.presence() == Presence.SEEN ? f.words() : "looked: " + f.absent())
+                    .orElse(o.finding())))
+            .typed((o, pen) -> (o.presence() == Presence.SEEN ? "see " : "no ")
+                    + Findings.find(o.finding()).map(Finding::words).orElse(o.finding()))
+            .way(TestKinds::finding)
+            .on(OnStrip.OPEN);
+
+    static final List<EntryKind<?>> ALL = List.of(PH, WASH, TOUCH, TITRATED, OBSERVED);
+
+    private TestKinds() {}
+
+    private static Entry.PhRead ph(String number, @Nullable String method) {
+        boolean meter = method != null && !"strip".equals(Patterns.lower(method));
+        return new Entry.PhRead(Patterns.within("pH", number, EntryCheck.PH), meter ? PhMethod.METER : PhMethod.STRIP);
+    }
+
+    private static double alkali(String percent, @Nullable String unit) {
+        if (unit != null && !unit.equals("%")) {
+            throw ProblemsException.of(Patterns.FIELD, ProblemKey.NOT_PER_CENT, percent + " " + unit);
+        }
+        return Patterns.within("free alkali", percent, EntryCheck.FREE_ALKALI);
+    }
+
+    private static Optional<Way.Match> finding(String text, QuickContext context) {
+        Matcher said = FINDING.matcher(text);
+        if (!said.find()) {
+            return Optional.empty();
+        }
+        String words = Patterns.lower(said.group(2)).trim();
+        boolean absent = "no".equals(Patterns.lower(said.group(1)));
+        Optional<Map.Entry<String, String>> known = context.findings().entrySet().stream()
+                .filter(f -> words.equals(f.getKey()) || words.startsWith(f.getKey()) && isCircumstance(words.substring(f.getKey().length())))
+                .max(Comparator.comparingInt(f -> f.getKey().length()));
+        if (known.isEmpty()) {
+            // What was seen and is not known is asked about; what is not there may be anything.
+            if (absent) {
+                return Optional.empty();
+            }
+            throw ProblemsException.of(Patterns.FIELD, ProblemKey.UNKNOWN_FINDING, said.group(2).trim(), suggestions(words, context));
+        }
+        return known.map(f -> new Way.Match(
+                new Entry.Observed(f.getValue(), absent ? Presence.LOOKED_AND_ABSENT : Presence.SEEN), words.substring(f.getKey().length())));
+    }
+
+    private static boolean isCircumstance(String rest) {
+        return rest.isBlank() || CIRCUMSTANCE.matcher(rest.strip()).find() && (rest.startsWith(" ") || !Character.isLetterOrDigit(rest.charAt(0)));
+    }
+
+    /** Findings that share a word with what was typed; the commonest where none does. */
+    private static String suggestions(String words, QuickContext context) {
+        List<String> typed = List.of(words.split(" "));
+        List<String> alike = context.findings().keySet().stream()
+                .filter(k -> typed.stream().anyMatch(w -> w.length() > 3 && k.contains(w.substring(0, w.length() - 1))))
+                .limit(MOST_SUGGESTIONS)
+                .toList();
+        return String.join(", ", alike.isEmpty() ? List.of("bloom", "thick crust", "white spots") : alike);
+    }
+}

@@ -1,0 +1,131 @@
+package io.causticon.core.entry;
+
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.wording.Exactly;
+import io.causticon.core.wording.Phrase;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What stands on the scale: {@code olive 504}, {@code weigh lye 168.3 g}, {@code lard 1 lb 2 oz in second jug no tare}. */
+final class WeighingKinds {
+
+    private static final String AMOUNT = "\\d+(?:[.,]\\d+)*\\s*(?:g|kg|oz|lbs?)?(?:\\s+\\d+(?:[.,]\\d+)?\\s*oz)?";
+    private static final Pattern FORM = Pattern.compile(
+            "^(?P<again>again\\s+)?(?P<weigh>weigh(?:ed)?\\s+)?(?P<what>" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' ()-]*?)\\s+(?P<amount>" + AMOUNT + ")"
+                    + "(?:\\s+(?:in|from)\\s+(?P<vessel>" + Quotes.QUOTED + "|[\\p{L}' -]+?))?"
+                    + "(?:\\s*,?\\s*(?P<tare>no tare|not tared|untared|tared))?$",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final EntryKind<Entry.Weighed> WEIGHED = EntryKind.of(Entry.Weighed.class, "weighed")
+            .version(2)
+            .tells(Tells.WEIGHTS)
+            .marked(w -> mark(w.what()))
+            .words((w, n) -> Phrase.of("{} {}{}{}", n.of(w.what()), w.mass(), w.vessel() == null ? "" : " from the " + w.vessel().name(), tare(w)))
+            .typed((w, pen) -> "weigh " + pen.weighable(w.what()) + " " + pen.mass(w.mass()) + pen.name(" from ", w.vessel())
+                    + switch (w.tare()) {
+                        case TAKEN -> " tared";
+                        case NOT_TAKEN -> " no tare";
+                        case NOT_SAID -> "";
+                    })
+            .way((text, context) -> weighing(text, context).filter(m -> m.entry() instanceof Entry.Weighed))
+            .notOnStrip();
+
+    private static final EntryKind<Entry.WeighedAgain> WEIGHED_AGAIN = EntryKind.of(Entry.WeighedAgain.class, "weighed-again")
+            .tells(Tells.WEIGHTS)
+            .marked(w -> mark(w.what()))
+            .words((w, n) -> Phrase.of("{} weighed again: {}", n.of(w.what()), w.mass()))
+            .typed((w, pen) -> "again " + pen.weighable(w.what()) + " " + pen.mass(w.mass()))
+            .way((text, context) -> weighing(text, context).filter(m -> m.entry() instanceof Entry.WeighedAgain))
+            .notOnStrip();
+
+    private static final EntryKind<Entry.RestScaled> REST_SCALED = EntryKind.of(Entry.RestScaled.class, "rest-scaled")
+            .tells(Tells.WEIGHTS)
+            .words((s, n) -> Phrase.of("the rest scaled by {}", new Exactly(s.factor(), 3)))
+            .typed((s, pen) -> "scale the rest by " + pen.number(s.factor()))
+            .phrase(
+                    "scaled?\\s+the\\s+rest\\s+(?:by|x)\\s+" + Patterns.NUMBER,
+                    (m, c) -> new Entry.RestScaled(Patterns.within("The factor of the rest", m.group(1), EntryCheck.SCALING)))
+            .notOnStrip();
+
+    private static final EntryKind<Entry.BarWeighed> BAR_WEIGHED = EntryKind.of(Entry.BarWeighed.class, "bar")
+            .tells(Tells.TESTS)
+            .words((b, n) -> Phrase.of("bar {}", b.mass()))
+            .typed((b, pen) -> "bar " + pen.mass(b.mass()))
+            .phrase(
+                    "bar\\s+([\\d.,]+\\s*(?:kg|g|oz|lbs?)?)",
+                    (m, c) -> new Entry.BarWeighed(Patterns.mass("bar", m.group(1), EntryCheck.HEAVIEST_BAR, c)))
+            .on(OnStrip.CURVE);
+
+    static final List<EntryKind<?>> ALL = List.of(WEIGHED, WEIGHED_AGAIN, REST_SCALED, BAR_WEIGHED);
+
+    private WeighingKinds() {}
+
+    static Mark mark(Weighable what) {
+        return switch (what.kind()) {
+            case FAT -> Mark.FATS;
+            case LIQUID -> Mark.LIQUID;
+            case ALKALI -> Mark.LYE;
+            case ADDITIVE -> Mark.PLAIN;
+        };
+    }
+
+    private static String tare(Entry.Weighed w) {
+        return switch (w.tare()) {
+            case TAKEN -> "";
+            case NOT_TAKEN -> ", tare not taken";
+            case NOT_SAID -> w.vessel() == null ? "" : ", no tare logged";
+        };
+    }
+
+    private static Optional<Way.Match> weighing(String text, QuickContext context) {
+        Matcher form = FORM.matcher(text);
+        if (!form.matches()) {
+            return Optional.empty();
+        }
+        String called = Quotes.taken(form.group("what"));
+        boolean again = form.group("again") != null;
+        boolean said = form.group("weigh") != null || again;
+        boolean hasUnit = form.group("amount").matches(".*[a-zA-Z].*");
+        Optional<Weighable> what = what(called, context, said || hasUnit);
+        if (what.isEmpty()) {
+            if (said) {
+                throw ProblemsException.of(Patterns.FIELD, ProblemKey.UNKNOWN_SUBSTANCE, called);
+            }
+            return Optional.empty();
+        }
+        Mass mass = Patterns.mass(called, form.group("amount"), EntryCheck.HEAVIEST, context);
+        return Optional.of(new Way.Match(again
+                ? new Entry.WeighedAgain(what.get(), mass)
+                : weighed(what.get(), mass, form.group("tare"), form.group("vessel"), context.vessels()), ""));
+    }
+
+    private static Entry weighed(Weighable what, Mass mass, @Nullable String tare, @Nullable String vessel, KnownVessels vessels) {
+        return new Entry.Weighed(what, mass, tare(tare), vessel == null ? null : vessels.called(Quotes.taken(vessel)));
+    }
+
+    private static Tare tare(@Nullable String words) {
+        if (words == null) {
+            return Tare.NOT_SAID;
+        }
+        return "tared".equals(Patterns.lower(words)) ? Tare.TAKEN : Tare.NOT_TAKEN;
+    }
+
+    /** Lye is a temperature unless a mass is plainly meant. */
+    private static Optional<Weighable> what(String called, QuickContext context, boolean plainlyMass) {
+        String lower = Patterns.lower(called);
+        if (lower.equals("naoh") || lower.equals("lye") && plainlyMass) {
+            return Optional.of(Weighable.NAOH);
+        }
+        return lower.equals("koh") ? Optional.of(Weighable.KOH) : context.names().weighable(called);
+    }
+}
