@@ -1,8 +1,10 @@
 package io.causticon.core.entry;
 
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.wording.Phrase;
 import java.util.List;
+import java.util.Map;
 
 /** Words, pictures, what a maker decided, and what cannot be understood. */
 final class WordKinds {
@@ -18,6 +20,16 @@ final class WordKinds {
             .typed((note, pen) -> (QuickLine.speaksOfBurning(note.text()) ? "just a note " : "note ") + pen.words(note.text()))
             .phrase(JUST_A_NOTE + "\\s+(.+)", (m, c) -> new Entry.Noted(Quotes.taken(m.group(1))))
             .phrase("note\\s+(.+)", (m, c) -> new Entry.Noted(Quotes.taken(m.group(1))))
+            .notOnStrip();
+
+    private static final Map<String, Purpose> PURPOSES =
+            Map.of("use", Purpose.MADE, "trial", Purpose.TRIAL, "a trial", Purpose.TRIAL, "practice", Purpose.PRACTICE);
+
+    private static final EntryKind<Entry.MeantFor> PURPOSE = EntryKind.of(Entry.MeantFor.class, "purpose")
+            .tells(Tells.VERDICT)
+            .words((m, n) -> Phrase.of("meant for {}", said(m.purpose())))
+            .typed((m, pen) -> "meant for " + said(m.purpose()))
+            .phrase("(?:meant\\s+)?for\\s+" + Patterns.oneOf(PURPOSES), (m, c) -> new Entry.MeantFor(Patterns.meant(PURPOSES, m.group(1))))
             .notOnStrip();
 
     private static final EntryKind<Entry.PhotoTaken> PHOTO = EntryKind.of(Entry.PhotoTaken.class, "photo")
@@ -48,9 +60,17 @@ final class WordKinds {
             .words((u, n) -> Phrase.of("cannot be understood: {}", cut(u.kept())))
             .notOnStrip();
 
-    static final List<EntryKind<?>> ALL = List.of(NOTED, PHOTO, HELD, RELEASED, CONCLUDED, UNREADABLE);
+    static final List<EntryKind<?>> ALL = List.of(PURPOSE, NOTED, PHOTO, HELD, RELEASED, CONCLUDED, UNREADABLE);
 
     private WordKinds() {}
+
+    private static String said(Purpose purpose) {
+        return switch (purpose) {
+            case MADE -> "use";
+            case TRIAL -> "a trial";
+            case PRACTICE -> "practice";
+        };
+    }
 
     private static String cut(String kept) {
         return kept.length() <= LONGEST_SHOWN ? kept : kept.substring(0, LONGEST_SHOWN) + "\u2026";

@@ -140,6 +140,9 @@ public sealed interface Entry {
     /** A picture was taken. */
     record PhotoTaken(String photo, String caption) implements Entry {}
 
+    /** What the batch is for from now on. */
+    record MeantFor(Purpose purpose) implements Entry {}
+
     /** Words. */
     record Noted(String text) implements Entry {}
 

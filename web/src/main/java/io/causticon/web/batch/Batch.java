@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Purpose;
 import java.time.Instant;
 
 /**
@@ -25,6 +26,10 @@ public record Batch(BatchId id, String code, BatchPlan plan, int version, BatchL
     /** What things are called in it. */
     public Names names() {
         return Names.of(plan);
+    }
+
+    public Purpose purpose() {
+        return Purpose.of(log);
     }
 
     public Life life() {

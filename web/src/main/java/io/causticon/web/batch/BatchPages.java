@@ -48,7 +48,7 @@ class BatchPages {
                 Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
                         + Formats.number(100 * weighed.superfat().halfWidth95(), 1) + " %",
                 weighed.isComplete(),
-                Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch),
+                Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch) + EntryWords.purpose(batch.purpose()),
                 batch.isHeld(),
                 heldBecause(batch),
                 StripLayout.of(batch, formats, now, loaf),

@@ -5,6 +5,7 @@ import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -234,6 +235,16 @@ public class BatchService {
                 }
             }
         }
+    }
+
+    /** The same for a purpose; sent again after a mishap, what is missing of it is done. */
+    public BatchId beginFor(
+            Purpose purpose, BatchPlan plan, @Nullable UUID recipe, int version, Instant begun, String by, ZoneId zone, String clientKey) {
+        BatchId id = begin(plan, recipe, version, begun, by, zone, clientKey);
+        if (purpose != Purpose.MADE) {
+            log(id, List.of(new Entry.MeantFor(purpose)), begun, by, clientKey);
+        }
+        return id;
     }
 
     private Optional<BatchId> sentBefore(String key, String plan) {

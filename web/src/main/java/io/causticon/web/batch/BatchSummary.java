@@ -2,6 +2,7 @@ package io.causticon.web.batch;
 
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
@@ -13,6 +14,7 @@ import java.util.Optional;
  * A batch as lists and the rack show it. It follows from plan and log and is kept beside them, so that a list reads no logs.
  *
  * @param problem why it cannot be worked with; empty for one that can, and the rest says nothing where it is not
+ * @param purpose what it is made for
  * @param heldSince when it was held; empty when it is not
  * @param pouredAt when it was poured, or is expected to be
  * @param unmouldedAt when it left the mould, or is expected to
@@ -35,6 +37,7 @@ public record BatchSummary(
         String problem,
         Instant begun,
         Life life,
+        Purpose purpose,
         Optional<Instant> heldSince,
         Instant pouredAt,
         Instant unmouldedAt,

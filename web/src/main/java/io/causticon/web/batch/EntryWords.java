@@ -4,6 +4,7 @@ import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.Mark;
 import io.causticon.core.entry.Names;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Weighable;
@@ -32,6 +33,15 @@ public record EntryWords(String mark, String text) {
 
     public static String spot(Spot spot) {
         return lower(EntryKinds.mark(spot));
+    }
+
+    /** What a batch is for, behind what else is said of it; nothing for one that is to be used. */
+    public static String purpose(Purpose purpose) {
+        return switch (purpose) {
+            case MADE -> "";
+            case TRIAL -> ", a trial";
+            case PRACTICE -> ", practice";
+        };
     }
 
     private static String lower(Mark mark) {

@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.observation.Purpose;
 import io.causticon.web.shared.Guard;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -73,6 +74,11 @@ public final class FromEachBatch<T> {
         changed.add(id);
     }
 
+    /** What was done for practice need not have happened. */
+    private static boolean teaches(Batch batch) {
+        return batch.purpose() != Purpose.PRACTICE;
+    }
+
     private Collection<BatchId> unread() {
         if (listed && changed.isEmpty()) {
             return List.of();
@@ -89,7 +95,7 @@ public final class FromEachBatch<T> {
         for (BatchId id : new ArrayList<>(unread)) {
             // Taken away before it is read: what is logged meanwhile marks it again.
             changed.remove(id);
-            Optional<T> now = Guard.of("Batch " + id, () -> batches.glance(id)).flatMap(b -> Guard.of(b.code(), () -> read.apply(b)).flatMap(t -> t));
+            Optional<T> now = Guard.of("Batch " + id, () -> batches.glance(id)).flatMap(b -> Guard.of(b.code(), () -> teaches(b) ? read.apply(b) : Optional.<T>empty()).flatMap(t -> t));
             Optional<T> before = told.put(id, now);
             differs |= before == null ? now.isPresent() : !before.equals(now);
         }

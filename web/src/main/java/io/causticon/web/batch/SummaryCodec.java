@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -21,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 final class SummaryCodec {
 
     /** Goes up when the same log gives another row: by what is in it, or by what the program knows. */
-    static final int VERSION = 1;
+    static final int VERSION = 2;
 
     private static final int LONGEST_WORDS = 2000;
     private static final int LONGEST_LOOK = 400;
@@ -41,6 +42,7 @@ final class SummaryCodec {
         row.name = batch.name();
         row.begunAt = batch.log().begun();
         row.life = batch.life().name();
+        row.purpose = batch.purpose().name();
         row.held = batch.isHeld();
         row.heldSince = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> h.at()).orElse(now) : null;
         row.pouredAt = Tasks.poured(plan, batch.log());
@@ -90,6 +92,7 @@ final class SummaryCodec {
                 row.problem,
                 row.begunAt,
                 Life.valueOf(row.life),
+                Purpose.valueOf(row.purpose),
                 Optional.ofNullable(row.heldSince),
                 row.pouredAt,
                 row.unmouldedAt,

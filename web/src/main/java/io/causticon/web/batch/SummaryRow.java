@@ -1,6 +1,7 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Purpose;
 import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -29,6 +30,9 @@ class SummaryRow extends NewRow<UUID> {
 
     /** By its name: one that nobody knows must not keep the others from being read. */
     String life = Life.BENCH.name();
+
+    /** By its name, too. */
+    String purpose = Purpose.MADE.name();
 
     boolean held;
     @Nullable Instant heldSince;

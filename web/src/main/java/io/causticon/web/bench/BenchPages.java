@@ -62,7 +62,7 @@ class BenchPages {
         return new BenchPage(
                 batch.id().toString(),
                 batch.name(),
-                PotPages.method(batch),
+                PotPages.method(batch) + EntryWords.purpose(batch.purpose()),
                 batch.log().begun().toEpochMilli(),
                 Formats.stopwatch(batch.log().ageAt(now)),
                 List.of(BenchStep.values()).stream()

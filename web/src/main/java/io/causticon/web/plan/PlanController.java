@@ -1,5 +1,6 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.GelGoal;
@@ -275,9 +276,12 @@ class PlanController {
             @RequestParam(required = false) @Nullable UUID recipe,
             @RequestParam(defaultValue = "0") int version,
             @RequestParam(defaultValue = "") String begun,
+            @RequestParam(defaultValue = "MADE") Purpose purpose,
             @RequestParam String key) {
         Sitting s = sitting(typed, maker, recipe, version);
         PlanReader.Result result = s.read();
+        model.addAttribute("begun", begun);
+        model.addAttribute("purpose", purpose);
         if (result.plan().isEmpty()) {
             return show(model, s, wording(result.problems().all(), maker));
         }
@@ -287,11 +291,10 @@ class PlanController {
                     ? now
                     : TimeNotation.read("begun", begun, Instant.EPOCH, now, maker.zone());
             RecipeService.Recipe kept = keep(recipe, result.plan().get(), version, maker);
-            BatchId batch = batches.begin(
-                    kept.plan(), kept.recipe(), kept.version(), start, maker.displayName(), maker.zone(), key);
+            BatchId batch = batches.beginFor(
+                    purpose, kept.plan(), kept.recipe(), kept.version(), start, maker.displayName(), maker.zone(), key);
             return Redirect.to("/bench/" + batch, "at", begun.isBlank() ? "" : maker.formats().input(start));
         } catch (ProblemsException e) {
-            model.addAttribute("begun", begun);
             return show(model, told(s, e), wording(e.problems(), maker));
         }
     }

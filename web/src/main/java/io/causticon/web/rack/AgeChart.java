@@ -3,6 +3,7 @@ package io.causticon.web.rack;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.observation.Life;
 import io.causticon.web.batch.BatchSummary;
+import io.causticon.web.batch.EntryWords;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LogTimeAxis;
@@ -141,7 +142,7 @@ final class AgeChart {
     private String what(BatchSummary batch) {
         String mould = batch.mould().isEmpty() ? "" : batch.mould() + " ";
         String bars = batch.life() == Life.READY && batch.bars() > 0 ? ", " + batch.bars() + " bars" : "";
-        return mould + formats.roughMass(batch.fatMass()) + bars;
+        return mould + formats.roughMass(batch.fatMass()) + bars + EntryWords.purpose(batch.purpose());
     }
 
     private static String shortened(String name) {

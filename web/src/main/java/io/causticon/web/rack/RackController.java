@@ -3,6 +3,7 @@ package io.causticon.web.rack;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchSummary;
+import io.causticon.web.batch.EntryWords;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
@@ -130,6 +131,6 @@ class RackController {
                     case CURE -> "curing";
                     case READY -> "released";
                 };
-        return new Row("/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.ageAt(now)), state);
+        return new Row("/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.ageAt(now)), state + EntryWords.purpose(batch.purpose()));
     }
 }

@@ -10,6 +10,7 @@ import io.causticon.core.observation.Keeping;
 import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Spot;
 import io.causticon.core.observation.Stage;
@@ -67,6 +68,7 @@ class CodecsTest {
                 new Entry.Titrated(0.3),
                 new Entry.Observed("thick-crust", Presence.SEEN),
                 new Entry.PhotoTaken("7b1e", "the crust"),
+                new Entry.MeantFor(Purpose.PRACTICE),
                 new Entry.Noted("smells sweet"),
                 new Entry.Held("lye-heavy at 94 %"),
                 new Entry.Released("calm"),

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.Purpose;
+import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
@@ -61,6 +63,29 @@ class SummariesTest {
 
     private void log(BatchId id, Entry... entries) {
         batches.log(id, List.of(entries), Instant.now(), "Ines", UUID.randomUUID().toString());
+    }
+
+    @Test
+    void whatWasPractisedIsMarkedAndTeachesNothing() {
+        MixMemory memory = application.bean(MixMemory.class);
+        MixMemory.Known before = memory.known();
+        for (Purpose purpose : List.of(Purpose.PRACTICE, Purpose.TRIAL)) {
+            String key = UUID.randomUUID().toString();
+            Instant then = Instant.now().minus(Duration.ofHours(1));
+            BatchId id = batches.beginFor(purpose, Swirl.plan("Meant for"), null, 1, then, "Ines", ZoneOffset.UTC, key);
+            assertThat(batches.beginFor(purpose, Swirl.plan("Meant for"), null, 1, then, "Ines", ZoneOffset.UTC, key)).isEqualTo(id);
+            assertThat(of(id).purpose()).isEqualTo(purpose);
+            assertThat(batches.get(id).log().of(Entry.MeantFor.class)).hasSize(1);
+            batches.log(id, List.of(new Entry.LyeIntoFats()), then.plusSeconds(60), "Ines", UUID.randomUUID().toString());
+            batches.log(id, List.of(new Entry.StageReached(Stage.LIGHT, null), new Entry.Poured(null)), then.plusSeconds(900), "Ines", UUID.randomUUID().toString());
+            if (purpose == Purpose.PRACTICE) {
+                assertThat(memory.known()).as("practice").isSameAs(before);
+                // Said to be no practice after all, it teaches.
+                log(id, new Entry.MeantFor(Purpose.MADE));
+            }
+            assertThat(memory.known()).as(purpose.name()).isNotSameAs(before);
+            before = memory.known();
+        }
     }
 
     @Test
