@@ -7,8 +7,10 @@ import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.diagnosis.Knowledge;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 
 /** A body of knowledge of a given size, to see what the inference costs when the real one has grown. */
 final class SyntheticKnowledge {
@@ -28,9 +30,11 @@ final class SyntheticKnowledge {
         for (int f = 0; f < findings; f++) {
             Finding finding = f < Findings.ALL.size() ? Findings.ALL.get(f) : finding(f);
             Knowledge.Builder.FindingSentence sentence = k.finding(finding).happensAnyway(0.01 + 0.03 * random.nextDouble());
-            for (int i = 0; i < 4; i++) {
-                sentence.points(0.2 + 0.7 * random.nextDouble()).to(all.get(random.nextInt(conditions))).because("made up");
+            Set<Condition> causes = new LinkedHashSet<>();
+            while (causes.size() < Math.min(4, conditions)) {
+                causes.add(all.get(random.nextInt(conditions)));
             }
+            causes.forEach(c -> sentence.points(0.2 + 0.7 * random.nextDouble()).to(c).because("made up"));
         }
         return k.build();
     }

@@ -2,6 +2,8 @@ package io.causticon.core.diagnosis;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 
 /**
  * Something that can be seen, felt or measured, and is either there or not. A finding holds facts; how much it weighs stands in
@@ -55,6 +57,11 @@ public record Finding(
 
     Finding called(String... otherWords) {
         return new Finding(id, words, absent, group, look, minutes, from, absenceClears, List.of(otherWords));
+    }
+
+    /** All words that mean it in the quick line, in small letters. */
+    List<String> said() {
+        return Stream.concat(Stream.of(words), alsoCalled.stream()).map(w -> w.toLowerCase(Locale.ROOT)).distinct().toList();
     }
 
     /** Its absence says nothing in favour of the bar. */

@@ -8,7 +8,6 @@ import static io.causticon.core.diagnosis.Finding.Group.SKIN;
 import static io.causticon.core.diagnosis.Finding.Group.SURFACE;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -200,8 +199,7 @@ public final class Findings {
     public static Map<String, String> vocabulary() {
         Map<String, String> words = new TreeMap<>();
         for (Finding finding : ALL) {
-            words.put(finding.words().toLowerCase(Locale.ROOT), finding.id());
-            finding.alsoCalled().forEach(word -> words.put(word, finding.id()));
+            finding.said().forEach(word -> words.put(word, finding.id()));
         }
         return words;
     }

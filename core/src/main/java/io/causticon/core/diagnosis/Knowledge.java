@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that the diagnosis goes by. It is written as sentences, a line each:
@@ -73,6 +74,24 @@ public final class Knowledge {
                 .findFirst();
     }
 
+    /**
+     * What is known, sharpened by what a workshop has counted. A hazard's rate rises with its counts and never falls below what is known of
+     * batches anywhere: having been lucky is no reason to look less.
+     */
+    public Knowledge with(WorkshopCounts counts) {
+        Builder sharper = new Builder();
+        rates.forEach((condition, rate) -> {
+            double counted = counts.conditions().containsKey(condition.id()) ? counts.conditions().get(condition.id()).laidOver(rate) : rate;
+            sharper.rates.put(condition, condition.hazard() ? Math.max(rate, counted) : counted);
+        });
+        leaks.forEach((finding, leak) -> sharper.leaks.put(
+                finding, counts.findings().containsKey(finding.id()) ? counts.findings().get(finding.id()).laidOver(leak) : leak));
+        sharper.links.addAll(links);
+        sharper.shifts.addAll(shifts);
+        sharper.remedies.putAll(remedies);
+        return sharper.build();
+    }
+
     /** One family of conditions tells what is known of it. */
     @FunctionalInterface
     public interface Source {
@@ -87,6 +106,9 @@ public final class Knowledge {
         private final List<Link> links = new ArrayList<>();
         private final List<FactShift> shifts = new ArrayList<>();
         private final Map<Condition, Remedy> remedies = new LinkedHashMap<>();
+
+        /** Sentences that were begun and have not said why yet. */
+        private final List<String> unfinished = new ArrayList<>();
 
         private Builder() {}
 
@@ -119,14 +141,14 @@ public final class Knowledge {
             return new FactSentence(says);
         }
 
-        /** @throws IllegalStateException if a link names a condition that has no rate */
+        /**
+         * All of it, if it is whole.
+         *
+         * @throws IllegalStateException with the name of what is not: a sentence that says nothing or of no condition, a condition without a
+         *     rate, a finding that does not say how often it happens anyway, what is told twice, a word for two findings
+         */
         public Knowledge build() {
-            links.stream()
-                    .filter(l -> !rates.containsKey(l.condition()))
-                    .findAny()
-                    .ifPresent(l -> {
-                        throw new IllegalStateException("Impossible state: no rate for " + l.condition().name());
-                    });
+            new KnowledgeCheck(rates, leaks, links, shifts, unfinished).throwIfAny();
             return new Knowledge(this);
         }
 
@@ -139,7 +161,9 @@ public final class Knowledge {
             }
 
             public ConditionSentence happensTo(double rate) {
-                rates.put(condition, rate);
+                if (rates.put(condition, rate) != null) {
+                    throw KnowledgeCheck.fault("the rate of " + condition.name() + " is told twice");
+                }
                 return this;
             }
 
@@ -153,19 +177,22 @@ public final class Knowledge {
         public final class FindingSentence {
             private final Finding finding;
             private double strength;
-            private Condition condition = Conditions.LYE_HEAVY;
+            private @Nullable Condition condition;
 
             private FindingSentence(Finding finding) {
                 this.finding = finding;
             }
 
             public FindingSentence happensAnyway(double leak) {
-                leaks.put(finding, leak);
+                if (leaks.put(finding, leak) != null) {
+                    throw KnowledgeCheck.fault("how often " + finding.id() + " happens anyway is told twice");
+                }
                 return this;
             }
 
             public FindingSentence points(double howStrongly) {
                 this.strength = howStrongly;
+                unfinished.add(finding.id());
                 return this;
             }
 
@@ -175,7 +202,12 @@ public final class Knowledge {
             }
 
             public FindingSentence because(String reason) {
+                if (condition == null) {
+                    throw KnowledgeCheck.fault("a sentence about " + finding.id() + " points to no condition: because " + reason);
+                }
                 links.add(new Link(finding, condition, strength, reason));
+                unfinished.remove(finding.id());
+                condition = null;
                 return this;
             }
         }
@@ -183,7 +215,7 @@ public final class Knowledge {
         /** "fact F shifts X by so many decibans because". */
         public final class FactSentence {
             private final Function<BatchFacts, Optional<Phrase>> says;
-            private Condition condition = Conditions.LYE_HEAVY;
+            private @Nullable Condition condition;
             private double weight;
 
             private FactSentence(Function<BatchFacts, Optional<Phrase>> says) {
@@ -192,6 +224,7 @@ public final class Knowledge {
 
             public FactSentence shifts(Condition to) {
                 this.condition = to;
+                unfinished.add(to.id());
                 return this;
             }
 
@@ -206,7 +239,12 @@ public final class Knowledge {
 
             /** For a reason that has figures in it. */
             public FactSentence because(Phrase reason) {
+                if (condition == null) {
+                    throw KnowledgeCheck.fault("a fact shifts no condition: because " + reason.pattern());
+                }
                 shifts.add(new FactShift(condition, weight, says, reason));
+                unfinished.remove(condition.id());
+                condition = null;
                 return this;
             }
         }
