@@ -6,7 +6,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.mould.Mould;
@@ -53,7 +53,7 @@ public final class Recipes {
 
     /** In the fats from the start, whatever the tables advise. */
     public Recipes inTheFats(String id, double grams) {
-        additives.add(new AdditivePortion(Catalogue.standard().additive(id), Mass.grams(grams)).joining(Joins.FATS));
+        additives.add(new AdditivePortion(Catalogue.standard().additive(id), Mass.grams(grams)).joining(AdditionStage.FATS));
         return this;
     }
 

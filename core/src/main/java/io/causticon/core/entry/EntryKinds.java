@@ -1,7 +1,7 @@
 package io.causticon.core.entry;
 
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.wording.Phrase;
@@ -45,7 +45,7 @@ public final class EntryKinds {
         return WeighingKinds.mark(what);
     }
 
-    public static Mark mark(Spot spot) {
+    public static Mark mark(MeasurementPoint spot) {
         return PotKinds.mark(spot);
     }
 

@@ -8,8 +8,8 @@ import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.GelExtent;
-import io.causticon.core.observation.Keeping;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.List;
@@ -19,18 +19,18 @@ import org.jspecify.annotations.Nullable;
 /** Into the mould, in it, and out of it. */
 final class MouldKinds {
 
-    private static final Map<String, Keeping> KEEPINGS = Map.ofEntries(
-            entry("cover", Keeping.COVERED),
-            entry("covered", Keeping.COVERED),
-            entry("film", Keeping.COVERED),
-            entry("insulate", Keeping.INSULATED),
-            entry("insulated", Keeping.INSULATED),
-            entry("towel", Keeping.INSULATED),
-            entry("uncover", Keeping.UNCOVERED),
-            entry("oven", Keeping.OVEN),
-            entry("fridge", Keeping.FRIDGE),
-            entry("freezer", Keeping.FREEZER),
-            entry("spray", Keeping.SPRAYED));
+    private static final Map<String, MouldCare> KEEPINGS = Map.ofEntries(
+            entry("cover", MouldCare.COVERED),
+            entry("covered", MouldCare.COVERED),
+            entry("film", MouldCare.COVERED),
+            entry("insulate", MouldCare.INSULATED),
+            entry("insulated", MouldCare.INSULATED),
+            entry("towel", MouldCare.INSULATED),
+            entry("uncover", MouldCare.UNCOVERED),
+            entry("oven", MouldCare.OVEN),
+            entry("fridge", MouldCare.FRIDGE),
+            entry("freezer", MouldCare.FREEZER),
+            entry("spray", MouldCare.SPRAYED));
 
     private static final Map<String, GelExtent> EXTENTS = Map.of(
             "none", GelExtent.NONE, "no", GelExtent.NONE, "partial", GelExtent.PARTIAL, "full", GelExtent.FULL, "seen", GelExtent.FULL);
@@ -49,7 +49,7 @@ final class MouldKinds {
             .typed((p, pen) -> "poured" + pen.temperature(" ", p.batter()))
             .phrase(
                     "pour(?:ed)?(?:\\s+(?:at\\s+)?" + DEGREES + ")?",
-                    (m, c) -> new Entry.Poured(Patterns.temperatureAt(Spot.BATTER, m.group(1), c)))
+                    (m, c) -> new Entry.Poured(Patterns.temperatureAt(MeasurementPoint.BATTER, m.group(1), c)))
             .event("poured");
 
     private static final EntryKind<Entry.Kept> KEPT = EntryKind.of(Entry.Kept.class, "kept")
@@ -97,7 +97,7 @@ final class MouldKinds {
         return said == null ? 1 : (int) Math.round(Patterns.within("bars", said, EntryCheck.BARS));
     }
 
-    private static String said(Keeping keeping) {
+    private static String said(MouldCare keeping) {
         return switch (keeping) {
             case COVERED -> "covered";
             case INSULATED -> "insulated";
@@ -109,7 +109,7 @@ final class MouldKinds {
         };
     }
 
-    private static String written(Keeping keeping) {
+    private static String written(MouldCare keeping) {
         return switch (keeping) {
             case COVERED -> "cover";
             case INSULATED -> "insulate";

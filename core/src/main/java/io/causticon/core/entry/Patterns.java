@@ -3,7 +3,7 @@ package io.causticon.core.entry;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TemperatureNotation;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Interval;
@@ -86,7 +86,7 @@ final class Patterns {
     }
 
     /** A temperature that may not have been said. */
-    static @Nullable Temperature temperatureAt(Spot spot, @Nullable String typed, QuickContext context) {
+    static @Nullable Temperature temperatureAt(MeasurementPoint spot, @Nullable String typed, QuickContext context) {
         return typed == null ? null : TemperatureNotation.readAt(spot, FIELD, typed, context.units());
     }
 

@@ -7,8 +7,8 @@ import com.google.re2j.Pattern;
 import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.wording.Exactly;
@@ -21,19 +21,19 @@ import org.jspecify.annotations.Nullable;
 /** The pots before lye and fats meet, and temperatures everywhere. */
 final class PotKinds {
 
-    private static final Map<String, Spot> SPOTS = Map.ofEntries(
-            Map.entry("lye", Spot.LYE),
-            Map.entry("fats", Spot.FATS),
-            Map.entry("fat", Spot.FATS),
-            Map.entry("oils", Spot.FATS),
-            Map.entry("oil", Spot.FATS),
-            Map.entry("batter", Spot.BATTER),
-            Map.entry("core", Spot.CORE),
-            Map.entry("loaf", Spot.CORE),
-            Map.entry("room", Spot.ROOM));
+    private static final Map<String, MeasurementPoint> SPOTS = Map.ofEntries(
+            Map.entry("lye", MeasurementPoint.LYE),
+            Map.entry("fats", MeasurementPoint.FATS),
+            Map.entry("fat", MeasurementPoint.FATS),
+            Map.entry("oils", MeasurementPoint.FATS),
+            Map.entry("oil", MeasurementPoint.FATS),
+            Map.entry("batter", MeasurementPoint.BATTER),
+            Map.entry("core", MeasurementPoint.CORE),
+            Map.entry("loaf", MeasurementPoint.CORE),
+            Map.entry("room", MeasurementPoint.ROOM));
 
-    private static final Map<String, Surroundings> BATHS =
-            Map.of("ice", Surroundings.ICE_BATH, "cold", Surroundings.COLD_BATH, "warm", Surroundings.WARM_BATH, "hot", Surroundings.WARM_BATH);
+    private static final Map<String, Bath> BATHS =
+            Map.of("ice", Bath.ICE_BATH, "cold", Bath.COLD_BATH, "warm", Bath.WARM_BATH, "hot", Bath.WARM_BATH);
 
     private static final Pattern QUOTED = Pattern.compile(Quotes.QUOTED);
 
@@ -65,7 +65,7 @@ final class PotKinds {
                     (m, c) -> new Entry.Bathed(Patterns.meant(SPOTS, m.group(1)), Patterns.meant(BATHS, m.group(2))))
             .phrase(
                     "(lye|fats|oils?)\\s+out(?:\\s+of\\s+(?:the\\s+)?(?:bath|water))?",
-                    (m, c) -> new Entry.Bathed(Patterns.meant(SPOTS, m.group(1)), Surroundings.ROOM))
+                    (m, c) -> new Entry.Bathed(Patterns.meant(SPOTS, m.group(1)), Bath.ROOM))
             .notOnStrip();
 
     private static final EntryKind<Entry.LyeIntoFats> LYE_IN = EntryKind.of(Entry.LyeIntoFats.class, "lye-in")
@@ -115,7 +115,7 @@ final class PotKinds {
 
     private PotKinds() {}
 
-    static Mark mark(Spot spot) {
+    static Mark mark(MeasurementPoint spot) {
         return switch (spot) {
             case LYE -> Mark.LYE;
             case FATS -> Mark.FATS;
@@ -126,7 +126,7 @@ final class PotKinds {
     }
 
     private static Entry.TemperatureRead temperature(Matcher m, QuickContext context) {
-        Spot spot = Patterns.meant(SPOTS, m.group(1));
+        MeasurementPoint spot = Patterns.meant(SPOTS, m.group(1));
         return new Entry.TemperatureRead(spot, TemperatureNotation.readAt(spot, Patterns.FIELD, m.group(2), context.units()));
     }
 

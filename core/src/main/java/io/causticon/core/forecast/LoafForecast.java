@@ -9,7 +9,7 @@ import io.causticon.core.heat.Batter;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.heat.LoafSetup;
 import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.util.Optional;
@@ -43,9 +43,9 @@ public final class LoafForecast {
         if (!facts.wasPoured()) {
             return Optional.empty();
         }
-        LoafSetup.Wrap wrap = facts.was(Keeping.INSULATED)
+        LoafSetup.Wrap wrap = facts.was(MouldCare.INSULATED)
                 ? LoafSetup.Wrap.INSULATED
-                : facts.was(Keeping.COVERED) ? LoafSetup.Wrap.COVERED : LoafSetup.Wrap.OPEN;
+                : facts.was(MouldCare.COVERED) ? LoafSetup.Wrap.COVERED : LoafSetup.Wrap.OPEN;
         Temperature room =
                 facts.wasKeptCold() ? Temperature.celsius(FRIDGE) : facts.roomAtTheSet().orElse(usualRoom);
         Temperature poured = facts.pouredAt().orElse(facts.plan().mixAt());

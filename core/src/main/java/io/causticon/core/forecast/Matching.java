@@ -10,7 +10,7 @@ import io.causticon.core.heat.Meeting;
 import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
@@ -54,24 +54,24 @@ public record Matching(
     public static Matching of(BatchPlan plan, BatchFacts facts, Temperature usualRoom, TemperatureChange tolerance, PotMemories memories, Instant moment) {
         double now = minutes(facts.log(), moment);
         Temperature room = facts.room().orElse(usualRoom);
-        Optional<CoolingFit> lye = fit(facts, Spot.LYE, moment, room, memories.lye());
-        Optional<CoolingFit> fats = fit(facts, Spot.FATS, moment, room, memories.fats());
+        Optional<CoolingFit> lye = fit(facts, MeasurementPoint.LYE, moment, room, memories.lye());
+        Optional<CoolingFit> fats = fit(facts, MeasurementPoint.FATS, moment, room, memories.fats());
         Interval window = window(plan);
         Optional<Meeting> meeting = lye.flatMap(
                 l -> fats.map(f -> Meeting.of(l, f, now, now + LOOK_AHEAD, tolerance, window)));
         List<BathAdvice> baths = meeting.filter(m -> m.median() > now + SOON).isPresent()
                 ? BathAdvice.of(
-                        stands(facts, Spot.LYE, lye.orElseThrow(), now), stands(facts, Spot.FATS, fats.orElseThrow(), now), window, tolerance)
+                        stands(facts, MeasurementPoint.LYE, lye.orElseThrow(), now), stands(facts, MeasurementPoint.FATS, fats.orElseThrow(), now), window, tolerance)
                 : List.of();
         return new Matching(lye, fats, now, window, tolerance, meeting, baths);
     }
 
     /** How a pot of this batch is expected to cool in the room, before anything was read of it. */
-    public static PotCooling expected(BatchFacts facts, Spot spot, Temperature usualRoom) {
+    public static PotCooling expected(BatchFacts facts, MeasurementPoint spot, Temperature usualRoom) {
         return Pots.inRoom(facts.plan(), facts.asWeighed().weights(), spot, facts.room().orElse(usualRoom));
     }
 
-    private static BathAdvice.Stands stands(BatchFacts facts, Spot spot, CoolingFit fit, double now) {
+    private static BathAdvice.Stands stands(BatchFacts facts, MeasurementPoint spot, CoolingFit fit, double now) {
         CoolingBody middle = fit.middle();
         return new BathAdvice.Stands(
                 Temperature.celsius(fit.at(now)),
@@ -80,7 +80,7 @@ public record Matching(
     }
 
     /** What this batch tells of how fast a pot cools; empty when it was read too seldom. */
-    public static Optional<CoolingMemory.Timed> timed(BatchFacts facts, Spot spot, Temperature usualRoom, Instant moment) {
+    public static Optional<CoolingMemory.Timed> timed(BatchFacts facts, MeasurementPoint spot, Temperature usualRoom, Instant moment) {
         return PotSegments.of(facts.log(), spot, moment)
                 .timed(expected(facts, spot, usualRoom), facts.room().orElse(usualRoom), roomSpread(facts));
     }
@@ -99,7 +99,7 @@ public record Matching(
     }
 
     private static Optional<CoolingFit> fit(
-            BatchFacts facts, Spot spot, Instant moment, Temperature room, CoolingMemory memory) {
+            BatchFacts facts, MeasurementPoint spot, Instant moment, Temperature room, CoolingMemory memory) {
         PotSegments pot = PotSegments.of(facts.log(), spot, moment);
         PotSegments.Segment current = pot.current();
         List<CoolingFit.Reading> readings = current.readings();
@@ -114,7 +114,7 @@ public record Matching(
     }
 
     private static CoolingFit.Prior prior(
-            BatchFacts facts, Spot spot, PotSegments pot, Temperature room, CoolingMemory memory) {
+            BatchFacts facts, MeasurementPoint spot, PotSegments pot, Temperature room, CoolingMemory memory) {
         return switch (pot.current().in()) {
             case ROOM -> {
                 PotCooling expected = expected(facts, spot, room);
@@ -128,7 +128,7 @@ public record Matching(
         };
     }
 
-    private static CoolingFit.Prior bathed(BatchFacts facts, Spot spot, Temperature bath, double bathSpread) {
+    private static CoolingFit.Prior bathed(BatchFacts facts, MeasurementPoint spot, Temperature bath, double bathSpread) {
         return new CoolingFit.Prior(Pots.inBath(facts.plan(), facts.asWeighed().weights(), spot), bath, bathSpread);
     }
 

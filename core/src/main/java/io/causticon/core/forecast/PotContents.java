@@ -2,7 +2,7 @@ package io.causticon.core.forecast;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.ScorchLimit;
 import io.causticon.core.formula.Weights;
@@ -22,11 +22,11 @@ final class PotContents {
 
     private final Weights weights;
     private final AlkaliChoice alkali;
-    private final Joins joining;
+    private final AdditionStage joining;
     private final List<LiquidPortion> liquids;
     private final List<AdditivePortion> additives;
 
-    private PotContents(Weights weights, AlkaliChoice alkali, Joins joining) {
+    private PotContents(Weights weights, AlkaliChoice alkali, AdditionStage joining) {
         this.weights = weights;
         this.alkali = alkali;
         this.joining = joining;
@@ -36,12 +36,12 @@ final class PotContents {
 
     /** What the lye is dissolved in. */
     static PotContents beforeTheLye(Weights weights, AlkaliChoice alkali) {
-        return new PotContents(weights, alkali, Joins.LYE);
+        return new PotContents(weights, alkali, AdditionStage.LYE);
     }
 
     /** What joins the lye once that has cooled. */
     static PotContents intoCooledLye(Weights weights, AlkaliChoice alkali) {
-        return new PotContents(weights, alkali, Joins.COOLED_LYE);
+        return new PotContents(weights, alkali, AdditionStage.COOLED_LYE);
     }
 
     boolean isEmpty() {

@@ -11,7 +11,7 @@ import io.causticon.core.heat.LyeSolution;
 import io.causticon.core.heat.PotForecast;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
@@ -122,7 +122,7 @@ public record PotOutlook(
     /** Readings of the lye from the first feeding on. */
     public static List<PotForecast.Reading> readings(BatchLog log, Instant from, Instant now) {
         return log.of(Entry.TemperatureRead.class)
-                .filter(t -> t.entry().spot() == Spot.LYE && !t.at().isBefore(from) && !t.at().isAfter(now))
+                .filter(t -> t.entry().spot() == MeasurementPoint.LYE && !t.at().isBefore(from) && !t.at().isAfter(now))
                 .filter(t -> PotSoFar.minutes(from, t.at()) <= PotSoFar.LONGEST)
                 .map(t -> new PotForecast.Reading(PotSoFar.minutes(from, t.at()), t.entry().temperature().celsius()))
                 .toList();

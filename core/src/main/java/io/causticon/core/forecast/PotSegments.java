@@ -5,8 +5,8 @@ import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
 import java.time.Instant;
@@ -41,23 +41,23 @@ public record PotSegments(List<Segment> segments) {
      * @param from minute of the batch at which it was put there; of the first reading, when that was not logged
      * @param readings on the clock of the batch
      */
-    public record Segment(Surroundings in, double from, List<CoolingFit.Reading> readings) {
+    public record Segment(Bath in, double from, List<CoolingFit.Reading> readings) {
 
         public Segment {
             readings = List.copyOf(readings);
         }
 
         private boolean tellsTheRate() {
-            return in == Surroundings.ROOM
+            return in == Bath.ROOM
                     && readings.size() >= ENOUGH
                     && readings.get(readings.size() - 1).minute() - readings.get(0).minute() >= LONG_ENOUGH;
         }
     }
 
-    public static PotSegments of(BatchLog log, Spot spot, Instant moment) {
+    public static PotSegments of(BatchLog log, MeasurementPoint spot, Instant moment) {
         List<Segment> segments = new ArrayList<>();
         List<CoolingFit.Reading> readings = new ArrayList<>();
-        Surroundings in = Surroundings.ROOM;
+        Bath in = Bath.ROOM;
         double from = 0;
         for (var line : log.entries()) {
             if (line.at().isAfter(moment)) {
@@ -74,7 +74,7 @@ public record PotSegments(List<Segment> segments) {
                 from = minute;
             } else if (line.entry() instanceof Entry.TemperatureRead t && t.spot() == spot) {
                 double celsius = t.temperature().celsius();
-                boolean warmed = in == Surroundings.ROOM
+                boolean warmed = in == Bath.ROOM
                         && !readings.isEmpty()
                         && celsius > readings.get(readings.size() - 1).celsius() + WARMED
                         && celsius > 0;

@@ -8,8 +8,8 @@ import io.causticon.core.heat.PotVessel;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
@@ -73,7 +73,7 @@ record PotSoFar(
     /** In the bath as the log says; where it says nothing, milk and sugar stand in ice water and clear water does not. */
     private static LyePotSetup bathed(LyePotSetup usual, BatchLog log, Optional<Instant> fedFrom, Instant now) {
         List<BatchLog.Timed<Entry.Bathed>> moves =
-                log.of(Entry.Bathed.class).filter(b -> b.entry().pot() == Spot.LYE && !b.at().isAfter(now)).toList();
+                log.of(Entry.Bathed.class).filter(b -> b.entry().pot() == MeasurementPoint.LYE && !b.at().isAfter(now)).toList();
         if (moves.isEmpty()) {
             return usual;
         }
@@ -82,7 +82,7 @@ record PotSoFar(
         for (BatchLog.Timed<Entry.Bathed> move : moves) {
             double minute = fedFrom.map(f -> minutes(f, move.at())).orElse(0.0);
             // Tap water is not counted on: it holds a peak back far less than ice does, and a forecast that errs must err hot.
-            boolean cold = move.entry().into() == Surroundings.ICE_BATH;
+            boolean cold = move.entry().into() == Bath.ICE_BATH;
             if (cold && Double.isNaN(from)) {
                 from = minute;
             } else if (!cold && !Double.isNaN(from)) {
@@ -125,7 +125,7 @@ record PotSoFar(
 
         static Beginning of(BatchLog log, Temperature room, Instant now) {
             List<BatchLog.Timed<Entry.TemperatureRead>> read = log.of(Entry.TemperatureRead.class)
-                    .filter(t -> t.entry().spot() == Spot.LYE && !t.at().isAfter(now))
+                    .filter(t -> t.entry().spot() == MeasurementPoint.LYE && !t.at().isAfter(now))
                     .toList();
             Optional<Instant> portion = log.first(Entry.PortionFed.class).map(BatchLog.Timed::at);
             if (portion.isPresent()) {

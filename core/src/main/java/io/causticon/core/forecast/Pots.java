@@ -6,8 +6,8 @@ import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.heat.PotCooling;
 import io.causticon.core.heat.PotVessel;
-import io.causticon.core.heat.StandingPot;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.heat.PotHeatLoss;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -28,26 +28,26 @@ public final class Pots {
      *
      * @param spot of the lye, or of the fats
      */
-    public static PotCooling inRoom(BatchPlan plan, Weights weights, Spot spot, Temperature room) {
+    public static PotCooling inRoom(BatchPlan plan, Weights weights, MeasurementPoint spot, Temperature room) {
         PotCooling cooling = standing(plan, weights, spot).inRoom(room);
         return named(plan, spot) == null ? cooling.ofUnknownVessel() : cooling;
     }
 
     /** How it is expected to come to a bath. */
-    public static PotCooling inBath(BatchPlan plan, Weights weights, Spot spot) {
+    public static PotCooling inBath(BatchPlan plan, Weights weights, MeasurementPoint spot) {
         return standing(plan, weights, spot).inBath();
     }
 
-    private static StandingPot standing(BatchPlan plan, Weights weights, Spot spot) {
-        if (spot == Spot.FATS) {
-            return StandingPot.fats(atLeast(weights.fatMass()), vessel(plan.fatsVessel(), PotVessel.STEEL));
+    private static PotHeatLoss standing(BatchPlan plan, Weights weights, MeasurementPoint spot) {
+        if (spot == MeasurementPoint.FATS) {
+            return PotHeatLoss.fats(atLeast(weights.fatMass()), vessel(plan.fatsVessel(), PotVessel.STEEL));
         }
         Mass liquor = atLeast(weights.lye().plus(weights.water()));
-        return StandingPot.lye(liquor, Share.fraction(weights.lye().dividedBy(liquor)), vessel(plan.lyeVessel(), PotVessel.PLASTIC));
+        return PotHeatLoss.lye(liquor, Share.fraction(weights.lye().dividedBy(liquor)), vessel(plan.lyeVessel(), PotVessel.PLASTIC));
     }
 
-    private static @Nullable Vessel named(BatchPlan plan, Spot spot) {
-        return spot == Spot.FATS ? plan.fatsVessel() : plan.lyeVessel();
+    private static @Nullable Vessel named(BatchPlan plan, MeasurementPoint spot) {
+        return spot == MeasurementPoint.FATS ? plan.fatsVessel() : plan.lyeVessel();
     }
 
     private static Mass atLeast(Mass mass) {

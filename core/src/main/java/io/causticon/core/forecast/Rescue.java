@@ -13,7 +13,7 @@ import io.causticon.core.making.Situation;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -118,9 +118,9 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
             this.live = live;
             this.knowledge = knowledge;
             this.room = room;
-            Optional<Temperature> read = facts.lastBefore(Spot.BATTER, now);
+            Optional<Temperature> read = facts.lastBefore(MeasurementPoint.BATTER, now);
             this.batterRead = read.isPresent();
-            this.batter = read.or(() -> facts.lastBefore(Spot.FATS, now)).orElse(plan.mixAt());
+            this.batter = read.or(() -> facts.lastBefore(MeasurementPoint.FATS, now)).orElse(plan.mixAt());
             this.mass = BatterAmount.of(plan.formula()).mass();
             if (!batterRead) {
                 why.add(Phrase.of("The batter was not read; {} is taken, of the fats or the plan. Read it to make this exact", batter));

@@ -11,20 +11,20 @@ import io.causticon.core.substance.Additive;
  * @param dose the same as the maker said it
  * @param joins when it goes in
  */
-public record AdditivePortion(Additive additive, Mass mass, Dose dose, Joins joins) {
+public record AdditivePortion(Additive additive, Mass mass, Dose dose, AdditionStage joins) {
 
     /** A mass that goes in when its table advises. */
     public AdditivePortion(Additive additive, Mass mass) {
-        this(additive, mass, Dose.mass(mass), Joins.advised(additive.addedAt()));
+        this(additive, mass, Dose.mass(mass), AdditionStage.advised(additive.addedAt()));
     }
 
-    public static AdditivePortion dosed(Additive additive, Dose dose, Joins joins, Mass fats) {
+    public static AdditivePortion dosed(Additive additive, Dose dose, AdditionStage joins, Mass fats) {
         return new AdditivePortion(additive, dose.of(additive.gramsPerTeaspoon(), fats), dose, joins);
     }
 
     /** When the tables advise to add it. */
-    public static Joins advised(Additive additive) {
-        return Joins.advised(additive.addedAt());
+    public static AdditionStage advised(Additive additive) {
+        return AdditionStage.advised(additive.addedAt());
     }
 
     AdditivePortion scaledBy(double factor) {
@@ -35,7 +35,7 @@ public record AdditivePortion(Additive additive, Mass mass, Dose dose, Joins joi
         return new AdditivePortion(additive, other, Dose.mass(other), joins);
     }
 
-    public AdditivePortion joining(Joins other) {
+    public AdditivePortion joining(AdditionStage other) {
         return new AdditivePortion(additive, mass, dose, other);
     }
 

@@ -12,11 +12,11 @@ import io.causticon.core.substance.Liquid;
  * @param frozen whether it goes in as ice
  * @param joins when it goes in; what joins later than the lye is not there to dissolve it
  */
-public record LiquidPart(Liquid liquid, Share share, boolean frozen, Joins joins) {
+public record LiquidPart(Liquid liquid, Share share, boolean frozen, AdditionStage joins) {
 
     /** A part that the lye is dissolved in. */
     public LiquidPart(Liquid liquid, Share share, boolean frozen) {
-        this(liquid, share, frozen, Joins.LYE);
+        this(liquid, share, frozen, AdditionStage.LYE);
     }
 
     LiquidPortion portion(Mass whole) {

@@ -13,11 +13,11 @@ import java.util.Optional;
  * @param frozen whether it goes in as ice
  * @param joins when it goes in
  */
-public record LiquidPortion(Liquid liquid, Mass mass, boolean frozen, Joins joins) {
+public record LiquidPortion(Liquid liquid, Mass mass, boolean frozen, AdditionStage joins) {
 
     /** A portion that the lye is dissolved in. */
     public LiquidPortion(Liquid liquid, Mass mass, boolean frozen) {
-        this(liquid, mass, frozen, Joins.LYE);
+        this(liquid, mass, frozen, AdditionStage.LYE);
     }
 
     public LiquidPortion weighing(Mass other) {
@@ -26,7 +26,7 @@ public record LiquidPortion(Liquid liquid, Mass mass, boolean frozen, Joins join
 
     /** Whether it is there while the lye dissolves. */
     public boolean dissolvesLye() {
-        return joins == Joins.LYE;
+        return joins == AdditionStage.LYE;
     }
 
     public Mass water() {

@@ -68,10 +68,10 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
                 whole.fats().stream().map(f -> f.weighing(f.mass().times(part))).toList();
         Mass fatMass = fats.stream().map(FatPortion::mass).reduce(Mass.ZERO, Mass::plus);
         List<AdditivePortion> own = portion.additives().stream()
-                .map(a -> AdditivePortion.dosed(a.additive(), a.dose(), Joins.TRACE, fatMass))
+                .map(a -> AdditivePortion.dosed(a.additive(), a.dose(), AdditionStage.TRACE, fatMass))
                 .toList();
         List<LiquidPortion> ownLiquids = portion.liquids().stream()
-                .map(l -> new LiquidPortion(l.liquid(), l.dose().of(null, fatMass), false, Joins.TRACE))
+                .map(l -> new LiquidPortion(l.liquid(), l.dose().of(null, fatMass), false, AdditionStage.TRACE))
                 .toList();
         Weights weights = new Weights(
                 fats,

@@ -29,10 +29,10 @@ public final class ScorchLimit {
      * Of what joins at one point of the work.
      *
      * @param weights as planned, or as weighed
-     * @param joining {@link Joins#LYE} or {@link Joins#COOLED_LYE}
+     * @param joining {@link AdditionStage#LYE} or {@link AdditionStage#COOLED_LYE}
      * @return empty for what does not scorch
      */
-    public static Optional<Temperature> of(Weights weights, Joins joining) {
+    public static Optional<Temperature> of(Weights weights, AdditionStage joining) {
         List<LiquidPortion> liquids = weights.liquids().stream().filter(l -> l.joins() == joining).toList();
         List<AdditivePortion> additives = weights.additives().stream().filter(a -> a.joins() == joining).toList();
         if (share(liquids, additives, Liquid::protein, a -> Share.NONE) > NOTABLE_PROTEIN) {

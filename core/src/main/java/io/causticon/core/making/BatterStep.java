@@ -1,6 +1,6 @@
 package io.causticon.core.making;
 
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.wording.Phrase;
@@ -27,7 +27,7 @@ public record BatterStep(
         @Nullable Additive additive,
         Mass mass,
         @Nullable String portion,
-        Joins when,
+        AdditionStage when,
         List<Phrase> heeds,
         @Nullable Mass scaleAfter,
         Optional<Double> doneAt) {

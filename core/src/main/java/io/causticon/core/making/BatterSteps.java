@@ -2,7 +2,7 @@ package io.causticon.core.making;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.PortionAmounts;
@@ -52,12 +52,12 @@ public final class BatterSteps {
         steps.portions();
         steps.endings();
         // What is to be in the fats is asked for before the lye goes in; here it is asked for only if it was forgotten.
-        steps.steps.removeIf(s -> s.when() == Joins.FATS && (steps.lyeIn == null || s.doneAt().filter(m -> m <= 0).isPresent()));
+        steps.steps.removeIf(s -> s.when() == AdditionStage.FATS && (steps.lyeIn == null || s.doneAt().filter(m -> m <= 0).isPresent()));
         return List.copyOf(steps.steps);
     }
 
     private void whole() {
-        for (Joins when : List.of(Joins.FATS, Joins.EMULSION, Joins.TRACE)) {
+        for (AdditionStage when : List.of(AdditionStage.FATS, AdditionStage.EMULSION, AdditionStage.TRACE)) {
             AlkaliBalance.of(plan.formula()).liquids().stream()
                     .filter(l -> l.joins() == when)
                     .forEach(l -> liquid(l, null, when));
@@ -78,9 +78,9 @@ public final class BatterSteps {
             String name = p.portion().name();
             Mass scale = bowl == null ? null : p.bowlAfter().plus(bowl.mass());
             steps.add(new BatterStep(
-                    BatterStep.Kind.TAKE, name, null, p.batter(), name, Joins.TRACE, List.of(), scale, taken(name)));
-            p.liquids().forEach(l -> liquid(l, name, Joins.TRACE));
-            sorted(p.additives()).forEach(a -> add(a, name, Joins.TRACE));
+                    BatterStep.Kind.TAKE, name, null, p.batter(), name, AdditionStage.TRACE, List.of(), scale, taken(name)));
+            p.liquids().forEach(l -> liquid(l, name, AdditionStage.TRACE));
+            sorted(p.additives()).forEach(a -> add(a, name, AdditionStage.TRACE));
             if (inLayers) {
                 pour(p);
             }
@@ -93,15 +93,15 @@ public final class BatterSteps {
     private void pour(PortionAmounts p) {
         String name = p.portion().name();
         Optional<Double> done = log.first(Entry.LayerPoured.class, l -> l.portion().isCalled(name)).map(l -> minute(l.at()));
-        steps.add(new BatterStep(BatterStep.Kind.POUR, name, null, p.poured(), name, Joins.TRACE, List.of(), null, done));
+        steps.add(new BatterStep(BatterStep.Kind.POUR, name, null, p.poured(), name, AdditionStage.TRACE, List.of(), null, done));
     }
 
     private void endings() {
-        for (Joins when : List.of(Joins.LAST, Joins.TOP)) {
+        for (AdditionStage when : List.of(AdditionStage.LAST, AdditionStage.TOP)) {
             List<BatterStep> before = List.copyOf(steps);
             sorted(plan.formula().additives().stream().filter(a -> a.joins() == when).toList())
                     .forEach(a -> add(a, null, when));
-            boolean beforeTheMould = when == Joins.LAST && plan.pouring().portioning().way() != Portioning.Way.LAYERS;
+            boolean beforeTheMould = when == AdditionStage.LAST && plan.pouring().portioning().way() != Portioning.Way.LAYERS;
             if (beforeTheMould && steps.size() > before.size()) {
                 // What ends it fast goes in before the pour, not after.
                 List<BatterStep> endings = List.copyOf(steps.subList(before.size(), steps.size()));
@@ -123,7 +123,7 @@ public final class BatterSteps {
                 .toList();
     }
 
-    private void liquid(LiquidPortion l, @Nullable String portion, Joins when) {
+    private void liquid(LiquidPortion l, @Nullable String portion, AdditionStage when) {
         String name = l.liquid().name();
         steps.add(new BatterStep(
                 BatterStep.Kind.ADD, name, null, l.mass(), portion, when, List.of(), null,
@@ -133,7 +133,7 @@ public final class BatterSteps {
                         .map(a -> minute(use(a.id(), a.at())))));
     }
 
-    private void add(AdditivePortion a, @Nullable String portion, Joins when) {
+    private void add(AdditivePortion a, @Nullable String portion, AdditionStage when) {
         Additive additive = a.additive();
         Optional<Double> done = log.of(Entry.Added.class)
                 .filter(x -> unused(x.id())
@@ -145,15 +145,15 @@ public final class BatterSteps {
                 BatterStep.Kind.ADD, additive.name(), additive, a.mass(), portion, when, heeds(a, portion, when), null, done));
     }
 
-    private List<Phrase> heeds(AdditivePortion a, @Nullable String portion, Joins when) {
+    private List<Phrase> heeds(AdditivePortion a, @Nullable String portion, AdditionStage when) {
         List<Phrase> heeds = new ArrayList<>();
         Additive additive = a.additive();
-        boolean intoBatter = when == Joins.EMULSION || when == Joins.TRACE || when == Joins.LAST;
+        boolean intoBatter = when == AdditionStage.EMULSION || when == AdditionStage.TRACE || when == AdditionStage.LAST;
         boolean divided = plan.pouring().portioning().way() != Portioning.Way.WHOLE;
         if (additive.wantsWetting() && intoBatter) {
             heeds.add(Phrase.of("Wet it first, in {} of water or of the batch\u2019s own fat; dry it clumps", a.mass().times(WETTING)));
         }
-        if (when == Joins.LAST) {
+        if (when == AdditionStage.LAST) {
             heeds.add(Phrase.of("On purpose: stirred in by hand, then straight into the mould"));
         } else if (additive.isMover() && intoBatter) {
             heeds.add(portion == null
@@ -162,7 +162,7 @@ public final class BatterSteps {
         } else if (additive.effects().contains("ricing_possible") && intoBatter) {
             heeds.add(Phrase.of("May rice when the batter is cool: thinned with a spoon of batter first, stirred by hand"));
         }
-        if (additive.isFragrance() && divided && portion == null && when == Joins.TRACE) {
+        if (additive.isFragrance() && divided && portion == null && when == AdditionStage.TRACE) {
             heeds.add(Phrase.of("A divided batter: next time into the fats before the lye, so that it need not be stirred in now"));
         }
         return heeds;

@@ -6,7 +6,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;
@@ -148,7 +148,7 @@ public record IngredientMemory(
                 dose,
                 added.map(a -> a.entry().lot()).orElse(null),
                 at,
-                in.isEmpty() ? Optional.empty() : facts.lastBefore(Spot.BATTER, when),
+                in.isEmpty() ? Optional.empty() : facts.lastBefore(MeasurementPoint.BATTER, when),
                 after,
                 did(log, additive, added));
     }

@@ -2,7 +2,7 @@ package io.causticon.core.making;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.BatchLog;
@@ -20,15 +20,15 @@ import java.util.stream.Stream;
  * @param when at which point of the work
  * @param done whether the log says that it is in
  */
-public record PotAddition(String name, Mass mass, Joins when, boolean done) {
+public record PotAddition(String name, Mass mass, AdditionStage when, boolean done) {
 
     /** All of a plan, in the order of the work. Liquids that join cooled lye go in by portions and are not among them. */
     public static List<PotAddition> of(BatchPlan plan, BatchLog log) {
         Weights planned = Weights.planned(plan.formula());
-        return Stream.of(Joins.LYE, Joins.COOLED_LYE, Joins.FATS)
+        return Stream.of(AdditionStage.LYE, AdditionStage.COOLED_LYE, AdditionStage.FATS)
                 .flatMap(when -> Stream.concat(
                         planned.liquids().stream()
-                                .filter(l -> when == Joins.FATS && l.joins() == when)
+                                .filter(l -> when == AdditionStage.FATS && l.joins() == when)
                                 .map(l -> new PotAddition(l.liquid().name(), l.mass(), when, isIn(l, log))),
                         planned.additives().stream()
                                 .filter(a -> a.joins() == when)
@@ -42,7 +42,7 @@ public record PotAddition(String name, Mass mass, Joins when, boolean done) {
         boolean fats = next instanceof Entry.LyeIntoFats;
         return of(plan, log).stream()
                 .filter(a -> !a.done())
-                .filter(a -> fats || lye && a.when() == Joins.LYE)
+                .filter(a -> fats || lye && a.when() == AdditionStage.LYE)
                 .toList();
     }
 

@@ -6,13 +6,13 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MixMethod;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -62,8 +62,8 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
     /** Temperature at which fats and lye met: the mean of the last readings of the two pots, by their heat; that of the fats alone otherwise. */
     public static Optional<Temperature> mixedAt(BatchFacts facts) {
         return facts.log().first(Entry.LyeIntoFats.class).flatMap(in -> {
-            Optional<Temperature> fats = facts.lastBefore(Spot.FATS, in.at());
-            Optional<Temperature> lye = facts.lastBefore(Spot.LYE, in.at());
+            Optional<Temperature> fats = facts.lastBefore(MeasurementPoint.FATS, in.at());
+            Optional<Temperature> lye = facts.lastBefore(MeasurementPoint.LYE, in.at());
             double f = facts.asWeighed().weights().fatMass().grams() * FAT_CAPACITY;
             double l = facts.asWeighed().weights().lye().plus(facts.asWeighed().weights().water()).grams() * LYE_CAPACITY;
             return fats.flatMap(a -> lye.map(b -> Temperature.celsius((a.celsius() * f + b.celsius() * l) / (f + l)))).or(() -> fats);
@@ -123,7 +123,7 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
                 .toList();
         List<Dosed> later = Stream.concat(
                         formula.additives().stream()
-                                .filter(a -> !isFromTheStart(a) && a.joins() != Joins.TOP)
+                                .filter(a -> !isFromTheStart(a) && a.joins() != AdditionStage.TOP)
                                 .map(a -> dosed(a, formula)),
                         plan.pouring().portioning().portions().stream()
                                 .flatMap(p -> p.additives().stream())
@@ -149,7 +149,7 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
     }
 
     private static boolean isFromTheStart(AdditivePortion portion) {
-        return portion.joins().compareTo(Joins.FATS) <= 0;
+        return portion.joins().compareTo(AdditionStage.FATS) <= 0;
     }
 
     /** Sugar per mass of fats that is there when lye and fats meet: what joins at trace cannot have hurried the way to it. */

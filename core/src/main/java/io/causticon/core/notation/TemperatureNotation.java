@@ -3,7 +3,7 @@ package io.causticon.core.notation;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.notation.Units.TemperatureUnit;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Interval;
@@ -66,7 +66,7 @@ public final class TemperatureNotation {
     }
 
     /** Reads a temperature at a spot and refuses what cannot be there, guessing at a mistaken unit. */
-    public static Temperature readAt(Spot spot, String field, String text, Units units) {
+    public static Temperature readAt(MeasurementPoint spot, String field, String text, Units units) {
         Temperature read = read(field, text, units);
         Interval possible = spot.possibleCelsius();
         if (read.celsius() > possible.high()) {

@@ -2,7 +2,7 @@ package io.causticon.core.observation;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.ScorchLimit;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -64,7 +64,7 @@ public final class BatchFacts {
         return Share.fraction(lye + water == 0 ? 0 : lye / (lye + water));
     }
 
-    public Optional<Temperature> peak(Spot spot) {
+    public Optional<Temperature> peak(MeasurementPoint spot) {
         return temperatures(spot).max(Comparator.naturalOrder());
     }
 
@@ -72,13 +72,13 @@ public final class BatchFacts {
     public Optional<Temperature> lyePeak() {
         Instant from = log.first(Entry.PortionFed.class).map(BatchLog.Timed::at).orElse(Instant.MIN);
         return log.of(Entry.TemperatureRead.class)
-                .filter(t -> t.entry().spot() == Spot.LYE && !t.at().isBefore(from))
+                .filter(t -> t.entry().spot() == MeasurementPoint.LYE && !t.at().isBefore(from))
                 .map(t -> t.entry().temperature())
                 .max(Comparator.naturalOrder());
     }
 
     /** The last reading at a spot before a moment. */
-    public Optional<Temperature> lastBefore(Spot spot, Instant moment) {
+    public Optional<Temperature> lastBefore(MeasurementPoint spot, Instant moment) {
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot && !t.at().isAfter(moment))
                 .map(t -> t.entry().temperature())
@@ -89,22 +89,22 @@ public final class BatchFacts {
     public Optional<Temperature> pouredAt() {
         return log.first(Entry.Poured.class)
                 .flatMap(p -> Optional.ofNullable(p.entry().batter())
-                        .or(() -> lastBefore(Spot.BATTER, p.at()))
-                        .or(() -> lastBefore(Spot.FATS, p.at())));
+                        .or(() -> lastBefore(MeasurementPoint.BATTER, p.at()))
+                        .or(() -> lastBefore(MeasurementPoint.FATS, p.at())));
     }
 
     public Optional<Temperature> room() {
-        return temperatures(Spot.ROOM).findFirst();
+        return temperatures(MeasurementPoint.ROOM).findFirst();
     }
 
     /** The room when the soap began to set: the last reading until two hours after the pour, else any. */
     public Optional<Temperature> roomAtTheSet() {
         return log.first(Entry.Poured.class)
-                .flatMap(p -> lastBefore(Spot.ROOM, p.at().plus(BEGINNING_OF_THE_SET)))
+                .flatMap(p -> lastBefore(MeasurementPoint.ROOM, p.at().plus(BEGINNING_OF_THE_SET)))
                 .or(this::room);
     }
 
-    public boolean was(Keeping keeping) {
+    public boolean was(MouldCare keeping) {
         return log.has(Entry.Kept.class, k -> k.keeping() == keeping);
     }
 
@@ -166,11 +166,11 @@ public final class BatchFacts {
      * where nothing can scorch, or nothing was read.
      */
     public Optional<Scorching> scorching() {
-        Optional<Temperature> first = ScorchLimit.of(asWeighed.weights(), Joins.LYE);
+        Optional<Temperature> first = ScorchLimit.of(asWeighed.weights(), AdditionStage.LYE);
         if (first.isPresent()) {
             return lyePeak().map(peak -> new Scorching(first.get(), peak));
         }
-        return ScorchLimit.of(asWeighed.weights(), Joins.COOLED_LYE).flatMap(limit -> peakAfterCooling().map(peak -> new Scorching(limit, peak)));
+        return ScorchLimit.of(asWeighed.weights(), AdditionStage.COOLED_LYE).flatMap(limit -> peakAfterCooling().map(peak -> new Scorching(limit, peak)));
     }
 
     /** Since the first portion of what joins cooled lye, or since the lye was clear where no portion was logged. */
@@ -179,14 +179,14 @@ public final class BatchFacts {
         Optional<Instant> from = clear.flatMap(c -> log.of(Entry.PortionFed.class).map(BatchLog.Timed::at).filter(at -> !at.isBefore(c)).findFirst())
                 .or(() -> clear);
         return from.flatMap(f -> log.of(Entry.TemperatureRead.class)
-                .filter(t -> t.entry().spot() == Spot.LYE && t.at().isAfter(f) && !t.at().isAfter(now))
+                .filter(t -> t.entry().spot() == MeasurementPoint.LYE && t.at().isAfter(f) && !t.at().isAfter(now))
                 .map(t -> t.entry().temperature())
                 .max(Comparator.comparingDouble(Temperature::celsius)));
     }
 
     /** Whether what meets the lye can scorch: milk, sugar. */
     public boolean canScorch() {
-        return ScorchLimit.of(asWeighed.weights(), Joins.LYE).or(() -> ScorchLimit.of(asWeighed.weights(), Joins.COOLED_LYE)).isPresent();
+        return ScorchLimit.of(asWeighed.weights(), AdditionStage.LYE).or(() -> ScorchLimit.of(asWeighed.weights(), AdditionStage.COOLED_LYE)).isPresent();
     }
 
     /** Sugar and protein in the liquid, share of it by mass. */
@@ -216,7 +216,7 @@ public final class BatchFacts {
                 .toList();
     }
 
-    private Stream<Temperature> temperatures(Spot spot) {
+    private Stream<Temperature> temperatures(MeasurementPoint spot) {
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot)
                 .map(t -> t.entry().temperature());

@@ -40,10 +40,10 @@ public sealed interface Entry {
     record LyeClear() implements Entry {}
 
     /** A temperature was read. */
-    record TemperatureRead(Spot spot, Temperature temperature) implements Entry {}
+    record TemperatureRead(MeasurementPoint spot, Temperature temperature) implements Entry {}
 
     /** A pot was put into a bath, or taken out of it. */
-    record Bathed(Spot pot, Surroundings into) implements Entry {}
+    record Bathed(MeasurementPoint pot, Bath into) implements Entry {}
 
     /** Lye was poured into the fats: the clock of the batter starts. */
     record LyeIntoFats() implements Entry {}
@@ -108,7 +108,7 @@ public sealed interface Entry {
     record Poured(@Nullable Temperature batter) implements Entry {}
 
     /** How the mould is kept from now on; the temperature is that of an oven or fridge. */
-    record Kept(Keeping keeping, @Nullable Temperature temperature) implements Entry {}
+    record Kept(MouldCare keeping, @Nullable Temperature temperature) implements Entry {}
 
     /** How far gel was seen to go. */
     record GelSeen(GelExtent extent) implements Entry {}

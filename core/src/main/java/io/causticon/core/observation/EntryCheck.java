@@ -125,7 +125,7 @@ public final class EntryCheck {
         } else if (entry instanceof Entry.HumidityRead e) {
             within("humidity", e.percent(), HUMIDITY);
         } else if (entry instanceof Entry.Poured e) {
-            degrees(Spot.BATTER.name(), e.batter(), Spot.BATTER.possibleCelsius());
+            degrees(MeasurementPoint.BATTER.name(), e.batter(), MeasurementPoint.BATTER.possibleCelsius());
         } else if (entry instanceof Entry.Kept e) {
             degrees("Where the mould stands", e.temperature(), KEPT_AT);
         } else {

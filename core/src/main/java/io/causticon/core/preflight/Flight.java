@@ -29,7 +29,7 @@ final class Flight {
     final LyePeak peak;
     final Optional<LoafEnsemble> loaf;
     final WorkshopFacts workshop;
-    private final List<Bite> bites = new ArrayList<>();
+    private final List<PlanRisk> bites = new ArrayList<>();
 
     Flight(BatchPlan plan, LyePeak peak, Optional<LoafEnsemble> loaf, WorkshopFacts workshop) {
         this.plan = plan;
@@ -44,14 +44,14 @@ final class Flight {
     }
 
     /** Dangerous ones first, each kind in the order in which the work meets them. */
-    List<Bite> bites() {
-        List<Bite> sorted = new ArrayList<>(bites.stream().filter(Bite::dangerous).toList());
+    List<PlanRisk> bites() {
+        List<PlanRisk> sorted = new ArrayList<>(bites.stream().filter(PlanRisk::dangerous).toList());
         bites.stream().filter(b -> !b.dangerous()).forEach(sorted::add);
         return List.copyOf(sorted);
     }
 
     void bite(Phrase title, Phrase reason, Phrase advice, PlanChange... changes) {
-        bites.add(new Bite(title, reason, advice, List.of(changes), false));
+        bites.add(new PlanRisk(title, reason, advice, List.of(changes), false));
     }
 
     void bite(Phrase title, Phrase reason, PlanChange... changes) {
@@ -59,7 +59,7 @@ final class Flight {
     }
 
     void danger(Phrase title, Phrase reason, Phrase advice, PlanChange... changes) {
-        bites.add(new Bite(title, reason, advice, List.of(changes), true));
+        bites.add(new PlanRisk(title, reason, advice, List.of(changes), true));
     }
 
     /** A change of the additives that match, one by one. */

@@ -11,16 +11,16 @@ public final class PreFlight {
 
     private PreFlight() {}
 
-    public static List<Bite> of(
+    public static List<PlanRisk> of(
             BatchPlan plan, LyePeak peak, Optional<LoafEnsemble> loaf, WorkshopFacts workshop) {
         Flight flight = new Flight(plan, peak, loaf, workshop);
-        AlkaliBites.find(flight);
-        LiquorBites.find(flight);
-        BatterBites.find(flight);
-        AdditiveBites.find(flight);
-        SettingBites.find(flight);
-        KeepingBites.find(flight);
-        WorkshopBites.find(flight);
+        AlkaliRisks.find(flight);
+        LyeLiquidRisks.find(flight);
+        BatterRisks.find(flight);
+        AdditiveRisks.find(flight);
+        SettingRisks.find(flight);
+        MouldCareRisks.find(flight);
+        WorkshopRisks.find(flight);
         return flight.bites();
     }
 }

@@ -13,7 +13,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.Named;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -108,8 +108,8 @@ class EntryKindsTest {
                 .isEqualTo("add grandmother's rosin 1.25 oz");
         // Weighed in grams by somebody else: in ounces it would come back as something near.
         assertThat(EntryKinds.shorthand(new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(163.2)), context(Units.US))).isEqualTo("again naoh 163.2 g");
-        assertThat(EntryKinds.shorthand(new Entry.TemperatureRead(Spot.LYE, Temperature.fahrenheit(110)), context(Units.US))).isEqualTo("lye 110 F");
-        assertThat(EntryKinds.shorthand(new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(43.5)), context(Units.US))).isEqualTo("lye 110.3 F");
+        assertThat(EntryKinds.shorthand(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.fahrenheit(110)), context(Units.US))).isEqualTo("lye 110 F");
+        assertThat(EntryKinds.shorthand(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(43.5)), context(Units.US))).isEqualTo("lye 110.3 F");
     }
 
     /** Every value of every choice, and quantities as they are typed or read. */
@@ -135,7 +135,7 @@ class EntryKindsTest {
             return null;
         }
         if (part.getName().equals("pot")) {
-            return random.nextBoolean() ? Spot.LYE : Spot.FATS;
+            return random.nextBoolean() ? MeasurementPoint.LYE : MeasurementPoint.FATS;
         }
         if (type.isEnum()) {
             return any(List.of(type.getEnumConstants()), random);

@@ -14,14 +14,14 @@ import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
-import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
@@ -68,7 +68,7 @@ class QuickLineTest {
         "lye in an ice bath, LYE, ICE_BATH", "lye cold bath, LYE, COLD_BATH", "fats into warm water, FATS, WARM_BATH",
         "oil hot bath, FATS, WARM_BATH", "lye out of the bath, LYE, ROOM", "fats out, FATS, ROOM"
     })
-    void whereAPotStands(String text, Spot pot, Surroundings into) {
+    void whereAPotStands(String text, MeasurementPoint pot, Bath into) {
         assertThat(only(text)).isEqualTo(new Entry.Bathed(pot, into));
     }
 
@@ -129,7 +129,7 @@ class QuickLineTest {
 
         @ParameterizedTest
         @CsvSource({"lye 43.5, LYE, 43.5", "oil 41, FATS, 41", "fats 110F, FATS, 43.333", "core 71, CORE, 71", "'room 17,5', ROOM, 17.5"})
-        void areReadAtTheirSpot(String text, Spot spot, double celsius) {
+        void areReadAtTheirSpot(String text, MeasurementPoint spot, double celsius) {
             Entry.TemperatureRead entry = (Entry.TemperatureRead) only(text);
             assertThat(entry.spot()).isEqualTo(spot);
             assertThat(entry.temperature().celsius()).isCloseTo(celsius, within(0.001));
@@ -139,7 +139,7 @@ class QuickLineTest {
         void takeWordsBehindThemAsANote() {
             assertThat(read("lye 33.8 smells sweet").entries())
                     .containsExactly(
-                            new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(33.8)),
+                            new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(33.8)),
                             new Entry.Noted("smells sweet"));
         }
 
@@ -210,7 +210,7 @@ class QuickLineTest {
         assertThat(only("rice after lavender")).isEqualTo(new Entry.StageReached(Stage.RICED, LAVENDER));
         assertThat(only("add lavender 30 g")).isEqualTo(new Entry.Added(LAVENDER, Mass.grams(30), null, null));
         assertThat(only("poured 42")).isEqualTo(new Entry.Poured(Temperature.celsius(42)));
-        assertThat(only("oven 70")).isEqualTo(new Entry.Kept(Keeping.OVEN, Temperature.celsius(70)));
+        assertThat(only("oven 70")).isEqualTo(new Entry.Kept(MouldCare.OVEN, Temperature.celsius(70)));
         assertThat(only("gel partial")).isEqualTo(new Entry.GelSeen(GelExtent.PARTIAL));
         assertThat(only("unmould")).isEqualTo(new Entry.Unmoulded());
         assertThat(only("cut 12 bars")).isEqualTo(new Entry.Cut(12));

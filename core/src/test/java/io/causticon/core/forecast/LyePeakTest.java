@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.Recipes;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.observation.BatchLog;
@@ -25,7 +25,7 @@ class LyePeakTest {
     private static final Temperature ROOM = Temperature.celsius(20);
     private static final Instant NOW = Instant.parse("2026-11-20T12:00:00Z");
 
-    private static BatchPlan with(BatchPlan plan, String additive, double grams, Joins joins) {
+    private static BatchPlan with(BatchPlan plan, String additive, double grams, AdditionStage joins) {
         return plan.with(plan.formula()
                 .withAdditives(List.of(new AdditivePortion(TABLES.additive(additive), Mass.grams(grams)).joining(joins))));
     }
@@ -48,7 +48,7 @@ class LyePeakTest {
         BatchPlan plan = plain();
         double grams = 0.020 * plan.formula().fatMass().grams();
         double bare = LyePeak.of(plan, ROOM).without().celsius();
-        double acid = LyePeak.of(with(plan, "citric-acid", grams, Joins.LYE), ROOM).without().celsius();
+        double acid = LyePeak.of(with(plan, "citric-acid", grams, AdditionStage.LYE), ROOM).without().celsius();
         assertThat(bare).isCloseTo(109.9, within(0.5));
         assertThat(acid).isCloseTo(120.9, within(0.7));
     }
@@ -56,7 +56,7 @@ class LyePeakTest {
     @Test
     void acidInTheFatsDoesNot() {
         BatchPlan plan = plain();
-        double fats = LyePeak.of(with(plan, "citric-acid", 20, Joins.FATS), ROOM).without().celsius();
+        double fats = LyePeak.of(with(plan, "citric-acid", 20, AdditionStage.FATS), ROOM).without().celsius();
         assertThat(fats).isCloseTo(LyePeak.of(plan, ROOM).without().celsius(), within(0.5));
     }
 
@@ -64,7 +64,7 @@ class LyePeakTest {
     void acidWithFrozenMilkIsJudgedWithTheAcid() {
         double grams = 0.020 * plain().formula().fatMass().grams();
         double bare = LyePeak.of(milk(0.8), ROOM).without().celsius();
-        double acid = LyePeak.of(with(milk(0.8), "citric-acid", grams, Joins.LYE), ROOM).without().celsius();
+        double acid = LyePeak.of(with(milk(0.8), "citric-acid", grams, AdditionStage.LYE), ROOM).without().celsius();
         // 17.5 kJ into some 290 g of water, 133 g of lye and the milk's solids: 10 to 11 K.
         assertThat(acid - bare).isCloseTo(48.9 - 38.5, within(0.7));
         assertThat(acid).isGreaterThan(40);
@@ -75,7 +75,7 @@ class LyePeakTest {
         double grams = 0.020 * plain().formula().fatMass().grams();
         BatchLog empty = new BatchLog(NOW, List.of());
         double bare = PotOutlook.of(milk(0.8), empty, ROOM, NOW).frozen().orElseThrow().fraction();
-        double acid = PotOutlook.of(with(milk(0.8), "citric-acid", grams, Joins.LYE), empty, ROOM, NOW).frozen().orElseThrow().fraction();
+        double acid = PotOutlook.of(with(milk(0.8), "citric-acid", grams, AdditionStage.LYE), empty, ROOM, NOW).frozen().orElseThrow().fraction();
         assertThat(bare).isCloseTo(0.76, within(0.03));
         assertThat(acid).isCloseTo(0.88, within(0.03));
     }
@@ -84,19 +84,19 @@ class LyePeakTest {
     void sugarAndHoneyScorchLikeSugaryLiquids() {
         BatchPlan plan = plain();
         assertThat(LyePeak.of(plan, ROOM).limit()).isEmpty();
-        assertThat(LyePeak.of(with(plan, "sugar", 20, Joins.LYE), ROOM).limit()).contains(Temperature.celsius(60));
-        assertThat(LyePeak.of(with(plan, "honey", 20, Joins.LYE), ROOM).limit()).contains(Temperature.celsius(60));
-        assertThat(LyePeak.of(with(plan, "honey", 20, Joins.TRACE), ROOM).limit()).isEmpty();
+        assertThat(LyePeak.of(with(plan, "sugar", 20, AdditionStage.LYE), ROOM).limit()).contains(Temperature.celsius(60));
+        assertThat(LyePeak.of(with(plan, "honey", 20, AdditionStage.LYE), ROOM).limit()).contains(Temperature.celsius(60));
+        assertThat(LyePeak.of(with(plan, "honey", 20, AdditionStage.TRACE), ROOM).limit()).isEmpty();
     }
 
     @Test
     void sugarInHalfOfTheLiquidScorchesInThatHalf() {
         BatchPlan plan = plain();
         BatchPlan split = plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(
-                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, Joins.LYE),
-                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, Joins.EMULSION))));
+                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, AdditionStage.LYE),
+                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, AdditionStage.EMULSION))));
         // 2.5 g in 130 g of the half that is there are 1.9 %; of the whole 260 g they would be under 1 %.
-        assertThat(LyePeak.of(with(split, "sugar", 2.5, Joins.LYE), ROOM).limit()).contains(Temperature.celsius(60));
+        assertThat(LyePeak.of(with(split, "sugar", 2.5, AdditionStage.LYE), ROOM).limit()).contains(Temperature.celsius(60));
     }
 
     @Test

@@ -11,8 +11,8 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import java.time.Instant;
@@ -38,7 +38,7 @@ class MatchingTest {
         return this;
     }
 
-    private MatchingTest read(double minute, Spot spot, double celsius) {
+    private MatchingTest read(double minute, MeasurementPoint spot, double celsius) {
         return at(minute, new Entry.TemperatureRead(spot, Temperature.celsius(celsius)));
     }
 
@@ -56,7 +56,7 @@ class MatchingTest {
         CoolingBody jug = new CoolingBody(Temperature.celsius(lye), ROOM, 0.013, 0.20);
         CoolingBody pot = new CoolingBody(Temperature.celsius(fats), ROOM, 0.010, 0.20);
         for (double m = 0; m <= until; m += 5) {
-            read(m, Spot.LYE, jug.after(m).celsius()).read(m + 0.1, Spot.FATS, pot.after(m).celsius());
+            read(m, MeasurementPoint.LYE, jug.after(m).celsius()).read(m + 0.1, MeasurementPoint.FATS, pot.after(m).celsius());
         }
         return this;
     }
@@ -64,16 +64,16 @@ class MatchingTest {
     @Test
     void needsBothPotsToHaveBeenRead() {
         assertThat(seen(5).meeting()).isEmpty();
-        read(1, Spot.LYE, 80);
+        read(1, MeasurementPoint.LYE, 80);
         assertThat(seen(5).lye()).isPresent();
         assertThat(seen(5).meeting()).isEmpty();
-        read(2, Spot.FATS, 60);
+        read(2, MeasurementPoint.FATS, 60);
         assertThat(seen(5).meeting()).isPresent();
     }
 
     @Test
     void oneReadingOfEachStandsForThePotsUntilThereAreMore() {
-        read(1, Spot.LYE, 80).read(1, Spot.FATS, 60);
+        read(1, MeasurementPoint.LYE, 80).read(1, MeasurementPoint.FATS, 60);
         assertThat(seen(1).lye().orElseThrow().at(1)).isCloseTo(80, within(0.7));
         assertThat(seen(31).lye().orElseThrow().at(31)).isBetween(52.0, 72.0);
     }
@@ -119,7 +119,7 @@ class MatchingTest {
     void aBathIsTakenInFromTheMomentItIsLogged() {
         cooling(85, 60, 10);
         double free = seen(20).lye().orElseThrow().at(20);
-        at(10.5, new Entry.Bathed(Spot.LYE, Surroundings.COLD_BATH));
+        at(10.5, new Entry.Bathed(MeasurementPoint.LYE, Bath.COLD_BATH));
         double bathed = seen(20).lye().orElseThrow().at(20);
         assertThat(bathed).isLessThan(free - 5);
         assertThat(seen(20).fats().orElseThrow().at(20)).isCloseTo(seen(20).fats().orElseThrow().at(20), within(1e-9));
@@ -127,7 +127,7 @@ class MatchingTest {
 
     @Test
     void theRoomThatWasReadIsBelievedBeforeTheUsualOne() {
-        read(0, Spot.ROOM, 28);
+        read(0, MeasurementPoint.ROOM, 28);
         double warm = cooling(60, 55, 5).seen(60).lye().orElseThrow().at(60);
         lines.remove(0);
         assertThat(seen(60).lye().orElseThrow().at(60)).isLessThan(warm);

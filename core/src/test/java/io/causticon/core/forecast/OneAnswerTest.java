@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.Recipes;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.SettingFat;
@@ -17,7 +17,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.preflight.PreFlight;
 import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.quantity.Mass;
@@ -45,7 +45,7 @@ class OneAnswerTest {
         return plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(parts)));
     }
 
-    private static LiquidPart part(String id, double percent, boolean frozen, Joins joins) {
+    private static LiquidPart part(String id, double percent, boolean frozen, AdditionStage joins) {
         return new LiquidPart(TABLES.liquid(id), Share.percent(percent), frozen, joins);
     }
 
@@ -58,7 +58,7 @@ class OneAnswerTest {
     }
 
     private static Entry lye(double celsius) {
-        return new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(celsius));
+        return new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(celsius));
     }
 
     @ParameterizedTest
@@ -67,7 +67,7 @@ class OneAnswerTest {
         if (TABLES.liquids().stream().noneMatch(l -> l.id().equals(liquid))) {
             return;
         }
-        BatchPlan plan = plan(part(liquid, 100, false, Joins.LYE));
+        BatchPlan plan = plan(part(liquid, 100, false, AdditionStage.LYE));
         BatchLog read = log(new Entry.PortionFed(1, 4), lye(55));
         Optional<Temperature> planned = LyePeak.of(plan, ROOM).limit();
         assertThat(PotOutlook.of(plan, read, ROOM, BEGUN.plusSeconds(200)).limit()).isEqualTo(planned);
@@ -79,8 +79,8 @@ class OneAnswerTest {
 
     @Test
     void sugarInTheLiquorScorchesInTheCaseToo() {
-        BatchPlan water = plan(part("distilled-water", 100, false, Joins.LYE));
-        BatchPlan sugared = water.with(water.formula().withAdditives(List.of(new AdditivePortion(TABLES.additive("sugar"), Mass.grams(20)).joining(Joins.LYE))));
+        BatchPlan water = plan(part("distilled-water", 100, false, AdditionStage.LYE));
+        BatchPlan sugared = water.with(water.formula().withAdditives(List.of(new AdditivePortion(TABLES.additive("sugar"), Mass.grams(20)).joining(AdditionStage.LYE))));
         BatchFacts facts = BatchFacts.of(sugared, log(new Entry.PortionFed(1, 4), lye(88)), BEGUN.plusSeconds(200));
         assertThat(facts.scorching()).contains(new BatchFacts.Scorching(Temperature.celsius(60), Temperature.celsius(88)));
         assertThat(LyePeak.of(sugared, ROOM).limit()).contains(Temperature.celsius(60));
@@ -88,7 +88,7 @@ class OneAnswerTest {
 
     @Test
     void milkThatJoinedCooledLyeDidNotMeetTheHeatBefore() {
-        BatchPlan split = plan(part("distilled-water", 55, false, Joins.LYE), part("goat-milk-whole", 45, true, Joins.COOLED_LYE));
+        BatchPlan split = plan(part("distilled-water", 55, false, AdditionStage.LYE), part("goat-milk-whole", 45, true, AdditionStage.COOLED_LYE));
         BatchLog calm = log(new Entry.PortionFed(1, 1), lye(92), new Entry.LyeClear(), lye(28), new Entry.PortionFed(1, 6), lye(34));
         BatchFacts facts = BatchFacts.of(split, calm, BEGUN.plusSeconds(2000));
         assertThat(facts.scorching()).contains(new BatchFacts.Scorching(Temperature.celsius(40), Temperature.celsius(34)));
@@ -99,7 +99,7 @@ class OneAnswerTest {
 
     @Test
     void milkAtEmulsionMeetsNoLyePot() {
-        BatchPlan late = plan(part("distilled-water", 60, false, Joins.LYE), part("goat-milk-whole", 40, false, Joins.EMULSION));
+        BatchPlan late = plan(part("distilled-water", 60, false, AdditionStage.LYE), part("goat-milk-whole", 40, false, AdditionStage.EMULSION));
         BatchFacts facts = BatchFacts.of(late, log(new Entry.PortionFed(1, 1), lye(92)), BEGUN.plusSeconds(2000));
         assertThat(facts.scorching()).isEmpty();
         assertThat(facts.canScorch()).isFalse();
@@ -108,7 +108,7 @@ class OneAnswerTest {
     @ParameterizedTest
     @CsvSource({"distilled-water, false", "goat-milk-whole, true", "goat-milk-whole, false"})
     void howHotTheLyeGets(String liquid, boolean frozen) {
-        BatchPlan plan = plan(part(liquid, 100, frozen, Joins.LYE)).withLyeIn(new Vessel("jug", VesselMaterial.GLASS, Mass.grams(300)));
+        BatchPlan plan = plan(part(liquid, 100, frozen, AdditionStage.LYE)).withLyeIn(new Vessel("jug", VesselMaterial.GLASS, Mass.grams(300)));
         LyePeak planned = LyePeak.of(plan, ROOM);
         PotOutlook pot = PotOutlook.of(plan, log(), ROOM, BEGUN.plusSeconds(60));
         assertThat(pot.setup().contents().adiabaticPeak()).isEqualTo(planned.without());

@@ -11,8 +11,8 @@ import io.causticon.core.heat.LyePotSetup;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.observation.Weighable;
@@ -44,7 +44,7 @@ class PotOutlookTest {
     }
 
     private PotOutlookTest lye(double minute, double celsius) {
-        return at(minute, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(celsius)));
+        return at(minute, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(celsius)));
     }
 
     private PotOutlook seen(BatchPlan plan, double minute) {
@@ -52,7 +52,7 @@ class PotOutlookTest {
     }
 
     @Nested
-    class Bath {
+    class InABath {
 
         @Test
         void isTakenForMilkAndNotForWaterWhereTheLogSaysNothing() {
@@ -63,29 +63,29 @@ class PotOutlookTest {
 
         @Test
         void beginsAndEndsAsLogged() {
-            at(0, new Entry.PortionFed(1, 4)).at(3, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH));
+            at(0, new Entry.PortionFed(1, 4)).at(3, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH));
             assertThat(seen(WATER, 5).setup()).satisfies(s -> {
                 assertThat(s.isInBath(2.9)).isFalse();
                 assertThat(s.isInBath(60)).isTrue();
             });
-            at(9, new Entry.Bathed(Spot.LYE, Surroundings.ROOM));
+            at(9, new Entry.Bathed(MeasurementPoint.LYE, Bath.ROOM));
             assertThat(seen(WATER, 10).setup().baths()).containsExactly(Interval.between(3, 9));
-            at(11, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH)).at(11.5, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH));
+            at(11, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH)).at(11.5, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH));
             assertThat(seen(WATER, 12).setup().baths())
                     .containsExactly(Interval.between(3, 9), Interval.between(11, Double.POSITIVE_INFINITY));
-            at(13, new Entry.Bathed(Spot.LYE, Surroundings.COLD_BATH));
+            at(13, new Entry.Bathed(MeasurementPoint.LYE, Bath.COLD_BATH));
             assertThat(seen(WATER, 14).setup().baths()).containsExactly(Interval.between(3, 9), Interval.between(11, 13));
         }
 
         @Test
         void thatStoodReadyBeforeTheFirstLyeIsThereFromTheStart() {
-            at(-5, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH)).at(0, new Entry.PortionFed(1, 4));
+            at(-5, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH)).at(0, new Entry.PortionFed(1, 4));
             assertThat(seen(WATER, 1).setup().isInBath(0)).isTrue();
         }
 
         @Test
         void ofTheFatsIsNoneOfTheLye() {
-            at(0, new Entry.PortionFed(1, 4)).at(1, new Entry.Bathed(Spot.FATS, Surroundings.ICE_BATH));
+            at(0, new Entry.PortionFed(1, 4)).at(1, new Entry.Bathed(MeasurementPoint.FATS, Bath.ICE_BATH));
             assertThat(seen(WATER, 2).setup().isInBath(2)).isFalse();
         }
 

@@ -10,8 +10,8 @@ import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -35,11 +35,11 @@ class PotSegmentsTest {
     }
 
     private PotSegmentsTest lye(double minute, double celsius) {
-        return at(minute, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(celsius)));
+        return at(minute, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(celsius)));
     }
 
     private PotSegments segments() {
-        return PotSegments.of(new BatchLog(BEGUN, lines), Spot.LYE, LATER);
+        return PotSegments.of(new BatchLog(BEGUN, lines), MeasurementPoint.LYE, LATER);
     }
 
     @Test
@@ -51,16 +51,16 @@ class PotSegmentsTest {
 
     @Test
     void aBathBeginsAnewAndWarmingInItDoesNot() {
-        lye(0, 16).at(3, new Entry.Bathed(Spot.FATS, Surroundings.COLD_BATH)).at(5, new Entry.Bathed(Spot.LYE, Surroundings.WARM_BATH))
+        lye(0, 16).at(3, new Entry.Bathed(MeasurementPoint.FATS, Bath.COLD_BATH)).at(5, new Entry.Bathed(MeasurementPoint.LYE, Bath.WARM_BATH))
                 .lye(8, 20).lye(11, 24);
-        assertThat(segments().current().in()).isEqualTo(Surroundings.WARM_BATH);
+        assertThat(segments().current().in()).isEqualTo(Bath.WARM_BATH);
         assertThat(segments().current().readings()).hasSize(2);
         assertThat(segments().current().from()).isEqualTo(5);
     }
 
     @Test
     void aPotJustPutIntoABathStartsFromItsLastReading() {
-        lye(0, 70).lye(10, 64).at(12, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH));
+        lye(0, 70).lye(10, 64).at(12, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH));
         assertThat(segments().current().readings()).isEmpty();
         assertThat(segments().lastReading()).contains(new CoolingFit.Reading(10, 64));
     }
@@ -71,7 +71,7 @@ class PotSegmentsTest {
         for (double m = 0; m <= 30; m += 6) {
             lye(m, fast.after(m).celsius());
         }
-        at(31, new Entry.Bathed(Spot.LYE, Surroundings.ICE_BATH)).lye(36, 40).at(37, new Entry.Bathed(Spot.LYE, Surroundings.ROOM)).lye(38, 38);
+        at(31, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH)).lye(36, 40).at(37, new Entry.Bathed(MeasurementPoint.LYE, Bath.ROOM)).lye(38, 38);
         CoolingMemory.Timed told = segments().timedBefore(EXPECTED, Temperature.celsius(20), CoolingFit.ROOM_READ).orElseThrow();
         assertThat(0.013 * Math.exp(told.logRatio())).isCloseTo(0.020, within(0.001));
         PotCooling now = CoolingMemory.NONE.and(told).expect(EXPECTED);

@@ -15,7 +15,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -47,7 +47,7 @@ class RescueTest {
     }
 
     private Rescue card(Trouble trouble, double now, double batter) {
-        at(0, new Entry.LyeIntoFats()).at(now - 0.1, new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(batter)));
+        at(0, new Entry.LyeIntoFats()).at(now - 0.1, new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(batter)));
         Instant moment = IN.plusMillis(Math.round(60_000 * now));
         BatchFacts facts = BatchFacts.of(plan(), new BatchLog(BEGUN, lines), moment);
         return Rescue.of(

@@ -308,7 +308,7 @@ class ReferenceRecipesTest {
         List<LiquidPart> parts = new ArrayList<>();
         for (String part : text.split("\\+")) {
             String[] words = part.trim().split(" ");
-            Joins joins = words.length > 2 ? Joins.EMULSION : Joins.LYE;
+            AdditionStage joins = words.length > 2 ? AdditionStage.EMULSION : AdditionStage.LYE;
             parts.add(new LiquidPart(
                     Catalogue.standard().liquid(words[0]), Share.percent(Double.parseDouble(words[1])), false, joins));
         }

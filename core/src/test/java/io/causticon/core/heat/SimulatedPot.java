@@ -68,9 +68,9 @@ final class SimulatedPot {
     PotCooling expected(boolean vesselNamed) {
         // Where no vessel is named lye is taken to be in plastic and fats in steel, as in a batch.
         PotVessel vessel = vesselNamed ? (steel ? PotVessel.STEEL : PotVessel.PLASTIC) : (lye ? PotVessel.PLASTIC : PotVessel.STEEL);
-        StandingPot pot = lye
-                ? StandingPot.lye(Mass.grams(grams), Share.fraction(concentration), vessel)
-                : StandingPot.fats(Mass.grams(grams), vessel);
+        PotHeatLoss pot = lye
+                ? PotHeatLoss.lye(Mass.grams(grams), Share.fraction(concentration), vessel)
+                : PotHeatLoss.fats(Mass.grams(grams), vessel);
         PotCooling cooling = pot.inRoom(Temperature.celsius(20));
         return vesselNamed ? cooling : cooling.ofUnknownVessel();
     }

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Dose;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Portions;
@@ -24,7 +24,7 @@ import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.MixMethod;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -106,7 +106,7 @@ class BatterWorkTest {
         @Test
         void aFastEndingOnPurposeGoesInLastAndSaysSo() {
             BatchPlan plan = swirl(recipe().fat("olive-oil", 1000).additive("eo-clove", 5).plan());
-            AdditivePortion clove = plan.formula().additives().get(0).joining(Joins.LAST);
+            AdditivePortion clove = plan.formula().additives().get(0).joining(AdditionStage.LAST);
             List<BatterStep> steps = steps(plan.with(plan.formula().withAdditives(List.of(clove))));
             assertThat(words(steps).indexOf("ADD Essential oil: clove (bud or leaf)")).isEqualTo(words(steps).indexOf("POUR white") - 1);
             BatterStep ending = steps.get(words(steps).indexOf("ADD Essential oil: clove (bud or leaf)"));
@@ -227,7 +227,7 @@ class BatterWorkTest {
         @Test
         void tellsInWhichCircumstancesItRiced() {
             at(0, new Entry.LyeIntoFats()).at(8, new Entry.StageReached(Stage.LIGHT, null))
-                    .at(8.5, new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(36)))
+                    .at(8.5, new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(36)))
                     .at(9, new Entry.Added(Named.called("lavender"), Mass.grams(20), null, "LV-4"))
                     .at(10, new Entry.StageReached(Stage.RICED, null)).at(20, new Entry.Poured(null));
             IngredientMemory.Use use = lavender(TraceKnowledge.PRIOR).uses().get(0);
@@ -258,7 +258,7 @@ class BatterWorkTest {
 
     @Test
     void aBatterIsReadAsItWasMade() {
-        at(-1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(34))).at(-1, new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(46)))
+        at(-1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(34))).at(-1, new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(46)))
                 .at(0, new Entry.LyeIntoFats()).at(1, new Entry.MixedWith(MixMethod.WHISK)).at(3, new Entry.BlenderBurst(60));
         Situation made = Situation.asMade(BatchFacts.of(plain(), log(), IN.plusSeconds(600)));
         // The fats carry about two thirds of the heat.

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.Recipes;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -103,7 +103,7 @@ class WorkingTimeTest {
         assertThat(time.reasons().get(0).later()).isTrue();
     }
 
-    private static double light(String additive, double grams, Joins joins) {
+    private static double light(String additive, double grams, AdditionStage joins) {
         BatchPlan plan = Recipes.recipe().fat("olive-oil", 500).fat("lard", 250).fat("coconut-oil-76", 250).liquid("distilled-water", 100).plan();
         return WorkingTime.forecast(plan.with(plan.formula().withAdditives(List.of(
                         new AdditivePortion(Catalogue.standard().additive(additive), Mass.grams(grams)).joining(joins)))))
@@ -112,19 +112,19 @@ class WorkingTimeTest {
 
     @Test
     void saltAndClayAtTraceDoNotHurryTheWayToIt() {
-        double bare = light("mica", 0, Joins.TRACE);
-        assertThat(light("kaolin", 30, Joins.TRACE)).isCloseTo(bare, within(1e-9));
-        assertThat(light("salt-bar", 400, Joins.TRACE)).isCloseTo(bare, within(1e-9));
-        assertThat(light("sugar", 20, Joins.TRACE)).isCloseTo(bare, within(1e-9));
+        double bare = light("mica", 0, AdditionStage.TRACE);
+        assertThat(light("kaolin", 30, AdditionStage.TRACE)).isCloseTo(bare, within(1e-9));
+        assertThat(light("salt-bar", 400, AdditionStage.TRACE)).isCloseTo(bare, within(1e-9));
+        assertThat(light("sugar", 20, AdditionStage.TRACE)).isCloseTo(bare, within(1e-9));
         // In from the start it does: 30 g x -0.006 = -0.18, a sixth sooner.
-        assertThat(light("kaolin", 30, Joins.FATS)).isCloseTo(bare * Math.exp(-0.18), within(0.01));
+        assertThat(light("kaolin", 30, AdditionStage.FATS)).isCloseTo(bare * Math.exp(-0.18), within(0.01));
     }
 
     @Test
     void doseCounts() {
-        double bare = light("mica", 0, Joins.TRACE);
-        double one = light("eo-clove", 1, Joins.FATS);
-        double eight = light("eo-clove", 8, Joins.FATS);
+        double bare = light("mica", 0, AdditionStage.TRACE);
+        double one = light("eo-clove", 1, AdditionStage.FATS);
+        double eight = light("eo-clove", 8, AdditionStage.FATS);
         // Usual are 2 to 8 g a kilogram, 5 in the middle, where it does -1.2: one gram does -0.24, eight do -1.92.
         assertThat(one).isCloseTo(bare * Math.exp(-0.24), within(0.05));
         assertThat(eight).isCloseTo(bare * Math.exp(-1.92), within(0.05));
@@ -132,7 +132,7 @@ class WorkingTimeTest {
 
     @Test
     void beeswaxSetsAndDoesNotSeize() {
-        assertThat(light("beeswax-additive", 20, Joins.FATS)).isBetween(6.0, 13.0);
+        assertThat(light("beeswax-additive", 20, AdditionStage.FATS)).isBetween(6.0, 13.0);
     }
 
     @Test

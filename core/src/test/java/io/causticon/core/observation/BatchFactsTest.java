@@ -27,7 +27,7 @@ class BatchFactsTest {
         return this;
     }
 
-    private BatchFactsTest read(double minute, Spot spot, double celsius) {
+    private BatchFactsTest read(double minute, MeasurementPoint spot, double celsius) {
         return at(minute, new Entry.TemperatureRead(spot, Temperature.celsius(celsius)));
     }
 
@@ -48,38 +48,38 @@ class BatchFactsTest {
 
         @Test
         void haveAPeakAndALastForEachSpotAlone() {
-            read(10, Spot.LYE, 62).read(20, Spot.LYE, 85).read(40, Spot.LYE, 44).read(41, Spot.FATS, 47);
-            assertThat(facts().peak(Spot.LYE)).contains(celsius(85));
-            assertThat(facts().lastBefore(Spot.LYE, BEGUN.plusSeconds(60 * 30))).contains(celsius(85));
-            assertThat(facts().lastBefore(Spot.LYE, BEGUN.plusSeconds(60 * 40))).contains(celsius(44));
-            assertThat(facts().lastBefore(Spot.LYE, BEGUN)).isEmpty();
-            assertThat(facts().peak(Spot.CORE)).isEmpty();
+            read(10, MeasurementPoint.LYE, 62).read(20, MeasurementPoint.LYE, 85).read(40, MeasurementPoint.LYE, 44).read(41, MeasurementPoint.FATS, 47);
+            assertThat(facts().peak(MeasurementPoint.LYE)).contains(celsius(85));
+            assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN.plusSeconds(60 * 30))).contains(celsius(85));
+            assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN.plusSeconds(60 * 40))).contains(celsius(44));
+            assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN)).isEmpty();
+            assertThat(facts().peak(MeasurementPoint.CORE)).isEmpty();
         }
 
         @Test
         void ofThePourAreAsSaidElseOfTheBatterElseOfTheFats() {
-            read(20, Spot.FATS, 47).read(40, Spot.BATTER, 41).at(50, new Entry.Poured(null));
+            read(20, MeasurementPoint.FATS, 47).read(40, MeasurementPoint.BATTER, 41).at(50, new Entry.Poured(null));
             assertThat(facts().pouredAt()).contains(celsius(41));
             lines.remove(1);
             assertThat(facts().pouredAt()).contains(celsius(47));
             lines.clear();
-            read(40, Spot.BATTER, 41).at(50, new Entry.Poured(celsius(39)));
+            read(40, MeasurementPoint.BATTER, 41).at(50, new Entry.Poured(celsius(39)));
             assertThat(facts().pouredAt()).contains(celsius(39));
             lines.clear();
-            read(40, Spot.BATTER, 41);
+            read(40, MeasurementPoint.BATTER, 41);
             assertThat(facts().pouredAt()).isEmpty();
         }
 
         @Test
         void ofTheRoomAtTheSetAreTheLastOfTheFirstTwoHours() {
-            read(1, Spot.ROOM, 17).at(60, new Entry.Poured(null)).read(90, Spot.ROOM, 19).read(600, Spot.ROOM, 12);
+            read(1, MeasurementPoint.ROOM, 17).at(60, new Entry.Poured(null)).read(90, MeasurementPoint.ROOM, 19).read(600, MeasurementPoint.ROOM, 12);
             assertThat(facts().room()).contains(celsius(17));
             assertThat(facts().roomAtTheSet()).contains(celsius(19));
         }
 
         @Test
         void ofTheRoomAreAnyWhereNothingWasReadAtTheSet() {
-            at(60, new Entry.Poured(null)).read(600, Spot.ROOM, 12);
+            at(60, new Entry.Poured(null)).read(600, MeasurementPoint.ROOM, 12);
             assertThat(facts().roomAtTheSet()).contains(celsius(12));
         }
     }
@@ -187,10 +187,10 @@ class BatchFactsTest {
 
     @Test
     void keepingIsColdInFridgeAndFreezerAlone() {
-        at(50, new Entry.Kept(Keeping.COVERED, null));
-        assertThat(facts().was(Keeping.COVERED)).isTrue();
+        at(50, new Entry.Kept(MouldCare.COVERED, null));
+        assertThat(facts().was(MouldCare.COVERED)).isTrue();
         assertThat(facts().wasKeptCold()).isFalse();
-        at(51, new Entry.Kept(Keeping.FREEZER, null));
+        at(51, new Entry.Kept(MouldCare.FREEZER, null));
         assertThat(facts().wasKeptCold()).isTrue();
     }
 }

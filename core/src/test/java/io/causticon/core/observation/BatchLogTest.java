@@ -119,18 +119,18 @@ class BatchLogTest {
             BatchFacts facts = facts();
             assertThat(facts.gel()).isEmpty();
             assertThat(facts.pouredAt()).isEmpty();
-            assertThat(facts.peak(Spot.LYE)).isEmpty();
+            assertThat(facts.peak(MeasurementPoint.LYE)).isEmpty();
             assertThat(facts.minutesTo(Stage.LIGHT)).isEmpty();
-            assertThat(facts.was(Keeping.INSULATED)).isFalse();
+            assertThat(facts.was(MouldCare.INSULATED)).isFalse();
         }
 
         @Test
         void takeThePourFromTheLastReadingWhenNoneWasSaid() {
             BatchFacts facts = facts(
-                    new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(44)),
-                    new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(39)),
+                    new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(44)),
+                    new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(39)),
                     new Entry.Poured(null),
-                    new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(60)));
+                    new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(60)));
             assertThat(facts.pouredAt()).contains(Temperature.celsius(39));
         }
 

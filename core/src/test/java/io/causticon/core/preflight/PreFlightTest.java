@@ -25,7 +25,7 @@ class PreFlightTest {
         return bites(recipe).stream().map(b -> words(b.title())).toList();
     }
 
-    private static List<Bite> bites(Recipes recipe) {
+    private static List<PlanRisk> bites(Recipes recipe) {
         BatchPlan plan = recipe.plan();
         return PreFlight.of(plan, LyePeak.of(plan, ROOM), Optional.empty(), WorkshopFacts.unknown(ROOM));
     }

@@ -6,7 +6,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Purpose;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.NotFoundException;
@@ -314,7 +314,7 @@ public class BatchService {
     /** What a maker said; what a thermometer in the batter added to it may differ the second time. */
     private static Set<Entry> said(List<Entry> lines) {
         return lines.stream()
-                .filter(l -> lines.size() == 1 || !(l instanceof Entry.TemperatureRead t && t.spot() == Spot.BATTER))
+                .filter(l -> lines.size() == 1 || !(l instanceof Entry.TemperatureRead t && t.spot() == MeasurementPoint.BATTER))
                 .collect(Collectors.toSet());
     }
 

@@ -2,12 +2,13 @@ package io.causticon.web.batch;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.entry.EntryKind;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.Named;
-import io.causticon.web.shared.Recent;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -42,7 +43,7 @@ class EntryCodec {
 
     private static final Map<String, EntryKind<?>> BY_NAME = EntryKinds.byName();
 
-    private final Recent<String, Entry> recent = new Recent<>(REMEMBERED);
+    private final Cache<String, Entry> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     private final JsonMapper mapper = mapper();
 

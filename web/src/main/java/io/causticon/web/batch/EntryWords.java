@@ -5,7 +5,7 @@ import io.causticon.core.entry.Mark;
 import io.causticon.core.entry.Names;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Purpose;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Weighable;
 import io.causticon.web.shared.Formats;
@@ -31,7 +31,7 @@ public record EntryWords(String mark, String text) {
         return EntryKinds.words(stage);
     }
 
-    public static String spot(Spot spot) {
+    public static String spot(MeasurementPoint spot) {
         return lower(EntryKinds.mark(spot));
     }
 

@@ -1,11 +1,12 @@
 package io.causticon.web.batch;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.web.shared.Recent;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +19,7 @@ public class LoafForecasts {
     private static final int DRAWS = 24;
     private static final int KEPT = 200;
 
-    private final Recent<Key, Optional<LoafEnsemble>> known = new Recent<>(KEPT);
+    private final Cache<Key, Optional<LoafEnsemble>> known = Caffeine.newBuilder().maximumSize(KEPT).build();
 
     /** What the forecast of a batch depends on beside its plan. */
     private record Key(

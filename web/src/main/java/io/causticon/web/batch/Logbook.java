@@ -6,7 +6,7 @@ import io.causticon.core.entry.QuickContext;
 import io.causticon.core.entry.QuickLine;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -106,7 +106,7 @@ public class Logbook {
         }
         List<Entry> lines = new ArrayList<>(reading.entries());
         if (reading.at().isEmpty() && lines.stream().anyMatch(Entry.StageReached.class::isInstance)) {
-            batter.ifPresent(t -> lines.add(new Entry.TemperatureRead(Spot.BATTER, t)));
+            batter.ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
         }
         batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey);
     }

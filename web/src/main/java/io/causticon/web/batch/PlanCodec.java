@@ -1,6 +1,8 @@
 package io.causticon.web.batch;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
@@ -8,7 +10,7 @@ import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.PlanCheck;
@@ -26,7 +28,6 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.core.substance.Fat;
-import io.causticon.web.shared.Recent;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -48,14 +49,14 @@ public class PlanCodec {
     private record FatKept(
             String id, double grams, @Nullable String lot, @Nullable Double certified, @Nullable OwnFat own) {}
 
-    private record LiquidKept(String id, double share, boolean frozen, @Nullable Joins joins) {}
+    private record LiquidKept(String id, double share, boolean frozen, @Nullable AdditionStage joins) {}
 
     private record AdditiveKept(
             String id,
             double grams,
             Dose.@Nullable Way way,
             double value,
-            @Nullable Joins joins,
+            @Nullable AdditionStage joins,
             @Nullable OwnFragrance own) {}
 
     private record ExtraKept(String id, Dose.Way way, double value, @Nullable OwnFragrance own) {}
@@ -105,7 +106,7 @@ public class PlanCodec {
     private static final int REMEMBERED = 500;
     private static final Catalogue TABLES = Catalogue.standard();
 
-    private final Recent<String, BatchPlan> recent = new Recent<>(REMEMBERED);
+    private final Cache<String, BatchPlan> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     private final JsonMapper mapper = JsonMapper.builder()
             .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
@@ -230,7 +231,7 @@ public class PlanCodec {
                                 TABLES.liquid(p.id()),
                                 Share.fraction(p.share()),
                                 p.frozen(),
-                                p.joins() == null ? Joins.LYE : p.joins()))
+                                p.joins() == null ? AdditionStage.LYE : p.joins()))
                         .toList(),
                 k.additives().stream().map(PlanCodec::additive).toList());
         return new BatchPlan(

@@ -9,7 +9,7 @@ import io.causticon.core.entry.OnStrip;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
@@ -125,10 +125,10 @@ final class StripLayout {
         }
         loaf.ifPresent(this::forecast);
         room();
-        series(Spot.LYE, "lye");
-        series(Spot.FATS, "fats");
-        series(Spot.BATTER, "batter");
-        series(Spot.CORE, "core");
+        series(MeasurementPoint.LYE, "lye");
+        series(MeasurementPoint.FATS, "fats");
+        series(MeasurementPoint.BATTER, "batter");
+        series(MeasurementPoint.CORE, "core");
     }
 
     private LinearAxis temperatureAxis() {
@@ -143,20 +143,20 @@ final class StripLayout {
         return new LinearAxis(highest + 8, 8, Lane.TEMPERATURE.top, Lane.TEMPERATURE.bottom);
     }
 
-    private void series(Spot spot, String style) {
+    private void series(MeasurementPoint spot, String style) {
         SvgPath path = new SvgPath();
         List<BatchLog.Timed<Entry.TemperatureRead>> readings = readings(spot);
         readings.forEach(t -> path.to(x(t.at()), y(t.entry().temperature())));
-        if (spot != Spot.CORE) {
+        if (spot != MeasurementPoint.CORE) {
             drawing.path(path.open(), "curve stroke-" + style);
         }
         readings.forEach(t -> drawing.mark(style, x(t.at()), y(t.entry().temperature())));
-        if (!readings.isEmpty() && spot != Spot.CORE && spot != Spot.BATTER) {
+        if (!readings.isEmpty() && spot != MeasurementPoint.CORE && spot != MeasurementPoint.BATTER) {
             BatchLog.Timed<Entry.TemperatureRead> highest = highest(readings);
             // Fats mostly come in under the falling lye: their name then stands below, off its curve.
-            boolean below = spot == Spot.FATS
-                    && !readings(Spot.LYE).isEmpty()
-                    && highest(readings(Spot.LYE)).entry().temperature().isAbove(highest.entry().temperature());
+            boolean below = spot == MeasurementPoint.FATS
+                    && !readings(MeasurementPoint.LYE).isEmpty()
+                    && highest(readings(MeasurementPoint.LYE)).entry().temperature().isAbove(highest.entry().temperature());
             drawing.textMiddle(
                     x(highest.at()),
                     y(highest.entry().temperature()) + (below ? 22 : -10),
@@ -171,12 +171,12 @@ final class StripLayout {
                 .orElseThrow();
     }
 
-    private List<BatchLog.Timed<Entry.TemperatureRead>> readings(Spot spot) {
+    private List<BatchLog.Timed<Entry.TemperatureRead>> readings(MeasurementPoint spot) {
         return log.of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == spot).toList();
     }
 
     private void room() {
-        readings(Spot.ROOM).stream().findFirst().ifPresent(t -> {
+        readings(MeasurementPoint.ROOM).stream().findFirst().ifPresent(t -> {
             double y = y(t.entry().temperature());
             drawing.line(x(t.at()), y, x(now), y, "room").textEnd(x(now) - 6, y - 5, "room", "note");
         });

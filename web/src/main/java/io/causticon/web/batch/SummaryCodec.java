@@ -6,7 +6,7 @@ import io.causticon.core.formula.Vessel;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Purpose;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
@@ -54,8 +54,8 @@ final class SummaryCodec {
         row.fatGrams = plan.formula().fatMass().grams();
         row.bars = batch.log().last(Entry.Cut.class).map(c -> c.entry().bars()).orElse(0);
         row.lastBarGrams = batch.log().last(Entry.BarWeighed.class).map(b -> b.entry().mass().grams()).orElse(null);
-        row.lyeCelsius = lastRead(batch, Spot.LYE);
-        row.fatsCelsius = lastRead(batch, Spot.FATS);
+        row.lyeCelsius = lastRead(batch, MeasurementPoint.LYE);
+        row.fatsCelsius = lastRead(batch, MeasurementPoint.FATS);
         row.lyeIsIn = batch.log().first(Entry.LyeIntoFats.class).isPresent();
         row.wasPoured = batch.log().first(Entry.Poured.class).isPresent();
         row.lyeVessel = name(plan.lyeVessel());
@@ -110,7 +110,7 @@ final class SummaryCodec {
                 row.look);
     }
 
-    private static @Nullable Double lastRead(Batch batch, Spot spot) {
+    private static @Nullable Double lastRead(Batch batch, MeasurementPoint spot) {
         return batch.log().of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot)
                 .reduce((earlier, later) -> later)

@@ -6,7 +6,7 @@ import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.ProblemKey;
@@ -209,7 +209,7 @@ class BenchController {
                 check(form.name(), mass);
             }
             List<Entry> lines = new ArrayList<>(List.of(entry(form, mass, batches.get(batch).names())));
-            batterNow(batch, carried).ifPresent(t -> lines.add(new Entry.TemperatureRead(Spot.BATTER, t)));
+            batterNow(batch, carried).ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
             logbook.log(batch, lines, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
         } catch (ProblemsException e) {
@@ -343,7 +343,7 @@ class BenchController {
         model.asMap().putIfAbsent("deviceProblem", "");
         model.asMap().putIfAbsent("asWords", "");
         model.addAttribute("freeDevices", devices.choices(id));
-        model.addAttribute("spots", Spot.values());
+        model.addAttribute("spots", MeasurementPoint.values());
         model.addAttribute("quick", quick);
         model.addAttribute("problem", problem);
         model.addAttribute("at", carried.at());

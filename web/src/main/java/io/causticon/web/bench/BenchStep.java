@@ -4,7 +4,7 @@ import io.causticon.core.forecast.SecondFeed;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.WeighingOrder;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
@@ -75,6 +75,6 @@ enum BenchStep {
     /** Who does not log portions tells by a hot reading that the lye is in; a probe that waits in cold milk tells nothing. */
     private static boolean hotWithoutPortions(BatchLog log) {
         return log.first(Entry.PortionFed.class).isEmpty()
-                && log.has(Entry.TemperatureRead.class, t -> t.spot() == Spot.LYE && t.temperature().isAbove(HOT));
+                && log.has(Entry.TemperatureRead.class, t -> t.spot() == MeasurementPoint.LYE && t.temperature().isAbove(HOT));
     }
 }

@@ -4,7 +4,7 @@ import io.causticon.core.forecast.Matching;
 import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
@@ -22,7 +22,7 @@ final class MatchChart {
     private MatchChart() {}
 
     static BenchPage.Chart of(BatchLog log, Matching matching, Formats formats) {
-        double first = Stream.of(Spot.LYE, Spot.FATS)
+        double first = Stream.of(MeasurementPoint.LYE, MeasurementPoint.FATS)
                 .flatMap(spot -> readings(log, spot).stream())
                 .mapToDouble(CoolingFit.Reading::minute)
                 .min()
@@ -32,7 +32,7 @@ final class MatchChart {
                 .orElse(0.0);
         double from = Math.floor(first / 5) * 5;
         double to = Math.max(from + LEAST_SPAN, Math.min(matching.now() + 200, Math.max(matching.now() + AHEAD, meets + 10)));
-        double highest = Stream.of(Spot.LYE, Spot.FATS)
+        double highest = Stream.of(MeasurementPoint.LYE, MeasurementPoint.FATS)
                         .flatMap(spot -> readings(log, spot).stream())
                         .mapToDouble(CoolingFit.Reading::celsius)
                         .max()
@@ -40,12 +40,12 @@ final class MatchChart {
                 + MARGIN;
         double lowest = Math.min(
                 Math.min(20, matching.window().low() - MARGIN),
-                readings(log, Spot.LYE).stream().mapToDouble(CoolingFit.Reading::celsius).min().orElse(20) - MARGIN);
+                readings(log, MeasurementPoint.LYE).stream().mapToDouble(CoolingFit.Reading::celsius).min().orElse(20) - MARGIN);
         TemperatureChart chart =
                 new TemperatureChart("Lye and fats, measured and where they are going", formats, from, to, lowest, Math.max(55, highest));
         chart.window(matching.window());
-        pot(chart, log, Spot.LYE, "lye", matching.lye(), matching.now(), to);
-        pot(chart, log, Spot.FATS, "fats", matching.fats(), matching.now(), to);
+        pot(chart, log, MeasurementPoint.LYE, "lye", matching.lye(), matching.now(), to);
+        pot(chart, log, MeasurementPoint.FATS, "fats", matching.fats(), matching.now(), to);
         matching.meeting()
                 .filter(m -> Double.isFinite(m.median()) && m.median() > matching.now() && m.median() <= to)
                 .ifPresent(m -> {
@@ -56,7 +56,7 @@ final class MatchChart {
         return new BenchPage.Chart(chart.done(), chart.rows());
     }
 
-    private static List<CoolingFit.Reading> readings(BatchLog log, Spot spot) {
+    private static List<CoolingFit.Reading> readings(BatchLog log, MeasurementPoint spot) {
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot)
                 .map(t -> new CoolingFit.Reading(
@@ -65,7 +65,7 @@ final class MatchChart {
     }
 
     private static void pot(
-            TemperatureChart chart, BatchLog log, Spot spot, String style, Optional<CoolingFit> fit, double now, double to) {
+            TemperatureChart chart, BatchLog log, MeasurementPoint spot, String style, Optional<CoolingFit> fit, double now, double to) {
         List<CoolingFit.Reading> readings = readings(log, spot);
         fit.ifPresent(f -> {
             double from = readings.get(readings.size() - 1).minute();

@@ -1,7 +1,7 @@
 package io.causticon.web.bench;
 
 import io.causticon.core.forecast.Rescue;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.SettingFat;
 import io.causticon.core.making.BatterStep;
 import io.causticon.core.making.BatterSteps;
@@ -15,7 +15,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MixMethod;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;
@@ -142,7 +142,7 @@ final class MixPages {
 
     /** A batter that is thick while its hard fats set may not be at trace at all. */
     private Optional<String> doubt() {
-        Optional<Temperature> read = facts.lastBefore(Spot.BATTER, now);
+        Optional<Temperature> read = facts.lastBefore(MeasurementPoint.BATTER, now);
         boolean thickened = batch.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
         return read.filter(t -> thickened && !facts.wasPoured())
                 .flatMap(t -> SettingFat.at(batch.plan().formula(), t)
@@ -278,7 +278,7 @@ final class MixPages {
 
     private static String when(BatterStep s) {
         boolean added = s.kind() == BatterStep.Kind.ADD && s.portion() == null;
-        return s.when() == Joins.TRACE && !added ? "" : WhenWords.ofAdditive(s.when());
+        return s.when() == AdditionStage.TRACE && !added ? "" : WhenWords.ofAdditive(s.when());
     }
 
     /** What the log calls it: its short name where that is understood. */

@@ -6,7 +6,7 @@ import io.causticon.core.formula.Vessel;
 import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchLogged;
@@ -69,9 +69,9 @@ class PotMemory {
             BatchFacts facts = batch.facts(clock.instant());
             return new Timing(
                     name(batch.plan().lyeVessel()),
-                    Matching.timed(facts, Spot.LYE, room, in.at()),
+                    Matching.timed(facts, MeasurementPoint.LYE, room, in.at()),
                     name(batch.plan().fatsVessel()),
-                    Matching.timed(facts, Spot.FATS, room, in.at()));
+                    Matching.timed(facts, MeasurementPoint.FATS, room, in.at()));
         });
     }
 

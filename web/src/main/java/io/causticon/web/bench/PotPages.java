@@ -7,7 +7,7 @@ import io.causticon.core.forecast.PotSegments;
 import io.causticon.core.forecast.SecondFeed;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.FatPortion;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingFit;
@@ -19,8 +19,8 @@ import io.causticon.core.heat.PotCooling;
 import io.causticon.core.making.PotAddition;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -68,7 +68,7 @@ final class PotPages {
     }
 
     BenchPage.Pot lyePot() {
-        Optional<Temperature> read = facts.lastBefore(Spot.LYE, now);
+        Optional<Temperature> read = facts.lastBefore(MeasurementPoint.LYE, now);
         Optional<SecondFeed> second = SecondFeed.of(batch.plan(), batch.log(), room, read);
         PotOutlook pot = PotOutlook.of(batch.plan(), batch.log(), room, now);
         boolean clear = batch.log().first(Entry.LyeClear.class).isPresent();
@@ -77,7 +77,7 @@ final class PotPages {
         }
         boolean allIn = pot.fed() >= pot.portions();
         return new BenchPage.Pot(
-                EntryWords.spot(Spot.LYE),
+                EntryWords.spot(MeasurementPoint.LYE),
                 read.map(formats::temperatureNumber).orElse("\u2013"),
                 formats.temperatureUnit(),
                 says(pot, read),
@@ -91,14 +91,14 @@ final class PotPages {
                 clear,
                 false,
                 clear ? List.of() : List.of(iceBath(pot)),
-                additions(Joins.LYE));
+                additions(AdditionStage.LYE));
     }
 
     /** Milk into cooled lye: portions, limit and alarm of their own. */
     private BenchPage.Pot secondFeed(SecondFeed feed, PotOutlook pot, Optional<Temperature> read) {
         String next = "portion " + (feed.fed() + 1) + "/" + feed.portions();
         return new BenchPage.Pot(
-                EntryWords.spot(Spot.LYE),
+                EntryWords.spot(MeasurementPoint.LYE),
                 read.map(formats::temperatureNumber).orElse("\u2013"),
                 formats.temperatureUnit(),
                 secondSays(feed, read),
@@ -112,7 +112,7 @@ final class PotPages {
                 true,
                 false,
                 List.of(iceBath(pot)),
-                additions(Joins.COOLED_LYE));
+                additions(AdditionStage.COOLED_LYE));
     }
 
     private static String secondName(SecondFeed feed) {
@@ -160,7 +160,7 @@ final class PotPages {
         return figures;
     }
 
-    private List<BenchPage.Addition> additions(Joins... here) {
+    private List<BenchPage.Addition> additions(AdditionStage... here) {
         return PotAddition.of(batch.plan(), batch.log()).stream()
                 .filter(a -> List.of(here).contains(a.when()))
                 .map(a -> new BenchPage.Addition(a.name(), WhenWords.ofAdditive(a.when()), formats.mass(a.mass()), formats.massInput(a.mass()) + " " + formats.massUnit(), a.done()))
@@ -291,7 +291,7 @@ final class PotPages {
     BenchPage.Pot matching() {
         Matching matching = Matching.of(batch.plan(), facts, maker.room(), maker.within(), memories, now);
         boolean fatsNext = matching.lye().isPresent() && matching.fats().isEmpty();
-        Spot spot = fatsNext ? Spot.FATS : Spot.LYE;
+        MeasurementPoint spot = fatsNext ? MeasurementPoint.FATS : MeasurementPoint.LYE;
         return new BenchPage.Pot(
                 EntryWords.spot(spot),
                 facts.lastBefore(spot, now).map(formats::temperatureNumber).orElse("\u2013"),
@@ -306,25 +306,25 @@ final class PotPages {
                 "",
                 true,
                 together(matching),
-                List.of(stand(Spot.LYE), stand(Spot.FATS)),
-                additions(Joins.COOLED_LYE, Joins.FATS));
+                List.of(stand(MeasurementPoint.LYE), stand(MeasurementPoint.FATS)),
+                additions(AdditionStage.COOLED_LYE, AdditionStage.FATS));
     }
 
     /** The jug is in ice water or not; where nothing was logged, as is usual for this liquor. */
     private BenchPage.Stand iceBath(PotOutlook pot) {
         boolean in = pot.setup().isInBath(pot.minute(now));
-        return new BenchPage.Stand(EntryWords.spot(Spot.LYE), List.of(
+        return new BenchPage.Stand(EntryWords.spot(MeasurementPoint.LYE), List.of(
                 new BenchPage.Place("room", "lye out of the bath", !in), new BenchPage.Place("ice bath", "lye ice bath", in)));
     }
 
-    private BenchPage.Stand stand(Spot spot) {
-        Surroundings in = PotSegments.of(batch.log(), spot, now).current().in();
+    private BenchPage.Stand stand(MeasurementPoint spot) {
+        Bath in = PotSegments.of(batch.log(), spot, now).current().in();
         String pot = EntryWords.spot(spot);
         return new BenchPage.Stand(pot, List.of(
-                new BenchPage.Place("room", pot + " out of the bath", in == Surroundings.ROOM),
-                new BenchPage.Place("ice", pot + " ice bath", in == Surroundings.ICE_BATH),
-                new BenchPage.Place("cold", pot + " cold bath", in == Surroundings.COLD_BATH),
-                new BenchPage.Place("warm", pot + " warm bath", in == Surroundings.WARM_BATH)));
+                new BenchPage.Place("room", pot + " out of the bath", in == Bath.ROOM),
+                new BenchPage.Place("ice", pot + " ice bath", in == Bath.ICE_BATH),
+                new BenchPage.Place("cold", pot + " cold bath", in == Bath.COLD_BATH),
+                new BenchPage.Place("warm", pot + " warm bath", in == Bath.WARM_BATH)));
     }
 
     private static boolean together(Matching m) {
@@ -346,16 +346,16 @@ final class PotPages {
         double lye = m.lye().orElseThrow().at(m.now());
         double fats = m.fats().orElseThrow().at(m.now());
         String window = degreesOnly(m.window().low()) + " to " + degrees(m.window().high());
-        List<Spot> bathed = Stream.of(Spot.LYE, Spot.FATS)
-                .filter(s -> PotSegments.of(batch.log(), s, now).current().in() != Surroundings.ROOM)
+        List<MeasurementPoint> bathed = Stream.of(MeasurementPoint.LYE, MeasurementPoint.FATS)
+                .filter(s -> PotSegments.of(batch.log(), s, now).current().in() != Bath.ROOM)
                 .toList();
         if (together(m)) {
             return bathed.isEmpty()
                     ? "They are together. Lye into the fats, through the strainer."
                     : "They are together. Out of the bath, then lye into the fats, through the strainer.";
         }
-        for (Spot spot : bathed) {
-            CoolingFit fit = (spot == Spot.LYE ? m.lye() : m.fats()).orElseThrow();
+        for (MeasurementPoint spot : bathed) {
+            CoolingFit fit = (spot == MeasurementPoint.LYE ? m.lye() : m.fats()).orElseThrow();
             if (pastTheAim(spot, fit.at(m.now() + HANDS)) >= -OUT_OF_BATH) {
                 return "Out of the bath with the " + EntryWords.spot(spot)
                         + (pastTheAim(spot, fit.at(m.now())) > OUT_OF_BATH ? ": it is past " : ": it is near ")
@@ -386,9 +386,9 @@ final class PotPages {
     }
 
     /** How far a pot in a bath has gone beyond the temperature that the plan mixes at, K; below zero while it is on its way. */
-    private double pastTheAim(Spot spot, double at) {
+    private double pastTheAim(MeasurementPoint spot, double at) {
         double above = at - batch.plan().mixAt().celsius();
-        return PotSegments.of(batch.log(), spot, now).current().in() == Surroundings.WARM_BATH ? above : -above;
+        return PotSegments.of(batch.log(), spot, now).current().in() == Bath.WARM_BATH ? above : -above;
     }
 
     private List<String> baths(Matching m) {
@@ -398,8 +398,8 @@ final class PotPages {
                 .filter(p -> p.fat().meltingRange() != null && p.mass().dividedBy(batch.plan().formula().fatMass()) > 0.3)
                 .findFirst()
                 .orElse(null);
-        Optional<Temperature> lye = facts.lastBefore(Spot.LYE, now);
-        if (solid != null && lye.isPresent() && lye.get().celsius() > SOLID_FATS && facts.lastBefore(Spot.FATS, now).isEmpty()) {
+        Optional<Temperature> lye = facts.lastBefore(MeasurementPoint.LYE, now);
+        if (solid != null && lye.isPresent() && lye.get().celsius() > SOLID_FATS && facts.lastBefore(MeasurementPoint.FATS, now).isEmpty()) {
             HeatTransfer transfer = HeatTransfer.of(batch.plan().formula(), lye.get(), room);
             words.add("Hot lye onto solid fats now: about " + formats.temperature(rounded(transfer.mix())) + ", "
                     + (transfer.melts() ? "clear." : transfer.hardest() + " stays cloudy below " + formats.temperature(rounded(transfer.clearFrom())) + "."));
@@ -432,12 +432,12 @@ final class PotPages {
                 "best chance", Formats.probability(x.best()) + " at " + formats.clock(
                         batch.log().begun().plusSeconds(Math.round(60 * x.bestMinute()))))));
         figures.add(new BenchPage.Figure("lye concentration", formats.percent(facts.concentration(), 1)));
-        known(memories.lye(), Spot.LYE).ifPresent(w -> figures.add(new BenchPage.Figure("lye vessel cools", w)));
-        known(memories.fats(), Spot.FATS).ifPresent(w -> figures.add(new BenchPage.Figure("pot of fats cools", w)));
+        known(memories.lye(), MeasurementPoint.LYE).ifPresent(w -> figures.add(new BenchPage.Figure("lye vessel cools", w)));
+        known(memories.fats(), MeasurementPoint.FATS).ifPresent(w -> figures.add(new BenchPage.Figure("pot of fats cools", w)));
         return figures;
     }
 
-    private Optional<String> known(CoolingMemory memory, Spot spot) {
+    private Optional<String> known(CoolingMemory memory, MeasurementPoint spot) {
         if (memory.batches() == 0) {
             return Optional.empty();
         }

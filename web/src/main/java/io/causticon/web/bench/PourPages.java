@@ -10,8 +10,8 @@ import io.causticon.core.mould.Line;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Keeping;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
@@ -66,10 +66,10 @@ final class PourPages {
                 overflow(),
                 List.of(
                         check("Tapped", "tapped", batch.log().first(Entry.AirTapped.class).isPresent()),
-                        check("Sprayed", "spray", was(Keeping.SPRAYED)),
-                        check("Covered", "cover", was(Keeping.COVERED)),
-                        check("Insulated", "insulate", was(Keeping.INSULATED)),
-                        check("Fridge", "fridge", was(Keeping.FRIDGE))),
+                        check("Sprayed", "spray", was(MouldCare.SPRAYED)),
+                        check("Covered", "cover", was(MouldCare.COVERED)),
+                        check("Insulated", "insulate", was(MouldCare.INSULATED)),
+                        check("Fridge", "fridge", was(MouldCare.FRIDGE))),
                 room(),
                 loaf.isPresent() ? "What the core will do" : "",
                 loaf.map(this::figures).orElse(List.of()));
@@ -124,14 +124,14 @@ final class PourPages {
         return new PourPage.Check(words, tap, done);
     }
 
-    private boolean was(Keeping keeping) {
+    private boolean was(MouldCare keeping) {
         return batch.log().has(Entry.Kept.class, k -> k.keeping() == keeping);
     }
 
     private List<BenchPage.Figure> room() {
         List<BenchPage.Figure> figures = new ArrayList<>();
         batch.log().of(Entry.TemperatureRead.class)
-                .filter(t -> t.entry().spot() == Spot.ROOM)
+                .filter(t -> t.entry().spot() == MeasurementPoint.ROOM)
                 .reduce((a, b) -> b)
                 .ifPresentOrElse(
                         t -> figures.add(new BenchPage.Figure("room", formats.temperature(t.entry().temperature()))),

@@ -16,11 +16,11 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
-import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Presence;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
@@ -115,7 +115,7 @@ final class DemoBatch {
 
     /** Lye pot and fats, read until they are close enough. */
     DemoBatch potsMatched() {
-        at(11, new Entry.TemperatureRead(Spot.ROOM, noisy(room.celsius())));
+        at(11, new Entry.TemperatureRead(MeasurementPoint.ROOM, noisy(room.celsius())));
         at(LYE_STARTS - 1, new Entry.ReadyForLye(List.of("goggles, gloves, sleeves on", "air moving, children and animals out", "water at hand")));
         int portions = 4;
         for (int i = 0; i < portions; i++) {
@@ -123,27 +123,27 @@ final class DemoBatch {
         }
         Temperature peak = LyePeak.of(plan, room).expected();
         Weights planned = Weights.planned(plan.formula());
-        CoolingBody lye = Pots.inRoom(plan, planned, Spot.LYE, room).body(peak, room);
+        CoolingBody lye = Pots.inRoom(plan, planned, MeasurementPoint.LYE, room).body(peak, room);
         Temperature melted = Temperature.celsius(Math.min(FATS_MELTED_AT, plan.mixAt().celsius() + MELTED_ABOVE_MIX));
-        CoolingBody fats = Pots.inRoom(plan, planned, Spot.FATS, room).body(melted, room);
+        CoolingBody fats = Pots.inRoom(plan, planned, MeasurementPoint.FATS, room).body(melted, room);
         // Fats are melted last, so that they come down together with the lye.
         double fatsAt = Math.max(
                 FATS_READ, Math.min(LONGEST_WAIT, LYE_STARTS + 6 + lye.minutesTo(plan.mixAt())) - fats.minutesTo(plan.mixAt()));
         for (double m : new double[] {1, 2.5, 4.5}) {
             double rising = room.celsius() + (peak.celsius() - room.celsius()) * (1 - Math.exp(-m / 1.4));
-            at(LYE_STARTS + m, new Entry.TemperatureRead(Spot.LYE, noisy(rising)));
+            at(LYE_STARTS + m, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(rising)));
         }
         at(LYE_STARTS + 7, new Entry.LyeClear());
         lyeIn = LYE_STARTS + 8;
         while (!matched(lye, fats, fatsAt, lyeIn)) {
-            at(lyeIn, new Entry.TemperatureRead(Spot.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
+            at(lyeIn, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
             if (lyeIn > fatsAt) {
-                at(lyeIn + 0.6, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
+                at(lyeIn + 0.6, new Entry.TemperatureRead(MeasurementPoint.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
             }
             lyeIn += lyeIn < 40 || lyeIn > fatsAt - 8 ? 8 : 16;
         }
-        at(lyeIn - 1, new Entry.TemperatureRead(Spot.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
-        at(lyeIn - 0.5, new Entry.TemperatureRead(Spot.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
+        at(lyeIn - 1, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
+        at(lyeIn - 0.5, new Entry.TemperatureRead(MeasurementPoint.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
         return this;
     }
 
@@ -191,7 +191,7 @@ final class DemoBatch {
         double when = lyeIn + light + 1;
         at(when, new Entry.Added(Names.of(plan).substance(what), Mass.grams(grams), null, null));
         at(when + 0.8, new Entry.StageReached(Stage.MASH, Names.of(plan).substance(what)));
-        at(when + 1.5, new Entry.TemperatureRead(Spot.BATTER, noisy(plan.mixAt().celsius() + 19)));
+        at(when + 1.5, new Entry.TemperatureRead(MeasurementPoint.BATTER, noisy(plan.mixAt().celsius() + 19)));
         at(when + 2, new Entry.Observed("hot-mash", Presence.SEEN));
         poured = when + 5;
         minute = poured;
@@ -199,7 +199,7 @@ final class DemoBatch {
     }
 
     /** Poured and kept in some way; the core read now and then, gel seen as far as the model says. */
-    DemoBatch pouredAndKept(Keeping... keepings) {
+    DemoBatch pouredAndKept(MouldCare... keepings) {
         Temperature batter = noisy(plan.mixAt().celsius() - 0.5);
         at(poured, new Entry.Poured(batter));
         for (int i = 0; i < keepings.length; i++) {
@@ -214,7 +214,7 @@ final class DemoBatch {
     private void core(LoafHistory history) {
         loaf = history;
         for (double hours : new double[] {0.4, 1, 1.8, 2.6, 3.5, 5, 8, 14}) {
-            at(poured + 60 * hours, new Entry.TemperatureRead(Spot.CORE, noisy(history.coreAt(hours))));
+            at(poured + 60 * hours, new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(history.coreAt(hours))));
         }
         GelExtent extent =
                 switch (history.extent()) {
@@ -229,7 +229,7 @@ final class DemoBatch {
     DemoBatch probed(int readings) {
         for (int i = 1; i <= readings && loaf != null; i++) {
             double hours = 20.0 * i / readings;
-            at(poured + 60 * hours, new Entry.TemperatureRead(Spot.CORE, noisy(loaf.coreAt(hours))));
+            at(poured + 60 * hours, new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(loaf.coreAt(hours))));
         }
         return this;
     }

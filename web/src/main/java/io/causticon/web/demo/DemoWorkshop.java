@@ -10,14 +10,14 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.quantity.Mass;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Role;
@@ -148,14 +148,14 @@ class DemoWorkshop implements ApplicationRunner {
     private void cleanOnes() {
         watched(keep(INES, onTheBench()));
         keep(ODD, batch(DemoRecipes.ryeBeerTar(), 0.36, 2)
-                .weighed().potsMatched().mixedTo(Stage.MEDIUM).ricedAfter("tarred hemp", 18, "TH-2").pouredAndKept(Keeping.INSULATED));
+                .weighed().potsMatched().mixedTo(Stage.MEDIUM).ricedAfter("tarred hemp", 18, "TH-2").pouredAndKept(MouldCare.INSULATED));
         keep(INES, batch(DemoRecipes.juniper(), 1.35, 3)
-                .weighed().potsMatched().mixedTo(Stage.MEDIUM).added("rosemary", 36, "RO-2").pouredAndKept(Keeping.COVERED));
+                .weighed().potsMatched().mixedTo(Stage.MEDIUM).added("rosemary", 36, "RO-2").pouredAndKept(MouldCare.COVERED));
         keep(ODD, batch(DemoRecipes.brine(), 4.2, 5)
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(Keeping.COVERED)
+                .pouredAndKept(MouldCare.COVERED)
                 .unmouldedAndCut(12)
                 .day(3.1, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM)));
         keep(INES, batch(DemoRecipes.seaBuckthorn(), 21.2, 7)
@@ -163,7 +163,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
                 .added("lavender", 24, "LV-4")
-                .pouredAndKept(Keeping.INSULATED)
+                .pouredAndKept(MouldCare.INSULATED)
                 .unmouldedAndCut(14)
                 .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
                 .day(14.4, new Entry.PhRead(9.8, PhMethod.METER)));
@@ -172,7 +172,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
                 .added("tarred hemp", 20, "TH-1")
-                .pouredAndKept(Keeping.INSULATED)
+                .pouredAndKept(MouldCare.INSULATED)
                 .unmouldedAndCut(12)
                 .day(4, new Entry.WashTested(WashFeel.CALM))
                 .day(9, new Entry.TouchTested(TouchFeel.FIRM), new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
@@ -183,7 +183,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.LIGHT)
-                .pouredAndKept(Keeping.COVERED)
+                .pouredAndKept(MouldCare.COVERED)
                 .unmouldedAndCut(24)
                 .day(8, new Entry.TouchTested(TouchFeel.SOFT))
                 .day(12, new Entry.WashTested(WashFeel.CALM))
@@ -205,7 +205,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .jugWithoutTare("lard", "second jug")
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(Keeping.COVERED)
+                .pouredAndKept(MouldCare.COVERED)
                 .unmouldedAndCut(12)
                 .day(4.1, seen("thick-crust"))
                 .day(7.2, new Entry.PhRead(9, PhMethod.STRIP), absent("white-spots"))
@@ -215,7 +215,7 @@ class DemoWorkshop implements ApplicationRunner {
         keep(ODD, milk.atMinute(19, seen("liquor-orange"))
                 .atMinute(20, seen("burnt-smell"))
                 .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(Keeping.FRIDGE)
+                .pouredAndKept(MouldCare.FRIDGE)
                 .unmouldedAndCut(9)
                 .day(6, new Entry.WashTested(WashFeel.CALM)));
         keep(INES, batch(DemoRecipes.cloveLantern(), 33.1, 9)
@@ -223,7 +223,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .potsMatched()
                 .mixedTo(Stage.LIGHT)
                 .seizedAfter("clove", 10)
-                .pouredAndKept(Keeping.COVERED)
+                .pouredAndKept(MouldCare.COVERED)
                 .unmouldedAndCut(10)
                 .day(3, absent("white-spots"))
                 .day(6, new Entry.WashTested(WashFeel.CALM)));
@@ -231,7 +231,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(Keeping.INSULATED)
+                .pouredAndKept(MouldCare.INSULATED)
                 .day(0.2, seen("crack"), seen("heaved"))
                 .unmouldedAndCut(12)
                 .day(2.2, absent("white-spots"), absent("tunnels"))
@@ -256,8 +256,8 @@ class DemoWorkshop implements ApplicationRunner {
     }
 
     private void watched(BatchId bench) {
-        devices.watch(devices.add("probe 1", DeviceKind.THERMOMETER, true).device().id(), bench, Spot.LYE, null, null);
-        devices.watch(devices.add("probe 2", DeviceKind.THERMOMETER, true).device().id(), bench, Spot.FATS, null, null);
+        devices.watch(devices.add("probe 1", DeviceKind.THERMOMETER, true).device().id(), bench, MeasurementPoint.LYE, null, null);
+        devices.watch(devices.add("probe 2", DeviceKind.THERMOMETER, true).device().id(), bench, MeasurementPoint.FATS, null, null);
         devices.add("bench scale", DeviceKind.SCALE, true);
     }
 

@@ -2,7 +2,7 @@ package io.causticon.web.demo;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.quantity.Temperature;
@@ -79,7 +79,7 @@ class FillWorkshop implements ApplicationRunner {
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(Keeping.INSULATED)
+                .pouredAndKept(MouldCare.INSULATED)
                 .probed(READINGS)
                 .unmouldedAndCut(12)
                 .day(4, new Entry.WashTested(WashFeel.CALM));

@@ -1,6 +1,6 @@
 package io.causticon.web.device;
 
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
@@ -51,7 +51,7 @@ public class BenchDevices {
     /** What a thermometer in the batter shows, if one is there and speaks. */
     public Optional<Temperature> batterNow(BatchId batch) {
         return devices.watching(batch).stream()
-                .filter(d -> d.kind() == DeviceKind.THERMOMETER && d.spot() == Spot.BATTER)
+                .filter(d -> d.kind() == DeviceKind.THERMOMETER && d.spot() == MeasurementPoint.BATTER)
                 .filter(d -> readings.silence(d.id()).filter(s -> s.compareTo(DEAD_AFTER) < 0).isPresent())
                 .flatMap(d -> readings.latest(d.id()).stream())
                 .map(r -> Temperature.celsius(r.value()))
@@ -115,7 +115,7 @@ public class BenchDevices {
         };
     }
 
-    private static String mark(Spot spot) {
+    private static String mark(MeasurementPoint spot) {
         return spot == null ? "lye" : spot.name().toLowerCase(Locale.ROOT);
     }
 }

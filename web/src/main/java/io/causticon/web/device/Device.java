@@ -1,6 +1,6 @@
 package io.causticon.web.device;
 
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.web.batch.BatchId;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -21,7 +21,7 @@ public record Device(
         DeviceKind kind,
         boolean simulated,
         @Nullable BatchId batch,
-        @Nullable Spot spot,
+        @Nullable MeasurementPoint spot,
         @Nullable Integer everySeconds,
         @Nullable Double onChange,
         long forgottenTo) {}

@@ -3,7 +3,7 @@ package io.causticon.web.device;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TemperatureNotation;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
@@ -83,7 +83,7 @@ class DeviceController {
             @PathVariable UUID batch,
             @ModelAttribute("maker") Maker maker,
             @RequestParam UUID device,
-            @RequestParam(required = false) @Nullable Spot spot,
+            @RequestParam(required = false) @Nullable MeasurementPoint spot,
             @RequestParam(defaultValue = "") String everySeconds,
             @RequestParam(defaultValue = "") String onChange,
             @RequestParam(defaultValue = "") String step,

@@ -1,6 +1,6 @@
 package io.causticon.web.device;
 
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.shared.Kept;
 import jakarta.persistence.Entity;
@@ -42,7 +42,7 @@ class DeviceRow {
                         k,
                         simulated,
                         batchId == null ? null : new BatchId(batchId),
-                        spot == null ? null : Kept.choice(Spot.class, spot).orElse(null),
+                        spot == null ? null : Kept.choice(MeasurementPoint.class, spot).orElse(null),
                         everySeconds != null && everySeconds > 0 ? everySeconds : null,
                         onChange != null && onChange > 0 ? onChange : null,
                         lastSequence));

@@ -1,6 +1,6 @@
 package io.causticon.web.device;
 
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.batch.BatchId;
@@ -97,7 +97,7 @@ public class DeviceService {
      * @param onChange rule, in the device's base unit; null for none
      */
     @Transactional
-    public void watch(UUID device, BatchId batch, @Nullable Spot spot, @Nullable Integer everySeconds, @Nullable Double onChange) {
+    public void watch(UUID device, BatchId batch, @Nullable MeasurementPoint spot, @Nullable Integer everySeconds, @Nullable Double onChange) {
         if (everySeconds != null && (everySeconds < 1 || everySeconds > MOST_SECONDS)) {
             throw ProblemsException.of(
                     "everySeconds", everySeconds < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A rule in seconds",
@@ -110,7 +110,7 @@ public class DeviceService {
                 .filter(r -> !r.retired)
                 .orElseThrow(() -> new NotFoundException("device " + device));
         row.batchId = batch.value();
-        row.spot = row.kind.equals(DeviceKind.THERMOMETER.name()) ? (spot == null ? Spot.LYE : spot).name() : null;
+        row.spot = row.kind.equals(DeviceKind.THERMOMETER.name()) ? (spot == null ? MeasurementPoint.LYE : spot).name() : null;
         row.everySeconds = everySeconds;
         row.onChange = onChange;
     }

@@ -2,7 +2,7 @@ package io.causticon.web.device;
 
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.PhMethod;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchService;
@@ -104,7 +104,7 @@ public class Readings {
     static @Nullable Entry entry(Device device, double value) {
         return switch (device.kind()) {
             case THERMOMETER -> new Entry.TemperatureRead(
-                    device.spot() == null ? Spot.LYE : device.spot(), Temperature.celsius(value));
+                    device.spot() == null ? MeasurementPoint.LYE : device.spot(), Temperature.celsius(value));
             case PH_PEN -> new Entry.PhRead(value, PhMethod.METER);
             case SCALE -> null;
             case BLENDER -> value < 1 ? null : new Entry.BlenderBurst((int) Math.round(value));

@@ -1,8 +1,8 @@
 package io.causticon.web.device;
 
-import io.causticon.core.forecast.TrueReadings;
+import io.causticon.core.forecast.InstrumentSimulator;
 import io.causticon.core.heat.LoafEnsemble;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
@@ -86,7 +86,7 @@ class SimulatedDevices implements DisposableBean {
     }
 
     /** Put somewhere else, it begins anew. */
-    private record Place(UUID device, BatchId batch, @Nullable Spot spot) {}
+    private record Place(UUID device, BatchId batch, @Nullable MeasurementPoint spot) {}
 
     /** What one stand-in remembers. */
     private static final class Probe {
@@ -161,7 +161,7 @@ class SimulatedDevices implements DisposableBean {
     }
 
     private double truth(Device device, Batch batch, Probe probe, Instant now) {
-        TrueReadings readings = new TrueReadings(
+        InstrumentSimulator readings = new InstrumentSimulator(
                 batch.plan(), batch.log(), ROOM, probe.since, () -> loaves.of(batch, ROOM).map(LoafEnsemble::middle));
         return switch (device.kind()) {
             case SCALE -> readings.scale(now).grams();

@@ -8,7 +8,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.FormulaCheck;
 import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portions;
@@ -23,7 +23,7 @@ import io.causticon.core.mould.Mould;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.notation.Units;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.quantity.Interval;
@@ -73,7 +73,7 @@ final class PlanReader {
     record Result(Optional<BatchPlan> plan, Problems problems) {}
 
     /** An additive as typed, before the fats it is dosed by are known. */
-    private record Dosed(Additive additive, Dose dose, Joins joins) {}
+    private record Dosed(Additive additive, Dose dose, AdditionStage joins) {}
 
     Result read() {
         checkTexts();
@@ -91,7 +91,7 @@ final class PlanReader {
         Share superfat = fields.percent("superfat", form.get("superfat"), Share.NONE);
         LiquidTarget target = target();
         Temperature mixAt = fields.take(
-                () -> TemperatureNotation.readAt(Spot.BATTER, "mixAt", form.get("mixAt"), units), Temperature.celsius(40));
+                () -> TemperatureNotation.readAt(MeasurementPoint.BATTER, "mixAt", form.get("mixAt"), units), Temperature.celsius(40));
         Scales scales = new Scales(step("fatStep"), step("lyeStep"));
         Temperature freezer = form.has("freezer") ? freezer() : BatchPlan.USUAL_FREEZER;
         Process process = fields.choice("process", form.get("process"), Process.class, Process.COLD);
@@ -245,7 +245,7 @@ final class PlanReader {
                         liquid -> {
                             Share share = fields.percent(field, row.amount(), Share.NONE);
                             fields.checkShare(field, share);
-                            Joins joins = fields.choice(field, row.joins(), Joins.class, Joins.LYE);
+                            AdditionStage joins = fields.choice(field, row.joins(), AdditionStage.class, AdditionStage.LYE);
                             parts.add(new LiquidPart(liquid, share, "frozen".equals(row.state()), joins));
                         },
                         () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
@@ -273,7 +273,7 @@ final class PlanReader {
                 continue;
             }
             Dose dose = fields.dose(field, row.amount(), additive.get().name(), additive.get().gramsPerTeaspoon());
-            Joins joins = fields.choice(field, row.joins(), Joins.class, AdditivePortion.advised(additive.get()));
+            AdditionStage joins = fields.choice(field, row.joins(), AdditionStage.class, AdditivePortion.advised(additive.get()));
             dosed.add(new Dosed(additive.get(), dose, joins));
         }
         return dosed;

@@ -11,7 +11,7 @@ import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Cost;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidTarget.Way;
 import io.causticon.core.formula.Pouring.SizedBy;
 import io.causticon.core.formula.Sizing;
@@ -20,7 +20,7 @@ import io.causticon.core.formula.Weights;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.mould.Cutting;
 import io.causticon.core.mould.Mould;
-import io.causticon.core.preflight.Bite;
+import io.causticon.core.preflight.PlanRisk;
 import io.causticon.core.preflight.PreFlight;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.preflight.WorkshopFacts;
@@ -43,14 +43,14 @@ final class Reckoner {
 
     private static final int DRAWS = 10;
     private static final double ALARMING = 0.005;
-    private static final Map<Joins, String> WHEN = Map.of(
-            Joins.LYE, "",
-            Joins.COOLED_LYE, "into cooled lye",
-            Joins.FATS, "into the fats",
-            Joins.EMULSION, "at emulsion",
-            Joins.TRACE, "at trace",
-            Joins.LAST, "last second, by hand",
-            Joins.TOP, "on top");
+    private static final Map<AdditionStage, String> WHEN = Map.of(
+            AdditionStage.LYE, "",
+            AdditionStage.COOLED_LYE, "into cooled lye",
+            AdditionStage.FATS, "into the fats",
+            AdditionStage.EMULSION, "at emulsion",
+            AdditionStage.TRACE, "at trace",
+            AdditionStage.LAST, "last second, by hand",
+            AdditionStage.TOP, "on top");
 
     private final BatchPlan plan;
     private final Maker maker;
@@ -73,7 +73,7 @@ final class Reckoner {
     }
 
     /** What will bite, for a change that was tapped. */
-    List<Bite> bites() {
+    List<PlanRisk> bites() {
         return PreFlight.of(
                 plan, LyePeak.of(plan, maker.room()), LoafForecast.planned(plan, maker.room(), DRAWS), workshop);
     }
@@ -117,7 +117,7 @@ final class Reckoner {
                 PreFlight.of(plan, peak, loaf, workshop).stream().map(this::words).toList());
     }
 
-    private Reckoning.BiteWords words(Bite bite) {
+    private Reckoning.BiteWords words(PlanRisk bite) {
         return new Reckoning.BiteWords(
                 formats.phrase(bite.title()),
                 formats.phrase(bite.reason()),
@@ -197,7 +197,7 @@ final class Reckoner {
                 .toList();
     }
 
-    private static String when(Joins joins) {
+    private static String when(AdditionStage joins) {
         String words = WHEN.getOrDefault(joins, "");
         return words.isEmpty() ? "" : ", " + words;
     }

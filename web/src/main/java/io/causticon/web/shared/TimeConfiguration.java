@@ -19,6 +19,6 @@ class TimeConfiguration {
     Clock clock(
             @Value("${causticon.clock-speed:1}") double speed, @Value("${causticon.clock-from:}") String from) {
         Clock real = Clock.systemUTC();
-        return speed == 1 ? real : new HurriedClock(real, speed, from.isBlank() ? real.instant() : Instant.parse(from));
+        return speed == 1 ? real : new AcceleratedClock(real, speed, from.isBlank() ? real.instant() : Instant.parse(from));
     }
 }

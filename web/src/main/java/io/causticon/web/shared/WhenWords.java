@@ -1,6 +1,6 @@
 package io.causticon.web.shared;
 
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 
 /** When something joins, in the same words on the sheet, at the pots and at the batter. */
 public final class WhenWords {
@@ -8,16 +8,16 @@ public final class WhenWords {
     private WhenWords() {}
 
     /** Of a liquid; empty for the one that the lye is dissolved in. */
-    public static String ofLiquid(Joins joins) {
-        return joins == Joins.LYE ? "" : of(joins);
+    public static String ofLiquid(AdditionStage joins) {
+        return joins == AdditionStage.LYE ? "" : of(joins);
     }
 
     /** Of an additive. */
-    public static String ofAdditive(Joins joins) {
-        return joins == Joins.FATS ? "into the fats, before the lye" : of(joins);
+    public static String ofAdditive(AdditionStage joins) {
+        return joins == AdditionStage.FATS ? "into the fats, before the lye" : of(joins);
     }
 
-    private static String of(Joins joins) {
+    private static String of(AdditionStage joins) {
         return switch (joins) {
             case LYE -> "into the liquid, before the lye";
             case COOLED_LYE -> "into the cooled lye";

@@ -6,15 +6,15 @@ import io.causticon.core.entry.Names;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
-import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Presence;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
@@ -38,14 +38,14 @@ class CodecsTest {
     static Stream<Entry> everyKind() {
         return Stream.of(
                 new Entry.Weighed(Weighable.fat("lard"), Mass.grams(264), Tare.NOT_SAID, Named.called("second jug")),
-                new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(43.5)),
+                new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(43.5)),
                 new Entry.LyeIntoFats(),
                 new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(163.2)),
                 new Entry.ReadyForLye(List.of()),
                 new Entry.RestScaled(1.037037),
                 new Entry.PortionFed(3, 9),
                 new Entry.LyeClear(),
-                new Entry.Bathed(Spot.LYE, Surroundings.WARM_BATH),
+                new Entry.Bathed(MeasurementPoint.LYE, Bath.WARM_BATH),
                 new Entry.BlenderBurst(20),
                 new Entry.StageReached(Stage.RICED, new Named("eo-lavender", "lavender")),
                 new Entry.Added("lavender", Mass.grams(30)),
@@ -57,7 +57,7 @@ class CodecsTest {
                 new Entry.Behaved("tarred hemp", Behaviour.BROWNED),
                 new Entry.HumidityRead(62),
                 new Entry.Poured(null),
-                new Entry.Kept(Keeping.OVEN, Temperature.celsius(70)),
+                new Entry.Kept(MouldCare.OVEN, Temperature.celsius(70)),
                 new Entry.GelSeen(GelExtent.PARTIAL),
                 new Entry.Unmoulded(),
                 new Entry.Cut(12),

@@ -8,7 +8,7 @@ import io.causticon.core.observation.Named;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.quantity.Mass;
@@ -71,7 +71,7 @@ class StripLayoutTest {
 
     @Test
     void aReadingStandsAtItsMomentWithItsOwnMark() {
-        Drawing drawing = at(Duration.ofHours(1), new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(60)))
+        Drawing drawing = at(Duration.ofHours(1), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(60)))
                 .draw(METRIC);
         Drawing.Shape mark = of(drawing, "mark-lye").get(0);
         LogTimeAxis axis = StripLayout.axisOf(new Batch(like.id(), "T", like.plan(), 1, new BatchLog(BEGUN, lines)), NOW);
@@ -80,8 +80,8 @@ class StripLayoutTest {
 
     @Test
     void hotterStandsHigher() {
-        Drawing drawing = at(Duration.ofHours(1), new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(80)))
-                .at(Duration.ofHours(2), new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(40)))
+        Drawing drawing = at(Duration.ofHours(1), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(80)))
+                .at(Duration.ofHours(2), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(40)))
                 .draw(METRIC);
         List<Drawing.Shape> marks = of(drawing, "mark-lye");
         assertThat(Double.parseDouble(marks.get(0).y())).isLessThan(Double.parseDouble(marks.get(1).y()));

@@ -6,7 +6,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Catalogue;
@@ -60,14 +60,14 @@ class LyePotPageTest {
     @Test
     void aPotThatIsFarHotterThanItsLyeExplainsMayBoilOverAndIsTheHandsBusiness() {
         log(3, new Entry.PortionFed(1, 4));
-        log(1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(88)));
+        log(1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(88)));
         assertThat(page()).contains("It may boil over").contains("No more lye now. Step back, jug into cold water").contains("boiling");
     }
 
     @Test
     void asksForTheLiquidBeforeTheLyeAndFollowsIt() {
         assertThat(page()).contains("The liquid is taken to be at").contains("Read it before the lye, and the forecast follows");
-        log(1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(5)));
+        log(1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(5)));
         assertThat(page()).doesNotContain("is taken to be at").contains("liquid before the lye").contains("Lye into the liquid in 4 portions");
     }
 
@@ -76,7 +76,7 @@ class LyePotPageTest {
         id = batches.begin(
                 frozenMilk(), null, 1, Instant.now().minus(Duration.ofMinutes(15)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
         assertThat(page()).contains("Frozen liquid is taken to be at −18.0 °C");
-        log(1, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(7)));
+        log(1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(7)));
         assertThat(page()).containsPattern("It reads 7.0 °C: it has begun to thaw. All thawed it peaks near \\d+.0 °C, above 40.0 °C. No lye yet");
     }
 

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchId;
@@ -53,7 +53,7 @@ class MatchPageTest {
         return this;
     }
 
-    private MatchPageTest read(double minutesAgo, Spot spot, double celsius) {
+    private MatchPageTest read(double minutesAgo, MeasurementPoint spot, double celsius) {
         return log(minutesAgo, new Entry.TemperatureRead(spot, Temperature.celsius(celsius)));
     }
 
@@ -63,54 +63,54 @@ class MatchPageTest {
 
     @Test
     void asksForThePotThatWasNotReadYet() {
-        log(30, new Entry.PortionFed(1, 4)).log(25, new Entry.LyeClear()).read(5, Spot.LYE, 70);
+        log(30, new Entry.PortionFed(1, 4)).log(25, new Entry.LyeClear()).read(5, MeasurementPoint.LYE, 70);
         assertThat(page()).contains("Read the fats to see when the two meet");
     }
 
     @Test
     void saysWhenThePotsMeetWithABand() {
-        read(20, Spot.LYE, 72).read(20, Spot.FATS, 57).read(10, Spot.LYE, 63).read(10, Spot.FATS, 53).read(0.2, Spot.LYE, 57).read(0.2, Spot.FATS, 50);
+        read(20, MeasurementPoint.LYE, 72).read(20, MeasurementPoint.FATS, 57).read(10, MeasurementPoint.LYE, 63).read(10, MeasurementPoint.FATS, 53).read(0.2, MeasurementPoint.LYE, 57).read(0.2, MeasurementPoint.FATS, 50);
         assertThat(page()).containsPattern("Together in about \\d+ min, \\d+ (to \\d+|at the soonest), at \\d+ to \\d+ °C").contains("class=\"apart\"");
         assertThat(page()).contains("The same as a table").contains("lye, read").contains("fats, forecast");
     }
 
     @Test
     void potsThatAreCloseButTooWarmAreSaidWhenTheyAreThere() {
-        read(20, Spot.LYE, 66).read(20, Spot.FATS, 60).read(10, Spot.LYE, 60).read(10, Spot.FATS, 55.5).read(0.2, Spot.LYE, 55).read(0.2, Spot.FATS, 52);
+        read(20, MeasurementPoint.LYE, 66).read(20, MeasurementPoint.FATS, 60).read(10, MeasurementPoint.LYE, 60).read(10, MeasurementPoint.FATS, 55.5).read(0.2, MeasurementPoint.LYE, 55).read(0.2, MeasurementPoint.FATS, 52);
         assertThat(page()).containsPattern("Within 6 °C, and warmer than \\d+ to \\d+ °C. There in about \\d+ min, \\d+ to \\d+, or go on");
     }
 
     @Test
     void aSteelJugInTheWarmIsTakenOutInTimeAndWhenItIsPast() {
-        read(30, Spot.FATS, 62).read(4, Spot.LYE, 20).read(0.1, Spot.FATS, 55);
-        log(3, new Entry.Bathed(Spot.LYE, Surroundings.WARM_BATH));
-        read(0.3, Spot.LYE, 28);
+        read(30, MeasurementPoint.FATS, 62).read(4, MeasurementPoint.LYE, 20).read(0.1, MeasurementPoint.FATS, 55);
+        log(3, new Entry.Bathed(MeasurementPoint.LYE, Bath.WARM_BATH));
+        read(0.3, MeasurementPoint.LYE, 28);
         assertThat(page()).doesNotContain("Out of the bath");
-        read(0.1, Spot.LYE, 36.5);
+        read(0.1, MeasurementPoint.LYE, 36.5);
         assertThat(page()).contains("Out of the bath with the lye: it is near");
-        read(0.05, Spot.LYE, 46);
+        read(0.05, MeasurementPoint.LYE, 46);
         assertThat(page()).contains("Out of the bath with the lye: it is past");
     }
 
     @Test
     void aColdBathIsLeftFromTheOtherSide() {
-        read(40, Spot.LYE, 36).read(0.3, Spot.LYE, 32).read(5, Spot.FATS, 60);
-        log(4.5, new Entry.Bathed(Spot.FATS, Surroundings.COLD_BATH));
-        read(0.3, Spot.FATS, 47);
+        read(40, MeasurementPoint.LYE, 36).read(0.3, MeasurementPoint.LYE, 32).read(5, MeasurementPoint.FATS, 60);
+        log(4.5, new Entry.Bathed(MeasurementPoint.FATS, Bath.COLD_BATH));
+        read(0.3, MeasurementPoint.FATS, 47);
         assertThat(page()).doesNotContain("Out of the bath");
-        read(0.1, Spot.FATS, 28);
+        read(0.1, MeasurementPoint.FATS, 28);
         assertThat(page()).contains("Out of the bath with the fats: it is past");
     }
 
     @Test
     void potsThatAreTooColdAreSaidToBe() {
-        read(20, Spot.LYE, 33).read(20, Spot.FATS, 31).read(0.2, Spot.LYE, 31).read(0.2, Spot.FATS, 29.5);
+        read(20, MeasurementPoint.LYE, 33).read(20, MeasurementPoint.FATS, 31).read(0.2, MeasurementPoint.LYE, 31).read(0.2, MeasurementPoint.FATS, 29.5);
         assertThat(page()).contains("but the fats are below 35 °C, where this recipe stays clear. Warm it a little");
     }
 
     @Test
     void potsThatAreTogetherAreSaidToBe() {
-        read(20, Spot.LYE, 44).read(20, Spot.FATS, 43).read(0.2, Spot.LYE, 39).read(0.2, Spot.FATS, 39);
+        read(20, MeasurementPoint.LYE, 44).read(20, MeasurementPoint.FATS, 43).read(0.2, MeasurementPoint.LYE, 39).read(0.2, MeasurementPoint.FATS, 39);
         assertThat(page()).contains("They are together. Lye into the fats, through the strainer.").contains("class=\"together\"");
     }
 }

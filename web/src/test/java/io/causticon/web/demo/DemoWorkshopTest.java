@@ -8,7 +8,7 @@ import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Slip;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.casebook.CasebookService;
@@ -64,7 +64,7 @@ class DemoWorkshopTest {
     @Test
     void readsOnlyTemperaturesThatCanBe() {
         assertThat(NAMES).allSatisfy(name -> batch(name).log().of(Entry.TemperatureRead.class).forEach(t -> {
-            Spot spot = t.entry().spot();
+            MeasurementPoint spot = t.entry().spot();
             assertThat(spot.possibleCelsius().contains(t.entry().temperature().celsius()))
                     .as("%s: %s %s", name, spot, t.entry().temperature())
                     .isTrue();
@@ -107,6 +107,6 @@ class DemoWorkshopTest {
     }
 
     private double peak(String name) {
-        return batch(name).facts(Instant.now()).peak(Spot.CORE).orElseThrow().celsius();
+        return batch(name).facts(Instant.now()).peak(MeasurementPoint.CORE).orElseThrow().celsius();
     }
 }

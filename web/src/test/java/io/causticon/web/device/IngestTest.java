@@ -3,7 +3,7 @@ package io.causticon.web.device;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
@@ -107,7 +107,7 @@ class IngestTest {
         Batch like = batches.all().stream().filter(b -> b.name().equals("Ferry Bar")).findFirst().orElseThrow();
         var id = batches.begin(like.plan(), null, 1, Instant.now().minusSeconds(600), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
         DeviceService.Added probe = device(application, DeviceKind.THERMOMETER);
-        application.bean(DeviceService.class).watch(probe.device().id(), id, Spot.FATS, 60, null);
+        application.bean(DeviceService.class).watch(probe.device().id(), id, MeasurementPoint.FATS, 60, null);
         String at = Instant.now().minusSeconds(200).truncatedTo(ChronoUnit.SECONDS).toString();
         String later = Instant.now().minusSeconds(190).truncatedTo(ChronoUnit.SECONDS).toString();
         String due = Instant.now().minusSeconds(130).truncatedTo(ChronoUnit.SECONDS).toString();

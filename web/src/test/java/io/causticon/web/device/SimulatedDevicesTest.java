@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.PhMethod;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -38,7 +38,7 @@ class SimulatedDevicesTest {
         batches.log(id, List.of(new Entry.Poured(Temperature.celsius(40))), Instant.now().minus(Duration.ofHours(29)), "Ines", UUID.randomUUID().toString());
     }
 
-    private void put(DeviceKind kind, Spot spot) {
+    private void put(DeviceKind kind, MeasurementPoint spot) {
         UUID device = devices.add("stand-in " + UUID.randomUUID().toString().substring(0, 6), kind, true).device().id();
         devices.watch(device, id, spot, null, null);
     }
@@ -61,7 +61,7 @@ class SimulatedDevicesTest {
 
     @Test
     void aProbeInTheCoreFollowsTheLoaf(Browser browser) {
-        put(DeviceKind.THERMOMETER, Spot.CORE);
+        put(DeviceKind.THERMOMETER, MeasurementPoint.CORE);
         browser.signIn("ines").open("/bench/" + id + "?step=pour").waitUntilTrue(() -> shown(browser).isPresent());
         // After more than a day it has come down to the room, with what the probe is off by.
         assertThat(shown(browser).orElseThrow()).isBetween(16.0, 26.0);

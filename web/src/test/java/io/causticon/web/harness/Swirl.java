@@ -25,7 +25,7 @@ import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
@@ -98,8 +98,8 @@ public final class Swirl {
         before.add(new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
         before.add(new Entry.ReadyForLye(List.of()));
         before.add(new Entry.LyeClear());
-        before.add(new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(41)));
-        before.add(new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(40)));
+        before.add(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(41)));
+        before.add(new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(40)));
         batches.log(id, before, begun.plusSeconds(60), "Ines Harrow", UUID.randomUUID().toString());
         batches.log(id, List.of(new Entry.LyeIntoFats()), Instant.now().minus(ago), "Ines Harrow", UUID.randomUUID().toString());
         return id;
@@ -123,7 +123,7 @@ public final class Swirl {
         PotOutlook pot = PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(17.5), now);
         for (double minute = 1; minute < pot.minute(now); minute += 2) {
             double celsius = pot.unread(30).at(minute) + 1 + 0.15 * minute;
-            log(batches, id, now.minusSeconds(Math.round(840 - 60 * minute)), new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(celsius)));
+            log(batches, id, now.minusSeconds(Math.round(840 - 60 * minute)), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(celsius)));
         }
         return id;
     }
@@ -138,17 +138,17 @@ public final class Swirl {
         BatchId id = batches.begin(plan, null, 1, now.minus(Duration.ofMinutes(52)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
         Temperature room = Temperature.celsius(18);
         Weights weights = Weights.planned(plan.formula());
-        CoolingBody lye = Pots.inRoom(plan, weights, Spot.LYE, room).body(Temperature.celsius(79), room);
-        CoolingBody fats = Pots.inRoom(plan, weights, Spot.FATS, room).body(Temperature.celsius(57), room);
-        log(batches, id, now.minusSeconds(3000), new Entry.TemperatureRead(Spot.ROOM, room));
+        CoolingBody lye = Pots.inRoom(plan, weights, MeasurementPoint.LYE, room).body(Temperature.celsius(79), room);
+        CoolingBody fats = Pots.inRoom(plan, weights, MeasurementPoint.FATS, room).body(Temperature.celsius(57), room);
+        log(batches, id, now.minusSeconds(3000), new Entry.TemperatureRead(MeasurementPoint.ROOM, room));
         log(batches, id, now.minusSeconds(2700), new Entry.PortionFed(4, 4));
         log(batches, id, now.minusSeconds(2100), new Entry.LyeClear());
         double[] off = {0.4, -0.6, 0.5, -0.2, 0.3};
         for (int i = 0; i < off.length; i++) {
             double minute = 7 * i;
             Instant at = now.minusSeconds(Math.round(1740 - 60 * minute));
-            log(batches, id, at, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(lye.after(minute).celsius() + off[i])));
-            log(batches, id, at.plusSeconds(40), new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(fats.after(minute).celsius() - off[i])));
+            log(batches, id, at, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(lye.after(minute).celsius() + off[i])));
+            log(batches, id, at.plusSeconds(40), new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(fats.after(minute).celsius() - off[i])));
         }
         return id;
     }

@@ -3,7 +3,7 @@ package io.causticon.web.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
@@ -175,7 +175,7 @@ class MixingTest {
         DeviceService devices = application.bean(DeviceService.class);
         DeviceService.Added probe = devices.add("batter probe " + id.toString().substring(0, 8), DeviceKind.THERMOMETER, false);
         DeviceService.Added blender = devices.add("blender " + id.toString().substring(0, 8), DeviceKind.BLENDER, false);
-        devices.watch(probe.device().id(), id, Spot.BATTER, null, null);
+        devices.watch(probe.device().id(), id, MeasurementPoint.BATTER, null, null);
         devices.watch(blender.device().id(), id, null, null, null);
         browser.signIn("ines").open("/bench/" + id).waitFor(".ladder");
         assertThat(client.ingest(probe.token(), "{\"seq\":1,\"value\":39.4}")).isEqualTo(200);
@@ -183,7 +183,7 @@ class MixingTest {
         touch(application, browser, id, Entry.StageReached.class, 1, ".rung[value=emulsion]");
         Batch made = batch(application, id);
         assertThat(made.log().last(Entry.TemperatureRead.class).orElseThrow().entry())
-                .isEqualTo(new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(39.4)));
+                .isEqualTo(new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(39.4)));
         assertThat(made.log().of(Entry.BlenderBurst.class).map(b -> b.entry().seconds())).containsExactly(8);
     }
 
@@ -191,7 +191,7 @@ class MixingTest {
     void aTroubleThatIsTappedOpensItsCard(RunningApplication application, Browser browser) {
         BatchId id = Swirl.lyeIn(application, "Nets that Part");
         application.bean(BatchService.class).log(
-                id, List.of(new Entry.TemperatureRead(Spot.BATTER, Temperature.celsius(27))), Instant.now(), "Ines Harrow", UUID.randomUUID().toString());
+                id, List.of(new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(27))), Instant.now(), "Ines Harrow", UUID.randomUUID().toString());
         browser.signIn("ines").open("/bench/" + id).waitFor(".ladder");
         touch(application, browser, id, Entry.StageReached.class, 1, ".side-rung[value=separate]");
         assertThat(browser.text(".rescue")).contains("Do not pour", "False trace", "bath of 55");

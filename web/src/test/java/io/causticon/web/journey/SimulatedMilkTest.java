@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.WeighingOrder;
 import io.causticon.web.CausticonApplication;
 import io.causticon.web.batch.Batch;
@@ -100,17 +100,17 @@ class SimulatedMilkTest {
             assertThat(made.log().of(Entry.WeighedAgain.class)).hasSize(2);
             WeighingOrder.of(made.plan(), made.log()).targets().forEach((what, target) ->
                     assertThat(AsWeighed.sums(made.log()).get(what).grams()).as(what.id()).isCloseTo(target.grams(), within(0.35)));
-            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == Spot.LYE).count())
+            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == MeasurementPoint.LYE).count())
                     .isGreaterThan(5);
-            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == Spot.FATS).count())
+            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == MeasurementPoint.FATS).count())
                     .isGreaterThan(3);
             assertThat(made.log().entries().stream().map(LoggedEntry::id)).doesNotHaveDuplicates();
             double together = made.log().first(Entry.LyeIntoFats.class).orElseThrow().at().toEpochMilli();
-            assertThat(Math.abs(last(made, Spot.LYE, together) - last(made, Spot.FATS, together))).isLessThan(7.5);
-            assertThat(last(made, Spot.LYE, together)).isBetween(23.5, 36.5);
+            assertThat(Math.abs(last(made, MeasurementPoint.LYE, together) - last(made, MeasurementPoint.FATS, together))).isLessThan(7.5);
+            assertThat(last(made, MeasurementPoint.LYE, together)).isBetween(23.5, 36.5);
             // Frozen milk never came near where it scorches.
             assertThat(made.log().of(Entry.TemperatureRead.class)
-                            .filter(t -> t.entry().spot() == Spot.LYE)
+                            .filter(t -> t.entry().spot() == MeasurementPoint.LYE)
                             .mapToDouble(t -> t.entry().temperature().celsius())
                             .max()
                             .orElseThrow())
@@ -120,7 +120,7 @@ class SimulatedMilkTest {
         }
     }
 
-    private static double last(Batch made, Spot spot, double before) {
+    private static double last(Batch made, MeasurementPoint spot, double before) {
         return made.log().of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot && t.at().toEpochMilli() <= before)
                 .reduce((a, b) -> b)

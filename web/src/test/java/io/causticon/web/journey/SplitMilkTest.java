@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
@@ -36,7 +36,7 @@ class SplitMilkTest {
 
     private static final Catalogue TABLES = Catalogue.standard();
 
-    private static AdditivePortion portion(String id, double grams, Joins joins) {
+    private static AdditivePortion portion(String id, double grams, AdditionStage joins) {
         return new AdditivePortion(TABLES.additive(id), Mass.grams(grams)).joining(joins);
     }
 
@@ -44,9 +44,9 @@ class SplitMilkTest {
         BatchPlan swirl = Swirl.plan("Goat by halves");
         BatchPlan plan = swirl.with(swirl.formula()
                 .withLiquid(LiquidTarget.concentration(0.33), List.of(
-                        new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(55), false, Joins.LYE),
-                        new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.percent(45), true, Joins.COOLED_LYE)))
-                .withAdditives(List.of(portion("citric-acid", 10, Joins.LYE), portion("honey", 15, Joins.FATS), portion("kaolin", 20, Joins.FATS))));
+                        new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(55), false, AdditionStage.LYE),
+                        new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.percent(45), true, AdditionStage.COOLED_LYE)))
+                .withAdditives(List.of(portion("citric-acid", 10, AdditionStage.LYE), portion("honey", 15, AdditionStage.FATS), portion("kaolin", 20, AdditionStage.FATS))));
         BatchService batches = application.bean(BatchService.class);
         Instant begun = Instant.now().minus(Duration.ofMinutes(20));
         BatchId id = batches.begin(plan, null, 1, begun, "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
@@ -110,7 +110,7 @@ class SplitMilkTest {
         BatchService batches = application.bean(BatchService.class);
         Instant at = Instant.now().minus(Duration.ofMinutes(10));
         batches.log(id, List.of(new Entry.PortionFed(4, 4), new Entry.LyeClear(), new Entry.PortionFed(2, 6),
-                new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(31))), at, "Ines", UUID.randomUUID().toString());
+                new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(31))), at, "Ines", UUID.randomUUID().toString());
         var batch = batches.get(id);
         var pot = io.causticon.core.forecast.PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(20), Instant.now());
         assertThat(pot.fed()).isEqualTo(4);

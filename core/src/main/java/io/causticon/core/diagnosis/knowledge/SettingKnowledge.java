@@ -15,8 +15,8 @@ import static io.causticon.core.diagnosis.Findings.WRINKLED;
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.GelExtent;
-import io.causticon.core.observation.Keeping;
-import io.causticon.core.observation.Spot;
+import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Phrase;
@@ -71,21 +71,21 @@ final class SettingKnowledge implements Knowledge.Source {
                 .because("it was seen to reach the walls");
         k.fact(
                         "neither insulated nor cold",
-                        f -> f.wasPoured() && !f.was(Keeping.INSULATED) && !f.was(Keeping.OVEN) && !f.wasKeptCold())
+                        f -> f.wasPoured() && !f.was(MouldCare.INSULATED) && !f.was(MouldCare.OVEN) && !f.wasKeptCold())
                 .shifts(PARTIAL_GEL)
                 .by(2)
                 .because("heat on the border of enough");
     }
 
     private static Optional<Phrase> core(BatchFacts facts, double from, double to) {
-        return facts.peak(Spot.CORE)
+        return facts.peak(MeasurementPoint.CORE)
                 .filter(t -> t.celsius() >= from && t.celsius() < to)
                 .map(t -> Phrase.of("core logged up to {}", t));
     }
 
     private static Optional<Phrase> sugar(BatchFacts facts) {
         double sugar = facts.sugarOfFats().fraction();
-        return sugar >= MUCH_SUGAR && facts.was(Keeping.INSULATED)
+        return sugar >= MUCH_SUGAR && facts.was(MouldCare.INSULATED)
                 ? Optional.of(Phrase.of("sugar {} of fats under towels", Share.fraction(sugar)))
                 : Optional.empty();
     }

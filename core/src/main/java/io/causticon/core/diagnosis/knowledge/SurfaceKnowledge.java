@@ -9,7 +9,7 @@ import static io.causticon.core.diagnosis.Findings.THIN_BLOOM;
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.GelExtent;
-import io.causticon.core.observation.Keeping;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.wording.Phrase;
 import java.util.Optional;
@@ -43,11 +43,11 @@ final class SurfaceKnowledge implements Knowledge.Source {
                 .shifts(SODA_ASH)
                 .by(-4)
                 .because("gel uses up the alkali within hours");
-        k.fact("covered", f -> f.was(Keeping.COVERED) || f.was(Keeping.INSULATED))
+        k.fact("covered", f -> f.was(MouldCare.COVERED) || f.was(MouldCare.INSULATED))
                 .shifts(SODA_ASH)
                 .by(-3)
                 .because("no air over the surface");
-        k.fact("sprayed with alcohol", f -> f.was(Keeping.SPRAYED))
+        k.fact("sprayed with alcohol", f -> f.was(MouldCare.SPRAYED))
                 .shifts(SODA_ASH)
                 .by(-2)
                 .because("it shuts out air while the skin forms");

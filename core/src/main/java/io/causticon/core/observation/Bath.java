@@ -1,7 +1,7 @@
 package io.causticon.core.observation;
 
 /** What a pot stands in while it comes to its temperature. */
-public enum Surroundings {
+public enum Bath {
     /** The air of the workshop. */
     ROOM,
     /** Water with ice in it: 1 C. */

@@ -8,16 +8,16 @@ import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import org.junit.jupiter.api.Test;
 
-class StandingPotTest {
+class PotHeatLossTest {
 
     private static final Temperature ROOM = Temperature.celsius(20);
 
-    private static StandingPot lye(double grams, PotVessel vessel) {
-        return StandingPot.lye(Mass.grams(grams), Share.percent(33), vessel);
+    private static PotHeatLoss lye(double grams, PotVessel vessel) {
+        return PotHeatLoss.lye(Mass.grams(grams), Share.percent(33), vessel);
     }
 
-    private static StandingPot fats(double grams, PotVessel vessel) {
-        return StandingPot.fats(Mass.grams(grams), vessel);
+    private static PotHeatLoss fats(double grams, PotVessel vessel) {
+        return PotHeatLoss.fats(Mass.grams(grams), vessel);
     }
 
     @Test
@@ -56,13 +56,13 @@ class StandingPotTest {
         double fats = fats(500, PotVessel.STEEL).inRoom(ROOM).excess();
         assertThat(fats).isBetween(0.10, 0.25);
         assertThat(lye).isBetween(fats + 0.1, 0.5);
-        assertThat(StandingPot.lye(Mass.grams(300), Share.percent(45), PotVessel.PLASTIC).inRoom(ROOM).excess()).isLessThan(lye);
+        assertThat(PotHeatLoss.lye(Mass.grams(300), Share.percent(45), PotVessel.PLASTIC).inRoom(ROOM).excess()).isLessThan(lye);
     }
 
     @Test
     void theLawThatIsLaidThroughStaysNearTheLosses() {
         // The law against the losses themselves, stepped: what it costs to have one formula for them.
-        for (StandingPot pot : new StandingPot[] {lye(400, PotVessel.STEEL), lye(400, PotVessel.PLASTIC), fats(900, PotVessel.STEEL)}) {
+        for (PotHeatLoss pot : new PotHeatLoss[] {lye(400, PotVessel.STEEL), lye(400, PotVessel.PLASTIC), fats(900, PotVessel.STEEL)}) {
             double t = 80;
             double minutes = 0;
             while (t > 40) {

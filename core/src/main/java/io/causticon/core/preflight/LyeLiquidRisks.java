@@ -4,7 +4,7 @@ import io.causticon.core.forecast.LyePeak;
 import io.causticon.core.forecast.SecondFeed;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Vessel;
@@ -20,7 +20,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** The lye pot: its heat against what is in it, its strength, what it stands in. */
-final class LiquorBites {
+final class LyeLiquidRisks {
 
     private static final Share STRONG = Share.percent(40);
     private static final Share OWN_MASS_OF_WATER = Share.percent(50);
@@ -31,7 +31,7 @@ final class LiquorBites {
     private static final double NOTABLE_SCORCHING = 0.01;
     private static final int HALVINGS = 20;
 
-    private LiquorBites() {}
+    private LyeLiquidRisks() {}
 
     static void find(Flight f) {
         vessels(f);
@@ -96,8 +96,8 @@ final class LiquorBites {
                 Phrase.of("The liquid meets warm lye"),
                 Phrase.of("It can reach {} and scorches from {}; fed slowly in ice water it likely stays between {} and {}.",
                         f.peak.without(), limit, Temperature.celsius(f.peak.likely().low()), Temperature.celsius(f.peak.likely().high())),
-                PlanChange.to(Phrase.of("Freeze it"), LiquorBites::frozen),
-                PlanChange.to(Phrase.of("Lye in water first, the rest at emulsion"), LiquorBites::split));
+                PlanChange.to(Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
+                PlanChange.to(Phrase.of("Lye in water first, the rest at emulsion"), LyeLiquidRisks::split));
     }
 
     /** Strong lye first, milk later: a feeding of its own. */
@@ -110,28 +110,28 @@ final class LiquorBites {
                         Phrase.of("It can reach {} and scorches from {}: diluting strong lye gives heat of its own.",
                                 second.peak(), second.limit().orElseThrow()),
                         Phrase.of("Lye no warmer than {}", second.warmestLye().orElseThrow()),
-                        PlanChange.to(Phrase.of("Freeze it"), LiquorBites::frozen),
-                        PlanChange.to(Phrase.of("At emulsion instead"), LiquorBites::atEmulsion));
+                        PlanChange.to(Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
+                        PlanChange.to(Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
             } else if (second.ifThawed().isPresent() && second.limit().map(l -> second.ifThawed().get().isAbove(l)).orElse(false)) {
                 f.bite(
                         Phrase.of("{} must stay frozen solid", what),
                         Phrase.of("Frozen it comes to {}; thawed in the fridge it would reach {}, and it scorches from {}.",
                                 second.peak(), second.ifThawed().get(), second.limit().orElseThrow()),
                         Phrase.of("Out of the freezer portion by portion"),
-                        PlanChange.to(Phrase.of("At emulsion instead"), LiquorBites::atEmulsion));
+                        PlanChange.to(Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
             }
         });
     }
 
     private static BatchPlan atEmulsion(BatchPlan plan) {
         return withParts(plan, plan.formula().liquidParts().stream()
-                .map(p -> p.joins() == Joins.COOLED_LYE ? new LiquidPart(p.liquid(), p.share(), false, Joins.EMULSION) : p)
+                .map(p -> p.joins() == AdditionStage.COOLED_LYE ? new LiquidPart(p.liquid(), p.share(), false, AdditionStage.EMULSION) : p)
                 .toList());
     }
 
     private static BatchPlan frozen(BatchPlan plan) {
         return withParts(plan, plan.formula().liquidParts().stream()
-                .map(p -> scorches(p) && (p.joins() == Joins.LYE || p.joins() == Joins.COOLED_LYE)
+                .map(p -> scorches(p) && (p.joins() == AdditionStage.LYE || p.joins() == AdditionStage.COOLED_LYE)
                         ? new LiquidPart(p.liquid(), p.share(), true, p.joins())
                         : p)
                 .toList());
@@ -146,7 +146,7 @@ final class LiquorBites {
                 .sum();
         double least = 1 / waterPerLye(plan);
         double share = Math.min(1, Math.max(water, least));
-        double rest = parts.stream().filter(LiquorBites::scorches).mapToDouble(p -> p.share().fraction()).sum();
+        double rest = parts.stream().filter(LyeLiquidRisks::scorches).mapToDouble(p -> p.share().fraction()).sum();
         List<LiquidPart> changed = new ArrayList<>();
         if (water == 0) {
             changed.add(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.fraction(share), false));
@@ -157,7 +157,7 @@ final class LiquorBites {
                     p.liquid(),
                     Share.fraction(p.share().fraction() * factor),
                     false,
-                    scorches(p) ? Joins.EMULSION : Joins.LYE));
+                    scorches(p) ? AdditionStage.EMULSION : AdditionStage.LYE));
         }
         return withParts(plan, changed);
     }
@@ -206,7 +206,7 @@ final class LiquorBites {
     private static BatchPlan withIce(BatchPlan plan, double part) {
         List<LiquidPart> changed = new ArrayList<>();
         for (LiquidPart p : plan.formula().liquidParts()) {
-            boolean clear = p.joins() == Joins.LYE && !p.frozen() && !scorches(p);
+            boolean clear = p.joins() == AdditionStage.LYE && !p.frozen() && !scorches(p);
             if (clear && part < 1) {
                 changed.add(new LiquidPart(p.liquid(), Share.fraction(p.share().fraction() * (1 - part)), false, p.joins()));
             }

@@ -1,7 +1,7 @@
 package io.causticon.core.preflight;
 
 import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -12,7 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Additives and fragrances: doses, tempers, colours that alkali changes, powders that clump. */
-final class AdditiveBites {
+final class AdditiveRisks {
 
     private static final double QUICK_MINUTES = 12;
     private static final double COOLER = 6;
@@ -20,7 +20,7 @@ final class AdditiveBites {
     private static final double BLEND_LIMIT = 1.0;
     private static final double NOTABLE_POWDER = 10;
 
-    private AdditiveBites() {}
+    private AdditiveRisks() {}
 
     static void find(Flight f) {
         f.formula.additives().forEach(a -> overdose(f, a));
@@ -79,7 +79,7 @@ final class AdditiveBites {
         Additive additive = portion.additive();
         WorkshopFacts.Tried tried = f.workshop.tried().getOrDefault(additive.id(), new WorkshopFacts.Tried(0, 0));
         boolean quick = f.time.minutes() < QUICK_MINUTES;
-        if (portion.joins() == Joins.LAST && (additive.isMover() || tried.troubled() > 0)) {
+        if (portion.joins() == AdditionStage.LAST && (additive.isMover() || tried.troubled() > 0)) {
             // A fast ending on purpose is a plan, not an error.
             return;
         }
@@ -91,7 +91,7 @@ final class AdditiveBites {
                     intoFats(portion),
                     Flight.additives(
                             Phrase.of("Plan it as a fast ending"),
-                            Flight.only(additive.id(), a -> a.joining(Joins.LAST))));
+                            Flight.only(additive.id(), a -> a.joining(AdditionStage.LAST))));
         } else if (additive.isFragrance() && tried.troubled() > 0) {
             f.bite(
                     Phrase.of("{} was trouble before", additive.name()),
@@ -119,14 +119,14 @@ final class AdditiveBites {
             changes.add(PlanChange.to(Phrase.of("Mix at {}", cooler), p -> p.mixedAt(cooler)));
         }
         if (f.balance.concentration().compareTo(WETTER_LYE) > 0) {
-            changes.add(LiquorBites.concentration(WETTER_LYE));
+            changes.add(LyeLiquidRisks.concentration(WETTER_LYE));
         }
         return changes.toArray(new PlanChange[0]);
     }
 
     private static PlanChange intoFats(AdditivePortion portion) {
         return Flight.additives(
-                Phrase.of("Put it into the fats"), Flight.only(portion.additive().id(), a -> a.joining(Joins.FATS)));
+                Phrase.of("Put it into the fats"), Flight.only(portion.additive().id(), a -> a.joining(AdditionStage.FATS)));
     }
 
     /** What is stirred into all of a batter that is then divided costs its working time twice. */
@@ -134,7 +134,7 @@ final class AdditiveBites {
         boolean calm = !portion.additive().isMover();
         if (portion.additive().isFragrance()
                 && calm
-                && portion.joins() == Joins.TRACE
+                && portion.joins() == AdditionStage.TRACE
                 && f.plan.pouring().portioning().way() != Portioning.Way.WHOLE) {
             f.bite(
                     Phrase.of("{} into a divided batter", portion.additive().name()),
@@ -145,7 +145,7 @@ final class AdditiveBites {
     }
 
     private static void dispersion(Flight f, AdditivePortion portion) {
-        boolean dry = portion.joins() == Joins.TRACE || portion.joins() == Joins.EMULSION;
+        boolean dry = portion.joins() == AdditionStage.TRACE || portion.joins() == AdditionStage.EMULSION;
         if (portion.additive().wantsWetting() && dry && portion.dosePerKilogram(f.formula.fatMass()) >= NOTABLE_POWDER) {
             f.bite(
                     Phrase.of("{} clumps when it goes in dry", portion.additive().name()),

@@ -16,7 +16,7 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Phrase;
 
 /** The mould and what happens in it: fill, drawing, heat, sugar, salt. */
-final class SettingBites {
+final class SettingRisks {
 
     private static final double UNCERTAIN_GEL = 0.25;
     private static final double TOO_HOT_A_LOAF = 90;
@@ -26,7 +26,7 @@ final class SettingBites {
     private static final double COOLER = 6;
     private static final double COOLEST = 27;
 
-    private SettingBites() {}
+    private SettingRisks() {}
 
     static void find(Flight f) {
         fill(f);

@@ -16,8 +16,8 @@ import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.WeighingOrder;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -36,7 +36,7 @@ import java.util.function.Supplier;
  * @param since when the instrument was put there; a pot that was read before goes on from that reading
  * @param loaf the loaf as it was poured; empty before the pour and when its shape is not known
  */
-public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Instant since, Supplier<Optional<LoafHistory>> loaf) {
+public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room, Instant since, Supplier<Optional<LoafHistory>> loaf) {
 
     private static final Temperature FROZEN = Temperature.celsius(-17);
     private static final Temperature MELTED = Temperature.celsius(68);
@@ -71,12 +71,12 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
     }
 
     /** What a thermometer shows. */
-    public Temperature thermometer(Spot spot, Instant now) {
+    public Temperature thermometer(MeasurementPoint spot, Instant now) {
         return switch (spot) {
             case LYE -> lye(now);
-            case FATS -> before(Spot.FATS)
-                    .map(t -> stood(Spot.FATS, t.entry().temperature(), 1, t.at(), now))
-                    .orElseGet(() -> stood(Spot.FATS, MELTED, LOSES_MORE, since, now));
+            case FATS -> before(MeasurementPoint.FATS)
+                    .map(t -> stood(MeasurementPoint.FATS, t.entry().temperature(), 1, t.at(), now))
+                    .orElseGet(() -> stood(MeasurementPoint.FATS, MELTED, LOSES_MORE, since, now));
             case BATTER, CORE -> batter(now);
             default -> room;
         };
@@ -106,9 +106,9 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
 
     private Temperature lye(Instant now) {
         Optional<Instant> clear = log.first(Entry.LyeClear.class).map(BatchLog.Timed::at);
-        if (clear.filter(c -> c.isBefore(since)).isPresent() && before(Spot.LYE).isPresent()) {
-            BatchLog.Timed<Entry.TemperatureRead> last = before(Spot.LYE).get();
-            return stood(Spot.LYE, last.entry().temperature(), 1, last.at(), now);
+        if (clear.filter(c -> c.isBefore(since)).isPresent() && before(MeasurementPoint.LYE).isPresent()) {
+            BatchLog.Timed<Entry.TemperatureRead> last = before(MeasurementPoint.LYE).get();
+            return stood(MeasurementPoint.LYE, last.entry().temperature(), 1, last.at(), now);
         }
         PotSoFar pot = PotSoFar.of(plan, log, room, now);
         if (pot.fedFrom().isEmpty()) {
@@ -117,7 +117,7 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
         LyePotCurve curve = LyePotRun.run(pot.setup(), Math.min(POT_MINUTES, pot.minute(now) + 1));
         // Dissolved and strained, it leaves the bath and comes slowly to the room.
         Instant from = pot.fedFrom().get();
-        return clear.map(c -> stood(Spot.LYE, Temperature.celsius(curve.at(seconds(from, c) / 60)), 1, c, now))
+        return clear.map(c -> stood(MeasurementPoint.LYE, Temperature.celsius(curve.at(seconds(from, c) / 60)), 1, c, now))
                 .orElseGet(() -> Temperature.celsius(curve.at(pot.minute(now))));
     }
 
@@ -134,7 +134,7 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
     }
 
     /** The last reading of a pot before the instrument was put there. */
-    private Optional<BatchLog.Timed<Entry.TemperatureRead>> before(Spot spot) {
+    private Optional<BatchLog.Timed<Entry.TemperatureRead>> before(MeasurementPoint spot) {
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot && t.at().isBefore(since))
                 .reduce((a, b) -> b);
@@ -145,10 +145,10 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
      *
      * @param faster how much faster than expected it loses its heat to the room
      */
-    private Temperature stood(Spot spot, Temperature start, double faster, Instant from, Instant now) {
+    private Temperature stood(MeasurementPoint spot, Temperature start, double faster, Instant from, Instant now) {
         Temperature at = start;
         Instant last = from;
-        Surroundings in = Surroundings.ROOM;
+        Bath in = Bath.ROOM;
         for (BatchLog.Timed<Entry.Bathed> bath : log.of(Entry.Bathed.class)
                 .filter(b -> b.entry().pot() == spot && !b.at().isAfter(now))
                 .toList()) {
@@ -161,7 +161,7 @@ public record TrueReadings(BatchPlan plan, BatchLog log, Temperature room, Insta
         return after(at, in, spot, faster, last, now);
     }
 
-    private Temperature after(Temperature start, Surroundings in, Spot spot, double faster, Instant from, Instant to) {
+    private Temperature after(Temperature start, Bath in, MeasurementPoint spot, double faster, Instant from, Instant to) {
         Weights weights = Weights.planned(plan.formula());
         PotCooling bathed = Pots.inBath(plan, weights, spot);
         PotCooling inRoom = Pots.inRoom(plan, weights, spot, room);

@@ -3,7 +3,7 @@ package io.causticon.core.observation;
 import io.causticon.core.quantity.Interval;
 
 /** Where a temperature is read, with what is possible there in degrees Celsius. */
-public enum Spot {
+public enum MeasurementPoint {
     /** The lye solution. Hot lye boils above 120 C when strong. */
     LYE(-20, 140),
     /** The melted fats. Above 110 C they are frying. */
@@ -17,7 +17,7 @@ public enum Spot {
 
     private final Interval possible;
 
-    Spot(double lowest, double highest) {
+    MeasurementPoint(double lowest, double highest) {
         this.possible = Interval.between(lowest, highest);
     }
 

@@ -1,7 +1,7 @@
 package io.causticon.core.formula;
 
 /** When a liquid or an additive goes in, in the order of the work. */
-public enum Joins {
+public enum AdditionStage {
     /** Into the water before the lye, or as the water. */
     LYE,
     /** Into the liquor once it has cooled. */
@@ -18,7 +18,7 @@ public enum Joins {
     TOP;
 
     /** What the tables of additives advise. */
-    static Joins advised(String addedAt) {
+    static AdditionStage advised(String addedAt) {
         return switch (addedAt) {
             case "lye_water" -> LYE;
             case "oils" -> FATS;

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** The batter: fats that set too early, castor with much water. */
-final class BatterBites {
+final class BatterRisks {
 
     private static final double TACKY_CASTOR = 0.105;
     private static final double RUBBERY_CASTOR = 0.075;
@@ -21,7 +21,7 @@ final class BatterBites {
     private static final Share CALM_CASTOR = Share.percent(6);
     private static final Share USUAL = Share.percent(33);
 
-    private BatterBites() {}
+    private BatterRisks() {}
 
     static void find(Flight f) {
         SettingFat.of(f.formula).stream().filter(s -> s.setsAt(f.plan.mixAt())).forEach(s -> setsEarly(f, s));
@@ -45,7 +45,7 @@ final class BatterBites {
                     Phrase.of("Castor with much water turns rubbery"),
                     Phrase.of("{} of ricinoleic acid and {} of water to the lye.",
                             Share.fraction(ricinoleic), ratio(balance)),
-                    LiquorBites.concentration(USUAL),
+                    LyeLiquidRisks.concentration(USUAL),
                     lessCastor());
         } else if (ricinoleic > TACKY_CASTOR) {
             f.bite(
@@ -65,7 +65,7 @@ final class BatterBites {
             double castor = Composition.of(formula.fats()).of(Family.RICINOLEIC).fraction();
             double keep = CALM_CASTOR.fraction() / castor;
             double total = formula.fatMass().grams();
-            double castorNow = formula.fats().stream().filter(BatterBites::isCastor).mapToDouble(f -> f.mass().grams()).sum();
+            double castorNow = formula.fats().stream().filter(BatterRisks::isCastor).mapToDouble(f -> f.mass().grams()).sum();
             double others = (total - castorNow * keep) / (total - castorNow);
             List<FatPortion> fats = formula.fats().stream()
                     .map(f -> f.weighing(f.mass().times(isCastor(f) ? keep : others)))

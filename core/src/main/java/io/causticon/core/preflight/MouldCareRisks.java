@@ -2,7 +2,7 @@ package io.causticon.core.preflight;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.Dose;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.Staleness;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
@@ -12,12 +12,12 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** How the bar keeps. */
-final class KeepingBites {
+final class MouldCareRisks {
 
     private static final Share LOWER_SUPERFAT = Share.percent(4);
     private static final Share ANTIOXIDANT = Share.percent(0.1);
 
-    private KeepingBites() {}
+    private MouldCareRisks() {}
 
     static void find(Flight f) {
         Staleness staleness = Staleness.of(f.formula);
@@ -33,7 +33,7 @@ final class KeepingBites {
         changes.add(PlanChange.to(Phrase.of("Add {} of rosemary extract", ANTIOXIDANT), p -> {
             List<AdditivePortion> more = new ArrayList<>(p.formula().additives());
             more.add(AdditivePortion.dosed(
-                    rosemary, Dose.ofFats(ANTIOXIDANT), Joins.FATS, p.formula().fatMass()));
+                    rosemary, Dose.ofFats(ANTIOXIDANT), AdditionStage.FATS, p.formula().fatMass()));
             return p.with(p.formula().withAdditives(more));
         }));
         f.bite(

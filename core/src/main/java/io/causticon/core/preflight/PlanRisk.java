@@ -12,9 +12,9 @@ import java.util.List;
  * @param changes changes of the plan that would help, the gentlest first
  * @param dangerous whether it can hurt somebody
  */
-public record Bite(Phrase title, Phrase reason, Phrase advice, List<PlanChange> changes, boolean dangerous) {
+public record PlanRisk(Phrase title, Phrase reason, Phrase advice, List<PlanChange> changes, boolean dangerous) {
 
-    public Bite {
+    public PlanRisk {
         changes = List.copyOf(changes);
     }
 }

@@ -1,7 +1,7 @@
 package io.causticon.core.observation;
 
 /** How a mould is kept while the soap sets. */
-public enum Keeping {
+public enum MouldCare {
     COVERED,
     INSULATED,
     UNCOVERED,

@@ -12,8 +12,8 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.Spot;
-import io.causticon.core.observation.Surroundings;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.observation.WeighingOrder;
@@ -24,7 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-class TrueReadingsTest {
+class InstrumentSimulatorTest {
 
     private static final Instant BEGUN = Instant.parse("2026-11-02T09:00:00Z");
     private static final Temperature ROOM = Temperature.celsius(18);
@@ -36,14 +36,14 @@ class TrueReadingsTest {
         return BEGUN.plusMillis(Math.round(60_000 * minute));
     }
 
-    private TrueReadingsTest at(double minute, Entry entry) {
+    private InstrumentSimulatorTest at(double minute, Entry entry) {
         lines.add(LoggedEntry.first("l" + lines.size(), minute(minute), "ines", entry));
         return this;
     }
 
-    private TrueReadings readings(double since) {
+    private InstrumentSimulator readings(double since) {
         BatchLog log = new BatchLog(BEGUN, lines);
-        return new TrueReadings(
+        return new InstrumentSimulator(
                 plan,
                 log,
                 ROOM,
@@ -51,13 +51,13 @@ class TrueReadingsTest {
                 () -> LoafForecast.poured(BatchFacts.of(plan, log, Instant.MAX), ROOM, 1).map(LoafEnsemble::middle));
     }
 
-    private double celsius(Spot spot, double minute) {
+    private double celsius(MeasurementPoint spot, double minute) {
         return readings(0).thermometer(spot, minute(minute)).celsius();
     }
 
     private void poured() {
-        at(30, new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(42)))
-                .at(30, new Entry.TemperatureRead(Spot.LYE, Temperature.celsius(38)))
+        at(30, new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(42)))
+                .at(30, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(38)))
                 .at(31, new Entry.LyeIntoFats())
                 .at(45, new Entry.Poured(Temperature.celsius(42)));
     }
@@ -87,57 +87,57 @@ class TrueReadingsTest {
 
     @Test
     void lyeIsAtTheRoomUntilItIsFedAndThenHot() {
-        assertThat(celsius(Spot.LYE, 5)).isEqualTo(18);
+        assertThat(celsius(MeasurementPoint.LYE, 5)).isEqualTo(18);
         at(5, new Entry.PortionFed(1, 1));
-        assertThat(celsius(Spot.LYE, 12)).isGreaterThan(60);
+        assertThat(celsius(MeasurementPoint.LYE, 12)).isGreaterThan(60);
     }
 
     @Test
     void lyeOfIceBeginsAsColdAsTheFreezer() {
         plan = recipe().fat("olive-oil", 700).frozen("goat-milk-whole", 100).plan();
-        assertThat(celsius(Spot.LYE, 5)).isEqualTo(-17);
+        assertThat(celsius(MeasurementPoint.LYE, 5)).isEqualTo(-17);
     }
 
     @Test
     void aPotThatWasReadBeforeGoesOnFromThere() {
-        at(10, new Entry.TemperatureRead(Spot.FATS, Temperature.celsius(50)));
-        double after = readings(10.5).thermometer(Spot.FATS, minute(20)).celsius();
+        at(10, new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(50)));
+        double after = readings(10.5).thermometer(MeasurementPoint.FATS, minute(20)).celsius();
         assertThat(after).isBetween(46.5, 49.5);
         // A probe that was there all the time saw it melt.
-        assertThat(readings(0).thermometer(Spot.FATS, minute(20)).celsius()).isGreaterThan(55);
+        assertThat(readings(0).thermometer(MeasurementPoint.FATS, minute(20)).celsius()).isGreaterThan(55);
     }
 
     @Test
     void aBathIsFeltFromTheMomentItIsEntered() {
-        double free = celsius(Spot.FATS, 30);
-        at(20, new Entry.Bathed(Spot.FATS, Surroundings.ICE_BATH));
-        assertThat(celsius(Spot.FATS, 20)).isGreaterThan(free);
-        assertThat(celsius(Spot.FATS, 30)).isLessThan(free - 8);
-        double out = celsius(Spot.FATS, 25);
-        at(25, new Entry.Bathed(Spot.FATS, Surroundings.ROOM));
-        assertThat(out - celsius(Spot.FATS, 26)).isBetween(0.0, 0.6);
+        double free = celsius(MeasurementPoint.FATS, 30);
+        at(20, new Entry.Bathed(MeasurementPoint.FATS, Bath.ICE_BATH));
+        assertThat(celsius(MeasurementPoint.FATS, 20)).isGreaterThan(free);
+        assertThat(celsius(MeasurementPoint.FATS, 30)).isLessThan(free - 8);
+        double out = celsius(MeasurementPoint.FATS, 25);
+        at(25, new Entry.Bathed(MeasurementPoint.FATS, Bath.ROOM));
+        assertThat(out - celsius(MeasurementPoint.FATS, 26)).isBetween(0.0, 0.6);
     }
 
     @Test
     void batterIsTheMixtureAndThenTheLoaf() {
-        assertThat(celsius(Spot.BATTER, 5)).isEqualTo(18);
+        assertThat(celsius(MeasurementPoint.BATTER, 5)).isEqualTo(18);
         poured();
         // Between 38 and 42, nearer to the fats, and two degrees more in the end.
-        assertThat(celsius(Spot.BATTER, 31)).isBetween(40.0, 41.6);
-        assertThat(celsius(Spot.BATTER, 44)).isBetween(41.0, 43.0);
-        assertThat(celsius(Spot.CORE, 45)).isCloseTo(42, within(0.1));
+        assertThat(celsius(MeasurementPoint.BATTER, 31)).isBetween(40.0, 41.6);
+        assertThat(celsius(MeasurementPoint.BATTER, 44)).isBetween(41.0, 43.0);
+        assertThat(celsius(MeasurementPoint.CORE, 45)).isCloseTo(42, within(0.1));
         double warmest = 0;
         for (int hour = 0; hour < 12; hour++) {
-            warmest = Math.max(warmest, celsius(Spot.CORE, 45 + 60 * hour));
+            warmest = Math.max(warmest, celsius(MeasurementPoint.CORE, 45 + 60 * hour));
         }
         assertThat(warmest).isGreaterThan(48);
-        assertThat(celsius(Spot.CORE, 45 + 60 * 35)).isLessThan(warmest - 10);
+        assertThat(celsius(MeasurementPoint.CORE, 45 + 60 * 35)).isLessThan(warmest - 10);
     }
 
     @Test
     void roomIsTheRoom() {
         poured();
-        assertThat(celsius(Spot.ROOM, 50)).isEqualTo(18);
+        assertThat(celsius(MeasurementPoint.ROOM, 50)).isEqualTo(18);
     }
 
     @Test

@@ -12,7 +12,7 @@ import io.causticon.core.quantity.Temperature;
  * In series with the wall and with the contents' own convection, which is slow in oil. The contents stand as high as they are wide, the pot
  * has no lid. No fat sets, so fats below some 30 C cool more slowly than this.
  */
-public final class StandingPot {
+public final class PotHeatLoss {
 
     private static final double UPRIGHT = 1.42;
     private static final double FLAT = 1.32;
@@ -46,7 +46,7 @@ public final class StandingPot {
     private final double capacity;
     private final double across;
 
-    private StandingPot(PotVessel vessel, double lyeFraction, double inside, double contentsCapacity, double litres) {
+    private PotHeatLoss(PotVessel vessel, double lyeFraction, double inside, double contentsCapacity, double litres) {
         this.vessel = vessel;
         this.lyeFraction = lyeFraction;
         this.inside = inside;
@@ -58,15 +58,15 @@ public final class StandingPot {
      * @param liquor lye and all the liquid that it is in, more than nothing
      * @param concentration of the lye, alkali by mass of alkali and water
      */
-    public static StandingPot lye(Mass liquor, Share concentration, PotVessel vessel) {
+    public static PotHeatLoss lye(Mass liquor, Share concentration, PotVessel vessel) {
         double w = concentration.fraction();
-        return new StandingPot(
+        return new PotHeatLoss(
                 vessel, w, INSIDE_LYE, liquor.grams() * LyeSolution.heatCapacity(w), liquor.grams() / 1000 / LyeSolution.density(w));
     }
 
     /** @param fats melted, more than nothing */
-    public static StandingPot fats(Mass fats, PotVessel vessel) {
-        return new StandingPot(
+    public static PotHeatLoss fats(Mass fats, PotVessel vessel) {
+        return new PotHeatLoss(
                 vessel, Double.NaN, INSIDE_FATS, fats.grams() * HeatTransfer.FAT_CAPACITY, fats.grams() / 1000 / FATS_DENSITY);
     }
 

@@ -13,7 +13,7 @@ import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.Joins;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
@@ -38,7 +38,7 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 
 /** Each bite: a plan that has it, and a change of one tap after which it is gone. */
-class BitesTest {
+class PlanRisksTest {
 
     private static final Temperature ROOM = Temperature.celsius(20);
     private static final WorkshopFacts UNKNOWN = WorkshopFacts.unknown(ROOM);
@@ -47,21 +47,21 @@ class BitesTest {
         return recipe().fat("olive-oil", 650).fat("coconut-oil-76", 250).purity(98).target(LiquidTarget.concentration(.30));
     }
 
-    private static List<Bite> bites(BatchPlan plan, WorkshopFacts workshop) {
+    private static List<PlanRisk> bites(BatchPlan plan, WorkshopFacts workshop) {
         return PreFlight.of(plan, LyePeak.of(plan, ROOM), LoafForecast.planned(plan, ROOM, 12), workshop);
     }
 
-    private static Optional<Bite> find(BatchPlan plan, WorkshopFacts workshop, String title) {
+    private static Optional<PlanRisk> find(BatchPlan plan, WorkshopFacts workshop, String title) {
         return bites(plan, workshop).stream().filter(b -> PreFlightTest.words(b.title()).contains(title)).findFirst();
     }
 
-    private static Bite bite(BatchPlan plan, String title) {
+    private static PlanRisk bite(BatchPlan plan, String title) {
         return find(plan, UNKNOWN, title).orElseThrow(() -> new AssertionError(
                 title + " is not among " + bites(plan, UNKNOWN).stream().map(b -> PreFlightTest.words(b.title())).toList()));
     }
 
     private static void everyChangeCures(BatchPlan plan, String title) {
-        Bite bite = bite(plan, title);
+        PlanRisk bite = bite(plan, title);
         assertThat(bite.changes()).isNotEmpty();
         for (PlanChange change : bite.changes()) {
             assertThat(find(change.applyTo(plan), UNKNOWN, title))
@@ -76,7 +76,7 @@ class BitesTest {
         @Test
         void superfatThatReachesBelowZero() {
             BatchPlan plan = plain().superfat(1).plan();
-            Bite bite = bite(plan, "Superfat reaches below zero");
+            PlanRisk bite = bite(plan, "Superfat reaches below zero");
             assertThat(bite.dangerous()).isTrue();
             assertThat(find(bite.changes().get(0).applyTo(plan), UNKNOWN, "Superfat reaches below zero")).isEmpty();
         }
@@ -113,7 +113,7 @@ class BitesTest {
             // Lye in its own mass of water first, the milk at emulsion; water and milk still make a whole.
             assertThat(balance.firstConcentration().inPercent()).isBetween(47.0, 50.5);
             assertThat(split.formula().liquidParts().stream().mapToDouble(p -> p.share().fraction()).sum()).isCloseTo(1, within(1e-9));
-            assertThat(split.formula().liquidParts()).anyMatch(p -> p.joins() == Joins.EMULSION && p.liquid().id().startsWith("goat"));
+            assertThat(split.formula().liquidParts()).anyMatch(p -> p.joins() == AdditionStage.EMULSION && p.liquid().id().startsWith("goat"));
         }
 
         @Test
@@ -144,7 +144,7 @@ class BitesTest {
             Vessel pot = new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640));
             WorkshopFacts workshop = new WorkshopFacts(ROOM, Map.of(), List.of(can, pot), null, Set.of());
             BatchPlan plan = plain().plan().withLyeIn(can);
-            Bite bite = find(plan, workshop, "Lye eats the milk can").orElseThrow();
+            PlanRisk bite = find(plan, workshop, "Lye eats the milk can").orElseThrow();
             assertThat(bite.dangerous()).isTrue();
             assertThat(bite.changes().get(0).applyTo(plan).lyeVessel()).isEqualTo(pot);
             assertThat(bite(plain().plan().withLyeIn(new Vessel("beaker", VesselMaterial.GLASS, Mass.grams(300))), "The beaker may shatter").dangerous())
@@ -158,13 +158,13 @@ class BitesTest {
             Vessel pot = new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640));
             WorkshopFacts workshop = new WorkshopFacts(ROOM, Map.of(), List.of(can, jug, pot), null, Set.of());
             BatchPlan plan = plain().plan().withLyeIn(jug).withFatsIn(can);
-            Bite eaten = find(plan, workshop, "Batter eats the milk can").orElseThrow();
+            PlanRisk eaten = find(plan, workshop, "Batter eats the milk can").orElseThrow();
             assertThat(eaten.dangerous()).isTrue();
             BatchPlan moved = eaten.changes().get(0).applyTo(plan);
             assertThat(moved.fatsVessel()).isEqualTo(pot);
             assertThat(moved.lyeVessel()).isEqualTo(jug);
             assertThat(find(moved, workshop, "Batter eats")).isEmpty();
-            Bite both = find(plain().plan().withLyeIn(pot).withFatsIn(pot), workshop, "Lye and fats are both in the steel pot").orElseThrow();
+            PlanRisk both = find(plain().plan().withLyeIn(pot).withFatsIn(pot), workshop, "Lye and fats are both in the steel pot").orElseThrow();
             assertThat(both.changes().get(0).applyTo(plan).lyeVessel()).isEqualTo(jug);
             assertThat(both.dangerous()).isFalse();
         }
@@ -183,7 +183,7 @@ class BitesTest {
         void castorWithMuchWaterAndCastorAlone() {
             Recipes wet = recipe().fat("olive-oil", 600).fat("coconut-oil-76", 250).fat("castor-oil", 150).purity(98)
                     .target(LiquidTarget.ratio(2.8));
-            Bite rubbery = bite(wet.plan(), "Castor with much water");
+            PlanRisk rubbery = bite(wet.plan(), "Castor with much water");
             BatchPlan less = rubbery.changes().get(1).applyTo(wet.plan());
             assertThat(Composition.of(less.formula().fats()).of(Family.RICINOLEIC).inPercent()).isCloseTo(6, within(0.05));
             assertThat(less.formula().fatMass().grams()).isCloseTo(1000, within(1e-6));
@@ -215,14 +215,14 @@ class BitesTest {
         void aMoverGoesIntoTheFats() {
             BatchPlan plan = plain().additive("eo-clove", 6).plan();
             BatchPlan changed = bite(plan, "may seize the batter").changes().get(0).applyTo(plan);
-            assertThat(changed.formula().additives().get(0).joins()).isEqualTo(Joins.FATS);
+            assertThat(changed.formula().additives().get(0).joins()).isEqualTo(AdditionStage.FATS);
         }
 
         @Test
         void aFastEndingOnPurposeIsNotAnError() {
             BatchPlan plan = plain().additive("eo-clove", 6).plan();
             BatchPlan ending = bite(plan, "may seize the batter").changes().get(1).applyTo(plan);
-            assertThat(ending.formula().additives().get(0).joins()).isEqualTo(Joins.LAST);
+            assertThat(ending.formula().additives().get(0).joins()).isEqualTo(AdditionStage.LAST);
             assertThat(find(ending, UNKNOWN, "may seize the batter")).isEmpty();
         }
 
@@ -265,7 +265,7 @@ class BitesTest {
         @Test
         void fatsThatGoStale() {
             Recipes stale = recipe().fat("sunflower-oil", 500).fat("coconut-oil-76", 300).fat("olive-oil", 200).superfat(8).purity(98);
-            Bite bite = bite(stale.plan(), "It goes stale early");
+            PlanRisk bite = bite(stale.plan(), "It goes stale early");
             BatchPlan guarded = bite.changes().get(1).applyTo(stale.plan());
             assertThat(find(guarded, UNKNOWN, "It goes stale early")).isEmpty();
         }
@@ -273,7 +273,7 @@ class BitesTest {
         @Test
         void gelThatMayStopHalfWay() {
             BatchPlan plan = plain().plan();
-            Optional<Bite> partial = find(plan, UNKNOWN, "Gel may stop half-way");
+            Optional<PlanRisk> partial = find(plan, UNKNOWN, "Gel may stop half-way");
             partial.ifPresent(b -> assertThat(find(b.changes().get(1).applyTo(plan), UNKNOWN, "Gel may stop half-way")).isEmpty());
             assertThat(partial).isPresent();
         }

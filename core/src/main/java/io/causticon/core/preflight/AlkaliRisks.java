@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Alkali that the fats may not take up: from the spread of what is weighed, from scales that are too coarse, in one cup of several. */
-final class AlkaliBites {
+final class AlkaliRisks {
 
     private static final double NOTABLE_EXCESS = 0.005;
     private static final double COARSE = 0.01;
@@ -29,7 +29,7 @@ final class AlkaliBites {
     private static final Mass FINE_STEP = Mass.grams(0.1);
     private static final double SAFE_SIGMAS = 3;
 
-    private AlkaliBites() {}
+    private AlkaliRisks() {}
 
     static void find(Flight f) {
         spread(f);

@@ -7,9 +7,9 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /** What this workshop brings: allergens that the mould held last, lots past their use-by. */
-final class WorkshopBites {
+final class WorkshopRisks {
 
-    private WorkshopBites() {}
+    private WorkshopRisks() {}
 
     static void find(Flight f) {
         WorkshopFacts.LastBatch last = f.workshop.lastInMould();

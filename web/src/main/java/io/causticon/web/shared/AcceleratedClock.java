@@ -6,13 +6,13 @@ import java.time.Instant;
 import java.time.ZoneId;
 
 /** A clock that runs faster than the real one from a moment on. */
-final class HurriedClock extends Clock {
+final class AcceleratedClock extends Clock {
 
     private final Clock real;
     private final double speed;
     private final Instant from;
 
-    HurriedClock(Clock real, double speed, Instant from) {
+    AcceleratedClock(Clock real, double speed, Instant from) {
         this.real = real;
         this.speed = speed;
         this.from = from;
@@ -31,6 +31,6 @@ final class HurriedClock extends Clock {
 
     @Override
     public Clock withZone(ZoneId zone) {
-        return new HurriedClock(real.withZone(zone), speed, from);
+        return new AcceleratedClock(real.withZone(zone), speed, from);
     }
 }
