@@ -14,6 +14,7 @@ import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -26,7 +27,7 @@ import io.causticon.core.substance.Catalogue;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
+
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -68,7 +69,7 @@ public class DiagnosisBenchmark {
 
     @Benchmark
     public Diagnosis examine() {
-        return diagnostician.examine(facts, Map.of());
+        return diagnostician.examine(facts, KnownVessels.NONE);
     }
 
     private Knowledge knowledge() {

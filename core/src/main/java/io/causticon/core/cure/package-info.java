@@ -1,5 +1,5 @@
 /**
- * Drying bars and the date they are ready. May use {@code observation} and below.
+ * Drying bars and the date they are ready. May use {@code observation}, {@code formula}, {@code substance}, {@code quantity}.
  */
 @NullMarked
 package io.causticon.core.cure;

@@ -13,5 +13,5 @@ import java.util.function.Function;
  * @param says the fact in words if it holds, nothing if it does not hold or is not known
  * @param reason why it matters
  */
-public record FactShift(
+record FactShift(
         Condition condition, double weight, Function<BatchFacts, Optional<Phrase>> says, Phrase reason) {}

@@ -8,4 +8,4 @@ package io.causticon.core.diagnosis;
  * @param strength how often it does, alone, 0 to 1
  * @param reason why, in a line that the maker reads
  */
-public record Link(Finding finding, Condition condition, double strength, String reason) {}
+record Link(Finding finding, Condition condition, double strength, String reason) {}

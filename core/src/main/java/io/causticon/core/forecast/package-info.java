@@ -1,6 +1,6 @@
 /**
- * What a batch will do, put together from the models: the lye pot, the working time, the loaf, the cure, and what will bite in
- * this combination. May use all of the core but {@code diagnosis} and {@code notation}.
+ * What a batch will do, put together from the models: the batter, the loaf, the bar. May use {@code cure}, {@code making}, {@code heat},
+ * {@code observation}, {@code formula}, {@code mould}, {@code substance}, {@code wording}, {@code quantity}.
  */
 @NullMarked
 package io.causticon.core.forecast;

@@ -9,7 +9,7 @@ import java.util.List;
  * @param outer resistance from the lump to the room, the air film included, m2 K/W
  * @param capacity heat capacity of the lump, J/(m2 K)
  */
-public record Wall(double inner, double outer, double capacity) {
+record Wall(double inner, double outer, double capacity) {
 
     /** A sheet of material: thickness in m, conductivity in W/(m K), volumetric heat capacity in J/(m3 K). */
     public record Layer(double thickness, double conductivity, double heatCapacity) {

@@ -1,5 +1,6 @@
 /**
- * What makers type: quantities with or without units, and the quick line of the bench. May use {@code observation} and below.
+ * What makers type: quantities with or without units. May use {@code observation}, {@code formula}, {@code mould}, {@code problem},
+ * {@code quantity}.
  */
 @NullMarked
 package io.causticon.core.notation;

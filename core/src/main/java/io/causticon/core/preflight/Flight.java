@@ -1,6 +1,6 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;

@@ -1,7 +1,7 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.forecast.LyePeak;
-import io.causticon.core.forecast.SecondFeed;
+import io.causticon.core.pots.LyePeak;
+import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.AdditionStage;

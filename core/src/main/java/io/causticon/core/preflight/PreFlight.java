@@ -1,6 +1,6 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.heat.LoafEnsemble;
 import java.util.List;

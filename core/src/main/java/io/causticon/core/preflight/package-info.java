@@ -1,6 +1,7 @@
 /**
- * What will bite in a combination of formula, mould, room and workshop, with the reason and changes of one tap. One hidden class a family
- * of bites. May use {@code forecast}, {@code making}, {@code formula} and below.
+ * What will bite in a combination of formula, mould, room and workshop, with the reason and changes of one tap. One hidden class a family of risks.
+ * May use {@code pots}, {@code cure}, {@code making}, {@code heat}, {@code formula}, {@code mould}, {@code substance}, {@code problem},
+ * {@code wording}, {@code quantity}.
  */
 @NullMarked
 package io.causticon.core.preflight;

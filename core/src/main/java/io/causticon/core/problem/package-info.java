@@ -1,6 +1,6 @@
 /**
- * Faults in what was entered: a key, the place it stands at, and the values that make its message. Depends on {@code quantity} alone;
- * wording belongs to whoever shows it.
+ * Faults in what was entered: a key, the place it stands at, and the values that make its message; wording belongs to whoever shows it. May use
+ * nothing of ours.
  */
 @NullMarked
 package io.causticon.core.problem;

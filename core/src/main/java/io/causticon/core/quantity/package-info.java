@@ -1,5 +1,5 @@
 /**
- * Masses, temperatures, shares and values with an uncertainty. Depends on nothing else of ours.
+ * Masses, temperatures, shares and values with an uncertainty. May use nothing of ours.
  */
 @NullMarked
 package io.causticon.core.quantity;

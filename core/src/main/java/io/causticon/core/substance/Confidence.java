@@ -1,7 +1,7 @@
 package io.causticon.core.substance;
 
 /** How far a row of data is to be trusted. */
-public enum Confidence {
+enum Confidence {
     HIGH,
     MEDIUM,
     LOW

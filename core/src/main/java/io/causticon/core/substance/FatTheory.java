@@ -9,7 +9,7 @@ package io.causticon.core.substance;
  *
  * <p>Source: stoichiometry; the same relations stand behind the calculated values of AOCS Cd 3a-94 and Cd 1c-85.
  */
-public final class FatTheory {
+final class FatTheory {
 
     private static final double KOH_MILLIGRAMS_PER_MOLE = 56106;
     private static final double IODINE_MOLAR_MASS = 253.81;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.Recipes;
 import io.causticon.core.forecast.LoafForecast;
-import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;

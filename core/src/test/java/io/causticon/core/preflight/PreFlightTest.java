@@ -4,7 +4,7 @@ import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Phrase;
 import java.util.Locale;

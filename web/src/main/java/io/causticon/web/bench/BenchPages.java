@@ -1,6 +1,6 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.PotMemories;
+import io.causticon.core.pots.PotMemories;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.LoggedEntry;

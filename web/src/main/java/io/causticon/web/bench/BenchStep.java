@@ -1,6 +1,6 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.SecondFeed;
+import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;

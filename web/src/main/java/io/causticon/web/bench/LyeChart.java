@@ -1,6 +1,6 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.PotOutlook;
+import io.causticon.core.pots.PotOutlook;
 import io.causticon.core.heat.LyePotCurve;
 import io.causticon.core.heat.PotForecast;
 import io.causticon.core.observation.BatchLog;

@@ -1,6 +1,6 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.Matching;
+import io.causticon.core.pots.Matching;
 import io.causticon.core.heat.CoolingFit;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;

@@ -1,6 +1,6 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.Rescue;
+import io.causticon.core.advice.Rescue;
 import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.SettingFat;
 import io.causticon.core.making.BatterStep;

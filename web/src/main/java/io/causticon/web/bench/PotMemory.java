@@ -1,7 +1,7 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.Matching;
-import io.causticon.core.forecast.PotMemories;
+import io.causticon.core.pots.Matching;
+import io.causticon.core.pots.PotMemories;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.observation.BatchFacts;

@@ -1,10 +1,10 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.forecast.Matching;
-import io.causticon.core.forecast.PotMemories;
-import io.causticon.core.forecast.PotOutlook;
-import io.causticon.core.forecast.PotSegments;
-import io.causticon.core.forecast.SecondFeed;
+import io.causticon.core.pots.Matching;
+import io.causticon.core.pots.PotMemories;
+import io.causticon.core.pots.PotOutlook;
+import io.causticon.core.pots.PotSegments;
+import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.AdditionStage;

@@ -1,5 +1,5 @@
 /**
- * The live batch, one thing at a time. May use {@code batch}, {@code casebook}, {@code shared}, {@code account}.
+ * The live batch, one thing at a time. May use {@code device}, {@code shelf}, {@code batch}, {@code account}, {@code shared}.
  */
 @NullMarked
 package io.causticon.web.bench;

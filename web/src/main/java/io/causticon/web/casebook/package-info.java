@@ -1,5 +1,6 @@
 /**
- * Diagnosis: what is seen, what it is, what to look at next; hold and release. May use {@code batch}, {@code shared}, {@code account}.
+ * Diagnosis: what is seen, what it is, what to look at next; hold and release. May use {@code shelf}, {@code batch}, {@code account},
+ * {@code shared}.
  */
 @NullMarked
 package io.causticon.web.casebook;

@@ -1,6 +1,6 @@
 package io.causticon.web.device;
 
-import io.causticon.core.forecast.InstrumentSimulator;
+import io.causticon.core.instruments.InstrumentSimulator;
 import io.causticon.core.heat.LoafEnsemble;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;

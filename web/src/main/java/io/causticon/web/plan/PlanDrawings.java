@@ -1,7 +1,7 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.cure.Schedule;
-import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;

@@ -2,7 +2,7 @@ package io.causticon.web.plan;
 
 import io.causticon.core.forecast.BarCharacter;
 import io.causticon.core.forecast.LoafForecast;
-import io.causticon.core.forecast.LyePeak;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;

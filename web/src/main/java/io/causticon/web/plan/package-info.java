@@ -1,5 +1,5 @@
 /**
- * Recipes and what follows from them while they are typed. May use {@code batch}, {@code shared}, {@code account}.
+ * Recipes and what follows from them while they are typed. May use {@code shelf}, {@code batch}, {@code account}, {@code shared}.
  */
 @NullMarked
 package io.causticon.web.plan;

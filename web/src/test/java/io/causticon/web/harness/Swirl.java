@@ -1,8 +1,8 @@
 package io.causticon.web.harness;
 
 import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.forecast.PotOutlook;
-import io.causticon.core.forecast.Pots;
+import io.causticon.core.pots.PotOutlook;
+import io.causticon.core.pots.Pots;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Dose;

@@ -112,9 +112,9 @@ class SplitMilkTest {
         batches.log(id, List.of(new Entry.PortionFed(4, 4), new Entry.LyeClear(), new Entry.PortionFed(2, 6),
                 new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(31))), at, "Ines", UUID.randomUUID().toString());
         var batch = batches.get(id);
-        var pot = io.causticon.core.forecast.PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(20), Instant.now());
+        var pot = io.causticon.core.pots.PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(20), Instant.now());
         assertThat(pot.fed()).isEqualTo(4);
-        var feed = io.causticon.core.forecast.SecondFeed.of(batch.plan(), batch.log(), Temperature.celsius(20), java.util.Optional.of(Temperature.celsius(31)));
+        var feed = io.causticon.core.pots.SecondFeed.of(batch.plan(), batch.log(), Temperature.celsius(20), java.util.Optional.of(Temperature.celsius(31)));
         assertThat(feed.orElseThrow().fed()).isEqualTo(2);
         assertThat(feed.orElseThrow().passesLimit()).isFalse();
     }

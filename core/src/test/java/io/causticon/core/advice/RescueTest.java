@@ -1,11 +1,11 @@
-package io.causticon.core.forecast;
+package io.causticon.core.advice;
 
 import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.forecast.Rescue.Trouble;
+import io.causticon.core.advice.Rescue.Trouble;
 import io.causticon.core.making.LiveTrace;
 import io.causticon.core.making.MixRecord;
 import io.causticon.core.making.TraceKnowledge;

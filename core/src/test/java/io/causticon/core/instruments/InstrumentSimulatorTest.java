@@ -1,9 +1,10 @@
-package io.causticon.core.forecast;
+package io.causticon.core.instruments;
 
 import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;

@@ -1,4 +1,4 @@
-package io.causticon.core.forecast;
+package io.causticon.core.pots;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;

@@ -1,5 +1,6 @@
-package io.causticon.core.forecast;
+package io.causticon.core.advice;
 
+import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.BatchPlan;

@@ -1,4 +1,4 @@
-package io.causticon.core.forecast;
+package io.causticon.core.instruments;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
@@ -19,6 +19,8 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.WeighingOrder;
+import io.causticon.core.pots.PotSoFar;
+import io.causticon.core.pots.Pots;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;

@@ -1,4 +1,4 @@
-package io.causticon.core.forecast;
+package io.causticon.core.pots;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
@@ -28,7 +28,7 @@ import java.util.stream.Stream;
  * @param fedFrom when the first lye went in; empty before
  * @param liquid what the liquid was read at before the lye; empty where it was not
  */
-record PotSoFar(
+public record PotSoFar(
         Weights weights, LyePotSetup setup, Optional<Temperature> limit, Optional<Instant> fedFrom, Optional<Temperature> liquid) {
 
     /** Lye that is fed and stirred is dissolved long before; a page that is opened a year later must not follow it through the year. */
@@ -41,7 +41,7 @@ record PotSoFar(
      * @param room of the room
      * @param now the moment to look from
      */
-    static PotSoFar of(BatchPlan plan, BatchLog log, Temperature room, Instant now) {
+    public static PotSoFar of(BatchPlan plan, BatchLog log, Temperature room, Instant now) {
         Beginning beginning = Beginning.of(log, room, now);
         Weights weights = AsWeighed.of(plan, log).weights();
         PotContents inThePot = PotContents.beforeTheLye(weights, plan.formula().alkali());
@@ -54,7 +54,7 @@ record PotSoFar(
     }
 
     /** Minutes since the first lye; zero before, and three hours from then on. */
-    double minute(Instant now) {
+    public double minute(Instant now) {
         return fedFrom.map(f -> Math.min(LONGEST, minutes(f, now))).orElse(0.0);
     }
 

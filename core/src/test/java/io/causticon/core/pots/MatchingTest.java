@@ -1,4 +1,4 @@
-package io.causticon.core.forecast;
+package io.causticon.core.pots;
 
 import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
