@@ -66,7 +66,7 @@ class CoreWallsTest {
 
     private static Set<String> declared(String place) throws IOException {
         String info = Files.readString(Path.of("src/main/java", (ROOT + "." + place).replace('.', '/'), "package-info.java"));
-        Matcher uses = Pattern.compile("May use (.*?)\\.\\s", Pattern.DOTALL).matcher(info);
+        Matcher uses = Pattern.compile("May use\\s+(.*?)\\.\\s", Pattern.DOTALL).matcher(info);
         assertThat(uses.find()).as(place + " says what it may use").isTrue();
         return Pattern.compile("\\{@code ([a-z.]+)}").matcher(uses.group(1)).results().map(m -> m.group(1)).collect(Collectors.toCollection(TreeSet::new));
     }
