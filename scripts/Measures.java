@@ -42,10 +42,13 @@ public final class Measures {
     private static final Pattern UNIT = Pattern.compile(
             "grams?|kilograms?|ounces?|mm|milli(?:metres?|litres?)|ml|litres?|celsius|fahrenheit|kelvin|degrees?|minutes?|seconds?|hours?|days?|weeks?"
                     + "|percent|shares?|fractions?|parts?|probabilit(?:y|ies)|likely|strengths?|rates?|factors?|ratios?|times|decibans?|weights?|counts?"
-                    + "|watts?|joules?|cost|price|pixels?|digits|ph|density|value|iodine|saponification|molar|concentration|superfat|superfats"
+                    + "|watts?|(?:kilo)?joules?|cost|price|pixels?|digits|ph|density|value|iodine|saponification|molar|concentration|superfat|superfats"
                     + "|sigmas?|spread|halfwidth|low|high|middle|mean|score|chance|volume|area|length|height|width|depth|thickness|mass|energy|power"
-                    + "|conductivity|transfer|capacity|diffusivity|activity|leak|found|ifnot|numbers?|index|sum|x|y",
+                    + "|conductivity|transfer|capacity|diffusivity|activity|leak|found|ifnot|numbers?|index|sum|x|y|moles|odds|bonds|millimetres|95",
             Pattern.CASE_INSENSITIVE);
+
+    /** What gives back a number of whatever it was given. */
+    private static final List<String> OF_ANY_UNIT = List.of("NumberNotation.read", "Interval.clamp", "Mass.dividedBy");
 
     private record Method(String where, int lines) {}
 
@@ -115,8 +118,9 @@ public final class Measures {
                 webMethods.add(new Method(place + " " + name(method), (int) Math.max(0, to - from - 1)));
             }
             boolean leaves = method.getModifiers().getFlags().contains(Modifier.PUBLIC);
-            if (!web && leaves && method.getReturnType() != null && "double".equals(method.getReturnType().toString()) && !hasUnit(method.getName().toString())) {
-                withoutUnit.add(place + "." + enclosing() + "." + name(method));
+            if (!web && leaves && method.getReturnType() != null && "double".equals(method.getReturnType().toString()) && !hasUnit(method.getName().toString())
+                    && !OF_ANY_UNIT.contains(name(method))) {
+                withoutUnit.add(place + "." + name(method));
             }
             return super.visitMethod(method, nothing);
         }
@@ -165,7 +169,7 @@ public final class Measures {
     }
 
     private static boolean hasUnit(String name) {
-        return Stream.of(name.split("(?=[A-Z])|_")).anyMatch(word -> UNIT.matcher(word).matches());
+        return Stream.of(name.split("(?=[A-Z])|(?<=[a-z])(?=[0-9])|_")).anyMatch(word -> UNIT.matcher(word).matches());
     }
 
     private boolean tell(boolean list) throws IOException {

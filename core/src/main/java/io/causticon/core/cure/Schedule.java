@@ -45,7 +45,7 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
      *
      * @param hours more than zero
      */
-    public static double unsaturatedForUnmould(BatchPlan plan, double hours) {
+    public static double unsaturatedShareForUnmould(BatchPlan plan, double hours) {
         double others = unmouldHours(plan)
                 / Math.pow(2, (unsaturated(plan.formula()) - USUAL_UNSATURATED) / UNSATURATED_THAT_DOUBLES);
         return USUAL_UNSATURATED + UNSATURATED_THAT_DOUBLES * Math.log(hours / others) / Math.log(2);

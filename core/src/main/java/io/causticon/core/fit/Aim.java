@@ -37,12 +37,12 @@ record Aim(String name, ToDoubleFunction<Fat> ofFat, double limit, double scale)
                 case SLOW_BATTER -> aims.add(new Aim(
                         "working time", f -> -WorkingTime.logMinutesOf(f), slowLimit(plan), 0.1));
                 case FIRM_IN_A_DAY -> aims.add(new Aim(
-                        "unmoulding", Aim::unsaturated, Schedule.unsaturatedForUnmould(plan, DAY), 0.05));
+                        "unmoulding", Aim::unsaturated, Schedule.unsaturatedShareForUnmould(plan, DAY), 0.05));
                 case MILD -> aims.add(new Aim(
                         "short acids", f -> f.shareOf(Family.SHORT_SATURATED).fraction(), MILD_SHORT_ACIDS, 0.03));
                 case KEEPS -> aims.add(new Aim(
                         "staleness",
-                        Staleness::ofFat,
+                        Staleness::indexOfFat,
                         0.75 * Staleness.SPOTS_WITHIN_THE_YEAR / Math.max(0.1, Staleness.superfatFactor(formula)),
                         0.03));
                 case NO_ANIMAL, NO_PALM -> {

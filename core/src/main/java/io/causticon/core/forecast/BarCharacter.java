@@ -116,7 +116,7 @@ public final class BarCharacter {
         return new Trait(
                 "keeping",
                 Phrase.of(how),
-                Phrase.of("{} linoleic, {} linolenic, most from {}", s.linoleic(), s.linolenic(), most(Staleness::ofFat)),
+                Phrase.of("{} linoleic, {} linolenic, most from {}", s.linoleic(), s.linolenic(), most(Staleness::indexOfFat)),
                 Phrase.of(guarded ? "an antioxidant or chelator is in it" : "less superfat, an antioxidant, fresher lots: longer"));
     }
 

@@ -40,7 +40,7 @@ public record Pouring(
     }
 
     /** Height that the mould is to be filled to, mm. */
-    public double fillOf(Mould mould) {
+    public double fillHeightOf(Mould mould) {
         return fillHeight == null ? mould.height() : Math.min(fillHeight, mould.height());
     }
 }

@@ -21,7 +21,7 @@ public final class Sizing {
      */
     public static Formula toFill(Formula formula, Mould mould, Pouring pouring) {
         BatterAmount batter = BatterAmount.of(formula);
-        double wanted = mould.filledTo(pouring.fillOf(mould), batter.density()).grams()
+        double wanted = mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams()
                 * (1 + pouring.overage().fraction());
         return formula.scaledTo(formula.fatMass().times(wanted / batter.mass().grams()));
     }
@@ -35,7 +35,7 @@ public final class Sizing {
         Mass fats = Mass.grams(FIRST_GUESS);
         for (int i = 0; i < ROUNDS; i++) {
             BatterAmount batter = BatterAmount.of(recipe.apply(fats));
-            double wanted = mould.filledTo(pouring.fillOf(mould), batter.density()).grams()
+            double wanted = mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams()
                     * (1 + pouring.overage().fraction());
             // What is missing is made of fats and all that grows with them, about 1.5 g a gram: the guess converges within a few rounds.
             fats = Mass.grams(Math.max(SMALLEST, fats.grams() + (wanted - batter.mass().grams()) / BATTER_PER_FAT));
@@ -46,7 +46,7 @@ public final class Sizing {
     /** What does not fit below the wanted height; zero when all does. */
     public static Mass leftOver(BatterAmount batter, Mould mould, Pouring pouring) {
         double over = batter.mass().grams()
-                - mould.filledTo(pouring.fillOf(mould), batter.density()).grams();
+                - mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams();
         return Mass.grams(Math.max(0, over));
     }
 

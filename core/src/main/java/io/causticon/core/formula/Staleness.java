@@ -36,7 +36,7 @@ public record Staleness(Share linoleic, Share linolenic, double index) {
     }
 
     /** What a fat adds to the index for each part of the whole that it makes up, at five points of superfat. */
-    public static double ofFat(Fat fat) {
+    public static double indexOfFat(Fat fat) {
         return fat.shareOf(FattyAcid.LINOLEIC)
                 + LINOLENIC_WEIGHT * (fat.shareOf(FattyAcid.ALPHA_LINOLENIC) + fat.shareOf(FattyAcid.GAMMA_LINOLENIC));
     }

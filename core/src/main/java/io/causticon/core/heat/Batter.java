@@ -71,7 +71,7 @@ public record Batter(
         double heat = moles
                         * (HEAT_PER_MOLE
                                 + DILUTION_SHARE
-                                        * (DILUTE_HEAT_OF_SOLUTION + LyeSolution.heatOfSolution(n))
+                                        * (DILUTE_HEAT_OF_SOLUTION + LyeSolution.kilojoulesPerMoleDissolved(n))
                                         * 1000)
                 + sugar * SUGAR_HEAT;
         double capacity =

@@ -131,7 +131,7 @@ public final class CoolingFit {
     }
 
     /** Temperature at a minute of the readings' clock in the middle, C. */
-    public double at(double minute) {
+    public double celsiusAt(double minute) {
         return middle.after(minute - firstMinute).celsius();
     }
 

@@ -49,7 +49,7 @@ public record LoafEnsemble(LoafHistory middle, List<LoafHistory> draws) {
 
     /** Central 80 % of the core's temperature this many hours after pouring, C. */
     public Interval coreBand(double hours) {
-        return band(d -> d.coreAt(hours));
+        return band(d -> d.coreCelsiusAt(hours));
     }
 
     private Interval band(ToDoubleFunction<LoafHistory> of) {

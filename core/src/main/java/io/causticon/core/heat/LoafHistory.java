@@ -47,12 +47,12 @@ public record LoafHistory(
     }
 
     /** Temperature in the middle of the loaf, C, this many hours after pouring; held after the end. */
-    public double coreAt(double hours) {
+    public double coreCelsiusAt(double hours) {
         return at(hours, i -> core(frames.get(i)));
     }
 
     /** How far saponification has come, 0 to 1, this many hours after pouring; held after the end. */
-    public double convertedAt(double hours) {
+    public double convertedShareAt(double hours) {
         return at(hours, converted::get);
     }
 

@@ -60,13 +60,13 @@ public record LyeBlend(Share potassium, Share bound) {
     }
 
     /** Heat of solution of so many grams of dry lye in so much water, J, negative as heat is given off. */
-    double heatOfSolution(double grams, double waterGrams) {
+    double kilojoulesPerMoleDissolved(double grams, double waterGrams) {
         double sodium = sodiumMoles(grams);
         double kalium = potassiumMoles(grams);
         double boundMoles = grams * potassium.fraction() * bound.fraction() / LyeSolution.WATER_MOLAR_MASS;
         double n = (waterGrams / LyeSolution.WATER_MOLAR_MASS + boundMoles) / (sodium + kalium);
         double ofPotassium = kalium == 0 ? 0 : kalium * HEAT_OF_SOLUTION.at(Math.log(Math.max(n, LEAST_WATER))) + boundMoles * HYDRATION;
-        return LyePot.JOULES_PER_KILOJOULE * (sodium * LyeSolution.heatOfSolution(n) + ofPotassium);
+        return LyePot.JOULES_PER_KILOJOULE * (sodium * LyeSolution.kilojoulesPerMoleDissolved(n) + ofPotassium);
     }
 
     /** Heat capacity in J/(g K) of a solution with this mass fraction of lye. */

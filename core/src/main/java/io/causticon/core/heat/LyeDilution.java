@@ -95,7 +95,7 @@ public record LyeDilution(
 
     /** Heat of solution of the lye in so much water, J. */
     private double solution(double gramsOfWater) {
-        return blend.heatOfSolution(lye.grams(), gramsOfWater);
+        return blend.kilojoulesPerMoleDissolved(lye.grams(), gramsOfWater);
     }
 
     private double capacity(double gramsOfWater) {

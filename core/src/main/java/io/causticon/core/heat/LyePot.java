@@ -67,7 +67,7 @@ public record LyePot(
     public Temperature adiabaticPeak() {
         double allWater = water.grams() + ice.grams();
         double solution = allWater + lye.grams();
-        double dissolving = blend.heatOfSolution(lye.grams(), allWater);
+        double dissolving = blend.kilojoulesPerMoleDissolved(lye.grams(), allWater);
         double inert = solids.grams() * SOLIDS_HEAT_CAPACITY;
         double heat = startingHeat(inert) + Math.min(acidMoles, blend.moles(lye.grams())) * HEAT_OF_NEUTRALISATION - dissolving;
         return Temperature.celsius(
@@ -75,7 +75,7 @@ public record LyePot(
     }
 
     /** Where it boils, C: near {@link LyePotRun#BOILS}, with potassium hydroxide of as much by mass some six kelvin lower. */
-    public double boils() {
+    public double boilingCelsius() {
         return LyePotRun.BOILS - LOWER_WITH_POTASSIUM * blend.potassium().fraction();
     }
 

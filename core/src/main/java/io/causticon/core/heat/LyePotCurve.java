@@ -33,12 +33,12 @@ public record LyePotCurve(
     }
 
     /** C at this minute, between frames in proportion; held at both ends. */
-    public double at(double minute) {
+    public double celsiusAt(double minute) {
         return between(temperatures, minute);
     }
 
     /** g that is frozen at this minute. */
-    public double iceAt(double minute) {
+    public double iceGramsAt(double minute) {
         return between(ice, minute);
     }
 
@@ -55,7 +55,7 @@ public record LyePotCurve(
         return frames.get(before) * (1 - part) + frames.get(after) * part;
     }
 
-    public double end() {
+    public double endMinute() {
         return temperatures.get(temperatures.size() - 1);
     }
 

@@ -93,7 +93,7 @@ public final class LyePotRun {
             dissolved = c.lye().grams();
             neutralised = acid;
             double w = dissolved / (dissolved + water);
-            enthalpy += (dissolved + water) * blend.heatCapacity(w) * waterAbove + heatOfSolution();
+            enthalpy += (dissolved + water) * blend.heatCapacity(w) * waterAbove + kilojoulesPerMoleDissolved();
         } else {
             toFeed = c.lye().grams();
             enthalpy += water * LyePot.WATER_HEAT_CAPACITY * waterAbove;
@@ -190,7 +190,7 @@ public final class LyePotRun {
             return;
         }
         double w = dissolved / (dissolved + water);
-        double freezing = w >= LOWEST_FREEZING_AT ? LOWEST_FREEZING : LyeSolution.crystallisation(w);
+        double freezing = w >= LOWEST_FREEZING_AT ? LOWEST_FREEZING : LyeSolution.crystallisationCelsius(w);
         double heat = ICE_CONDUCTANCE
                 * variation.melting()
                 * ice0
@@ -233,13 +233,13 @@ public final class LyePotRun {
             double w = dissolved / (dissolved + water);
             heatCapacity = blend.heatCapacity(w);
             waterActivity = LyeSolution.waterActivity(w);
-            heatOfSolution = heatOfSolution();
+            heatOfSolution = kilojoulesPerMoleDissolved();
             lookedAtLye = dissolved;
             lookedAtWater = water;
         }
     }
 
-    private double heatOfSolution() {
-        return dissolved < NOTHING ? 0 : variation.heat() * blend.heatOfSolution(dissolved, water);
+    private double kilojoulesPerMoleDissolved() {
+        return dissolved < NOTHING ? 0 : variation.heat() * blend.kilojoulesPerMoleDissolved(dissolved, water);
     }
 }

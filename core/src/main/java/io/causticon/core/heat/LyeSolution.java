@@ -38,7 +38,7 @@ public final class LyeSolution {
     private LyeSolution() {}
 
     /** Heat of solution in kJ per mol NaOH, negative as heat is given off, for n moles of water a mole. */
-    public static double heatOfSolution(double molesOfWater) {
+    public static double kilojoulesPerMoleDissolved(double molesOfWater) {
         return HEAT_OF_SOLUTION.at(Math.log(Math.max(molesOfWater, LEAST_WATER)));
     }
 
@@ -48,7 +48,7 @@ public final class LyeSolution {
     }
 
     /** The temperature in C below which this solution is no longer clear. */
-    public static double crystallisation(double massFraction) {
+    public static double crystallisationCelsius(double massFraction) {
         return CRYSTALLISATION.at(100 * massFraction);
     }
 

@@ -45,7 +45,7 @@ public final class PotForecast {
         this.weights = weigh(readings);
         Reading last = readings.stream().max(Comparator.comparingDouble(Reading::minute)).orElse(null);
         this.lastMinute = last == null ? 0 : last.minute();
-        this.offsets = curves.stream().mapToDouble(c -> last == null ? 0 : last.celsius() - c.at(last.minute())).toArray();
+        this.offsets = curves.stream().mapToDouble(c -> last == null ? 0 : last.celsius() - c.celsiusAt(last.minute())).toArray();
         this.peaks = peaks();
     }
 
@@ -79,7 +79,7 @@ public final class PotForecast {
     }
 
     /** Median of the highest temperature that is still to come, C. */
-    public double peakAhead() {
+    public double peakCelsiusAhead() {
         return quantile(peaks, 0.5);
     }
 
@@ -118,7 +118,7 @@ public final class PotForecast {
 
     private double corrected(int run, double minute) {
         double faded = minute <= lastMinute ? 1 : Math.exp(-(minute - lastMinute) / FADES);
-        return curves.get(run).at(minute) + offsets[run] * faded;
+        return curves.get(run).celsiusAt(minute) + offsets[run] * faded;
     }
 
     private double[] peaks() {
@@ -147,7 +147,7 @@ public final class PotForecast {
         double[] logs = curves.stream()
                 .mapToDouble(c -> readings.stream()
                         .mapToDouble(r -> {
-                            double z = (r.celsius() - c.at(r.minute())) / sigma;
+                            double z = (r.celsius() - c.celsiusAt(r.minute())) / sigma;
                             return -z * z / 2;
                         })
                         .sum())

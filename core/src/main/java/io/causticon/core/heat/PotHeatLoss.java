@@ -76,7 +76,7 @@ public final class PotHeatLoss {
     }
 
     /** W that it loses to the room; zero where it is not warmer. */
-    public double lossAt(Temperature contents, Temperature room) {
+    public double lossWattsAt(Temperature contents, Temperature room) {
         double d = contents.celsius() - room.celsius();
         if (d <= 0) {
             return 0;
@@ -105,7 +105,7 @@ public final class PotHeatLoss {
     }
 
     private double rate(double above, Temperature room) {
-        return 60 * lossAt(Temperature.celsius(room.celsius() + above), room) / above / capacity;
+        return 60 * lossWattsAt(Temperature.celsius(room.celsius() + above), room) / above / capacity;
     }
 
     private double inSeries(double outside, double wall) {

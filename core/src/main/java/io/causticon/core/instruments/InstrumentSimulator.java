@@ -85,7 +85,7 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
     }
 
     /** pH that a pen shows in one gram of the batter, or of the bar, in ninety-nine of water; at rest in its cap before there is any. */
-    public double pen(Instant now) {
+    public double penPh(Instant now) {
         if (log.first(Entry.LyeIntoFats.class).isEmpty()) {
             return PEN_AT_REST;
         }
@@ -101,7 +101,7 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
         }
         double hours = seconds(poured.get(), now) / 3600;
         double converted = loaf.get()
-                .map(l -> l.convertedAt(hours))
+                .map(l -> l.convertedShareAt(hours))
                 .orElseGet(() -> 1 - (1 - LoafSetup.CONVERTED_AT_LIGHT_TRACE) * Math.exp(-hours / CONVERSION_HOURS));
         return Math.min(ALL_CONVERTED, converted);
     }
@@ -119,14 +119,14 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
         LyePotCurve curve = LyePotRun.run(pot.setup(), Math.min(POT_MINUTES, pot.minute(now) + 1));
         // Dissolved and strained, it leaves the bath and comes slowly to the room.
         Instant from = pot.fedFrom().get();
-        return clear.map(c -> stood(MeasurementPoint.LYE, Temperature.celsius(curve.at(seconds(from, c) / 60)), 1, c, now))
-                .orElseGet(() -> Temperature.celsius(curve.at(pot.minute(now))));
+        return clear.map(c -> stood(MeasurementPoint.LYE, Temperature.celsius(curve.celsiusAt(seconds(from, c) / 60)), 1, c, now))
+                .orElseGet(() -> Temperature.celsius(curve.celsiusAt(pot.minute(now))));
     }
 
     private Temperature batter(Instant now) {
         Optional<Instant> poured = poured(now);
         if (poured.isPresent() && loaf.get().isPresent()) {
-            return Temperature.celsius(loaf.get().get().coreAt(seconds(poured.get(), now) / 3600));
+            return Temperature.celsius(loaf.get().get().coreCelsiusAt(seconds(poured.get(), now) / 3600));
         }
         Optional<Instant> in = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
         return in.map(i -> Situation.mixedAt(BatchFacts.of(plan, log, now)).orElse(plan.mixAt()).celsius()

@@ -70,7 +70,7 @@ public record PourPlan(
             grams = BatterAmount.of(plan.formula()).mass().grams();
             parts.add(new Part(plan.name(), Mass.grams(grams), fill(mould, grams, density), allIn));
         }
-        double brim = mould == null ? grams : mould.filledTo(plan.pouring().fillOf(mould), density).grams();
+        double brim = mould == null ? grams : mould.filledTo(plan.pouring().fillHeightOf(mould), density).grams();
         Mass overflow = Mass.grams(Math.max(0, grams - brim));
         Mould spare = plan.pouring().spare();
         double spareFill = spare == null || !overflow.isPositive() ? 0 : overflow.dividedBy(spare.capacity(density));

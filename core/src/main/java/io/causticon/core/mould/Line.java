@@ -39,7 +39,7 @@ public record Line(List<Point> points) {
     }
 
     /** Height in mm at this distance from the left wall. */
-    public double at(double x) {
+    public double heightAt(double x) {
         Point before = points.get(0);
         if (x <= before.x()) {
             return before.height();

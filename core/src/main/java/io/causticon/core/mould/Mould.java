@@ -44,13 +44,13 @@ public record Mould(
     }
 
     /** Mean horizontal area of one of them, mm2. */
-    public double base() {
+    public double baseArea() {
         return volumeOfOne() * CUBIC_MILLIMETRES_PER_MILLILITRE / height;
     }
 
     /** How high this much batter stands, mm; more than the height runs over. */
     public double fillHeight(Mass batter, double density) {
-        return batter.grams() / density * CUBIC_MILLIMETRES_PER_MILLILITRE / (base() * cavities);
+        return batter.grams() / density * CUBIC_MILLIMETRES_PER_MILLILITRE / (baseArea() * cavities);
     }
 
     public double fillHeight(Mass batter) {
@@ -59,7 +59,7 @@ public record Mould(
 
     /** Mass of batter that stands this high, mm. */
     public Mass filledTo(double fill, double density) {
-        return Mass.grams(base() * cavities * fill / CUBIC_MILLIMETRES_PER_MILLILITRE * density);
+        return Mass.grams(baseArea() * cavities * fill / CUBIC_MILLIMETRES_PER_MILLILITRE * density);
     }
 
     /** Mass of batter that fills it to the brim. */

@@ -67,7 +67,7 @@ public record Silhouette(double width, List<Line> lines) {
             String under = i == 0 ? "the bottom" : names.get(i - 1);
             int at = i;
             cornersOf(line, below)
-                    .filter(x -> line.at(x) < below.at(x) - TOUCHES)
+                    .filter(x -> line.heightAt(x) < below.heightAt(x) - TOUCHES)
                     .findFirst()
                     .ifPresent(x -> problems.add(fields.get(at), ProblemKey.LINES_CROSS, names.get(at), under, x));
         }
@@ -81,7 +81,7 @@ public record Silhouette(double width, List<Line> lines) {
                 .toArray();
         double area = 0;
         for (int i = 1; i < xs.length; i++) {
-            area += (xs[i] - xs[i - 1]) * (line.at(xs[i]) + line.at(xs[i - 1])) / 2;
+            area += (xs[i] - xs[i - 1]) * (line.heightAt(xs[i]) + line.heightAt(xs[i - 1])) / 2;
         }
         return area;
     }

@@ -17,7 +17,7 @@ public final class LengthNotation {
     private LengthNotation() {}
 
     /** @throws ProblemsException if it is no length */
-    public static double read(String field, String text) {
+    public static double readMillimetres(String field, String text) {
         String plain = TypedText.quantity(field, text).toLowerCase(Locale.ROOT);
         Matcher fraction = FRACTION.matcher(plain);
         if (fraction.matches() && !fraction.group(3).matches("0+")) {

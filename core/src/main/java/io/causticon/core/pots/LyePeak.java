@@ -34,10 +34,10 @@ public record LyePeak(
         PotForecast forecast = PotForecast.of(setup, PotOutlook.LOOK_AHEAD, List.of());
         return new LyePeak(
                 without,
-                Temperature.celsius(forecast.peakAhead()),
+                Temperature.celsius(forecast.peakCelsiusAhead()),
                 forecast.peakBand(),
                 limit,
-                Temperature.celsius(pot.boils()),
+                Temperature.celsius(pot.boilingCelsius()),
                 without.isBelow(LyePot.NOT_ALL_MELTS));
     }
 

@@ -74,9 +74,9 @@ public record Matching(
     private static BathAdvice.Stands stands(BatchFacts facts, MeasurementPoint spot, CoolingFit fit, double now) {
         CoolingBody middle = fit.middle();
         return new BathAdvice.Stands(
-                Temperature.celsius(fit.at(now)),
+                Temperature.celsius(fit.celsiusAt(now)),
                 Pots.inBath(facts.plan(), facts.asWeighed().weights(), spot),
-                new CoolingBody(Temperature.celsius(fit.at(now)), middle.room(), middle.ratePerMinute(), middle.excess()));
+                new CoolingBody(Temperature.celsius(fit.celsiusAt(now)), middle.room(), middle.ratePerMinute(), middle.excess()));
     }
 
     /** What this batch tells of how fast a pot cools; empty when it was read too seldom. */

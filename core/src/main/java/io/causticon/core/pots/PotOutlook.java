@@ -91,18 +91,18 @@ public record PotOutlook(
                         : Levelling.of(readings, lastFed(log, from)),
                 frozen,
                 minutes,
-                Temperature.celsius(LyeSolution.crystallisation(sodium / Math.max(LEAST_LIQUOR, sodium + liquid.water().grams()))),
+                Temperature.celsius(LyeSolution.crystallisationCelsius(sodium / Math.max(LEAST_LIQUOR, sodium + liquid.water().grams()))),
                 soFar.liquid());
     }
 
     /** Where it boils, C. */
-    public double boils() {
-        return setup.contents().boils();
+    public double boilingCelsius() {
+        return setup.contents().boilingCelsius();
     }
 
     /** What of the liquid is still frozen by the model, g; empty when nothing was. */
     public OptionalDouble stillFrozen(Instant now) {
-        return setup.contents().ice().isPositive() ? OptionalDouble.of(run(now).iceAt(minute(now))) : OptionalDouble.empty();
+        return setup.contents().ice().isPositive() ? OptionalDouble.of(run(now).iceGramsAt(minute(now))) : OptionalDouble.empty();
     }
 
     /** Lye in solution by the model, of itself and the liquid water. */

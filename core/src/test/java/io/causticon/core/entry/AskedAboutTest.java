@@ -164,7 +164,7 @@ class AskedAboutTest {
             assertThat(keys(() -> NumberNotation.read("f", endless))).isNotEmpty();
             assertThat(keys(() -> NumberNotation.percent("f", endless))).isNotEmpty();
             assertThat(keys(() -> MassNotation.read("f", endless, Units.US))).isNotEmpty();
-            assertThat(keys(() -> LengthNotation.read("f", endless))).isNotEmpty();
+            assertThat(keys(() -> LengthNotation.readMillimetres("f", endless))).isNotEmpty();
             assertThat(keys(() -> LineNotation.read("f", endless, 80))).isNotEmpty();
             assertThat(keys(() -> DoseNotation.read("f", endless, Units.METRIC))).isNotEmpty();
             assertThat(keys(() -> TemperatureNotation.read("f", endless, Units.US))).isNotEmpty();

@@ -119,7 +119,7 @@ class OneAnswerTest {
         // The same runs.
         assertThat(pot.forecast().peakBand().high()).isEqualTo(planned.likely().high());
         assertThat(pot.forecast().peakBand().low()).isEqualTo(planned.likely().low());
-        assertThat(pot.boils()).isEqualTo(planned.boils().celsius());
+        assertThat(pot.boilingCelsius()).isEqualTo(planned.boils().celsius());
     }
 
     @ParameterizedTest

@@ -36,7 +36,7 @@ class CoolingFitTest {
         }
         CoolingFit fit = CoolingFit.of(
                 readings, 0.3, new Prior(new PotCooling(0.013, OPEN_POT, 0.5), Temperature.celsius(20), CoolingFit.ROOM_READ));
-        assertThat(fit.at(30)).isCloseTo(truth.after(30).celsius(), within(0.05));
+        assertThat(fit.celsiusAt(30)).isCloseTo(truth.after(30).celsius(), within(0.05));
         assertThat(fit.reaches(Temperature.celsius(40)).median()).isCloseTo(truth.minutesTo(Temperature.celsius(40)), within(1.0));
     }
 
@@ -201,7 +201,7 @@ class CoolingFitTest {
                     List.of(new Reading(0, 80), new Reading(15, 67.9), new Reading(30, 58.3)),
                     0.7,
                     new Prior(new PotCooling(0.018, 0, 0.5), Temperature.celsius(20), 2.5));
-            assertThat(fit.at(0)).isCloseTo(80.006, within(0.002));
+            assertThat(fit.celsiusAt(0)).isCloseTo(80.006, within(0.002));
             assertThat(Math.exp(fit.logRate())).isCloseTo(0.015026, within(2e-6));
             assertThat(fit.surroundings().celsius()).isCloseTo(20.101, within(0.005));
             assertThat(fit.startSpread()).isCloseTo(0.66, within(0.005));
@@ -239,7 +239,7 @@ class CoolingFitTest {
             assertThat(meeting.median()).isBetween(60.0, 95.0);
             assertThat(meeting.low()).isLessThan(meeting.median());
             assertThat(meeting.high()).isGreaterThan(meeting.median());
-            assertThat(Math.abs(lye.at(meeting.bestMinute()) - fats.at(meeting.bestMinute()))).isLessThan(6);
+            assertThat(Math.abs(lye.celsiusAt(meeting.bestMinute()) - fats.celsiusAt(meeting.bestMinute()))).isLessThan(6);
             assertThat(meeting.best()).isGreaterThan(0.7);
         }
 
@@ -294,6 +294,6 @@ class CoolingFitTest {
         Interval far = fit.bandAt(90);
         assertThat(near.high() - near.low()).isLessThan(3);
         assertThat(far.high() - far.low()).isGreaterThan(near.high() - near.low());
-        assertThat(Arrays.asList(near.contains(fit.at(10)), far.contains(fit.at(90)))).containsOnly(true);
+        assertThat(Arrays.asList(near.contains(fit.celsiusAt(10)), far.contains(fit.celsiusAt(90)))).containsOnly(true);
     }
 }

@@ -67,7 +67,7 @@ class LoafHeatTest {
         @Test
         void endAtTheTemperatureOfTheRoom() {
             LoafHistory history = LoafHeat.run(insulated(43, 17), 96);
-            assertThat(history.coreAt(95)).isCloseTo(17, within(0.5));
+            assertThat(history.coreCelsiusAt(95)).isCloseTo(17, within(0.5));
         }
 
         @Test
@@ -104,9 +104,9 @@ class LoafHeatTest {
             LoafSetup setup = new LoafSetup(
                     inert, LoafSetup.Shape.CYLINDER, .075, .6, 1, film, film, film, at(60), .05, at(20));
             LoafHistory history = LoafHeat.run(setup, 3);
-            assertThat(history.coreAt(0.5)).isCloseTo(56.46, within(0.4));
-            assertThat(history.coreAt(1)).isCloseTo(47.95, within(0.4));
-            assertThat(history.coreAt(2)).isCloseTo(35.61, within(0.4));
+            assertThat(history.coreCelsiusAt(0.5)).isCloseTo(56.46, within(0.4));
+            assertThat(history.coreCelsiusAt(1)).isCloseTo(47.95, within(0.4));
+            assertThat(history.coreCelsiusAt(2)).isCloseTo(35.61, within(0.4));
         }
 
         @Test

@@ -40,13 +40,13 @@ class LyePotRunTest {
             LyePot pot = pot(naoh, water, 20, ice, 0, 0);
             LyePotCurve curve = LyePotRun.run(setup(pot, 3, PotVessel.NONE, false), 240);
             assertThat(curve.iceLeft()).isZero();
-            assertThat(curve.end()).isCloseTo(pot.adiabaticPeak().celsius(), within(1e-3));
+            assertThat(curve.endMinute()).isCloseTo(pot.adiabaticPeak().celsius(), within(1e-3));
         }
 
         @Test
         void endsAtTheBalanceWithAcidAndSolids() {
             LyePot pot = pot(100, 180, 20, 0, 12, 0.1665);
-            assertThat(LyePotRun.run(setup(pot, 2, PotVessel.NONE, false), 120).end())
+            assertThat(LyePotRun.run(setup(pot, 2, PotVessel.NONE, false), 120).endMinute())
                     .isCloseTo(pot.adiabaticPeak().celsius(), within(1e-3));
         }
 
@@ -55,7 +55,7 @@ class LyePotRunTest {
             // 1:1 lye at 30 C and 100 g of ice at -18 C: 18.36 C.
             LyePotSetup setup = new LyePotSetup(
                     pot(100, 100, 30, 100, 0, 0), true, 0, PotVessel.NONE, ROOM, ROOM, false, false);
-            assertThat(LyePotRun.run(setup, 240).end()).isCloseTo(18.36, within(0.1));
+            assertThat(LyePotRun.run(setup, 240).endMinute()).isCloseTo(18.36, within(0.1));
         }
     }
 
@@ -66,7 +66,7 @@ class LyePotRunTest {
         LyePotSetup setup = new LyePotSetup(
                 new LyePot(Mass.grams(100), ROOM, Mass.grams(100), at(30), Mass.grams(ice), FREEZER, Mass.grams(solids), 0),
                 true, 0, PotVessel.NONE, at(30), ROOM, false, false);
-        assertThat(LyePotRun.run(setup, 60).at(60)).isCloseTo(expected, within(solids > 0 ? 1.0 : 0.1));
+        assertThat(LyePotRun.run(setup, 60).celsiusAt(60)).isCloseTo(expected, within(solids > 0 ? 1.0 : 0.1));
     }
 
     @Nested
@@ -113,7 +113,7 @@ class LyePotRunTest {
             assertThat(curve.peak()).isCloseTo(32.8, within(0.7));
             // Ice in strong lye melts against the lowest freezing point here, so the top comes sooner; its height is what matters.
             assertThat(curve.peakMinute()).isBetween(0.2, 2.1);
-            assertThat(curve.at(20)).isCloseTo(20.6, within(1.2));
+            assertThat(curve.celsiusAt(20)).isCloseTo(20.6, within(1.2));
         }
 
         @ParameterizedTest

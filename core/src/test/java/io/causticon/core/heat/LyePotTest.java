@@ -17,7 +17,7 @@ class LyePotTest {
     @ParameterizedTest
     @CsvSource({"2.22, -21.043", "3.5, -32.033", "4.44, -36.082", "7, -41.017", "12, -42.710", "75, -42.397"})
     void heatOfSolutionFollowsTheTableWithoutOvershoot(double moles, double expected) {
-        assertThat(LyeSolution.heatOfSolution(moles)).isCloseTo(expected, within(0.005));
+        assertThat(LyeSolution.kilojoulesPerMoleDissolved(moles)).isCloseTo(expected, within(0.005));
     }
 
     @ParameterizedTest
@@ -79,7 +79,7 @@ class LyePotTest {
     @Test
     void aHydrateCrystallisesFromStrongLyeInTheFridge() {
         // Local maximum of the phase diagram at 38.8 %: 15.6 C.
-        assertThat(LyeSolution.crystallisation(0.388)).isCloseTo(15.6, within(0.01));
-        assertThat(LyeSolution.crystallisation(0.25)).isNegative();
+        assertThat(LyeSolution.crystallisationCelsius(0.388)).isCloseTo(15.6, within(0.01));
+        assertThat(LyeSolution.crystallisationCelsius(0.25)).isNegative();
     }
 }

@@ -24,9 +24,9 @@ class PotHeatLossTest {
     void losesWhatTheTextbookCorrelationsGive() {
         // 500 g of oil in steel at 40 C: a cylinder of 0.0891 m. Side 0.02494 m2: convection 1.42 (20/0.0891)^0.25 = 5.496, radiation 0.25 x 6.321 = 1.580,
         // with 55 inside 6.269 W/(m2 K). Surface 0.006235 m2: 5.109 + 0.93 x 6.321 = 10.987, inside 9.158. Base 4. Times 20 K: 4.767 W.
-        assertThat(fats(500, PotVessel.STEEL).lossAt(Temperature.celsius(40), ROOM)).isCloseTo(4.767, within(0.005));
-        assertThat(fats(500, PotVessel.STEEL).lossAt(ROOM, ROOM)).isZero();
-        assertThat(fats(500, PotVessel.STEEL).lossAt(Temperature.celsius(15), ROOM)).isZero();
+        assertThat(fats(500, PotVessel.STEEL).lossWattsAt(Temperature.celsius(40), ROOM)).isCloseTo(4.767, within(0.005));
+        assertThat(fats(500, PotVessel.STEEL).lossWattsAt(ROOM, ROOM)).isZero();
+        assertThat(fats(500, PotVessel.STEEL).lossWattsAt(Temperature.celsius(15), ROOM)).isZero();
     }
 
     @Test
@@ -66,7 +66,7 @@ class PotHeatLossTest {
             double t = 80;
             double minutes = 0;
             while (t > 40) {
-                t -= pot.lossAt(Temperature.celsius(t), ROOM) / pot.heatCapacity() * 6;
+                t -= pot.lossWattsAt(Temperature.celsius(t), ROOM) / pot.heatCapacity() * 6;
                 minutes += 0.1;
             }
             double told = pot.inRoom(ROOM).body(Temperature.celsius(80), ROOM).minutesTo(Temperature.celsius(40));

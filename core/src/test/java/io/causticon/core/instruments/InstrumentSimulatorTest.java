@@ -143,10 +143,10 @@ class InstrumentSimulatorTest {
 
     @Test
     void penRestsThenFallsFromTheBatterToTheBar() {
-        assertThat(readings(0).pen(minute(5))).isEqualTo(7);
+        assertThat(readings(0).penPh(minute(5))).isEqualTo(7);
         poured();
-        assertThat(readings(0).pen(minute(40))).isBetween(12.0, 12.8);
-        assertThat(readings(0).pen(minute(45 + 60 * 48))).isBetween(9.0, 10.5);
+        assertThat(readings(0).penPh(minute(40))).isBetween(12.0, 12.8);
+        assertThat(readings(0).penPh(minute(45 + 60 * 48))).isBetween(9.0, 10.5);
     }
 
     @Test
@@ -154,7 +154,7 @@ class InstrumentSimulatorTest {
         double lye = plan.scales().shownOfLye(AlkaliBalance.of(plan.formula()).naoh()).grams();
         at(1, new Entry.Weighed(Weighable.NAOH, Mass.grams(1.15 * lye), Tare.TAKEN, null));
         poured();
-        assertThat(readings(0).pen(minute(45 + 60 * 48))).isGreaterThan(11.2);
+        assertThat(readings(0).penPh(minute(45 + 60 * 48))).isGreaterThan(11.2);
     }
 
     @Test
@@ -162,8 +162,8 @@ class InstrumentSimulatorTest {
         plan = new BatchPlan(
                 plan.name(), plan.formula(), plan.process(), plan.gel(), null, plan.mixAt(), plan.scales(), plan.note());
         poured();
-        double young = readings(0).pen(minute(45 + 60));
-        assertThat(readings(0).pen(minute(45 + 600))).isLessThan(young);
-        assertThat(readings(0).pen(minute(45 + 6000))).isBetween(9.0, 10.5);
+        double young = readings(0).penPh(minute(45 + 60));
+        assertThat(readings(0).penPh(minute(45 + 600))).isLessThan(young);
+        assertThat(readings(0).penPh(minute(45 + 6000))).isBetween(9.0, 10.5);
     }
 }

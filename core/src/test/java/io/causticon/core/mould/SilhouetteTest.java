@@ -74,7 +74,7 @@ class SilhouetteTest {
             double sum = 0;
             for (int k = 0; k < 8000; k++) {
                 double x = (k + 0.5) * WIDTH / 8000;
-                sum += (lines.get(3).at(x) - lines.get(2).at(x)) * WIDTH / 8000;
+                sum += (lines.get(3).heightAt(x) - lines.get(2).heightAt(x)) * WIDTH / 8000;
             }
             assertThat(s.areas().get(3)).isCloseTo(sum, within(0.05));
         }

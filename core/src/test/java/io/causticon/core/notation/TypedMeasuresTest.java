@@ -79,13 +79,13 @@ class TypedMeasuresTest {
             "85 | 85", "8.5 cm | 85", "8,5cm | 85", "3.5 in | 88.9", "3 1/2 in | 88.9", "3/4\" | 19.05", "240 mm | 240"
         })
         void areReadInMillimetres(String typed, double millimetres) {
-            assertThat(LengthNotation.read("length", typed)).isCloseTo(millimetres, within(1e-9));
+            assertThat(LengthNotation.readMillimetres("length", typed)).isCloseTo(millimetres, within(1e-9));
         }
 
         @Test
         void areRefusedWhenTheyAreNone() {
-            refuses(() -> LengthNotation.read("length", "long"), ProblemKey.NOT_A_LENGTH);
-            refuses(() -> LengthNotation.read("length", "3/0 in"), ProblemKey.NOT_A_LENGTH);
+            refuses(() -> LengthNotation.readMillimetres("length", "long"), ProblemKey.NOT_A_LENGTH);
+            refuses(() -> LengthNotation.readMillimetres("length", "3/0 in"), ProblemKey.NOT_A_LENGTH);
         }
     }
 

@@ -74,8 +74,8 @@ class MatchingTest {
     @Test
     void oneReadingOfEachStandsForThePotsUntilThereAreMore() {
         read(1, MeasurementPoint.LYE, 80).read(1, MeasurementPoint.FATS, 60);
-        assertThat(seen(1).lye().orElseThrow().at(1)).isCloseTo(80, within(0.7));
-        assertThat(seen(31).lye().orElseThrow().at(31)).isBetween(52.0, 72.0);
+        assertThat(seen(1).lye().orElseThrow().celsiusAt(1)).isCloseTo(80, within(0.7));
+        assertThat(seen(31).lye().orElseThrow().celsiusAt(31)).isBetween(52.0, 72.0);
     }
 
     @Test
@@ -118,18 +118,18 @@ class MatchingTest {
     @Test
     void aBathIsTakenInFromTheMomentItIsLogged() {
         cooling(85, 60, 10);
-        double free = seen(20).lye().orElseThrow().at(20);
+        double free = seen(20).lye().orElseThrow().celsiusAt(20);
         at(10.5, new Entry.Bathed(MeasurementPoint.LYE, Bath.COLD_BATH));
-        double bathed = seen(20).lye().orElseThrow().at(20);
+        double bathed = seen(20).lye().orElseThrow().celsiusAt(20);
         assertThat(bathed).isLessThan(free - 5);
-        assertThat(seen(20).fats().orElseThrow().at(20)).isCloseTo(seen(20).fats().orElseThrow().at(20), within(1e-9));
+        assertThat(seen(20).fats().orElseThrow().celsiusAt(20)).isCloseTo(seen(20).fats().orElseThrow().celsiusAt(20), within(1e-9));
     }
 
     @Test
     void theRoomThatWasReadIsBelievedBeforeTheUsualOne() {
         read(0, MeasurementPoint.ROOM, 28);
-        double warm = cooling(60, 55, 5).seen(60).lye().orElseThrow().at(60);
+        double warm = cooling(60, 55, 5).seen(60).lye().orElseThrow().celsiusAt(60);
         lines.remove(0);
-        assertThat(seen(60).lye().orElseThrow().at(60)).isLessThan(warm);
+        assertThat(seen(60).lye().orElseThrow().celsiusAt(60)).isLessThan(warm);
     }
 }

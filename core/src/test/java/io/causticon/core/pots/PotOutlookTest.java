@@ -93,12 +93,12 @@ class PotOutlookTest {
         void coolsFromTheMinuteItIsEnteredAndNotBefore() {
             LyePotSetup dry = seen(WATER, 0).setup();
             LyePotSetup bathed = dry.inBath(List.of(Interval.between(6, 12)));
-            double before = LyePotRun.run(dry, 40).at(6) - LyePotRun.run(bathed, 40).at(6);
-            double in = LyePotRun.run(dry, 40).at(12) - LyePotRun.run(bathed, 40).at(12);
+            double before = LyePotRun.run(dry, 40).celsiusAt(6) - LyePotRun.run(bathed, 40).celsiusAt(6);
+            double in = LyePotRun.run(dry, 40).celsiusAt(12) - LyePotRun.run(bathed, 40).celsiusAt(12);
             assertThat(before).isCloseTo(0, within(1e-9));
             assertThat(in).isGreaterThan(3);
             // Out again it cools like any jug, and stays behind the one that was in all the time.
-            assertThat(LyePotRun.run(bathed, 40).at(30)).isGreaterThan(LyePotRun.run(dry.inBath(List.of(Interval.between(6, 99))), 40).at(30) + 2);
+            assertThat(LyePotRun.run(bathed, 40).celsiusAt(30)).isGreaterThan(LyePotRun.run(dry.inBath(List.of(Interval.between(6, 99))), 40).celsiusAt(30) + 2);
         }
     }
 
@@ -141,12 +141,12 @@ class PotOutlookTest {
 
         @Test
         void ofColdWaterLowersThePeakByNearlyAsMuch() {
-            double plain = seen(WATER, 0).forecast().peakAhead();
+            double plain = seen(WATER, 0).forecast().peakCelsiusAhead();
             lye(-2, 5);
             PotOutlook cold = seen(WATER, 0);
             assertThat(cold.fedFrom()).isEmpty();
             assertThat(cold.liquid()).contains(Temperature.celsius(5));
-            assertThat(plain - cold.forecast().peakAhead()).isBetween(6.0, (ROOM.celsius() - 5));
+            assertThat(plain - cold.forecast().peakCelsiusAhead()).isBetween(6.0, (ROOM.celsius() - 5));
             at(0, new Entry.PortionFed(1, 4)).lye(1, 40);
             assertThat(seen(WATER, 2).fedFrom()).contains(minute(0));
             assertThat(seen(WATER, 2).setup().contents().waterStart().celsius()).isEqualTo(5);
@@ -190,7 +190,7 @@ class PotOutlookTest {
             lye(-1, 7);
             assertThat(seen(MILK, 0).setup().contents().iceStart().celsius()).isZero();
             double thawed = seen(MILK, 0).peakIfThawed().orElseThrow().celsius();
-            assertThat(thawed).isGreaterThan(seen(MILK, 0).forecast().peakAhead() + 10);
+            assertThat(thawed).isGreaterThan(seen(MILK, 0).forecast().peakCelsiusAhead() + 10);
             at(0, new Entry.PortionFed(1, 9));
             assertThat(seen(MILK, 1).peakIfThawed()).isEmpty();
         }

@@ -40,7 +40,7 @@ record LoafSection(int columns, int rows, List<Moment> moments, int shown) {
             double x = from + (to - from) * i / (FRAMES - 1);
             double minutes = Math.max(pouredMinutes, axis.minutesAt(x));
             double hours = (minutes - pouredMinutes) / 60;
-            moments.add(new Moment(x, minutes, history.coreAt(hours), cells(history, history.frameAt(hours))));
+            moments.add(new Moment(x, minutes, history.coreCelsiusAt(hours), cells(history, history.frameAt(hours))));
             if (moments.get(i).core() > moments.get(shown).core()) {
                 shown = i;
             }

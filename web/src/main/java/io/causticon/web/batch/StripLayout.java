@@ -194,7 +194,7 @@ final class StripLayout {
             Interval band = ensemble.coreBand(Math.max(0, hours));
             upper.to(x, degrees.at(band.high()));
             lower.push(new double[] {x, degrees.at(band.low())});
-            middle.to(x, degrees.at(ensemble.middle().coreAt(Math.max(0, hours))));
+            middle.to(x, degrees.at(ensemble.middle().coreCelsiusAt(Math.max(0, hours))));
         }
         lower.forEach(p -> upper.to(p[0], p[1]));
         drawing.path(upper.closed(), "band fill-core").path(middle.open(), "forecast stroke-core");

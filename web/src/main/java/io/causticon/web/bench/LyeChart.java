@@ -33,7 +33,7 @@ final class LyeChart {
         double past = readings.isEmpty() ? 0 : clear.orElse(from);
         DoubleSummaryStatistics seen = new DoubleSummaryStatistics();
         readings.forEach(r -> seen.accept(r.celsius()));
-        IntStream.rangeClosed(0, (int) past).forEach(m -> seen.accept(before.at(m)));
+        IntStream.rangeClosed(0, (int) past).forEach(m -> seen.accept(before.celsiusAt(m)));
         IntStream.rangeClosed((int) from, (int) to).forEach(m -> seen.accept(pot.forecast().band(m).low()));
         seen.accept(pot.forecast().peakBand().high());
         pot.limit().ifPresent(l -> seen.accept(l.celsius()));
@@ -48,7 +48,7 @@ final class LyeChart {
         }
         if (!readings.isEmpty()) {
             // What was to be expected before anything was read: how far off it is tells as much as the readings themselves.
-            chart.expected(0, past, before::at);
+            chart.expected(0, past, before::celsiusAt);
         }
         SvgPath path = new SvgPath();
         readings.forEach(r -> path.to(chart.x(r.minute()), chart.y(r.celsius())));

@@ -69,7 +69,7 @@ final class MatchChart {
         List<CoolingFit.Reading> readings = readings(log, spot);
         fit.ifPresent(f -> {
             double from = readings.get(readings.size() - 1).minute();
-            chart.forecast(from, to, f::bandAt, f::at, style, style);
+            chart.forecast(from, to, f::bandAt, f::celsiusAt, style, style);
         });
         SvgPath path = new SvgPath();
         readings.forEach(r -> path.to(chart.x(r.minute()), chart.y(r.celsius())));

@@ -213,8 +213,8 @@ final class PotPages {
             }
             return "";
         }
-        if (pot.fedFrom().isPresent() && pot.forecast().probabilityAbove(pot.boils()) >= POSSIBLE) {
-            return "It may boil over: " + Formats.probability(pot.forecast().probabilityAbove(pot.boils()))
+        if (pot.fedFrom().isPresent() && pot.forecast().probabilityAbove(pot.boilingCelsius()) >= POSSIBLE) {
+            return "It may boil over: " + Formats.probability(pot.forecast().probabilityAbove(pot.boilingCelsius()))
                     + ". No more lye now. Step back, jug into cold water, let it settle.";
         }
         return "";
@@ -225,7 +225,7 @@ final class PotPages {
         // So does every ordinary liquor: said with its number, and no alarm.
         if (pot.limit().isEmpty() && pot.forecast().peakBand().high() > NEAR_BOILING && pot.state() != Levelling.State.TURNED) {
             details.add("It gets hot, likely " + degreesOnly(pot.forecast().peakBand().low()) + " to "
-                    + degrees(Math.min(pot.boils(), pot.forecast().peakBand().high())) + "; without any loss "
+                    + degrees(Math.min(pot.boilingCelsius(), pot.forecast().peakBand().high())) + "; without any loss "
                     + formats.temperature(rounded(pot.setup().contents().adiabaticPeak())) + ". Small portions, and step back between them.");
         }
         if (pot.fedFrom().isEmpty() && pot.liquid().isEmpty()) {
@@ -264,10 +264,10 @@ final class PotPages {
         }
         pot.liquid().ifPresent(l -> figures.add(new BenchPage.Figure("liquid before the lye", formats.temperature(l))));
         Interval peak = pot.forecast().peakBand();
-        figures.add(new BenchPage.Figure("peak ahead", peak.low() > pot.boils()
-                ? "it boils, " + degrees(pot.boils())
-                : degrees(Math.min(pot.forecast().peakAhead(), pot.boils())) + ", " + degreesOnly(peak.low()) + " to "
-                        + (peak.high() > pot.boils() ? "boiling" : degrees(peak.high()))));
+        figures.add(new BenchPage.Figure("peak ahead", peak.low() > pot.boilingCelsius()
+                ? "it boils, " + degrees(pot.boilingCelsius())
+                : degrees(Math.min(pot.forecast().peakCelsiusAhead(), pot.boilingCelsius())) + ", " + degreesOnly(peak.low()) + " to "
+                        + (peak.high() > pot.boilingCelsius() ? "boiling" : degrees(peak.high()))));
         pot.limit().ifPresent(l -> {
             figures.add(new BenchPage.Figure("scorches from", formats.temperature(l)));
             figures.add(new BenchPage.Figure(
@@ -330,12 +330,12 @@ final class PotPages {
     private static boolean together(Matching m) {
         return m.meeting().isPresent()
                 && close(m)
-                && m.window().contains(m.lye().orElseThrow().at(m.now()))
-                && m.window().contains(m.fats().orElseThrow().at(m.now()));
+                && m.window().contains(m.lye().orElseThrow().celsiusAt(m.now()))
+                && m.window().contains(m.fats().orElseThrow().celsiusAt(m.now()));
     }
 
     private static boolean close(Matching m) {
-        return Math.abs(m.lye().orElseThrow().at(m.now()) - m.fats().orElseThrow().at(m.now())) <= m.tolerance().kelvin();
+        return Math.abs(m.lye().orElseThrow().celsiusAt(m.now()) - m.fats().orElseThrow().celsiusAt(m.now())) <= m.tolerance().kelvin();
     }
 
     private String matchWords(Matching m) {
@@ -343,8 +343,8 @@ final class PotPages {
             return "Read " + (m.lye().isEmpty() ? "the lye" : "the fats") + " to see when the two meet.";
         }
         Meeting meeting = m.meeting().get();
-        double lye = m.lye().orElseThrow().at(m.now());
-        double fats = m.fats().orElseThrow().at(m.now());
+        double lye = m.lye().orElseThrow().celsiusAt(m.now());
+        double fats = m.fats().orElseThrow().celsiusAt(m.now());
         String window = degreesOnly(m.window().low()) + " to " + degrees(m.window().high());
         List<MeasurementPoint> bathed = Stream.of(MeasurementPoint.LYE, MeasurementPoint.FATS)
                 .filter(s -> PotSegments.of(batch.log(), s, now).current().in() != Bath.ROOM)
@@ -356,9 +356,9 @@ final class PotPages {
         }
         for (MeasurementPoint spot : bathed) {
             CoolingFit fit = (spot == MeasurementPoint.LYE ? m.lye() : m.fats()).orElseThrow();
-            if (pastTheAim(spot, fit.at(m.now() + HANDS)) >= -OUT_OF_BATH) {
+            if (pastTheAim(spot, fit.celsiusAt(m.now() + HANDS)) >= -OUT_OF_BATH) {
                 return "Out of the bath with the " + EntryWords.spot(spot)
-                        + (pastTheAim(spot, fit.at(m.now())) > OUT_OF_BATH ? ": it is past " : ": it is near ")
+                        + (pastTheAim(spot, fit.celsiusAt(m.now())) > OUT_OF_BATH ? ": it is past " : ": it is near ")
                         + formats.temperature(batch.plan().mixAt()) + ".";
             }
         }
@@ -424,8 +424,8 @@ final class PotPages {
 
     private List<BenchPage.Figure> matchFigures(Matching m) {
         List<BenchPage.Figure> figures = new ArrayList<>();
-        m.lye().ifPresent(f -> figures.add(new BenchPage.Figure("lye now, by the fit", degrees(f.at(m.now())))));
-        m.fats().ifPresent(f -> figures.add(new BenchPage.Figure("fats now, by the fit", degrees(f.at(m.now())))));
+        m.lye().ifPresent(f -> figures.add(new BenchPage.Figure("lye now, by the fit", degrees(f.celsiusAt(m.now())))));
+        m.fats().ifPresent(f -> figures.add(new BenchPage.Figure("fats now, by the fit", degrees(f.celsiusAt(m.now())))));
         figures.add(new BenchPage.Figure("mix at", formats.temperature(batch.plan().mixAt())));
         figures.add(new BenchPage.Figure("within", formats.difference(m.tolerance().kelvin()) + " of one another"));
         m.meeting().filter(x -> x.probability() > POSSIBLE).ifPresent(x -> figures.add(new BenchPage.Figure(

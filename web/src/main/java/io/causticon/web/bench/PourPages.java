@@ -169,7 +169,7 @@ final class PourPages {
             Line top = line(portioning, i, fill);
             Line under = i == 0 ? Line.flat(0) : line(portioning, i - 1, below);
             drawing.path(outline(top, under, width, scale, bottom), "part layer-" + i % 6 + (part.poured() ? "" : " to-come"));
-            double middle = (top.at(width) + under.at(width)) / 2;
+            double middle = (top.heightAt(width) + under.heightAt(width)) / 2;
             drawing.text(LEFT + width * scale + 12, bottom - middle * scale + 5,
                     part.name() + (part.poured() ? " \u2713" : ""), part.poured() ? "name" : "note");
             below = fill;
@@ -202,8 +202,8 @@ final class PourPages {
         top.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
         below.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
         SvgPath path = new SvgPath();
-        corners.forEach(x -> path.to(LEFT + x * scale, bottom - top.at(x) * scale));
-        corners.descendingSet().forEach(x -> path.to(LEFT + x * scale, bottom - below.at(x) * scale));
+        corners.forEach(x -> path.to(LEFT + x * scale, bottom - top.heightAt(x) * scale));
+        corners.descendingSet().forEach(x -> path.to(LEFT + x * scale, bottom - below.heightAt(x) * scale));
         return path.closed();
     }
 }

@@ -214,7 +214,7 @@ final class DemoBatch {
     private void core(LoafHistory history) {
         loaf = history;
         for (double hours : new double[] {0.4, 1, 1.8, 2.6, 3.5, 5, 8, 14}) {
-            at(poured + 60 * hours, new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(history.coreAt(hours))));
+            at(poured + 60 * hours, new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(history.coreCelsiusAt(hours))));
         }
         GelExtent extent =
                 switch (history.extent()) {
@@ -229,7 +229,7 @@ final class DemoBatch {
     DemoBatch probed(int readings) {
         for (int i = 1; i <= readings && loaf != null; i++) {
             double hours = 20.0 * i / readings;
-            at(poured + 60 * hours, new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(loaf.coreAt(hours))));
+            at(poured + 60 * hours, new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(loaf.coreCelsiusAt(hours))));
         }
         return this;
     }

@@ -165,7 +165,7 @@ class SimulatedDevices implements DisposableBean {
                 batch.plan(), batch.log(), ROOM, probe.since, () -> loaves.of(batch, ROOM).map(LoafEnsemble::middle));
         return switch (device.kind()) {
             case SCALE -> readings.scale(now).grams();
-            case PH_PEN -> readings.pen(now);
+            case PH_PEN -> readings.penPh(now);
             case THERMOMETER -> device.spot() == null ? ROOM.celsius() : readings.thermometer(device.spot(), now).celsius();
             case BLENDER -> 0;
         };

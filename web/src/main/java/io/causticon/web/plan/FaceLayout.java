@@ -59,7 +59,7 @@ record FaceLayout(
             Line below = i == 0 ? Line.flat(0) : lines.get(i - 1);
             // A quarter in: corners are mostly at the walls and in the middle.
             double x = mould.width() / 4;
-            double y = (lines.get(i).at(x) + below.at(x)) / 2;
+            double y = (lines.get(i).heightAt(x) + below.heightAt(x)) / 2;
             layers.add(new Layer(
                     outline(lines.get(i), below, mould.width(), scale, bottom),
                     i % 6,
@@ -107,8 +107,8 @@ record FaceLayout(
         top.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
         below.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
         SvgPath path = new SvgPath();
-        corners.forEach(x -> path.to(MARGIN + x * scale, bottom - top.at(x) * scale));
-        corners.descendingSet().forEach(x -> path.to(MARGIN + x * scale, bottom - below.at(x) * scale));
+        corners.forEach(x -> path.to(MARGIN + x * scale, bottom - top.heightAt(x) * scale));
+        corners.descendingSet().forEach(x -> path.to(MARGIN + x * scale, bottom - below.heightAt(x) * scale));
         return path.closed();
     }
 }

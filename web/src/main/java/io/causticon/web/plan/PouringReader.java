@@ -57,7 +57,7 @@ final class PouringReader {
         if (!form.has("fillHeight")) {
             return null;
         }
-        double height = fields.take(() -> LengthNotation.read("fillHeight", form.get("fillHeight")), 1.0);
+        double height = fields.take(() -> LengthNotation.readMillimetres("fillHeight", form.get("fillHeight")), 1.0);
         if (height <= 0) {
             fields.problems().add("fillHeight", ProblemKey.TOO_LOW, "A height in mm", height, 0.0);
         } else if (mould != null && height > mould.height()) {
@@ -71,7 +71,7 @@ final class PouringReader {
             return Pouring.USUAL_THICKNESS;
         }
         double thickness = fields.take(
-                () -> LengthNotation.read("thickness", form.get("thickness")), Pouring.USUAL_THICKNESS);
+                () -> LengthNotation.readMillimetres("thickness", form.get("thickness")), Pouring.USUAL_THICKNESS);
         if (thickness < LEAST_THICKNESS) {
             fields.problems().add("thickness", ProblemKey.TOO_LOW, "A bar in mm", thickness, LEAST_THICKNESS);
         } else if (thickness > MOST_THICKNESS) {

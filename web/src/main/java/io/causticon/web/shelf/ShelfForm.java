@@ -178,7 +178,7 @@ final class ShelfForm {
     }
 
     private double length(String field) {
-        double length = problems.take(() -> LengthNotation.read(field, text(field)), 1.0);
+        double length = problems.take(() -> LengthNotation.readMillimetres(field, text(field)), 1.0);
         if (length <= 0) {
             problems.add(field, ProblemKey.TOO_LOW, "A side in mm", length, 0.0);
         } else if (length > LONGEST_SIDE) {

@@ -122,7 +122,7 @@ public final class Swirl {
         Batch batch = batches.get(id);
         PotOutlook pot = PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(17.5), now);
         for (double minute = 1; minute < pot.minute(now); minute += 2) {
-            double celsius = pot.unread(30).at(minute) + 1 + 0.15 * minute;
+            double celsius = pot.unread(30).celsiusAt(minute) + 1 + 0.15 * minute;
             log(batches, id, now.minusSeconds(Math.round(840 - 60 * minute)), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(celsius)));
         }
         return id;
