@@ -101,11 +101,36 @@ describe('a line', () => {
     assert.equal(told.taken.length, 1);
   });
 
+  test('finds the token of the session that stays, when several were begun at once', async () => {
+    answers.push({ status: 403 }, { status: 200, token: 'of one' }, { status: 403 }, { status: 200, token: 'of the other' }, { status: 200, redirected: true, url: 'x' });
+    await send();
+    mock.timers.tick(400);
+    await settled();
+    assert.deepEqual(sent.map((s) => s._csrf), ['old', 'of one', 'of the other']);
+    assert.equal(told.taken.length, 1);
+    assert.equal(told.denied, 0);
+  });
+
   test('stays when nobody is signed in who may log', async () => {
     // Each page has a token that looks different; all mean the same.
-    answers.push({ status: 403 }, { status: 200, token: 'masked anew' }, { status: 403 }, { status: 200, token: 'and again' });
+    for (let i = 0; i < 5; i += 1) {
+      answers.push({ status: 403 }, { status: 200, token: `masked anew ${i}` });
+    }
+    answers.push({ status: 403 });
     await send();
-    assert.equal(sent.length, 2);
+    for (let i = 0; i < 5; i += 1) {
+      mock.timers.tick(2000);
+      await settled();
+    }
+    assert.equal(sent.length, 6);
+    assert.equal(told.denied, 1);
+    assert.equal(kept.all().length, 1);
+  });
+
+  test('is for somebody else when the sign-in page answers', async () => {
+    answers.push({ status: 403 }, { status: 200, url: 'http://workshop/sign-in' });
+    await send();
+    assert.equal(sent.length, 1);
     assert.equal(told.denied, 1);
     assert.equal(kept.all().length, 1);
   });

@@ -1,5 +1,8 @@
 // Sends one kept form until the server has taken it. Nothing is dropped before.
 const AGAIN = 2500;
+// While a server comes back, several requests of one page may each be given a session of their own, and a token is good for one of them.
+const TOKENS = 5;
+const SETTLES = 400;
 
 const goTo = (address) => location.assign(address);
 
@@ -20,12 +23,18 @@ export async function deliver(parcel) {
       say('The server could not take this. It is kept here; write it down and go on.');
       return;
     }
-    // A server that was away may have given out new form tokens. One new token is enough to tell that from somebody who may not log.
-    if (answer.status === 403 && !parcel.withFreshToken) {
+    // A server that was away may have given out new form tokens. A few new tokens are enough to tell that from somebody who may not log.
+    const tokens = parcel.tokens ?? 0;
+    if (answer.status === 403 && tokens < TOKENS) {
       const token = await freshToken();
       if (token) {
         body.set('_csrf', token);
-        await deliver({ ...parcel, since, withFreshToken: true });
+        const next = () => deliver({ ...parcel, since, tokens: tokens + 1 });
+        if (tokens === 0) {
+          await next();
+        } else {
+          setTimeout(next, tokens * SETTLES);
+        }
         return;
       }
     }
@@ -41,7 +50,7 @@ export async function deliver(parcel) {
     }
   } catch {
     say('No answer from the server. What you tapped is kept here and sent when it is back.');
-    setTimeout(() => deliver({ ...parcel, since, withFreshToken: false }), AGAIN);
+    setTimeout(() => deliver({ ...parcel, since, tokens: 0 }), AGAIN);
   }
 }
 
