@@ -24,16 +24,31 @@ public record CoolingBody(Temperature start, Temperature room, double ratePerMin
     }
 
     public Temperature after(double minutes) {
+        return Temperature.celsius(course().celsiusAfter(minutes));
+    }
+
+    /** The same law with all worked out that does not change with time, for whoever asks it a thousand times. */
+    Course course() {
         double d0 = start.celsius() - room.celsius();
-        if (d0 == 0) {
-            return room;
+        return new Course(room.celsius(), d0, excess == 0 ? ratePerMinute : excess * ratePerMinute * scale(Math.abs(d0)), excess);
+    }
+
+    /**
+     * How it cools.
+     *
+     * @param room C
+     * @param difference to it at minute 0, K
+     * @param pace per minute
+     * @param excess as above
+     */
+    record Course(double room, double difference, double pace, double excess) {
+
+        double celsiusAfter(double minutes) {
+            if (difference == 0) {
+                return room;
+            }
+            return room + difference * (excess == 0 ? Math.exp(-pace * minutes) : Math.pow(1 + pace * minutes, -1 / excess));
         }
-        double sign = Math.signum(d0);
-        double size = Math.abs(d0);
-        double share = excess == 0
-                ? Math.exp(-ratePerMinute * minutes)
-                : Math.pow(1 + excess * ratePerMinute * minutes * scale(size), -1 / excess);
-        return Temperature.celsius(room.celsius() + sign * size * share);
     }
 
     /**

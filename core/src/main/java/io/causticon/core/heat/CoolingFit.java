@@ -59,6 +59,7 @@ public final class CoolingFit {
     private final double[] spreads;
     private final double[][] draws;
     private final CoolingBody middle;
+    private final CoolingBody.Course[] courses;
 
     private CoolingFit(double firstMinute, double excess, double[] best, double[] spreads, double[][] draws) {
         this.firstMinute = firstMinute;
@@ -67,6 +68,7 @@ public final class CoolingFit {
         this.spreads = spreads;
         this.draws = draws;
         this.middle = body(best);
+        this.courses = Arrays.stream(draws).map(d -> body(d).course()).toArray(CoolingBody.Course[]::new);
     }
 
     /**
@@ -147,9 +149,8 @@ public final class CoolingFit {
 
     /** Temperature of one of the draws at a minute, C. */
     double drawnAt(int draw, double minute) {
-        double[] d = draws[draw];
         // What the law itself does not catch grows with how far it is asked beyond its first reading.
-        return body(d).after((minute - firstMinute) * d[3]).celsius();
+        return courses[draw].celsiusAfter((minute - firstMinute) * draws[draw][3]);
     }
 
     static int draws() {

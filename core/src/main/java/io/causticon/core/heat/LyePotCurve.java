@@ -1,35 +1,49 @@
 package io.causticon.core.heat;
 
-import java.util.List;
+/** How a lye pot's temperature goes, from the moment the first lye goes in: a frame each few seconds. Immutable. */
+public final class LyePotCurve {
 
-/**
- * How a lye pot's temperature goes.
- *
- * @param temperatures C, one a frame from the moment the first lye goes in
- * @param ice g that is frozen, one a frame
- * @param concentrations lye in solution by mass of itself and the liquid water, a fraction, one a frame
- * @param frameSeconds seconds between them
- * @param peak highest temperature, C
- * @param peakMinute when
- * @param dissolvedMinute when all but a hundredth of the lye is dissolved; infinite if it never is
- * @param iceLeft g of ice at the end
- * @param undissolved g of lye that is not in solution at the end
- */
-public record LyePotCurve(
-        List<Double> temperatures,
-        List<Double> ice,
-        List<Double> concentrations,
-        double frameSeconds,
-        double peak,
-        double peakMinute,
-        double dissolvedMinute,
-        double iceLeft,
-        double undissolved) {
+    /** What is known of a pot at the end of its run. */
+    record Ending(double peak, double peakMinute, double dissolvedMinute, double iceLeft, double undissolved) {}
 
-    public LyePotCurve {
-        temperatures = List.copyOf(temperatures);
-        ice = List.copyOf(ice);
-        concentrations = List.copyOf(concentrations);
+    private final double[] temperatures;
+    private final double[] ice;
+    private final double[] concentrations;
+    private final double frameSeconds;
+    private final Ending ending;
+
+    /** The arrays are this curve's from now on. */
+    LyePotCurve(double[] temperatures, double[] ice, double[] concentrations, double frameSeconds, Ending ending) {
+        this.temperatures = temperatures;
+        this.ice = ice;
+        this.concentrations = concentrations;
+        this.frameSeconds = frameSeconds;
+        this.ending = ending;
+    }
+
+    /** Highest temperature, C. */
+    public double peak() {
+        return ending.peak();
+    }
+
+    /** When that is. */
+    public double peakMinute() {
+        return ending.peakMinute();
+    }
+
+    /** When all but a hundredth of the lye is dissolved; infinite if it never is. */
+    public double dissolvedMinute() {
+        return ending.dissolvedMinute();
+    }
+
+    /** g of ice at the end. */
+    public double iceLeft() {
+        return ending.iceLeft();
+    }
+
+    /** g of lye that is not in solution at the end. */
+    public double undissolved() {
+        return ending.undissolved();
     }
 
     /** C at this minute, between frames in proportion; held at both ends. */
@@ -47,19 +61,20 @@ public record LyePotCurve(
         return between(concentrations, minute);
     }
 
-    private double between(List<Double> frames, double minute) {
+    private double between(double[] frames, double minute) {
         double place = Math.max(0, minute * 60 / frameSeconds);
-        int before = Math.min((int) place, frames.size() - 1);
-        int after = Math.min(before + 1, frames.size() - 1);
+        int before = Math.min((int) place, frames.length - 1);
+        int after = Math.min(before + 1, frames.length - 1);
         double part = Math.min(1, place - before);
-        return frames.get(before) * (1 - part) + frames.get(after) * part;
+        return frames[before] * (1 - part) + frames[after] * part;
     }
 
-    public double endMinute() {
-        return temperatures.get(temperatures.size() - 1);
+    /** C in the last frame. */
+    public double endCelsius() {
+        return temperatures[temperatures.length - 1];
     }
 
     public double minutes() {
-        return (temperatures.size() - 1) * frameSeconds / 60;
+        return (temperatures.length - 1) * frameSeconds / 60;
     }
 }

@@ -1,8 +1,5 @@
 package io.causticon.core.heat;
 
-import java.util.ArrayList;
-import java.util.List;
-
 /**
  * A lye pot minute by minute.
  *
@@ -26,7 +23,10 @@ public final class LyePotRun {
     /** By then what is frozen has melted in strong lye, min. */
     static final double MELTING_MINUTES = 15;
 
+    /** s, while anything is fed, dissolves or melts. */
     private static final double STEP = 1;
+
+    /** s between frames, and between steps once the pot does nothing but cool: a hundredth of the shortest time in which it does. */
     private static final double FRAME = 5;
     private static final double DISSOLVES_WARM = 40;
     private static final double DISSOLVES_COLD = 120;
@@ -42,6 +42,8 @@ public final class LyePotRun {
     private static final double LOWEST_FREEZING = -28;
     private static final double LOWEST_FREEZING_AT = 0.191;
     private static final double NOTHING = 1e-6;
+    /** g; they would dissolve for many minutes more and give off a joule. */
+    private static final double LAST_GRAINS = 1e-3;
     private static final double NEARLY_ALL = 0.01;
 
     private final LyePotSetup setup;
@@ -122,20 +124,26 @@ public final class LyePotRun {
     }
 
     private LyePotCurve simulate(double minutes) {
-        List<Double> temperatures = new ArrayList<>();
-        List<Double> frozen = new ArrayList<>();
-        List<Double> concentrations = new ArrayList<>();
         double end = 60 * minutes;
+        int frames = (int) Math.floor(end / FRAME + NOTHING) + 1;
+        double[] temperatures = new double[frames];
+        double[] frozen = new double[frames];
+        double[] concentrations = new double[frames];
+        int frame = 0;
         double doneAt = Double.POSITIVE_INFINITY;
         double peak = Double.NEGATIVE_INFINITY;
         double peakAt = 0;
         double all = setup.contents().lye().grams();
-        for (double t = 0; t <= end + NOTHING; t += STEP) {
+        double step = STEP;
+        for (double t = 0; t <= end + NOTHING; t += step) {
             double now = temperature();
-            if (t >= temperatures.size() * FRAME - NOTHING) {
-                temperatures.add(now);
-                frozen.add(ice);
-                concentrations.add(dissolved / Math.max(NOTHING, dissolved + water));
+            boolean shown = t >= frame * FRAME - NOTHING;
+            step = shown && isSettled() ? FRAME : STEP;
+            if (shown && frame < frames) {
+                temperatures[frame] = now;
+                frozen[frame] = ice;
+                concentrations[frame] = dissolved / Math.max(NOTHING, dissolved + water);
+                frame++;
             }
             if (now > peak) {
                 peak = now;
@@ -144,17 +152,23 @@ public final class LyePotRun {
             if (Double.isInfinite(doneAt) && toFeed + undissolved < NEARLY_ALL * all) {
                 doneAt = t;
             }
-            advance(now, t / 60);
+            advance(now, t / 60, step);
         }
-        return new LyePotCurve(temperatures, frozen, concentrations, FRAME, peak, peakAt / 60, doneAt / 60, ice, undissolved + toFeed);
+        return new LyePotCurve(
+                temperatures, frozen, concentrations, FRAME, new LyePotCurve.Ending(peak, peakAt / 60, doneAt / 60, ice, undissolved + toFeed));
     }
 
-    private void advance(double celsius, double minute) {
+    /** Nothing is fed, dissolves or melts any more. */
+    private boolean isSettled() {
+        return toFeed <= 0 && undissolved < NOTHING && ice < NOTHING;
+    }
+
+    private void advance(double celsius, double minute, double step) {
         feed();
         dissolve(celsius);
         melt(celsius);
         if (setup.losses()) {
-            enthalpy -= losses(celsius, minute) * STEP;
+            enthalpy -= losses(celsius, minute) * step;
         }
     }
 
@@ -177,7 +191,7 @@ public final class LyePotRun {
         double w = dissolved / (dissolved + water);
         double tau = (ice > NOTHING || celsius < COLD ? DISSOLVES_COLD : DISSOLVES_WARM) * variation.dissolving();
         double amount = Math.min(undissolved, undissolved / tau * Math.max(0, 1 - w / SATURATED) * STEP);
-        double left = undissolved - amount < NOTHING ? undissolved : amount;
+        double left = undissolved - amount < LAST_GRAINS ? undissolved : amount;
         undissolved -= left;
         dissolved += left;
         double moles = Math.min(acid, blend.moles(dissolved));

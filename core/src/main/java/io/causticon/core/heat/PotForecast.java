@@ -144,18 +144,24 @@ public final class PotForecast {
     }
 
     private double[] weigh(List<Reading> readings, double sigma) {
-        double[] logs = curves.stream()
-                .mapToDouble(c -> readings.stream()
-                        .mapToDouble(r -> {
-                            double z = (r.celsius() - c.celsiusAt(r.minute())) / sigma;
-                            return -z * z / 2;
-                        })
-                        .sum())
-                .toArray();
-        double most = Arrays.stream(logs).max().orElse(0);
-        double[] weighed = Arrays.stream(logs).map(l -> Math.exp(l - most)).toArray();
-        double sum = Arrays.stream(weighed).sum();
-        return Arrays.stream(weighed).map(w -> w / sum).toArray();
+        double[] weighed = new double[curves.size()];
+        double most = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < weighed.length; i++) {
+            for (Reading reading : readings) {
+                double z = (reading.celsius() - curves.get(i).celsiusAt(reading.minute())) / sigma;
+                weighed[i] -= z * z / 2;
+            }
+            most = Math.max(most, weighed[i]);
+        }
+        double sum = 0;
+        for (int i = 0; i < weighed.length; i++) {
+            weighed[i] = Math.exp(weighed[i] - most);
+            sum += weighed[i];
+        }
+        for (int i = 0; i < weighed.length; i++) {
+            weighed[i] /= sum;
+        }
+        return weighed;
     }
 
     /** How many runs carry the weight (Kish's effective sample size). */

@@ -22,10 +22,8 @@ import java.util.OptionalDouble;
 /**
  * The lye pot of a batch at one moment: plan, what was fed and read so far, and where it is going.
  *
- * @param setup the pot as it is known
+ * @param soFar the pot as its log tells of it
  * @param forecast with the readings taken in
- * @param limit above which this liquor scorches; empty for clear water
- * @param fedFrom when the first lye went in; empty before
  * @param fed portions that are in
  * @param portions in how many it is fed
  * @param state what the readings say of the dissolving
@@ -33,20 +31,16 @@ import java.util.OptionalDouble;
  *     it is not enough
  * @param minutes over which to feed it in an ice bath to stay below the limit; empty without a limit or if forty are not enough
  * @param crystals temperature below which crystals come out of this liquor
- * @param liquid what the liquid was read at before the lye; empty where it was not
  */
 public record PotOutlook(
-        LyePotSetup setup,
+        PotSoFar soFar,
         PotForecast forecast,
-        Optional<Temperature> limit,
-        Optional<Instant> fedFrom,
         int fed,
         int portions,
         Levelling.State state,
         Optional<Share> frozen,
         OptionalDouble minutes,
-        Temperature crystals,
-        Optional<Temperature> liquid) {
+        Temperature crystals) {
 
     /** A pot this hot spits and fumes. */
     public static final Temperature CALM = Temperature.celsius(60);
@@ -74,16 +68,14 @@ public record PotOutlook(
         LyePotSetup setup = soFar.setup();
         Optional<Temperature> limit = soFar.limit();
         Optional<Instant> from = soFar.fedFrom();
-        List<PotForecast.Reading> readings = from.map(f -> readings(log, f, now)).orElse(List.of());
+        List<PotForecast.Reading> readings = from.map(f -> readings(log, f, soFar.lastMinute(), now)).orElse(List.of());
         LyePot liquid = ColdPlan.frozen(setup.contents(), 0, plan.freezer());
         Optional<Share> frozen = ColdPlan.leastFrozen(liquid, plan.freezer(), limit.orElse(CALM));
         OptionalDouble minutes = limit.map(l -> ColdPlan.leastMinutes(setup.inBath(true), l)).orElse(OptionalDouble.empty());
         double sodium = soFar.weights().naoh().grams();
         return new PotOutlook(
-                setup,
+                soFar,
                 PotForecast.of(setup, soFar.minute(now) + LOOK_AHEAD, readings),
-                limit,
-                from,
                 PotSoFar.lyePortions(log).mapToInt(p -> p.entry().portion()).max().orElse(0),
                 log.first(Entry.PortionFed.class).map(p -> p.entry().of()).orElse(limit.isPresent() ? MANY_PORTIONS : FEW_PORTIONS),
                 log.first(Entry.LyeClear.class).isPresent()
@@ -91,18 +83,36 @@ public record PotOutlook(
                         : Levelling.of(readings, lastFed(log, from)),
                 frozen,
                 minutes,
-                Temperature.celsius(LyeSolution.crystallisationCelsius(sodium / Math.max(LEAST_LIQUOR, sodium + liquid.water().grams()))),
-                soFar.liquid());
+                Temperature.celsius(LyeSolution.crystallisationCelsius(sodium / Math.max(LEAST_LIQUOR, sodium + liquid.water().grams()))));
+    }
+
+    public LyePotSetup setup() {
+        return soFar.setup();
+    }
+
+    /** Above which this liquor scorches; empty for clear water. */
+    public Optional<Temperature> limit() {
+        return soFar.limit();
+    }
+
+    /** When the first lye went in; empty before. */
+    public Optional<Instant> fedFrom() {
+        return soFar.fedFrom();
+    }
+
+    /** What the liquid was read at before the lye; empty where it was not. */
+    public Optional<Temperature> liquid() {
+        return soFar.liquid();
     }
 
     /** Where it boils, C. */
     public double boilingCelsius() {
-        return setup.contents().boilingCelsius();
+        return setup().contents().boilingCelsius();
     }
 
     /** What of the liquid is still frozen by the model, g; empty when nothing was. */
     public OptionalDouble stillFrozen(Instant now) {
-        return setup.contents().ice().isPositive() ? OptionalDouble.of(run(now).iceGramsAt(minute(now))) : OptionalDouble.empty();
+        return setup().contents().ice().isPositive() ? OptionalDouble.of(run(now).iceGramsAt(minute(now))) : OptionalDouble.empty();
     }
 
     /** Lye in solution by the model, of itself and the liquid water. */
@@ -112,34 +122,38 @@ public record PotOutlook(
 
     /** How it was to go, by what is logged of the feeding and the bath but by no thermometer. */
     public LyePotCurve unread(double minutes) {
-        return LyePotRun.run(setup, minutes);
+        return LyePotRun.run(setup(), minutes);
     }
 
     private LyePotCurve run(Instant now) {
-        return LyePotRun.run(setup, minute(now) + 1);
+        return LyePotRun.run(setup(), minute(now) + 1);
     }
 
-    /** Readings of the lye from the first feeding on. */
-    public static List<PotForecast.Reading> readings(BatchLog log, Instant from, Instant now) {
+    /** Readings of the lye from the first feeding on, as long as the pot is followed. */
+    public List<PotForecast.Reading> readings(BatchLog log, Instant now) {
+        return fedFrom().map(f -> readings(log, f, soFar.lastMinute(), now)).orElse(List.of());
+    }
+
+    private static List<PotForecast.Reading> readings(BatchLog log, Instant from, double lastMinute, Instant now) {
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == MeasurementPoint.LYE && !t.at().isBefore(from) && !t.at().isAfter(now))
-                .filter(t -> PotSoFar.minutes(from, t.at()) <= PotSoFar.LONGEST)
+                .filter(t -> PotSoFar.minutes(from, t.at()) <= lastMinute)
                 .map(t -> new PotForecast.Reading(PotSoFar.minutes(from, t.at()), t.entry().temperature().celsius()))
                 .toList();
     }
 
-    /** Minutes since the first lye; zero before, and three hours from then on. */
+    /** Minutes since the first lye, as {@link PotSoFar#minute} counts them. */
     public double minute(Instant now) {
-        return fedFrom.map(f -> Math.min(PotSoFar.LONGEST, PotSoFar.minutes(f, now))).orElse(0.0);
+        return soFar.minute(now);
     }
 
     /** What it would peak at if all that is to be frozen has thawed: where a reading before the lye says that it may have. */
     public Optional<Temperature> peakIfThawed() {
-        return liquid.filter(t -> setup.contents().ice().isPositive() && t.celsius() > THAWED && fed == 0).map(t -> {
-            LyePot thawed = ColdPlan.frozen(setup.contents(), 0, setup.contents().iceStart());
+        return liquid().filter(t -> setup().contents().ice().isPositive() && t.celsius() > THAWED && fed == 0).map(t -> {
+            LyePot thawed = ColdPlan.frozen(setup().contents(), 0, setup().contents().iceStart());
             LyePotSetup same = new LyePotSetup(
-                    thawed, false, setup.feedMinutes(), setup.vessel(), setup.vesselStart(), setup.room(), setup.baths(), true);
-            return Temperature.celsius(LyePotRun.run(same, setup.feedMinutes() + LOOK_AHEAD).peak());
+                    thawed, false, setup().feedMinutes(), setup().vessel(), setup().vesselStart(), setup().room(), setup().baths(), true);
+            return Temperature.celsius(LyePotRun.run(same, setup().feedMinutes() + LOOK_AHEAD).peak());
         });
     }
 

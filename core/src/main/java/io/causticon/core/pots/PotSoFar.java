@@ -26,10 +26,11 @@ import java.util.stream.Stream;
  * @param setup the pot as it is known
  * @param limit above which this liquor scorches; empty for clear water
  * @param fedFrom when the first lye went in; empty before
+ * @param clear when it was clear and strained; empty before
  * @param liquid what the liquid was read at before the lye; empty where it was not
  */
 public record PotSoFar(
-        Weights weights, LyePotSetup setup, Optional<Temperature> limit, Optional<Instant> fedFrom, Optional<Temperature> liquid) {
+        Weights weights, LyePotSetup setup, Optional<Temperature> limit, Optional<Instant> fedFrom, Optional<Instant> clear, Optional<Temperature> liquid) {
 
     /** Lye that is fed and stirred is dissolved long before; a page that is opened a year later must not follow it through the year. */
     static final double LONGEST = 180;
@@ -50,12 +51,21 @@ public record PotSoFar(
         Optional<Instant> from = beginning.fedFrom();
         boolean careful = limit.isPresent();
         LyePotSetup setup = usual(plan, contents, room, careful).fedOver(feedMinutes(log, from, careful, now));
-        return new PotSoFar(weights, bathed(setup, log, from, now), limit, from, beginning.liquid());
+        return new PotSoFar(weights, bathed(setup, log, from, now), limit, from, cleared(log, now), beginning.liquid());
     }
 
-    /** Minutes since the first lye; zero before, and three hours from then on. */
+    private static Optional<Instant> cleared(BatchLog log, Instant now) {
+        return log.first(Entry.LyeClear.class).map(BatchLog.Timed::at).filter(c -> !c.isAfter(now));
+    }
+
+    /** Minutes since the first lye; zero before. It stands still some time after the lye was clear, at the latest after three hours. */
     public double minute(Instant now) {
-        return fedFrom.map(f -> Math.min(LONGEST, minutes(f, now))).orElse(0.0);
+        return fedFrom.map(f -> Math.min(lastMinute(), minutes(f, now))).orElse(0.0);
+    }
+
+    /** The last minute that is followed: what dissolves is looked at for as long again as after any feeding, what is clear is looked at no more. */
+    double lastMinute() {
+        return fedFrom.flatMap(f -> clear.map(c -> Math.min(LONGEST, Math.max(0, minutes(f, c)) + PotOutlook.LOOK_AHEAD))).orElse(LONGEST);
     }
 
     /** As it is done where nothing is known yet: what scorches is fed slowly in ice water, clear water quickly on the table. */

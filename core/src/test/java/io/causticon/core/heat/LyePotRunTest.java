@@ -40,13 +40,13 @@ class LyePotRunTest {
             LyePot pot = pot(naoh, water, 20, ice, 0, 0);
             LyePotCurve curve = LyePotRun.run(setup(pot, 3, PotVessel.NONE, false), 240);
             assertThat(curve.iceLeft()).isZero();
-            assertThat(curve.endMinute()).isCloseTo(pot.adiabaticPeak().celsius(), within(1e-3));
+            assertThat(curve.endCelsius()).isCloseTo(pot.adiabaticPeak().celsius(), within(1e-3));
         }
 
         @Test
         void endsAtTheBalanceWithAcidAndSolids() {
             LyePot pot = pot(100, 180, 20, 0, 12, 0.1665);
-            assertThat(LyePotRun.run(setup(pot, 2, PotVessel.NONE, false), 120).endMinute())
+            assertThat(LyePotRun.run(setup(pot, 2, PotVessel.NONE, false), 120).endCelsius())
                     .isCloseTo(pot.adiabaticPeak().celsius(), within(1e-3));
         }
 
@@ -55,7 +55,7 @@ class LyePotRunTest {
             // 1:1 lye at 30 C and 100 g of ice at -18 C: 18.36 C.
             LyePotSetup setup = new LyePotSetup(
                     pot(100, 100, 30, 100, 0, 0), true, 0, PotVessel.NONE, ROOM, ROOM, false, false);
-            assertThat(LyePotRun.run(setup, 240).endMinute()).isCloseTo(18.36, within(0.1));
+            assertThat(LyePotRun.run(setup, 240).endCelsius()).isCloseTo(18.36, within(0.1));
         }
     }
 

@@ -25,8 +25,7 @@ final class LyeChart {
     static BenchPage.Chart of(PotOutlook pot, BatchLog log, Formats formats, Instant now) {
         double minute = pot.minute(now);
         double to = Math.max(LEAST, pot.forecast().minutes());
-        List<PotForecast.Reading> readings =
-                pot.fedFrom().map(f -> PotOutlook.readings(log, f, now)).orElse(List.of());
+        List<PotForecast.Reading> readings = pot.readings(log, now);
         LyePotCurve before = pot.unread(to);
         double from = readings.isEmpty() ? 0 : minute;
         Optional<Double> clear = pot.fedFrom().flatMap(f -> log.first(Entry.LyeClear.class).map(c -> minutes(f, c.at())));

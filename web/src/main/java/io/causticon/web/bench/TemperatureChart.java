@@ -89,14 +89,15 @@ final class TemperatureChart {
     }
 
     private void band(double from, double to, DoubleFunction<Interval> band, String style) {
+        Interval[] around = new Interval[POINTS + 1];
         SvgPath path = new SvgPath();
         for (int i = 0; i <= POINTS; i++) {
             double m = from + (to - from) * i / POINTS;
-            path.to(minutes.at(m), y(band.apply(m).high()));
+            around[i] = band.apply(m);
+            path.to(minutes.at(m), y(around[i].high()));
         }
         for (int i = POINTS; i >= 0; i--) {
-            double m = from + (to - from) * i / POINTS;
-            path.to(minutes.at(m), y(band.apply(m).low()));
+            path.to(minutes.at(from + (to - from) * i / POINTS), y(around[i].low()));
         }
         drawing.path(path.closed(), "band fill-" + style);
     }
