@@ -13,9 +13,9 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
     /** The youngest of those that were begun before a moment; of one moment those with smaller ids. */
     @Query("""
             select s from SummaryRow s
-            where s.problem = '' and s.words like :words escape '!'
+            where length(s.problem) = 0 and s.words like :words escape '!'
               and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
-              and (s.begunAt < :before or s.begunAt = :before and s.batchId < :id)
+              and s.begunAt <= :before and (s.begunAt < :before or s.batchId < :id)
             order by s.begunAt desc, s.batchId desc""")
     List<SummaryRow> shown(
             @Param("words") String words,
@@ -29,7 +29,7 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
 
     @Query("""
             select count(s) from SummaryRow s
-            where s.problem = '' and s.words like :words escape '!'
+            where length(s.problem) = 0 and s.words like :words escape '!'
               and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)""")
     long countShown(
             @Param("words") String words,
@@ -48,7 +48,7 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
 
     List<SummaryRow> findByProblemGreaterThanOrderByBegunAtDesc(String none, Limit limit);
 
-    @Query("select s from SummaryRow s where s.problem = '' and s.held = false and s.life <> :ready and s.nextDue between :from and :to order by s.nextDue")
+    @Query("select s from SummaryRow s where length(s.problem) = 0 and s.held = false and s.life <> :ready and s.nextDue between :from and :to order by s.nextDue")
     List<SummaryRow> due(@Param("ready") String ready, @Param("from") Instant from, @Param("to") Instant to, Limit limit);
 
     @Query("select s.lyeVessel from SummaryRow s where s.lyeVessel <> '' order by s.begunAt desc")

@@ -8,6 +8,8 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -29,6 +31,7 @@ public record Formats(Units units, ZoneId zone) {
     private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", Locale.ENGLISH);
     private static final double FINE_GRAMS = 10;
     private static final int FINEST_PLACES = 6;
+    private static final int THOUSAND_DIGITS = 3;
     private static final long MINUTE = 60;
     private static final long HOUR = 3600;
     private static final long DAY_SECONDS = 86_400;
@@ -151,9 +154,19 @@ public record Formats(Units units, ZoneId zone) {
 
     /** With thousands separated and a real minus. */
     public static String number(double value, int digits) {
-        String text = String.format(Locale.ROOT, "%,." + digits + "f", value);
-        String plain = text.matches("-0(\\.0*)?") ? text.substring(1) : text;
-        return plain.replace('-', '\u2212');
+        if (!Double.isFinite(value)) {
+            return Double.isNaN(value) ? "?" : value > 0 ? "\u221e" : "\u2212\u221e";
+        }
+        BigDecimal rounded = BigDecimal.valueOf(Math.abs(value)).setScale(digits, RoundingMode.HALF_UP);
+        StringBuilder text = new StringBuilder(rounded.toPlainString());
+        int point = text.indexOf(".");
+        for (int at = (point < 0 ? text.length() : point) - THOUSAND_DIGITS; at > 0; at -= THOUSAND_DIGITS) {
+            text.insert(at, ',');
+        }
+        if (value < 0 && rounded.signum() != 0) {
+            text.insert(0, '\u2212');
+        }
+        return text.toString();
     }
 
     /** With a sign in front, for weights of evidence. */

@@ -8,6 +8,8 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
 import java.time.ZoneOffset;
+import java.util.Locale;
+import java.util.Random;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,6 +39,19 @@ class FormatsTest {
     @CsvSource({"41, 41 min", "170, 2 h 50 min", "1980, 1 d 9 h", "30240, 21 days", "120, 2 h"})
     void durationsAreShort(long minutes, String words) {
         assertThat(Formats.duration(Duration.ofMinutes(minutes))).isEqualTo(words);
+    }
+
+    @Test
+    void numbersAreThoseOfThePlatform() {
+        Random random = new Random(8424);
+        for (int i = 0; i < 20_000; i++) {
+            double value = (random.nextDouble() - 0.5) * Math.pow(10, random.nextInt(9) - 3);
+            int digits = random.nextInt(5);
+            String platform = String.format(Locale.ROOT, "%,." + digits + "f", value).replace('-', '\u2212').replaceFirst("^\u2212(?=[0.,]*$)", "");
+            assertThat(Formats.number(value, digits)).as(value + " to " + digits).isEqualTo(platform);
+        }
+        assertThat(Formats.number(Double.POSITIVE_INFINITY, 1)).isEqualTo("\u221e");
+        assertThat(Formats.number(Double.NaN, 1)).isEqualTo("?");
     }
 
     @Test
