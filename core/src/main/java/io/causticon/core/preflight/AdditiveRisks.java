@@ -43,7 +43,7 @@ final class AdditiveRisks {
         Phrase reason = Phrase.of("{} of the fats; harm is known from {}.",
                 Share.fraction(dose / 1000), Share.fraction(cap / 1000));
         PlanChange less = Flight.additives(
-                Phrase.of("Make it {}", most), Flight.only(portion.additive().id(), a -> a.weighing(most)));
+                "less-of-" + portion.additive().id(), Phrase.of("Make it {}", most), Flight.only(portion.additive().id(), a -> a.weighing(most)));
         if (portion.additive().isFragrance()) {
             f.danger(title, reason, Phrase.of("The supplier\u2019s own limit for skin decides"), less);
         } else {
@@ -65,6 +65,7 @@ final class AdditiveRisks {
                             Share.fraction(used)),
                     Phrase.of("The suppliers\u2019 certificates decide"),
                     Flight.additives(
+                            "thinner-blend",
                             Phrase.of("Thin the blend to fit"),
                             a -> scents.contains(a) ? a.weighing(a.mass().times(1 / used)) : a));
         }
@@ -90,6 +91,7 @@ final class AdditiveRisks {
                     Phrase.of("Last of all, by hand, straight into the mould"),
                     intoFats(portion),
                     Flight.additives(
+                            "ending-" + additive.id(),
                             Phrase.of("Plan it as a fast ending"),
                             Flight.only(additive.id(), a -> a.joining(AdditionStage.LAST))));
         } else if (additive.isFragrance() && tried.troubled() > 0) {
@@ -116,7 +118,7 @@ final class AdditiveRisks {
                 .allMatch(p -> p.fat().meltingRange() == null
                         || !cooler.isBelow(Temperature.celsius(p.fat().meltingRange().low())));
         if (cooler.isBelow(f.plan.mixAt()) && staysClear) {
-            changes.add(PlanChange.to(Phrase.of("Mix at {}", cooler), p -> p.mixedAt(cooler)));
+            changes.add(PlanChange.to("cooler-for-scents", Phrase.of("Mix at {}", cooler), p -> p.mixedAt(cooler)));
         }
         if (f.balance.concentration().compareTo(WETTER_LYE) > 0) {
             changes.add(LyeLiquidRisks.concentration(WETTER_LYE));
@@ -126,6 +128,7 @@ final class AdditiveRisks {
 
     private static PlanChange intoFats(AdditivePortion portion) {
         return Flight.additives(
+                "into-fats-" + portion.additive().id(),
                 Phrase.of("Put it into the fats"), Flight.only(portion.additive().id(), a -> a.joining(AdditionStage.FATS)));
     }
 

@@ -50,6 +50,7 @@ final class AlkaliRisks {
                 Phrase.of("{} of such batches would have excess alkali, from scale, fats and purity alone.", Share.fraction(excess)),
                 Phrase.of("A larger batch is weighed more exactly"),
                 PlanChange.to(
+                        "safe-superfat",
                         Phrase.of("Superfat {}", safe), p -> p.with(p.formula().withSuperfat(safe))),
                 finer());
     }
@@ -66,7 +67,7 @@ final class AlkaliRisks {
         }
         List<PlanChange> changes = new ArrayList<>();
         landed(f.plan).ifPresent(fats -> changes.add(
-                PlanChange.to(Phrase.of("Make {} of fats", fats), p -> p.with(p.formula().scaledTo(fats)))));
+                PlanChange.to("fats-for-the-scale", Phrase.of("Make {} of fats", fats), p -> p.with(p.formula().scaledTo(fats)))));
         changes.add(finer());
         f.bite(
                 Phrase.of("The scale cannot show {} of lye", f.balance.lye()),
@@ -102,11 +103,12 @@ final class AlkaliRisks {
                 Phrase.of("A step of {} is {} either way of {} of lye.",
                         f.plan.scales().lyeStep(), Share.fraction(half), f.balance.lye()),
                 finer(),
-                PlanChange.to(Phrase.of("Make {} of fats", enough), p -> p.with(p.formula().scaledTo(enough))));
+                PlanChange.to("enough-fats", Phrase.of("Make {} of fats", enough), p -> p.with(p.formula().scaledTo(enough))));
     }
 
     private static PlanChange finer() {
         return PlanChange.to(
+                "finer-scale",
                 Phrase.of("Weigh lye in steps of {}", FINE_STEP),
                 p -> p.with(new Scales(p.scales().fatStep(), FINE_STEP)));
     }

@@ -34,7 +34,7 @@ final class BatterRisks {
         f.bite(
                 Phrase.of("{} sets before it soaps", fat.fat().shortName()),
                 Phrase.of("It stays clear from {}, you mix at {}: false trace, white spots.", enough, f.plan.mixAt()),
-                PlanChange.to(Phrase.of("Mix at {}", enough), p -> p.mixedAt(enough)));
+                PlanChange.to("warmer", Phrase.of("Mix at {}", enough), p -> p.mixedAt(enough)));
     }
 
     private static void castor(Flight f) {
@@ -60,7 +60,7 @@ final class BatterRisks {
     }
 
     private static PlanChange lessCastor() {
-        return PlanChange.to(Phrase.of("Castor {}, the rest to the others", CALM_CASTOR), p -> {
+        return PlanChange.to("less-castor", Phrase.of("Castor {}, the rest to the others", CALM_CASTOR), p -> {
             Formula formula = p.formula();
             double castor = Composition.of(formula.fats()).of(Family.RICINOLEIC).fraction();
             double keep = CALM_CASTOR.fraction() / castor;

@@ -63,8 +63,8 @@ final class Flight {
     }
 
     /** A change of the additives that match, one by one. */
-    static PlanChange additives(Phrase label, UnaryOperator<AdditivePortion> change) {
-        return PlanChange.to(label, plan -> plan.with(plan.formula()
+    static PlanChange additives(String id, Phrase label, UnaryOperator<AdditivePortion> change) {
+        return PlanChange.to(id, label, plan -> plan.with(plan.formula()
                 .withAdditives(plan.formula().additives().stream().map(change).toList())));
     }
 

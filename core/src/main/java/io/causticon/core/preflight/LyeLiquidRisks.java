@@ -83,7 +83,7 @@ final class LyeLiquidRisks {
                 .filter(v -> !v.equals(f.plan.lyeVessel()) && !v.equals(f.plan.fatsVessel()))
                 .max(Comparator.comparing(v -> v.mass().grams()))
                 .stream()
-                .map(v -> PlanChange.to(Phrase.of("Use the {}", v.name()), move.apply(v)))
+                .map(v -> PlanChange.to("vessel-" + v.name(), Phrase.of("Use the {}", v.name()), move.apply(v)))
                 .toArray(PlanChange[]::new);
     }
 
@@ -96,8 +96,8 @@ final class LyeLiquidRisks {
                 Phrase.of("The liquid meets warm lye"),
                 Phrase.of("It can reach {} and scorches from {}; fed slowly in ice water it likely stays between {} and {}.",
                         f.peak.without(), limit, Temperature.celsius(f.peak.likely().low()), Temperature.celsius(f.peak.likely().high())),
-                PlanChange.to(Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
-                PlanChange.to(Phrase.of("Lye in water first, the rest at emulsion"), LyeLiquidRisks::split));
+                PlanChange.to("freeze", Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
+                PlanChange.to("split-liquid", Phrase.of("Lye in water first, the rest at emulsion"), LyeLiquidRisks::split));
     }
 
     /** Strong lye first, milk later: a feeding of its own. */
@@ -110,15 +110,15 @@ final class LyeLiquidRisks {
                         Phrase.of("It can reach {} and scorches from {}: diluting strong lye gives heat of its own.",
                                 second.peak(), second.limit().orElseThrow()),
                         Phrase.of("Lye no warmer than {}", second.warmestLye().orElseThrow()),
-                        PlanChange.to(Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
-                        PlanChange.to(Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
+                        PlanChange.to("freeze", Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
+                        PlanChange.to("at-emulsion", Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
             } else if (second.ifThawed().isPresent() && second.limit().map(l -> second.ifThawed().get().isAbove(l)).orElse(false)) {
                 f.bite(
                         Phrase.of("{} must stay frozen solid", what),
                         Phrase.of("Frozen it comes to {}; thawed in the fridge it would reach {}, and it scorches from {}.",
                                 second.peak(), second.ifThawed().get(), second.limit().orElseThrow()),
                         Phrase.of("Out of the freezer portion by portion"),
-                        PlanChange.to(Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
+                        PlanChange.to("at-emulsion", Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
             }
         });
     }
@@ -173,7 +173,7 @@ final class LyeLiquidRisks {
     private static void boiling(Flight f) {
         Temperature low = Temperature.celsius(f.peak.likely().low());
         Temperature high = Temperature.celsius(Math.min(f.peak.likely().high(), f.peak.boils().celsius()));
-        PlanChange ice = PlanChange.to(Phrase.of("Take part of the water as ice"), p -> iced(p, f.workshop.room()));
+        PlanChange ice = PlanChange.to("ice", Phrase.of("Take part of the water as ice"), p -> iced(p, f.workshop.room()));
         if (f.peak.mayBoilOver()) {
             f.danger(
                     Phrase.of("The lye pot may boil over"),
@@ -241,6 +241,7 @@ final class LyeLiquidRisks {
 
     static PlanChange concentration(Share share) {
         return PlanChange.to(
+                "concentration-" + Math.round(share.inPercent()),
                 Phrase.of("Lye concentration {}", share),
                 p -> p.with(p.formula().withLiquid(
                         LiquidTarget.concentration(share.fraction()), p.formula().liquidParts())));

@@ -27,10 +27,11 @@ final class MouldCareRisks {
         List<PlanChange> changes = new ArrayList<>();
         if (f.formula.superfat().compareTo(LOWER_SUPERFAT) > 0) {
             changes.add(PlanChange.to(
+                    "lower-superfat",
                     Phrase.of("Superfat {}", LOWER_SUPERFAT), p -> p.with(p.formula().withSuperfat(LOWER_SUPERFAT))));
         }
         Additive rosemary = Catalogue.standard().additive("rosemary-antioxidant");
-        changes.add(PlanChange.to(Phrase.of("Add {} of rosemary extract", ANTIOXIDANT), p -> {
+        changes.add(PlanChange.to("antioxidant", Phrase.of("Add {} of rosemary extract", ANTIOXIDANT), p -> {
             List<AdditivePortion> more = new ArrayList<>(p.formula().additives());
             more.add(AdditivePortion.dosed(
                     rosemary, Dose.ofFats(ANTIOXIDANT), AdditionStage.FATS, p.formula().fatMass()));

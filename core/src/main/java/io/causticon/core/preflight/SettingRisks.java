@@ -14,6 +14,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Phrase;
+import java.util.Locale;
 
 /** The mould and what happens in it: fill, drawing, heat, sugar, salt. */
 final class SettingRisks {
@@ -50,6 +51,7 @@ final class SettingRisks {
                     Phrase.of("{} of batter, the {} holds {}.", f.batter.mass(), mould.name(), capacity),
                     Phrase.of("Or have a spare cavity ready"),
                     PlanChange.to(
+                            "fit-the-mould",
                             Phrase.of("Make it fit"),
                             p -> p.with(Sizing.toFill(p.formula(), mould, p.pouring()))));
         }
@@ -71,6 +73,7 @@ final class SettingRisks {
                     wrong > 0 ? Phrase.of("Not enough for the drawing") : Phrase.of("More than the drawing takes"),
                     Phrase.of("The layers take {}, the batch makes {}.", portions.drawn(), made),
                     PlanChange.to(
+                            "as-drawn",
                             Phrase.of("Make as much as is drawn"),
                             p -> p.with(p.formula()
                                     .scaledTo(p.formula().fatMass().times(portions.drawn().dividedBy(made))))));
@@ -90,6 +93,7 @@ final class SettingRisks {
 
     private static PlanChange process(Process process) {
         return PlanChange.to(
+                "no-oven",
                 Phrase.of("No oven"),
                 p -> new BatchPlan(
                         p.name(), p.formula(), process, p.gel(), p.mould(), p.mixAt(), p.scales(), p.pouring(),
@@ -123,11 +127,11 @@ final class SettingRisks {
 
     private static PlanChange cooler(Flight f) {
         Temperature cooler = Temperature.celsius(Math.max(COOLEST, f.plan.mixAt().celsius() - COOLER));
-        return PlanChange.to(Phrase.of("Mix at {}", cooler), p -> p.mixedAt(cooler));
+        return PlanChange.to("cooler-loaf", Phrase.of("Mix at {}", cooler), p -> p.mixedAt(cooler));
     }
 
     private static PlanChange goal(String label, GelGoal goal) {
-        return PlanChange.to(Phrase.of(label), p -> p.with(goal));
+        return PlanChange.to("gel-" + goal.name().toLowerCase(Locale.ROOT), Phrase.of(label), p -> p.with(goal));
     }
 
     private static void sugar(Flight f) {

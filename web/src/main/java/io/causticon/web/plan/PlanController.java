@@ -178,8 +178,7 @@ class PlanController {
         return changed(model, sitting(typed, maker, recipe, version), (s, plan) -> {
             Formats formats = maker.formats();
             return reckoner(plan, s).bites().stream()
-                    .flatMap(b -> b.changes().stream()
-                            .filter(c -> change.equals(formats.phrase(b.title()) + "|" + formats.phrase(c.label()))))
+                    .flatMap(b -> b.changes().stream().filter(c -> change.equals(c.id())))
                     .findFirst()
                     .map(c -> PlanForm.of(c.applyTo(plan), formats).keepingWishesOf(s.form()))
                     .orElse(s.form());

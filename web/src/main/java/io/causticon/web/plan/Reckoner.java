@@ -122,7 +122,7 @@ final class Reckoner {
                 formats.phrase(bite.title()),
                 formats.phrase(bite.reason()),
                 formats.phrase(bite.advice()),
-                bite.changes().stream().map(c -> formats.phrase(c.label())).toList(),
+                bite.changes().stream().map(c -> new Reckoning.Tap(c.id(), formats.phrase(c.label()))).toList(),
                 bite.dangerous());
     }
 

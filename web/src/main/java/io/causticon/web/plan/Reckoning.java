@@ -80,6 +80,9 @@ record Reckoning(
     /** All portions together. */
     record PortionSum(String share, String batter, String fats, String lye, String stuck) {}
 
-    /** What will bite, with the changes that one tap makes; each button sends the title and its label. */
-    record BiteWords(String title, String reason, String advice, List<String> changes, boolean dangerous) {}
+    /** What will bite, with the changes that one tap makes. */
+    record BiteWords(String title, String reason, String advice, List<Tap> changes, boolean dangerous) {}
+
+    /** A change that one tap makes: its id, and what its button says. */
+    record Tap(String id, String words) {}
 }

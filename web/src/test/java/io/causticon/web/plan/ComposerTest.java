@@ -181,7 +181,7 @@ class ComposerTest {
     void makesAChangeOfOneTap(Client client) {
         client.signIn("odd");
         Map<String, String> risky = form("superfat", "1");
-        risky.put("change", "Superfat reaches below zero|Weigh lye in steps of 0.10 g");
+        risky.put("change", "finer-scale");
         String body = client.post("/plan/change", risky).body();
         assertThat(body).contains("name=\"lyeStep\" value=\"0.1\"").contains("name=\"superfat\" value=\"1\"");
     }
