@@ -9,6 +9,7 @@ import io.causticon.core.formula.Superfat;
 import io.causticon.core.heat.BathAdvice;
 import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.heat.RateLaw;
 import io.causticon.core.making.LiveTrace;
 import io.causticon.core.making.Situation;
 import io.causticon.core.making.TraceKnowledge;
@@ -267,13 +268,9 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
                     : Optional.empty();
         }
 
-        /** Isothermal conversion from 5 to 95 % at the cooking temperature, with the loaf's rate law. */
+        /** From 5 to 95 % at the cooking temperature, to a tenth of an hour. */
         private double hoursToCook() {
-            double k = 2.8e-4 * Math.exp(-49_000 / 8.314 * (1 / (273.15 + COOKING) - 1 / 313.15));
-            double ke = k / (1 + k / 8e-4);
-            double nucleation = 0.08;
-            double seconds = Math.log((0.95 + nucleation) / 0.05 * 0.95 / (0.05 + nucleation)) / (1 + nucleation) / ke;
-            return Math.rint(seconds / 360) / 10;
+            return Math.rint(10 * RateLaw.hoursBetween(0.05, 0.95, COOKING)) / 10;
         }
     }
 }

@@ -5,9 +5,8 @@ import java.util.Arrays;
 /**
  * The heat of a setting loaf, in its cross-section.
  *
- * <p>Heat conduction with a source, {@code rc dT/dt = div(k grad T) + Q dX/dt - gz (T - T_room)}, autocatalytic conversion
- * {@code dX/dt = ke (X + x0)(1 - X)} with Arrhenius {@code k} and a ceiling from mass transfer, latent heat around the gel point, walls as
- * one lump each, the loaf's length as a sink {@code gz}. Solved by finite volumes on one half of the section, explicit in conduction,
+ * <p>Heat conduction with a source, {@code rc dT/dt = div(k grad T) + Q dX/dt - gz (T - T_room)}, conversion by {@link RateLaw}, latent heat
+ * around the gel point, walls as one lump each, the loaf's length as a sink {@code gz}. Solved by finite volumes on one half of the section, explicit in conduction,
  * with an exponential Rosenbrock step for the conversion.
  *
  * <p>The parameters are fitted to outcomes that makers know and are not identified uniquely: one run is a middle, never a
@@ -19,15 +18,9 @@ public final class LoafHeat {
     /** What the ensemble varies. */
     record Parameters(double activationEnergy, double conductivity) {
 
-        static final Parameters USUAL = new Parameters(49_000, 0.28);
+        static final Parameters USUAL = new Parameters(RateLaw.ACTIVATION_ENERGY, 0.28);
     }
 
-    private static final double RATE_AT_40 = 2.8e-4;
-    private static final double RATE_CEILING = 8e-4;
-    private static final double SELF_START = 0.08;
-    private static final double GAS_CONSTANT = 8.314;
-    private static final double KELVIN = 273.15;
-    private static final double REFERENCE = 313.15;
     private static final double GEL_LATENT_HEAT = 8000;
     private static final double GEL_HALF_WIDTH = 4;
     private static final double GELLED_CONVERSION = 0.30;
@@ -58,9 +51,7 @@ public final class LoafHeat {
 
         Rates(double factor, double activationEnergy) {
             for (int i = 0; i < table.length; i++) {
-                double kelvin = FROM + (double) i / A_KELVIN + KELVIN;
-                double k = factor * RATE_AT_40 * Math.exp(-activationEnergy / GAS_CONSTANT * (1 / kelvin - 1 / REFERENCE));
-                table[i] = k / (1 + k / RATE_CEILING);
+                table[i] = RateLaw.rate(FROM + (double) i / A_KELVIN, factor, activationEnergy);
             }
         }
 
@@ -128,8 +119,8 @@ public final class LoafHeat {
 
     private double growth(double celsius, double x, double step) {
         double ke = rates.at(celsius);
-        double y = ke * (x + SELF_START) * (1 - x) * step;
-        double s = ke * (1 - 2 * x - SELF_START) * step;
+        double y = ke * (x + RateLaw.SELF_START) * (1 - x) * step;
+        double s = ke * (1 - 2 * x - RateLaw.SELF_START) * step;
         return y / (1 - s / 2 + s * s / 12);
     }
 

@@ -1,6 +1,8 @@
 package io.causticon.core.mould;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeSet;
 import java.util.stream.DoubleStream;
 
 /**
@@ -36,6 +38,22 @@ public record Line(List<Point> points) {
     public boolean isFlat() {
         double first = points.get(0).height();
         return points.stream().allMatch(p -> Math.abs(p.height() - first) < SAME_HEIGHT);
+    }
+
+    /**
+     * The corners of what lies between another line and this one, from wall to wall along this line and back along the other.
+     *
+     * @param below the lower edge
+     * @param width from wall to wall, mm
+     */
+    public List<Point> outlineAbove(Line below, double width) {
+        TreeSet<Double> corners = new TreeSet<>(List.of(0.0, width));
+        points.forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
+        below.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
+        List<Point> outline = new ArrayList<>();
+        corners.forEach(x -> outline.add(new Point(x, heightAt(x))));
+        corners.descendingSet().forEach(x -> outline.add(new Point(x, below.heightAt(x))));
+        return outline;
     }
 
     /** Height in mm at this distance from the left wall. */

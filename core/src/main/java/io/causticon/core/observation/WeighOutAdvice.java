@@ -35,7 +35,6 @@ public record WeighOutAdvice(
         Optional<Mass> vesselMissing,
         String vessel) {
 
-    private static final double CLOSE = 0.005;
     private static final double WORTH_SCALING = 1.002;
     private static final double MOST_SCALING = 1.5;
     private static final double LIKE_A_VESSEL = 4;
@@ -50,19 +49,14 @@ public record WeighOutAdvice(
         List<WeighOutAdvice> advice = new ArrayList<>();
         AsWeighed asWeighed = AsWeighed.of(plan, log);
         Map<Weighable, Mass> sums = AsWeighed.sums(log);
+        WeighingTolerance tolerance = new WeighingTolerance(plan.scales());
         WeighingOrder.of(plan, log).targets().forEach((what, target) -> {
             Mass got = sums.get(what);
-            Mass step = what.kind() == Weighable.Kind.ALKALI ? plan.scales().lyeStep() : plan.scales().fatStep();
-            if (got != null && isOff(target, got, step)) {
+            if (got != null && tolerance.isOff(what, target, got)) {
                 advice.add(advice(what, target, got, asWeighed, plan, vessels));
             }
         });
         return advice;
-    }
-
-    /** More than half a per cent and more than a step of the scale. */
-    public static boolean isOff(Mass planned, Mass got, Mass step) {
-        return Math.abs(got.grams() - planned.grams()) > Math.max(CLOSE * planned.grams(), step.grams() * 1.01);
     }
 
     private static WeighOutAdvice advice(

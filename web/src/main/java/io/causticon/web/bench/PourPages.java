@@ -23,7 +23,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.TreeSet;
 
 /** Words and draws the pour of a batch and the beginning of its set. */
 final class PourPages {
@@ -198,12 +197,8 @@ final class PourPages {
     }
 
     private static String outline(Line top, Line below, double width, double scale, double bottom) {
-        TreeSet<Double> corners = new TreeSet<>(List.of(0.0, width));
-        top.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
-        below.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
         SvgPath path = new SvgPath();
-        corners.forEach(x -> path.to(LEFT + x * scale, bottom - top.heightAt(x) * scale));
-        corners.descendingSet().forEach(x -> path.to(LEFT + x * scale, bottom - below.heightAt(x) * scale));
+        top.outlineAbove(below, width).forEach(p -> path.to(LEFT + p.x() * scale, bottom - p.height() * scale));
         return path.closed();
     }
 }

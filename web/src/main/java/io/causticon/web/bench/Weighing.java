@@ -9,6 +9,7 @@ import io.causticon.core.observation.SwappedFats;
 import io.causticon.core.observation.WeighOutAdvice;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.observation.WeighingOrder;
+import io.causticon.core.observation.WeighingTolerance;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryWords;
@@ -21,7 +22,6 @@ import java.util.Map;
 /** What is to be weighed, what was, and what that makes of the superfat. */
 final class Weighing {
 
-    private static final double CLOSE = 0.005;
     private static final double ALARMING = 0.02;
 
     private final Batch batch;
@@ -30,10 +30,12 @@ final class Weighing {
     private final Map<Weighable, Mass> targets;
     private final Map<Weighable, Mass> logged;
     private final KnownVessels vessels;
+    private final WeighingTolerance tolerance;
 
     Weighing(Batch batch, Formats formats, KnownVessels vessels) {
         this.vessels = vessels;
         this.batch = batch;
+        this.tolerance = new WeighingTolerance(batch.plan().scales());
         this.formats = formats;
         this.logged = AsWeighed.sums(batch.log());
         this.order = WeighingOrder.of(batch.plan(), batch.log());
@@ -77,10 +79,7 @@ final class Weighing {
     private void twice(List<BenchPage.Warning> warnings) {
         batch.log().of(Entry.WeighedAgain.class).forEach(e -> {
             Mass first = logged.getOrDefault(e.entry().what(), Mass.ZERO);
-            Mass step = e.entry().what().kind() == Weighable.Kind.ALKALI
-                    ? batch.plan().scales().lyeStep()
-                    : batch.plan().scales().fatStep();
-            if (WeighOutAdvice.isOff(first, e.entry().mass(), step)) {
+            if (tolerance.isOff(e.entry().what(), first, e.entry().mass())) {
                 warnings.add(new BenchPage.Warning(
                         batch.names().of(e.entry().what()) + ": the two weighings differ by "
                                 + formats.mass(Mass.grams(Math.abs(first.minus(e.entry().mass()).grams()))),
@@ -149,19 +148,13 @@ final class Weighing {
                         true)));
     }
 
-    /** Half a per cent, but not less than a step of the scale. */
-    private Mass tolerance(Weighable what, Mass target) {
-        Mass step = what.kind() == Weighable.Kind.ALKALI ? batch.plan().scales().lyeStep() : batch.plan().scales().fatStep();
-        return Mass.grams(Math.max(CLOSE * target.grams(), step.grams() * 1.01));
-    }
-
     private BenchPage.Item item(Weighable what, Mass target) {
         Mass got = logged.get(what);
         String difference = "";
         String state = "open";
         if (got != null) {
             Mass off = got.minus(target);
-            boolean close = Math.abs(off.grams()) <= tolerance(what, target).grams();
+            boolean close = !tolerance.isOff(what, target, got);
             state = close ? "done" : "off";
             difference = close ? "" : (off.grams() > 0 ? "+" : "") + formats.mass(off);
         }
@@ -172,7 +165,7 @@ final class Weighing {
                 EntryWords.mark(what),
                 formats.mass(target),
                 formats.massNumber(target),
-                formats.massInput(tolerance(what, target)),
+                formats.massInput(tolerance.of(what, target)),
                 got == null ? "" : formats.mass(got),
                 difference,
                 state);

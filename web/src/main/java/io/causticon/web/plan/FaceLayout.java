@@ -8,7 +8,6 @@ import io.causticon.web.shared.SvgPath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.TreeSet;
 
 /**
  * The end face of a mould with its drawn layers, to scale.
@@ -103,12 +102,8 @@ record FaceLayout(
     }
 
     private static String outline(Line top, Line below, double width, double scale, double bottom) {
-        TreeSet<Double> corners = new TreeSet<>(List.of(0.0, width));
-        top.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
-        below.points().forEach(p -> corners.add(Math.max(0, Math.min(width, p.x()))));
         SvgPath path = new SvgPath();
-        corners.forEach(x -> path.to(MARGIN + x * scale, bottom - top.heightAt(x) * scale));
-        corners.descendingSet().forEach(x -> path.to(MARGIN + x * scale, bottom - below.heightAt(x) * scale));
+        top.outlineAbove(below, width).forEach(p -> path.to(MARGIN + p.x() * scale, bottom - p.height() * scale));
         return path.closed();
     }
 }
