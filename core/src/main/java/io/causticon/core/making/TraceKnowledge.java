@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,6 +32,9 @@ public final class TraceKnowledge {
     static final double TAPPING = 0.12;
 
     private static final double LOT_DEVIATION = 0.15;
+
+    /** As many as a workshop has open in a year or two; a regression whose columns grew with every lot would take longer with each. */
+    static final int MOST_LOTS = 60;
 
     /** Error of a rung's place on the ladder in one batch, as a multiple of the variance from batch to batch. */
     private static final double LADDER_VARIANCE = 1;
@@ -94,6 +98,7 @@ public final class TraceKnowledge {
         private final List<Double> means = new ArrayList<>();
         private final List<Double> deviations = new ArrayList<>();
         private final Map<String, Integer> byName = new LinkedHashMap<>();
+        private int lots;
 
         Columns() {
             for (Term term : Term.values()) {
@@ -110,6 +115,7 @@ public final class TraceKnowledge {
         Columns copy() {
             Columns copy = new Columns();
             byName.forEach((name, j) -> copy.add(name, means.get(j), deviations.get(j)));
+            copy.lots = lots;
             return copy;
         }
 
@@ -126,8 +132,14 @@ public final class TraceKnowledge {
             return add("ingredient " + additive.id(), prior[0], prior[1]);
         }
 
-        int lot(Additive additive, String lot) {
-            return add("lot " + additive.id() + " " + lot, 0, LOT_DEVIATION);
+        /** Empty for a lot that came after as many as are kept apart. */
+        OptionalInt lot(Additive additive, String lot) {
+            String name = "lot " + additive.id() + " " + lot;
+            if (!byName.containsKey(name) && lots == MOST_LOTS) {
+                return OptionalInt.empty();
+            }
+            lots += byName.containsKey(name) ? 0 : 1;
+            return OptionalInt.of(add(name, 0, LOT_DEVIATION));
         }
     }
 
@@ -148,7 +160,10 @@ public final class TraceKnowledge {
         return a.isFragrance() ? new double[] {-0.15, 0.6} : new double[] {0, 0.15};
     }
 
-    /** Learns from batches, in any order. */
+    /**
+     * Learns from batches. The lots of those that come first are kept apart, up to {@link #MOST_LOTS}: give the youngest first, and the lots that
+     * stand on the shelf are among them. What an older lot did counts for its ingredient, with the spread that lots have.
+     */
     public static TraceKnowledge learned(List<MixRecord> batches) {
         Columns columns = new Columns();
         List<SparseRow> rows = new ArrayList<>();
@@ -254,15 +269,15 @@ public final class TraceKnowledge {
         double byLadder = next.stage() == Stage.LIGHT ? 0 : byPace * slope(next.stage(), ladder);
         Map<Integer, Double> x = new LinkedHashMap<>();
         x.put(columns.ingredient(addition.additive()), addition.strength());
-        if (addition.lot() != null) {
-            x.put(columns.lot(addition.additive(), addition.lot()), addition.strength());
-        }
+        OptionalInt lot = addition.lot() == null ? OptionalInt.empty() : columns.lot(addition.additive(), addition.lot());
+        lot.ifPresent(j -> x.put(j, addition.strength()));
+        double apart = addition.lot() != null && lot.isEmpty() ? square(LOT_DEVIATION * addition.strength()) : 0;
         if (byLadder > 0) {
             x.put(columns.byName.get(next.stage().name()), byLadder);
         }
         double observed = Math.log(Math.max(SOONEST, next.minute() - addition.minute()));
         double expected = Math.log(left) - paceBefore;
-        double variance = square(byPace * pace.deviation()) + LADDER_VARIANCE * square(NOISE * byLadder) + square(SOON_TAPPING);
+        double variance = square(byPace * pace.deviation()) + LADDER_VARIANCE * square(NOISE * byLadder) + square(SOON_TAPPING) + apart;
         rows.add(new SparseRow(x, observed - expected + byLadder * ladder, variance / square(NOISE)));
     }
 
@@ -363,7 +378,8 @@ public final class TraceKnowledge {
         if (ofLot != null) {
             x[ofLot] = strength;
         }
-        return Known.of(fit.combination(x));
+        Known known = Known.of(fit.combination(x));
+        return lot == null || ofLot != null ? known : normal(known.middle(), Math.hypot(known.deviation(), strength * LOT_DEVIATION));
     }
 
     /** What a term does to the logarithm of the minutes in a situation. */

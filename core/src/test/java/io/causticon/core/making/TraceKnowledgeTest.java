@@ -196,6 +196,25 @@ class TraceKnowledgeTest {
         }
 
         @Test
+        void hundredsOfLotsDoNotMakeItGrowAndTheYoungestAreKeptApart() {
+            List<MixRecord> batches = new ArrayList<>();
+            batches.add(batch(PEPPERMINT, "fresh", 5));
+            for (int i = 0; i < 3 * TraceKnowledge.MOST_LOTS; i++) {
+                batches.add(batch(PEPPERMINT, "old " + i, 13));
+            }
+            TraceKnowledge learned = TraceKnowledge.learned(batches);
+            TraceKnowledge.Known any = learned.effect(PEPPERMINT, null);
+            assertThat(learned.effect(PEPPERMINT, "fresh").middle()).isLessThan(any.middle());
+            // One that has no column of its own does what its ingredient does, as far as lots differ.
+            TraceKnowledge.Known unknown = learned.effect(PEPPERMINT, "old " + (3 * TraceKnowledge.MOST_LOTS - 1));
+            assertThat(unknown.middle()).isEqualTo(any.middle());
+            assertThat(unknown.deviation()).isGreaterThan(any.deviation());
+            // Twice as many lots as that leave the middle where it is.
+            batches.addAll(List.copyOf(batches.subList(TraceKnowledge.MOST_LOTS, batches.size())));
+            assertThat(TraceKnowledge.learned(batches).effect(PEPPERMINT, null).middle()).isCloseTo(any.middle(), within(0.05));
+        }
+
+        @Test
         void anotherIngredientIsNotBlamed() {
             TraceKnowledge learned = TraceKnowledge.learned(List.of(batch(PEPPERMINT, null, 3), batch(PEPPERMINT, null, 3)));
             assertThat(learned.effect(CLOVE, null).middle()).isEqualTo(TraceKnowledge.PRIOR.effect(CLOVE, null).middle());
