@@ -190,15 +190,14 @@ final class BatterKinds {
         return dose.of(additive.gramsPerTeaspoon(), context.plan().formula().fatMass());
     }
 
-    /** A portion is only what the plan divides its batter into, or what stands between quotation marks; anything else that is taken or poured is other words. */
+    /** A portion is only what the plan divides its batter into; anything else that is taken or poured is other words. */
     private static Optional<Way.Match> portionOfThePlan(String text, QuickContext context) {
         Matcher m = PORTION.matcher(text);
         if (!m.find()) {
             return Optional.empty();
         }
         String name = Quotes.taken(m.group(2));
-        boolean quoted = !name.equals(m.group(2).trim());
-        Optional<Named> portion = context.names().plannedPortion(name).or(() -> quoted ? Optional.of(Named.called(name)) : Optional.empty());
+        Optional<Named> portion = context.names().plannedPortion(name);
         Mass mass = portion.isEmpty() ? null : Patterns.mass(m.group(3), m.group(4), context);
         return portion.map(p -> new Way.Match(
                 Patterns.lower(m.group(1)).startsWith("t") ? new Entry.PortionTaken(p, mass) : new Entry.LayerPoured(p, mass), ""));

@@ -84,6 +84,8 @@ public final class EntryCheck {
             boolean optional = component.getAnnotatedType().isAnnotationPresent(Nullable.class);
             if (value == null && !optional) {
                 problems.add(FIELD, ProblemKey.MISSING);
+            } else if (value instanceof Named named && named.name().isBlank()) {
+                problems.add(FIELD, ProblemKey.MISSING);
             } else if (value instanceof Record inner) {
                 nothingMissing(inner);
             } else if (value instanceof String words && words.length() > LONGEST_WORDS && !(part instanceof Entry.Unreadable)) {

@@ -112,6 +112,17 @@ class EntryKindsTest {
         assertThat(EntryKinds.shorthand(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(43.5)), context(Units.US))).isEqualTo("lye 110.3 F");
     }
 
+    @Test
+    void quotationMarksMakeNothingOutOfNothing() {
+        assertThat(QuickLine.read("take \"nowhere\" 5 g", context(Units.METRIC)).entries()).isEmpty();
+        assertThat(EntryCheck.isSound(QuickLine.read("add \"\" 3 g", context(Units.METRIC)).entries().get(0))).isFalse();
+        // A mark that is not closed is an inch, and a semicolon after it parts.
+        assertThat(QuickLine.read("note 3\" wide; blend 5", context(Units.METRIC)).entries())
+                .containsExactly(new Entry.Noted("3\" wide"), new Entry.BlenderBurst(5));
+        assertThat(QuickLine.read("note \"3; wide\"; blend 5", context(Units.METRIC)).entries())
+                .containsExactly(new Entry.Noted("3; wide"), new Entry.BlenderBurst(5));
+    }
+
     /** Every value of every choice, and quantities as they are typed or read. */
     private static List<Entry> examples(EntryKind<?> kind) {
         Random random = new Random(kind.name().hashCode());
