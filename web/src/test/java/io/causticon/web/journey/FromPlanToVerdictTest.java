@@ -81,7 +81,7 @@ class FromPlanToVerdictTest {
         // 300 g x 190 + 700 g x 256 = 236.2 g KOH = 168.38 g NaOH; less 5 % = 159.96; at 98 % purity 163.2 g.
         assertThat(browser.text(".lye-head")).contains("163.2");
         assertThat(browser.text(".three")).contains("33.0 %").contains("2.03");
-        browser.press("Begun").set("begun", FIELD.format(BEGUN));
+        browser.press("When, what for").set("begun", FIELD.format(BEGUN));
         browser.press("Make this batch").waitFor(".weigh-list");
         assertThat(browser.text()).contains("Time by hand");
     }
