@@ -1,6 +1,7 @@
 package io.causticon.web.backup;
 
 import io.causticon.web.account.AccountService;
+import io.causticon.web.shared.DaemonThreads;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -36,11 +37,7 @@ class NightlyBackup implements DisposableBean {
     private final Path data;
     private final Clock clock;
     private final boolean demo;
-    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "backups");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("backups"));
 
     NightlyBackup(
             Backups backups, AccountService accounts, @Value("${causticon.data}") Path data, @Value("${causticon.demo}") boolean demo, Clock clock) {

@@ -1,6 +1,7 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.observation.Purpose;
+import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Guard;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -43,11 +44,7 @@ public final class FromEachBatch<T> {
     public FromEachBatch(String name, BatchService batches, Function<Batch, Optional<T>> read) {
         this.batches = batches;
         this.read = read;
-        this.background = Executors.newSingleThreadExecutor(task -> {
-            Thread thread = new Thread(task, name);
-            thread.setDaemon(true);
-            return thread;
-        });
+        this.background = Executors.newSingleThreadExecutor(DaemonThreads.named(name));
     }
 
     /** What is known now, the same map as long as nothing differs. */

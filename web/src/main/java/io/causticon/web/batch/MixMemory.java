@@ -5,6 +5,7 @@ import io.causticon.core.making.MixRecord;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
+import io.causticon.web.shared.DaemonThreads;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
@@ -61,15 +62,13 @@ public class MixMemory {
         if (now.size() <= FEW) {
             learn(now);
         } else if (learning.compareAndSet(false, true)) {
-            Thread thread = new Thread(() -> {
+            DaemonThreads.named("learns-mixes").newThread(() -> {
                 try {
                     learn(now);
                 } finally {
                     learning.set(false);
                 }
-            }, "learns-mixes");
-            thread.setDaemon(true);
-            thread.start();
+            }).start();
         }
         return learned.known();
     }

@@ -1,6 +1,7 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.observation.Life;
+import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Guard;
 import java.time.Clock;
 import java.time.Duration;
@@ -54,11 +55,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final boolean anew;
-    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "renews-summaries");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("renews-summaries"));
 
     Summaries(
             SummaryRepository rows,

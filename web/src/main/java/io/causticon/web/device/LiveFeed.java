@@ -5,6 +5,7 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchLogged;
+import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Formats;
 import java.util.List;
 import java.util.Map;
@@ -37,17 +38,9 @@ class LiveFeed implements SmartLifecycle {
     private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
     /** A bench that reads slowly holds one of them up, and no device. */
     private final ThreadPoolExecutor senders = new ThreadPoolExecutor(
-            SENDERS, SENDERS, IDLE_SECONDS, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), task -> {
-                Thread thread = new Thread(task, "live-feed");
-                thread.setDaemon(true);
-                return thread;
-            });
+            SENDERS, SENDERS, IDLE_SECONDS, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), DaemonThreads.named("live-feed"));
 
-    private final ScheduledExecutorService asking = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "asks-benches");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService asking = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("asks-benches"));
 
     private volatile boolean running;
 

@@ -1,5 +1,6 @@
 package io.causticon.web.device;
 
+import io.causticon.web.shared.DaemonThreads;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
@@ -36,11 +37,7 @@ class ReadingStore implements DisposableBean {
 
     private final JdbcTemplate jdbc;
     private final Clock clock;
-    private final ScheduledExecutorService hourly = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "forgets-readings");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService hourly = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("forgets-readings"));
 
     ReadingStore(JdbcTemplate jdbc, Clock clock) {
         this.jdbc = jdbc;

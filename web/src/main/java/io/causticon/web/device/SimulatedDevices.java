@@ -8,6 +8,7 @@ import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.LoafForecasts;
+import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.UnreadableException;
 import java.time.Clock;
@@ -71,11 +72,7 @@ class SimulatedDevices implements DisposableBean {
     private final LoafForecasts loaves;
     private final Clock clock;
     private final Map<Place, Probe> probes = new ConcurrentHashMap<>();
-    private final ScheduledExecutorService beat = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "simulated-devices");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService beat = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("simulated-devices"));
 
     SimulatedDevices(DeviceService devices, Readings readings, BatchService batches, LoafForecasts loaves, Clock clock) {
         this.devices = devices;

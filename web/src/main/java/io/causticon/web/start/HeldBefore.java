@@ -1,5 +1,6 @@
 package io.causticon.web.start;
 
+import io.causticon.web.shared.DaemonThreads;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -36,11 +37,7 @@ class HeldBefore implements InitializingBean, DisposableBean {
     private final JdbcTemplate jdbc;
     private final Path folder;
     private final Clock clock;
-    private final ScheduledExecutorService every = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "held-before");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService every = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("held-before"));
     private long written = -1;
 
     HeldBefore(JdbcTemplate jdbc, @Value("${causticon.data}") Path folder, Clock clock) {
