@@ -44,8 +44,8 @@ class MixingTest {
         assertThat(made.log().of(Entry.StageReached.class).map(s -> s.entry().stage().name()))
                 .containsExactly("EMULSION", "THIN", "RICED", "LIGHT");
         assertThat(made.log().of(Entry.BlenderBurst.class).findFirst().orElseThrow().entry().seconds()).isBetween(1, 4);
-        assertThat(made.log().of(Entry.Added.class).map(a -> a.entry().what() + " " + a.entry().portion()))
-                .containsExactly("tarred hemp null", "madder root powder madder", "activated charcoal charcoal");
+        assertThat(made.log().of(Entry.Added.class).map(a -> a.entry().what().name() + (a.entry().portion() == null ? "" : " to " + a.entry().portion().name())))
+                .containsExactly("tarred hemp", "madder root powder to madder", "activated charcoal to charcoal");
         assertThat(made.log().of(Entry.PortionTaken.class).map(t -> t.entry().portion().name())).containsExactly("plain", "madder", "charcoal");
         assertThat(made.log().of(Entry.LayerPoured.class).map(l -> l.entry().portion().name())).containsExactly("plain", "madder", "charcoal");
         browser.open("/batch/" + id).waitFor(".strip svg");
