@@ -1,8 +1,8 @@
 // Sends one kept form until the server has taken it. Nothing is dropped before.
-const AGAIN = 2500;
+const AGAIN = 2500; // ms
 // While a server comes back, several requests of one page may each be given a session of their own, and a token is good for one of them.
 const TOKENS = 5;
-const SETTLES = 400;
+const SETTLES = 400; // ms, longer with each
 
 const goTo = (address) => location.assign(address);
 

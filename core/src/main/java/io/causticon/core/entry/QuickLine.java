@@ -23,6 +23,7 @@ import java.util.stream.Stream;
  */
 public final class QuickLine {
 
+    /** The longest words that an entry holds, with what stands before them. */
     public static final int LONGEST = EntryCheck.LONGEST_WORDS + 100;
 
     private static final String FIELD = "quick";

@@ -51,9 +51,12 @@ public final class MassNotation {
         };
     }
 
-    /** A mass with its unit, so that reading it gives back the very same: in these units where a few places do, in grams otherwise. */
+    /**
+     * A mass with its unit, so that reading it gives back the very same: in these units where a few places do,
+     * else in those that it was typed in; in grams with all its digits where none does.
+     */
     public static String exactly(Mass mass, Units units) {
-        for (Units written : List.of(units, Units.METRIC)) {
+        for (Units written : List.of(units, Units.METRIC, Units.US)) {
             String text = write(mass, written) + UNIT_WORDS.get(written.mass());
             if (read("", text, written).equals(mass)) {
                 return text;

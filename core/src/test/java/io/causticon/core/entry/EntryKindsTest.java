@@ -108,6 +108,8 @@ class EntryKindsTest {
                 .isEqualTo("add grandmother's rosin 1.25 oz");
         // Weighed in grams by somebody else: in ounces it would come back as something near.
         assertThat(EntryKinds.shorthand(new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(163.2)), context(Units.US))).isEqualTo("again naoh 163.2 g");
+        // And the other way round.
+        assertThat(EntryKinds.shorthand(new Entry.WeighedAgain(Weighable.NAOH, Mass.ounces(7.05)), context(Units.METRIC))).isEqualTo("again naoh 7.05 oz");
         assertThat(EntryKinds.shorthand(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.fahrenheit(110)), context(Units.US))).isEqualTo("lye 110 F");
         assertThat(EntryKinds.shorthand(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(43.5)), context(Units.US))).isEqualTo("lye 110.3 F");
     }
