@@ -28,9 +28,6 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
 
     private static final String PORTION = "portion-";
 
-    public static Names of(BatchPlan plan) {
-        return new Names(plan, Catalogue.standard());
-    }
 
     /** As short as it is plain. */
     public String of(Weighable what) {

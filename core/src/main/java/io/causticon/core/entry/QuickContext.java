@@ -3,6 +3,7 @@ package io.causticon.core.entry;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.substance.Catalogue;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Map;
@@ -17,20 +18,21 @@ import java.util.Map;
  * @param units what a bare number means
  * @param findings words for findings, in small letters, with the finding each means
  * @param vessels those that the workshop knows
+ * @param substances what it has beyond the plan: the tables, and its own
  */
 public record QuickContext(
-        BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings, KnownVessels vessels) {
+        BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings, KnownVessels vessels, Catalogue substances) {
 
     public QuickContext {
         findings = Map.copyOf(findings);
     }
 
-    /** Of a workshop without vessels of its own. */
+    /** Of a workshop that has nothing of its own. */
     public QuickContext(BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings) {
-        this(plan, begun, now, zone, units, findings, KnownVessels.NONE);
+        this(plan, begun, now, zone, units, findings, KnownVessels.NONE, Catalogue.standard());
     }
 
     Names names() {
-        return Names.of(plan);
+        return new Names(plan, substances);
     }
 }

@@ -50,7 +50,7 @@ public final class ColdPlan {
 
     /** The fewest minutes to feed the lye over so that the pot stays below a limit; empty if forty are not enough. */
     public static OptionalDouble leastMinutes(LyePotSetup setup, Temperature limit) {
-        DoublePredicate stays = minutes -> LyePotRun.run(setup.fedOver(minutes), minutes + AFTER_FEEDING).peak() <= limit.celsius();
+        DoublePredicate stays = minutes -> LyePotRun.run(setup.fedOver(minutes), minutes + AFTER_FEEDING).peakCelsius() <= limit.celsius();
         if (!stays.test(SLOWEST)) {
             return OptionalDouble.empty();
         }

@@ -73,7 +73,7 @@ public record LyeDilution(
         LyePot contents = new LyePot(lye, blend, lyeAt, firstWater, lyeAt, ice, iceAt, solids, 0);
         double onTheWay = LyePotRun.run(
                         new LyePotSetup(contents, true, 0, PotVessel.NONE, lyeAt, lyeAt, false, false), LyePotRun.MELTING_MINUTES)
-                .peak();
+                .peakCelsius();
         Temperature end = mixed();
         return Temperature.celsius(Math.max(onTheWay, Math.max(end.celsius(), lyeAt.celsius())));
     }

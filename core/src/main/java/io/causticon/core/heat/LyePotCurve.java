@@ -21,8 +21,8 @@ public final class LyePotCurve {
         this.ending = ending;
     }
 
-    /** Highest temperature, C. */
-    public double peak() {
+    /** Highest temperature. */
+    public double peakCelsius() {
         return ending.peak();
     }
 
@@ -36,13 +36,13 @@ public final class LyePotCurve {
         return ending.dissolvedMinute();
     }
 
-    /** g of ice at the end. */
-    public double iceLeft() {
+    /** Ice at the end. */
+    public double iceLeftGrams() {
         return ending.iceLeft();
     }
 
-    /** g of lye that is not in solution at the end. */
-    public double undissolved() {
+    /** Lye that is not in solution at the end. */
+    public double undissolvedGrams() {
         return ending.undissolved();
     }
 

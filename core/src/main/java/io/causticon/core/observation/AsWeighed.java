@@ -52,6 +52,7 @@ public record AsWeighed(
         private final Weights planned;
         private final Map<Weighable, Mass> targets;
         private final Map<Weighable, Mass> logged;
+        private final Catalogue substances;
         private final Set<Weighable> missing = new LinkedHashSet<>();
 
         Reader(BatchPlan plan, BatchLog log) {
@@ -59,6 +60,7 @@ public record AsWeighed(
             this.planned = Weights.planned(plan.formula());
             this.targets = WeighingOrder.targets(planned);
             this.logged = sums(log);
+            this.substances = log.substances();
         }
 
         AsWeighed read() {
@@ -80,10 +82,10 @@ public record AsWeighed(
             return new AsWeighed(weights, superfat, List.copyOf(missing), unplanned, unknown);
         }
 
-        private List<Weighable> extra(boolean inTheTables) {
+        private List<Weighable> extra(boolean known) {
             return logged.keySet().stream()
                     .filter(w -> !targets.containsKey(w) && !(w.equals(Weighable.NAOH) || w.equals(Weighable.KOH)))
-                    .filter(w -> w.isInTheTables() == inTheTables)
+                    .filter(w -> w.isIn(substances) == known)
                     .toList();
         }
 
@@ -104,12 +106,11 @@ public record AsWeighed(
 
         private void addUnplanned(
                 Weighable what, List<FatPortion> fats, List<LiquidPortion> liquids, List<AdditivePortion> additives) {
-            Catalogue catalogue = Catalogue.standard();
             Mass mass = logged.getOrDefault(what, Mass.ZERO);
             switch (what.kind()) {
-                case FAT -> fats.add(new FatPortion(catalogue.fat(what.id()), mass));
-                case LIQUID -> liquids.add(new LiquidPortion(catalogue.liquid(what.id()), mass, false));
-                case ADDITIVE -> additives.add(new AdditivePortion(catalogue.additive(what.id()), mass));
+                case FAT -> fats.add(new FatPortion(substances.fat(what.id()), mass));
+                case LIQUID -> liquids.add(new LiquidPortion(substances.liquid(what.id()), mass, false));
+                case ADDITIVE -> additives.add(new AdditivePortion(substances.additive(what.id()), mass));
                 case ALKALI -> throw new IllegalStateException("Impossible state: alkali is always taken");
             }
         }

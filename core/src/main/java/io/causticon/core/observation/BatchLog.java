@@ -1,5 +1,6 @@
 package io.causticon.core.observation;
 
+import io.causticon.core.substance.Catalogue;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -19,15 +20,38 @@ public final class BatchLog {
     private final Instant begun;
     private final List<LoggedEntry> all;
     private final List<LoggedEntry> counting;
+    private final Catalogue substances;
 
     /**
+     * A log that names nothing but what its plan and the tables hold.
+     *
      * @param begun when the batch was begun
      * @param entries its lines in any order
      */
     public BatchLog(Instant begun, List<LoggedEntry> entries) {
+        this(begun, entries, Catalogue.standard());
+    }
+
+    /**
+     * @param begun when the batch was begun
+     * @param entries its lines in any order
+     * @param substances where what its lines name is looked up when the plan does not hold it: the tables, and what the workshop has of its own
+     */
+    public BatchLog(Instant begun, List<LoggedEntry> entries, Catalogue substances) {
         this.begun = begun;
         this.all = entries.stream().sorted(Comparator.comparing(LoggedEntry::at)).toList();
         this.counting = all.stream().filter(e -> !e.current().withdrawn()).toList();
+        this.substances = substances;
+    }
+
+    /** Where what its lines name is looked up when the plan does not hold it. */
+    public Catalogue substances() {
+        return substances;
+    }
+
+    /** The same lines, what they name looked up elsewhere. */
+    public BatchLog readWith(Catalogue other) {
+        return substances == other ? this : new BatchLog(begun, all, other);
     }
 
     public Instant begun() {
@@ -54,7 +78,7 @@ public final class BatchLog {
         List<LoggedEntry> more = new ArrayList<>(all);
         more.removeIf(e -> ids.contains(e.id()));
         more.addAll(entries);
-        return new BatchLog(begun, more);
+        return new BatchLog(begun, more, substances);
     }
 
     public Duration ageAt(Instant now) {

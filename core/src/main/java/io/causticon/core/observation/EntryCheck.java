@@ -6,6 +6,7 @@ import io.causticon.core.problem.Problems;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
 import java.lang.reflect.RecordComponent;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -57,11 +58,16 @@ public final class EntryCheck {
         return check.problems;
     }
 
-    /** The same, and that what was weighed is something that a batch of this plan can have on its scale. */
-    public static Problems of(Entry entry, BatchPlan plan) {
+    /**
+     * The same, and that what was weighed is something that a batch can have on its scale.
+     *
+     * @param plan what it is made from
+     * @param substances what else the workshop has
+     */
+    public static Problems of(Entry entry, BatchPlan plan, Catalogue substances) {
         Problems problems = of(entry);
         if (problems.isEmpty()) {
-            weighable(entry).filter(w -> !w.isKnownTo(plan)).ifPresent(w -> problems.add(FIELD, ProblemKey.UNKNOWN_SUBSTANCE, w.id()));
+            weighable(entry).filter(w -> !w.isKnownTo(plan, substances)).ifPresent(w -> problems.add(FIELD, ProblemKey.UNKNOWN_SUBSTANCE, w.id()));
         }
         return problems;
     }

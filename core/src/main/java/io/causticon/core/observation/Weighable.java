@@ -34,20 +34,24 @@ public record Weighable(Kind kind, String id) {
         return new Weighable(Kind.ADDITIVE, id);
     }
 
-    /** Whether the tables that ship with the application have it; what a workshop has of its own is known to its plans alone. */
-    public boolean isInTheTables() {
-        Catalogue tables = Catalogue.standard();
+    /** Whether these substances have it. */
+    boolean isIn(Catalogue substances) {
         return switch (kind) {
-            case FAT -> tables.findFat(id).isPresent();
-            case LIQUID -> tables.findLiquid(id).isPresent();
-            case ADDITIVE -> tables.findAdditive(id).isPresent();
+            case FAT -> substances.findFat(id).isPresent();
+            case LIQUID -> substances.findLiquid(id).isPresent();
+            case ADDITIVE -> substances.findAdditive(id).isPresent();
             case ALKALI -> equals(NAOH) || equals(KOH);
         };
     }
 
-    /** Whether a batch made from this plan can have it on its scale: what the plan holds, and what the tables do. */
-    public boolean isKnownTo(BatchPlan plan) {
-        return isInTheTables()
+    /**
+     * Whether a batch can have it on its scale.
+     *
+     * @param plan what it is made from
+     * @param substances what else the workshop has
+     */
+    public boolean isKnownTo(BatchPlan plan, Catalogue substances) {
+        return isIn(substances)
                 || switch (kind) {
                     case FAT -> plan.formula().fats().stream().anyMatch(f -> f.fat().id().equals(id));
                     case LIQUID -> plan.formula().liquidParts().stream().anyMatch(l -> l.liquid().id().equals(id));

@@ -153,7 +153,7 @@ public record PotOutlook(
             LyePot thawed = ColdPlan.frozen(setup().contents(), 0, setup().contents().iceStart());
             LyePotSetup same = new LyePotSetup(
                     thawed, false, setup().feedMinutes(), setup().vessel(), setup().vesselStart(), setup().room(), setup().baths(), true);
-            return Temperature.celsius(LyePotRun.run(same, setup().feedMinutes() + LOOK_AHEAD).peak());
+            return Temperature.celsius(LyePotRun.run(same, setup().feedMinutes() + LOOK_AHEAD).peakCelsius());
         });
     }
 

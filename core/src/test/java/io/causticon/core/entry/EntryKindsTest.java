@@ -15,6 +15,7 @@ import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -58,7 +59,8 @@ class EntryKindsTest {
     private static QuickContext context(Units units) {
         return new QuickContext(
                 PLAN, BEGUN, BEGUN.plusSeconds(86_400L * 60), ZoneOffset.UTC, units, Findings.vocabulary(),
-                new KnownVessels(Map.of("second jug", Mass.grams(84)), Map.of("7b1e", "second jug")));
+                new KnownVessels(Map.of("second jug", Mass.grams(84)), Map.of("7b1e", "second jug")),
+                Catalogue.standard());
     }
 
     static Stream<EntryKind<?>> kinds() {
@@ -95,7 +97,7 @@ class EntryKindsTest {
     @MethodSource("kinds")
     void saysWhatItSays(EntryKind<?> kind) {
         for (Entry entry : examples(kind)) {
-            for (Names names : List.of(Names.of(PLAN), Names.OF_THE_TABLES)) {
+            for (Names names : List.of(new Names(PLAN, Catalogue.standard()), Names.OF_THE_TABLES)) {
                 assertThat(EntryKinds.words(entry, names).written(Object::toString)).isNotBlank().doesNotContain("null", "Entry", "{}");
                 assertThat(EntryKinds.stripWords(entry, names).written(Object::toString)).isNotBlank().doesNotContain("null", "{}");
             }
@@ -169,7 +171,7 @@ class EntryKindsTest {
             return switch (part.getName()) {
                 case "portion" -> any(PORTIONS, random);
                 case "vessel" -> any(VESSELS, random);
-                default -> Names.of(PLAN).substance(any(NAMES, random));
+                default -> new Names(PLAN, Catalogue.standard()).substance(any(NAMES, random));
             };
         }
         if (type == int.class) {

@@ -53,7 +53,7 @@ class LyeBlendTest {
     void aRunWithoutLossesEndsWhereTheBalanceDoes() {
         LyePot pot = new LyePot(Mass.grams(100), LyeBlend.of(30, 70, Share.percent(90)), ROOM, Mass.grams(233), ROOM, Mass.ZERO, ROOM, Mass.ZERO, 0.1);
         LyePotCurve run = LyePotRun.run(new LyePotSetup(pot, false, 2, PotVessel.NONE, ROOM, ROOM, false, false), 30);
-        assertThat(run.peak()).isCloseTo(pot.adiabaticPeak().celsius(), within(0.5));
+        assertThat(run.peakCelsius()).isCloseTo(pot.adiabaticPeak().celsius(), within(0.5));
     }
 
     @Test

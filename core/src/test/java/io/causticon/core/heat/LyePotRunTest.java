@@ -39,7 +39,7 @@ class LyePotRunTest {
         void endsAtTheBalance(double naoh, double water, double ice) {
             LyePot pot = pot(naoh, water, 20, ice, 0, 0);
             LyePotCurve curve = LyePotRun.run(setup(pot, 3, PotVessel.NONE, false), 240);
-            assertThat(curve.iceLeft()).isZero();
+            assertThat(curve.iceLeftGrams()).isZero();
             assertThat(curve.endCelsius()).isCloseTo(pot.adiabaticPeak().celsius(), within(1e-3));
         }
 
@@ -76,30 +76,30 @@ class LyePotRunTest {
         @CsvSource({"1, 98.5", "3, 97.8", "5, 96.7"})
         void aPlasticJugStaysBelowTheBalance(double minutes, double reference) {
             LyePotCurve curve = LyePotRun.run(LyePotSetup.usual(Mass.grams(100), Mass.grams(200), ROOM, minutes), 20);
-            assertThat(curve.peak()).isCloseTo(reference, within(0.5));
+            assertThat(curve.peakCelsius()).isCloseTo(reference, within(0.5));
         }
 
         @Test
         void steelAndGlassTakeMore() {
             LyePot pot = pot(100, 200, 20, 0, 0, 0);
             // The references have the wall of 300 ml; this liquor, 250 ml, wets 88 % of it.
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peak()).isCloseTo(97.2, within(0.7));
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peak()).isCloseTo(91.0, within(1.0));
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peakCelsius()).isCloseTo(97.2, within(0.7));
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peakCelsius()).isCloseTo(91.0, within(1.0));
         }
 
         @Test
         void aLargerPotHasAsLargeAWall() {
             // Ten times as much wets 10^(2/3) times the wall, for its mass less than half of it: a large pot keeps more of its heat.
-            double small = LyePotRun.run(setup(pot(100, 200, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peak();
-            double large = LyePotRun.run(setup(pot(1000, 2000, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peak();
+            double small = LyePotRun.run(setup(pot(100, 200, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peakCelsius();
+            double large = LyePotRun.run(setup(pot(1000, 2000, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peakCelsius();
             assertThat(large).isBetween(small + 6, 110.26);
         }
 
         @Test
         void halfIceAndAllIceStayCool() {
-            assertThat(LyePotRun.run(setup(pot(100, 100, 20, 100, 0, 0), 3, PotVessel.PLASTIC, true), 30).peak())
+            assertThat(LyePotRun.run(setup(pot(100, 100, 20, 100, 0, 0), 3, PotVessel.PLASTIC, true), 30).peakCelsius())
                     .isCloseTo(59.3, within(0.5));
-            assertThat(LyePotRun.run(setup(pot(100, 0, 20, 200, 0, 0), 3, PotVessel.PLASTIC, true), 30).peak())
+            assertThat(LyePotRun.run(setup(pot(100, 0, 20, 200, 0, 0), 3, PotVessel.PLASTIC, true), 30).peakCelsius())
                     .isCloseTo(21.3, within(0.5));
         }
 
@@ -110,7 +110,7 @@ class LyePotRunTest {
                     new LyePot(Mass.grams(100), ROOM, Mass.grams(100), at(30), Mass.grams(87), FREEZER, Mass.grams(13), 0),
                     true, 0, PotVessel.PLASTIC, at(30), ROOM, false, true);
             LyePotCurve curve = LyePotRun.run(setup, 30);
-            assertThat(curve.peak()).isCloseTo(32.8, within(0.7));
+            assertThat(curve.peakCelsius()).isCloseTo(32.8, within(0.7));
             // Ice in strong lye melts against the lowest freezing point here, so the top comes sooner; its height is what matters.
             assertThat(curve.peakMinute()).isBetween(0.2, 2.1);
             assertThat(curve.celsiusAt(20)).isCloseTo(20.6, within(1.2));
@@ -125,14 +125,14 @@ class LyePotRunTest {
         void anIceBathAndPatienceTakeTheHeatAway(double transfer, double wall, double minutes, double reference, double tolerance) {
             LyePotSetup bath = new LyePotSetup(
                     pot(100, 200, 20, 0, 0, 0), false, minutes, new PotVessel(wall, transfer, 0.9, 0), ROOM, ROOM, true, true);
-            assertThat(LyePotRun.run(bath, 30).peak()).isCloseTo(reference, within(tolerance));
+            assertThat(LyePotRun.run(bath, 30).peakCelsius()).isCloseTo(reference, within(tolerance));
         }
 
         @Test
         void tellsWhenAllIsDissolved() {
             LyePotCurve curve = LyePotRun.run(LyePotSetup.usual(Mass.grams(100), Mass.grams(200), ROOM, 3), 30);
             assertThat(curve.dissolvedMinute()).isBetween(4.5, 12.0);
-            assertThat(curve.undissolved()).isLessThan(0.1);
+            assertThat(curve.undissolvedGrams()).isLessThan(0.1);
         }
     }
 
@@ -171,7 +171,7 @@ class LyePotRunTest {
                     pot(100, 200, 20, 0, 0, 0), false, 0, PotVessel.STEEL, ROOM, ROOM, true, true);
             double minutes = ColdPlan.leastMinutes(bath, at(50)).orElseThrow();
             assertThat(minutes).isBetween(3.0, 15.0);
-            assertThat(LyePotRun.run(bath.fedOver(minutes), 40).peak()).isCloseTo(50, within(0.5));
+            assertThat(LyePotRun.run(bath.fedOver(minutes), 40).peakCelsius()).isCloseTo(50, within(0.5));
             assertThat(ColdPlan.leastMinutes(bath.inBath(false), at(50))).isEmpty();
         }
     }

@@ -6,6 +6,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Purpose;
+import io.causticon.core.substance.Catalogue;
 import java.time.Instant;
 
 /**
@@ -25,7 +26,12 @@ public record Batch(BatchId id, String code, BatchPlan plan, int version, BatchL
 
     /** What things are called in it. */
     public Names names() {
-        return Names.of(plan);
+        return new Names(plan, log.substances());
+    }
+
+    /** The same, what its lines name looked up among these substances. */
+    Batch readWith(Catalogue substances) {
+        return log.substances() == substances ? this : new Batch(id, code, plan, version, log.readWith(substances));
     }
 
     public Purpose purpose() {

@@ -31,10 +31,12 @@ class BatchReader {
 
     private final EntryCodec entries;
     private final PlanCodec plans;
+    private final Belongings workshop;
 
-    BatchReader(EntryCodec entries, PlanCodec plans) {
+    BatchReader(EntryCodec entries, PlanCodec plans, Belongings workshop) {
         this.entries = entries;
         this.plans = plans;
+        this.workshop = workshop;
     }
 
     /** Either a batch, or why it cannot be one. */
@@ -58,7 +60,7 @@ class BatchReader {
             // Whatever is wrong with the text: a batch without its plan is none.
             return broken(row, rows, "Its plan cannot be understood.");
         }
-        BatchLog log = new BatchLog(row.begunAt, lines(rows, row.begunAt, now));
+        BatchLog log = new BatchLog(row.begunAt, lines(rows, row.begunAt, now), workshop.substances());
         return new Readable(new Batch(id, row.code, ScaledPlan.of(plan, log), row.version, log), plan);
     }
 

@@ -284,7 +284,7 @@ public class BatchService {
         }
         try {
             write(batch, before -> {
-                lines.forEach(l -> EntryCheck.of(l, before.plan()).throwIfAny());
+                lines.forEach(l -> EntryCheck.of(l, before.plan(), before.log().substances()).throwIfAny());
                 check.accept(before);
                 return rows;
             });
@@ -376,7 +376,7 @@ public class BatchService {
     public void takeOver(BatchId batch, List<Dated> lines, String by) {
         write(batch, before -> lines.stream()
                 .map(l -> {
-                    EntryCheck.of(l.entry(), before.plan()).throwIfAny();
+                    EntryCheck.of(l.entry(), before.plan(), before.log().substances()).throwIfAny();
                     RevisionRow row = row(batch, UUID.randomUUID(), 1, l.entry(), l.at(), by);
                     row.recordedAt = l.at();
                     return row;
@@ -395,7 +395,7 @@ public class BatchService {
             if (now.entry().isDeed() || entry.isDeed()) {
                 throw ProblemsException.of("quick", ProblemKey.NOT_AMENDED);
             }
-            EntryCheck.of(entry, before.plan()).throwIfAny();
+            EntryCheck.of(entry, before.plan(), before.log().substances()).throwIfAny();
             return row(batch, UUID.fromString(now.id()), base + 1, entry, at, by);
         });
     }

@@ -3,6 +3,7 @@ package io.causticon.web.batch;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.substance.Catalogue;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,6 +19,7 @@ class BatchStore {
     private static final int LINES_OF_A_PLAN = 40;
     private static final Duration KEPT = Duration.ofHours(1);
 
+    private final Belongings workshop;
     private final Cache<UUID, Kept> known = Caffeine.newBuilder()
             .maximumWeight(MOST_LINES)
             .weigher((UUID id, Kept kept) -> LINES_OF_A_PLAN + kept.batch().log().all().size())
@@ -33,14 +35,23 @@ class BatchStore {
      */
     record Kept(int version, BatchPlan planned, Batch batch) {
 
+        /** What the workshop has may have grown since. */
+        private Kept readWith(Catalogue substances) {
+            return batch.log().substances() == substances ? this : new Kept(version, planned, batch.readWith(substances));
+        }
+
         Kept at(int other) {
             return new Kept(other, planned, batch);
         }
     }
 
+    BatchStore(Belongings workshop) {
+        this.workshop = workshop;
+    }
+
     /** The batch if it is known as it stands at this version. */
     Optional<Kept> at(UUID id, int version) {
-        return Optional.ofNullable(known.getIfPresent(id)).filter(k -> k.version() == version);
+        return Optional.ofNullable(known.getIfPresent(id)).filter(k -> k.version() == version).map(k -> k.readWith(workshop.substances()));
     }
 
     /** Keeps it unless a later version is known. */

@@ -29,13 +29,13 @@ public class Logbook {
     private static final Duration LONGEST_WAIT = Duration.ofDays(31);
 
     private final BatchService batches;
-    private final VesselSource vessels;
+    private final Belongings workshop;
     private final ProblemWords words;
     private final Clock clock;
 
-    Logbook(BatchService batches, VesselSource vessels, ProblemWords words, Clock clock) {
+    Logbook(BatchService batches, Belongings workshop, ProblemWords words, Clock clock) {
         this.batches = batches;
-        this.vessels = vessels;
+        this.workshop = workshop;
         this.words = words;
         this.clock = clock;
     }
@@ -172,7 +172,14 @@ public class Logbook {
 
     private QuickContext context(Batch batch, Instant typed, Maker maker) {
         return new QuickContext(
-                batch.plan(), batch.log().begun(), typed, maker.zone(), maker.units(), Findings.vocabulary(), vessels.knownVessels());
+                batch.plan(),
+                batch.log().begun(),
+                typed,
+                maker.zone(),
+                maker.units(),
+                Findings.vocabulary(),
+                workshop.knownVessels(),
+                batch.log().substances());
     }
 
     /** An entry as its maker would type it. */

@@ -249,7 +249,7 @@ class BenchController {
         /** @throws ProblemsException if nobody knows what it is */
         Weighable weighable(Batch batch) {
             Weighable weighable = new Weighable(kind == null ? Weighable.Kind.FAT : kind, what);
-            if (kind == null || !weighable.isKnownTo(batch.plan())) {
+            if (kind == null || !weighable.isKnownTo(batch.plan(), batch.log().substances())) {
                 throw ProblemsException.of("amount", ProblemKey.UNKNOWN_SUBSTANCE, what);
             }
             return weighable;

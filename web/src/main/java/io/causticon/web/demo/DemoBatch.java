@@ -26,6 +26,7 @@ import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
 import io.causticon.web.batch.BatchService.Dated;
 import java.time.Duration;
 import java.time.Instant;
@@ -174,14 +175,14 @@ final class DemoBatch {
     }
 
     DemoBatch added(String what, double grams, String lot) {
-        at(lyeIn + 1.08 * light, new Entry.Added(Names.of(plan).substance(what), Mass.grams(grams), null, lot));
+        at(lyeIn + 1.08 * light, new Entry.Added(new Names(plan, Catalogue.standard()).substance(what), Mass.grams(grams), null, lot));
         return this;
     }
 
     /** Grains a minute after it went in, and a thick batter soon after. */
     DemoBatch ricedAfter(String what, double grams, String lot) {
         added(what, grams, lot);
-        at(lyeIn + 1.08 * light + 1.2, new Entry.StageReached(Stage.RICED, Names.of(plan).substance(what)));
+        at(lyeIn + 1.08 * light + 1.2, new Entry.StageReached(Stage.RICED, new Names(plan, Catalogue.standard()).substance(what)));
         at(lyeIn + 1.08 * light + 1.6, new Entry.BlenderBurst(12));
         return this;
     }
@@ -189,8 +190,8 @@ final class DemoBatch {
     /** Solid within a minute of an addition at light trace. */
     DemoBatch seizedAfter(String what, double grams) {
         double when = lyeIn + light + 1;
-        at(when, new Entry.Added(Names.of(plan).substance(what), Mass.grams(grams), null, null));
-        at(when + 0.8, new Entry.StageReached(Stage.MASH, Names.of(plan).substance(what)));
+        at(when, new Entry.Added(new Names(plan, Catalogue.standard()).substance(what), Mass.grams(grams), null, null));
+        at(when + 0.8, new Entry.StageReached(Stage.MASH, new Names(plan, Catalogue.standard()).substance(what)));
         at(when + 1.5, new Entry.TemperatureRead(MeasurementPoint.BATTER, noisy(plan.mixAt().celsius() + 19)));
         at(when + 2, new Entry.Observed("hot-mash", Presence.SEEN));
         poured = when + 5;

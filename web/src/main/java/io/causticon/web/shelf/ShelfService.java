@@ -8,7 +8,7 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
-import io.causticon.web.batch.VesselSource;
+import io.causticon.web.batch.Belongings;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -16,12 +16,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Moulds, vessels, fats and fragrances of the workshop's own, lots. What is put away is kept, for old recipes. */
 @Service
-public class ShelfService implements VesselSource {
+public class ShelfService implements Belongings {
 
     /** So that a first batch can be planned before anything was measured. */
     private static final Mould FIRST_MOULD = new Mould("wooden loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1);
@@ -31,6 +34,12 @@ public class ShelfService implements VesselSource {
     private final OwnFatRepository fats;
     private final OwnFragranceRepository fragrances;
     private final LotRepository lots;
+
+    /** Null when it is not known as it stands. */
+    private volatile @Nullable Catalogue substances;
+
+    /** How often it changed since the start. */
+    private volatile int changes;
 
     ShelfService(
             MouldRepository moulds,
@@ -113,6 +122,38 @@ public class ShelfService implements VesselSource {
         return new KnownVessels(masses, names);
     }
 
+    @Override
+    public Catalogue substances() {
+        Catalogue known = substances;
+        if (known != null) {
+            return known;
+        }
+        int before = changes;
+        Catalogue now = Catalogue.standard()
+                .with(
+                        fats.findAll().stream().flatMap(r -> r.fat().stream()).toList(),
+                        fragrances.findAll().stream().flatMap(r -> r.additive().stream()).toList());
+        synchronized (this) {
+            // What was read while somebody wrote may be what was there before.
+            if (changes == before) {
+                substances = now;
+            }
+        }
+        return now;
+    }
+
+    private void readSubstancesAnew() {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                synchronized (ShelfService.this) {
+                    changes++;
+                    substances = null;
+                }
+            }
+        });
+    }
+
     @Transactional
     public void addMould(Mould mould) {
         moulds.findByName(mould.name()).ifPresentOrElse(
@@ -148,6 +189,7 @@ public class ShelfService implements VesselSource {
         row.animal = animal;
         row.retired = false;
         fats.save(row);
+        readSubstancesAnew();
     }
 
     /** Adds a fragrance; its limit is in g per kg of fats, null when it is not known. */
@@ -164,6 +206,7 @@ public class ShelfService implements VesselSource {
         row.note = sheet.note();
         row.retired = false;
         fragrances.save(row);
+        readSubstancesAnew();
     }
 
     @Transactional

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
@@ -13,10 +14,13 @@ import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shelf.ShelfService;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -64,6 +68,30 @@ class WeighingTest {
         assertThat(page.items().get(0).state()).isEqualTo("off");
         // 20 g of olive more for the same lye raises the superfat by 0.95 x 3.8 / 249.8.
         assertThat(page.superfat()).startsWith("6.4");
+    }
+
+    @Test
+    void takesWhatTheWorkshopHasOfItsOwnAlsoWhenNoPlanHoldsItAndItWasPutAwaySince(RunningApplication application, Client client) {
+        double planned = batches.get(id).facts(Instant.now()).asWeighed().superfat().value();
+        client.signIn("odd");
+        String name = "marula " + UUID.randomUUID().toString().replaceAll("[^a-f]", "");
+        String log = "/bench/" + id + "/log";
+        Map<String, String> line = new LinkedHashMap<>(Map.of("quick", name + " 50 g", "key", UUID.randomUUID().toString(), "step", "weigh"));
+        assertThat(client.post(log, line).body()).as("before it is on the shelf").contains(name);
+        assertThat(batches.get(id).log().of(Entry.Weighed.class)).isEmpty();
+        ShelfService shelf = application.bean(ShelfService.class);
+        shelf.addFat(name, "olive-oil", 190, 80, false);
+        assertThat(client.post(log, line).statusCode()).isEqualTo(302);
+        Weighable what = Weighable.fat("own-" + name.replace(' ', '-'));
+        assertThat(batches.get(id).log().of(Entry.Weighed.class)).extracting(w -> w.entry().what()).containsExactly(what);
+        // 50 g of 190 mg KOH a gram is 0.169 mol; the fats of the plan take some 6.2 mol.
+        AsWeighed weighed = batches.get(id).facts(Instant.now()).asWeighed();
+        assertThat(weighed.unknown()).isEmpty();
+        assertThat(weighed.notPlanned()).containsExactly(what);
+        assertThat(weighed.superfat().value()).isGreaterThan(planned + 0.02);
+        shelf.putAway("fat", what.id());
+        assertThat(batches.get(id).facts(Instant.now()).asWeighed().notPlanned()).containsExactly(what);
+        assertThat(client.get("/batch/" + id).body()).containsIgnoringCase(name);
     }
 
     @Test
