@@ -10,6 +10,8 @@ import java.util.Optional;
  * @param reports every condition, also those ruled out
  * @param evidence what was looked at, in the order in which it came
  * @param anyHazard probability of at least one hazard, 0 to 1
+ * @param atMost whether more hangs together than can be weighed at once, so that hazards are given by an upper bound
+ * @param excess how much alkali is too much, if any is
  * @param slips what slip at the scale would explain it, likeliest first
  * @param next what to look at next, most telling first
  */
@@ -17,6 +19,8 @@ public record Diagnosis(
         List<ConditionReport> reports,
         List<Evidence> evidence,
         double anyHazard,
+        boolean atMost,
+        Excess excess,
         List<Slip> slips,
         List<NextLook> next) {
 

@@ -40,14 +40,11 @@ public final class Diagnostician {
             Condition condition = network.conditions().get(c);
             List<Ledger.Line> lines = factLines(condition, facts);
             shifts.add(lines);
-            double rate = condition.equals(Conditions.LYE_HEAVY)
-                    ? slips.probabilityOfExcess()
-                    : knowledge.rate(condition);
             double shift = lines.stream().mapToDouble(l -> l.weight().decibans()).sum();
-            double odds = Weight.odds(clamp(rate)) * new Weight(shift).factor();
+            double odds = Weight.odds(clamp(knowledge.rate(condition))) * new Weight(shift).factor();
             prior[c] = clamp(Weight.probability(odds));
         }
-        return weigh(facts, slips, evidence, shifts, network.prior(prior));
+        return weigh(facts, slips, evidence, shifts, network.prior(prior, superfat(slips, shifts)));
     }
 
     private Diagnosis weigh(
@@ -60,19 +57,20 @@ public final class Diagnostician {
         List<List<Ledger.Line>> lines = new ArrayList<>();
         shifts.forEach(s -> lines.add(new ArrayList<>(s)));
         Belief belief = prior;
+        Measured measured = new Measured(network, facts.asWeighed().weights());
         for (Evidence item : evidence) {
             int finding = network.indexOf(item.finding());
             if (finding < 0) {
                 continue;
             }
-            Belief after = item.counts() ? belief.after(finding, item.isPresent()) : belief;
+            Belief after = item.counts() ? after(belief, item, finding, measured) : belief;
             for (int c = 0; c < n; c++) {
                 lines.get(c).add(line(item, c, Weight.between(belief.of(c), after.of(c))));
             }
             belief = after;
         }
-        List<Slip> explained = slips.explain(
-                Weight.between(prior.of(lyeHeavy()), belief.of(lyeHeavy())).factor());
+        double[] superfat = belief.superfat();
+        List<Slip> explained = slips.explain(lift(prior.superfat(), superfat));
         List<ConditionReport> reports = new ArrayList<>();
         for (int c = 0; c < n; c++) {
             reports.add(report(c, prior, belief, shifts.get(c), lines.get(c), explained));
@@ -81,7 +79,34 @@ public final class Diagnostician {
                 .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
         Set<Finding> known = evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
         List<NextLook> next = new NextLooks(network, belief).ranked(known, facts.age());
-        return new Diagnosis(reports, evidence, belief.anyHazard(), explained, next);
+        return new Diagnosis(reports, evidence, belief.anyHazard(), belief.isBounded(), Excess.of(superfat), explained, next);
+    }
+
+    /** What the weights say, shifted by the facts that speak for or against too much alkali. */
+    private double[] superfat(SlipFinder slips, List<List<Ledger.Line>> shifts) {
+        double[] levels = slips.superfat();
+        int excess = lyeHeavy();
+        double factor = excess < 0 ? 1 : new Weight(shifts.get(excess).stream().mapToDouble(l -> l.weight().decibans()).sum()).factor();
+        for (int level = 0; level < levels.length; level++) {
+            levels[level] *= SuperfatLevels.isExcess(level) ? factor : 1;
+        }
+        return levels;
+    }
+
+    private Belief after(Belief belief, Evidence item, int finding, Measured measured) {
+        if (item.value().isEmpty()) {
+            return belief.after(finding, item.isPresent());
+        }
+        int variable = network.variableOf(lyeHeavy());
+        return belief.after(variable, measured.likelihood(finding, variable, item.value().getAsDouble()));
+    }
+
+    private static double[] lift(double[] before, double[] after) {
+        double[] lift = new double[before.length];
+        for (int level = 0; level < lift.length; level++) {
+            lift[level] = before[level] > 0 ? after[level] / before[level] : 0;
+        }
+        return lift;
     }
 
     private ConditionReport report(

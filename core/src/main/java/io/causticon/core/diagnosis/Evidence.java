@@ -2,6 +2,7 @@ package io.causticon.core.diagnosis;
 
 import io.causticon.core.observation.Presence;
 import java.time.Instant;
+import java.util.OptionalDouble;
 
 /**
  * A finding that was looked at.
@@ -11,8 +12,9 @@ import java.time.Instant;
  * @param at when
  * @param source who says so
  * @param words how the log puts it
+ * @param value what was measured, where it is known by a number
  */
-public record Evidence(Finding finding, Presence presence, Instant at, Source source, String words) {
+public record Evidence(Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value) {
 
     /** Who says so. */
     public enum Source {

@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,7 +26,11 @@ import org.jspecify.annotations.Nullable;
  */
 final class EvidenceReader {
 
-    private static final double HIGH_PH = 11;
+    private static final double HIGH_STRIP = 11;
+
+    /** Of a one per cent solution: soap alone lies at 9.7, with a point of alkali too much it passes this. */
+    private static final double HIGH_SOLUTION = 10.4;
+
     private static final double NOTABLE_FREE_ALKALI = 0.1;
     private static final Duration AT_ONCE = Duration.ofMinutes(2);
 
@@ -48,7 +53,7 @@ final class EvidenceReader {
     private void read(LoggedEntry line) {
         Entry entry = line.entry();
         if (entry instanceof Entry.Observed o) {
-            Findings.find(o.finding()).ifPresent(f -> say(f, o.presence(), line.at(), Evidence.Source.MAKER, null));
+            Findings.find(o.finding()).ifPresent(f -> say(f, o.presence(), line.at(), Evidence.Source.MAKER, null, OptionalDouble.empty()));
         } else if (entry instanceof Entry.PhRead ph) {
             readPh(ph, line.at());
         } else if (entry instanceof Entry.WashTested wash) {
@@ -57,7 +62,7 @@ final class EvidenceReader {
             readTouch(touch.feel(), line.at());
         } else if (entry instanceof Entry.Titrated t) {
             String words = String.format(Locale.ROOT, "titrated: %.2f %% free alkali", t.freeAlkaliPercent());
-            log(Findings.FREE_ALKALI, t.freeAlkaliPercent() >= NOTABLE_FREE_ALKALI, line.at(), words);
+            measured(Findings.FREE_ALKALI, t.freeAlkaliPercent() >= NOTABLE_FREE_ALKALI, line.at(), words, t.freeAlkaliPercent());
         } else if (entry instanceof Entry.GelSeen gel) {
             log(
                     Findings.GEL_HALFWAY,
@@ -72,7 +77,11 @@ final class EvidenceReader {
     private void readPh(Entry.PhRead ph, Instant at) {
         boolean strip = ph.method() == PhMethod.STRIP;
         String words = String.format(Locale.ROOT, strip ? "strip reads %s" : "1 %% solution, pen: %s", number(ph.ph()));
-        log(strip ? Findings.STRIP_HIGH : Findings.METER_HIGH, ph.ph() >= HIGH_PH, at, words);
+        if (strip) {
+            log(Findings.STRIP_HIGH, ph.ph() >= HIGH_STRIP, at, words);
+        } else {
+            measured(Findings.METER_HIGH, ph.ph() >= HIGH_SOLUTION, at, words, ph.ph());
+        }
     }
 
     private void readWash(WashFeel feel, Instant at) {
@@ -104,7 +113,18 @@ final class EvidenceReader {
                 present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT,
                 at,
                 Evidence.Source.LOG,
-                words);
+                words,
+                OptionalDouble.empty());
+    }
+
+    private void measured(Finding finding, boolean present, Instant at, String words, double value) {
+        say(
+                finding,
+                present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT,
+                at,
+                Evidence.Source.LOG,
+                words,
+                OptionalDouble.of(value));
     }
 
     private void say(
@@ -112,9 +132,10 @@ final class EvidenceReader {
             Presence presence,
             Instant at,
             Evidence.Source source,
-            @Nullable String words) {
+            @Nullable String words,
+            OptionalDouble value) {
         String said = words != null ? words : presence == Presence.SEEN ? finding.words() : finding.absent();
-        Evidence now = new Evidence(finding, presence, at, source, said);
+        Evidence now = new Evidence(finding, presence, at, source, said, value);
         found.merge(finding, now, EvidenceReader::stronger);
     }
 

@@ -59,6 +59,11 @@ public record Finding(
         return new Finding(id, words, absent, group, look, minutes, from, absenceClears, List.of(otherWords));
     }
 
+    /** Whether it is known by a number, which says more than whether it was there. */
+    boolean isMeasured() {
+        return equals(Findings.FREE_ALKALI) || equals(Findings.METER_HIGH);
+    }
+
     /** All words that mean it in the quick line, in small letters. */
     List<String> said() {
         return Stream.concat(Stream.of(words), alsoCalled.stream()).map(w -> w.toLowerCase(Locale.ROOT)).distinct().toList();

@@ -18,9 +18,13 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Knowledge {
 
+    /** Excess of alkali that half of those notice who would notice much (a judgement: 1.2 points of superfat below nothing). */
+    private static final double USUAL_HALF = .012;
+
     private final Map<Condition, Double> rates;
     private final Map<Finding, Double> leaks;
     private final List<Link> links;
+    private final List<Relation> relations;
     private final List<FactShift> shifts;
     private final Map<Condition, Remedy> remedies;
 
@@ -28,6 +32,7 @@ public final class Knowledge {
         this.rates = new LinkedHashMap<>(builder.rates);
         this.leaks = new LinkedHashMap<>(builder.leaks);
         this.links = List.copyOf(builder.links);
+        this.relations = List.copyOf(builder.relations);
         this.shifts = List.copyOf(builder.shifts);
         this.remedies = new LinkedHashMap<>(builder.remedies);
     }
@@ -56,6 +61,11 @@ public final class Knowledge {
 
     public List<Link> links() {
         return links;
+    }
+
+    /** Which conditions exclude, contain or cause one another. */
+    List<Relation> relations() {
+        return relations;
     }
 
     public List<FactShift> shifts() {
@@ -87,6 +97,7 @@ public final class Knowledge {
         leaks.forEach((finding, leak) -> sharper.leaks.put(
                 finding, counts.findings().containsKey(finding.id()) ? counts.findings().get(finding.id()).laidOver(leak) : leak));
         sharper.links.addAll(links);
+        sharper.relations.addAll(relations);
         sharper.shifts.addAll(shifts);
         sharper.remedies.putAll(remedies);
         return sharper.build();
@@ -104,6 +115,7 @@ public final class Knowledge {
         private final Map<Condition, Double> rates = new LinkedHashMap<>();
         private final Map<Finding, Double> leaks = new LinkedHashMap<>();
         private final List<Link> links = new ArrayList<>();
+        private final List<Relation> relations = new ArrayList<>();
         private final List<FactShift> shifts = new ArrayList<>();
         private final Map<Condition, Remedy> remedies = new LinkedHashMap<>();
 
@@ -167,6 +179,24 @@ public final class Knowledge {
                 return this;
             }
 
+            /** Never both. */
+            public ConditionSentence excludes(Condition other) {
+                relations.add(new Relation(Relation.Kind.EXCLUDES, condition, other, 0));
+                return this;
+            }
+
+            /** Where this is, the other is. */
+            public ConditionSentence isAKindOf(Condition other) {
+                relations.add(new Relation(Relation.Kind.IS_A_KIND_OF, condition, other, 0));
+                return this;
+            }
+
+            /** This can cause the other, so often. */
+            public ConditionSentence bringsAbout(Condition other, double strength) {
+                relations.add(new Relation(Relation.Kind.BRINGS_ABOUT, condition, other, strength));
+                return this;
+            }
+
             public ConditionSentence isMetBy(String now, String nextTime) {
                 remedies.put(condition, new Remedy(now, nextTime));
                 return this;
@@ -177,6 +207,7 @@ public final class Knowledge {
         public final class FindingSentence {
             private final Finding finding;
             private double strength;
+            private double half = USUAL_HALF;
             private @Nullable Condition condition;
 
             private FindingSentence(Finding finding) {
@@ -192,7 +223,14 @@ public final class Knowledge {
 
             public FindingSentence points(double howStrongly) {
                 this.strength = howStrongly;
+                this.half = USUAL_HALF;
                 unfinished.add(finding.id());
+                return this;
+            }
+
+            /** The excess of alkali, as a fraction of what the fats take, at which it does so half as often. */
+            public FindingSentence halfAt(double excess) {
+                this.half = excess;
                 return this;
             }
 
@@ -205,7 +243,7 @@ public final class Knowledge {
                 if (condition == null) {
                     throw KnowledgeCheck.fault("a sentence about " + finding.id() + " points to no condition: because " + reason);
                 }
-                links.add(new Link(finding, condition, strength, reason));
+                links.add(new Link(finding, condition, strength, half, reason));
                 unfinished.remove(finding.id());
                 condition = null;
                 return this;

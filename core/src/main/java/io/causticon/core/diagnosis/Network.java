@@ -1,52 +1,109 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.diagnosis.Variable.Tie;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
- * The knowledge compiled for exact inference.
+ * The knowledge compiled for exact inference: conditions in two layers above findings, any number of them at once.
  *
- * <p>A noisy-OR network of two layers: a finding is absent only if its leak and every condition that is present all fail to bring
- * it about, {@code P(absent | S) = (1 - leak) prod (1 - strength)}. The posterior is exact over all sets of at most three conditions; four at
- * once are left out, which for conditions this rare is below what the strengths themselves are known to. Source: J. Pearl,
- * Probabilistic Reasoning in Intelligent Systems (1988), 4.3.2.
+ * <p>A finding is absent only if its leak and every condition that is there all fail to bring it about,
+ * {@code P(absent | S) = (1 - leak) prod (1 - strength)} (noisy-OR; J. Pearl, Probabilistic Reasoning in Intelligent Systems (1988), 4.3.2).
+ * Conditions that exclude, contain or cause one another, or that one measurement speaks of, are one {@link Variable}.
  */
 final class Network {
 
-    static final int MOST_AT_ONCE = 3;
-
     private final List<Condition> conditions;
     private final List<Finding> findings;
-    /** 1 - strength, by finding and condition; one more column of ones stands for "nobody". */
-    private final double[][] fails;
+    private final List<Variable> variables;
+    private final int[] variableOf;
 
-    private final double[] leakFails;
+    /** By finding and variable: how often each state fails to bring it about; null where it never does. */
+    private final double[][][] fails;
 
-    /** The three members of each set, one after the other, filled up with "nobody"; flat, as every diagnosis runs over it. */
-    private final int[] members;
+    private final double[] leaks;
 
-    /** Whether a set has a hazard among its members. */
-    private final boolean[] dangerous;
+    /** By variable and state: whether it hurts. */
+    private final boolean[][] dangerous;
 
     Network(Knowledge knowledge) {
         this.conditions = knowledge.conditions();
         this.findings = knowledge.findings();
-        this.fails = new double[findings.size()][conditions.size() + 1];
-        this.leakFails = new double[findings.size()];
-        for (int f = 0; f < findings.size(); f++) {
-            Arrays.fill(fails[f], 1);
-            leakFails[f] = 1 - knowledge.leak(findings.get(f));
+        this.variables = variables(knowledge);
+        this.variableOf = new int[conditions.size()];
+        this.dangerous = new boolean[variables.size()][];
+        for (int v = 0; v < variables.size(); v++) {
+            Variable variable = variables.get(v);
+            dangerous[v] = new boolean[variable.states()];
+            for (int c = 0; c < conditions.size(); c++) {
+                if (variable.concerns(c)) {
+                    variableOf[c] = v;
+                    markDangerous(v, c);
+                }
+            }
         }
-        for (Link link : knowledge.links()) {
-            fails[findings.indexOf(link.finding())][conditions.indexOf(link.condition())] *= 1 - link.strength();
+        this.leaks = findings.stream().mapToDouble(knowledge::leak).toArray();
+        this.fails = new double[findings.size()][variables.size()][];
+        knowledge.links().forEach(this::add);
+    }
+
+    private void markDangerous(int v, int condition) {
+        for (int s = 0; s < dangerous[v].length; s++) {
+            dangerous[v][s] |= conditions.get(condition).hazard() && variables.get(v).has(condition, s);
         }
-        this.members = members(conditions.size());
-        this.dangerous = new boolean[members.length / MOST_AT_ONCE];
-        for (int m = 0; m < members.length; m++) {
-            boolean hazard = members[m] < conditions.size() && conditions.get(members[m]).hazard();
-            dangerous[m / MOST_AT_ONCE] |= hazard;
+    }
+
+    private void add(Link link) {
+        int f = findings.indexOf(link.finding());
+        int c = conditions.indexOf(link.condition());
+        int v = variableOf[c];
+        Variable variable = variables.get(v);
+        if (fails[f][v] == null) {
+            fails[f][v] = new double[variable.states()];
+            Arrays.fill(fails[f][v], 1);
         }
+        for (int s = 0; s < variable.states(); s++) {
+            if (variable.has(c, s)) {
+                fails[f][v][s] *= 1 - link.strength() * (c == variable.excess ? link.respondsTo(SuperfatLevels.excess(variable.level(s))) : 1);
+            }
+        }
+    }
+
+    private List<Variable> variables(Knowledge knowledge) {
+        List<Tie> ties = new ArrayList<>(knowledge.relations().stream()
+                .map(r -> new Tie(r.kind(), conditions.indexOf(r.first()), conditions.indexOf(r.second()), r.strength()))
+                .toList());
+        int lyeHeavy = conditions.indexOf(Conditions.LYE_HEAVY);
+        if (lyeHeavy >= 0) {
+            knowledge.links().stream()
+                    .filter(l -> l.finding().isMeasured() && !l.condition().equals(Conditions.LYE_HEAVY))
+                    .map(l -> new Tie(Relation.Kind.MEASURED_TOGETHER, lyeHeavy, conditions.indexOf(l.condition()), 0))
+                    .forEach(ties::add);
+        }
+        int[] group = IntStream.range(0, conditions.size()).toArray();
+        for (Tie tie : ties) {
+            int from = group[tie.first()];
+            int to = group[tie.second()];
+            for (int c = 0; c < group.length; c++) {
+                group[c] = group[c] == from ? to : group[c];
+            }
+        }
+        Map<Integer, List<Integer>> members = new LinkedHashMap<>();
+        for (int c = 0; c < group.length; c++) {
+            members.computeIfAbsent(group[c], g -> new ArrayList<>()).add(c);
+        }
+        return members.values().stream().map(m -> variable(m, lyeHeavy, ties)).toList();
+    }
+
+    private static Variable variable(List<Integer> members, int lyeHeavy, Collection<Tie> ties) {
+        int[] bits = members.stream().filter(c -> c != lyeHeavy).mapToInt(c -> c).sorted().toArray();
+        List<Tie> own = ties.stream().filter(r -> members.contains(r.first())).toList();
+        return new Variable(bits, members.contains(lyeHeavy) ? lyeHeavy : -1, own);
     }
 
     List<Condition> conditions() {
@@ -57,26 +114,26 @@ final class Network {
         return findings;
     }
 
-    /** What is believed before any finding: the weight of each set, summing to one. */
-    Belief prior(double[] probability) {
-        double[] odds = new double[probability.length + 1];
-        for (int c = 0; c < probability.length; c++) {
-            odds[c] = Weight.odds(probability[c]);
-        }
-        odds[probability.length] = 1;
-        double[] weight = new double[dangerous.length];
-        for (int s = 0, m = 0; s < weight.length; s++, m += MOST_AT_ONCE) {
-            weight[s] = odds[members[m]] * odds[members[m + 1]] * odds[members[m + 2]];
-        }
-        return new Belief(this, normalised(weight));
+    List<Variable> variables() {
+        return variables;
     }
 
-    int[] members() {
-        return members;
+    /** The variable that tells of a condition. */
+    int variableOf(int condition) {
+        return variableOf[condition];
     }
 
-    boolean[] dangerous() {
-        return dangerous;
+    /** How often each state of a variable fails to bring a finding about; null where it never does. */
+    double[] fails(int finding, int variable) {
+        return fails[finding][variable];
+    }
+
+    double leak(int finding) {
+        return leaks[finding];
+    }
+
+    boolean isDangerous(int variable, int state) {
+        return dangerous[variable][state];
     }
 
     /** Position of a finding that the knowledge has, or -1. */
@@ -84,44 +141,17 @@ final class Network {
         return findings.indexOf(finding);
     }
 
-    /** P(finding is there) for every set. */
-    double[] probabilityPresent(int finding) {
-        double[] present = new double[dangerous.length];
-        double[] fail = fails[finding];
-        double leak = leakFails[finding];
-        for (int s = 0, m = 0; s < present.length; s++, m += MOST_AT_ONCE) {
-            present[s] = 1 - leak * fail[members[m]] * fail[members[m + 1]] * fail[members[m + 2]];
+    /**
+     * What is believed before any finding.
+     *
+     * @param rate of each condition, 0 to 1; that of too much alkali is not looked at
+     * @param superfat how likely each of its levels is, summing to one
+     */
+    Belief prior(double[] rate, double[] superfat) {
+        double[][] weight = new double[variables.size()][];
+        for (int v = 0; v < weight.length; v++) {
+            weight[v] = variables.get(v).prior(rate, superfat);
         }
-        return present;
-    }
-
-    static double[] normalised(double[] weight) {
-        double sum = 0;
-        for (double w : weight) {
-            sum += w;
-        }
-        if (!(sum > 0)) {
-            throw new IllegalStateException("Impossible state: evidence of probability zero; a leak is missing");
-        }
-        for (int i = 0; i < weight.length; i++) {
-            weight[i] /= sum;
-        }
-        return weight;
-    }
-
-    /** All sets of at most three out of n; n itself means "nobody". */
-    private static int[] members(int n) {
-        List<int[]> sets = new ArrayList<>();
-        sets.add(new int[] {n, n, n});
-        for (int a = 0; a < n; a++) {
-            sets.add(new int[] {a, n, n});
-            for (int b = a + 1; b < n; b++) {
-                sets.add(new int[] {a, b, n});
-                for (int c = b + 1; c < n; c++) {
-                    sets.add(new int[] {a, b, c});
-                }
-            }
-        }
-        return sets.stream().flatMapToInt(Arrays::stream).toArray();
+        return new Belief(this, weight, new int[0]);
     }
 }

@@ -28,6 +28,7 @@ public record Slip(
         LYE_OVER,
         LYE_TWICE,
         ACID_NOT_ADDED,
-        PURER_ALKALI
+        PURER_ALKALI,
+        UNKNOWN
     }
 }

@@ -1,6 +1,5 @@
 package io.causticon.core.diagnosis;
 
-import io.causticon.core.formula.Alkali;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.KnownVessels;
@@ -20,7 +19,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * Which single slip explains an excess of alkali, or a softness? Every slip is a hypothesis with the superfat it would lead to.
- * Before any test the hypotheses give the probability of excess alkali; after the tests they share out what was found.
+ * Before any test the hypotheses give the distribution of the superfat; after the tests they share out what was found.
  */
 final class SlipFinder {
 
@@ -30,6 +29,12 @@ final class SlipFinder {
     /** Of a superfat whose weights nobody wrote down, one standard deviation (a judgement: two per cent of the lye or of a fat). */
     private static final double UNLOGGED_SPREAD = 0.02;
 
+    /** Of a superfat after a slip that nobody thought of, one standard deviation (a judgement). */
+    private static final double UNKNOWN_SPREAD = 0.06;
+
+    /** Of each level: nothing is so sure that no test could speak against it. */
+    private static final double LEAST = 1e-7;
+
     private static final double USUAL_LOSS = 0.03;
     private static final Duration FRESH = Duration.ofDays(3);
     private static final double LEAST_LIKELIHOOD = 1e-6;
@@ -37,9 +42,13 @@ final class SlipFinder {
     private final BatchFacts facts;
     private final List<Hypothesis> hypotheses;
 
+    /** Of each of them, how its superfat spreads over the levels. */
+    private final List<double[]> spread;
+
     private SlipFinder(BatchFacts facts, List<Hypothesis> hypotheses) {
         this.facts = facts;
         this.hypotheses = hypotheses;
+        this.spread = hypotheses.stream().map(h -> SuperfatLevels.of(superfat(h))).toList();
     }
 
     /**
@@ -57,30 +66,41 @@ final class SlipFinder {
         return new SlipFinder(facts, new SlipHypotheses(facts, vessels).all());
     }
 
-    /** P(excess alkali) before any test. */
-    double probabilityOfExcess() {
-        double sum = 0;
-        double excess = 0;
-        for (Hypothesis h : hypotheses) {
-            double weight = h.weight() * agreement(h);
-            sum += weight;
-            excess += weight * superfat(h).probabilityBelow(0);
+    /** How likely each level of the superfat is before any test; sums to one. */
+    double[] superfat() {
+        double[] levels = new double[SuperfatLevels.COUNT];
+        double all = 0;
+        for (int i = 0; i < hypotheses.size(); i++) {
+            double weight = weight(hypotheses.get(i));
+            all += weight;
+            for (int level = 0; level < levels.length; level++) {
+                levels[level] += weight * spread.get(i)[level];
+            }
         }
-        return excess / sum;
+        for (int level = 0; level < levels.length; level++) {
+            levels[level] = (levels[level] / all + LEAST) / (1 + LEAST * levels.length);
+        }
+        return levels;
+    }
+
+    private double weight(Hypothesis h) {
+        return h.weight() * agreement(h);
     }
 
     /**
      * Shares out the probability among the slips.
      *
-     * @param bayesFactor how much the tests speak for excess alkali against none, as a ratio
+     * @param lift how many times as likely as before each level of the superfat is after the tests
      */
-    List<Slip> explain(double bayesFactor) {
+    List<Slip> explain(double[] lift) {
         double[] posterior = new double[hypotheses.size()];
         double sum = 0;
         for (int i = 0; i < posterior.length; i++) {
-            Hypothesis h = hypotheses.get(i);
-            double excess = superfat(h).probabilityBelow(0);
-            posterior[i] = h.weight() * agreement(h) * (excess * bayesFactor + 1 - excess) * titration(h);
+            double agrees = 0;
+            for (int level = 0; level < lift.length; level++) {
+                agrees += spread.get(i)[level] * lift[level];
+            }
+            posterior[i] = weight(hypotheses.get(i)) * agrees;
             sum += posterior[i];
         }
         double all = sum;
@@ -100,6 +120,9 @@ final class SlipFinder {
 
     private Estimate superfat(Hypothesis h) {
         Estimate weighed = Superfat.distribution(h.weights(), facts.plan().formula().alkali(), facts.plan().scales());
+        if (h.kind() == Slip.Kind.UNKNOWN) {
+            return new Estimate(weighed.value(), Math.hypot(weighed.standardDeviation(), UNKNOWN_SPREAD));
+        }
         // What was not logged is not known to have been weighed as planned.
         return facts.asWeighed().isComplete()
                 ? weighed
@@ -110,7 +133,7 @@ final class SlipFinder {
     private double agreement(Hypothesis h) {
         return massOfBars()
                 .map(found -> {
-                    double expected = total(h.weights()) * (1 - USUAL_LOSS);
+                    double expected = h.weights().total().grams() * (1 - USUAL_LOSS);
                     return density((found.grams() / expected - 1) / MASS_SPREAD);
                 })
                 .orElse(1.0);
@@ -121,32 +144,6 @@ final class SlipFinder {
                 .first(Entry.BarWeighed.class)
                 .filter(b -> Duration.between(cut.at(), b.at()).compareTo(FRESH) <= 0)
                 .map(b -> b.entry().mass().times(cut.entry().bars())));
-    }
-
-    /** How well a titration agrees with the excess that the slip leads to; 1 where none was done. */
-    private double titration(Hypothesis h) {
-        return facts.log()
-                .last(Entry.Titrated.class)
-                .map(t -> {
-                    double excessGrams = Math.max(0, -superfat(h).value()) * neededNaoh(h.weights());
-                    double expected = 100 * excessGrams / total(h.weights());
-                    double spread = 0.05 + 0.15 * expected;
-                    return density((t.entry().freeAlkaliPercent() - expected) / spread);
-                })
-                .orElse(1.0);
-    }
-
-    private static double neededNaoh(Weights weights) {
-        return weights.allFats()
-                .mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass())
-                .sum();
-    }
-
-    private static double total(Weights w) {
-        return w.fatMass().grams()
-                + w.lye().grams()
-                + w.liquids().stream().mapToDouble(l -> l.mass().grams()).sum()
-                + w.additives().stream().mapToDouble(a -> a.mass().grams()).sum();
     }
 
     private static double density(double sigmas) {

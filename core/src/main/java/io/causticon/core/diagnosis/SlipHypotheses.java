@@ -35,6 +35,7 @@ final class SlipHypotheses {
     private static final double RATE_OUNCES = 0.02;
     private static final double RATE_ACID = 0.4;
     private static final double RATE_PURER = 0.5;
+    private static final double RATE_UNKNOWN = 0.3;
     private static final double LYE_OVER = 0.06;
 
     /** Nobody looked at the number twice: slips are as much likelier (a judgement). */
@@ -64,6 +65,7 @@ final class SlipHypotheses {
         tares();
         lye();
         acids();
+        unknown();
         return List.copyOf(found);
     }
 
@@ -244,6 +246,16 @@ final class SlipHypotheses {
                 Phrase.of("as good as 100 %"),
                 RATE_PURER,
                 weighed.withNaoh(lye.times(purer))));
+    }
+
+    /** Nobody can think of every slip. */
+    private void unknown() {
+        found.add(new Hypothesis(
+                Slip.Kind.UNKNOWN,
+                Phrase.of("a slip that is not on this list"),
+                Phrase.of("something else went in than was logged"),
+                RATE_UNKNOWN,
+                weighed));
     }
 
     /** Acid that the lye was raised for and that never went in. */

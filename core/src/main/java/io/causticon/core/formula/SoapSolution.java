@@ -33,6 +33,19 @@ public final class SoapSolution {
     }
 
     /**
+     * Of soap that is done, were its superfat another one than its weights say.
+     *
+     * @param weights what went into the pot
+     * @param grams of everything that went in, g
+     * @param superfat a fraction; negative for too much alkali
+     * @return pH at 25 °C of the one per cent solution
+     */
+    public static double ph(Weights weights, double grams, double superfat) {
+        double needed = weights.allFats().mapToDouble(FatPortion::alkaliMoles).sum();
+        return ph(needed * Math.max(0, -superfat) / grams / LITRES_PER_GRAM, needed * Math.min(1, 1 - superfat) / grams / LITRES_PER_GRAM);
+    }
+
+    /**
      * @param alkali free, mol/l
      * @param soap mol/l
      */

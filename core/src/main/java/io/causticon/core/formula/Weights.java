@@ -55,6 +55,14 @@ public record Weights(
         return fats.stream().map(FatPortion::mass).reduce(Mass.ZERO, Mass::plus);
     }
 
+    /** Everything that went into the pot. */
+    public Mass total() {
+        return fatMass()
+                .plus(lye())
+                .plus(liquids.stream().map(LiquidPortion::mass).reduce(Mass.ZERO, Mass::plus))
+                .plus(additives.stream().map(AdditivePortion::mass).reduce(Mass.ZERO, Mass::plus));
+    }
+
     public Mass water() {
         return liquids.stream().map(LiquidPortion::water).reduce(Mass.ZERO, Mass::plus);
     }

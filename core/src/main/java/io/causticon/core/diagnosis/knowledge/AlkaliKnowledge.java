@@ -46,10 +46,10 @@ final class AlkaliKnowledge implements Knowledge.Source {
         k.finding(CRUST_UNDER_COVER).happensAnyway(.02).points(.60).to(LYE_HEAVY).because("bloom needs air, excess alkali does not");
         k.finding(WASH_BURNS).happensAnyway(.015).points(.88).to(LYE_HEAVY).because("free alkali burns skin");
         k.finding(SKIN_TIGHT).happensAnyway(.08).points(.70).to(LYE_HEAVY).because("free alkali strips the skin");
-        k.finding(ZAP).happensAnyway(.02).points(.93).to(LYE_HEAVY).because("the tongue feels free alkali");
-        k.finding(FREE_ALKALI).happensAnyway(.004).points(.97).to(LYE_HEAVY).because("it measures what is left over");
+        k.finding(ZAP).happensAnyway(.02).points(.93).halfAt(.01).to(LYE_HEAVY).because("the tongue feels free alkali");
+        k.finding(FREE_ALKALI).happensAnyway(.004).points(.97).halfAt(.006).to(LYE_HEAVY).because("it measures what is left over");
         k.finding(STRIP_HIGH).happensAnyway(.03).points(.35).to(LYE_HEAVY).because("soap alone lies at 9 to 10.5");
-        k.finding(METER_HIGH).happensAnyway(.03).points(.60).to(LYE_HEAVY).because("soap alone lies at 9 to 10.5");
+        k.finding(METER_HIGH).happensAnyway(.03).points(.90).halfAt(.008).to(LYE_HEAVY).because("soap alone lies at 9 to 10");
         k.finding(BRITTLE).happensAnyway(.04).points(.45).to(LYE_HEAVY).because("excess alkali salts the soap out and makes it chalky");
         k.finding(WHITE_SPOTS).happensAnyway(.05).points(.12).to(LYE_HEAVY).because("alkali gathers in places");
         k.finding(WEEPING_DOTS).happensAnyway(.02).points(.12).to(LYE_HEAVY).because("liquor finds its way out");

@@ -1,0 +1,71 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.formula.Alkali;
+import io.causticon.core.formula.SoapSolution;
+import io.causticon.core.formula.Weights;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
+/**
+ * What a number says of the superfat. A titration finds what the fats could not take, a meter what that makes of water; each with its error, and
+ * each can have met something else than the body of the bar.
+ */
+final class Measured {
+
+    /** Of a titration with kitchen means: a drop, and a share of what is found (a judgement). Per cent of NaOH. */
+    private static final double DROP = .05;
+
+    private static final double SHARE = .15;
+
+    /** What a sample holds that met a pocket, on average; per cent of NaOH (a judgement). */
+    private static final double IN_A_POCKET = 1;
+
+    /** Of a pen that was calibrated some time ago, and of a solution made on a kitchen scale; pH. */
+    private static final double PEN = .3;
+
+    /** A meter that met something else may show anything between these. */
+    private static final double ANYTHING_FROM = 8;
+
+    private static final double ANYTHING_TO = 13;
+
+    private final Network network;
+    private final Weights weights;
+    private final double grams;
+    private final double naohNeeded;
+
+    Measured(Network network, Weights weights) {
+        this.network = network;
+        this.weights = weights;
+        this.grams = weights.total().grams();
+        this.naohNeeded = weights.allFats().mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass()).sum();
+    }
+
+    /**
+     * How likely a number is in each state of the variable that holds the superfat.
+     *
+     * @param finding what it belongs to
+     * @param value what was measured
+     */
+    double[] likelihood(int finding, int variable, double value) {
+        Variable of = network.variables().get(variable);
+        double[] fails = network.fails(finding, variable);
+        boolean titrated = network.findings().get(finding).equals(Findings.FREE_ALKALI);
+        double[] likelihood = new double[of.states()];
+        for (int s = 0; s < likelihood.length; s++) {
+            int withoutExcess = s - of.level(s) + of.levels - 1;
+            double other = 1 - (1 - network.leak(finding)) * (fails == null ? 1 : fails[withoutExcess]);
+            double body = titrated ? titrated(value, of.level(s)) : metered(value, of.level(s));
+            double elsewhere = titrated ? Math.exp(-value / IN_A_POCKET) / IN_A_POCKET : 1 / (ANYTHING_TO - ANYTHING_FROM);
+            likelihood[s] = (1 - other) * body + other * elsewhere;
+        }
+        return likelihood;
+    }
+
+    private double titrated(double percent, int level) {
+        double expected = 100 * SuperfatLevels.excess(level) * naohNeeded / grams;
+        return new NormalDistribution(expected, DROP + SHARE * expected).density(percent);
+    }
+
+    private double metered(double ph, int level) {
+        return new NormalDistribution(SoapSolution.ph(weights, grams, SuperfatLevels.middle(level)), PEN).density(ph);
+    }
+}

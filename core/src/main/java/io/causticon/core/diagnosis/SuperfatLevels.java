@@ -1,0 +1,88 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Interval;
+
+/**
+ * The superfat that a batch really has, in steps that are fine where it matters. Below nothing there is more alkali than the fats take; the edge
+ * at zero is one of the steps.
+ */
+final class SuperfatLevels {
+
+    /** Steps of half a point from eight below nothing to eight above. */
+    private static final int FINE = 33;
+
+    private static final double FINE_STEP = .005;
+
+    /** Fractions, rising. The outermost levels reach to where no batch is. */
+    private static final double[] EDGES = edges();
+
+    static final int COUNT = EDGES.length + 1;
+
+    private SuperfatLevels() {}
+
+    private static double[] edges() {
+        double[] outside = {-.6, -.4, -.3, -.25, -.2, -.17, -.14, -.12, -.10, -.09};
+        double[] edges = new double[outside.length + FINE + outside.length];
+        System.arraycopy(outside, 0, edges, 0, outside.length);
+        for (int i = 0; i < FINE; i++) {
+            edges[outside.length + i] = (i - FINE / 2) * FINE_STEP;
+        }
+        for (int i = 0; i < outside.length; i++) {
+            edges[edges.length - 1 - i] = -outside[i];
+        }
+        return edges;
+    }
+
+    /** Whether a level has more alkali than the fats take. */
+    static boolean isExcess(int level) {
+        return level < COUNT && middle(level) < 0;
+    }
+
+    /** The superfat in the middle of a level, a fraction. */
+    static double middle(int level) {
+        if (level == 0) {
+            return EDGES[0] - .1;
+        }
+        return level == COUNT - 1 ? EDGES[level - 1] + .1 : (EDGES[level - 1] + EDGES[level]) / 2;
+    }
+
+    /** Alkali beyond what the fats take, as a fraction of what they take; 0 or more. */
+    static double excess(int level) {
+        return Math.max(0, -middle(level));
+    }
+
+    /** How a superfat that is known so well spreads over the levels; sums to one. */
+    static double[] of(Estimate superfat) {
+        double[] share = new double[COUNT];
+        double below = 0;
+        for (int level = 0; level < COUNT; level++) {
+            double upTo = level == COUNT - 1 ? 1 : superfat.probabilityBelow(EDGES[level]);
+            share[level] = upTo - below;
+            below = upTo;
+        }
+        return share;
+    }
+
+    /**
+     * Where a quantile lies if each level is filled evenly.
+     *
+     * @param share of each level, of any sum above nothing
+     */
+    static double quantile(double[] share, double part) {
+        double sum = 0;
+        for (double s : share) {
+            sum += s;
+        }
+        double wanted = part * sum;
+        for (int level = 0; level < COUNT; level++) {
+            if (wanted <= share[level] || level == COUNT - 1) {
+                double from = level == 0 ? EDGES[0] - .2 : EDGES[level - 1];
+                double to = level == COUNT - 1 ? EDGES[level - 1] + .2 : EDGES[level];
+                return Interval.between(from, to).clamp(from + (to - from) * (share[level] > 0 ? wanted / share[level] : 0));
+            }
+            wanted -= share[level];
+        }
+        throw new IllegalStateException("Impossible state: no level holds a quantile");
+    }
+}
