@@ -31,7 +31,13 @@ final class SyntheticKnowledge {
             Finding finding = f < Findings.ALL.size() ? Findings.ALL.get(f) : finding(f);
             Knowledge.Builder.FindingSentence sentence = k.finding(finding).happensAnyway(0.01 + 0.03 * random.nextDouble());
             Set<Condition> causes = new LinkedHashSet<>();
-            while (causes.size() < Math.min(4, conditions)) {
+            boolean measured = finding.equals(Findings.FREE_ALKALI) || finding.equals(Findings.METER_HIGH);
+            if (measured) {
+                // As in the real one: too much alkali, or a place that holds some.
+                causes.add(all.get(0));
+                causes.add(all.get(1));
+            }
+            while (!measured && causes.size() < Math.min(4, conditions)) {
                 causes.add(all.get(random.nextInt(conditions)));
             }
             causes.forEach(c -> sentence.points(0.2 + 0.7 * random.nextDouble()).to(c).because("made up"));

@@ -5,162 +5,133 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
- * Weighs all states of variables that share findings which are there, exactly: variables are summed out at once, findings one after the other,
- * each when everything that can bring it about is counted in. One way back gives what every state contributes. Sources: R. Dechter, Bucket
- * elimination, Artificial Intelligence 113 (1999) 41; A. Darwiche, A differential approach to inference in Bayesian networks, J. ACM 50 (2003) 280.
+ * In which order findings that are there are summed out of the variables that they tie together, each when everything that can bring it about is
+ * counted in. Exact; one way back gives what every weight contributes. Sources: R. Dechter, Bucket elimination, Artificial Intelligence 113
+ * (1999) 41; A. Darwiche, A differential approach to inference in Bayesian networks, J. ACM 50 (2003) 280.
  */
 final class Elimination {
 
     private final Network network;
-    private final int[] variables;
-    private final double[][] weight;
-    private final List<OrTable> leaves = new ArrayList<>();
-    private final Deque<Runnable> wayBack = new ArrayDeque<>();
-    private final double total;
+
+    /** By variable: those of the findings that it can bring about. */
+    private final int[][] scopes;
+
+    private final List<Step> steps = new ArrayList<>();
+    private final int[] rest;
+    private final int width;
+
+    /** Tables by number: one a variable, then one a step. */
+    private record Step(int finding, int[] tables, OrTable.Join[] joins, int[] others) {}
 
     /**
      * @param variables numbers of those that hang together
      * @param findings numbers of those that are there
-     * @param weight of each state, by variable
      */
-    Elimination(Network network, int[] variables, int[] findings, double[][] weight) {
+    Elimination(Network network, int[] variables, int[] findings) {
         this.network = network;
-        this.variables = variables;
-        this.weight = weight;
-        for (int v : variables) {
-            int[] own = Arrays.stream(findings).filter(f -> network.fails(f, v) != null).toArray();
-            leaves.add(leaf(v, own));
+        this.scopes = new int[variables.length][];
+        for (int i = 0; i < variables.length; i++) {
+            int v = variables[i];
+            scopes[i] = Arrays.stream(findings).filter(f -> network.fails(f, v) != null).toArray();
         }
-        this.total = sumOut(findings);
-    }
-
-    /** The weight of everything that is possible: the probability of what was seen. */
-    double total() {
-        return total;
-    }
-
-    /** The widest table that this would take, in findings. */
-    static int width(Network network, int[] variables, int[] findings) {
-        List<int[]> scopes = new ArrayList<>();
-        for (int v : variables) {
-            scopes.add(Arrays.stream(findings).filter(f -> network.fails(f, v) != null).toArray());
+        List<int[]> scope = new ArrayList<>(List.of(scopes));
+        List<Integer> alive = new ArrayList<>();
+        for (int i = 0; i < scopes.length; i++) {
+            alive.add(i);
         }
-        int widest = 0;
         List<Integer> left = new ArrayList<>(Arrays.stream(findings).boxed().toList());
+        int widest = 0;
         while (!left.isEmpty()) {
-            int next = cheapest(left, scopes);
-            int[] scope = scopeOf(next, scopes);
-            widest = Math.max(widest, scope.length);
-            scopes.removeIf(s -> Arrays.binarySearch(s, next) >= 0);
-            scopes.add(Arrays.stream(scope).filter(f -> f != next).toArray());
-            left.remove(Integer.valueOf(next));
+            int finding = narrowest(left, alive, scope);
+            int[] tables = alive.stream().filter(t -> Arrays.binarySearch(scope.get(t), finding) >= 0).mapToInt(t -> t).toArray();
+            OrTable.Join[] joins = new OrTable.Join[tables.length - 1];
+            int[] union = scope.get(tables[0]);
+            for (int i = 0; i < joins.length; i++) {
+                joins[i] = new OrTable.Join(union, scope.get(tables[i + 1]));
+                union = joins[i].findings;
+            }
+            widest = Math.max(widest, union.length);
+            int[] others = Arrays.stream(union).filter(f -> f != finding).toArray();
+            steps.add(new Step(finding, tables, joins, others));
+            alive.removeIf(t -> Arrays.binarySearch(tables, t) >= 0);
+            alive.add(scope.size());
+            scope.add(others);
+            left.remove(Integer.valueOf(finding));
         }
-        return widest;
+        this.rest = alive.stream().mapToInt(t -> t).toArray();
+        this.width = widest;
     }
 
-    private static int[] scopeOf(int finding, List<int[]> scopes) {
-        return scopes.stream().filter(s -> Arrays.binarySearch(s, finding) >= 0).flatMapToInt(Arrays::stream).sorted().distinct().toArray();
-    }
-
-    private static int cheapest(List<Integer> findings, List<int[]> scopes) {
+    private static int narrowest(List<Integer> findings, List<Integer> alive, List<int[]> scope) {
         int best = -1;
-        int narrowest = Integer.MAX_VALUE;
+        int least = Integer.MAX_VALUE;
         for (int f : findings) {
-            int width = scopeOf(f, scopes).length;
-            if (width < narrowest) {
-                narrowest = width;
+            int[] union = {};
+            for (int t : alive) {
+                union = Arrays.binarySearch(scope.get(t), f) >= 0 ? OrTable.union(union, scope.get(t)) : union;
+            }
+            if (union.length < least) {
+                least = union.length;
                 best = f;
             }
         }
         return best;
     }
 
-    private OrTable leaf(int v, int[] findings) {
-        OrTable table = new OrTable(findings);
-        double[] product = new double[table.weight.length];
-        for (int s = 0; s < weight[v].length; s++) {
-            if (weight[v][s] > 0) {
-                spread(v, s, findings, product);
-                for (int z = 0; z < product.length; z++) {
-                    table.weight[z] += weight[v][s] * product[z];
-                }
-            }
-        }
-        return table;
+    /** The findings of its widest table. */
+    int width() {
+        return width;
     }
 
-    /** How often a state brings about just these of its findings and fails to bring about the others, for each choice of them. */
-    private void spread(int v, int state, int[] findings, double[] product) {
-        product[0] = 1;
-        for (int i = 0; i < findings.length; i++) {
-            double fail = network.fails(findings[i], v)[state];
-            for (int z = (1 << i) - 1; z >= 0; z--) {
-                product[z | 1 << i] = product[z] * (1 - fail);
-                product[z] *= fail;
-            }
-        }
+    /** Those of the findings that a variable can bring about, by the place of the variable. */
+    int[] scope(int place) {
+        return scopes[place];
     }
 
-    private double sumOut(int[] findings) {
-        List<OrTable> tables = new ArrayList<>(leaves);
-        List<Integer> left = new ArrayList<>(Arrays.stream(findings).boxed().toList());
-        while (!left.isEmpty()) {
-            int finding = cheapest(left, tables.stream().map(t -> t.findings).toList());
-            List<OrTable> concerned = tables.stream().filter(t -> t.has(finding)).toList();
-            tables.removeAll(concerned);
-            tables.add(seen(finding, together(concerned)));
-            left.remove(Integer.valueOf(finding));
-        }
-        double product = tables.stream().mapToDouble(t -> t.weight[0]).reduce(1, (a, b) -> a * b);
-        // The last to be weighed are the first on the way back; what each changes the product by is that of all others.
-        wayBack.push(() -> tables.forEach(t -> t.slope[0] += product / t.weight[0]));
-        return product;
+    /**
+     * The weight of everything that is possible: the probability of what was seen.
+     *
+     * @param leaves a table a variable
+     */
+    double total(List<OrTable> leaves) {
+        return run(leaves, new ArrayDeque<>());
     }
 
-    private OrTable together(List<OrTable> tables) {
-        List<OrTable> narrowFirst = tables.stream().sorted((a, b) -> Integer.compare(a.findings.length, b.findings.length)).toList();
-        OrTable all = narrowFirst.get(0);
-        for (int i = 1; i < narrowFirst.size(); i++) {
-            OrTable before = all;
-            OrTable next = narrowFirst.get(i);
-            OrTable both = before.or(next);
-            wayBack.push(() -> before.orBack(next, both));
-            all = both;
-        }
-        return all;
-    }
-
-    private OrTable seen(int finding, OrTable table) {
-        double leak = network.leak(finding);
-        OrTable rest = table.seen(finding, leak);
-        wayBack.push(() -> table.seenBack(finding, leak, rest));
-        return rest;
-    }
-
-    /** For each of the variables, in their order, how likely each of its states is. To be asked once. */
-    double[][] posteriors() {
+    /** The same; afterwards the leaves know what the total changes by for each of their weights. */
+    double totalAndSlopes(List<OrTable> leaves) {
+        Deque<Runnable> wayBack = new ArrayDeque<>();
+        double total = run(leaves, wayBack);
         wayBack.forEach(Runnable::run);
-        return IntStream.range(0, variables.length).mapToObj(this::posterior).toArray(double[][]::new);
+        return total;
     }
 
-    private double[] posterior(int i) {
-        int v = variables[i];
-        OrTable leaf = leaves.get(i);
-        double[] product = new double[leaf.weight.length];
-        double[] posterior = new double[weight[v].length];
-        for (int s = 0; s < posterior.length; s++) {
-            if (weight[v][s] > 0) {
-                spread(v, s, leaf.findings, product);
-                double slope = 0;
-                for (int z = 0; z < product.length; z++) {
-                    slope += product[z] * leaf.slope[z];
-                }
-                posterior[s] = weight[v][s] * slope / total;
+    private double run(List<OrTable> leaves, Deque<Runnable> wayBack) {
+        List<OrTable> tables = new ArrayList<>(leaves);
+        for (Step step : steps) {
+            OrTable all = tables.get(step.tables()[0]);
+            for (int i = 0; i < step.joins().length; i++) {
+                OrTable before = all;
+                OrTable next = tables.get(step.tables()[i + 1]);
+                OrTable.Join join = step.joins()[i];
+                OrTable both = before.or(next, join);
+                wayBack.push(() -> before.orBack(next, both, join));
+                all = both;
             }
+            OrTable whole = all;
+            double leak = network.leak(step.finding());
+            OrTable seen = whole.seen(step.finding(), leak, step.others());
+            wayBack.push(() -> whole.seenBack(step.finding(), leak, seen));
+            tables.add(seen);
         }
-        return posterior;
+        double product = 1;
+        for (int t : rest) {
+            product *= tables.get(t).weight[0];
+        }
+        double total = product;
+        // The last to be weighed are the first on the way back; what each changes the product by is that of all others.
+        wayBack.push(() -> Arrays.stream(rest).mapToObj(tables::get).forEach(t -> t.slope()[0] += total / t.weight[0]));
+        return total;
     }
 }

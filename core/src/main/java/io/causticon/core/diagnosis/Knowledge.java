@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,12 +27,18 @@ public final class Knowledge {
     private final List<Link> links;
     private final List<Relation> relations;
     private final List<FactShift> shifts;
+
+    /** Reasons by finding and condition. */
+    private final Map<String, Map<String, String>> reasons;
+
     private final Map<Condition, Remedy> remedies;
 
     private Knowledge(Builder builder) {
         this.rates = new LinkedHashMap<>(builder.rates);
         this.leaks = new LinkedHashMap<>(builder.leaks);
         this.links = List.copyOf(builder.links);
+        this.reasons = links.stream()
+                .collect(Collectors.groupingBy(l -> l.finding().id(), Collectors.toMap(l -> l.condition().id(), Link::reason, (first, second) -> first)));
         this.relations = List.copyOf(builder.relations);
         this.shifts = List.copyOf(builder.shifts);
         this.remedies = new LinkedHashMap<>(builder.remedies);
@@ -78,10 +85,7 @@ public final class Knowledge {
 
     /** Why a finding speaks for a condition. */
     public Optional<String> reason(Finding finding, Condition condition) {
-        return links.stream()
-                .filter(l -> l.finding().equals(finding) && l.condition().equals(condition))
-                .map(Link::reason)
-                .findFirst();
+        return Optional.ofNullable(reasons.getOrDefault(finding.id(), Map.of()).get(condition.id()));
     }
 
     /**

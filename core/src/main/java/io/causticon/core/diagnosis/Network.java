@@ -4,6 +4,7 @@ import io.causticon.core.diagnosis.Variable.Tie;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ final class Network {
 
     private final List<Condition> conditions;
     private final List<Finding> findings;
+    private final Map<String, Integer> numbers = new HashMap<>();
     private final List<Variable> variables;
     private final int[] variableOf;
 
@@ -31,9 +33,12 @@ final class Network {
     /** By variable and state: whether it hurts. */
     private final boolean[][] dangerous;
 
+    private final boolean[] everDangerous;
+
     Network(Knowledge knowledge) {
         this.conditions = knowledge.conditions();
         this.findings = knowledge.findings();
+        findings.forEach(f -> numbers.put(f.id(), numbers.size()));
         this.variables = variables(knowledge);
         this.variableOf = new int[conditions.size()];
         this.dangerous = new boolean[variables.size()][];
@@ -45,6 +50,12 @@ final class Network {
                     variableOf[c] = v;
                     markDangerous(v, c);
                 }
+            }
+        }
+        this.everDangerous = new boolean[variables.size()];
+        for (int v = 0; v < everDangerous.length; v++) {
+            for (boolean state : dangerous[v]) {
+                everDangerous[v] |= state;
             }
         }
         this.leaks = findings.stream().mapToDouble(knowledge::leak).toArray();
@@ -132,13 +143,17 @@ final class Network {
         return leaks[finding];
     }
 
+    boolean isEverDangerous(int variable) {
+        return everDangerous[variable];
+    }
+
     boolean isDangerous(int variable, int state) {
         return dangerous[variable][state];
     }
 
     /** Position of a finding that the knowledge has, or -1. */
     int indexOf(Finding finding) {
-        return findings.indexOf(finding);
+        return numbers.getOrDefault(finding.id(), -1);
     }
 
     /**
@@ -152,6 +167,6 @@ final class Network {
         for (int v = 0; v < weight.length; v++) {
             weight[v] = variables.get(v).prior(rate, superfat);
         }
-        return new Belief(this, weight, new int[0]);
+        return Belief.prior(this, weight);
     }
 }

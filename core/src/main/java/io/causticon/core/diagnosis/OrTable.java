@@ -1,6 +1,7 @@
 package io.causticon.core.diagnosis;
 
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Weights over what has been brought about so far: a bit a finding, set where some cause of those that were counted in brought it about. Two
@@ -15,30 +16,75 @@ final class OrTable {
 
     final double[] weight;
 
-    /** What the whole changes by for each of the weights. */
-    final double[] slope;
+    private double @Nullable [] slope;
 
     OrTable(int[] findings) {
+        this(findings, new double[1 << findings.length]);
+    }
+
+    private OrTable(int[] findings, double[] weight) {
         this.findings = findings;
-        this.weight = new double[1 << findings.length];
-        this.slope = new double[weight.length];
+        this.weight = weight;
     }
 
-    boolean has(int finding) {
-        return Arrays.binarySearch(findings, finding) >= 0;
+    /** The same weights; nothing has come back to it yet. */
+    OrTable withoutSlopes() {
+        return new OrTable(findings, weight);
     }
 
-    OrTable or(OrTable other) {
-        OrTable both = new OrTable(union(findings, other.findings));
-        new Pairing(this, other, both).multiply(both.findings.length - 1, 0, other.weight, 0, 0);
+    /** What the whole changes by for each of the weights, as far as it has come back. */
+    double[] slope() {
+        double[] known = slope;
+        if (known == null) {
+            known = new double[weight.length];
+            slope = known;
+        }
+        return known;
+    }
+
+    OrTable or(OrTable other, Join join) {
+        OrTable both = new OrTable(join.findings);
+        new Pairing(this, both, join.half, join.otherHalf).multiply(join.top(), 0, other.weight, 0, 0);
         return both;
     }
 
     /** Hands the slopes of both together on to each. */
-    void orBack(OrTable other, OrTable both) {
-        int top = both.findings.length - 1;
-        new Pairing(this, other, both).handBack(top, this.slope, 0, other.weight, 0, 0);
-        new Pairing(other, this, both).handBack(top, other.slope, 0, weight, 0, 0);
+    void orBack(OrTable other, OrTable both, Join join) {
+        new Pairing(this, both, join.half, join.otherHalf).handBack(join.top(), slope(), 0, other.weight, 0, 0);
+        new Pairing(other, both, join.otherHalf, join.half).handBack(join.top(), other.slope(), 0, weight, 0, 0);
+    }
+
+    /** How two tables lie over one another; the same whatever their weights are. */
+    static final class Join {
+
+        /** Those of both. */
+        final int[] findings;
+
+        /** By finding of both: the half of each table below it, 0 where that table does not know the finding. */
+        private final int[] half;
+
+        private final int[] otherHalf;
+
+        Join(int[] one, int[] other) {
+            this.findings = union(one, other);
+            this.half = halves(one);
+            this.otherHalf = halves(other);
+        }
+
+        private int[] halves(int[] of) {
+            int[] halves = new int[findings.length];
+            int size = 1;
+            for (int i = 0; i < halves.length; i++) {
+                boolean knows = Arrays.binarySearch(of, findings[i]) >= 0;
+                halves[i] = knows ? size : 0;
+                size <<= knows ? 1 : 0;
+            }
+            return halves;
+        }
+
+        private int top() {
+            return findings.length - 1;
+        }
     }
 
     /**
@@ -47,31 +93,22 @@ final class OrTable {
      */
     private static final class Pairing {
 
+        private static final double[] NONE = {};
+
         private final OrTable one;
         private final OrTable both;
-
-        /** By bit of both: the half of each table below it, 0 where that table does not know the finding. */
+        private final double[] slopes;
         private final int[] half;
-
         private final int[] otherHalf;
         private final double[][] sums;
 
-        Pairing(OrTable one, OrTable other, OrTable both) {
+        Pairing(OrTable one, OrTable both, int[] half, int[] otherHalf) {
             this.one = one;
             this.both = both;
-            int bits = both.findings.length;
-            this.half = new int[bits];
-            this.otherHalf = new int[bits];
-            this.sums = new double[bits][];
-            int size = 1;
-            int otherSize = 1;
-            for (int i = 0; i < bits; i++) {
-                half[i] = one.has(both.findings[i]) ? size : 0;
-                otherHalf[i] = other.has(both.findings[i]) ? otherSize : 0;
-                sums[i] = new double[otherHalf[i]];
-                size <<= half[i] > 0 ? 1 : 0;
-                otherSize <<= otherHalf[i] > 0 ? 1 : 0;
-            }
+            this.slopes = both.slope == null ? NONE : both.slope;
+            this.half = half;
+            this.otherHalf = otherHalf;
+            this.sums = new double[half.length][];
         }
 
         void multiply(int i, int at, double[] other, int otherAt, int to) {
@@ -96,7 +133,7 @@ final class OrTable {
         /** Adds to the slopes of the one what the slopes of both are worth to it. */
         void handBack(int i, double[] slope, int at, double[] other, int otherAt, int from) {
             if (i < 0) {
-                slope[at] += both.slope[from] * other[otherAt];
+                slope[at] += slopes[from] * other[otherAt];
                 return;
             }
             int h = half[i];
@@ -115,6 +152,9 @@ final class OrTable {
 
         /** Both halves of the other table together; a place to write for each bit, as deeper ones write into others. */
         private double[] sum(int i, double[] other, int otherAt) {
+            if (sums[i] == null) {
+                sums[i] = new double[otherHalf[i]];
+            }
             double[] sum = sums[i];
             for (int z = 0; z < sum.length; z++) {
                 sum[z] = other[otherAt + z] + other[otherAt + otherHalf[i] + z];
@@ -123,10 +163,14 @@ final class OrTable {
         }
     }
 
-    /** Once all causes of a finding are counted in and it is there: brought about by one of them, or it happens anyway. */
-    OrTable seen(int finding, double anyway) {
+    /**
+     * Once all causes of a finding are counted in and it is there: brought about by one of them, or it happens anyway.
+     *
+     * @param others the findings but this one
+     */
+    OrTable seen(int finding, double anyway, int[] others) {
         int bit = 1 << Arrays.binarySearch(findings, finding);
-        OrTable rest = new OrTable(Arrays.stream(findings).filter(f -> f != finding).toArray());
+        OrTable rest = new OrTable(others);
         for (int z = 0; z < rest.weight.length; z++) {
             int without = spread(z, bit);
             rest.weight[z] = weight[without | bit] + anyway * weight[without];
@@ -136,10 +180,12 @@ final class OrTable {
 
     void seenBack(int finding, double anyway, OrTable rest) {
         int bit = 1 << Arrays.binarySearch(findings, finding);
+        double[] mine = slope();
+        double[] rests = rest.slope();
         for (int z = 0; z < rest.weight.length; z++) {
             int without = spread(z, bit);
-            slope[without | bit] += rest.slope[z];
-            slope[without] += anyway * rest.slope[z];
+            mine[without | bit] += rests[z];
+            mine[without] += anyway * rests[z];
         }
     }
 
@@ -148,9 +194,16 @@ final class OrTable {
         return (z & -bit) << 1 | z & bit - 1;
     }
 
+    /** Of two rising rows of numbers. */
     static int[] union(int[] a, int[] b) {
-        int[] both = Arrays.copyOf(a, a.length + b.length);
-        System.arraycopy(b, 0, both, a.length, b.length);
-        return Arrays.stream(both).sorted().distinct().toArray();
+        int[] both = new int[a.length + b.length];
+        int n = 0;
+        for (int i = 0, j = 0; i < a.length || j < b.length; ) {
+            int next = j == b.length || i < a.length && a[i] < b[j] ? a[i] : b[j];
+            i += i < a.length && a[i] == next ? 1 : 0;
+            j += j < b.length && b[j] == next ? 1 : 0;
+            both[n++] = next;
+        }
+        return Arrays.copyOf(both, n);
     }
 }
