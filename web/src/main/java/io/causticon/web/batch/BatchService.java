@@ -272,9 +272,6 @@ public class BatchService {
      */
     public void logIf(BatchId batch, Consumer<Batch> check, List<Entry> lines, Instant at, String by, String clientKey) {
         String key = ClientKey.of(clientKey);
-        if (wasSent(batch, key, lines)) {
-            return;
-        }
         List<RevisionRow> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             // Lines of one form keep their order: each stands a millisecond behind the one before.
@@ -288,7 +285,8 @@ public class BatchService {
                 check.accept(before);
                 return rows;
             });
-        } catch (DataIntegrityViolationException e) {
+        } catch (DataIntegrityViolationException | ProblemsException | NotFoundException e) {
+            // Nearly always it is sent once: looked for only where it could not be written, maybe because it had been.
             if (!wasSent(batch, key, lines)) {
                 throw e;
             }

@@ -75,12 +75,6 @@ public class Logbook {
         return unknown ? QuickLine.asWords(text).orElse("") : "";
     }
 
-    /** What a line says, without logging it; empty if it cannot be taken. */
-    public List<Entry> entries(BatchId id, String text, String byHand, Maker maker) {
-        Reading reading = understand(id, text, byHand, maker);
-        return reading.problems().isEmpty() ? reading.entries() : List.of();
-    }
-
     /**
      * Reads and logs.
      *
@@ -100,7 +94,11 @@ public class Logbook {
      */
     public void log(
             BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey, Optional<Temperature> batter) {
-        Reading reading = understand(id, text, byHand, late, maker);
+        log(id, understand(batches.get(id), text, byHand, late, maker), late, maker, clientKey, batter);
+    }
+
+    /** Logs what was read; when it tells of the batter's stage, with the temperature that is read at the same moment. */
+    public void log(BatchId id, Reading reading, Duration late, Maker maker, String clientKey, Optional<Temperature> batter) {
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
@@ -149,11 +147,11 @@ public class Logbook {
 
     /** Reads a line for an amendment: exactly one entry. */
     Reading understand(BatchId id, String text, String byHand, Maker maker) {
-        return understand(id, text, byHand, Duration.ZERO, maker);
+        return understand(batches.get(id), text, byHand, Duration.ZERO, maker);
     }
 
-    private Reading understand(BatchId id, String text, String byHand, Duration late, Maker maker) {
-        Batch batch = batches.get(id);
+    /** Reads a line of a batch without logging it, as it was meant when it was typed. */
+    public Reading understand(Batch batch, String text, String byHand, Duration late, Maker maker) {
         // "5 min ago" counts from when it was typed, not from when it arrived.
         Instant typed = clock.instant().minus(bounded(late));
         QuickContext context = context(batch, typed, maker);
@@ -187,7 +185,20 @@ public class Logbook {
         return EntryKinds.shorthand(entry, context(batch, clock.instant(), maker));
     }
 
-    record Reading(List<Entry> entries, Optional<Instant> at, List<Problem> problems) {}
+    /**
+     * What a line says.
+     *
+     * @param entries what would be logged
+     * @param at the moment that it names itself
+     * @param problems what keeps it from being taken
+     */
+    public record Reading(List<Entry> entries, Optional<Instant> at, List<Problem> problems) {
+
+        /** Nothing if it cannot be taken. */
+        public List<Entry> taken() {
+            return problems.isEmpty() ? entries : List.of();
+        }
+    }
 
     /** A moment that was written by hand; empty when there is none. */
     Optional<Instant> moment(Batch batch, String byHand, Maker maker) {

@@ -131,24 +131,19 @@ class BenchController {
         BatchId batch = new BatchId(id);
         // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
         String line = asWords.isBlank() ? (quick + " " + degrees).trim() : asWords;
-        Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(batch, line, carried, maker);
+        Batch now = batches.get(batch);
+        Logbook.Reading reading = logbook.understand(now, line, carried.at(), waited(carried), maker);
+        Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(now, reading, maker);
         if (question.isPresent()) {
             model.addAttribute("question", question.get().words());
             model.addAttribute("asked", quick);
             // It stands where what is missing can be tapped.
             return show(batch, model, maker, carried.at(question.get().step().id()), "", "");
         }
-        BenchStep chosen = step(batches.get(batch), carried.step());
-        boolean wasDone = chosen.isDone(batches.get(batch));
+        BenchStep chosen = step(now, carried.step());
+        boolean wasDone = chosen.isDone(now);
         try {
-            logbook.log(
-                    batch,
-                    line,
-                    carried.at(),
-                    waited(carried),
-                    maker,
-                    carried.key(),
-                    batterNow(batch, carried));
+            logbook.log(batch, reading, waited(carried), maker, carried.key(), batterNow(batch, carried));
             // A line that ends the step it was logged at leads on to the next one.
             return back(id, !wasDone && chosen.isDone(batches.get(batch)) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
@@ -161,9 +156,8 @@ class BenchController {
     private record Question(BenchStep step, String words) {}
 
     /** What is asked before a step is left without something; what came late has happened already. */
-    private Optional<Question> question(BatchId id, String text, Carried carried, Maker maker) {
-        Batch batch = batches.get(id);
-        for (Entry entry : logbook.entries(id, text, carried.at(), maker)) {
+    private Optional<Question> question(Batch batch, Logbook.Reading reading, Maker maker) {
+        for (Entry entry : reading.taken()) {
             List<PotAddition> missing = PotAddition.missingBefore(entry, batch.plan(), batch.log());
             if (!missing.isEmpty()) {
                 return Optional.of(new Question(entry instanceof Entry.LyeIntoFats ? BenchStep.MATCH : BenchStep.LYE, "Not logged yet: " + missing.stream()

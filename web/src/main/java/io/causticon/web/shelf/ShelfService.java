@@ -36,7 +36,7 @@ public class ShelfService implements Belongings {
     private final LotRepository lots;
 
     /** Null when it is not known as it stands. */
-    private volatile @Nullable Catalogue substances;
+    private volatile @Nullable Owned owned;
 
     /** How often it changed since the start. */
     private volatile int changes;
@@ -106,14 +106,50 @@ public class ShelfService implements Belongings {
                 .collect(Collectors.groupingBy(Lot::substance, Collectors.mapping(Lot::label, Collectors.toList())));
     }
 
-    /** Vessels and their masses, also those put away: old batches were weighed in them. */
+    /**
+     * What lines of a log may name.
+     *
+     * @param vessels with their masses
+     * @param substances the tables and the workshop's own
+     */
+    private record Owned(KnownVessels vessels, Catalogue substances) {}
+
     @Override
-    @Transactional(readOnly = true)
     public KnownVessels knownVessels() {
+        return owned().vessels();
+    }
+
+    @Override
+    public Catalogue substances() {
+        return owned().substances();
+    }
+
+    /** Also what was put away: old batches were weighed in it, and of it. */
+    private Owned owned() {
+        Owned known = owned;
+        if (known != null) {
+            return known;
+        }
+        int before = changes;
+        Catalogue substances = Catalogue.standard()
+                .with(
+                        fats.findAll().stream().flatMap(r -> r.fat().stream()).toList(),
+                        fragrances.findAll().stream().flatMap(r -> r.additive().stream()).toList());
+        Owned now = new Owned(vesselsOf(vessels.findAll()), substances);
+        synchronized (this) {
+            // What was read while somebody wrote may be what was there before.
+            if (changes == before) {
+                owned = now;
+            }
+        }
+        return now;
+    }
+
+    private static KnownVessels vesselsOf(List<VesselRow> rows) {
         Map<String, Mass> masses = new HashMap<>();
         Map<String, String> names = new HashMap<>();
         // Those that are in use come last, and are believed before one of the same name that was put away.
-        vessels.findAll().stream().sorted(Comparator.comparing(VesselRow::retired).reversed()).forEach(row -> row.vessel().ifPresent(v -> {
+        rows.stream().sorted(Comparator.comparing(VesselRow::retired).reversed()).forEach(row -> row.vessel().ifPresent(v -> {
             String name = v.name().trim().toLowerCase(Locale.ROOT);
             masses.put(name, v.mass());
             names.values().removeIf(name::equals);
@@ -122,33 +158,13 @@ public class ShelfService implements Belongings {
         return new KnownVessels(masses, names);
     }
 
-    @Override
-    public Catalogue substances() {
-        Catalogue known = substances;
-        if (known != null) {
-            return known;
-        }
-        int before = changes;
-        Catalogue now = Catalogue.standard()
-                .with(
-                        fats.findAll().stream().flatMap(r -> r.fat().stream()).toList(),
-                        fragrances.findAll().stream().flatMap(r -> r.additive().stream()).toList());
-        synchronized (this) {
-            // What was read while somebody wrote may be what was there before.
-            if (changes == before) {
-                substances = now;
-            }
-        }
-        return now;
-    }
-
-    private void readSubstancesAnew() {
+    private void readAnewOnceWritten() {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
                 synchronized (ShelfService.this) {
                     changes++;
-                    substances = null;
+                    owned = null;
                 }
             }
         });
@@ -173,6 +189,7 @@ public class ShelfService implements Belongings {
                 .filter(r -> r.name().equals(vessel.name()))
                 .findFirst()
                 .ifPresentOrElse(row -> row.change(vessel), () -> vessels.save(new VesselRow(vessel)));
+        readAnewOnceWritten();
     }
 
     /** Adds a fat that is like another in its acids. */
@@ -189,7 +206,7 @@ public class ShelfService implements Belongings {
         row.animal = animal;
         row.retired = false;
         fats.save(row);
-        readSubstancesAnew();
+        readAnewOnceWritten();
     }
 
     /** Adds a fragrance; its limit is in g per kg of fats, null when it is not known. */
@@ -206,7 +223,7 @@ public class ShelfService implements Belongings {
         row.note = sheet.note();
         row.retired = false;
         fragrances.save(row);
-        readSubstancesAnew();
+        readAnewOnceWritten();
     }
 
     @Transactional
@@ -236,6 +253,7 @@ public class ShelfService implements Belongings {
                     .forEach(l -> l.retired = true);
             default -> throw ProblemsException.of("kind", ProblemKey.NOT_A_CHOICE, kind);
         }
+        readAnewOnceWritten();
     }
 
     private static void checkFree(boolean free, String name) {
