@@ -3,6 +3,7 @@ package io.causticon.core.diagnosis;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The whole report, in a stable order: hazards first, then by probability.
@@ -30,6 +31,8 @@ public record Diagnosis(
     /** Below this a hazard counts as ruled out, and a cosmetic verdict may be given. */
     public static final double HAZARD_RULED_OUT_BELOW = 0.02;
 
+    private static final Set<Finding> TESTS = Set.of(Findings.WASH_BURNS, Findings.FREE_ALKALI, Findings.METER_HIGH);
+
     /** From here on a condition may be called what the bar has. */
     public static final double LEADS_FROM = 0.5;
 
@@ -51,7 +54,17 @@ public record Diagnosis(
         if (anyHazard >= HOLD_FROM) {
             return Verdict.HOLD;
         }
-        return anyHazard >= HAZARD_RULED_OUT_BELOW ? Verdict.NOT_RULED_OUT : Verdict.CALM;
+        return isOpen() || !isTested() ? Verdict.NOT_RULED_OUT : Verdict.CALM;
+    }
+
+    /** Whether a hazard is likely enough to be looked into before anything else. */
+    public boolean isOpen() {
+        return anyHazard >= HAZARD_RULED_OUT_BELOW;
+    }
+
+    /** Whether somebody washed with it or measured it: without that nothing is called calm. */
+    public boolean isTested() {
+        return evidence.stream().anyMatch(e -> TESTS.contains(e.finding()));
     }
 
     /** The likeliest condition, if any is likelier than not. */

@@ -29,9 +29,9 @@ final class EvidenceReader {
     private static final double HIGH_STRIP = 11;
 
     /** Of a one per cent solution: soap alone lies at 9.7, with a point of alkali too much it passes this. */
-    private static final double HIGH_SOLUTION = 10.4;
+    static final double HIGH_SOLUTION = 10.4;
 
-    private static final double NOTABLE_FREE_ALKALI = 0.1;
+    static final double NOTABLE_FREE_ALKALI = 0.1;
     private static final Duration AT_ONCE = Duration.ofMinutes(2);
 
     private final Map<Finding, Evidence> found = new LinkedHashMap<>();

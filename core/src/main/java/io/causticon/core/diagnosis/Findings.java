@@ -90,7 +90,7 @@ public final class Findings {
     public static final Finding METER_HIGH = Finding.of(
             "meter-high",
             SKIN,
-            "1 % solution above pH 11",
+            "1 % solution above pH 10.4",
             "1 % solution at an ordinary pH",
             "Dissolve a gram of shavings in 99 g of distilled water and read with a pen.",
             20,

@@ -67,7 +67,7 @@ public enum ProblemKey {
     /** A choice that is not offered. Values: what was asked for. */
     NOT_A_CHOICE,
     /** A hazard that is not ruled out stands against it. Values: the hazard's name, its probability. */
-    HAZARD_NOT_RULED_OUT,
+    NOT_RELEASED,
     /** A file that is not a picture that can be read. Values: its name. */
     NOT_A_PICTURE,
     /** A name somebody else has. Values: the name. */

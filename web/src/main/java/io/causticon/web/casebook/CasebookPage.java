@@ -19,6 +19,7 @@ import java.util.List;
  * @param verdict in a sentence
  * @param advice what follows from the verdict
  * @param calm whether hazards are ruled out
+ * @param gate what it must have to be released
  * @param next the most telling next look
  * @param further other looks
  * @param causes what would explain the leading hazard or condition
@@ -41,6 +42,7 @@ record CasebookPage(
         String verdict,
         String advice,
         boolean calm,
+        List<Wanted> gate,
         List<Look> next,
         List<Look> further,
         List<Explanation> causes,
@@ -61,12 +63,13 @@ record CasebookPage(
     /** One finding to choose: its id, its words, and what is known of it: {@code seen}, {@code absent} or empty. */
     record Choice(String finding, String words, String absent, String known) {}
 
-    /** One condition with its ledger. */
+    /** One condition with its ledger; where it is a quantity, how much of it. */
     record Ranked(
             String id,
             String name,
             String probability,
             boolean hazard,
+            String howMuch,
             String account,
             Drawing ledger,
             List<Row> rows) {}
@@ -76,6 +79,9 @@ record CasebookPage(
 
     /** A condition in short. */
     record Short(String id, String name, String probability) {}
+
+    /** One thing that a release wants, and whether it is there. */
+    record Wanted(boolean met, String words) {}
 
     /** One cause with its arithmetic. */
     record Explanation(String words, String arithmetic, String probability) {}

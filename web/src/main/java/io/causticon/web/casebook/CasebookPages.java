@@ -1,13 +1,17 @@
 package io.causticon.web.casebook;
 
 import io.causticon.core.diagnosis.ConditionReport;
+import io.causticon.core.diagnosis.Conditions;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Evidence;
+import io.causticon.core.diagnosis.Excess;
 import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.diagnosis.NextLook;
+import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Presence;
+import io.causticon.core.quantity.Share;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
@@ -41,6 +45,7 @@ class CasebookPages {
     CasebookPage page(Batch batch, Formats formats) {
         Diagnosis diagnosis = casebook.examine(batch);
         ConditionReport leader = leader(diagnosis);
+        ReleaseGate gate = casebook.gate(batch, diagnosis);
         List<CasebookPage.Look> looks =
                 diagnosis.next().stream().map(CasebookPages::look).toList();
         return new CasebookPage(
@@ -51,16 +56,17 @@ class CasebookPages {
                 seen(diagnosis, batch, Evidence.Source.LOG),
                 looks.stream().limit(MOST_LOOKS).toList(),
                 groups(diagnosis),
-                diagnosis.reports().stream().filter(CasebookPages::isShown).map(r -> ranked(r, formats)).toList(),
+                diagnosis.reports().stream().filter(CasebookPages::isShown).map(r -> ranked(r, diagnosis, formats)).toList(),
                 diagnosis.reports().stream()
                         .filter(r -> !isShown(r))
                         .map(r -> new CasebookPage.Short(
                                 r.condition().id(), r.condition().name(), Formats.probability(r.probability())))
                         .toList(),
                 batch.isHeld(),
-                verdict(diagnosis, batch.isHeld()),
-                advice(diagnosis, batch.isHeld()),
-                diagnosis.verdict() == Diagnosis.Verdict.CALM,
+                verdict(diagnosis, batch.isHeld(), gate),
+                advice(diagnosis, batch.isHeld(), gate),
+                gate.isOpen(),
+                gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
                 looks.stream().limit(1).toList(),
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
                 causes(leader, formats),
@@ -73,7 +79,7 @@ class CasebookPages {
     /** What causes and remedies are told for: the worst hazard while any is open, else the likeliest condition. */
     private static ConditionReport leader(Diagnosis diagnosis) {
         ConditionReport worst = CasebookService.worst(diagnosis);
-        if (diagnosis.verdict() != Diagnosis.Verdict.CALM) {
+        if (diagnosis.isOpen()) {
             return worst;
         }
         return diagnosis.reports().stream()
@@ -86,7 +92,7 @@ class CasebookPages {
         return report.probability() >= (report.condition().hazard() ? SHOWN_HAZARD : SHOWN);
     }
 
-    private static CasebookPage.Ranked ranked(ConditionReport report, Formats formats) {
+    private static CasebookPage.Ranked ranked(ConditionReport report, Diagnosis diagnosis, Formats formats) {
         double start = report.ledger().start();
         double sum = report.ledger().sum();
         String account = "starts at " + Formats.probability(probability(start)) + " (" + Formats.signed(start, 1)
@@ -96,12 +102,22 @@ class CasebookPages {
                 report.condition().name(),
                 Formats.probability(report.probability()),
                 report.condition().hazard(),
+                howMuch(report, diagnosis.excess(), formats),
                 account,
                 LedgerLayout.draw(report.condition().name(), report.ledger(), formats),
                 LedgerLayout.shown(report.ledger()).stream()
                         .map(l -> new CasebookPage.Row(
                                 formats.phrase(l.words()), Formats.signed(l.weight().decibans(), 1), formats.phrase(l.reason())))
                         .toList());
+    }
+
+    /** Too much alkali is told with its amount as soon as it is worth acting on. */
+    private static String howMuch(ConditionReport report, Excess excess, Formats formats) {
+        if (!report.condition().equals(Conditions.LYE_HEAVY) || report.probability() < Diagnosis.HOLD_FROM) {
+            return "";
+        }
+        return "about " + formats.percent(excess.middle(), 1) + " too much, " + formats.percent(Share.fraction(excess.band().low()), 1) + " to "
+                + formats.percent(Share.fraction(excess.band().high()), 1);
     }
 
     private static double probability(double decibans) {
@@ -150,26 +166,32 @@ class CasebookPages {
                 Formats.probability(next.ifNot()));
     }
 
-    private static String verdict(Diagnosis diagnosis, boolean held) {
+    private static String verdict(Diagnosis diagnosis, boolean held, ReleaseGate gate) {
         if (diagnosis.verdict() == Diagnosis.Verdict.CALM) {
-            String hazards = "Hazards together stand at " + Formats.probability(diagnosis.anyHazard()) + ".";
-            return held ? "Held, and now calm. " + hazards : "No hazard. " + hazards;
+            String hazards = "Hazards together stand at " + most(diagnosis) + Formats.probability(diagnosis.anyHazard()) + ".";
+            String calm = gate.isOpen() ? "No hazard. " : "Calm so far. ";
+            return (held ? "Held, and now calm. " : calm) + hazards;
         }
         if (held || diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
             return "Held. Do not use or sell.";
         }
-        return "Not ruled out yet. Keep it back.";
+        return diagnosis.isOpen() ? "Not ruled out yet. Keep it back." : "Not tested yet. Keep it back.";
     }
 
-    private static String advice(Diagnosis diagnosis, boolean held) {
+    private static String most(Diagnosis diagnosis) {
+        return diagnosis.atMost() ? "at most " : "";
+    }
+
+    private static String advice(Diagnosis diagnosis, boolean held, ReleaseGate gate) {
         ConditionReport worst = CasebookService.worst(diagnosis);
+        String stands = worst.condition().name() + " stands at " + most(diagnosis) + Formats.probability(worst.probability()) + ".";
         return switch (diagnosis.verdict()) {
-            case HOLD -> worst.condition().name() + " stands at " + Formats.probability(worst.probability())
-                    + ". Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
+            case HOLD -> stands + " Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
                     + " water and get help. The supplier's safety sheet and local rules come first.";
-            case NOT_RULED_OUT -> worst.condition().name() + " stands at " + Formats.probability(worst.probability())
-                    + "; below 2 % it counts as ruled out.";
-            case CALM -> held ? "It may be released, by a person, with a reason." : "What is left is a matter of looks.";
+            case NOT_RULED_OUT -> diagnosis.isOpen() ? stands : "Nothing speaks for a hazard, and nothing against it was tested.";
+            case CALM -> gate.isOpen()
+                    ? held ? "It may be released, by a person, with a reason." : "What is left is a matter of looks."
+                    : "Before it is released, what is open below is wanted.";
         };
     }
 

@@ -4,13 +4,14 @@ import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
+import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Named;
+import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
-import io.causticon.core.quantity.Share;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -82,23 +83,26 @@ public class CasebookService implements Judge {
         batches.log(id, List.of(new Entry.Held(reason.trim())), clock.instant(), by, key);
     }
 
-    /** @throws ProblemsException while a hazard is not ruled out, looked at in the moment of the release itself */
+    /** @throws ProblemsException with everything that is missing, looked at in the moment of the release itself */
     void release(BatchId id, String reason, String by, String key) {
         requireWords("reason", reason);
-        batches.logIf(id, this::requireCalm, List.of(new Entry.Released(reason.trim())), clock.instant(), by, key);
+        batches.logIf(id, this::requireOpenGate, List.of(new Entry.Released(reason.trim())), clock.instant(), by, key);
     }
 
-    private void requireCalm(Batch batch) {
+    private void requireOpenGate(Batch batch) {
         Diagnosis diagnosis = Guard.of(batch.code(), () -> examine(batch))
                 .orElseThrow(() -> ProblemsException.of("reason", ProblemKey.NOT_WORKED_OUT));
-        if (diagnosis.verdict() != Diagnosis.Verdict.CALM) {
-            ConditionReport worst = worst(diagnosis);
-            throw ProblemsException.of(
-                    "reason",
-                    ProblemKey.HAZARD_NOT_RULED_OUT,
-                    worst.condition().name(),
-                    Share.fraction(worst.probability()));
+        List<ReleaseGate.Requirement> missing = gate(batch, diagnosis).missing();
+        if (!missing.isEmpty()) {
+            throw new ProblemsException(missing.stream()
+                    .map(m -> new Problem(ProblemKey.NOT_RELEASED, "reason", List.of(m.words())))
+                    .toList());
         }
+    }
+
+    /** What it must have to be released. */
+    ReleaseGate gate(Batch batch, Diagnosis diagnosis) {
+        return ReleaseGate.of(batch.facts(clock.instant()), diagnosis);
     }
 
     void conclude(BatchId id, String condition, String words, String by, String key) {

@@ -6,6 +6,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
+import io.causticon.core.wording.Phrase;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
@@ -65,6 +66,9 @@ public class ProblemWords {
         }
         if (value instanceof Instant at) {
             return formats.moment(at);
+        }
+        if (value instanceof Phrase phrase) {
+            return formats.phrase(phrase);
         }
         if (value instanceof Double number) {
             return Formats.number(number, number == Math.rint(number) ? 0 : 1);
