@@ -9,11 +9,11 @@ package io.causticon.core.diagnosis;
  */
 public record Condition(String id, String name, boolean hazard) {
 
-    static Condition hazard(String id, String name) {
+    public static Condition hazard(String id, String name) {
         return new Condition(id, name, true);
     }
 
-    static Condition cosmetic(String id, String name) {
+    public static Condition cosmetic(String id, String name) {
         return new Condition(id, name, false);
     }
 }

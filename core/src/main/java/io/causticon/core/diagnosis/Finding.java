@@ -37,7 +37,10 @@ public record Finding(
         INSIDE("Inside the bar"),
         FEEL("How it feels"),
         POT("In the pot"),
-        MOULD("In the mould");
+        MOULD("In the mould"),
+        CURE("Days to months later"),
+        USE("In use"),
+        SMELL("Its smell");
 
         private final String title;
 

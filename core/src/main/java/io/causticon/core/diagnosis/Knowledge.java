@@ -142,6 +142,15 @@ public final class Knowledge {
             return new FindingSentence(finding);
         }
 
+        /**
+         * A finding of the table.
+         *
+         * @throws IllegalStateException if the table has none of this id
+         */
+        public FindingSentence finding(String id) {
+            return finding(Findings.find(id).orElseThrow(() -> KnowledgeCheck.fault("no finding is called " + id)));
+        }
+
         /** A fact that either holds or not. */
         public FactSentence fact(String words, Predicate<BatchFacts> holds) {
             return new FactSentence(facts -> holds.test(facts) ? Optional.of(Phrase.of(words)) : Optional.empty());

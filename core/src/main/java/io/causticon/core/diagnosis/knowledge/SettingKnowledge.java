@@ -39,9 +39,11 @@ final class SettingKnowledge implements Knowledge.Source {
     private static void overheated(Knowledge.Builder k) {
         k.condition(OVERHEATED)
                 .happensTo(0.03)
+                .bringsAbout(LoafKnowledge.HEAT_TUNNEL, .35)
                 .isMetBy(
                         "Uncover, cool it, keep bare hands off anything that oozes. Cut, look for voids, test; rebatch if they hold liquor.",
                         "Pour cooler, no towels, fridge for sugar, honey and milk.");
+        k.finding("hot-outside").happensAnyway(.06).points(.70).to(OVERHEATED).because("a mould that is hot outside is hotter inside");
         k.finding(CRACK).happensAnyway(.02).points(.60).to(OVERHEATED).because("the core swells under a set skin");
         k.finding(HEAVED).happensAnyway(.01).points(.60).to(OVERHEATED).because("steam and foam lift the top");
         k.finding(PUDDLES).happensAnyway(.012).points(.40).to(OVERHEATED).because("hot soap weeps oil and glycerin");

@@ -12,6 +12,12 @@ public final class StandardKnowledge {
             .include(new MixingKnowledge())
             .include(new SettingKnowledge())
             .include(new FeelKnowledge())
+            .include(new LyeKnowledge())
+            .include(new LookAlikeKnowledge())
+            .include(new BatterKnowledge())
+            .include(new LoafKnowledge())
+            .include(new CureKnowledge())
+            .include(new UseKnowledge())
             .build();
 
     private StandardKnowledge() {}

@@ -31,6 +31,8 @@ final class SurfaceKnowledge implements Knowledge.Source {
         k.finding(THICK_CRUST).points(.12).to(SODA_ASH).because("bloom can be thick after a cool, wet pour");
         k.finding(CRUST_GROWS).points(.04).to(SODA_ASH).because("bloom may go on for a few days");
         k.finding(CRUST_RESISTS).points(.06).to(SODA_ASH).because("old bloom bakes on now and then");
+        k.finding("crust-wipes").happensAnyway(.06).points(.80).to(SODA_ASH).because("carbonate dissolves in water");
+        k.finding("bloom-early").happensAnyway(.05).points(.85).to(SODA_ASH).because("it ends when the alkali at the skin is used up");
         facts(k);
     }
 

@@ -1,0 +1,75 @@
+package io.causticon.core.diagnosis.knowledge;
+
+import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.FattyAcid.Family;
+import io.causticon.core.wording.Phrase;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Facts of plan and log that several families ask for. */
+final class Facts {
+
+    /** Degrees Celsius. */
+    private static final double COOL = 35;
+
+    private static final double WEAK = .29;
+    private static final double MUCH_SUPERFAT = .10;
+
+    private Facts() {}
+
+    /** Poured cool enough for hard fats to set in it. */
+    static Optional<Phrase> soapedCool(BatchFacts facts) {
+        return facts.pouredAt().filter(t -> t.celsius() < COOL).map(t -> Phrase.of("poured at {}", t));
+    }
+
+    /** More water than most use. */
+    static Optional<Phrase> weakLye(BatchFacts facts) {
+        double concentration = facts.concentration().fraction();
+        return concentration > 0 && concentration < WEAK ? Optional.of(Phrase.of("lye at {}", Share.fraction(concentration))) : Optional.empty();
+    }
+
+    static Optional<Phrase> muchSuperfat(BatchFacts facts) {
+        double superfat = facts.asWeighed().superfat().value();
+        return superfat > MUCH_SUPERFAT ? Optional.of(Phrase.of("superfat as weighed {}", Share.fraction(superfat))) : Optional.empty();
+    }
+
+    static Optional<Phrase> mover(BatchFacts facts) {
+        return facts.movers().stream().findFirst().map(name -> Phrase.of("{} in the recipe", name));
+    }
+
+    /** @param words what makers call the family */
+    static Optional<Phrase> atLeast(BatchFacts facts, Family family, double share, String words) {
+        Share found = facts.composition().of(family);
+        return found.fraction() >= share ? Optional.of(Phrase.of(words + " {}", found)) : Optional.empty();
+    }
+
+    /** Whether something of one of these kinds is in it. */
+    static boolean has(BatchFacts facts, String... kinds) {
+        return additives(facts).anyMatch(a -> List.of(kinds).contains(a.kind()));
+    }
+
+    static boolean hasSalt(BatchFacts facts) {
+        return additives(facts).anyMatch(a -> a.id().startsWith("salt-")) || facts.asWeighed().weights().liquids().stream().anyMatch(l -> l.liquid().id().contains("brine") || l.liquid().id().contains("sea-water"));
+    }
+
+    /** Whether something in it is known for an effect. */
+    static boolean does(BatchFacts facts, String effect) {
+        return additives(facts).anyMatch(a -> a.effects().contains(effect));
+    }
+
+    private static Stream<Additive> additives(BatchFacts facts) {
+        return Stream.concat(
+                facts.asWeighed().weights().additives().stream().map(AdditivePortion::additive),
+                facts.plan().pouring().portioning().portions().stream().flatMap(p -> p.additives().stream()).map(a -> a.additive()));
+    }
+
+    static boolean reached(BatchFacts facts, Stage stage) {
+        return facts.log().has(Entry.StageReached.class, s -> s.stage() == stage);
+    }
+}
