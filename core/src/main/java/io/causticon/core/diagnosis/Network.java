@@ -30,6 +30,9 @@ final class Network {
 
     private final double[] leaks;
 
+    /** By finding and condition. */
+    private final boolean[][] direct;
+
     /** By variable and state: whether it hurts. */
     private final boolean[][] dangerous;
 
@@ -60,6 +63,7 @@ final class Network {
         }
         this.leaks = findings.stream().mapToDouble(knowledge::leak).toArray();
         this.fails = new double[findings.size()][variables.size()][];
+        this.direct = new boolean[findings.size()][conditions.size()];
         knowledge.links().forEach(this::add);
     }
 
@@ -72,6 +76,7 @@ final class Network {
     private void add(Link link) {
         int f = findings.indexOf(link.finding());
         int c = conditions.indexOf(link.condition());
+        direct[f][c] = true;
         int v = variableOf[c];
         Variable variable = variables.get(v);
         if (fails[f][v] == null) {
@@ -137,6 +142,11 @@ final class Network {
     /** How often each state of a variable fails to bring a finding about; null where it never does. */
     double[] fails(int finding, int variable) {
         return fails[finding][variable];
+    }
+
+    /** Whether a condition by itself can bring a finding about. */
+    boolean canBringAbout(int condition, int finding) {
+        return direct[finding][condition];
     }
 
     double leak(int finding) {

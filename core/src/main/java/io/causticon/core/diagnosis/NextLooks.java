@@ -15,6 +15,9 @@ final class NextLooks {
     private static final double WEIGHT_OF_COSMETICS = 0.1;
     private static final double MINUTES_THAT_HALVE = 120;
     private static final double CALM_ENOUGH_TO_TASTE = 0.05;
+    /** More than this nobody reads. */
+    private static final int MOST = 8;
+
     private static final double WORTH_LOOKING = 1e-4;
     private static final double LN_2 = Math.log(2);
 
@@ -39,8 +42,25 @@ final class NextLooks {
         return scored.stream()
                 .filter(s -> s.score() > WORTH_LOOKING)
                 .sorted(Comparator.comparingDouble(Scored::score).reversed())
-                .map(Scored::look)
+                .limit(MOST)
+                .map(s -> told(s.look()))
                 .toList();
+    }
+
+    /** Its outcomes are told for the condition that they move most, of those that bring it about. */
+    private NextLook told(NextLook look) {
+        int f = network.indexOf(look.finding());
+        NextLook best = look;
+        for (int c = 0; c < network.conditions().size(); c++) {
+            if (network.canBringAbout(c, f)) {
+                Belief.Outlook outlook = belief.outlook(f, c);
+                if (outlook.conditionIfFound() - outlook.conditionIfNot() > best.ifFound() - best.ifNot()) {
+                    best = new NextLook(
+                            look.finding(), look.information(), look.likely(), network.conditions().get(c), outlook.conditionIfFound(), outlook.conditionIfNot());
+                }
+            }
+        }
+        return best;
     }
 
     private boolean isOffered(Finding finding, Duration age) {

@@ -18,7 +18,8 @@ import java.util.List;
  * @param held whether it is held
  * @param verdict in a sentence
  * @param advice what follows from the verdict
- * @param calm whether hazards are ruled out
+ * @param calm whether it may be released
+ * @param alarming whether it is held, or a hazard is open
  * @param gate what it must have to be released
  * @param next the most telling next look
  * @param further other looks
@@ -42,6 +43,7 @@ record CasebookPage(
         String verdict,
         String advice,
         boolean calm,
+        boolean alarming,
         List<Wanted> gate,
         List<Look> next,
         List<Look> further,
@@ -60,8 +62,8 @@ record CasebookPage(
     /** Findings of one place. */
     record Group(String title, List<Choice> choices) {}
 
-    /** One finding to choose: its id, its words, and what is known of it: {@code seen}, {@code absent} or empty. */
-    record Choice(String finding, String words, String absent, String known) {}
+    /** One finding to choose: its id, its words, what is known of it ({@code seen}, {@code absent} or empty), and every way of saying it. */
+    record Choice(String finding, String words, String absent, String known, String said) {}
 
     /** One condition with its ledger; where it is a quantity, how much of it. */
     record Ranked(
@@ -77,8 +79,13 @@ record CasebookPage(
     /** One line of a ledger as a row of its table: the words, the weight, the reason. */
     record Row(String words, String weight, String reason) {}
 
-    /** A condition in short. */
-    record Short(String id, String name, String probability) {}
+    /** A condition in short, and whether there is anything to tell of it. */
+    record Short(String id, String name, String probability, boolean told) {}
+
+    /** The unlikely ones that there is something to tell of. */
+    public List<Short> told() {
+        return unlikely.stream().filter(Short::told).toList();
+    }
 
     /** One thing that a release wants, and whether it is there. */
     record Wanted(boolean met, String words) {}

@@ -7,6 +7,7 @@ import io.causticon.core.diagnosis.Evidence;
 import io.causticon.core.diagnosis.Excess;
 import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.diagnosis.Ledger;
 import io.causticon.core.diagnosis.NextLook;
 import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.observation.Entry;
@@ -30,6 +31,13 @@ class CasebookPages {
 
     private static final double SHOWN_HAZARD = 0.005;
     private static final double SHOWN = 0.06;
+
+    /** Likely enough to prepare for, also when nothing was seen yet. */
+    private static final double ACTED_ON = 0.25;
+
+    /** Decibans; less than this nobody could feel. */
+    private static final double NOTABLE = 1;
+
     private static final int MOST_CAUSES = 4;
     private static final int MOST_LOOKS = 3;
     private static final double LEAST_CAUSE = 0.01;
@@ -60,12 +68,13 @@ class CasebookPages {
                 diagnosis.reports().stream()
                         .filter(r -> !isShown(r))
                         .map(r -> new CasebookPage.Short(
-                                r.condition().id(), r.condition().name(), Formats.probability(r.probability())))
+                                r.condition().id(), r.condition().name(), Formats.probability(r.probability()), isTold(r)))
                         .toList(),
                 batch.isHeld(),
                 verdict(diagnosis, batch.isHeld(), gate),
                 advice(diagnosis, batch.isHeld(), gate),
                 gate.isOpen(),
+                batch.isHeld() && !gate.isOpen() || diagnosis.isOpen(),
                 gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
                 looks.stream().limit(1).toList(),
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
@@ -89,7 +98,17 @@ class CasebookPages {
     }
 
     private static boolean isShown(ConditionReport report) {
-        return report.probability() >= (report.condition().hazard() ? SHOWN_HAZARD : SHOWN);
+        if (report.condition().hazard()) {
+            return report.probability() >= SHOWN_HAZARD;
+        }
+        return report.probability() >= ACTED_ON || report.probability() >= SHOWN && isTold(report);
+    }
+
+    /** A bare rate is not news: of what is unlikely only hazards are told, and what something that was seen speaks for or against. */
+    private static boolean isTold(ConditionReport report) {
+        return report.condition().hazard()
+                || report.ledger().lines().stream()
+                        .anyMatch(l -> l.kind() != Ledger.Kind.FACT && l.isExplained() && Math.abs(l.weight().decibans()) >= NOTABLE);
     }
 
     private static CasebookPage.Ranked ranked(ConditionReport report, Diagnosis diagnosis, Formats formats) {
@@ -141,7 +160,7 @@ class CasebookPages {
                         g.title(),
                         Findings.ALL.stream()
                                 .filter(f -> f.group() == g)
-                                .map(f -> new CasebookPage.Choice(f.id(), f.words(), f.absent(), known(known.get(f))))
+                                .map(f -> new CasebookPage.Choice(f.id(), f.words(), f.absent(), known(known.get(f)), f.words() + ", " + String.join(", ", f.alsoCalled())))
                                 .toList()))
                 .toList();
     }
