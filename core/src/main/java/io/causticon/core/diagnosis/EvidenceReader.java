@@ -1,6 +1,7 @@
 package io.causticon.core.diagnosis;
 
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.LoggedEntry;
@@ -33,6 +34,17 @@ final class EvidenceReader {
 
     static final double NOTABLE_FREE_ALKALI = 0.1;
     private static final Duration AT_ONCE = Duration.ofMinutes(2);
+
+    /** What an ingredient did is seen in the batter or the bar. */
+    private static final Map<Behaviour, String> DID = Map.of(
+            Behaviour.MOVED, "thick-early",
+            Behaviour.SLOWED, "thin-late",
+            Behaviour.RICED, "riced-grains",
+            Behaviour.SEIZED, "solid-at-once",
+            Behaviour.CURDLED, "curds",
+            Behaviour.BROWNED, "browned",
+            Behaviour.MORPHED, "colour-turned",
+            Behaviour.FADED, "weak-scent");
 
     private final Map<Finding, Evidence> found = new LinkedHashMap<>();
 
@@ -69,8 +81,24 @@ final class EvidenceReader {
                     gel.extent() == GelExtent.PARTIAL,
                     line.at(),
                     "gel seen: " + gel.extent().name().toLowerCase(Locale.ROOT));
-        } else if (entry instanceof Entry.StageReached stage && stage.stage() == Stage.SEPARATED) {
-            log(Findings.OIL_LAYER, true, line.at(), "separated in the pot");
+        } else if (entry instanceof Entry.StageReached stage) {
+            readStage(stage.stage(), line.at());
+        } else if (entry instanceof Entry.Behaved did) {
+            String seen = DID.get(did.how());
+            if (seen != null) {
+                log(Findings.named(seen), true, line.at(), did.what().name() + ": " + Findings.named(seen).words());
+            }
+        }
+    }
+
+    private void readStage(Stage stage, Instant at) {
+        switch (stage) {
+            case SEPARATED -> log(Findings.OIL_LAYER, true, at, "separated in the pot");
+            case RICED -> log(Findings.named("riced-grains"), true, at, "riced in the pot");
+            case CURDLED -> log(Findings.CURDS, true, at, "curds in the pot");
+            case FALSE_TRACE -> log(Findings.named("grainy-cool"), true, at, "false trace in the pot");
+            case FROTHY -> log(Findings.named("froth"), true, at, "frothy in the pot");
+            default -> { }
         }
     }
 

@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.quantity.Interval;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,11 +15,12 @@ final class NextLooks {
 
     private static final double WEIGHT_OF_COSMETICS = 0.1;
     private static final double MINUTES_THAT_HALVE = 120;
-    private static final double CALM_ENOUGH_TO_TASTE = 0.05;
+    private static final double CALM_ENOUGH_TO_TOUCH = 0.05;
     /** More than this nobody reads. */
     private static final int MOST = 8;
 
     private static final double WORTH_LOOKING = 1e-4;
+    private static final Interval CERTAIN = Interval.between(1e-9, 1 - 1e-9);
     private static final double LN_2 = Math.log(2);
 
     private final Network network;
@@ -54,7 +56,7 @@ final class NextLooks {
         for (int c = 0; c < network.conditions().size(); c++) {
             if (network.canBringAbout(c, f)) {
                 Belief.Outlook outlook = belief.outlook(f, c);
-                if (outlook.conditionIfFound() - outlook.conditionIfNot() > best.ifFound() - best.ifNot()) {
+                if (moves(outlook.conditionIfNot(), outlook.conditionIfFound()) > moves(best.ifNot(), best.ifFound())) {
                     best = new NextLook(
                             look.finding(), look.information(), look.likely(), network.conditions().get(c), outlook.conditionIfFound(), outlook.conditionIfNot());
                 }
@@ -63,10 +65,20 @@ final class NextLooks {
         return best;
     }
 
+    /** In decibans. */
+    private static double moves(double ifNot, double ifFound) {
+        return Weight.between(CERTAIN.clamp(ifNot), CERTAIN.clamp(ifFound)).decibans();
+    }
+
     private boolean isOffered(Finding finding, Duration age) {
         boolean pot = finding.group() == Finding.Group.POT;
-        boolean tasteTooSoon = finding.equals(Findings.ZAP) && belief.anyHazard() > CALM_ENOUGH_TO_TASTE;
-        return !pot && !tasteTooSoon && finding.absenceClears() && age.compareTo(finding.from()) >= 0;
+        boolean touchedTooSoon = touchesSkin(finding) && belief.anyHazard() > CALM_ENOUGH_TO_TOUCH;
+        return !pot && !touchedTooSoon && finding.absenceClears() && age.compareTo(finding.from()) >= 0;
+    }
+
+    /** Whether somebody washes with it, tastes it or is touched by it. */
+    private static boolean touchesSkin(Finding finding) {
+        return finding.group() == Finding.Group.USE || finding.group() == Finding.Group.SKIN && !finding.isMeasured();
     }
 
     private record Scored(NextLook look, double score) {}

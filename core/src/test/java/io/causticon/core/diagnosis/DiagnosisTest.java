@@ -320,6 +320,32 @@ class DiagnosisTest {
     }
 
     @Nested
+    class WhatTheLogTellsBesidesLooks {
+
+        @Test
+        void isReadOnce() {
+            double stage = scented().log("@+41m riced").probabilityOf(condition("ricing"));
+            assertThat(stage).isGreaterThan(.6);
+            assertThat(scented().log("@+41m riced", "@+41m lavender riced", "@+42m see grains after fragrance").probabilityOf(condition("ricing")))
+                    .isEqualTo(stage);
+        }
+
+        @Test
+        void isWhatAnIngredientDid() {
+            double before = scented().probabilityOf(condition("browned"));
+            assertThat(scented().log("day 9 lavender browned").probabilityOf(condition("browned"))).isGreaterThan(before * 3);
+        }
+
+        private Cases scented() {
+            return batch(plain().additive("eo-lavender", 20)).weighedAsPlanned().log("@+1h poured 38", "@+40m light", "@+6h gel none");
+        }
+
+        private Condition condition(String id) {
+            return StandardKnowledge.all().conditions().stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+        }
+    }
+
+    @Nested
     class Reports {
 
         @Test
@@ -369,10 +395,22 @@ class DiagnosisTest {
         }
 
         @Test
-        void neverProposeAStripAndNoTasteWhileAHazardIsLikely() {
+        void neverProposeAStripAndNothingThatTouchesSkinWhileAHazardIsLikely() {
             assertThat(burning().diagnosis().next())
                     .extracting(NextLook::finding)
-                    .doesNotContain(Findings.STRIP_HIGH, Findings.ZAP);
+                    .isNotEmpty()
+                    .doesNotContain(Findings.STRIP_HIGH, Findings.ZAP, Findings.SKIN_TIGHT, Findings.named("one-tester"), Findings.named("stings-in-one-place"))
+                    .noneMatch(f -> f.group() == Finding.Group.USE);
+        }
+
+        @Test
+        void tellTheirOutcomesForWhatTheyMoveMost() {
+            NextLook top = calm().log("day 9 wash calm", "day 9 see crack").diagnosis().next().stream()
+                    .filter(n -> n.finding().equals(Findings.OIL_LAYER))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(top.about()).isEqualTo(Conditions.SEPARATION);
+            assertThat(top.ifFound()).isGreaterThan(20 * top.ifNot());
         }
 
         @Test

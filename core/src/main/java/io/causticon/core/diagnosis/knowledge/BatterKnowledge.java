@@ -8,7 +8,6 @@ import static io.causticon.core.diagnosis.Findings.SOLID_AT_ONCE;
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Stage;
 import io.causticon.core.substance.FattyAcid.Family;
 
 /** What a batter does between the lye and the mould. */
@@ -50,7 +49,6 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("riced-grains").happensAnyway(.005).points(.92).to(RICING).because("resins of a fragrance set in the cool batter");
         k.finding("grainy-bar").happensAnyway(.02).points(.30).to(RICING).because("grains that were not blended out");
         k.finding("gritty-flecks").happensAnyway(.015).points(.10).to(RICING).because("grains look like flecks");
-        k.fact("riced, by the log", f -> Facts.reached(f, Stage.RICED)).shifts(RICING).by(20).because("it was seen in the pot");
     }
 
     private static void acceleration(Knowledge.Builder k) {
@@ -79,7 +77,7 @@ final class BatterKnowledge implements Knowledge.Source {
     private static void falseTrace(Knowledge.Builder k) {
         k.condition(FALSE_TRACE)
                 .happensTo(.03)
-                .bringsAbout(SEPARATION, .12)
+                .bringsAbout(SEPARATION, .05)
                 .isMetBy(
                         "Warm it until it is clear and thin, then blend on: it only set, it did not saponify.",
                         "Keep the batter above the melting point of its hardest fat.");
@@ -88,7 +86,6 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("grainy-bar").points(.35).to(FALSE_TRACE).because("grains of fat stay");
         k.finding(BRITTLE).points(.15).to(FALSE_TRACE).because("a bar of grains crumbles");
         k.finding("cloudy-fats").points(.40).to(FALSE_TRACE).because("they had begun to set");
-        k.fact("false trace, by the log", f -> Facts.reached(f, Stage.FALSE_TRACE)).shifts(FALSE_TRACE).by(20).because("it was seen in the pot");
         k.fact(Facts::soapedCool).shifts(FALSE_TRACE).by(4).because("below the melting point of hard fats");
     }
 
@@ -101,7 +98,6 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("pinholes").points(.85).to(TRAPPED_AIR).because("air was stirred in");
         k.finding("froth").happensAnyway(.02).points(.65).to(TRAPPED_AIR).because("the blender drew air");
         k.finding("silicone-pits").happensAnyway(.02).points(.10).to(TRAPPED_AIR).because("bubbles lie against the mould");
-        k.fact("frothy, by the log", f -> Facts.reached(f, Stage.FROTHY)).shifts(TRAPPED_AIR).by(12).because("it was seen in the pot");
         k.fact("tapped", f -> f.log().first(Entry.AirTapped.class).isPresent()).shifts(TRAPPED_AIR).by(-3).because("air was let out");
     }
 

@@ -2,8 +2,6 @@ package io.causticon.core.diagnosis.knowledge;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.FattyAcid.Family;
@@ -67,9 +65,5 @@ final class Facts {
         return Stream.concat(
                 facts.asWeighed().weights().additives().stream().map(AdditivePortion::additive),
                 facts.plan().pouring().portioning().portions().stream().flatMap(p -> p.additives().stream()).map(a -> a.additive()));
-    }
-
-    static boolean reached(BatchFacts facts, Stage stage) {
-        return facts.log().has(Entry.StageReached.class, s -> s.stage() == stage);
     }
 }

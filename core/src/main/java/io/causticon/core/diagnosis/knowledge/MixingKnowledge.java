@@ -6,6 +6,7 @@ import static io.causticon.core.diagnosis.Findings.HOT_MASH;
 import static io.causticon.core.diagnosis.Findings.OIL_LAYER;
 import static io.causticon.core.diagnosis.Findings.SOFT_BELOW;
 import static io.causticon.core.diagnosis.Findings.SOLID_AT_ONCE;
+import static io.causticon.core.diagnosis.Findings.WASH_BURNS;
 import static io.causticon.core.diagnosis.Findings.WEEPING_DOTS;
 import static io.causticon.core.diagnosis.Findings.WHITE_SPOTS;
 
@@ -54,6 +55,7 @@ final class MixingKnowledge implements Knowledge.Source {
                         "Blend to one colour, wait for a trail that rests, keep hard fats above their melting point.");
         k.finding(OIL_LAYER).happensAnyway(.004).points(.88).to(SEPARATION).because("fats and liquor parted again");
         k.finding(SOFT_BELOW).happensAnyway(.01).points(.45).to(SEPARATION).because("what sank did not react");
+        k.finding(WASH_BURNS).points(.30).to(SEPARATION).because("where fat is missing lye is left");
         k.finding(WEEPING_DOTS).points(.25).to(SEPARATION).because("liquor was left without fat");
         k.fact(
                         "poured before it was one colour",
