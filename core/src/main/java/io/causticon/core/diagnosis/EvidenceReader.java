@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Turns a log into findings. A finding is counted once, however often it was logged: what the maker said of it herself comes before
  * what follows from other lines, a later look before an earlier one, except that a sign of a hazard is never overwritten by a
- * later calm.
+ * later calm; only what burned before it could be looked at, while the soap was still being made, is.
  */
 final class EvidenceReader {
 
@@ -48,11 +48,15 @@ final class EvidenceReader {
 
     private final Map<Finding, Evidence> found = new LinkedHashMap<>();
 
-    private EvidenceReader() {}
+    private final Instant begun;
+
+    private EvidenceReader(Instant begun) {
+        this.begun = begun;
+    }
 
     /** All evidence in the order in which it came. */
     static List<Evidence> read(BatchFacts facts) {
-        EvidenceReader reader = new EvidenceReader();
+        EvidenceReader reader = new EvidenceReader(facts.log().begun());
         facts.log().entries().forEach(reader::read);
         facts.addedJustBefore(Stage.THICK, AT_ONCE)
                 .ifPresent(what -> reader.solidAfter(what, facts.log().entries()));
@@ -164,12 +168,17 @@ final class EvidenceReader {
             OptionalDouble value) {
         String said = words != null ? words : presence == Presence.SEEN ? finding.words() : finding.absent();
         Evidence now = new Evidence(finding, presence, at, source, said, value);
-        found.merge(finding, now, EvidenceReader::stronger);
+        found.merge(finding, now, this::stronger);
     }
 
-    private static Evidence stronger(Evidence before, Evidence now) {
+    private boolean isTooEarly(Evidence evidence) {
+        return Duration.between(begun, evidence.at()).compareTo(evidence.finding().from()) < 0;
+    }
+
+    private Evidence stronger(Evidence before, Evidence now) {
         boolean hazardSign = before.finding().group() == Finding.Group.SKIN;
-        if (hazardSign && before.isPresent() && !now.isPresent()) {
+        boolean superseded = isTooEarly(before) && !isTooEarly(now);
+        if (hazardSign && before.isPresent() && !now.isPresent() && !superseded) {
             return before;
         }
         boolean inferredOverSaid =

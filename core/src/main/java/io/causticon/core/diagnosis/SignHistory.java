@@ -62,7 +62,9 @@ final class SignHistory {
     }
 
     private static Optional<SignHistory> of(Kind kind, List<Said> said, Instant begun) {
-        return said.stream().filter(s -> s.kind() == kind && s.bad()).max(Comparator.comparing(Said::at)).map(last -> {
+        // On the first day every soap is caustic.
+        Instant meant = begun.plus(TEST_FROM);
+        return said.stream().filter(s -> s.kind() == kind && s.bad() && !s.at().isBefore(meant)).max(Comparator.comparing(Said::at)).map(last -> {
             Instant from = last.at().plus(AGAIN_AFTER);
             boolean repeated = said.stream().anyMatch(s -> s.kind() == kind && !s.bad() && !s.at().isBefore(from));
             boolean supported = said.stream().anyMatch(s -> s.measured() && !s.bad() && s.at().isAfter(last.at()));
