@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,6 +34,9 @@ final class EvidenceReader {
     static final double HIGH_SOLUTION = 10.4;
 
     static final double NOTABLE_FREE_ALKALI = 0.1;
+    /** Another bar that is clean says nothing of the one that was not. */
+    private static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
+
     private static final Duration AT_ONCE = Duration.ofMinutes(2);
 
     /** What an ingredient did is seen in the batter or the bar. */
@@ -176,7 +180,7 @@ final class EvidenceReader {
     }
 
     private Evidence stronger(Evidence before, Evidence now) {
-        boolean hazardSign = before.finding().group() == Finding.Group.SKIN;
+        boolean hazardSign = before.finding().group() == Finding.Group.SKIN || INSIDE_ONE_BAR.contains(before.finding());
         boolean superseded = isTooEarly(before) && !isTooEarly(now);
         if (hazardSign && before.isPresent() && !now.isPresent() && !superseded) {
             return before;

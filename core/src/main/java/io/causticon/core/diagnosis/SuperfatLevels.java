@@ -4,8 +4,7 @@ import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Interval;
 
 /**
- * The superfat that a batch really has, in steps that are fine where it matters. Below nothing there is more alkali than the fats take; the edge
- * at zero is one of the steps.
+ * The superfat that a batch really has, in steps that are fine where it matters. Below nothing there is more alkali than the fats take.
  */
 final class SuperfatLevels {
 
@@ -13,6 +12,12 @@ final class SuperfatLevels {
     private static final int FINE = 33;
 
     private static final double FINE_STEP = .005;
+
+    /**
+     * Half a point below nothing is some 0.05 % of free NaOH in the soap, the most that IS 2888:2004 allows in toilet soap; with less than that no
+     * test finds anything. One of the edges.
+     */
+    private static final double LYE_HEAVY_BELOW = -.005;
 
     /** Fractions, rising. The outermost levels reach to where no batch is. */
     private static final double[] EDGES = edges();
@@ -34,9 +39,9 @@ final class SuperfatLevels {
         return edges;
     }
 
-    /** Whether a level has more alkali than the fats take. */
+    /** Whether a level has so much more alkali than the fats take that it is called lye-heavy. */
     static boolean isExcess(int level) {
-        return level < COUNT && middle(level) < 0;
+        return middle(level) < LYE_HEAVY_BELOW;
     }
 
     /** The superfat in the middle of a level, a fraction. */

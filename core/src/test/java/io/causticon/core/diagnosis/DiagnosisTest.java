@@ -121,6 +121,46 @@ class DiagnosisTest {
     }
 
     @Nested
+    class TooMuchAlkali {
+
+        private double excess(Cases of) {
+            return of.diagnosis().excess().middle().inPercent();
+        }
+
+        @Test
+        void isToldWithItsAmount() {
+            // The fats take 95.0 + 52.3 + 60.4 = 207.7 g KOH, without 84 g of lard 191.1: 1 - .95 x 207.7 / 191.1 = -3.3 %.
+            Diagnosis diagnosis = burning().diagnosis();
+            assertThat(diagnosis.excess().middle().inPercent()).isBetween(1.5, 4.5);
+            assertThat(diagnosis.excess().band().low()).isLessThan(diagnosis.excess().middle().fraction());
+            assertThat(diagnosis.excess().band().high()).isGreaterThan(diagnosis.excess().middle().fraction());
+        }
+
+        @Test
+        void isSizedByATitration() {
+            // A kilogram of fats wants some 140 g NaOH in 1.5 kg of soap: 0.3 % free is 4.5 g, 3.2 % of that; 0.9 % is 9.6 %.
+            double some = excess(calm().log("day 9 titrate 0.3"));
+            double much = excess(calm().log("day 9 titrate 0.9"));
+            assertThat(some).isBetween(2.2, 4.5);
+            assertThat(much).isBetween(7.0, 14.0);
+        }
+
+        @Test
+        void aTitrationJustBelowAndJustAboveItsLimitSayNearlyTheSame() {
+            double below = calm().log("day 9 titrate 0.099").probabilityOf(Conditions.LYE_HEAVY);
+            double above = calm().log("day 9 titrate 0.101").probabilityOf(Conditions.LYE_HEAVY);
+            assertThat(above / below).isBetween(1.0, 1.2);
+        }
+
+        @Test
+        void aMeterThatReadsWhatThreePointsTooMuchMakesSpeaksForThem() {
+            // 3 % of 140 g in 1.5 kg is 0.28 %: 0.0007 mol/l in a one per cent solution, pH 10.85.
+            assertThat(calm().log("day 9 pen 10.9").probabilityOf(Conditions.LYE_HEAVY)).isGreaterThan(20 * calm().probabilityOf(Conditions.LYE_HEAVY));
+            assertThat(calm().log("day 9 pen 9.6").probabilityOf(Conditions.LYE_HEAVY)).isLessThan(calm().probabilityOf(Conditions.LYE_HEAVY));
+        }
+    }
+
+    @Nested
     class LyePockets {
 
         @Test
@@ -135,6 +175,13 @@ class DiagnosisTest {
         void areRuledOutByACleanInsideAndACalmWash() {
             assertThat(calm().log("day 3 no white spots", "day 3 wash calm").probabilityOf(Conditions.LYE_POCKETS))
                     .isLessThan(0.005);
+        }
+
+        @Test
+        void areNotClearedByTheNextBar() {
+            Cases spots = calm().log("day 3 see white spots", "day 3 see weeping");
+            double seen = spots.probabilityOf(Conditions.LYE_POCKETS);
+            assertThat(spots.log("day 4 no white spots", "day 4 no weeping").probabilityOf(Conditions.LYE_POCKETS)).isEqualTo(seen);
         }
 
         @Test

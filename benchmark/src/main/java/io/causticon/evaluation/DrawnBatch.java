@@ -1,0 +1,251 @@
+package io.causticon.evaluation;
+
+import io.causticon.core.formula.AlkaliChoice;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Scales;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.Named;
+import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.WashFeel;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.substance.Catalogue;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/**
+ * One batch as it really is, and what its maker sees of it. The superfat follows from the masses that really went in, in moles; what is seen follows
+ * from free alkali in the soap by curves and frequencies of its own (judgements, laid down before the diagnosis was asked).
+ */
+final class DrawnBatch {
+
+    /** How a maker logs. */
+    enum Logging {
+        ALL_LOOKED_AT,
+        NO_LABORATORY,
+        ONLY_WHAT_IS_ODD
+    }
+
+    private static final Instant BEGUN = Instant.parse("2026-10-01T10:00:00Z");
+    private static final double NAOH = 39.997;
+    private static final double KOH = 56.1056;
+    private static final Catalogue TABLES = Catalogue.standard();
+
+    private final Random random;
+    private final Logging logging;
+    private final BatchPlan plan;
+    private final List<LoggedEntry> lines = new ArrayList<>();
+    private final double superfat;
+    private final double freeAlkaliPercent;
+    private final boolean pockets;
+    private final boolean separated;
+    private final boolean ash;
+
+    DrawnBatch(Random random, Logging logging) {
+        this.random = random;
+        this.logging = logging;
+        this.plan = drawPlan();
+        Weights planned = Weights.planned(plan.formula());
+        double[] fats = planned.fats().stream().mapToDouble(f -> f.mass().grams() * (1 + .002 * random.nextGaussian())).toArray();
+        double lye = planned.naoh().grams() + .3 * random.nextGaussian();
+        Slip slip = slip(fats);
+        lye *= slip.lye();
+        double needed = 0;
+        for (int i = 0; i < fats.length; i++) {
+            double saponification = planned.fats().get(i).fat().saponificationValue() * (1 + .006 * random.nextGaussian());
+            needed += fats[i] * saponification / 1000 / KOH;
+        }
+        double purity = .978 + .006 * random.nextGaussian();
+        this.superfat = 1 - lye * purity / NAOH / needed;
+        this.freeAlkaliPercent = 100 * Math.max(0, -superfat) * needed * NAOH / planned.total().grams();
+        this.pockets = chance(.012);
+        this.separated = chance(.008);
+        this.ash = chance(.25);
+        log(planned, slip);
+    }
+
+    /** What went wrong at the scale: the factor on the lye, and whose tare was not taken. */
+    private record Slip(double lye, int tareOf) {}
+
+    /** One batch in eight has one; some of them no list of slips has. */
+    private Slip slip(double[] fats) {
+        if (!chance(.125)) {
+            return new Slip(1, -1);
+        }
+        int fat = random.nextInt(fats.length);
+        switch (random.nextInt(9)) {
+            case 0 -> fats[fat] = 0;
+            case 1 -> fats[fat] *= 2;
+            case 2 -> {
+                int other = (fat + 1) % fats.length;
+                double kept = fats[fat];
+                fats[fat] = fats[other];
+                fats[other] = kept;
+            }
+            case 3 -> {
+                fats[fat] = Math.max(0, fats[fat] - 84);
+                return new Slip(1, fat);
+            }
+            // A smeared figure: any fat by up to fifteen per cent.
+            case 4 -> fats[fat] *= .85 + .3 * random.nextDouble();
+            // Half of a jug stays in it.
+            case 5 -> fats[fat] *= .5;
+            case 6 -> {
+                return new Slip(1.02 + .12 * random.nextDouble(), -1);
+            }
+            case 7 -> {
+                return new Slip(.85 + .1 * random.nextDouble(), -1);
+            }
+            default -> {
+                return new Slip(2, -1);
+            }
+        }
+        return new Slip(1, -1);
+    }
+
+    private BatchPlan drawPlan() {
+        Formula formula = new Formula(
+                List.of(fat("olive-oil", 500), fat("lard", 264), fat("coconut-oil-76", 236)),
+                AlkaliChoice.naoh(Share.percent(98)),
+                Share.percent(new double[] {4, 5, 6, 8}[random.nextInt(4)]),
+                LiquidTarget.concentration(.28 + .06 * random.nextDouble()),
+                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, false)),
+                List.of());
+        return new BatchPlan("Drawn", formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");
+    }
+
+    private static FatPortion fat(String id, double grams) {
+        return new FatPortion(TABLES.fat(id), Mass.grams(grams));
+    }
+
+    private boolean chance(double p) {
+        return random.nextDouble() < p;
+    }
+
+    /** Rises from nothing to one about a middle. */
+    private double from(double middle, double width) {
+        return 1 / (1 + Math.exp(-(freeAlkaliPercent - middle) / width));
+    }
+
+    private void log(Weights planned, Slip slip) {
+        boolean weighed = chance(.75);
+        if (weighed) {
+            for (int i = 0; i < planned.fats().size(); i++) {
+                FatPortion fat = planned.fats().get(i);
+                boolean inAJug = i == slip.tareOf();
+                add(.1, new Entry.Weighed(Weighable.fat(fat.fat().id()), fat.mass(), inAJug || chance(.3) ? Tare.NOT_SAID : Tare.TAKEN, inAJug ? Named.called("second jug") : null));
+            }
+            add(.2, new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
+            add(.2, new Entry.Weighed(Weighable.liquid("distilled-water"), planned.water(), Tare.TAKEN, null));
+        }
+        add(1, new Entry.LyeIntoFats());
+        add(1.4, new Entry.StageReached(separated && chance(.6) ? Stage.STREAKS : Stage.LIGHT, null));
+        add(1.5, new Entry.Poured(Temperature.celsius(34 + 8 * random.nextDouble())));
+        add(1.6, new Entry.Kept(MouldCare.COVERED, null));
+        looks();
+        tests();
+    }
+
+    private void looks() {
+        seen(4, "oil-layer", separated ? .8 : .003);
+        seen(20, "soft-below", separated ? .5 : .01);
+        seen(24, "brittle", .03 + .5 * from(.35, .1));
+        boolean crust = ash && chance(.12) || chance(from(.3, .1) * .6);
+        seen(96, "thin-bloom", ash ? .9 : .03 + .2 * from(.2, .1));
+        seen(96, "thick-crust", crust ? 1 : .01);
+        if (crust) {
+            boolean fed = chance(from(.2, .06));
+            seen(240, "crust-grows", fed ? .8 : .05);
+            seen(241, "crust-resists", fed ? .8 : .08);
+            seen(242, "crust-under-cover", fed ? .6 : .03);
+        }
+        seen(48, "white-spots", pockets ? .75 : .04);
+        seen(49, "weeping-dots", pockets ? .4 : separated ? .3 : .01);
+    }
+
+    private WashFeel wash(boolean tender) {
+        boolean meetsAPocket = pockets && chance(.45);
+        double burns = .01 + .93 * from(.15, .05) + (tender ? .3 : 0) + (meetsAPocket ? .8 : 0) + (separated ? .3 : 0);
+        if (chance(burns)) {
+            return WashFeel.BURNING;
+        }
+        return chance(.03 + .5 * from(.15, .04)) ? WashFeel.TIGHT : WashFeel.CALM;
+    }
+
+    private void tests() {
+        boolean tender = chance(.03);
+        WashFeel first = wash(tender);
+        add(24 * 7, new Entry.WashTested(first));
+        // Whoever does not like what she feels tries another bar some days later.
+        if (first != WashFeel.CALM) {
+            add(24 * 10.5, new Entry.WashTested(wash(tender)));
+        }
+        if (chance(.5)) {
+            double strip = 9.3 + .5 * random.nextGaussian() + from(.4, .15);
+            add(24 * 7 + 1, new Entry.PhRead(Math.round(Math.min(13, strip) * 2) / 2.0, PhMethod.STRIP));
+        }
+        if (logging == Logging.ALL_LOOKED_AT) {
+            double found = pockets && chance(.4) ? .8 * -Math.log(1 - random.nextDouble()) : freeAlkaliPercent;
+            double read = Math.max(0, found * (1 + .12 * random.nextGaussian()) + .03 * random.nextGaussian());
+            add(24 * 8, new Entry.Titrated(Math.round(read * 100) / 100.0));
+        }
+    }
+
+    private void seen(double hour, String finding, double probability) {
+        boolean there = chance(probability);
+        if (there || logging != Logging.ONLY_WHAT_IS_ODD) {
+            add(hour, new Entry.Observed(finding, there ? Presence.SEEN : Presence.LOOKED_AND_ABSENT));
+        }
+    }
+
+    private void add(double hour, Entry entry) {
+        lines.add(LoggedEntry.first("line" + lines.size(), BEGUN.plus(Duration.ofSeconds(Math.round(hour * 3600))), "drawn", entry));
+    }
+
+    BatchPlan plan() {
+        return plan;
+    }
+
+    BatchLog log() {
+        return new BatchLog(BEGUN, lines);
+    }
+
+    Instant lookedAt() {
+        return BEGUN.plus(Duration.ofDays(14));
+    }
+
+    double superfat() {
+        return superfat;
+    }
+
+    /** Too much alkali by a point or more, or liquor somewhere. */
+    boolean isHazardous() {
+        return superfat < -.01 || pockets || separated;
+    }
+
+    boolean hasPockets() {
+        return pockets;
+    }
+
+    boolean isSound() {
+        return superfat > 0 && !pockets && !separated;
+    }
+}
