@@ -38,6 +38,7 @@ class CasebookPages {
     /** Decibans; less than this nobody could feel. */
     private static final double NOTABLE = 1;
 
+    private static final double BEYOND_DOUBT = 0.99;
     private static final int MOST_CAUSES = 4;
     private static final int MOST_LOOKS = 3;
     private static final double LEAST_CAUSE = 0.01;
@@ -187,7 +188,7 @@ class CasebookPages {
 
     private static String verdict(Diagnosis diagnosis, boolean held, ReleaseGate gate) {
         if (diagnosis.verdict() == Diagnosis.Verdict.CALM) {
-            String hazards = "Hazards together stand at " + most(diagnosis) + Formats.probability(diagnosis.anyHazard()) + ".";
+            String hazards = "Hazards together stand at " + most(diagnosis, diagnosis.anyHazard()) + ".";
             String calm = gate.isOpen() ? "No hazard. " : "Calm so far. ";
             return (held ? "Held, and now calm. " : calm) + hazards;
         }
@@ -197,13 +198,14 @@ class CasebookPages {
         return diagnosis.isOpen() ? "Not ruled out yet. Keep it back." : "Not tested yet. Keep it back.";
     }
 
-    private static String most(Diagnosis diagnosis) {
-        return diagnosis.atMost() ? "at most " : "";
+    /** Where more hangs together than can be weighed, a hazard is told by its bound. */
+    private static String most(Diagnosis diagnosis, double probability) {
+        return (diagnosis.atMost() && probability < BEYOND_DOUBT ? "most " : "") + Formats.probability(probability);
     }
 
     private static String advice(Diagnosis diagnosis, boolean held, ReleaseGate gate) {
         ConditionReport worst = CasebookService.worst(diagnosis);
-        String stands = worst.condition().name() + " stands at " + most(diagnosis) + Formats.probability(worst.probability()) + ".";
+        String stands = worst.condition().name() + " stands at " + most(diagnosis, worst.probability()) + ".";
         return switch (diagnosis.verdict()) {
             case HOLD -> stands + " Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
                     + " water and get help. The supplier's safety sheet and local rules come first.";
