@@ -144,23 +144,15 @@ final class EvidenceReader {
     }
 
     private void log(Finding finding, boolean present, Instant at, String words) {
-        say(
-                finding,
-                present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT,
-                at,
-                Evidence.Source.LOG,
-                words,
-                OptionalDouble.empty());
+        read(finding, present, at, words, OptionalDouble.empty());
     }
 
     private void measured(Finding finding, boolean present, Instant at, String words, double value) {
-        say(
-                finding,
-                present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT,
-                at,
-                Evidence.Source.LOG,
-                words,
-                OptionalDouble.of(value));
+        read(finding, present, at, words, OptionalDouble.of(value));
+    }
+
+    private void read(Finding finding, boolean present, Instant at, String words, OptionalDouble value) {
+        say(finding, present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT, at, Evidence.Source.LOG, words, value);
     }
 
     private void say(

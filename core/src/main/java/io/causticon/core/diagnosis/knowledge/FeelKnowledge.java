@@ -7,18 +7,12 @@ import static io.causticon.core.diagnosis.Findings.SOFT_BELOW;
 import static io.causticon.core.diagnosis.Findings.TACKY;
 
 import io.causticon.core.diagnosis.Knowledge;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.FattyAcid.Family;
-import io.causticon.core.wording.Phrase;
-import java.util.Optional;
 
 /** What the hand says of a bar. */
 final class FeelKnowledge implements Knowledge.Source {
 
     private static final int YOUNG_DAYS = 4;
-    private static final double MUCH_SUPERFAT = 0.10;
-    private static final double MUCH_WATER = 0.28;
     private static final double MUCH_CASTOR = 0.10;
     private static final double MUCH_POLY = 0.20;
 
@@ -37,30 +31,9 @@ final class FeelKnowledge implements Knowledge.Source {
                 .shifts(SOFT)
                 .by(5)
                 .because("young soap is soft");
-        k.fact(FeelKnowledge::superfat).shifts(SOFT).by(7).because("fat that found no alkali stays fat");
-        k.fact(FeelKnowledge::water).shifts(SOFT).by(3).because("water must leave first");
-        k.fact(f -> family(f, Family.RICINOLEIC, MUCH_CASTOR, "castor's acid")).shifts(SOFT).by(4).because("it draws water and is tacky");
-        k.fact(f -> family(f, Family.POLY_UNSATURATED, MUCH_POLY, "poly-unsaturated acids")).shifts(SOFT).by(3).because("their soaps are soft");
-    }
-
-    private static Optional<Phrase> superfat(BatchFacts facts) {
-        double superfat = facts.asWeighed().superfat().value();
-        return superfat > MUCH_SUPERFAT
-                ? Optional.of(Phrase.of("superfat as weighed {}", Share.fraction(superfat)))
-                : Optional.empty();
-    }
-
-    private static Optional<Phrase> water(BatchFacts facts) {
-        double c = facts.concentration().fraction();
-        return c > 0 && c < MUCH_WATER
-                ? Optional.of(Phrase.of("lye at {}", Share.fraction(c)))
-                : Optional.empty();
-    }
-
-    private static Optional<Phrase> family(BatchFacts facts, Family family, double from, String name) {
-        double share = facts.composition().of(family).fraction();
-        return share >= from
-                ? Optional.of(Phrase.of(name + " {}", Share.fraction(share)))
-                : Optional.empty();
+        k.fact(Facts::muchSuperfat).shifts(SOFT).by(7).because("fat that found no alkali stays fat");
+        k.fact(Facts::weakLye).shifts(SOFT).by(3).because("water must leave first");
+        k.fact(f -> Facts.atLeast(f, Family.RICINOLEIC, MUCH_CASTOR, "castor's acid")).shifts(SOFT).by(4).because("it draws water and is tacky");
+        k.fact(f -> Facts.atLeast(f, Family.POLY_UNSATURATED, MUCH_POLY, "poly-unsaturated acids")).shifts(SOFT).by(3).because("their soaps are soft");
     }
 }

@@ -11,12 +11,10 @@ import static io.causticon.core.diagnosis.Findings.WEEPING_DOTS;
 import static io.causticon.core.diagnosis.Findings.WHITE_SPOTS;
 
 import io.causticon.core.diagnosis.Knowledge;
-import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import io.causticon.core.wording.Phrase;
-import java.util.Optional;
 
 /** What happens in the pot. */
 final class MixingKnowledge implements Knowledge.Source {
@@ -38,7 +36,7 @@ final class MixingKnowledge implements Knowledge.Source {
         k.finding(SOLID_AT_ONCE).happensAnyway(.006).points(.92).to(SEIZED).because("the reaction ran away at once");
         k.finding(HOT_MASH).happensAnyway(.006).points(.70).to(SEIZED).because("it gives off its heat in one go");
         k.finding(WHITE_SPOTS).points(.08).to(SEIZED).because("a mash traps what it closes over");
-        k.fact(MixingKnowledge::mover).shifts(SEIZED).by(9).because("its phenols react with lye at once");
+        k.fact(Facts::mover).shifts(SEIZED).by(9).because("its phenols react with lye at once");
         k.fact(
                         Phrase.of("poured into fats above {}", Temperature.celsius(HOT)),
                         f -> f.pouredAt().map(t -> t.celsius() > HOT).orElse(false))
@@ -69,9 +67,5 @@ final class MixingKnowledge implements Knowledge.Source {
                 .shifts(SEPARATION)
                 .by(-6)
                 .because("the emulsion held");
-    }
-
-    private static Optional<Phrase> mover(BatchFacts facts) {
-        return facts.movers().stream().findFirst().map(name -> Phrase.of("{} in the recipe", name));
     }
 }

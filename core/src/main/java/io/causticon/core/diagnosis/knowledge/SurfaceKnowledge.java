@@ -7,18 +7,11 @@ import static io.causticon.core.diagnosis.Findings.THICK_CRUST;
 import static io.causticon.core.diagnosis.Findings.THIN_BLOOM;
 
 import io.causticon.core.diagnosis.Knowledge;
-import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.MouldCare;
-import io.causticon.core.quantity.Share;
-import io.causticon.core.wording.Phrase;
-import java.util.Optional;
 
 /** What the air makes of a surface. */
 final class SurfaceKnowledge implements Knowledge.Source {
-
-    private static final double COOL_POUR = 35;
-    private static final double MUCH_WATER = 0.30;
 
     @Override
     public void tell(Knowledge.Builder k) {
@@ -53,20 +46,7 @@ final class SurfaceKnowledge implements Knowledge.Source {
                 .shifts(SODA_ASH)
                 .by(-2)
                 .because("it shuts out air while the skin forms");
-        k.fact(SurfaceKnowledge::coolPour).shifts(SODA_ASH).by(2).because("a cool pour stays raw longer");
-        k.fact(SurfaceKnowledge::muchWater).shifts(SODA_ASH).by(2).because("water carries alkali to the surface");
-    }
-
-    private static Optional<Phrase> coolPour(BatchFacts facts) {
-        return facts.pouredAt()
-                .filter(t -> t.celsius() < COOL_POUR)
-                .map(t -> Phrase.of("poured at {}", t));
-    }
-
-    private static Optional<Phrase> muchWater(BatchFacts facts) {
-        double c = facts.concentration().fraction();
-        return c > 0 && c < MUCH_WATER
-                ? Optional.of(Phrase.of("lye at {}", Share.fraction(c)))
-                : Optional.empty();
+        k.fact(Facts::soapedCool).shifts(SODA_ASH).by(2).because("a cool pour stays raw longer");
+        k.fact(Facts::weakLye).shifts(SODA_ASH).by(2).because("water carries alkali to the surface");
     }
 }
