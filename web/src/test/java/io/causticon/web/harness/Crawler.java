@@ -26,7 +26,8 @@ import org.jsoup.nodes.FormElement;
 
 /**
  * Somebody who follows every link and presses every button of every page that she comes to, as they stand, without a script. What differs only
- * in the ids of its address is pressed once for each kind of page; every address is opened once, and of one kind at most thirteen.
+ * in the ids of its address is pressed once for each kind of page, of what differs in the finding alone a dozen; every address is opened once,
+ * and of one kind at most thirteen.
  */
 public final class Crawler {
 
@@ -135,7 +136,8 @@ public final class Crawler {
         }
         String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c" + button.text() + "\u201d "
                 + button.attr("name") + "=" + kind(button.val()).replaceAll("\\d+", "#");
-        boolean enough = alike.merge(kind + " " + kind(target) + " " + button.attr("name"), 1, Integer::sum) > MOST_ALIKE;
+        String family = kind + " " + kind(target).replaceAll("finding=[^&]*", "finding={}") + " " + button.attr("name");
+        boolean enough = alike.merge(family, 1, Integer::sum) > MOST_ALIKE;
         if (enough || !pressed.add(kind + " " + what)) {
             return;
         }
