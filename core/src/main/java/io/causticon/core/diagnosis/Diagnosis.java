@@ -12,6 +12,7 @@ import java.util.Set;
  * @param evidence what was looked at, in the order in which it came
  * @param anyHazard probability of at least one hazard, 0 to 1
  * @param atMost whether more hangs together than can be weighed at once, so that hazards are given by an upper bound
+ * @param signStands whether a test burned, stung or found alkali and was not repeated since: then it is held, however unlikely its hazards are
  * @param excess how much alkali is too much, if any is
  * @param slips what slip at the scale would explain it, likeliest first
  * @param next what to look at next, most telling first
@@ -21,6 +22,7 @@ public record Diagnosis(
         List<Evidence> evidence,
         double anyHazard,
         boolean atMost,
+        boolean signStands,
         Excess excess,
         List<Slip> slips,
         List<NextLook> next) {
@@ -36,7 +38,13 @@ public record Diagnosis(
     /** From here on a condition may be called what the bar has. */
     public static final double LEADS_FROM = 0.5;
 
+    /** Above this neither a wash nor a tongue is proposed. */
+    static final double CALM_ENOUGH_TO_TOUCH = 0.05;
+
     public Diagnosis {
+        if (!(anyHazard >= 0 && anyHazard <= 1)) {
+            throw new IllegalArgumentException("Impossible state: a hazard of " + anyHazard);
+        }
         reports = List.copyOf(reports);
         evidence = List.copyOf(evidence);
         slips = List.copyOf(slips);
@@ -51,7 +59,7 @@ public record Diagnosis(
     }
 
     public Verdict verdict() {
-        if (anyHazard >= HOLD_FROM) {
+        if (anyHazard >= HOLD_FROM || signStands) {
             return Verdict.HOLD;
         }
         return isOpen() || !isTested() ? Verdict.NOT_RULED_OUT : Verdict.CALM;
@@ -62,9 +70,9 @@ public record Diagnosis(
         return anyHazard >= HAZARD_RULED_OUT_BELOW;
     }
 
-    /** Whether somebody washed with it or measured it: without that nothing is called calm. */
+    /** Whether a wash or a measurement was calm: without that nothing is called so. */
     public boolean isTested() {
-        return evidence.stream().anyMatch(e -> TESTS.contains(e.finding()));
+        return evidence.stream().anyMatch(e -> !e.isPresent() && TESTS.contains(e.finding()));
     }
 
     /** The likeliest condition, if any is likelier than not. */

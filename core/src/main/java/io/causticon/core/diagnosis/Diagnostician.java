@@ -79,7 +79,11 @@ public final class Diagnostician {
                 .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
         Set<Finding> known = evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
         List<NextLook> next = new NextLooks(network, belief).ranked(known, facts.age());
-        return new Diagnosis(reports, evidence, belief.anyHazard(), belief.isBounded(), Excess.of(superfat), explained, next);
+        return new Diagnosis(reports, evidence, belief.anyHazard(), belief.isBounded(), signStands(facts), Excess.of(superfat), explained, next);
+    }
+
+    private static boolean signStands(BatchFacts facts) {
+        return SignHistory.of(facts.log()).stream().anyMatch(SignHistory::stands);
     }
 
     /** What the weights say, shifted by the facts that speak for or against too much alkali. */

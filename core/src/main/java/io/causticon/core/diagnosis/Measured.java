@@ -27,6 +27,11 @@ final class Measured {
 
     private static final double ANYTHING_TO = 13;
 
+    /** Per cent of NaOH, and pH: what a bar of ten points too much shows. */
+    private static final double MOST_TITRATED = 1;
+
+    private static final double MOST_METERED = 11.4;
+
     private final Network network;
     private final Weights weights;
     private final double grams;
@@ -49,12 +54,14 @@ final class Measured {
         Variable of = network.variables().get(variable);
         double[] fails = network.fails(finding, variable);
         boolean titrated = network.findings().get(finding).equals(Findings.FREE_ALKALI);
+        // A higher reading is never less of a sign: beyond these it could only be taken for a fault of the instrument.
+        double read = Math.min(value, titrated ? MOST_TITRATED : MOST_METERED);
         double[] likelihood = new double[of.states()];
         for (int s = 0; s < likelihood.length; s++) {
             int withoutExcess = s - of.level(s) + of.levels - 1;
             double other = 1 - (1 - network.leak(finding)) * (fails == null ? 1 : fails[withoutExcess]);
-            double body = titrated ? titrated(value, of.level(s)) : metered(value, of.level(s));
-            double elsewhere = titrated ? Math.exp(-value / IN_A_POCKET) / IN_A_POCKET : 1 / (ANYTHING_TO - ANYTHING_FROM);
+            double body = titrated ? titrated(read, of.level(s)) : metered(read, of.level(s));
+            double elsewhere = titrated ? Math.exp(-read / IN_A_POCKET) / IN_A_POCKET : 1 / (ANYTHING_TO - ANYTHING_FROM);
             likelihood[s] = (1 - other) * body + other * elsewhere;
         }
         return likelihood;

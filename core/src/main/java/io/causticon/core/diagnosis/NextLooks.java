@@ -15,7 +15,6 @@ final class NextLooks {
 
     private static final double WEIGHT_OF_COSMETICS = 0.1;
     private static final double MINUTES_THAT_HALVE = 120;
-    private static final double CALM_ENOUGH_TO_TOUCH = 0.05;
     /** More than this nobody reads. */
     private static final int MOST = 8;
 
@@ -72,7 +71,7 @@ final class NextLooks {
 
     private boolean isOffered(Finding finding, Duration age) {
         boolean pot = finding.group() == Finding.Group.POT;
-        boolean touchedTooSoon = touchesSkin(finding) && belief.anyHazard() > CALM_ENOUGH_TO_TOUCH;
+        boolean touchedTooSoon = touchesSkin(finding) && belief.anyHazard() > Diagnosis.CALM_ENOUGH_TO_TOUCH;
         return !pot && !touchedTooSoon && finding.absenceClears() && age.compareTo(finding.from()) >= 0;
     }
 

@@ -22,9 +22,6 @@ public record ReleaseGate(List<Requirement> requirements) {
     /** Each hazard lies below this. */
     public static final double HAZARD_BELOW = 0.005;
 
-    /** Above this neither a wash nor a tongue is proposed. */
-    private static final double HAZARD_FREE_TO_TOUCH = 0.05;
-
     private static final Duration AGE = Duration.ofDays(7);
     private static final Duration AGE_WHEN_COOKED = Duration.ofDays(1);
 
@@ -92,7 +89,7 @@ public record ReleaseGate(List<Requirement> requirements) {
 
     /** Nobody is asked to wash with what may burn. */
     private static Requirement test(BatchLog log, Diagnosis diagnosis) {
-        String how = diagnosis.anyHazard() > HAZARD_FREE_TO_TOUCH ? "titrate first" : "wash your own hands with it, a day old or more, or titrate";
+        String how = diagnosis.anyHazard() > Diagnosis.CALM_ENOUGH_TO_TOUCH || diagnosis.signStands() ? "titrate first" : "wash your own hands with it, a day old or more, or titrate";
         return SignHistory.calmTest(log)
                 .map(words -> new Requirement(Kind.TEST, true, Phrase.of(words)))
                 .orElseGet(() -> new Requirement(Kind.TEST, false, Phrase.of("no calm wash or titration is logged: " + how)));

@@ -152,6 +152,29 @@ class DiagnosisTest {
             assertThat(above / below).isBetween(1.0, 1.2);
         }
 
+        @ParameterizedTest
+        @ValueSource(strings = {"day 9 pen 10.5", "day 9 pen 12", "day 9 pen 14", "day 9 titrate 0.1", "day 9 titrate 3", "day 9 titrate 20", "day 9 wash burns", "day 9 see zap", "day 9 see weeping"})
+        void aTestThatSpeaksForItHoldsHoweverGoodTheWeightsAre(String line) {
+            assertThat(calm().log("day 8 wash calm", line).diagnosis().verdict()).isEqualTo(Diagnosis.Verdict.HOLD);
+        }
+
+        @Test
+        void aHigherReadingIsNeverLessOfASign() {
+            assertThat(calm().log("day 9 pen 14").diagnosis().anyHazard()).isEqualTo(calm().log("day 9 pen 11.4").diagnosis().anyHazard());
+            assertThat(calm().log("day 9 titrate 20").diagnosis().anyHazard()).isEqualTo(calm().log("day 9 titrate 1").diagnosis().anyHazard());
+        }
+
+        @Test
+        void everyAccountStaysANumberHoweverMuchSpeaksForIt() {
+            for (double lye : new double[] {.1, 139, 300, 3000}) {
+                Diagnosis diagnosis = calm().weighed(Weighable.NAOH, Mass.grams(lye), Tare.TAKEN, null)
+                        .log("day 9 titrate 20", "day 9 pen 14", "day 9 wash burns", "day 9 see zap", "day 9 see crust grows", "day 9 see weeping", "day 9 see oil layer")
+                        .diagnosis();
+                assertThat(diagnosis.reports()).allSatisfy(r -> assertThat(r.ledger().sum()).isFinite());
+                assertThat(diagnosis.verdict()).isEqualTo(Diagnosis.Verdict.HOLD);
+            }
+        }
+
         @Test
         void aMeterThatReadsWhatThreePointsTooMuchMakesSpeaksForThem() {
             // 3 % of 140 g in 1.5 kg is 0.28 %: 0.0007 mol/l in a one per cent solution, pH 10.85.

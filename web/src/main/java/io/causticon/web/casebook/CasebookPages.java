@@ -75,7 +75,7 @@ class CasebookPages {
                 verdict(diagnosis, batch.isHeld(), gate),
                 advice(diagnosis, batch.isHeld(), gate),
                 gate.isOpen(),
-                batch.isHeld() && !gate.isOpen() || diagnosis.isOpen(),
+                batch.isHeld() && !gate.isOpen() || diagnosis.isOpen() || diagnosis.signStands(),
                 gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
                 looks.stream().limit(1).toList(),
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
@@ -207,7 +207,7 @@ class CasebookPages {
         ConditionReport worst = CasebookService.worst(diagnosis);
         String stands = worst.condition().name() + " stands at " + most(diagnosis, worst.probability()) + ".";
         return switch (diagnosis.verdict()) {
-            case HOLD -> stands + " Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
+            case HOLD -> (diagnosis.isOpen() ? stands : "A sign of a hazard stands: see below.") + " Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
                     + " water and get help. The supplier's safety sheet and local rules come first.";
             case NOT_RULED_OUT -> diagnosis.isOpen() ? stands : "Nothing speaks for a hazard, and nothing against it was tested.";
             case CALM -> gate.isOpen()

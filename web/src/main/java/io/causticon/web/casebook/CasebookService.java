@@ -67,7 +67,8 @@ public class CasebookService implements Judge {
         Likely worst = likely(worst(diagnosis));
         return new Judgement(
                 diagnosis.verdict() == Diagnosis.Verdict.HOLD
-                        ? Optional.of(new Entry.Held(worst.name() + " stood at " + Formats.probability(worst.probability())))
+                        ? Optional.of(new Entry.Held(
+                                diagnosis.isOpen() ? worst.name() + " stood at " + Formats.probability(worst.probability()) : "a sign of a hazard stands"))
                         : Optional.empty(),
                 diagnosis.leading().map(CasebookService::likely).orElse(Likely.NOTHING),
                 worst,
