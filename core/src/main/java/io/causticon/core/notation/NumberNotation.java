@@ -13,11 +13,18 @@ public final class NumberNotation {
 
     private static final String THOUSANDS = "[-+]?[1-9]\\d{0,2}(,\\d{3})+(\\.\\d+)?";
 
+    private static final String SPACED = "[-+]? ?[1-9]\\d{0,2}( \\d{3})*([.,]\\d+)?";
+
     private NumberNotation() {}
 
     /** @throws ProblemsException if it is empty or no number */
     public static double read(String field, String text) {
-        String plain = TypedText.quantity(field, text).replace('\u2212', '-').replace("\u00a0", "").replace(" ", "");
+        String typed = TypedText.quantity(field, text).replace('\u2212', '-').replace('\u00a0', ' ').trim();
+        if (typed.contains(" ") && !typed.matches(SPACED)) {
+            // "2 1" is two numbers, not twenty-one.
+            throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
+        }
+        String plain = typed.replace(" ", "");
         String pointed = plain.matches(THOUSANDS) ? plain.replace(",", "") : plain.replace(',', '.');
         try {
             double value = Double.parseDouble(pointed);

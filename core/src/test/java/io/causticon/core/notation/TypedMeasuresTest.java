@@ -134,4 +134,12 @@ class TypedMeasuresTest {
             assertThat(MassNotation.read("mass", typed, units).grams()).as(typed).isCloseTo(grams, within(0.0051));
         }
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"2 1", "1 2 3", "12 34", "1 2000", "1200 500", "0 500"})
+    void twoNumbersAreNotOne(String typed) {
+        assertThatThrownBy(() -> NumberNotation.read("f", typed)).isInstanceOf(ProblemsException.class);
+        assertThat(NumberNotation.read("f", "12 345.5")).isEqualTo(12_345.5);
+        assertThat(NumberNotation.read("f", "- 5")).isEqualTo(-5);
+    }
 }
