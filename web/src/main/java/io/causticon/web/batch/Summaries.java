@@ -218,6 +218,11 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         batches.findAllByOrderByBegunAtDesc().forEach(b -> renew(b.id));
     }
 
+    /** Works out the row of one batch anew; nothing where there is no such batch. */
+    public void renew(BatchId id) {
+        renew(id.value());
+    }
+
     private void renewOld() {
         try {
             rows.madeBefore(READY, clock.instant().minus(JUDGED_FOR), AT_ONCE).forEach(this::renew);

@@ -337,7 +337,7 @@ public final class Browser implements AutoCloseable {
     }
 
     private <T> T waitUntil(ExpectedCondition<T> condition) {
-        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(80))
+        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(120))
                 .ignoring(StaleElementReferenceException.class)
                 .ignoring(JavascriptException.class)
                 .until(d -> {

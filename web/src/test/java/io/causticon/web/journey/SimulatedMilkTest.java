@@ -30,13 +30,13 @@ import org.springframework.context.support.GenericApplicationContext;
 
 /**
  * A milk batch from weighing to match with simulated devices, the server restarted in the middle. Time passes while the test waits for something,
- * and by as much each time it looks: some forty times as fast as at a bench on an idle machine, and no faster for the batch on a busy one.
+ * and by as much each time it looks: some forty-five times as fast as at a bench on an idle machine, and no faster for the batch on a busy one.
  */
 class SimulatedMilkTest {
 
     private static final int PORTIONS = 9;
-    private static final Duration STEP = Duration.ofMillis(3600);
-    private static final int LOOKS_BEFORE_TAPPING_AGAIN = 100;
+    private static final Duration STEP = Duration.ofMillis(5400);
+    private static final int LOOKS_BEFORE_TAPPING_AGAIN = 70;
 
     private final SteppedClock clock = new SteppedClock();
 
