@@ -12,7 +12,7 @@ import { scrub } from './behaviour/scrub.js';
 import { once } from './behaviour/once.js';
 import { layerDrawing } from './behaviour/layer-drawing.js';
 import { hold } from './behaviour/hold.js';
-import { filterList } from './behaviour/filter-list.js';
+import { liveSearch } from './behaviour/live-search.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
 
@@ -22,7 +22,7 @@ attach('[data-quick-line]', quickLine);
 attach('[data-splash]', splash);
 attach('[data-scrub]', scrub);
 attach('[data-once]', once);
-attach('[data-filter]', filterList);
+attach('[data-live-search]', liveSearch);
 attach('[data-hold]', hold);
 document.querySelectorAll('[data-print]').forEach((button) => button.addEventListener('click', () => window.print()));
 attach('[data-live-bench]', liveBench);

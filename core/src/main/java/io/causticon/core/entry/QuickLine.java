@@ -94,9 +94,25 @@ public final class QuickLine {
             return Optional.empty();
         }
         String line = text.trim();
-        Matcher time = TIME.matcher(line + " ");
-        int words = time.find() ? Math.min(time.end(), line.length()) : 0;
+        int words = afterTheTime(line);
         return Optional.of(line.substring(0, words) + "note " + line.substring(words));
+    }
+
+    /** What a line that was not understood may have been meant to tell of the soap; nothing where it says several things, or nothing like it. */
+    public static List<Suggestion> suggestions(String text) {
+        if (text.length() > LONGEST || Quotes.parts(text).size() > 1) {
+            return List.of();
+        }
+        String line = text.trim();
+        int words = afterTheTime(line);
+        return Sightings.suggestions(line.substring(words)).stream()
+                .map(s -> new Suggestion(s.words(), line.substring(0, words) + s.line()))
+                .toList();
+    }
+
+    private static int afterTheTime(String line) {
+        Matcher time = TIME.matcher(line + " ");
+        return time.find() ? Math.min(time.end(), line.length()) : 0;
     }
 
     private static void readPart(String part, QuickContext context, List<Entry> entries, Problems problems) {

@@ -40,7 +40,6 @@ final class TestKinds {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern FINDING = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE);
-    private static final int MOST_SUGGESTIONS = 3;
 
     private static final EntryKind<Entry.PhRead> PH = EntryKind.of(Entry.PhRead.class, "ph")
             .tells(Tells.TESTS)
@@ -120,7 +119,7 @@ final class TestKinds {
             if (absent) {
                 return Optional.empty();
             }
-            throw ProblemsException.of(Patterns.FIELD, ProblemKey.UNKNOWN_FINDING, said.group(2).trim(), suggestions(words, context));
+            throw ProblemsException.of(Patterns.FIELD, ProblemKey.UNKNOWN_FINDING, said.group(2).trim());
         }
         return known.map(f -> new Way.Match(
                 new Entry.Observed(f.getValue(), absent ? Presence.LOOKED_AND_ABSENT : Presence.SEEN), words.substring(f.getKey().length())));
@@ -128,15 +127,5 @@ final class TestKinds {
 
     private static boolean isCircumstance(String rest) {
         return rest.isBlank() || CIRCUMSTANCE.matcher(rest.strip()).find() && (rest.startsWith(" ") || !Character.isLetterOrDigit(rest.charAt(0)));
-    }
-
-    /** Findings that share a word with what was typed; the commonest where none does. */
-    private static String suggestions(String words, QuickContext context) {
-        List<String> typed = List.of(words.split(" "));
-        List<String> alike = context.findings().keySet().stream()
-                .filter(k -> typed.stream().anyMatch(w -> w.length() > 3 && k.contains(w.substring(0, w.length() - 1))))
-                .limit(MOST_SUGGESTIONS)
-                .toList();
-        return String.join(", ", alike.isEmpty() ? List.of("bloom", "thick crust", "white spots") : alike);
     }
 }

@@ -92,7 +92,7 @@ public enum ProblemKey {
     TOO_MANY_PIXELS,
     /** A titration in another unit than per cent. Values: what was typed. */
     NOT_PER_CENT,
-    /** Something seen that is not known. Values: what was typed, what is like it. */
+    /** Something seen that is not known. Values: what was typed. */
     UNKNOWN_FINDING,
     /** A line that says nothing that is known. Values: the line. */
     NOT_UNDERSTOOD,

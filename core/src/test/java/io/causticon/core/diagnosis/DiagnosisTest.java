@@ -247,7 +247,7 @@ class DiagnosisTest {
         void leadsWhenMilkWentOrangeInHotLye() {
             Diagnosis diagnosis = batch(milk())
                     .weighedAsPlanned()
-                    .log("@+10m lye 66", "@+12m see orange", "@+12m see ammonia")
+                    .log("@+10m lye 66", "@+12m see orange liquor", "@+12m see ammonia")
                     .diagnosis();
             assertThat(diagnosis.leading().orElseThrow().condition()).isEqualTo(Conditions.SCORCHED);
             assertThat(diagnosis.of(Conditions.SCORCHED).causes())
@@ -298,14 +298,14 @@ class DiagnosisTest {
         void leadsWhenTheTopCracksOverAHotCore() {
             Diagnosis diagnosis = batch(plain().additive("honey", 40))
                     .weighedAsPlanned()
-                    .log("@+1h poured 46", "@+1h insulate", "@+3h core 93", "@+3h see crack", "@+3h see dome")
+                    .log("@+1h poured 46", "@+1h insulate", "@+3h core 93", "@+3h see cracked top", "@+3h see dome")
                     .diagnosis();
             assertThat(diagnosis.leading().orElseThrow().condition()).isEqualTo(Conditions.OVERHEATED);
         }
 
         @Test
         void isRuledOutByACoolCoreAndAFlatTop() {
-            assertThat(calm().log("@+4h core 44", "day 1 no crack").probabilityOf(Conditions.OVERHEATED))
+            assertThat(calm().log("@+4h core 44", "day 1 no cracked top").probabilityOf(Conditions.OVERHEATED))
                     .isLessThan(0.005);
         }
 
@@ -475,7 +475,7 @@ class DiagnosisTest {
 
         @Test
         void tellTheirOutcomesForWhatTheyMoveMost() {
-            NextLook top = calm().log("day 9 wash calm", "day 9 see crack").diagnosis().next().stream()
+            NextLook top = calm().log("day 9 wash calm", "day 9 see cracked top").diagnosis().next().stream()
                     .filter(n -> n.finding().equals(Findings.OIL_LAYER))
                     .findFirst()
                     .orElseThrow();

@@ -111,6 +111,30 @@ class AskedAboutTest {
     }
 
     @ParameterizedTest
+    @CsvSource({
+        "chalky film that rubs off, see crust wipes off with a wet cloth",
+        "see wobbly like jelly on day three, see still loose or breaking after two days",
+        "day 9 a grey disc in the middle, day 9 see dark disc in a pale rim",
+        "@+20m see lye water went orange, @+20m see lye liquor orange or brown",
+        "my palms sting, see hands burn after a wash",
+        "see orange, see orange dots that grow over months",
+        "see orange, see lye liquor orange or brown",
+        "no white dust on top, no thin pale bloom"
+    })
+    void mayTellOfAFindingInOtherWords(String line, String meant) {
+        List<Suggestion> suggested = QuickLine.suggestions(line);
+        assertThat(suggested.stream().map(Suggestion::line)).contains(meant);
+        assertThat(suggested).allSatisfy(s -> assertThat(entries(s.line()).get(0)).isInstanceOf(Entry.Observed.class));
+        assertThat(QuickLine.read(line, CONTEXT).problems()).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"call mum", "lye 40; chalky film", "", "need new gloves tomorrow", "see ", "@+20m"})
+    void orOfNothing(String line) {
+        assertThat(QuickLine.suggestions(line)).isEmpty();
+    }
+
+    @ParameterizedTest
     @ValueSource(strings = {"see weeping beads", "see orange peel", "see crusty edges", "seen something odd", "see foamy look"})
     void somethingSeenThatIsNotKnown(String line) {
         assertThat(problem(line)).isEqualTo(ProblemKey.UNKNOWN_FINDING);

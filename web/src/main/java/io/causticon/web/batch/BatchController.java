@@ -61,14 +61,14 @@ class BatchController {
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String at,
             @RequestParam(defaultValue = "0") long late,
-            @RequestParam(defaultValue = "") String asWords,
+            @RequestParam(defaultValue = "") String meant,
             @RequestParam String key) {
-        String line = asWords.isBlank() ? quick : asWords;
+        String line = meant.isBlank() ? quick : meant;
         try {
             logbook.log(new BatchId(id), line, at, Duration.ofSeconds(late), maker, key);
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
-            model.addAttribute("asWords", Logbook.asWords(e.problems(), line));
+            model.addAttribute("maybe", Logbook.maybe(e.problems(), line));
             return show(new BatchId(id), model, maker, quick, at, logbook.problem(e.problems(), maker));
         }
     }
@@ -108,7 +108,7 @@ class BatchController {
     }
 
     /** What the form of an amendment holds. */
-    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw, String reason, @Nullable String asWords) {
+    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw, String reason, @Nullable String meant) {
 
         Amendment {
             quick = quick == null ? "" : quick;
@@ -116,9 +116,9 @@ class BatchController {
             reason = reason == null ? "" : reason;
         }
 
-        /** What the line is to say: as typed, or as mere words where those were asked for. */
+        /** What the line is to say: as typed, or as the suggestion that was chosen. */
         String line() {
-            return asWords == null || asWords.isBlank() ? quick : asWords;
+            return meant == null || meant.isBlank() ? quick : meant;
         }
 
         boolean takesBack() {
@@ -138,6 +138,7 @@ class BatchController {
             save(batch, line, form, maker);
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
+            model.addAttribute("maybe", Logbook.maybe(e.problems(), form.line()));
             return line(batch, line, model, maker, form, problem(e, batches.get(batch).names(), maker));
         }
     }
@@ -199,6 +200,7 @@ class BatchController {
         model.addAttribute("reason", typed == null ? "" : typed.reason());
         model.addAttribute("deed", found.entry().isDeed());
         model.addAttribute("held", found.entry() instanceof Entry.Held);
+        model.asMap().putIfAbsent("maybe", List.of());
         model.addAttribute("problem", problem);
         return "batch/line";
     }
@@ -209,7 +211,7 @@ class BatchController {
 
     private String show(BatchId id, Model model, Maker maker, String quick, String at, String problem) {
         model.addAttribute("page", pages.page(batches.get(id), maker));
-        model.asMap().putIfAbsent("asWords", "");
+        model.asMap().putIfAbsent("maybe", List.of());
         model.addAttribute("quick", quick);
         model.addAttribute("at", at);
         model.addAttribute("problem", problem);

@@ -4,6 +4,7 @@ import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.QuickContext;
 import io.causticon.core.entry.QuickLine;
+import io.causticon.core.entry.Suggestion;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
@@ -19,6 +20,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Takes what is typed into the quick line, wherever it stands. */
@@ -27,6 +30,13 @@ public class Logbook {
 
     /** A line waits in a browser that was laid away at most for a month; what claims more is a clock that is wrong. */
     private static final Duration LONGEST_WAIT = Duration.ofDays(31);
+
+    /** Words that mean nothing else, and may be kept as such. */
+    private static final Set<ProblemKey> UNKNOWN = Set.of(ProblemKey.NOT_UNDERSTOOD, ProblemKey.NOT_UNDERSTOOD_MAYBE, ProblemKey.UNKNOWN_FINDING);
+
+    /** Words that may tell of a finding. */
+    private static final Set<ProblemKey> ASKED_ABOUT =
+            Set.of(ProblemKey.NOT_UNDERSTOOD, ProblemKey.NOT_UNDERSTOOD_MAYBE, ProblemKey.UNKNOWN_FINDING, ProblemKey.SPEAKS_OF_BURNING);
 
     private final BatchService batches;
     private final Belongings workshop;
@@ -46,9 +56,9 @@ public class Logbook {
      * @param entries what would be logged
      * @param at the moment it would be logged at, if it is not now
      * @param problem why it cannot be; empty if it can
-     * @param asWords the same line as it would be kept as mere words; empty unless that is offered
+     * @param maybe what it may have meant, as lines that are understood
      */
-    public record Understood(List<EntryWords> entries, String at, String problem, String asWords) {
+    public record Understood(List<EntryWords> entries, String at, String problem, List<Suggestion> maybe) {
 
         public boolean isFine() {
             return problem.isEmpty();
@@ -59,20 +69,24 @@ public class Logbook {
     public Understood read(BatchId id, String text, String byHand, Maker maker) {
         Reading reading = understand(id, text, byHand, maker);
         if (!reading.problems().isEmpty()) {
-            return new Understood(List.of(), "", problem(reading.problems(), maker), asWords(reading.problems(), text));
+            return new Understood(List.of(), "", problem(reading.problems(), maker), maybe(reading.problems(), text));
         }
         return new Understood(
                 reading.entries().stream().map(e -> EntryWords.of(e, batches.get(id).names(), maker.formats())).toList(),
                 reading.at().map(maker.formats()::moment).orElse(""),
                 "",
-                "");
+                List.of());
     }
 
-    /** What is offered when a line was not understood; empty otherwise. */
-    public static String asWords(List<Problem> problems, String text) {
-        boolean unknown = problems.stream()
-                .allMatch(p -> p.key() == ProblemKey.NOT_UNDERSTOOD || p.key() == ProblemKey.NOT_UNDERSTOOD_MAYBE);
-        return unknown ? QuickLine.asWords(text).orElse("") : "";
+    /** What is offered when a line was not understood: findings that it may tell of, and at last mere words; nothing where that is not the matter. */
+    public static List<Suggestion> maybe(List<Problem> problems, String text) {
+        if (problems.isEmpty() || !problems.stream().allMatch(p -> ASKED_ABOUT.contains(p.key()))) {
+            return List.of();
+        }
+        Stream<Suggestion> words = problems.stream().allMatch(p -> UNKNOWN.contains(p.key()))
+                ? QuickLine.asWords(text).stream().map(line -> new Suggestion("Keep it as words", line))
+                : Stream.empty();
+        return Stream.concat(QuickLine.suggestions(text).stream(), words).toList();
     }
 
     /**

@@ -126,11 +126,11 @@ class BenchController {
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String degrees,
             @RequestParam(defaultValue = "false") boolean sure,
-            @RequestParam(defaultValue = "") String asWords,
+            @RequestParam(defaultValue = "") String meant,
             Carried carried) {
         BatchId batch = new BatchId(id);
         // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
-        String line = asWords.isBlank() ? (quick + " " + degrees).trim() : asWords;
+        String line = meant.isBlank() ? (quick + " " + degrees).trim() : meant;
         Batch now = batches.get(batch);
         Logbook.Reading reading = logbook.understand(now, line, carried.at(), waited(carried), maker);
         Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(now, reading, maker);
@@ -147,7 +147,7 @@ class BenchController {
             // A line that ends the step it was logged at leads on to the next one.
             return back(id, !wasDone && chosen.isDone(batches.get(batch)) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
-            model.addAttribute("asWords", Logbook.asWords(e.problems(), line));
+            model.addAttribute("maybe", Logbook.maybe(e.problems(), line));
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
         }
     }
@@ -335,7 +335,7 @@ class BenchController {
         model.addAttribute("vessels", shelf.knownVessels().masses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");
-        model.asMap().putIfAbsent("asWords", "");
+        model.asMap().putIfAbsent("maybe", List.of());
         model.addAttribute("freeDevices", devices.choices(id));
         model.addAttribute("spots", MeasurementPoint.values());
         model.addAttribute("quick", quick);

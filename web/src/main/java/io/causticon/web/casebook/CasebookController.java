@@ -1,6 +1,7 @@
 package io.causticon.web.casebook;
 
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.entry.QuickLine;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Presence;
@@ -33,6 +34,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class CasebookController {
 
     private static final int ROWS = 60;
+    private static final int LONGEST_FIND = 200;
 
     private final BatchService batches;
     private final Summaries summaries;
@@ -80,8 +82,36 @@ class CasebookController {
     }
 
     @GetMapping("/{id}")
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find) {
+        model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), bounded(find)));
         return show(new BatchId(id), model, maker, "", "");
+    }
+
+    /** What is typed may mean this, while it is typed. */
+    @GetMapping("/{id}/guesses")
+    String guesses(@PathVariable UUID id, Model model, @RequestParam(defaultValue = "") String find) {
+        model.addAttribute("id", id.toString());
+        model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), bounded(find)));
+        return "casebook/guesses";
+    }
+
+    private static String bounded(String find) {
+        return find.length() > LONGEST_FIND ? find.substring(0, LONGEST_FIND) : find;
+    }
+
+    /** Words that are none of the findings are kept as such, unless they speak of a hazard. */
+    @PostMapping("/{id}/note")
+    String note(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam String words, @RequestParam String key) {
+        try {
+            if (words.isBlank() || QuickLine.speaksOfBurning(words)) {
+                throw ProblemsException.of("words", words.isBlank() ? ProblemKey.MISSING : ProblemKey.SPEAKS_OF_BURNING);
+            }
+            logbook.log(new BatchId(id), new Entry.Noted(words.strip()), "", maker, key);
+            return "redirect:/casebook/" + id;
+        } catch (ProblemsException e) {
+            model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), bounded(words)));
+            return show(new BatchId(id), model, maker, logbook.problem(e.problems(), maker), "");
+        }
     }
 
     @PostMapping("/{id}/finding")
@@ -154,6 +184,7 @@ class CasebookController {
 
     private String show(BatchId id, Model model, Maker maker, String problem, String typed) {
         model.addAttribute("page", pages.page(batches.get(id), maker.formats()));
+        model.asMap().putIfAbsent("guesses", CasebookPage.Guesses.NONE);
         model.addAttribute("problem", problem);
         model.addAttribute("typed", typed);
         model.addAttribute("key", UUID.randomUUID().toString());

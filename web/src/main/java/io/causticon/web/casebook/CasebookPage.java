@@ -10,6 +10,7 @@ import java.util.List;
  * @param name its name
  * @param age how old it is
  * @param seen what the maker said she saw
+ * @param notes what was kept as mere words
  * @param logged what follows from other lines of the log
  * @param notLooked what was not looked at and would tell most
  * @param groups all findings to choose from
@@ -34,6 +35,7 @@ record CasebookPage(
         String name,
         String age,
         List<Seen> seen,
+        List<Note> notes,
         List<Seen> logged,
         List<Look> notLooked,
         List<Group> groups,
@@ -62,8 +64,17 @@ record CasebookPage(
     /** Findings of one place. */
     record Group(String title, List<Choice> choices) {}
 
-    /** One finding to choose: its id, its words, what is known of it ({@code seen}, {@code absent} or empty), and every way of saying it. */
-    record Choice(String finding, String words, String absent, String known, String said) {}
+    /** One finding to choose: its id, its words, and what is known of it ({@code seen}, {@code absent} or empty). */
+    record Choice(String finding, String words, String absent, String known) {}
+
+    /** What words may mean; empty words where nothing was asked. */
+    record Guesses(String words, List<Choice> choices) {
+
+        static final Guesses NONE = new Guesses("", List.of());
+    }
+
+    /** Mere words, and when they were written. */
+    record Note(String words, String when) {}
 
     /** One condition with its ledger; where it is a quantity, how much of it. */
     record Ranked(

@@ -13,6 +13,7 @@ import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.vocabulary.FindingSearch;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
@@ -42,6 +43,7 @@ class CasebookPages {
     private static final int MOST_CAUSES = 4;
     private static final int MOST_LOOKS = 3;
     private static final double LEAST_CAUSE = 0.01;
+    private static final int MOST_GUESSES = 5;
 
     private final CasebookService casebook;
     private final Clock clock;
@@ -62,6 +64,7 @@ class CasebookPages {
                 batch.name(),
                 Formats.duration(batch.log().ageAt(clock.instant())) + " old",
                 seen(diagnosis, batch, Evidence.Source.MAKER),
+                notes(batch),
                 seen(diagnosis, batch, Evidence.Source.LOG),
                 looks.stream().limit(MOST_LOOKS).toList(),
                 groups(diagnosis),
@@ -153,15 +156,41 @@ class CasebookPages {
                 .toList();
     }
 
+    /** What was kept as mere words: nothing follows from it here, and whoever judges reads it. */
+    private static List<CasebookPage.Note> notes(Batch batch) {
+        return batch.log()
+                .of(Entry.Noted.class)
+                .map(n -> new CasebookPage.Note(n.entry().text(), Formats.duration(Duration.between(batch.log().begun(), n.at()))))
+                .toList();
+    }
+
+    /** What a maker's own words may mean, to choose from; nothing where nothing is asked. */
+    CasebookPage.Guesses guesses(Batch batch, String words) {
+        if (words.isBlank()) {
+            return CasebookPage.Guesses.NONE;
+        }
+        Map<Finding, Presence> known = known(casebook.examine(batch));
+        return new CasebookPage.Guesses(
+                words.strip(),
+                FindingSearch.standard().guesses(words, MOST_GUESSES).stream().map(g -> choice(g.finding(), known)).toList());
+    }
+
+    private static Map<Finding, Presence> known(Diagnosis diagnosis) {
+        return diagnosis.evidence().stream().collect(Collectors.toMap(Evidence::finding, Evidence::presence, (a, b) -> b));
+    }
+
+    private static CasebookPage.Choice choice(Finding finding, Map<Finding, Presence> known) {
+        return new CasebookPage.Choice(finding.id(), finding.words(), finding.absent(), known(known.get(finding)));
+    }
+
     private static List<CasebookPage.Group> groups(Diagnosis diagnosis) {
-        Map<Finding, Presence> known = diagnosis.evidence().stream()
-                .collect(Collectors.toMap(Evidence::finding, Evidence::presence, (a, b) -> b));
+        Map<Finding, Presence> known = known(diagnosis);
         return Arrays.stream(Finding.Group.values())
                 .map(g -> new CasebookPage.Group(
                         g.title(),
                         Findings.ALL.stream()
                                 .filter(f -> f.group() == g)
-                                .map(f -> new CasebookPage.Choice(f.id(), f.words(), f.absent(), known(known.get(f)), f.words() + ", " + String.join(", ", f.alsoCalled())))
+                                .map(f -> choice(f, known))
                                 .toList()))
                 .toList();
     }

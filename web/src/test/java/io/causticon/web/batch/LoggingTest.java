@@ -194,10 +194,10 @@ class LoggingTest {
         void whatIsNotUnderstoodCanBeKeptAsWords(Client client) {
             client.signIn("odd");
             String page = client.post("/batch/" + batch + "/log", Map.of("quick", "day 2 the cat sat on it", "at", "", "key", UUID.randomUUID().toString())).body();
-            assertThat(page).contains("name=\"asWords\" value=\"day 2 note the cat sat on it\">Keep it as words").contains("value=\"day 2 the cat sat on it\"");
+            assertThat(page).contains("name=\"meant\" value=\"day 2 note the cat sat on it\">Keep it as words").contains("value=\"day 2 the cat sat on it\"");
             assertThat(lines()).isEmpty();
             client.post("/batch/" + batch + "/log", Map.of(
-                    "quick", "day 2 the cat sat on it", "asWords", "day 2 note the cat sat on it", "at", "", "key", UUID.randomUUID().toString()));
+                    "quick", "day 2 the cat sat on it", "meant", "day 2 note the cat sat on it", "at", "", "key", UUID.randomUUID().toString()));
             assertThat(lines()).extracting(l -> l.entry()).containsExactly(new Entry.Noted("the cat sat on it"));
         }
 
