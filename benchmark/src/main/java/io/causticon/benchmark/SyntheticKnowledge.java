@@ -47,6 +47,6 @@ final class SyntheticKnowledge {
 
     private static Finding finding(int number) {
         String id = "finding-" + number;
-        return new Finding(id, id, "no " + id, Finding.Group.SURFACE, "Look.", 1, Duration.ZERO, true, List.of());
+        return new Finding(id, id, "no " + id, Finding.Group.SURFACE, "Look.", 1, Duration.ZERO, Duration.ofDays(1000), Duration.ZERO, true, List.of());
     }
 }

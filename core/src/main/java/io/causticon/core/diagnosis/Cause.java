@@ -1,6 +1,7 @@
 package io.causticon.core.diagnosis;
 
 import io.causticon.core.wording.Phrase;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -8,6 +9,7 @@ import java.util.OptionalDouble;
  *
  * @param words what happened
  * @param arithmetic what follows from it, with its numbers; may be empty
+ * @param check the cheapest check that tells it from the next; empty where there is none
  * @param probability how likely among the causes weighed, if that can be said
  */
-public record Cause(Phrase words, Phrase arithmetic, OptionalDouble probability) {}
+public record Cause(Phrase words, Phrase arithmetic, Optional<Phrase> check, OptionalDouble probability) {}

@@ -13,5 +13,8 @@ public final class Conditions {
     public static final Condition PARTIAL_GEL = Condition.cosmetic("partial-gel", "partial gel");
     public static final Condition SOFT = Condition.cosmetic("soft-sticky", "soft or sticky");
 
+    public static final Condition WRONG_ALKALI = Condition.cosmetic("wrong-alkali", "the other alkali");
+    public static final Condition FAT_HEAVY = Condition.cosmetic("fat-heavy", "too much fat left");
+
     private Conditions() {}
 }

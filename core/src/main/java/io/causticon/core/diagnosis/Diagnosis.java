@@ -16,6 +16,7 @@ import java.util.Set;
  * @param excess how much alkali is too much, if any is
  * @param slips what slip at the scale would explain it, likeliest first
  * @param next what to look at next, most telling first
+ * @param lookCouldFree whether there is one look that could let it go, as far as its hazards are concerned
  */
 public record Diagnosis(
         List<ConditionReport> reports,
@@ -25,7 +26,8 @@ public record Diagnosis(
         boolean signStands,
         Excess excess,
         List<Slip> slips,
-        List<NextLook> next) {
+        List<NextLook> next,
+        boolean lookCouldFree) {
 
     /** From here on a batch is held until the hazard is ruled out. */
     public static final double HOLD_FROM = 0.10;
@@ -33,7 +35,7 @@ public record Diagnosis(
     /** Below this a hazard counts as ruled out, and a cosmetic verdict may be given. */
     public static final double HAZARD_RULED_OUT_BELOW = 0.02;
 
-    private static final Set<Finding> TESTS = Set.of(Findings.WASH_BURNS, Findings.FREE_ALKALI, Findings.METER_HIGH);
+    static final Set<Finding> TESTS = Set.of(Findings.WASH_BURNS, Findings.FREE_ALKALI, Findings.METER_HIGH);
 
     /** From here on a condition may be called what the bar has. */
     public static final double LEADS_FROM = 0.5;

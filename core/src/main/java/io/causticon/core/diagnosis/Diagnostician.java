@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -70,7 +71,8 @@ public final class Diagnostician {
             belief = after;
         }
         double[] superfat = belief.superfat();
-        List<Slip> explained = slips.explain(lift(prior.superfat(), superfat));
+        List<Slip> explained = slips.explain(
+                lift(prior.superfat(), superfat), lift(prior, belief, Conditions.FAT_HEAVY), lift(prior, belief, Conditions.WRONG_ALKALI));
         List<ConditionReport> reports = new ArrayList<>();
         for (int c = 0; c < n; c++) {
             reports.add(report(c, prior, belief, shifts.get(c), lines.get(c), explained));
@@ -78,8 +80,11 @@ public final class Diagnostician {
         reports.sort(Comparator.comparing((ConditionReport r) -> !r.condition().hazard())
                 .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
         Set<Finding> known = evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
-        List<NextLook> next = new NextLooks(network, belief).ranked(known, facts.age());
-        return new Diagnosis(reports, evidence, belief.anyHazard(), belief.isBounded(), signStands(facts), Excess.of(superfat), explained, next);
+        NextLooks looks = new NextLooks(network, belief);
+        List<NextLook> next = looks.ranked(known, facts.age(), SignHistory.calmTest(facts.log()).isPresent());
+        boolean stands = signStands(facts);
+        return new Diagnosis(reports, evidence, belief.anyHazard(), belief.isBounded(), stands, Excess.of(superfat), explained, next,
+                !stands && looks.couldFree(known, facts.age()));
     }
 
     private static boolean signStands(BatchFacts facts) {
@@ -105,6 +110,12 @@ public final class Diagnostician {
         return belief.after(variable, measured.likelihood(finding, variable, item.value().getAsDouble()));
     }
 
+    /** How many times as likely as before a condition is, against its absence; 1 where the knowledge does not speak of it. */
+    private double lift(Belief before, Belief after, Condition condition) {
+        int c = network.conditions().indexOf(condition);
+        return c < 0 ? 1 : Weight.odds(clamp(after.of(c))) / Weight.odds(clamp(before.of(c)));
+    }
+
     private static double[] lift(double[] before, double[] after) {
         double[] lift = new double[before.length];
         for (int level = 0; level < lift.length; level++) {
@@ -126,11 +137,11 @@ public final class Diagnostician {
         List<Cause> causes = condition.equals(Conditions.LYE_HEAVY)
                 ? slips.stream()
                         .filter(s -> s.excess() > 0.02)
-                        .map(s -> new Cause(s.words(), s.arithmetic(), OptionalDouble.of(s.probability())))
+                        .map(s -> new Cause(s.words(), s.arithmetic(), s.check(), OptionalDouble.of(s.probability())))
                         .toList()
                 : shifts.stream()
                         .filter(l -> l.weight().decibans() > 0)
-                        .map(l -> new Cause(l.words(), l.reason(), OptionalDouble.empty()))
+                        .map(l -> new Cause(l.words(), l.reason(), Optional.empty(), OptionalDouble.empty()))
                         .toList();
         return new ConditionReport(
                 condition, belief.of(c), new Ledger(start, lines), causes, knowledge.remedy(condition));

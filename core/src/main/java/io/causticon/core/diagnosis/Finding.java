@@ -16,6 +16,8 @@ import java.util.stream.Stream;
  * @param look how to find out, as an instruction
  * @param minutes how long that takes
  * @param from age of the batch from which it can be looked at
+ * @param until age up to which it can
+ * @param takes how long one waits for the answer, beside the minutes of work
  * @param absenceClears whether its absence may count against a hazard; a pH strip's may not
  * @param alsoCalled other words for it in the quick line
  */
@@ -27,6 +29,8 @@ public record Finding(
         String look,
         int minutes,
         Duration from,
+        Duration until,
+        Duration takes,
         boolean absenceClears,
         List<String> alsoCalled) {
 
@@ -53,13 +57,29 @@ public record Finding(
         }
     }
 
+    /** Longer than anything is kept. */
+    private static final Duration FOR_GOOD = Duration.ofDays(36_500);
+
     static Finding of(String id, Group group, String words, String absent, String look, int minutes, double days) {
-        Duration from = Duration.ofMinutes((long) (days * Duration.ofDays(1).toMinutes()));
-        return new Finding(id, words, absent, group, look, minutes, from, true, List.of());
+        return new Finding(id, words, absent, group, look, minutes, days(days), FOR_GOOD, Duration.ZERO, true, List.of());
+    }
+
+    private static Duration days(double days) {
+        return Duration.ofMinutes((long) (days * Duration.ofDays(1).toMinutes()));
     }
 
     Finding called(String... otherWords) {
-        return new Finding(id, words, absent, group, look, minutes, from, absenceClears, List.of(otherWords));
+        return new Finding(id, words, absent, group, look, minutes, from, until, takes, absenceClears, List.of(otherWords));
+    }
+
+    /** It can be looked at up to an age of so many days. */
+    Finding until(double days) {
+        return new Finding(id, words, absent, group, look, minutes, from, days(days), takes, absenceClears, alsoCalled);
+    }
+
+    /** Its answer takes so many days. */
+    Finding answeredIn(int days) {
+        return new Finding(id, words, absent, group, look, minutes, from, until, Duration.ofDays(days), absenceClears, alsoCalled);
     }
 
     /** Whether it is known by a number, which says more than whether it was there. */
@@ -74,6 +94,6 @@ public record Finding(
 
     /** Its absence says nothing in favour of the bar. */
     Finding neverClears() {
-        return new Finding(id, words, absent, group, look, minutes, from, false, alsoCalled);
+        return new Finding(id, words, absent, group, look, minutes, from, until, takes, false, alsoCalled);
     }
 }

@@ -76,7 +76,7 @@ public final class Findings {
     }
 
     private static Finding finding(CSVRecord row) {
-        Finding finding = Finding.of(
+        Finding always = Finding.of(
                 row.get("id"),
                 Finding.Group.valueOf(row.get("group")),
                 row.get("words"),
@@ -84,6 +84,8 @@ public final class Findings {
                 row.get("look"),
                 Integer.parseInt(row.get("minutes")),
                 Double.parseDouble(row.get("from_day")));
+        Finding finding = row.get("to_day").isBlank() ? always : always.until(Double.parseDouble(row.get("to_day")));
+        finding = row.get("answer_days").isBlank() ? finding : finding.answeredIn(Integer.parseInt(row.get("answer_days")));
         String also = row.get("also_called");
         Finding called = also.isBlank() ? finding : finding.called(also.split("\\s*,\\s*"));
         return "no".equals(row.get("absence_clears")) ? called.neverClears() : called;

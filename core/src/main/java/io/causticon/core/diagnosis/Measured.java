@@ -16,6 +16,9 @@ final class Measured {
 
     private static final double SHARE = .15;
 
+    /** What a titration that went wrong finds, on average: large mistakes are rarer than small ones. Per cent of NaOH (a judgement). */
+    private static final double BLUNDER = .25;
+
     /** What a sample holds that met a pocket, on average; per cent of NaOH (a judgement). */
     private static final double IN_A_POCKET = 1;
 
@@ -27,9 +30,7 @@ final class Measured {
 
     private static final double ANYTHING_TO = 13;
 
-    /** Per cent of NaOH, and pH: what a bar of ten points too much shows. */
-    private static final double MOST_TITRATED = 1;
-
+    /** What a bar of ten points too much shows; more alkali hardly raises it. */
     private static final double MOST_METERED = 11.4;
 
     private final Network network;
@@ -55,21 +56,33 @@ final class Measured {
         double[] fails = network.fails(finding, variable);
         boolean titrated = network.findings().get(finding).equals(Findings.FREE_ALKALI);
         // A higher reading is never less of a sign: beyond these it could only be taken for a fault of the instrument.
-        double read = Math.min(value, titrated ? MOST_TITRATED : MOST_METERED);
+        double read = Math.min(value, titrated ? expected(0) : MOST_METERED);
         double[] likelihood = new double[of.states()];
         for (int s = 0; s < likelihood.length; s++) {
             int withoutExcess = s - of.level(s) + of.levels - 1;
-            double other = 1 - (1 - network.leak(finding)) * (fails == null ? 1 : fails[withoutExcess]);
+            double leak = network.leak(finding);
+            double other = (1 - leak) * (1 - (fails == null ? 1 : fails[withoutExcess]));
             double body = titrated ? titrated(read, of.level(s)) : metered(read, of.level(s));
-            double elsewhere = titrated ? Math.exp(-read / IN_A_POCKET) / IN_A_POCKET : 1 / (ANYTHING_TO - ANYTHING_FROM);
-            likelihood[s] = (1 - other) * body + other * elsewhere;
+            double anything = 1 / (ANYTHING_TO - ANYTHING_FROM);
+            likelihood[s] = (1 - leak - other) * body
+                    + leak * (titrated ? exponential(read, BLUNDER) : anything)
+                    + other * (titrated ? exponential(read, IN_A_POCKET) : anything);
         }
         return likelihood;
     }
 
+    private static double exponential(double value, double mean) {
+        return Math.exp(-value / mean) / mean;
+    }
+
     private double titrated(double percent, int level) {
-        double expected = 100 * SuperfatLevels.excess(level) * naohNeeded / grams;
+        double expected = expected(level);
         return new NormalDistribution(expected, DROP + SHARE * expected).density(percent);
+    }
+
+    /** Free alkali, per cent of NaOH in the soap. */
+    private double expected(int level) {
+        return 100 * SuperfatLevels.excess(level) * naohNeeded / grams;
     }
 
     private double metered(double ph, int level) {

@@ -8,19 +8,21 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Ranks what to look at next by the information it is expected to give: first about whether there is any hazard, then, at a tenth of
- * the weight, about the leading condition. A look that costs more time must give more.
+ * Ranks what to look at next by how much better the batch would be decided on afterwards, less the effort. What would change no decision is not
+ * offered, however much it would tell.
  */
 final class NextLooks {
 
-    private static final double WEIGHT_OF_COSMETICS = 0.1;
-    private static final double MINUTES_THAT_HALVE = 120;
     /** More than this nobody reads. */
     private static final int MOST = 8;
 
-    private static final double WORTH_LOOKING = 1e-4;
+    /** Minutes of a maker's time. */
+    private static final double WORTH_LOOKING = .5;
+
+    /** So long a batch may have to wait for its first day of a look. */
+    private static final Duration LONGEST_WAIT = Duration.ofDays(14);
+
     private static final Interval CERTAIN = Interval.between(1e-9, 1 - 1e-9);
-    private static final double LN_2 = Math.log(2);
 
     private final Network network;
     private final Belief belief;
@@ -32,20 +34,29 @@ final class NextLooks {
         this.leader = leader();
     }
 
-    List<NextLook> ranked(Set<Finding> known, Duration age) {
-        List<Scored> scored = new ArrayList<>();
+    /** @param tested whether a calm test is there already */
+    List<NextLook> ranked(Set<Finding> known, Duration age, boolean tested) {
+        List<NextLook> looks = new ArrayList<>();
         for (int f = 0; f < network.findings().size(); f++) {
             Finding finding = network.findings().get(f);
             if (!known.contains(finding) && isOffered(finding, age)) {
-                scored.add(score(f));
+                looks.add(worth(f, age, tested));
             }
         }
-        return scored.stream()
-                .filter(s -> s.score() > WORTH_LOOKING)
-                .sorted(Comparator.comparingDouble(Scored::score).reversed())
+        return looks.stream()
+                .filter(l -> l.worth() > WORTH_LOOKING)
+                .sorted(Comparator.comparingDouble(NextLook::worth).reversed())
                 .limit(MOST)
-                .map(s -> told(s.look()))
+                .map(this::told)
                 .toList();
+    }
+
+    /** Whether there is one look whose calm outcome would let the batch go, as far as its hazards are concerned. */
+    boolean couldFree(Set<Finding> known, Duration age) {
+        return Stakes.frees(belief.anyHazard())
+                || network.findings().stream()
+                        .filter(f -> !known.contains(f) && isOffered(f, age))
+                        .anyMatch(f -> Stakes.frees(belief.outlook(network.indexOf(f), leader).hazardIfNot()));
     }
 
     /** Its outcomes are told for the condition that they move most, of those that bring it about. */
@@ -57,7 +68,7 @@ final class NextLooks {
                 Belief.Outlook outlook = belief.outlook(f, c);
                 if (moves(outlook.conditionIfNot(), outlook.conditionIfFound()) > moves(best.ifNot(), best.ifFound())) {
                     best = new NextLook(
-                            look.finding(), look.information(), look.likely(), network.conditions().get(c), outlook.conditionIfFound(), outlook.conditionIfNot());
+                            look.finding(), look.worth(), look.delay(), look.likely(), network.conditions().get(c), outlook.conditionIfFound(), outlook.conditionIfNot());
                 }
             }
         }
@@ -72,7 +83,8 @@ final class NextLooks {
     private boolean isOffered(Finding finding, Duration age) {
         boolean pot = finding.group() == Finding.Group.POT;
         boolean touchedTooSoon = touchesSkin(finding) && belief.anyHazard() > Diagnosis.CALM_ENOUGH_TO_TOUCH;
-        return !pot && !touchedTooSoon && finding.absenceClears() && age.compareTo(finding.from()) >= 0;
+        boolean inTime = finding.from().minus(age).compareTo(LONGEST_WAIT) <= 0 && age.compareTo(finding.until()) <= 0;
+        return !pot && !touchedTooSoon && finding.absenceClears() && inTime;
     }
 
     /** Whether somebody washes with it, tastes it or is touched by it. */
@@ -80,27 +92,20 @@ final class NextLooks {
         return finding.group() == Finding.Group.USE || finding.group() == Finding.Group.SKIN && !finding.isMeasured();
     }
 
-    private record Scored(NextLook look, double score) {}
-
-    private Scored score(int f) {
+    private NextLook worth(int f, Duration age, boolean tested) {
         Belief.Outlook outlook = belief.outlook(f, leader);
-        double likely = outlook.likely();
-        double aboutHazard = gain(belief.anyHazard(), likely, outlook.hazardIfFound(), outlook.hazardIfNot());
-        double aboutLeader = gain(belief.of(leader), likely, outlook.conditionIfFound(), outlook.conditionIfNot());
         Finding finding = network.findings().get(f);
-        NextLook look = new NextLook(
-                finding, aboutHazard, likely, network.conditions().get(leader), outlook.conditionIfFound(), outlook.conditionIfNot());
-        double patience = Math.pow(2, -finding.minutes() / MINUTES_THAT_HALVE);
-        return new Scored(look, (aboutHazard + WEIGHT_OF_COSMETICS * aboutLeader) * patience);
-    }
-
-    /** Expected drop of entropy, bits. */
-    private static double gain(double before, double likely, double ifFound, double ifNot) {
-        return entropy(before) - likely * entropy(ifFound) - (1 - likely) * entropy(ifNot);
-    }
-
-    private static double entropy(double p) {
-        return p <= 0 || p >= 1 ? 0 : -(p * Math.log(p) + (1 - p) * Math.log(1 - p)) / LN_2;
+        double likely = outlook.likely();
+        double now = belief.anyHazard();
+        double gain = Stakes.ofHazards(now) - likely * Stakes.ofHazards(outlook.hazardIfFound()) - (1 - likely) * Stakes.ofHazards(outlook.hazardIfNot());
+        if (!network.conditions().get(leader).hazard()) {
+            gain += Stakes.ofLooks(belief.of(leader)) - likely * Stakes.ofLooks(outlook.conditionIfFound()) - (1 - likely) * Stakes.ofLooks(outlook.conditionIfNot());
+        }
+        double first = tested || !Diagnosis.TESTS.contains(finding) ? 0 : Stakes.ofTheFirstTest(1 - likely, outlook.hazardIfNot());
+        Duration delay = finding.from().compareTo(age) > 0 ? finding.from().minus(age).plus(finding.takes()) : finding.takes();
+        NextLook look = new NextLook(finding, gain + first, delay, likely, network.conditions().get(leader), outlook.conditionIfFound(), outlook.conditionIfNot());
+        return new NextLook(
+                finding, look.worth() - Stakes.effort(look, now), delay, likely, look.about(), look.ifFound(), look.ifNot());
     }
 
     /** The condition that outcomes are told for: the likeliest hazard while any is open, else the likeliest of all. */

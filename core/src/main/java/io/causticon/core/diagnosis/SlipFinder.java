@@ -2,29 +2,22 @@ package io.causticon.core.diagnosis;
 
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.mould.Mould;
 import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.quantity.Estimate;
-import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.wording.Phrase;
-import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
- * Which single slip explains an excess of alkali, or a softness? Every slip is a hypothesis with the superfat it would lead to.
+ * Which single slip explains an excess of alkali, or a softness? Every slip is a hypothesis with the superfat and the mass it would lead to.
  * Before any test the hypotheses give the distribution of the superfat; after the tests they share out what was found.
  */
 final class SlipFinder {
-
-    /** Spread of the mass that bars account for: what sticks to vessels and dries off. */
-    private static final double MASS_SPREAD = 0.04;
 
     /** Of a superfat whose weights nobody wrote down, one standard deviation (a judgement: two per cent of the lye or of a fat). */
     private static final double UNLOGGED_SPREAD = 0.02;
@@ -35,35 +28,35 @@ final class SlipFinder {
     /** Of each level: nothing is so sure that no test could speak against it. */
     private static final double LEAST = 1e-7;
 
-    private static final double USUAL_LOSS = 0.03;
-    private static final Duration FRESH = Duration.ofDays(3);
-    private static final double LEAST_LIKELIHOOD = 1e-6;
+    /** What would have run over the mould, or left most of it empty, would have been seen (a judgement). */
+    private static final double RUNS_OVER = 1.25;
+
+    private static final double HALF_EMPTY = 0.6;
+    private static final double WOULD_BE_SEEN = 0.2;
+
+    /** A superfat from here on is felt. */
+    private static final double MUCH_FAT = 0.12;
 
     private final BatchFacts facts;
     private final List<Hypothesis> hypotheses;
+    private final PotMass mass;
 
-    /** Of each of them, how its superfat spreads over the levels. */
+    /** Of each of them, how its superfat spreads over the levels, and how likely it is before any test. */
     private final List<double[]> spread;
 
-    private SlipFinder(BatchFacts facts, List<Hypothesis> hypotheses) {
+    private final double[] weight;
+
+    private SlipFinder(BatchFacts facts, List<Hypothesis> hypotheses, PotMass mass) {
         this.facts = facts;
         this.hypotheses = hypotheses;
+        this.mass = mass;
         this.spread = hypotheses.stream().map(h -> SuperfatLevels.of(superfat(h))).toList();
+        this.weight = hypotheses.stream().mapToDouble(h -> h.rate() * mass.agreement(h) * plausibility(h.weights())).toArray();
     }
 
-    /**
-     * A slip before it is weighed against tests.
-     *
-     * @param kind what sort
-     * @param words what happened
-     * @param how what it changed, with numbers
-     * @param weight how often such a slip happens, against the others
-     * @param weights what would then be in the pot
-     */
-    record Hypothesis(Slip.Kind kind, Phrase words, Phrase how, double weight, Weights weights) {}
-
     static SlipFinder of(BatchFacts facts, KnownVessels vessels) {
-        return new SlipFinder(facts, new SlipHypotheses(facts, vessels).all());
+        PotMass mass = PotMass.of(facts);
+        return new SlipFinder(facts, SlipHypotheses.of(facts, vessels, mass), mass);
     }
 
     /** How likely each level of the superfat is before any test; sums to one. */
@@ -71,10 +64,9 @@ final class SlipFinder {
         double[] levels = new double[SuperfatLevels.COUNT];
         double all = 0;
         for (int i = 0; i < hypotheses.size(); i++) {
-            double weight = weight(hypotheses.get(i));
-            all += weight;
+            all += weight[i];
             for (int level = 0; level < levels.length; level++) {
-                levels[level] += weight * spread.get(i)[level];
+                levels[level] += weight[i] * spread.get(i)[level];
             }
         }
         for (int level = 0; level < levels.length; level++) {
@@ -83,39 +75,83 @@ final class SlipFinder {
         return levels;
     }
 
-    private double weight(Hypothesis h) {
-        return h.weight() * agreement(h);
+    /** A mould that was filled as planned speaks against much more or much less than was logged. */
+    private double plausibility(Weights weights) {
+        Mould mould = facts.plan().mould();
+        if (mould == null) {
+            return 1;
+        }
+        double logged = facts.asWeighed().weights().total().grams();
+        double room = mould.capacity().grams();
+        boolean fits = logged <= room * RUNS_OVER && logged >= room * HALF_EMPTY;
+        double change = weights.total().grams() / logged;
+        return fits && (change * logged > room * RUNS_OVER || change < HALF_EMPTY) ? WOULD_BE_SEEN : 1;
     }
 
     /**
      * Shares out the probability among the slips.
      *
      * @param lift how many times as likely as before each level of the superfat is after the tests
+     * @param fatLeft how many times as likely as before it is that too much fat was left
+     * @param otherAlkali how many times as likely as before it is that the other alkali was taken
      */
-    List<Slip> explain(double[] lift) {
-        double[] posterior = new double[hypotheses.size()];
-        double sum = 0;
-        for (int i = 0; i < posterior.length; i++) {
+    List<Slip> explain(double[] lift, double fatLeft, double otherAlkali) {
+        List<Weighed> groups = groups(lift, fatLeft, otherAlkali);
+        double all = groups.stream().mapToDouble(g -> g.sum).sum();
+        groups.sort(Comparator.comparingDouble((Weighed g) -> g.sum).reversed());
+        List<Slip> slips = new ArrayList<>();
+        for (int i = 0; i < groups.size(); i++) {
+            Optional<Hypothesis> next = i + 1 < groups.size() ? Optional.of(groups.get(i == 0 ? 1 : 0).likeliest) : Optional.empty();
+            slips.add(slip(groups.get(i).likeliest, next, groups.get(i).sum / all));
+        }
+        return slips;
+    }
+
+    /** One slip in all its amounts: how much speaks for it, and in which amount most. */
+    private static final class Weighed {
+        private Hypothesis likeliest;
+        private double most;
+        private double sum;
+
+        Weighed(Hypothesis first) {
+            this.likeliest = first;
+        }
+
+        void add(Hypothesis h, double posterior) {
+            sum += posterior;
+            if (posterior > most) {
+                most = posterior;
+                likeliest = h;
+            }
+        }
+    }
+
+    private List<Weighed> groups(double[] lift, double fatLeft, double otherAlkali) {
+        List<Weighed> groups = new ArrayList<>();
+        for (int i = 0; i < hypotheses.size(); i++) {
+            Hypothesis h = hypotheses.get(i);
             double agrees = 0;
             for (int level = 0; level < lift.length; level++) {
                 agrees += spread.get(i)[level] * lift[level];
             }
-            posterior[i] = weight(hypotheses.get(i)) * agrees;
-            sum += posterior[i];
+            Weighed group = groups.stream().filter(g -> g.likeliest.isSameSlipAs(h)).findFirst().orElseGet(() -> {
+                Weighed fresh = new Weighed(h);
+                groups.add(fresh);
+                return fresh;
+            });
+            double soft = h.kind() == Slip.Kind.WRONG_ALKALI ? otherAlkali : superfat(h).value() > MUCH_FAT ? fatLeft : 1;
+            group.add(h, weight[i] * agrees * soft);
         }
-        double all = sum;
-        return IntStream.range(0, posterior.length)
-                .mapToObj(i -> slip(hypotheses.get(i), posterior[i] / all))
-                .sorted(Comparator.comparingDouble(Slip::probability).reversed())
-                .toList();
+        return groups;
     }
 
-    private Slip slip(Hypothesis h, double probability) {
+    private Slip slip(Hypothesis h, Optional<Hypothesis> next, double probability) {
         Estimate superfat = superfat(h);
         Phrase arithmetic = h.how().then(
                 "; ",
                 Phrase.of("superfat planned {}, then {}", facts.plan().formula().superfat(), Share.fraction(superfat.value())));
-        return new Slip(h.kind(), h.words(), arithmetic, superfat, superfat.probabilityBelow(0), probability);
+        Optional<Phrase> check = next.map(other -> SlipCheck.between(h, superfat, other, superfat(other), mass.isKnown()));
+        return new Slip(h.kind(), h.words(), arithmetic, superfat, superfat.probabilityBelow(0), check, probability);
     }
 
     private Estimate superfat(Hypothesis h) {
@@ -127,26 +163,5 @@ final class SlipFinder {
         return facts.asWeighed().isComplete()
                 ? weighed
                 : new Estimate(weighed.value(), Math.hypot(weighed.standardDeviation(), UNLOGGED_SPREAD));
-    }
-
-    /** How well the mass of the fresh bars agrees with the slip; 1 where nothing is known. */
-    private double agreement(Hypothesis h) {
-        return massOfBars()
-                .map(found -> {
-                    double expected = h.weights().total().grams() * (1 - USUAL_LOSS);
-                    return density((found.grams() / expected - 1) / MASS_SPREAD);
-                })
-                .orElse(1.0);
-    }
-
-    private Optional<Mass> massOfBars() {
-        return facts.log().last(Entry.Cut.class).filter(c -> c.entry().bars() > 1).flatMap(cut -> facts.log()
-                .first(Entry.BarWeighed.class)
-                .filter(b -> Duration.between(cut.at(), b.at()).compareTo(FRESH) <= 0)
-                .map(b -> b.entry().mass().times(cut.entry().bars())));
-    }
-
-    private static double density(double sigmas) {
-        return Math.max(LEAST_LIKELIHOOD, new NormalDistribution().density(sigmas));
     }
 }

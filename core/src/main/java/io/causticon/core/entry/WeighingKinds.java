@@ -48,6 +48,15 @@ final class WeighingKinds {
             .way((text, context) -> weighing(text, context).filter(m -> m.entry() instanceof Entry.WeighedAgain))
             .notOnStrip();
 
+    private static final EntryKind<Entry.PotWeighed> POT_WEIGHED = EntryKind.of(Entry.PotWeighed.class, "pot-weighed")
+            .tells(Tells.WEIGHTS)
+            .words((p, n) -> Phrase.of("all in the pot: {}", p.mass()))
+            .typed((p, pen) -> "pot " + pen.mass(p.mass()))
+            .phrase(
+                    "(?:full\\s+)?pot\\s+(" + AMOUNT + ")",
+                    (m, c) -> new Entry.PotWeighed(Patterns.mass("pot", m.group(1), EntryCheck.HEAVIEST_POT, c)))
+            .notOnStrip();
+
     private static final EntryKind<Entry.RestScaled> REST_SCALED = EntryKind.of(Entry.RestScaled.class, "rest-scaled")
             .tells(Tells.WEIGHTS)
             .words((s, n) -> Phrase.of("the rest scaled by {}", new Exactly(s.factor(), 3)))
@@ -66,7 +75,7 @@ final class WeighingKinds {
                     (m, c) -> new Entry.BarWeighed(Patterns.mass("bar", m.group(1), EntryCheck.HEAVIEST_BAR, c)))
             .on(OnStrip.CURVE);
 
-    static final List<EntryKind<?>> ALL = List.of(WEIGHED, WEIGHED_AGAIN, REST_SCALED, BAR_WEIGHED);
+    static final List<EntryKind<?>> ALL = List.of(POT_WEIGHED, WEIGHED, WEIGHED_AGAIN, REST_SCALED, BAR_WEIGHED);
 
     private WeighingKinds() {}
 

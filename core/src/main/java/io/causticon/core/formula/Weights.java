@@ -80,4 +80,8 @@ public record Weights(
     public Weights withNaoh(Mass otherNaoh) {
         return new Weights(fats, otherNaoh, koh, liquids, additives);
     }
+
+    public Weights withKoh(Mass otherKoh) {
+        return new Weights(fats, naoh, otherKoh, liquids, additives);
+    }
 }

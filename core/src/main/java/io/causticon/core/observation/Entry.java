@@ -22,6 +22,9 @@ public sealed interface Entry {
     /** Something that was weighed already was put on the scale a second time, to compare; it does not add up. */
     record WeighedAgain(Weighable what, Mass mass) implements Entry {}
 
+    /** What is in the full pot was weighed, its own mass taken off: all that went in up to now. */
+    record PotWeighed(Mass mass) implements Entry {}
+
     /** The maker is ready for lye: what was looked at before. */
     record ReadyForLye(List<String> checks) implements Entry {
 

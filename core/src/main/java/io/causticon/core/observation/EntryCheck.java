@@ -20,6 +20,9 @@ public final class EntryCheck {
     /** More than this of one thing does not fit the scales and pots of a workshop. */
     public static final Mass HEAVIEST = Mass.grams(50_000);
 
+    /** Everything in one pot. */
+    public static final Mass HEAVIEST_POT = Mass.grams(150_000);
+
     public static final Mass HEAVIEST_BAR = Mass.grams(2000);
 
     /** Seconds; beyond that the blender would be hot. */
@@ -115,6 +118,8 @@ public final class EntryCheck {
             mass(e.what().id(), e.mass(), HEAVIEST);
         } else if (entry instanceof Entry.WeighedAgain e) {
             mass(e.what().id(), e.mass(), HEAVIEST);
+        } else if (entry instanceof Entry.PotWeighed e) {
+            mass("pot", e.mass(), HEAVIEST_POT);
         } else if (entry instanceof Entry.RestScaled e) {
             within("The factor of the rest", e.factor(), SCALING);
         } else if (entry instanceof Entry.PortionFed e) {

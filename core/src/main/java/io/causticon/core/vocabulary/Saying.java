@@ -26,7 +26,7 @@ record Saying(String finding, String said) {
 
     /** @throws IllegalArgumentException if a saying means a finding that there is not */
     static List<Saying> of(String table) {
-        return Table.rows(table).stream().map(Saying::of).toList();
+        return WordTable.rows(table).stream().map(Saying::of).toList();
     }
 
     private static Saying of(CSVRecord row) {

@@ -62,7 +62,7 @@ final class TradeAnalyzers {
 
     private static SynonymMap spellings() {
         SynonymMap.Builder spellings = new SynonymMap.Builder(true);
-        for (CSVRecord row : Table.rows("spellings.csv")) {
+        for (CSVRecord row : WordTable.rows("spellings.csv")) {
             spellings.add(new CharsRef(row.get("written")), new CharsRef(row.get("meant")), false);
         }
         return built(spellings);
@@ -72,7 +72,7 @@ final class TradeAnalyzers {
     private static SynonymMap concepts() {
         SynonymMap.Builder concepts = new SynonymMap.Builder(true);
         SynonymMap spellings = spellings();
-        for (CSVRecord row : Table.rows("concepts.csv")) {
+        for (CSVRecord row : WordTable.rows("concepts.csv")) {
             for (String word : row.get("words").split(" ")) {
                 for (String stem : stemsOf(word, spellings)) {
                     concepts.add(new CharsRef(stem), new CharsRef("=" + row.get("concept")), false);

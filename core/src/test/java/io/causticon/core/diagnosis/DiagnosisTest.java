@@ -161,7 +161,12 @@ class DiagnosisTest {
         @Test
         void aHigherReadingIsNeverLessOfASign() {
             assertThat(calm().log("day 9 pen 14").diagnosis().anyHazard()).isEqualTo(calm().log("day 9 pen 11.4").diagnosis().anyHazard());
-            assertThat(calm().log("day 9 titrate 20").diagnosis().anyHazard()).isEqualTo(calm().log("day 9 titrate 1").diagnosis().anyHazard());
+            double before = 0;
+            for (double titrated : new double[] {.1, .15, .2, .3, .4, .5, .7, 1, 1.5, 2, 3, 4, 5, 7, 10, 15, 20}) {
+                double hazard = calm().log("day 9 titrate " + titrated).diagnosis().anyHazard();
+                assertThat(hazard).as("titrated %s %%", titrated).isGreaterThanOrEqualTo(before);
+                before = hazard;
+            }
         }
 
         @Test
@@ -466,20 +471,44 @@ class DiagnosisTest {
 
         @Test
         void neverProposeAStripAndNothingThatTouchesSkinWhileAHazardIsLikely() {
-            assertThat(burning().diagnosis().next())
+            Diagnosis open = calm().log("day 9 see thick crust").diagnosis();
+            assertThat(open.anyHazard()).isBetween(0.05, 0.5);
+            assertThat(open.next())
                     .extracting(NextLook::finding)
                     .isNotEmpty()
-                    .doesNotContain(Findings.STRIP_HIGH, Findings.ZAP, Findings.SKIN_TIGHT, Findings.named("one-tester"), Findings.named("stings-in-one-place"))
+                    .doesNotContain(Findings.STRIP_HIGH, Findings.WASH_BURNS, Findings.ZAP, Findings.SKIN_TIGHT, Findings.named("one-tester"), Findings.named("stings-in-one-place"))
                     .noneMatch(f -> f.group() == Finding.Group.USE);
+        }
+
+        @Test
+        void areNotProposedWhereNothingWouldFreeTheBatch() {
+            Diagnosis burning = burning().diagnosis();
+            assertThat(burning.next()).isEmpty();
+            assertThat(burning.lookCouldFree()).isFalse();
+            assertThat(calm().log("day 9 wash calm").diagnosis().lookCouldFree()).isTrue();
+        }
+
+        @Test
+        void beginWithATestWhereThereIsNone() {
+            assertThat(calm().log("day 9 touch firm").diagnosis().next().get(0).finding()).isIn(Findings.FREE_ALKALI, Findings.METER_HIGH, Findings.WASH_BURNS);
+        }
+
+        @Test
+        void areNotOfATimeThatIsPastAndSayHowLongTheyTake() {
+            Cases young = calm().log("@+3h core 93", "@+3h see dome", "@+4h touch firm");
+            assertThat(calm().log("day 9 see cracked top").diagnosis().next()).extracting(NextLook::finding).doesNotContain(Findings.named("hot-outside"));
+            assertThat(young.diagnosis().next())
+                    .isNotEmpty()
+                    .allSatisfy(n -> assertThat(n.delay().plus(young.facts().age())).isGreaterThanOrEqualTo(n.finding().from()));
         }
 
         @Test
         void tellTheirOutcomesForWhatTheyMoveMost() {
             NextLook top = calm().log("day 9 wash calm", "day 9 see cracked top").diagnosis().next().stream()
-                    .filter(n -> n.finding().equals(Findings.OIL_LAYER))
+                    .filter(n -> n.finding().equals(Findings.named("rough-holes")))
                     .findFirst()
                     .orElseThrow();
-            assertThat(top.about()).isEqualTo(Conditions.SEPARATION);
+            assertThat(top.about().id()).isEqualTo("heat-tunnels");
             assertThat(top.ifFound()).isGreaterThan(20 * top.ifNot());
         }
 

@@ -22,6 +22,7 @@ import java.util.List;
  * @param calm whether it may be released
  * @param alarming whether it is held, or a hazard is open
  * @param gate what it must have to be released
+ * @param noLook why no look is offered, or what the only use of one is; empty where looks help
  * @param next the most telling next look
  * @param further other looks
  * @param causes what would explain the leading hazard or condition
@@ -47,6 +48,7 @@ record CasebookPage(
         boolean calm,
         boolean alarming,
         List<Wanted> gate,
+        String noLook,
         List<Look> next,
         List<Look> further,
         List<Explanation> causes,
@@ -101,6 +103,6 @@ record CasebookPage(
     /** One thing that a release wants, and whether it is there. */
     record Wanted(boolean met, String words) {}
 
-    /** One cause with its arithmetic. */
-    record Explanation(String words, String arithmetic, String probability) {}
+    /** One cause with its arithmetic, and the check that tells it from the next. */
+    record Explanation(String words, String arithmetic, String check, String probability) {}
 }

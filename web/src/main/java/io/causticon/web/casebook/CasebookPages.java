@@ -80,6 +80,7 @@ class CasebookPages {
                 gate.isOpen(),
                 batch.isHeld() && !gate.isOpen() || diagnosis.isOpen() || diagnosis.signStands(),
                 gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
+                noLook(diagnosis),
                 looks.stream().limit(1).toList(),
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
                 causes(leader, formats),
@@ -203,16 +204,33 @@ class CasebookPages {
     }
 
     private static CasebookPage.Look look(NextLook next) {
-        int minutes = next.finding().minutes();
         return new CasebookPage.Look(
                 next.finding().id(),
                 next.finding().words(),
                 next.finding().look(),
-                minutes < 60 ? "about " + minutes + " min" : "about " + minutes / 60 + " h",
+                effort(next),
                 next.about().name(),
                 Formats.probability(next.ifFound()),
                 next.finding().absent(),
                 Formats.probability(next.ifNot()));
+    }
+
+    private static String effort(NextLook next) {
+        int minutes = next.finding().minutes();
+        String work = minutes < 60 ? "about " + minutes + " min" : "about " + minutes / 60 + " h";
+        Duration early = next.delay().minus(next.finding().takes());
+        String from = early.isZero() ? "" : ", in " + Formats.duration(early);
+        String answer = next.finding().takes().isZero() ? "" : ", the answer after " + Formats.duration(next.finding().takes());
+        return work + from + answer;
+    }
+
+    /** What is said where no look is offered, or the only use of one is to know how much fat a rebatch wants. */
+    private static String noLook(Diagnosis diagnosis) {
+        boolean titrated = diagnosis.evidence().stream().anyMatch(e -> e.finding().equals(Findings.FREE_ALKALI));
+        if (!diagnosis.lookCouldFree()) {
+            return "Nothing you could look at would free this batch." + (titrated ? "" : " Titrate only to size the rebatch.");
+        }
+        return diagnosis.next().isEmpty() ? "Nothing you could look at now would change what is done with it." : "";
     }
 
     private static String verdict(Diagnosis diagnosis, boolean held, ReleaseGate gate) {
@@ -253,6 +271,7 @@ class CasebookPages {
                 .forEach(c -> causes.add(new CasebookPage.Explanation(
                         formats.phrase(c.words()),
                         formats.phrase(c.arithmetic()),
+                        c.check().map(formats::phrase).orElse(""),
                         c.probability().isPresent() ? Formats.probability(c.probability().getAsDouble()) : "")));
         return causes;
     }

@@ -41,6 +41,7 @@ class CodecsTest {
                 new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(43.5)),
                 new Entry.LyeIntoFats(),
                 new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(163.2)),
+                new Entry.PotWeighed(Mass.grams(4120)),
                 new Entry.ReadyForLye(List.of()),
                 new Entry.RestScaled(1.037037),
                 new Entry.PortionFed(3, 9),

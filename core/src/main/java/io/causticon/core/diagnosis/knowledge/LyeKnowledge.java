@@ -5,12 +5,12 @@ import static io.causticon.core.diagnosis.Findings.DENTS;
 import static io.causticon.core.diagnosis.Findings.TACKY;
 
 import io.causticon.core.diagnosis.Condition;
+import io.causticon.core.diagnosis.Conditions;
 import io.causticon.core.diagnosis.Knowledge;
 
 /** Which alkali, and how strong it was. */
 final class LyeKnowledge implements Knowledge.Source {
 
-    private static final Condition WRONG_ALKALI = Condition.cosmetic("wrong-alkali", "the other alkali");
     private static final Condition WEAK_ALKALI = Condition.cosmetic("weak-alkali", "weak or old alkali");
 
     @Override
@@ -20,15 +20,15 @@ final class LyeKnowledge implements Knowledge.Source {
     }
 
     private static void wrongAlkali(Knowledge.Builder k) {
-        k.condition(WRONG_ALKALI)
+        k.condition(Conditions.WRONG_ALKALI)
                 .happensTo(.002)
                 .isMetBy(
                         "Potash soap never hardens: keep it as a soft soap or a paste, tested as such. Look into the tubs.",
                         "One tub of lye on the bench at a time; weigh from the labelled one.");
-        k.finding("never-hard").happensAnyway(.012).points(.85).to(WRONG_ALKALI).because("potassium soap stays soft");
-        k.finding(TACKY).points(.55).to(WRONG_ALKALI).because("it draws water");
-        k.finding(DENTS).points(.70).to(WRONG_ALKALI).because("it does not set hard");
-        k.finding(CLINGS).points(.50).to(WRONG_ALKALI).because("it does not let go");
+        k.finding("never-hard").happensAnyway(.012).points(.85).to(Conditions.WRONG_ALKALI).because("potassium soap stays soft");
+        k.finding(TACKY).points(.55).to(Conditions.WRONG_ALKALI).because("it draws water");
+        k.finding(DENTS).points(.70).to(Conditions.WRONG_ALKALI).because("it does not set hard");
+        k.finding(CLINGS).points(.50).to(Conditions.WRONG_ALKALI).because("it does not let go");
     }
 
     private static void weakAlkali(Knowledge.Builder k) {

@@ -5,6 +5,7 @@ import static io.causticon.core.diagnosis.Findings.DENTS;
 import static io.causticon.core.diagnosis.Findings.TACKY;
 
 import io.causticon.core.diagnosis.Condition;
+import io.causticon.core.diagnosis.Conditions;
 import io.causticon.core.diagnosis.Knowledge;
 import io.causticon.core.substance.FattyAcid.Family;
 
@@ -18,7 +19,6 @@ final class UseKnowledge implements Knowledge.Source {
     private static final Condition CRUMBLY = Condition.cosmetic("crumbly", "crumbly without too much alkali");
     private static final Condition SCRATCHY = Condition.cosmetic("scratchy", "scratchy");
     private static final Condition LATHER_STAIN = Condition.cosmetic("stain-on-lather", "colour in the lather");
-    private static final Condition OILY = Condition.cosmetic("fat-heavy", "too much fat left");
 
     private static final double MUCH_CASTOR = .10;
     private static final double VERY_OLEIC = .72;
@@ -111,15 +111,15 @@ final class UseKnowledge implements Knowledge.Source {
     }
 
     private static void fatHeavy(Knowledge.Builder k) {
-        k.condition(OILY)
+        k.condition(Conditions.FAT_HEAVY)
                 .happensTo(.02)
                 .isMetBy(
                         "It is mild and goes stale sooner: use it up within months.",
                         "Weigh the lye twice; a superfat below eight.");
-        k.finding("oily").points(.85).to(OILY).because("fat that found no alkali");
-        k.finding(DENTS).points(.40).to(OILY).because("fat softens it");
-        k.finding("few-bubbles").points(.45).to(OILY).because("fat kills lather");
-        k.finding("orange-dots").points(.25).to(OILY).because("free fat goes stale");
-        k.fact(Facts::muchSuperfat).shifts(OILY).by(10).because("the weights leave as much");
+        k.finding("oily").points(.85).to(Conditions.FAT_HEAVY).because("fat that found no alkali");
+        k.finding(DENTS).points(.40).to(Conditions.FAT_HEAVY).because("fat softens it");
+        k.finding("few-bubbles").points(.45).to(Conditions.FAT_HEAVY).because("fat kills lather");
+        k.finding("orange-dots").points(.25).to(Conditions.FAT_HEAVY).because("free fat goes stale");
+        k.fact(Facts::muchSuperfat).shifts(Conditions.FAT_HEAVY).by(10).because("the weights leave as much");
     }
 }

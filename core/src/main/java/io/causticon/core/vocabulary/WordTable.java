@@ -10,9 +10,9 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /** Tables of words that stand beside the classes of this package. */
-final class Table {
+final class WordTable {
 
-    private Table() {}
+    private WordTable() {}
 
     /**
      * All rows of a table but its head.
@@ -20,7 +20,7 @@ final class Table {
      * @throws IllegalStateException if it is not on the class path
      */
     static List<CSVRecord> rows(String name) {
-        try (InputStream in = Table.class.getResourceAsStream(name)) {
+        try (InputStream in = WordTable.class.getResourceAsStream(name)) {
             if (in == null) {
                 throw new IllegalStateException("Impossible state: " + name + " is not on the class path");
             }

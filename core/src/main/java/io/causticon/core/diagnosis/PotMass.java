@@ -1,0 +1,94 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.quantity.Mass;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
+/**
+ * What the whole batch weighed: in the full pot, or as fresh bars. It tells slips apart that change the mass from those that do not.
+ *
+ * @param found what was found, of all that had gone in up to then; empty where nothing was weighed
+ * @param loss which share of it sticks to vessels and dries off
+ * @param spread one standard deviation, as a share
+ * @param later what had not gone in yet
+ */
+record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
+
+    /** A full pot on a kitchen scale, less what clings to cups (a judgement). */
+    private static final double POT_SPREAD = 0.004;
+
+    /** Of a mass that was put together from a plan (a judgement). */
+    private static final double UNLOGGED_SPREAD = 0.01;
+
+    /** Bars: what sticks to vessels and mould, and what dried off before the first was weighed (a judgement). */
+    private static final double BARS_SPREAD = 0.04;
+
+    private static final double BARS_LOSS = 0.03;
+
+    /** After a slip that nobody thought of the mass may be anything near. */
+    private static final double UNKNOWN_SPREAD = 0.06;
+
+    private static final Duration FRESH = Duration.ofDays(3);
+    private static final double LEAST_LIKELIHOOD = 1e-6;
+    private static final PotMass NOT_WEIGHED = new PotMass(Optional.empty(), 0, 1, Mass.ZERO);
+
+    static PotMass of(BatchFacts facts) {
+        Optional<BatchLog.Timed<Entry.PotWeighed>> pot = facts.log().last(Entry.PotWeighed.class);
+        if (pot.isPresent()) {
+            double spread = facts.asWeighed().isComplete() ? POT_SPREAD : Math.hypot(POT_SPREAD, UNLOGGED_SPREAD);
+            return new PotMass(pot.map(p -> p.entry().mass()), 0, spread, addedAfter(facts, pot.get().at()));
+        }
+        return bars(facts.log()).map(m -> new PotMass(Optional.of(m), BARS_LOSS, BARS_SPREAD, Mass.ZERO)).orElse(NOT_WEIGHED);
+    }
+
+    /** Additives whose adding was logged after the pot stood on the scale. */
+    private static Mass addedAfter(BatchFacts facts, Instant weighed) {
+        return facts.log()
+                .of(Entry.Added.class)
+                .filter(a -> a.at().isAfter(weighed))
+                .flatMap(a -> facts.asWeighed().weights().additives().stream()
+                        .filter(p -> p.additive().id().equals(a.entry().what().id()))
+                        .limit(1)
+                        .map(p -> a.entry().mass() == null ? p.mass() : a.entry().mass()))
+                .reduce(Mass.ZERO, Mass::plus);
+    }
+
+    private static Optional<Mass> bars(BatchLog log) {
+        return log.last(Entry.Cut.class)
+                .filter(c -> c.entry().bars() > 1)
+                .flatMap(cut -> log.first(Entry.BarWeighed.class)
+                        .filter(b -> Duration.between(cut.at(), b.at()).compareTo(FRESH) <= 0)
+                        .map(b -> b.entry().mass().times(cut.entry().bars())));
+    }
+
+    boolean isKnown() {
+        return found.isPresent();
+    }
+
+    /** By how much the whole was heavier than these weights, as found: grams, below nothing where it was lighter; 0 where nothing was weighed. */
+    double gramsMoreThan(Weights weights) {
+        return found.map(f -> f.grams() / (1 - loss) + later.grams() - weights.total().grams()).orElse(0.0);
+    }
+
+    /** How wide a range of masses agrees with what was found, as a share of it. */
+    double width() {
+        return spread * Math.sqrt(2 * Math.PI);
+    }
+
+    /** How well the mass agrees with a slip, as a likelihood; 1 where nothing was weighed. */
+    double agreement(Hypothesis slip) {
+        return found.map(f -> density(f, slip.weights(), slip.kind() == Slip.Kind.UNKNOWN ? Math.hypot(spread, UNKNOWN_SPREAD) : spread)).orElse(1.0);
+    }
+
+    private double density(Mass weighed, Weights weights, double deviation) {
+        double expected = (weights.total().grams() - later.grams()) * (1 - loss);
+        double density = new NormalDistribution(0, deviation).density(weighed.grams() / expected - 1);
+        return Math.max(LEAST_LIKELIHOOD, density);
+    }
+}
