@@ -5,6 +5,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
+import java.time.Duration;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -33,62 +34,64 @@ public final class Diagnostician {
      * @param vessels masses of the workshop's jugs and bowls by name, for tares that were not taken
      */
     public Diagnosis examine(BatchFacts facts, KnownVessels vessels) {
-        SlipFinder slips = SlipFinder.of(facts, vessels);
-        List<Evidence> evidence = EvidenceReader.read(facts);
-        List<List<Ledger.Line>> shifts = new ArrayList<>();
-        double[] prior = new double[network.conditions().size()];
-        for (int c = 0; c < prior.length; c++) {
-            Condition condition = network.conditions().get(c);
-            List<Ledger.Line> lines = factLines(condition, facts);
-            shifts.add(lines);
-            double shift = lines.stream().mapToDouble(l -> l.weight().decibans()).sum();
-            double odds = Weight.odds(clamp(knowledge.rate(condition))) * new Weight(shift).factor();
-            prior[c] = clamp(Weight.probability(odds));
+        Weighing weighing = weigh(facts, vessels);
+        List<ConditionReport> reports = new ArrayList<>();
+        for (int c = 0; c < network.conditions().size(); c++) {
+            reports.add(report(c, weighing));
         }
-        return weigh(facts, slips, evidence, shifts, network.prior(prior, superfat(slips, shifts)));
+        reports.sort(Comparator.comparing((ConditionReport r) -> !r.condition().hazard())
+                .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
+        Belief belief = weighing.belief;
+        Set<Finding> known = weighing.evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
+        NextLooks looks = new NextLooks(network, belief);
+        Duration age = Duration.between(facts.rebatchedAt().orElse(facts.log().begun()), facts.log().begun().plus(facts.age()));
+        boolean stands = SignHistory.of(facts.log()).stream().anyMatch(SignHistory::stands);
+        return new Diagnosis(
+                reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, Excess.of(belief.superfat()), weighing.slips,
+                looks.ranked(known, age, SignHistory.calmTest(facts).isPresent()), !stands && looks.couldFree(known, age));
     }
 
-    private Diagnosis weigh(
-            BatchFacts facts,
-            SlipFinder slips,
-            List<Evidence> evidence,
-            List<List<Ledger.Line>> shifts,
-            Belief prior) {
-        int n = network.conditions().size();
+    /** What came of weighing plan and log: the accounts of each condition, and what is believed at the end. */
+    private record Weighing(
+            List<Evidence> evidence, Belief prior, Belief belief, List<List<Ledger.Line>> shifts, List<List<Ledger.Line>> lines, List<Slip> slips) {}
+
+    private Weighing weigh(BatchFacts facts, KnownVessels vessels) {
+        SlipFinder slips = SlipFinder.of(facts, vessels);
+        List<List<Ledger.Line>> shifts = network.conditions().stream().map(c -> factLines(c, facts)).toList();
+        Optional<Weighing> before = facts.beforeRebatch().map(b -> weigh(b, vessels));
+        double[] superfat = before.map(b -> RebatchedSuperfat.of(facts, b.belief.superfat())).orElseGet(() -> superfat(slips, shifts));
+        Belief prior = network.prior(priors(shifts), superfat);
+        List<Evidence> evidence = EvidenceReader.read(facts);
         List<List<Ledger.Line>> lines = new ArrayList<>();
         shifts.forEach(s -> lines.add(new ArrayList<>(s)));
         Belief belief = prior;
-        Measured measured = new Measured(network, facts.asWeighed().weights());
+        Measured measured = new Measured(network, facts.weightsNow());
         for (Evidence item : evidence) {
             int finding = network.indexOf(item.finding());
             if (finding < 0) {
                 continue;
             }
             Belief after = item.counts() ? after(belief, item, finding, measured) : belief;
-            for (int c = 0; c < n; c++) {
+            for (int c = 0; c < lines.size(); c++) {
                 lines.get(c).add(line(item, c, Weight.between(belief.of(c), after.of(c))));
             }
             belief = after;
         }
-        double[] superfat = belief.superfat();
-        List<Slip> explained = slips.explain(
-                lift(prior.superfat(), superfat), lift(prior, belief, Conditions.FAT_HEAVY), lift(prior, belief, Conditions.WRONG_ALKALI));
-        List<ConditionReport> reports = new ArrayList<>();
-        for (int c = 0; c < n; c++) {
-            reports.add(report(c, prior, belief, shifts.get(c), lines.get(c), explained));
-        }
-        reports.sort(Comparator.comparing((ConditionReport r) -> !r.condition().hazard())
-                .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
-        Set<Finding> known = evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
-        NextLooks looks = new NextLooks(network, belief);
-        List<NextLook> next = looks.ranked(known, facts.age(), SignHistory.calmTest(facts.log()).isPresent());
-        boolean stands = signStands(facts);
-        return new Diagnosis(reports, evidence, belief.anyHazard(), belief.isBounded(), stands, Excess.of(superfat), explained, next,
-                !stands && looks.couldFree(known, facts.age()));
+        // What slip it was is told by what was seen of the first soap.
+        Belief last = belief;
+        List<Slip> explained = before.map(b -> b.slips).orElseGet(() -> slips.explain(
+                lift(prior.superfat(), last.superfat()), lift(prior, last, Conditions.FAT_HEAVY), lift(prior, last, Conditions.WRONG_ALKALI)));
+        return new Weighing(evidence, prior, belief, shifts, lines, explained);
     }
 
-    private static boolean signStands(BatchFacts facts) {
-        return SignHistory.of(facts.log()).stream().anyMatch(SignHistory::stands);
+    private double[] priors(List<List<Ledger.Line>> shifts) {
+        double[] prior = new double[network.conditions().size()];
+        for (int c = 0; c < prior.length; c++) {
+            double shift = shifts.get(c).stream().mapToDouble(l -> l.weight().decibans()).sum();
+            double odds = Weight.odds(clamp(knowledge.rate(network.conditions().get(c)))) * new Weight(shift).factor();
+            prior[c] = clamp(Weight.probability(odds));
+        }
+        return prior;
     }
 
     /** What the weights say, shifted by the facts that speak for or against too much alkali. */
@@ -124,18 +127,13 @@ public final class Diagnostician {
         return lift;
     }
 
-    private ConditionReport report(
-            int c,
-            Belief prior,
-            Belief belief,
-            List<Ledger.Line> shifts,
-            List<Ledger.Line> lines,
-            List<Slip> slips) {
+    private ConditionReport report(int c, Weighing weighing) {
         Condition condition = network.conditions().get(c);
+        List<Ledger.Line> shifts = weighing.shifts.get(c);
         double shifted = shifts.stream().mapToDouble(l -> l.weight().decibans()).sum();
-        double start = 10 * Math.log10(Weight.odds(prior.of(c))) - shifted;
+        double start = 10 * Math.log10(Weight.odds(weighing.prior.of(c))) - shifted;
         List<Cause> causes = condition.equals(Conditions.LYE_HEAVY)
-                ? slips.stream()
+                ? weighing.slips.stream()
                         .filter(s -> s.excess() > 0.02)
                         .map(s -> new Cause(s.words(), s.arithmetic(), s.check(), OptionalDouble.of(s.probability())))
                         .toList()
@@ -144,7 +142,7 @@ public final class Diagnostician {
                         .map(l -> new Cause(l.words(), l.reason(), Optional.empty(), OptionalDouble.empty()))
                         .toList();
         return new ConditionReport(
-                condition, belief.of(c), new Ledger(start, lines), causes, knowledge.remedy(condition));
+                condition, weighing.belief.of(c), new Ledger(start, weighing.lines.get(c)), causes, knowledge.remedy(condition));
     }
 
     private Ledger.Line line(Evidence item, int c, Weight weight) {

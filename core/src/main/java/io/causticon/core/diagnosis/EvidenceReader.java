@@ -58,11 +58,13 @@ final class EvidenceReader {
         this.begun = begun;
     }
 
-    /** All evidence in the order in which it came. */
+    /** All evidence in the order in which it came; of a batch that was melted down again, since then. */
     static List<Evidence> read(BatchFacts facts) {
-        EvidenceReader reader = new EvidenceReader(facts.log().begun());
-        facts.log().entries().forEach(reader::read);
+        Instant since = facts.rebatchedAt().orElse(facts.log().begun());
+        EvidenceReader reader = new EvidenceReader(since);
+        facts.log().entries().stream().filter(e -> facts.rebatchedAt().isEmpty() || e.at().isAfter(since)).forEach(reader::read);
         facts.addedJustBefore(Stage.THICK, AT_ONCE)
+                .filter(what -> facts.rebatchedAt().isEmpty())
                 .ifPresent(what -> reader.solidAfter(what, facts.log().entries()));
         return reader.found.values().stream()
                 .sorted(Comparator.comparing(Evidence::at)

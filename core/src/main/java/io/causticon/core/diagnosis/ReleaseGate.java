@@ -52,7 +52,7 @@ public record ReleaseGate(List<Requirement> requirements) {
         List<Requirement> all = new ArrayList<>();
         all.add(hazards(diagnosis));
         all.add(age(facts));
-        all.add(test(facts.log(), diagnosis));
+        all.add(test(facts, diagnosis));
         cuts(facts, diagnosis).ifPresent(all::add);
         all.addAll(signs(facts.log()));
         return new ReleaseGate(all);
@@ -80,17 +80,20 @@ public record ReleaseGate(List<Requirement> requirements) {
     }
 
     private static Requirement age(BatchFacts facts) {
-        Duration wanted = facts.plan().process() == Process.HOT ? AGE_WHEN_COOKED : AGE;
-        boolean old = facts.age().compareTo(wanted) >= 0;
-        String days = Math.max(0, facts.age().toDays()) + (facts.age().toDays() == 1 ? " day old" : " days old");
+        boolean rebatched = facts.rebatchedAt().isPresent();
+        Duration age = facts.rebatchedAt().map(at -> facts.age().minus(Duration.between(facts.log().begun(), at))).orElse(facts.age());
+        Duration wanted = facts.plan().process() == Process.HOT && !rebatched ? AGE_WHEN_COOKED : AGE;
+        boolean old = age.compareTo(wanted) >= 0;
+        long since = Math.max(0, age.toDays());
+        String days = since + (since == 1 ? " day " : " days ") + (rebatched ? "since it was rebatched" : "old");
         String least = wanted.toDays() + (wanted.toDays() == 1 ? " day" : " days");
         return new Requirement(Kind.AGE, old, old ? Phrase.of(days) : Phrase.of("it is " + days + "; " + least + " is the least"));
     }
 
     /** Nobody is asked to wash with what may burn. */
-    private static Requirement test(BatchLog log, Diagnosis diagnosis) {
+    private static Requirement test(BatchFacts facts, Diagnosis diagnosis) {
         String how = diagnosis.anyHazard() > Diagnosis.CALM_ENOUGH_TO_TOUCH || diagnosis.signStands() ? "titrate first" : "wash your own hands with it, a day old or more, or titrate";
-        return SignHistory.calmTest(log)
+        return SignHistory.calmTest(facts)
                 .map(words -> new Requirement(Kind.TEST, true, Phrase.of(words)))
                 .orElseGet(() -> new Requirement(Kind.TEST, false, Phrase.of("no calm wash or titration is logged: " + how)));
     }

@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
@@ -91,11 +92,13 @@ final class SignHistory {
         return Phrase.of(sign + " stands: " + String.join("; ", wanted));
     }
 
-    /** The last wash or titration that was calm, of a batch a day old or more. */
-    static Optional<String> calmTest(BatchLog log) {
+    /** The last wash or titration that was calm, of a batch a day old or more; of one that was melted down again, of what came of it. */
+    static Optional<String> calmTest(BatchFacts facts) {
+        BatchLog log = facts.log();
+        Instant from = facts.rebatchedAt().orElse(log.begun());
         return said(log).stream()
                 .filter(s -> !s.bad() && (s.kind() == Kind.WASH || s.kind() == Kind.ALKALI && s.measured()))
-                .filter(s -> Duration.between(log.begun(), s.at()).compareTo(TEST_FROM) >= 0)
+                .filter(s -> Duration.between(from, s.at()).compareTo(TEST_FROM) >= 0)
                 .max(Comparator.comparing(Said::at))
                 .map(s -> (s.kind() == Kind.WASH ? "a calm wash" : "measured: no free alkali") + " on day "
                         + Duration.between(log.begun(), s.at()).toDays());

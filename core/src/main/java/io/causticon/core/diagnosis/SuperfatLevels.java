@@ -52,6 +52,15 @@ final class SuperfatLevels {
         return level == COUNT - 1 ? EDGES[level - 1] + .1 : (EDGES[level - 1] + EDGES[level]) / 2;
     }
 
+    /** The level that a superfat lies in, a fraction. */
+    static int levelOf(double superfat) {
+        int level = 0;
+        while (level < EDGES.length && superfat >= EDGES[level]) {
+            level++;
+        }
+        return level;
+    }
+
     /** Alkali beyond what the fats take, as a fraction of what they take; 0 or more. */
     static double excess(int level) {
         return Math.max(0, -middle(level));

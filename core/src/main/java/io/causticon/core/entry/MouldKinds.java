@@ -10,6 +10,10 @@ import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.List;
@@ -83,9 +87,35 @@ final class MouldKinds {
             .phrase("cut(?:\\s+(?:in(?:to)?\\s+)?" + Patterns.NUMBER + "(?:\\s*bars?)?)?", (m, c) -> new Entry.Cut(bars(m.group(1))))
             .event("cut");
 
-    static final List<EntryKind<?>> ALL = List.of(TAPPED, POURED, KEPT, GEL, UNMOULDED, CUT);
+    private static final EntryKind<Entry.Rebatched> REBATCHED = EntryKind.of(Entry.Rebatched.class, "rebatched")
+            .tells(Tells.MOULD)
+            .marked(Mark.BATTER)
+            .words((r, n) -> r.fat() == null || r.mass() == null
+                    ? Phrase.of("rebatched with {} of water", r.water())
+                    : Phrase.of("rebatched with {} of {} and {} of water", r.mass(), n.of(r.fat()), r.water()))
+            .typed((r, pen) -> "rebatched with "
+                    + (r.fat() == null ? "" : pen.weighable(r.fat()) + pen.mass(" ", r.mass()) + " and ") + pen.mass(r.water()) + " of water")
+            .phrase(
+                    "rebatch(?:ed)?(?:\\s+with)?\\s+(?:" + Patterns.NAME + "\\s+(" + Patterns.AMOUNT + "),?\\s+and\\s+)?(" + Patterns.AMOUNT + ")\\s+(?:of\\s+)?water",
+                    MouldKinds::rebatched)
+            .event("rebatched");
+
+    static final List<EntryKind<?>> ALL = List.of(TAPPED, POURED, KEPT, GEL, UNMOULDED, CUT, REBATCHED);
 
     private MouldKinds() {}
+
+    private static Entry.Rebatched rebatched(Matcher m, QuickContext context) {
+        Mass water = Patterns.mass("water", m.group(3), EntryCheck.HEAVIEST, context);
+        if (m.group(1) == null) {
+            return new Entry.Rebatched(null, null, water);
+        }
+        String called = Quotes.taken(m.group(1));
+        Weighable fat = context.names()
+                .weighable(called)
+                .filter(w -> w.kind() == Weighable.Kind.FAT)
+                .orElseThrow(() -> ProblemsException.of(Patterns.FIELD, ProblemKey.UNKNOWN_SUBSTANCE, called));
+        return new Entry.Rebatched(fat, Patterns.mass(called, m.group(2), EntryCheck.HEAVIEST, context), water);
+    }
 
     private static Entry.Kept kept(Matcher m, QuickContext context) {
         return new Entry.Kept(

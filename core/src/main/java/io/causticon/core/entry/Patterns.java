@@ -24,6 +24,9 @@ final class Patterns {
     static final String DEGREES = "([-+]?\\d+(?:[.,]\\d+)?\\s*(?:\u00b0\\s*)?(?:[cf]\\b)?)";
     static final String MASS_UNIT = "(g|kg|oz|lb)";
 
+    /** A mass as it is typed, with or without its unit; pounds may be followed by ounces. */
+    static final String AMOUNT = "\\d+(?:[.,]\\d+)*\\s*(?:g|kg|oz|lbs?)?(?:\\s+\\d+(?:[.,]\\d+)?\\s*oz)?";
+
     /** A name of letters alone, or of anything between quotation marks. */
     static final String NAME = "(" + Quotes.QUOTED + "|[\\p{L}' -]+?)";
 

@@ -19,9 +19,8 @@ import org.jspecify.annotations.Nullable;
 /** What stands on the scale: {@code olive 504}, {@code weigh lye 168.3 g}, {@code lard 1 lb 2 oz in second jug no tare}. */
 final class WeighingKinds {
 
-    private static final String AMOUNT = "\\d+(?:[.,]\\d+)*\\s*(?:g|kg|oz|lbs?)?(?:\\s+\\d+(?:[.,]\\d+)?\\s*oz)?";
     private static final Pattern FORM = Pattern.compile(
-            "^(?P<again>again\\s+)?(?P<weigh>weigh(?:ed)?\\s+)?(?P<what>" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' ()-]*?)\\s+(?P<amount>" + AMOUNT + ")"
+            "^(?P<again>again\\s+)?(?P<weigh>weigh(?:ed)?\\s+)?(?P<what>" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' ()-]*?)\\s+(?P<amount>" + Patterns.AMOUNT + ")"
                     + "(?:\\s+(?:in|from)\\s+(?P<vessel>" + Quotes.QUOTED + "|[\\p{L}' -]+?))?"
                     + "(?:\\s*,?\\s*(?P<tare>no tare|not tared|untared|tared))?$",
             Pattern.CASE_INSENSITIVE);
@@ -53,7 +52,7 @@ final class WeighingKinds {
             .words((p, n) -> Phrase.of("all in the pot: {}", p.mass()))
             .typed((p, pen) -> "pot " + pen.mass(p.mass()))
             .phrase(
-                    "(?:full\\s+)?pot\\s+(" + AMOUNT + ")",
+                    "(?:full\\s+)?pot\\s+(" + Patterns.AMOUNT + ")",
                     (m, c) -> new Entry.PotWeighed(Patterns.mass("pot", m.group(1), EntryCheck.HEAVIEST_POT, c)))
             .notOnStrip();
 

@@ -3,11 +3,15 @@ package io.causticon.core.observation;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.AdditionStage;
+import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.ScorchLimit;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -47,6 +51,32 @@ public final class BatchFacts {
 
     public AsWeighed asWeighed() {
         return asWeighed;
+    }
+
+    /** When it was melted down the last time; empty if it never was. */
+    public Optional<Instant> rebatchedAt() {
+        return log.last(Entry.Rebatched.class).map(BatchLog.Timed::at);
+    }
+
+    /** The same batch as it was in the moment before it was melted down the last time; empty if it never was. */
+    public Optional<BatchFacts> beforeRebatch() {
+        return rebatchedAt().map(at -> {
+            List<LoggedEntry> before = log.entries().stream().takeWhile(e -> e.at().isBefore(at)).toList();
+            return new BatchFacts(plan, new BatchLog(log.begun(), before, log.substances()), at);
+        });
+    }
+
+    /** As weighed, with the fats of every rebatch. */
+    public Weights weightsNow() {
+        List<FatPortion> fats = new ArrayList<>(asWeighed.weights().fats());
+        log.of(Entry.Rebatched.class).forEach(r -> {
+            Weighable fat = r.entry().fat();
+            Mass mass = r.entry().mass();
+            if (fat != null && mass != null) {
+                log.substances().findFat(fat.id()).ifPresent(f -> fats.add(new FatPortion(f, mass)));
+            }
+        });
+        return asWeighed.weights().withFats(fats);
     }
 
     public Duration age() {

@@ -25,6 +25,9 @@ public sealed interface Entry {
     /** What is in the full pot was weighed, its own mass taken off: all that went in up to now. */
     record PotWeighed(Mass mass) implements Entry {}
 
+    /** The finished soap was melted down again, with so much more of a fat where there was too much alkali, and with water to melt it in. */
+    record Rebatched(@Nullable Weighable fat, @Nullable Mass mass, Mass water) implements Entry {}
+
     /** The maker is ready for lye: what was looked at before. */
     record ReadyForLye(List<String> checks) implements Entry {
 

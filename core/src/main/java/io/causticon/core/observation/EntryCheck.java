@@ -79,6 +79,9 @@ public final class EntryCheck {
         if (entry instanceof Entry.Weighed e) {
             return Optional.of(e.what());
         }
+        if (entry instanceof Entry.Rebatched e) {
+            return Optional.ofNullable(e.fat());
+        }
         return entry instanceof Entry.WeighedAgain e ? Optional.of(e.what()) : Optional.empty();
     }
 
@@ -120,6 +123,12 @@ public final class EntryCheck {
             mass(e.what().id(), e.mass(), HEAVIEST);
         } else if (entry instanceof Entry.PotWeighed e) {
             mass("pot", e.mass(), HEAVIEST_POT);
+        } else if (entry instanceof Entry.Rebatched e) {
+            mass("fat", e.mass(), HEAVIEST);
+            mass("water", e.water(), HEAVIEST);
+            if ((e.fat() == null) != (e.mass() == null) || e.fat() != null && e.fat().kind() != Weighable.Kind.FAT) {
+                problems.add(FIELD, ProblemKey.MISSING);
+            }
         } else if (entry instanceof Entry.RestScaled e) {
             within("The factor of the rest", e.factor(), SCALING);
         } else if (entry instanceof Entry.PortionFed e) {

@@ -8,7 +8,7 @@ import java.util.stream.Stream;
  * A sentence with places for quantities.
  *
  * @param pattern words, with {@code {}} where the next value goes
- * @param values masses, temperatures, shares, numbers or words, in the order of the places
+ * @param values masses, temperatures, shares, numbers, words or phrases, in the order of the places
  */
 public record Phrase(String pattern, List<Object> values) {
 
@@ -36,7 +36,7 @@ public record Phrase(String pattern, List<Object> values) {
             if (place < 0) {
                 throw new IllegalStateException("Impossible state: more values than places in: " + pattern);
             }
-            text.append(pattern, from, place).append(writer.apply(value));
+            text.append(pattern, from, place).append(value instanceof Phrase part ? part.written(writer) : writer.apply(value));
             from = place + PLACE.length();
         }
         return text.append(pattern.substring(from)).toString();

@@ -72,7 +72,9 @@ class SlipFinderTest {
         assertThat(first(batch).kind()).isEqualTo(Slip.Kind.TARE_NOT_TAKEN);
         // 84 g less coconut: the lye meant for it has nothing to take it, 84 g x 0.183 of 135 g.
         assertThat(first(batch).superfat().value()).isLessThan(-0.04);
-        assertThat(first(batch).check().orElseThrow().written(Object::toString)).isNotBlank();
+        assertThat(first(batch).check().orElseThrow().written(Object::toString))
+                .startsWith("Titrate the core: alkali for ")
+                .doesNotContain("Phrase", "{}");
     }
 
     @Test
@@ -90,6 +92,15 @@ class SlipFinderTest {
     void whatStoodOnTheScaleTwiceWasHardlyMisread() {
         double once = probability(batch(), Slip.Kind.LYE_OVER);
         assertThat(probability(batch().log("again naoh " + LYE + " g"), Slip.Kind.LYE_OVER)).isLessThan(once / 5);
+    }
+
+    @Test
+    void whereNothingWasWeighedTheBarsTellWhatWasLeftOutFromWhatWasPouredTwice() {
+        Slip slip = batch().log("day 3 wash burns", "day 4 titrated 1.5").diagnosis().slips().stream()
+                .filter(s -> s.kind() == Slip.Kind.LEFT_OUT)
+                .findFirst()
+                .orElseThrow();
+        assertThat(slip.check().orElseThrow().written(Object::toString)).startsWith("Weigh all bars together: some ").doesNotContain("Phrase", "{}");
     }
 
     private static double probability(Cases batch, Slip.Kind kind) {

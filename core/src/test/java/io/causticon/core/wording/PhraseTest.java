@@ -35,4 +35,9 @@ class PhraseTest {
     void withMoreValuesThanPlacesIsAMistakeOfOurs() {
         assertThatThrownBy(() -> Phrase.of("{}", "one", "two").written(Object::toString)).isInstanceOf(IllegalStateException.class);
     }
+
+    @Test
+    void mayHoldOneWithin() {
+        assertThat(Phrase.of("weigh {} if it was {}", 5, Phrase.of("{} left out", "Olive")).written(Object::toString)).isEqualTo("weigh 5 if it was Olive left out");
+    }
 }

@@ -2,11 +2,15 @@ package io.causticon.web.casebook;
 
 import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.entry.QuickLine;
+import io.causticon.core.notation.MassNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -19,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -133,6 +138,35 @@ class CasebookController {
             model.addAttribute("seenAt", at);
             model.addAttribute("seenProblem", logbook.problem(e.problems(), maker));
             return show(batch, model, maker, "", "");
+        }
+    }
+
+    /** What a rebatch was made with, as it is typed. */
+    record Rebatched(@Nullable String fat, @Nullable String mass, @Nullable String water, @Nullable String when) {}
+
+    @PostMapping("/{id}/rebatch")
+    String rebatch(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Rebatched form, @RequestParam String key) {
+        try {
+            Problems problems = new Problems();
+            Mass water = mass("water", form.water(), maker, problems);
+            Mass mass = form.mass() == null || form.mass().isBlank() ? null : mass("fat", form.mass(), maker, problems);
+            problems.throwIfAny();
+            Weighable fat = mass == null || form.fat() == null ? null : Weighable.fat(form.fat());
+            logbook.log(new BatchId(id), new Entry.Rebatched(fat, mass, water), form.when() == null ? "" : form.when(), maker, key);
+            return "redirect:/casebook/" + id;
+        } catch (ProblemsException e) {
+            model.addAttribute("rebatched", form);
+            model.addAttribute("rebatchProblem", logbook.problem(e.problems(), maker));
+            return show(new BatchId(id), model, maker, "", "");
+        }
+    }
+
+    private static Mass mass(String what, @Nullable String typed, Maker maker, Problems problems) {
+        try {
+            return MassNotation.read(what, typed == null ? "" : typed, maker.units());
+        } catch (ProblemsException e) {
+            problems.addAll(e.problems());
+            return Mass.ZERO;
         }
     }
 

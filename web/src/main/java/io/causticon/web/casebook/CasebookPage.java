@@ -2,6 +2,7 @@ package io.causticon.web.casebook;
 
 import io.causticon.web.shared.Drawing;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that the casebook of a batch shows, already worded.
@@ -27,6 +28,7 @@ import java.util.List;
  * @param further other looks
  * @param causes what would explain the leading hazard or condition
  * @param causeOf which condition that is
+ * @param rebatch melting it down again, worked out; null where that mends nothing
  * @param now what to do with this batch
  * @param nextTime what to change next time
  * @param conclusions what makers concluded so far
@@ -53,6 +55,7 @@ record CasebookPage(
         List<Look> further,
         List<Explanation> causes,
         String causeOf,
+        @Nullable Offer rebatch,
         String now,
         String nextTime,
         List<String> conclusions) {
@@ -99,6 +102,9 @@ record CasebookPage(
     public List<Short> told() {
         return unlikely.stream().filter(Short::told).toList();
     }
+
+    /** A rebatch as it is worked out: in a sentence, what it becomes, the fat's id and name, and both masses as they would be typed. */
+    record Offer(String words, String becomes, String fat, String fatName, String mass, String water, boolean tooMuch) {}
 
     /** One thing that a release wants, and whether it is there. */
     record Wanted(boolean met, String words) {}

@@ -9,6 +9,7 @@ import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.diagnosis.Ledger;
 import io.causticon.core.diagnosis.NextLook;
+import io.causticon.core.diagnosis.Rebatch;
 import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Presence;
@@ -85,6 +86,7 @@ class CasebookPages {
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
                 causes(leader, formats),
                 leader.condition().name(),
+                Rebatch.of(batch.facts(clock.instant()), diagnosis).map(r -> offer(r, formats)).orElse(null),
                 leader.probability() >= SHOWN ? leader.remedy().now() : "",
                 leader.probability() >= SHOWN ? leader.remedy().nextTime() : "",
                 conclusions(batch));
@@ -213,6 +215,20 @@ class CasebookPages {
                 Formats.probability(next.ifFound()),
                 next.finding().absent(),
                 Formats.probability(next.ifNot()));
+    }
+
+    private static CasebookPage.Offer offer(Rebatch rebatch, Formats formats) {
+        String fat = rebatch.fat().name();
+        boolean more = rebatch.mass().isPositive();
+        String words = more
+                ? "Grate it, melt it with " + formats.mass(rebatch.mass()) + " of " + fat + " and " + formats.mass(rebatch.water()) + " of water."
+                : "Grate it and melt it with " + formats.mass(rebatch.water()) + " of water, until nothing hard is left.";
+        String becomes = more
+                ? "It then has a superfat of " + formats.percent(Share.fraction(rebatch.superfat().low()), 0) + " to "
+                        + formats.percent(Share.fraction(rebatch.superfat().high()), 0) + ", nine times out of ten. For part of the batch take as much less of both."
+                : "It needs no more fat; for part of the batch take as much less water.";
+        return new CasebookPage.Offer(
+                words, becomes, rebatch.fat().id(), fat, more ? formats.massInput(rebatch.mass()) + " " + formats.massUnit() : "", formats.massInput(rebatch.water()) + " " + formats.massUnit(), rebatch.tooMuch());
     }
 
     private static String effort(NextLook next) {

@@ -42,6 +42,8 @@ class CodecsTest {
                 new Entry.LyeIntoFats(),
                 new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(163.2)),
                 new Entry.PotWeighed(Mass.grams(4120)),
+                new Entry.Rebatched(Weighable.fat("lard"), Mass.grams(66), Mass.grams(280)),
+                new Entry.Rebatched(null, null, Mass.grams(280)),
                 new Entry.ReadyForLye(List.of()),
                 new Entry.RestScaled(1.037037),
                 new Entry.PortionFed(3, 9),

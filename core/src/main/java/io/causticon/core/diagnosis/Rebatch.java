@@ -1,0 +1,69 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.substance.Fat;
+import java.util.Comparator;
+import java.util.Optional;
+
+/**
+ * Melting a soap down again with the fat that its alkali wants. By the balance of moles: with A what the fats in it take, L what is beyond that, f the
+ * saponification value of the fat that is added, the superfat after m of it is 1 - (A + L) / (A + f m).
+ *
+ * @param fat which fat is added: the one that there is most of
+ * @param mass how much: enough for the planned superfat if the excess is what it most likely is, and for {@link #LEAST_SUPERFAT} if it is the most
+ *     that it may be; nothing where there is no alkali too much
+ * @param water to melt it in, a quarter of the soap
+ * @param superfat what it then has nine times out of ten, fractions
+ * @param tooMuch whether there is more alkali than a rebatch can be trusted with: then it is discarded
+ */
+public record Rebatch(Fat fat, Mass mass, Mass water, Interval superfat, boolean tooMuch) {
+
+    /** At the worst guess of the excess still. */
+    public static final Share LEAST_SUPERFAT = Share.percent(2);
+
+    private static final double WATER = .25;
+
+    /** Of what the fats take: with more than this the fat that is wanted makes another soap of it, and what is left unmixed burns. */
+    private static final double MOST_EXCESS = .25;
+
+    /** What it most likely is, and what it may be nine times out of ten, need not lie further apart than this to be told as a number. */
+    private static final double STEP_GRAMS = 1;
+
+    /** For a hazard that melting down again can mend; empty where none is likely enough to act on, or there are no fats. */
+    public static Optional<Rebatch> of(BatchFacts facts, Diagnosis diagnosis) {
+        Optional<FatPortion> most = facts.weightsNow().fats().stream().max(Comparator.comparing(f -> f.mass().grams()));
+        boolean hazard = diagnosis.verdict() == Diagnosis.Verdict.HOLD;
+        return hazard && most.filter(f -> f.mass().isPositive()).isPresent() ? Optional.of(with(most.get().fat(), facts, diagnosis)) : Optional.empty();
+    }
+
+    private static Rebatch with(Fat fat, BatchFacts facts, Diagnosis diagnosis) {
+        Weights weights = facts.weightsNow();
+        double needed = weights.allFats().mapToDouble(FatPortion::alkaliMoles).sum();
+        double molesPerGram = new FatPortion(fat, Mass.grams(1)).alkaliMoles();
+        boolean lyeHeavy = diagnosis.of(Conditions.LYE_HEAVY).probability() >= Diagnosis.HOLD_FROM;
+        Excess excess = diagnosis.excess();
+        double planned = facts.plan().formula().superfat().fraction();
+        double grams = lyeHeavy
+                ? Math.max(
+                        wanted(needed, excess.middle().fraction(), Math.max(planned, LEAST_SUPERFAT.fraction()), molesPerGram),
+                        wanted(needed, excess.band().high(), LEAST_SUPERFAT.fraction(), molesPerGram))
+                : 0;
+        Mass mass = Mass.grams(Math.ceil(Math.max(0, grams) / STEP_GRAMS) * STEP_GRAMS);
+        double all = needed + molesPerGram * mass.grams();
+        Interval becomes = lyeHeavy
+                ? Interval.between(1 - needed * (1 + excess.band().high()) / all, 1 - needed * (1 + excess.band().low()) / all)
+                : Interval.between(planned, planned);
+        Mass soap = weights.total();
+        return new Rebatch(fat, mass, soap.times(WATER), becomes, lyeHeavy && excess.middle().fraction() > MOST_EXCESS);
+    }
+
+    /** Grams of the fat. */
+    private static double wanted(double needed, double excess, double superfat, double molesPerGram) {
+        return (needed * (1 + excess) / (1 - superfat) - needed) / molesPerGram;
+    }
+}
