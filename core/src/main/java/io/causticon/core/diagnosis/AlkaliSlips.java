@@ -23,7 +23,7 @@ final class AlkaliSlips {
     private static final double RATE_SECOND = 50;
     private static final double KOH_BETTER = .04;
 
-    /** Misread, or spooned past the mark: so much of it. Small slips are as likely as large ones in proportion. */
+    /** Misread, or spooned past the mark: so much of it. A small slip is as much likelier than a large one as it is smaller. */
     private static final List<Double> AMOUNTS = List.of(.02, .03, .045, .065, .09, .13, .18);
 
     private final Weights weighed;
@@ -52,12 +52,14 @@ final class AlkaliSlips {
         Mass lye = mass(alkali);
         double care = this.care.slipsWith(alkali);
         Stream.Builder<Hypothesis> slips = Stream.builder();
+        double all = AMOUNTS.stream().mapToDouble(a -> 1 / a).sum();
         for (double amount : AMOUNTS) {
             Mass by = lye.times(amount);
+            double often = care / amount / all;
             slips.add(slip(Slip.Kind.LYE_OVER, alkali, "more lye in than was logged", Phrase.of("some {} more: misread, or spooned past the mark", by),
-                    RATE_OVER * care / AMOUNTS.size(), lye.plus(by)));
+                    RATE_OVER * often, lye.plus(by)));
             slips.add(slip(Slip.Kind.LYE_SHORT, alkali, "less lye in than was logged", Phrase.of("some {} less: misread, or left behind in its cup", by),
-                    RATE_SHORT * care / AMOUNTS.size(), lye.minus(by)));
+                    RATE_SHORT * often, lye.minus(by)));
         }
         slips.add(slip(Slip.Kind.LYE_TWICE, alkali, "lye weighed in twice", Phrase.of("{} in the pot", lye.times(2)), RATE_TWICE * care, lye.times(2)));
         Mass ouncesAsGrams = Mass.grams(lye.inOunces());

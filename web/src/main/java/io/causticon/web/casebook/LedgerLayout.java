@@ -16,6 +16,8 @@ final class LedgerLayout {
     private static final double LONGEST = 190;
     private static final double LEAST_SCALE = 14;
     private static final double SMALL = 0.35;
+    private static final double CLEARLY = 3;
+    private static final double STRONGLY = 10;
 
     private LedgerLayout() {}
 
@@ -47,19 +49,29 @@ final class LedgerLayout {
     private static void row(Drawing.Builder drawing, Ledger.Line line, String words, double y, double scale) {
         double weight = line.weight().decibans();
         double length = Math.abs(weight) * scale;
-        String number = Formats.signed(weight, 1);
+        String strength = strength(weight);
         if (line.kind() == Ledger.Kind.DOES_NOT_CLEAR) {
             drawing.mark("open", MIDDLE, y + BAR / 2)
                     .text(MIDDLE + 12, y + 12, words + ": does not clear it", "words quiet");
         } else if (weight > 0) {
             drawing.rect(MIDDLE, y, length, BAR, "for")
                     .textEnd(MIDDLE - 10, y + 12, fit(words, MIDDLE - 14), "words")
-                    .text(MIDDLE + length + 7, y + 12, number, "figure");
+                    .text(MIDDLE + length + 7, y + 12, strength, "strength");
         } else {
             drawing.rect(MIDDLE - length + 0.75, y + 0.75, length - 1.5, BAR - 1.5, "against")
                     .text(MIDDLE + 10, y + 12, fit(words, WIDTH - MIDDLE - 14), "words")
-                    .textEnd(MIDDLE - length - 7, y + 12, number, "figure");
+                    .textEnd(MIDDLE - length - 7, y + 12, strength, "strength");
         }
+    }
+
+    /**
+     * How heavy a line is, in words. Two decibans make something half as likely again, ten make it ten times as likely.
+     *
+     * @param decibans below nothing where it speaks against
+     */
+    static String strength(double decibans) {
+        double weight = Math.abs(decibans);
+        return weight < CLEARLY ? "a little" : weight < STRONGLY ? "clearly" : "strongly";
     }
 
     /** Cuts words that would run out of the drawing; the table below it has them whole. */

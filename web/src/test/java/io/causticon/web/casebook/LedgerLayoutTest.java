@@ -48,6 +48,12 @@ class LedgerLayoutTest {
     }
 
     @Test
+    void howMuchItWeighsIsSaidInWords() {
+        assertThat(List.of(LedgerLayout.strength(2), LedgerLayout.strength(-5), LedgerLayout.strength(16))).containsExactly("a little", "clearly", "strongly");
+        assertThat(draw(line("burning wash", 16, Ledger.Kind.SEEN)).shapes()).anyMatch(s -> s.data().equals("strongly"));
+    }
+
+    @Test
     void whatDoesNotClearIsShownWithoutABar() {
         Drawing drawing = draw(line("strip reads 9", 0, Ledger.Kind.DOES_NOT_CLEAR));
         assertThat(drawing.shapes()).anyMatch(s -> s.data().equals("strip reads 9: does not clear it"));

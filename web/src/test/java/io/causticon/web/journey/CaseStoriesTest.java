@@ -105,7 +105,7 @@ class CaseStoriesTest {
         assertThat(browser.text(".next-side")).contains("Nothing you could look at would free this batch.");
         assertThat(browser.text("[data-condition=lye-heavy]")).contains("too much");
         // What is worked out stands in the form.
-        assertThat(browser.text(".next-side")).contains("Grate it, melt it with").contains("nine times out of ten");
+        assertThat(browser.text(".case-why")).contains("Grate it, melt it with").contains("nine times out of ten");
         assertThat(browser.value("mass")).matches("[\\d.]+ g");
         browser.type("when", "day 6").press("It is rebatched");
         browser.waitForText("since it was rebatched");

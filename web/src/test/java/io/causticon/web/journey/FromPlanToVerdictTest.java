@@ -36,7 +36,7 @@ class FromPlanToVerdictTest {
         assertThat(browser.text(".cond")).startsWith("over 99 %").contains("lye-heavy");
         assertThat(browser.text("[data-condition=lye-heavy]")).contains("strip reads 9: does not clear it").contains("burning wash");
         // 163.2 g x 0.98 = 159.94 g NaOH = 224.36 g as KOH meet 300 x 0.256 + 700 x 0.190 = 209.8 g: 1 - 224.36 / 209.8 = -6.94 %.
-        assertThat(browser.text(".next-side"))
+        assertThat(browser.text(".case-why"))
                 .contains("Olive and Coconut swapped in the log")
                 .contains("700.0 g of Olive instead of 300.0 g, 300.0 g of Coconut instead of 700.0 g")
                 .contains("superfat planned 5 %, then \u22126.9 %");
