@@ -67,11 +67,7 @@ public final class Diagnostician {
         Belief belief = prior;
         Measured measured = new Measured(network, facts.weightsNow());
         for (Evidence item : evidence) {
-            int finding = network.indexOf(item.finding());
-            if (finding < 0) {
-                continue;
-            }
-            Belief after = item.counts() ? after(belief, item, finding, measured) : belief;
+            Belief after = after(belief, item, measured);
             for (int c = 0; c < lines.size(); c++) {
                 lines.get(c).add(line(item, c, Weight.between(belief.of(c), after.of(c))));
             }
@@ -105,12 +101,29 @@ public final class Diagnostician {
         return levels;
     }
 
-    private Belief after(Belief belief, Evidence item, int finding, Measured measured) {
+    private Belief after(Belief belief, Evidence item, Measured measured) {
+        int finding = network.indexOf(item.finding());
+        if (finding < 0 || !item.counts()) {
+            return belief;
+        }
         if (item.value().isEmpty()) {
             return belief.after(finding, item.isPresent());
         }
         int variable = network.variableOf(lyeHeavy());
         return belief.after(variable, measured.likelihood(finding, variable, item.value().getAsDouble()));
+    }
+
+    /** What the verdict hangs on, and what does not go with the rest. Asks everything once more without each finding: for a page, not for a list. */
+    public Hinges hinges(BatchFacts facts, KnownVessels vessels) {
+        Weighing weighing = weigh(facts, vessels);
+        Measured measured = new Measured(network, facts.weightsNow());
+        return new HingeFinder(network, weighing.evidence, weighing.belief, left -> {
+            Belief belief = weighing.prior;
+            for (Evidence item : left) {
+                belief = after(belief, item, measured);
+            }
+            return belief;
+        }).find();
     }
 
     /** How many times as likely as before a condition is, against its absence; 1 where the knowledge does not speak of it. */

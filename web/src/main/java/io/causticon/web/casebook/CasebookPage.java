@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param calm whether it may be released
  * @param alarming whether it is held, or a hazard is open
  * @param gate what it must have to be released
+ * @param hinges what the verdict hangs on, and what does not go together
  * @param noLook why no look is offered, or what the only use of one is; empty where looks help
  * @param next the most telling next look
  * @param further other looks
@@ -50,6 +51,7 @@ record CasebookPage(
         boolean calm,
         boolean alarming,
         List<Wanted> gate,
+        List<String> hinges,
         String noLook,
         List<Look> next,
         List<Look> further,

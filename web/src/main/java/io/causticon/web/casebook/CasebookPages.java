@@ -7,6 +7,7 @@ import io.causticon.core.diagnosis.Evidence;
 import io.causticon.core.diagnosis.Excess;
 import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.diagnosis.Hinges;
 import io.causticon.core.diagnosis.Ledger;
 import io.causticon.core.diagnosis.NextLook;
 import io.causticon.core.diagnosis.Rebatch;
@@ -81,6 +82,7 @@ class CasebookPages {
                 gate.isOpen(),
                 batch.isHeld() && !gate.isOpen() || diagnosis.isOpen() || diagnosis.signStands(),
                 gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
+                hinges(casebook.hinges(batch)),
                 noLook(diagnosis),
                 looks.stream().limit(1).toList(),
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
@@ -238,6 +240,16 @@ class CasebookPages {
         String from = early.isZero() ? "" : ", in " + Formats.duration(early);
         String answer = next.finding().takes().isZero() ? "" : ", the answer after " + Formats.duration(next.finding().takes());
         return work + from + answer;
+    }
+
+    private static List<String> hinges(Hinges hinges) {
+        List<String> told = new ArrayList<>();
+        if (!hinges.restsOn().isEmpty()) {
+            String words = String.join("; or ", hinges.restsOn().stream().map(Evidence::words).toList());
+            told.add("Were this a mistake, it would be told otherwise: " + words + ".");
+        }
+        hinges.odd().forEach(o -> told.add("These two do not go together, look again at both: " + o.finding().words() + "; " + o.with().words() + "."));
+        return told;
     }
 
     /** What is said where no look is offered, or the only use of one is to know how much fat a rebatch wants. */

@@ -4,6 +4,7 @@ import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
+import io.causticon.core.diagnosis.Hinges;
 import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.Entry;
@@ -43,6 +44,11 @@ public class CasebookService implements Judge {
     /** What the batch has, by everything known now. */
     public Diagnosis examine(Batch batch) {
         return diagnostician.examine(batch.facts(clock.instant()), shelf.knownVessels());
+    }
+
+    /** What the verdict hangs on, and what does not go with the rest. */
+    Hinges hinges(Batch batch) {
+        return diagnostician.hinges(batch.facts(clock.instant()), shelf.knownVessels());
     }
 
     /** The likeliest hazard of a report. */

@@ -38,6 +38,7 @@ public final class Crawler {
     private static final int FEW = 4;
 
     private final String address;
+    private int mostOfAKind = MOST_OF_A_KIND;
     private final HttpClient http = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
             .followRedirects(HttpClient.Redirect.NEVER)
@@ -64,6 +65,12 @@ public final class Crawler {
         return followed;
     }
 
+    /** Opens no more than so many pages of a kind. */
+    public Crawler atMost(int ofAKind) {
+        mostOfAKind = ofAKind;
+        return this;
+    }
+
     public Crawler signIn(String name) {
         String token = Jsoup.parse(get("/sign-in").body()).select("input[name=_csrf]").val();
         send(post("/sign-in", Map.of("name", name, "password", "saltern-lane", "_csrf", token)));
@@ -75,7 +82,7 @@ public final class Crawler {
         open.addAll(List.of(from));
         while (!open.isEmpty() && followed.size() < MOST) {
             String path = open.poll();
-            if (seen.add(path) && kinds.merge(kind(path), 1, Integer::sum) <= (path.contains("?") ? FEW : MOST_OF_A_KIND)) {
+            if (seen.add(path) && kinds.merge(kind(path), 1, Integer::sum) <= (path.contains("?") ? FEW : mostOfAKind)) {
                 follow("GET " + path, path, "typed", HttpRequest.newBuilder(URI.create(address + path)).GET());
             }
         }

@@ -46,7 +46,8 @@ class EveryLinkTest {
     @ParameterizedTest
     @ValueSource(strings = {"guest", "odd", "ines"})
     void leadsSomewhereInTheMadeUpWorkshop(String name) {
-        Crawler crawler = new Crawler(full.address()).signIn(name).crawl(PLACES);
+        // What a maker may open is what an owner may, who comes after her.
+        Crawler crawler = new Crawler(full.address()).atMost(name.equals("odd") ? 5 : 13).signIn(name).crawl(PLACES);
         assertThat(crawler.faults()).isEmpty();
         assertThat(crawler.followed()).hasSizeGreaterThan(100);
         assertThat(crawler.followed()).anyMatch(f -> f.matches("GET /plan/batch/.*/sheet"));
