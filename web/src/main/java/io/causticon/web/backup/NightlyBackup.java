@@ -99,6 +99,6 @@ class NightlyBackup implements DisposableBean {
 
     @Override
     public void destroy() {
-        background.shutdownNow();
+        DaemonThreads.end(background);
     }
 }

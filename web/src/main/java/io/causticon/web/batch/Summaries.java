@@ -266,6 +266,6 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
 
     @Override
     public void destroy() {
-        background.shutdownNow();
+        DaemonThreads.end(background);
     }
 }

@@ -131,7 +131,7 @@ class LiveFeed implements SmartLifecycle {
     public void stop() {
         running = false;
         watchers.forEach(Watcher::letGo);
-        asking.shutdownNow();
-        senders.shutdownNow();
+        DaemonThreads.end(asking);
+        DaemonThreads.end(senders);
     }
 }

@@ -107,6 +107,6 @@ class ReadingStore implements DisposableBean {
 
     @Override
     public void destroy() {
-        hourly.shutdownNow();
+        DaemonThreads.end(hourly);
     }
 }

@@ -170,6 +170,6 @@ class SimulatedDevices implements DisposableBean {
 
     @Override
     public void destroy() {
-        beat.shutdownNow();
+        DaemonThreads.end(beat);
     }
 }

@@ -93,7 +93,7 @@ class HeldBefore implements InitializingBean, DisposableBean {
 
     @Override
     public void destroy() {
-        every.shutdownNow();
+        DaemonThreads.end(every);
         keep();
     }
 }
