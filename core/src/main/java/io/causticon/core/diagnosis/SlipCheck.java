@@ -20,19 +20,19 @@ final class SlipCheck {
         double mass = one.weights().total().grams();
         double otherMass = other.weights().total().grams();
         if (!weighed && Math.abs(mass - otherMass) > TOLD_BY_BARS * Math.max(mass, otherMass)) {
-            return Phrase.of("Weigh all bars together: some {} were it so, {} if it was {}.", one.weights().total(), other.weights().total(), other.words());
+            return Phrase.of("Weigh all bars together: some {} speaks for this, {} for: {}.", one.weights().total(), other.weights().total(), other.words());
         }
         boolean alkali = Math.min(superfat.value(), otherSuperfat.value()) < 0;
         if (alkali && Math.abs(superfat.value() - otherSuperfat.value()) > TOLD_BY_TITRATION) {
-            return Phrase.of("Titrate the core: {} were it so, {} if it was {}.", found(superfat), found(otherSuperfat), other.words());
+            return Phrase.of("Titrate the core: {} speaks for this, {} for: {}.", found(superfat), found(otherSuperfat), other.words());
         }
         return Phrase.of(look(one.kind()));
     }
 
     private static Phrase found(Estimate superfat) {
         return superfat.value() >= 0
-                ? Phrase.of("nothing")
-                : Phrase.of("alkali for {} more fat", Share.fraction(-superfat.value()));
+                ? Phrase.of("none left")
+                : Phrase.of("alkali left for {} more fat", Share.fraction(-superfat.value()));
     }
 
     private static String look(Slip.Kind kind) {

@@ -73,7 +73,7 @@ class SlipFinderTest {
         // 84 g less coconut: the lye meant for it has nothing to take it, 84 g x 0.183 of 135 g.
         assertThat(first(batch).superfat().value()).isLessThan(-0.04);
         assertThat(first(batch).check().orElseThrow().written(Object::toString))
-                .startsWith("Titrate the core: alkali for ")
+                .startsWith("Titrate the core: alkali left for ")
                 .doesNotContain("Phrase", "{}");
     }
 

@@ -7,6 +7,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
@@ -22,6 +23,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -156,7 +158,8 @@ class CasebookController {
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("rebatched", form);
-            model.addAttribute("rebatchProblem", logbook.problem(e.problems(), maker));
+            model.addAttribute("rebatchProblems", e.problems().stream()
+                    .collect(Collectors.toMap(Problem::field, p -> logbook.problem(List.of(p), maker), (one, other) -> one + " " + other)));
             return show(new BatchId(id), model, maker, "", "");
         }
     }
