@@ -43,12 +43,12 @@ public final class Diagnostician {
                 .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
         Belief belief = weighing.belief;
         Set<Finding> known = weighing.evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
-        NextLooks looks = new NextLooks(network, belief);
         Duration age = Duration.between(facts.rebatchedAt().orElse(facts.log().begun()), facts.log().begun().plus(facts.age()));
+        NextLooks.Ranked looks = new NextLooks(network, belief).ranked(known, age, SignHistory.calmTest(facts).isPresent());
         boolean stands = SignHistory.of(facts.log()).stream().anyMatch(SignHistory::stands);
         return new Diagnosis(
                 reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, Excess.of(belief.superfat()), weighing.slips,
-                looks.ranked(known, age, SignHistory.calmTest(facts).isPresent()), !stands && looks.couldFree(known, age));
+                looks.looks(), !stands && looks.oneCouldFree());
     }
 
     /** What came of weighing plan and log: the accounts of each condition, and what is believed at the end. */

@@ -34,29 +34,33 @@ final class NextLooks {
         this.leader = leader();
     }
 
+    /**
+     * What is worth looking at.
+     *
+     * @param looks the best first
+     * @param oneCouldFree whether there is one look whose calm outcome would let the batch go, as far as its hazards are concerned
+     */
+    record Ranked(List<NextLook> looks, boolean oneCouldFree) {}
+
     /** @param tested whether a calm test is there already */
-    List<NextLook> ranked(Set<Finding> known, Duration age, boolean tested) {
+    Ranked ranked(Set<Finding> known, Duration age, boolean tested) {
         List<NextLook> looks = new ArrayList<>();
+        boolean frees = Stakes.frees(belief.anyHazard());
         for (int f = 0; f < network.findings().size(); f++) {
             Finding finding = network.findings().get(f);
             if (!known.contains(finding) && isOffered(finding, age)) {
-                looks.add(worth(f, age, tested));
+                Belief.Outlook outlook = belief.outlook(f, leader);
+                frees |= Stakes.frees(outlook.hazardIfNot());
+                looks.add(worth(finding, outlook, age, tested));
             }
         }
-        return looks.stream()
+        List<NextLook> best = looks.stream()
                 .filter(l -> l.worth() > WORTH_LOOKING)
                 .sorted(Comparator.comparingDouble(NextLook::worth).reversed())
                 .limit(MOST)
                 .map(this::told)
                 .toList();
-    }
-
-    /** Whether there is one look whose calm outcome would let the batch go, as far as its hazards are concerned. */
-    boolean couldFree(Set<Finding> known, Duration age) {
-        return Stakes.frees(belief.anyHazard())
-                || network.findings().stream()
-                        .filter(f -> !known.contains(f) && isOffered(f, age))
-                        .anyMatch(f -> Stakes.frees(belief.outlook(network.indexOf(f), leader).hazardIfNot()));
+        return new Ranked(best, frees);
     }
 
     /** Its outcomes are told for the condition that they move most, of those that bring it about. */
@@ -92,9 +96,7 @@ final class NextLooks {
         return finding.group() == Finding.Group.USE || finding.group() == Finding.Group.SKIN && !finding.isMeasured();
     }
 
-    private NextLook worth(int f, Duration age, boolean tested) {
-        Belief.Outlook outlook = belief.outlook(f, leader);
-        Finding finding = network.findings().get(f);
+    private NextLook worth(Finding finding, Belief.Outlook outlook, Duration age, boolean tested) {
         double likely = outlook.likely();
         double now = belief.anyHazard();
         double gain = Stakes.ofHazards(now) - likely * Stakes.ofHazards(outlook.hazardIfFound()) - (1 - likely) * Stakes.ofHazards(outlook.hazardIfNot());

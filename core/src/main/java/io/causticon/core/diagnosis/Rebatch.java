@@ -37,7 +37,7 @@ public record Rebatch(Fat fat, Mass mass, Mass water, Interval superfat, boolean
     /** For a hazard that melting down again can mend; empty where none is likely enough to act on, or there are no fats. */
     public static Optional<Rebatch> of(BatchFacts facts, Diagnosis diagnosis) {
         Optional<FatPortion> most = facts.weightsNow().fats().stream().max(Comparator.comparing(f -> f.mass().grams()));
-        boolean hazard = diagnosis.verdict() == Diagnosis.Verdict.HOLD;
+        boolean hazard = diagnosis.reports().stream().anyMatch(r -> r.condition().hazard() && r.probability() >= Diagnosis.HOLD_FROM);
         return hazard && most.filter(f -> f.mass().isPositive()).isPresent() ? Optional.of(with(most.get().fat(), facts, diagnosis)) : Optional.empty();
     }
 

@@ -41,6 +41,8 @@ final class SlipFinder {
     private final List<Hypothesis> hypotheses;
     private final PotMass mass;
 
+    private final List<Estimate> superfat;
+
     /** Of each of them, how its superfat spreads over the levels, and how likely it is before any test. */
     private final List<double[]> spread;
 
@@ -50,7 +52,8 @@ final class SlipFinder {
         this.facts = facts;
         this.hypotheses = hypotheses;
         this.mass = mass;
-        this.spread = hypotheses.stream().map(h -> SuperfatLevels.of(superfat(h))).toList();
+        this.superfat = hypotheses.stream().map(this::superfat).toList();
+        this.spread = superfat.stream().map(SuperfatLevels::of).toList();
         this.weight = hypotheses.stream().mapToDouble(h -> h.rate() * mass.agreement(h) * plausibility(h.weights())).toArray();
     }
 
@@ -139,7 +142,7 @@ final class SlipFinder {
                 groups.add(fresh);
                 return fresh;
             });
-            double soft = h.kind() == Slip.Kind.WRONG_ALKALI ? otherAlkali : superfat(h).value() > MUCH_FAT ? fatLeft : 1;
+            double soft = h.kind() == Slip.Kind.WRONG_ALKALI ? otherAlkali : superfat.get(i).value() > MUCH_FAT ? fatLeft : 1;
             group.add(h, weight[i] * agrees * soft);
         }
         return groups;

@@ -2,6 +2,8 @@ package io.causticon.core.diagnosis;
 
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Interval;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The superfat that a batch really has, in steps that are fine where it matters. Below nothing there is more alkali than the fats take.
@@ -18,6 +20,9 @@ final class SuperfatLevels {
      * test finds anything. One of the edges.
      */
     private static final double LYE_HEAVY_BELOW = -.005;
+
+    /** In standard deviations. */
+    private static final double FAR = 6;
 
     /** Fractions, rising. The outermost levels reach to where no batch is. */
     private static final double[] EDGES = edges();
@@ -69,13 +74,23 @@ final class SuperfatLevels {
     /** How a superfat that is known so well spreads over the levels; sums to one. */
     static double[] of(Estimate superfat) {
         double[] share = new double[COUNT];
+        NormalDistribution normal = superfat.standardDeviation() == 0 ? null : new NormalDistribution(superfat.value(), superfat.standardDeviation());
+        double reach = FAR * superfat.standardDeviation();
         double below = 0;
         for (int level = 0; level < COUNT; level++) {
-            double upTo = level == COUNT - 1 ? 1 : superfat.probabilityBelow(EDGES[level]);
+            double upTo = level == COUNT - 1 ? 1 : below(EDGES[level], superfat.value(), reach, normal);
             share[level] = upTo - below;
             below = upTo;
         }
         return share;
+    }
+
+    /** Far from what it most likely is nothing is left to work out. */
+    private static double below(double edge, double value, double reach, @Nullable NormalDistribution normal) {
+        if (normal == null || Math.abs(edge - value) > reach) {
+            return value < edge ? 1 : 0;
+        }
+        return normal.cumulativeProbability(edge);
     }
 
     /**

@@ -95,6 +95,11 @@ class RebatchTest {
     void isNotForABatchThatIsCalm() {
         Cases calm = batch().log("day 9 wash calm");
         assertThat(Rebatch.of(calm.facts(), calm.diagnosis())).isEmpty();
+        // A burn that stands while nothing else speaks for a hazard is repeated, not melted down.
+        Cases tender = batch().log("day 9 titrated 0", "day 9 pen 9.6", "day 9 see only one tester", "day 9 see with any soap", "day 9 wash burns");
+        assertThat(tender.diagnosis().signStands()).isTrue();
+        assertThat(tender.diagnosis().anyHazard()).isLessThan(Diagnosis.HOLD_FROM);
+        assertThat(Rebatch.of(tender.facts(), tender.diagnosis())).isEmpty();
     }
 
     @Test

@@ -67,6 +67,12 @@ class SlipFinderTest {
     }
 
     @Test
+    void aPotThatIsNotFullYetOrNoLongerIsNoEvidence() {
+        assertThat(first(batch().log("@+30m pot 1000 g", "@+40m lye in")).kind()).isEqualTo(Slip.Kind.NONE);
+        assertThat(first(batch().log("@+30m lye in", "@+40m poured", "@+50m pot 200 g")).kind()).isEqualTo(Slip.Kind.NONE);
+    }
+
+    @Test
     void aPotThatIsAJugTooLightSpeaksForItsTare() {
         Cases batch = batch().weighed(Weighable.fat("coconut-oil-76"), Mass.grams(250), Tare.NOT_SAID, "second jug").log(pot(-84));
         assertThat(first(batch).kind()).isEqualTo(Slip.Kind.TARE_NOT_TAKEN);
