@@ -3,18 +3,14 @@ package io.causticon.core.vocabulary;
 import io.causticon.core.diagnosis.Findings;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
-import org.apache.lucene.analysis.TokenStream;
 import org.apache.lucene.analysis.miscellaneous.PerFieldAnalyzerWrapper;
-import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.StringField;
@@ -131,30 +127,19 @@ public final class FindingSearch {
     private Query query(String words) {
         BooleanQuery.Builder query = new BooleanQuery.Builder();
         // Beyond a sentence or two nothing more is learned, and each word costs a search.
-        for (String word : tokens(plain, PLAIN, words).stream().limit(LONGEST).toList()) {
+        for (String word : words(plain, words)) {
             query.add(new BoostQuery(new TermQuery(new Term(PLAIN, word)), PLAIN_WEIGHT), BooleanClause.Occur.SHOULD);
             if (word.length() >= SHORTEST_FOR_NEAR) {
                 query.add(new BoostQuery(new FuzzyQuery(new Term(PLAIN, word), 1, 2), NEAR_WEIGHT), BooleanClause.Occur.SHOULD);
             }
         }
-        for (String word : tokens(kindred, KINDRED, words).stream().limit(LONGEST).toList()) {
+        for (String word : words(kindred, words)) {
             query.add(new BoostQuery(new TermQuery(new Term(KINDRED, word)), KINDRED_WEIGHT), BooleanClause.Occur.SHOULD);
         }
         return query.build();
     }
 
-    private static Set<String> tokens(Analyzer analyzer, String field, String words) {
-        try (TokenStream stream = analyzer.tokenStream(field, words)) {
-            Set<String> tokens = new LinkedHashSet<>();
-            CharTermAttribute term = stream.addAttribute(CharTermAttribute.class);
-            stream.reset();
-            while (stream.incrementToken()) {
-                tokens.add(term.toString());
-            }
-            stream.end();
-            return tokens;
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    private static List<String> words(Analyzer analyzer, String said) {
+        return TradeAnalyzers.tokens(analyzer, said).stream().distinct().limit(LONGEST).toList();
     }
 }

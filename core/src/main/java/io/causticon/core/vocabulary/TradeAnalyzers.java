@@ -83,18 +83,24 @@ final class TradeAnalyzers {
     }
 
     private static List<String> stemsOf(String word, SynonymMap spellings) {
-        try (Analyzer analyzer = analyzer(spellings, null);
-                TokenStream stream = analyzer.tokenStream("", word)) {
-            List<String> stems = new ArrayList<>();
+        try (Analyzer analyzer = analyzer(spellings, null)) {
+            return tokens(analyzer, word);
+        }
+    }
+
+    /** What is left of words. */
+    static List<String> tokens(Analyzer analyzer, String words) {
+        try (TokenStream stream = analyzer.tokenStream("", words)) {
+            List<String> tokens = new ArrayList<>();
             CharTermAttribute term = stream.addAttribute(CharTermAttribute.class);
             stream.reset();
             while (stream.incrementToken()) {
-                stems.add(term.toString());
+                tokens.add(term.toString());
             }
             stream.end();
-            return stems;
+            return tokens;
         } catch (IOException e) {
-            throw new IllegalStateException("Impossible state: a word in memory cannot be read", e);
+            throw new IllegalStateException("Impossible state: words in memory cannot be read", e);
         }
     }
 
