@@ -20,7 +20,9 @@ final class HingeFinder {
     private static final double UNEXPECTED = .03;
 
     private static final int MOST_TOLD = 3;
-    private static final int MOST_ASKED = 40;
+
+    /** Of more than these no single one is likely to be what it hangs on, and asking takes too long. */
+    private static final int MOST_ASKED = 24;
 
     private final Network network;
     private final List<Evidence> evidence;
@@ -34,12 +36,15 @@ final class HingeFinder {
      */
     HingeFinder(Network network, List<Evidence> evidence, Belief belief, Function<List<Evidence>, Belief> believed) {
         this.network = network;
-        this.evidence = evidence.stream().filter(e -> e.counts() && network.indexOf(e.finding()) >= 0).limit(MOST_ASKED).toList();
+        this.evidence = evidence.stream().filter(e -> e.counts() && network.indexOf(e.finding()) >= 0).toList();
         this.belief = belief;
         this.believed = believed;
     }
 
     Hinges find() {
+        if (evidence.size() > MOST_ASKED) {
+            return Hinges.NONE;
+        }
         String told = told(belief);
         List<Evidence> restsOn = new ArrayList<>();
         List<Hinges.Odd> odd = new ArrayList<>();

@@ -10,6 +10,8 @@ import java.util.List;
  */
 public record Hinges(List<Evidence> restsOn, List<Odd> odd) {
 
+    static final Hinges NONE = new Hinges(List.of(), List.of());
+
     public Hinges {
         restsOn = List.copyOf(restsOn);
         odd = List.copyOf(odd);

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.Recipes;
 import io.causticon.core.observation.KnownVessels;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class HingesTest {
@@ -26,7 +25,7 @@ class HingesTest {
 
     @Test
     void nothingThatWasSeenHangsOnNothing() {
-        assertThat(hinges()).isEqualTo(new Hinges(List.of(), List.of()));
+        assertThat(hinges()).isEqualTo(Hinges.NONE);
     }
 
     @Test
@@ -40,5 +39,10 @@ class HingesTest {
     @Test
     void findingsThatGoTogetherAreNotOdd() {
         assertThat(hinges("day 3 see bloom", "day 4 no resists steam", "day 9 wash calm").odd()).isEmpty();
+    }
+
+    @Test
+    void nothingIsSaidOfAHeapOfFindings() {
+        assertThat(hinges(Findings.ALL.stream().map(f -> "day 100 see " + f.words()).toArray(String[]::new))).isEqualTo(Hinges.NONE);
     }
 }
