@@ -21,9 +21,11 @@ final class AlkaliSlips {
     private static final double RATE_OTHER = 0.03;
     private static final double RATE_PURER = 0.5;
     private static final double RATE_SECOND = 50;
+
+    /** Fraction of its mass that uncertified potassium hydroxide may hold beyond its label: it is known to some three points (a judgement). */
     private static final double KOH_BETTER = .04;
 
-    /** Misread, or spooned past the mark: so much of it. A small slip is as much likelier than a large one as it is smaller. */
+    /** Misread, or spooned past the mark: fractions of the lye. A small slip is as much likelier than a large one as it is smaller. */
     private static final List<Double> AMOUNTS = List.of(.02, .03, .045, .065, .09, .13, .18);
 
     private final Weights weighed;

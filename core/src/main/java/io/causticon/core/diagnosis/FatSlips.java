@@ -21,7 +21,7 @@ final class FatSlips {
     private static final double RATE_SECOND = 50;
     private static final double RATE_MISREAD = 0.1;
 
-    /** A digit read for another: so much more or less than was logged. */
+    /** A digit read for another: fractions of the fat more or less than was logged. */
     private static final List<Double> MISREAD_BY = List.of(-.3, -.2, -.1, -.05, .05, .1, .2, .3);
 
     private final Weights weighed;

@@ -26,12 +26,13 @@ public record Rebatch(Fat fat, Mass mass, Mass water, Interval superfat, boolean
     /** At the worst guess of the excess still. */
     public static final Share LEAST_SUPERFAT = Share.percent(2);
 
+    /** Of the soap as it was weighed in: between the 20 and 30 % that a mash wants to melt evenly (a judgement). */
     private static final double WATER = .25;
 
-    /** Of what the fats take: with more than this the fat that is wanted makes another soap of it, and what is left unmixed burns. */
+    /** Of what the fats take: with more than this the fat that is wanted makes another soap of it, and what is left unmixed burns (a judgement). */
     private static final double MOST_EXCESS = .25;
 
-    /** What it most likely is, and what it may be nine times out of ten, need not lie further apart than this to be told as a number. */
+    /** Too little leaves alkali: the mass is rounded up to whole grams. */
     private static final double STEP_GRAMS = 1;
 
     /** For a hazard that melting down again can mend; empty where none is likely enough to act on, or there are no fats. */
