@@ -18,6 +18,11 @@ final class Grid {
     private final double dy;
     private final double conductivity;
     private final boolean round;
+
+    /** By column: its outer rim against its area, and that against the area of the next. */
+    private final double[] outwards;
+    private final double[] inwards;
+    private final double[] heat;
     private final WallStrip side;
     private final WallStrip top;
     private final WallStrip bottom;
@@ -29,6 +34,13 @@ final class Grid {
         this.dy = setup.height() / rows;
         this.conductivity = conductivity;
         this.round = setup.shape() == LoafSetup.Shape.CYLINDER;
+        this.outwards = new double[columns];
+        this.inwards = new double[columns];
+        for (int c = 0; c < columns; c++) {
+            outwards[c] = rim(c);
+            inwards[c] = rim(c) * area(c) / area(c + 1);
+        }
+        this.heat = new double[columns * rows];
         double room = setup.room().celsius();
         this.side = new WallStrip(setup.side(), rows, dx / 2 / conductivity, room);
         this.top = new WallStrip(setup.top(), columns, dy / 2 / conductivity, room);
@@ -56,25 +68,25 @@ final class Grid {
         return capacity / (across * (round ? RING_MARGIN : 1) + along + sink);
     }
 
-    /** Heat that flows into each cell, W/m3; moves the walls on by the step. */
+    /** Heat that flows into each cell, W/m3, valid until it is asked for again; moves the walls on by the step. */
     double[] heatInto(double[] t, double room, double step) {
-        double[] heat = new double[cells()];
+        Arrays.fill(heat, 0);
         double across = conductivity / (dx * dx);
         double along = conductivity / (dy * dy);
         for (int r = 0; r < rows; r++) {
-            for (int c = 0; c < columns; c++) {
-                int i = r * columns + c;
-                if (c + 1 < columns) {
-                    double flow = across * (t[i + 1] - t[i]);
-                    heat[i] += flow * rim(c);
-                    heat[i + 1] -= flow * rim(c) * area(c) / area(c + 1);
-                }
-                if (r + 1 < rows) {
-                    exchange(heat, t, i, i + columns, along);
-                }
+            int first = r * columns;
+            int last = first + columns - 1;
+            for (int i = first; i < last; i++) {
+                double flow = across * (t[i + 1] - t[i]);
+                heat[i] += flow * outwards[i - first];
+                heat[i + 1] -= flow * inwards[i - first];
             }
-            int rim = r * columns + columns - 1;
-            heat[rim] += side.flux(r, t[rim], room, step) / dx * rim(columns - 1);
+            heat[last] += side.flux(r, t[last], room, step) / dx * outwards[columns - 1];
+        }
+        for (int i = 0; i < heat.length - columns; i++) {
+            double flow = along * (t[i + columns] - t[i]);
+            heat[i] += flow;
+            heat[i + columns] -= flow;
         }
         for (int c = 0; c < columns; c++) {
             int lid = (rows - 1) * columns + c;
@@ -92,12 +104,6 @@ final class Grid {
     /** Area of a column, in units of the innermost. */
     private double area(int column) {
         return round ? 2 * column + 1 : 1;
-    }
-
-    private static void exchange(double[] heat, double[] t, int i, int j, double conductance) {
-        double flow = conductance * (t[j] - t[i]);
-        heat[i] += flow;
-        heat[j] -= flow;
     }
 
     /** The wall along one face, a lump of heat a cell. */

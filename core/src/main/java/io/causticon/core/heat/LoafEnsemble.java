@@ -7,13 +7,8 @@ import java.util.function.ToDoubleFunction;
 import org.hipparchus.random.RandomGenerator;
 import org.hipparchus.random.Well19937c;
 
-/**
- * The same loaf under every set of parameters that the model allows: what can be said of it with honesty.
- *
- * @param middle the run with the usual parameters
- * @param draws runs with drawn parameters
- */
-public record LoafEnsemble(LoafHistory middle, List<LoafHistory> draws) {
+/** The same loaf under every set of parameters that the model allows: what can be said of it with honesty. */
+public final class LoafEnsemble {
 
     private static final long SEED = 8424;
     private static final double LOG_RATE = 0.35;
@@ -23,14 +18,41 @@ public record LoafEnsemble(LoafHistory middle, List<LoafHistory> draws) {
     private static final double GEL_POINT = 3;
     private static final double ACTIVATION = 0.08;
 
+    /** Whoever types at a plan asks for the same loaf at nearly every letter. */
+    private static final Memo<Asked, LoafEnsemble> LAST = new Memo<>(6);
+
+    private record Asked(LoafSetup setup, double hours, int draws) {}
+
+    private final LoafHistory middle;
+    private final List<LoafDraw> draws;
+
+    private LoafEnsemble(LoafHistory middle, List<LoafDraw> draws) {
+        this.middle = middle;
+        this.draws = draws;
+    }
+
+    /** The run with the usual parameters. */
+    public LoafHistory middle() {
+        return middle;
+    }
+
     /** Draws the same parameters each time, so that two forecasts differ only by what differs in the loaf. */
     public static LoafEnsemble of(LoafSetup setup, double hours, int draws) {
+        return LAST.get(new Asked(setup, hours, draws), LoafEnsemble::workedOut);
+    }
+
+    /** The same, whatever is kept. */
+    static LoafEnsemble workedOut(LoafSetup setup, double hours, int draws) {
+        return workedOut(new Asked(setup, hours, draws));
+    }
+
+    private static LoafEnsemble workedOut(Asked asked) {
         RandomGenerator random = new Well19937c(SEED);
-        List<LoafHistory> drawn = new ArrayList<>();
-        for (int i = 0; i < draws; i++) {
-            drawn.add(draw(setup, hours, random));
+        List<LoafDraw> drawn = new ArrayList<>();
+        for (int i = 0; i < asked.draws; i++) {
+            drawn.add(LoafDraw.of(draw(asked.setup, asked.hours, random)));
         }
-        return new LoafEnsemble(LoafHeat.run(setup, hours), List.copyOf(drawn));
+        return new LoafEnsemble(LoafHeat.run(asked.setup, asked.hours), List.copyOf(drawn));
     }
 
     /** Share of the draws in which gel went this far, 0 to 1. */
@@ -44,7 +66,7 @@ public record LoafEnsemble(LoafHistory middle, List<LoafHistory> draws) {
 
     /** Central 80 % of the peak, C. */
     public Interval peakBand() {
-        return band(LoafHistory::peak);
+        return band(LoafDraw::peak);
     }
 
     /** Central 80 % of the core's temperature this many hours after pouring, C. */
@@ -52,7 +74,7 @@ public record LoafEnsemble(LoafHistory middle, List<LoafHistory> draws) {
         return band(d -> d.coreCelsiusAt(hours));
     }
 
-    private Interval band(ToDoubleFunction<LoafHistory> of) {
+    private Interval band(ToDoubleFunction<LoafDraw> of) {
         double[] sorted = draws.stream().mapToDouble(of).sorted().toArray();
         return Interval.between(
                 sorted[(int) Math.round(0.1 * (sorted.length - 1))], sorted[(int) Math.round(0.9 * (sorted.length - 1))]);

@@ -107,11 +107,12 @@ public final class LoafHeat {
     }
 
     private void advance(double[] theta, double[] conversion, double[] temperature, double step) {
-        double[] flux = grid.heatInto(temperature, setup.room().celsius(), step);
+        double room = setup.room().celsius();
+        double[] flux = grid.heatInto(temperature, room, step);
         double perConversion = setup.batter().volumetricHeat() / capacity;
         for (int i = 0; i < theta.length; i++) {
-            double grown = growth(temperature[i], conversion[i], step);
-            double lost = sink * (temperature[i] - setup.room().celsius());
+            double grown = conversion[i] < 1 ? growth(temperature[i], conversion[i], step) : 0;
+            double lost = sink * (temperature[i] - room);
             theta[i] += step * (flux[i] - lost) / capacity + perConversion * grown;
             conversion[i] = Math.min(1, conversion[i] + grown);
         }
@@ -142,9 +143,9 @@ public final class LoafHeat {
     }
 
     private boolean isAtRest(double[] temperature, double[] conversion) {
+        double room = setup.room().celsius();
         for (int i = 0; i < temperature.length; i++) {
-            if (conversion[i] < ALL_CONVERTED
-                    || Math.abs(temperature[i] - setup.room().celsius()) > RESTS_ABOVE_ROOM) {
+            if (conversion[i] < ALL_CONVERTED || Math.abs(temperature[i] - room) > RESTS_ABOVE_ROOM) {
                 return false;
             }
         }

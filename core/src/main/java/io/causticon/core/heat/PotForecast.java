@@ -24,6 +24,11 @@ public final class PotForecast {
      */
     public record Reading(double minute, double celsius) {}
 
+    /** Plan, sheet and bench ask for the same pot many times while one reading after another comes in. */
+    private static final Memo<Asked, List<LyePotCurve>> LAST = new Memo<>(8);
+
+    private record Asked(LyePotSetup setup, double minutes) {}
+
     private static final int RUNS = 100;
     private static final long SEED = 8424;
     private static final double LOG_HEAT = 0.03;
@@ -55,6 +60,10 @@ public final class PotForecast {
      * @param readings in any order; may be empty
      */
     public static PotForecast of(LyePotSetup setup, double minutes, List<Reading> readings) {
+        return new PotForecast(LAST.get(new Asked(setup, minutes), PotForecast::run), readings);
+    }
+
+    private static List<LyePotCurve> run(Asked asked) {
         Random random = new Random(SEED);
         List<LyePotRun.Variation> variations = IntStream.range(0, RUNS)
                 .mapToObj(i -> new LyePotRun.Variation(
@@ -64,8 +73,7 @@ public final class PotForecast {
                         Math.exp(LOG_MELTING * random.nextGaussian())))
                 .toList();
         // Somebody stands there with lye in the spoon: all processors at once.
-        List<LyePotCurve> curves = variations.parallelStream().map(v -> LyePotRun.run(setup, minutes, v)).toList();
-        return new PotForecast(curves, readings);
+        return variations.parallelStream().map(v -> LyePotRun.run(asked.setup, asked.minutes, v)).toList();
     }
 
     /** Central 80 % of the temperature at a minute, C. */

@@ -50,6 +50,7 @@ public record PotOutlook(
 
     /** Minutes after the feeding; by then it has turned. */
     static final double LOOK_AHEAD = 20;
+    private static final double HORIZON_STEP = 5;
 
     /** g. */
     private static final double LEAST_LIQUOR = 1e-6;
@@ -75,7 +76,7 @@ public record PotOutlook(
         double sodium = soFar.weights().naoh().grams();
         return new PotOutlook(
                 soFar,
-                PotForecast.of(setup, soFar.minute(now) + LOOK_AHEAD, readings),
+                PotForecast.of(setup, horizon(soFar.minute(now)), readings),
                 PotSoFar.lyePortions(log).mapToInt(p -> p.entry().portion()).max().orElse(0),
                 log.first(Entry.PortionFed.class).map(p -> p.entry().of()).orElse(limit.isPresent() ? MANY_PORTIONS : FEW_PORTIONS),
                 log.first(Entry.LyeClear.class).isPresent()
@@ -84,6 +85,11 @@ public record PotOutlook(
                 frozen,
                 minutes,
                 Temperature.celsius(LyeSolution.crystallisationCelsius(sodium / Math.max(LEAST_LIQUOR, sodium + liquid.water().grams()))));
+    }
+
+    /** How far to look: in steps, so that the same runs serve for some minutes. */
+    private static double horizon(double minute) {
+        return HORIZON_STEP * Math.ceil((minute + LOOK_AHEAD) / HORIZON_STEP);
     }
 
     public LyePotSetup setup() {

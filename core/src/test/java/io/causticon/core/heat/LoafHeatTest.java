@@ -136,9 +136,24 @@ class LoafHeatTest {
         }
 
         @Test
-        void areTheSameEachTime() {
-            assertThat(LoafEnsemble.of(insulated(43, 20), 6, 5).peakBand())
-                    .isEqualTo(LoafEnsemble.of(insulated(43, 20), 6, 5).peakBand());
+        void areTheSameWhenTheyAreWorkedOutAnew() {
+            LoafEnsemble first = LoafEnsemble.of(insulated(43, 20), 6, 5);
+            for (int i = 1; i <= 3; i++) {
+                LoafEnsemble other = LoafEnsemble.of(insulated(43 + i, 20), 1, 1);
+                assertThat(other.middle().frames().get(0)[0]).as("its own").isEqualTo(43.0 + i);
+            }
+            LoafEnsemble again = LoafEnsemble.workedOut(insulated(43, 20), 6, 5);
+            assertThat(again.peakBand()).isEqualTo(first.peakBand());
+            assertThat(again.coreBand(3.3)).isEqualTo(first.coreBand(3.3));
+        }
+
+        @Test
+        void whatIsKeptOfADrawIsItsCore() {
+            LoafHistory history = LoafHeat.run(insulated(43, 20), 12);
+            LoafDraw draw = LoafDraw.of(history);
+            for (double hour = 0; hour < 14; hour += 0.37) {
+                assertThat(draw.coreCelsiusAt(hour)).as("hour %s", hour).isCloseTo(history.coreCelsiusAt(hour), within(1e-9));
+            }
         }
     }
 

@@ -17,7 +17,9 @@ import org.springframework.stereotype.Service;
 public class LoafForecasts {
 
     private static final int DRAWS = 24;
-    private static final int KEPT = 200;
+
+    /** Up to half a megabyte each. */
+    private static final int KEPT = 80;
 
     private final Cache<Key, Optional<LoafEnsemble>> known = Caffeine.newBuilder().maximumSize(KEPT).build();
 
