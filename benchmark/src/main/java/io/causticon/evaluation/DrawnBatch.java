@@ -10,6 +10,7 @@ import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
@@ -43,6 +44,9 @@ final class DrawnBatch {
         NO_LABORATORY,
         ONLY_WHAT_IS_ODD
     }
+
+    /** Which bars are cut, of a dozen. */
+    private static final List<Integer> CUT = List.of(2, 6, 11);
 
     private static final Instant BEGUN = Instant.parse("2026-10-01T10:00:00Z");
     private static final double NAOH = 39.997;
@@ -177,8 +181,18 @@ final class DrawnBatch {
             seen(241, "crust-resists", fed ? .8 : .08);
             seen(242, "crust-under-cover", fed ? .6 : .03);
         }
-        seen(48, "white-spots", pockets ? .75 : .04);
-        seen(49, "weeping-dots", pockets ? .4 : separated ? .3 : .01);
+        cut(48, "white-spots", pockets ? .42 : .014);
+        cut(49, "weeping-dots", pockets ? .17 : separated ? .12 : .004);
+    }
+
+    /** Three bars are cut; a pocket is in one and not in its neighbour. What was seen is told of its bar, what was not of all of them. */
+    private void cut(double hour, String finding, double oneBar) {
+        List<Integer> there = CUT.stream().filter(bar -> chance(oneBar)).toList();
+        if (!there.isEmpty()) {
+            add(hour, new Entry.Observed(finding, Presence.SEEN, Bars.numbered(there.toArray(Integer[]::new))));
+        } else if (logging != Logging.ONLY_WHAT_IS_ODD) {
+            add(hour, new Entry.Observed(finding, Presence.LOOKED_AND_ABSENT, Bars.numbered(CUT.toArray(Integer[]::new))));
+        }
     }
 
     private WashFeel wash(boolean tender) {
@@ -193,10 +207,10 @@ final class DrawnBatch {
     private void tests() {
         boolean tender = chance(.03);
         WashFeel first = wash(tender);
-        add(24 * 7, new Entry.WashTested(first));
+        add(24 * 7, new Entry.WashTested(first, Bars.numbered(1)));
         // Whoever does not like what she feels tries another bar some days later.
         if (first != WashFeel.CALM) {
-            add(24 * 10.5, new Entry.WashTested(wash(tender)));
+            add(24 * 10.5, new Entry.WashTested(wash(tender), Bars.numbered(4)));
         }
         if (chance(.5)) {
             double strip = 9.3 + .5 * random.nextGaussian() + from(.4, .15);

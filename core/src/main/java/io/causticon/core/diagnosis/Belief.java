@@ -96,6 +96,11 @@ final class Belief {
 
     /** What is believed once a finding is known to be there or not. */
     Belief after(int finding, boolean there) {
+        return after(finding, there, 1);
+    }
+
+    /** The same for something that, where it was not there, was looked for so many times independent of one another. */
+    Belief after(int finding, boolean there, double times) {
         List<Knot> touched = knots.stream().filter(k -> k.canBringAbout(finding)).toList();
         if (touched.isEmpty()) {
             return this;
@@ -105,7 +110,7 @@ final class Belief {
         if (there) {
             next.add(Knot.tied(network, touched, finding));
         } else {
-            touched.forEach(k -> next.add(k.without(finding).normalised()));
+            touched.forEach(k -> next.add(k.without(finding, times).normalised()));
         }
         return new Belief(network, next);
     }

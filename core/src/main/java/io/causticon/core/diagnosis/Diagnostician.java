@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Works out what a batch has. Holds the compiled knowledge; safe for many threads. */
 public final class Diagnostician {
@@ -49,6 +50,30 @@ public final class Diagnostician {
         return new Diagnosis(
                 reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, Excess.of(belief.superfat()), weighing.slips,
                 looks.looks(), !stands && looks.oneCouldFree());
+    }
+
+    /** What a log says was seen, without weighing it. */
+    public Set<Finding> seen(BatchFacts facts) {
+        return EvidenceReader.read(facts).stream()
+                .filter(e -> e.isPresent() && network.indexOf(e.finding()) >= 0)
+                .map(Evidence::finding)
+                .collect(Collectors.toSet());
+    }
+
+    /**
+     * How much alike two batches are by what was seen of them: what both show, of all that either shows, each finding by the surprise that it would be
+     * by itself, {@code -ln(leak)}. A weighted Jaccard index.
+     *
+     * @return 0 for nothing in common to 1 for the same
+     */
+    public double likenessShare(Set<Finding> one, Set<Finding> other) {
+        double both = one.stream().filter(other::contains).mapToDouble(this::surprise).sum();
+        double either = Stream.concat(one.stream(), other.stream()).distinct().mapToDouble(this::surprise).sum();
+        return either > 0 ? both / either : 0;
+    }
+
+    private double surprise(Finding finding) {
+        return -Math.log(network.leak(network.indexOf(finding)));
     }
 
     /** What came of weighing plan and log: the accounts of each condition, and what is believed at the end. */
@@ -107,7 +132,7 @@ public final class Diagnostician {
             return belief;
         }
         if (item.value().isEmpty()) {
-            return belief.after(finding, item.isPresent());
+            return belief.after(finding, item.isPresent(), item.times());
         }
         int variable = network.variableOf(lyeHeavy());
         return belief.after(variable, measured.likelihood(finding, variable, item.value().getAsDouble()));

@@ -13,8 +13,15 @@ import java.util.OptionalDouble;
  * @param source who says so
  * @param words how the log puts it
  * @param value what was measured, where it is known by a number
+ * @param bars on how many different bars at least, 1 or more; one where nobody said
  */
-public record Evidence(Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value) {
+public record Evidence(Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value, int bars) {
+
+    /** Clean faces of one loaf are not independent: each one after the first counts for so much (a judgement). */
+    private static final double NEIGHBOUR = 0.6;
+
+    /** From so many on another clean bar says nothing new (a judgement). */
+    private static final int ENOUGH_BARS = 6;
 
     /** Who says so. */
     public enum Source {
@@ -26,6 +33,16 @@ public record Evidence(Finding finding, Presence presence, Instant at, Source so
 
     public boolean isPresent() {
         return presence == Presence.SEEN;
+    }
+
+    /** How many times it counts: what hides in single bars is less likely with each one that is clean. */
+    double times() {
+        boolean manyClean = !isPresent() && EvidenceReader.INSIDE_ONE_BAR.contains(finding);
+        return manyClean ? 1 + NEIGHBOUR * (Math.min(bars, ENOUGH_BARS) - 1) : 1;
+    }
+
+    Evidence on(int differentBars) {
+        return new Evidence(finding, presence, at, source, words, value, Math.max(1, differentBars));
     }
 
     /** Whether it may move any probability: an absence that clears nothing does not. */

@@ -35,7 +35,7 @@ final class EvidenceReader {
 
     static final double NOTABLE_FREE_ALKALI = 0.1;
     /** Another bar that is clean says nothing of the one that was not. */
-    private static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
+    static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
 
     private static final Duration AT_ONCE = Duration.ofMinutes(2);
 
@@ -51,6 +51,7 @@ final class EvidenceReader {
             Behaviour.FADED, "weak-scent");
 
     private final Map<Finding, Evidence> found = new LinkedHashMap<>();
+    private final Samples samples = new Samples();
 
     private final Instant begun;
 
@@ -66,19 +67,37 @@ final class EvidenceReader {
         facts.addedJustBefore(Stage.THICK, AT_ONCE)
                 .filter(what -> facts.rebatchedAt().isEmpty())
                 .ifPresent(what -> reader.solidAfter(what, facts.log().entries()));
+        reader.again();
         return reader.found.values().stream()
+                .map(e -> e.on(reader.samples.bars(e.finding(), e.presence())))
                 .sorted(Comparator.comparing(Evidence::at)
                         .thenComparing(e -> e.finding().id()))
                 .toList();
     }
 
+    /** A second wash says more than the first alone, whichever way it went. */
+    private void again() {
+        Evidence first = found.get(Findings.WASH_BURNS);
+        if (first != null && first.isPresent() && !found.containsKey(Findings.BURNS_AGAIN)) {
+            samples.again(Findings.WASH_BURNS, begun.plus(Findings.WASH_BURNS.from())).ifPresent(second -> log(
+                    Findings.BURNS_AGAIN,
+                    second.presence() == Presence.SEEN,
+                    second.at(),
+                    second.presence() == Presence.SEEN ? "another wash burned as well" : "another wash was calm"));
+        }
+    }
+
     private void read(LoggedEntry line) {
         Entry entry = line.entry();
         if (entry instanceof Entry.Observed o) {
+            Findings.find(o.finding()).ifPresent(f -> samples.add(f, o.presence(), line.at(), o.on()));
             Findings.find(o.finding()).ifPresent(f -> say(f, o.presence(), line.at(), Evidence.Source.MAKER, null, OptionalDouble.empty()));
         } else if (entry instanceof Entry.PhRead ph) {
             readPh(ph, line.at());
         } else if (entry instanceof Entry.WashTested wash) {
+            if (wash.feel() != WashFeel.TIGHT) {
+                samples.add(Findings.WASH_BURNS, wash.feel() == WashFeel.BURNING ? Presence.SEEN : Presence.LOOKED_AND_ABSENT, line.at(), wash.on());
+            }
             readWash(wash.feel(), line.at());
         } else if (entry instanceof Entry.TouchTested touch) {
             readTouch(touch.feel(), line.at());
@@ -165,7 +184,7 @@ final class EvidenceReader {
             @Nullable String words,
             OptionalDouble value) {
         String said = words != null ? words : presence == Presence.SEEN ? finding.words() : finding.absent();
-        Evidence now = new Evidence(finding, presence, at, source, said, value);
+        Evidence now = new Evidence(finding, presence, at, source, said, value, 1);
         found.merge(finding, now, this::stronger);
     }
 

@@ -83,8 +83,13 @@ public record Finding(
     }
 
     /** Whether it is known by a number, which says more than whether it was there. */
-    boolean isMeasured() {
+    public boolean isMeasured() {
         return equals(Findings.FREE_ALKALI) || equals(Findings.METER_HIGH);
+    }
+
+    /** Whether it is looked for on single bars, so that it matters on which. */
+    public boolean isOfBars() {
+        return group == Group.SURFACE || group == Group.SKIN || group == Group.INSIDE;
     }
 
     /** All words that mean it in the quick line, in small letters. */

@@ -26,6 +26,7 @@ public final class Findings {
     public static final Finding CRUST_RESISTS = named("crust-resists");
     public static final Finding CRUST_UNDER_COVER = named("crust-under-cover");
     public static final Finding WASH_BURNS = named("wash-burns");
+    public static final Finding BURNS_AGAIN = named("burns-again");
     public static final Finding SKIN_TIGHT = named("skin-tight");
     public static final Finding ZAP = named("zap");
     public static final Finding FREE_ALKALI = named("free-alkali");

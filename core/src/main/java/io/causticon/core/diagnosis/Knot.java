@@ -92,10 +92,17 @@ final class Knot {
 
     /** The same with the weights of each state times how often it fails to bring a finding about; the sum of the weights falls. */
     Knot without(int finding) {
+        return without(finding, 1);
+    }
+
+    /** The same for something that was looked for so many times, independent of one another, and was never there. */
+    Knot without(int finding, double times) {
         double[][] less = weight.clone();
         for (int i = 0; i < variables.length; i++) {
             double[] fails = network.fails(finding, variables[i]);
-            less[i] = fails == null ? weight[i] : product(weight[i], fails);
+            if (fails != null) {
+                less[i] = product(weight[i], times == 1 ? fails : Arrays.stream(fails).map(f -> Math.pow(f, times)).toArray());
+            }
         }
         return with(less);
     }

@@ -5,6 +5,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -21,6 +22,9 @@ public record ReleaseGate(List<Requirement> requirements) {
 
     /** Each hazard lies below this. */
     public static final double HAZARD_BELOW = 0.005;
+
+    /** One clean face says nothing of the next one. */
+    private static final int BARS_TO_CUT = 3;
 
     private static final Duration AGE = Duration.ofDays(7);
     private static final Duration AGE_WHEN_COOKED = Duration.ofDays(1);
@@ -106,11 +110,17 @@ public record ReleaseGate(List<Requirement> requirements) {
         if (!thick && !seen) {
             return Optional.empty();
         }
-        boolean clean = diagnosis.evidence().stream().anyMatch(e -> !e.isPresent() && e.finding().equals(Findings.WHITE_SPOTS));
-        return Optional.of(new Requirement(
-                Kind.CUTS,
-                clean,
-                Phrase.of(clean ? "cut bars are clean inside" : "liquor can be closed in: cut three bars from different places and look at the fresh faces")));
+        int clean = diagnosis.evidence().stream()
+                .filter(e -> !e.isPresent() && e.finding().equals(Findings.WHITE_SPOTS))
+                .mapToInt(Evidence::bars)
+                .max()
+                .orElse(0);
+        Phrase words = clean >= BARS_TO_CUT
+                ? Phrase.of("clean inside on {} bars", new Exactly(clean, 0))
+                : clean > 0
+                        ? Phrase.of("clean inside on {} of {} bars: cut more from other places, and say on which", new Exactly(clean, 0), new Exactly(BARS_TO_CUT, 0))
+                        : Phrase.of("liquor can be closed in: cut three bars from different places and look at the fresh faces");
+        return Optional.of(new Requirement(Kind.CUTS, clean >= BARS_TO_CUT, words));
     }
 
     private static List<Requirement> signs(BatchLog log) {

@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -15,6 +16,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A sign of a hazard that was once there. It stands, whatever probabilities say, until the same kind of test on another bar, three days later or
@@ -42,7 +44,13 @@ final class SignHistory {
     }
 
     /** What one line says of one kind. */
-    private record Said(Kind kind, Instant at, boolean bad, boolean measured) {}
+    private record Said(Kind kind, Instant at, boolean bad, boolean measured, @Nullable Bars on) {
+
+        /** The same kind of test, and calm, on what is not certainly the same bar. */
+        boolean clears(Said sign) {
+            return kind == sign.kind && !bad && !at.isBefore(sign.at.plus(AGAIN_AFTER)) && !Bars.areTheSame(on, sign.on);
+        }
+    }
 
     private final Kind kind;
     private final long day;
@@ -66,8 +74,7 @@ final class SignHistory {
         // On the first day every soap is caustic.
         Instant meant = begun.plus(TEST_FROM);
         return said.stream().filter(s -> s.kind() == kind && s.bad() && !s.at().isBefore(meant)).max(Comparator.comparing(Said::at)).map(last -> {
-            Instant from = last.at().plus(AGAIN_AFTER);
-            boolean repeated = said.stream().anyMatch(s -> s.kind() == kind && !s.bad() && !s.at().isBefore(from));
+            boolean repeated = said.stream().anyMatch(s -> s.clears(last));
             boolean supported = said.stream().anyMatch(s -> s.measured() && !s.bad() && s.at().isAfter(last.at()));
             return new SignHistory(kind, Duration.between(begun, last.at()).toDays(), repeated, supported);
         });
@@ -111,22 +118,22 @@ final class SignHistory {
     private static Optional<Said> said(LoggedEntry line) {
         Entry entry = line.entry();
         if (entry instanceof Entry.WashTested wash && wash.feel() != WashFeel.TIGHT) {
-            return Optional.of(new Said(Kind.WASH, line.at(), wash.feel() == WashFeel.BURNING, false));
+            return Optional.of(new Said(Kind.WASH, line.at(), wash.feel() == WashFeel.BURNING, false, wash.on()));
         }
         if (entry instanceof Entry.Titrated titrated) {
-            return Optional.of(new Said(Kind.ALKALI, line.at(), titrated.freeAlkaliPercent() >= EvidenceReader.NOTABLE_FREE_ALKALI, true));
+            return Optional.of(new Said(Kind.ALKALI, line.at(), titrated.freeAlkaliPercent() >= EvidenceReader.NOTABLE_FREE_ALKALI, true, titrated.on()));
         }
         if (entry instanceof Entry.PhRead read && read.method() != PhMethod.STRIP) {
-            return Optional.of(new Said(Kind.ALKALI, line.at(), read.ph() >= EvidenceReader.HIGH_SOLUTION, true));
+            return Optional.of(new Said(Kind.ALKALI, line.at(), read.ph() >= EvidenceReader.HIGH_SOLUTION, true, read.on()));
         }
         if (entry instanceof Entry.Observed seen) {
-            return kind(seen.finding()).map(k -> new Said(k, line.at(), seen.presence() == Presence.SEEN, false));
+            return kind(seen.finding()).map(k -> new Said(k, line.at(), seen.presence() == Presence.SEEN, false, seen.on()));
         }
         return Optional.empty();
     }
 
     private static Optional<Kind> kind(String finding) {
-        if (finding.equals(Findings.WASH_BURNS.id())) {
+        if (finding.equals(Findings.WASH_BURNS.id()) || finding.equals(Findings.BURNS_AGAIN.id())) {
             return Optional.of(Kind.WASH);
         }
         if (finding.equals(Findings.ZAP.id())) {

@@ -2,6 +2,7 @@ package io.causticon.core.entry;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
@@ -98,6 +99,12 @@ public final class EntryKind<E extends Entry> {
         return stripWords.apply(type.cast(entry), names);
     }
 
+    /** Makes an entry of what was matched and the bars that were named. */
+    @FunctionalInterface
+    interface OnBars<E> {
+        E of(Matcher matcher, @Nullable Bars on);
+    }
+
     /** Takes the sentences of one descriptor. */
     static final class Builder<E extends Entry> {
 
@@ -162,6 +169,19 @@ public final class EntryKind<E extends Entry> {
                 return matcher.find()
                         ? Optional.of(new Way.Match(entry.apply(matcher, context), text.substring(matcher.end())))
                         : Optional.empty();
+            });
+        }
+
+        /** The same, of what is looked at on single bars: they may be named after it. */
+        Builder<E> phraseOnBars(String pattern, OnBars<E> entry) {
+            Pattern compiled = Pattern.compile("^(?:" + pattern + ")(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
+            return way((text, context) -> {
+                Matcher matcher = compiled.matcher(text);
+                if (!matcher.find()) {
+                    return Optional.empty();
+                }
+                BarsSaid.Said said = BarsSaid.read(text.substring(matcher.end()));
+                return Optional.of(new Way.Match(entry.of(matcher, said.bars()), said.rest()));
             });
         }
 

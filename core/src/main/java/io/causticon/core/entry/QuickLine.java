@@ -3,6 +3,7 @@ package io.causticon.core.entry;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.problem.Problem;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads the shorthand of the bench: {@code lye 43.5}, {@code light}, {@code blend 20}, {@code ph 9.5 strip}, {@code olive 504 g no tare}, {@code day 9 see thick crust}.
@@ -52,6 +54,20 @@ public final class QuickLine {
             List<Entry> entries, Optional<Instant> at, List<Problem> problems) {
 
         static final Reading NOTHING = new Reading(List.of(), Optional.empty(), List.of());
+    }
+
+    /**
+     * Which bars a field of their own names: "3", "2, 5 and 8", "3 bars".
+     *
+     * @param field at which a problem stands
+     * @return null when nothing is typed
+     * @throws ProblemsException if it names none
+     */
+    public static @Nullable Bars bars(String field, String typed) {
+        if (typed.isBlank()) {
+            return null;
+        }
+        return BarsSaid.alone(typed).orElseThrow(() -> ProblemsException.of(field, ProblemKey.NOT_BARS, typed.strip()));
     }
 
     public static Reading read(String text, QuickContext context) {

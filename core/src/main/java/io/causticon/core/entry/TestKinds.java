@@ -4,6 +4,7 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.PhMethod;
@@ -36,26 +37,28 @@ final class TestKinds {
     /** What may follow a finding without making another one of it: where, when, how much. */
     private static final Pattern CIRCUMSTANCE = Pattern.compile(
             "^(?:[,.:;(]|(?:on|at|in|under|along|near|after|before|today|again|everywhere|all|only|when|of|by|with|over|since|from|for|here|now|yet|still"
-                    + "|a|one|two|three|some|most|every|mostly|slightly|as|but|and|this|where|than)\\b)",
+                    + "|a|one|two|three|some|most|every|mostly|slightly|as|but|and|this|where|than|bars?|\\d+ bars?)\\b)",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern FINDING = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE);
 
     private static final EntryKind<Entry.PhRead> PH = EntryKind.of(Entry.PhRead.class, "ph")
             .tells(Tells.TESTS)
-            .words((p, n) -> Phrase.of(
+            .version(2)
+            .words((p, n) -> BarsSaid.after(Phrase.of(
                     p.method() == PhMethod.STRIP ? "strip on paste: {}" : "1 % solution, pen: pH {}",
-                    new Exactly(p.ph(), p.ph() == Math.rint(p.ph()) ? 0 : 1)))
-            .typed((p, pen) -> "ph " + pen.number(p.ph()) + (p.method() == PhMethod.STRIP ? " strip" : " meter"))
-            .phrase("ph\\s+" + Patterns.NUMBER + "(?:\\s+(strip|meter|pen))?", (m, c) -> ph(m.group(1), m.group(2)))
-            .phrase("(strip|pen|meter)\\s+" + Patterns.NUMBER, (m, c) -> ph(m.group(2), m.group(1)))
+                    new Exactly(p.ph(), p.ph() == Math.rint(p.ph()) ? 0 : 1)), p.on()))
+            .typed((p, pen) -> "ph " + pen.number(p.ph()) + (p.method() == PhMethod.STRIP ? " strip" : " meter") + BarsSaid.typed(p.on()))
+            .phraseOnBars("ph\\s+" + Patterns.NUMBER + "(?:\\s+(strip|meter|pen))?", (m, on) -> ph(m.group(1), m.group(2), on))
+            .phraseOnBars("(strip|pen|meter)\\s+" + Patterns.NUMBER, (m, on) -> ph(m.group(2), m.group(1), on))
             .on(OnStrip.OPEN);
 
     private static final EntryKind<Entry.WashTested> WASH = EntryKind.of(Entry.WashTested.class, "wash")
             .tells(Tells.TESTS)
-            .words((w, n) -> Phrase.of("wash test: {}", Pen.lower(w.feel())))
-            .typed((w, pen) -> "wash " + Pen.lower(w.feel()))
-            .phrase("wash\\s+" + Patterns.oneOf(WASHES), (m, c) -> new Entry.WashTested(Patterns.meant(WASHES, m.group(1))))
+            .version(2)
+            .words((w, n) -> BarsSaid.after(Phrase.of("wash test: {}", Pen.lower(w.feel())), w.on()))
+            .typed((w, pen) -> "wash " + Pen.lower(w.feel()) + BarsSaid.typed(w.on()))
+            .phraseOnBars("wash\\s+" + Patterns.oneOf(WASHES), (m, on) -> new Entry.WashTested(Patterns.meant(WASHES, m.group(1)), on))
             .on(w -> switch (w.feel()) {
                 case CALM -> OnStrip.CALM;
                 case TIGHT -> OnStrip.OPEN;
@@ -71,20 +74,22 @@ final class TestKinds {
 
     private static final EntryKind<Entry.Titrated> TITRATED = EntryKind.of(Entry.Titrated.class, "titrated")
             .tells(Tells.TESTS)
-            .words((t, n) -> Phrase.of("titrated: free alkali {} %", new Exactly(t.freeAlkaliPercent(), 2)))
-            .typed((t, pen) -> "titrate " + pen.number(t.freeAlkaliPercent()))
-            .phrase(
+            .version(2)
+            .words((t, n) -> BarsSaid.after(Phrase.of("titrated: free alkali {} %", new Exactly(t.freeAlkaliPercent(), 2)), t.on()))
+            .typed((t, pen) -> "titrate " + pen.number(t.freeAlkaliPercent()) + BarsSaid.typed(t.on()))
+            .phraseOnBars(
                     "titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*(%|ml|g|mg|drops?|mol|n)?",
-                    (m, c) -> new Entry.Titrated(alkali(m.group(1), m.group(2))))
+                    (m, on) -> new Entry.Titrated(alkali(m.group(1), m.group(2)), on))
             .on(t -> t.freeAlkaliPercent() >= ALARMING_ALKALI ? OnStrip.ALARM : OnStrip.CALM);
 
     private static final EntryKind<Entry.Observed> OBSERVED = EntryKind.of(Entry.Observed.class, "finding")
             .tells(Tells.TESTS)
-            .words((o, n) -> Phrase.of("{}", Findings.find(o.finding())
+            .version(2)
+            .words((o, n) -> BarsSaid.after(Phrase.of("{}", Findings.find(o.finding())
                     .map(f -> o.presence() == Presence.SEEN ? f.words() : "looked: " + f.absent())
-                    .orElse(o.finding())))
+                    .orElse(o.finding())), o.on()))
             .typed((o, pen) -> (o.presence() == Presence.SEEN ? "see " : "no ")
-                    + Findings.find(o.finding()).map(Finding::words).orElse(o.finding()))
+                    + Findings.find(o.finding()).map(Finding::words).orElse(o.finding()) + BarsSaid.typed(o.on()))
             .way(TestKinds::finding)
             .on(OnStrip.OPEN);
 
@@ -92,9 +97,9 @@ final class TestKinds {
 
     private TestKinds() {}
 
-    private static Entry.PhRead ph(String number, @Nullable String method) {
+    private static Entry.PhRead ph(String number, @Nullable String method, @Nullable Bars on) {
         boolean meter = method != null && !"strip".equals(Patterns.lower(method));
-        return new Entry.PhRead(Patterns.within("pH", number, EntryCheck.PH), meter ? PhMethod.METER : PhMethod.STRIP);
+        return new Entry.PhRead(Patterns.within("pH", number, EntryCheck.PH), meter ? PhMethod.METER : PhMethod.STRIP, on);
     }
 
     private static double alkali(String percent, @Nullable String unit) {
@@ -121,8 +126,10 @@ final class TestKinds {
             }
             throw ProblemsException.of(Patterns.FIELD, ProblemKey.UNKNOWN_FINDING, said.group(2).trim());
         }
-        return known.map(f -> new Way.Match(
-                new Entry.Observed(f.getValue(), absent ? Presence.LOOKED_AND_ABSENT : Presence.SEEN), words.substring(f.getKey().length())));
+        return known.map(f -> {
+            BarsSaid.Said rest = BarsSaid.read(words.substring(f.getKey().length()));
+            return new Way.Match(new Entry.Observed(f.getValue(), absent ? Presence.LOOKED_AND_ABSENT : Presence.SEEN, rest.bars()), rest.rest());
+        });
     }
 
     private static boolean isCircumstance(String rest) {

@@ -125,11 +125,23 @@ public sealed interface Entry {
     /** The soap was cut into bars. */
     record Cut(int bars) implements Entry {}
 
-    /** A pH was read. */
-    record PhRead(double ph, PhMethod method) implements Entry {}
+    /** A pH was read; on which bar, where that was said. */
+    record PhRead(double ph, PhMethod method, @Nullable Bars on) implements Entry {
 
-    /** Somebody washed with it. */
-    record WashTested(WashFeel feel) implements Entry {}
+        /** On a bar that was not named. */
+        public PhRead(double ph, PhMethod method) {
+            this(ph, method, null);
+        }
+    }
+
+    /** Somebody washed with it; with which bar, where that was said. */
+    record WashTested(WashFeel feel, @Nullable Bars on) implements Entry {
+
+        /** With a bar that was not named. */
+        public WashTested(WashFeel feel) {
+            this(feel, null);
+        }
+    }
 
     /** Somebody pressed it. */
     record TouchTested(TouchFeel feel) implements Entry {}
@@ -137,11 +149,23 @@ public sealed interface Entry {
     /** A bar was weighed in cure. */
     record BarWeighed(Mass mass) implements Entry {}
 
-    /** Free alkali was titrated; per cent NaOH of the soap's mass. */
-    record Titrated(double freeAlkaliPercent) implements Entry {}
+    /** Free alkali was titrated; per cent NaOH of the soap's mass; of which bar, where that was said. */
+    record Titrated(double freeAlkaliPercent, @Nullable Bars on) implements Entry {
 
-    /** A finding was seen, or looked for and not there. */
-    record Observed(String finding, Presence presence) implements Entry {}
+        /** Of a bar that was not named. */
+        public Titrated(double freeAlkaliPercent) {
+            this(freeAlkaliPercent, null);
+        }
+    }
+
+    /** A finding was seen, or looked for and not there; on which bars, where that was said. */
+    record Observed(String finding, Presence presence, @Nullable Bars on) implements Entry {
+
+        /** On a bar that was not named. */
+        public Observed(String finding, Presence presence) {
+            this(finding, presence, null);
+        }
+    }
 
     /** A picture was taken. */
     record PhotoTaken(String photo, String caption) implements Entry {}

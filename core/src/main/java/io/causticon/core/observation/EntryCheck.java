@@ -98,6 +98,8 @@ public final class EntryCheck {
                 problems.add(FIELD, ProblemKey.MISSING);
             } else if (value instanceof Named named && named.name().isBlank()) {
                 problems.add(FIELD, ProblemKey.MISSING);
+            } else if (value instanceof Bars bars) {
+                bars(bars);
             } else if (value instanceof Record inner) {
                 nothingMissing(inner);
             } else if (value instanceof String words && words.length() > LONGEST_WORDS && !(part instanceof Entry.Unreadable)) {
@@ -105,6 +107,21 @@ public final class EntryCheck {
             } else if (value instanceof Double number && !Double.isFinite(number)) {
                 problems.add(FIELD, ProblemKey.NOT_A_NUMBER, number.toString());
             }
+        }
+    }
+
+    /** Everything that keeps bars from being such. */
+    public static Problems of(Bars bars) {
+        EntryCheck check = new EntryCheck();
+        check.bars(bars);
+        return check.problems;
+    }
+
+    private void bars(Bars bars) {
+        if (bars.count() < 1 || bars.numbers().stream().anyMatch(n -> n < 1)) {
+            problems.add(FIELD, ProblemKey.TOO_LOW, "bars", Math.min(bars.count(), bars.numbers().stream().mapToInt(n -> n).min().orElse(1)), 1);
+        } else if (!bars.isSound()) {
+            problems.add(FIELD, ProblemKey.TOO_HIGH, "bars", bars.numbers().stream().mapToInt(n -> n).max().orElse(bars.count()), Bars.MOST);
         }
     }
 

@@ -133,7 +133,23 @@ class ReleaseGateTest {
     void wantsTheInsideOfBarsThatWerePouredAsAMash() {
         Cases mash = batch(plain()).weighedAsPlanned().log("@+40m mash", "@+1h poured 50", "day 5 wash calm", "day 8 no bloom");
         assertThat(missing(mash)).contains(Kind.CUTS);
-        assertThat(missing(mash.log("day 8 no white spots"))).doesNotContain(Kind.CUTS);
+        // One clean face says nothing of the next, and the same bar twice is one bar.
+        assertThat(missing(mash.log("day 8 no white spots"))).contains(Kind.CUTS);
+        assertThat(missing(mash.log("day 8 no white spots on bar 2", "day 8 no white spots on bar 2", "day 9 no white spots on bars 2, 5"))).contains(Kind.CUTS);
+        assertThat(missing(mash.log("day 8 no white spots on 2 bars", "day 9 no white spots on 2 bars"))).contains(Kind.CUTS);
+        assertThat(missing(mash.log("day 8 no white spots on bars 2 and 5", "day 9 no white spots on bar 9"))).doesNotContain(Kind.CUTS);
+        assertThat(missing(mash.log("day 8 no white spots on 3 bars"))).doesNotContain(Kind.CUTS);
+    }
+
+    @Test
+    void isNotOpenedByTheBarThatBurned() {
+        Cases burned = made().log("day 8 wash burns on bar 3", "day 12 titrate 0 on bar 3");
+        assertThat(missing(burned.log("day 12 wash calm on bar 3"))).contains(Kind.NO_STANDING_SIGN);
+        assertThat(missing(burned.log("day 12 wash calm on bar 4"))).doesNotContain(Kind.NO_STANDING_SIGN);
+        // Nobody knows that it was the same one.
+        assertThat(missing(burned.log("day 12 wash calm"))).doesNotContain(Kind.NO_STANDING_SIGN);
+        // A second burn is news, also when another bar is calm.
+        assertThat(missing(burned.log("day 12 wash burns on bar 5", "day 13 wash calm on bar 4"))).contains(Kind.NO_STANDING_SIGN);
     }
 
     @Test

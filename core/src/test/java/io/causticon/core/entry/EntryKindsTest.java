@@ -9,6 +9,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.notation.Units;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.KnownVessels;
@@ -162,6 +163,9 @@ class EntryKindsTest {
         if (type == Temperature.class) {
             double number = random.nextInt(3) == 0 ? random.nextDouble() * 90 : random.nextInt(-100, 900) / 10.0;
             return random.nextBoolean() ? Temperature.celsius(number) : Temperature.fahrenheit(number * 2);
+        }
+        if (type == Bars.class) {
+            return any(List.of(Bars.numbered(3), Bars.numbered(2, 5, 8), Bars.numbered(1, 2), Bars.some(1), Bars.some(3), Bars.some(12)), random);
         }
         if (type == Weighable.class) {
             return any(List.of(Weighable.fat("lard"), Weighable.fat("shea-butter"), Weighable.NAOH, Weighable.KOH, Weighable.liquid("distilled-water"),

@@ -2,6 +2,7 @@ package io.causticon.core.diagnosis.knowledge;
 
 import static io.causticon.core.diagnosis.Conditions.LYE_HEAVY;
 import static io.causticon.core.diagnosis.Conditions.LYE_POCKETS;
+import static io.causticon.core.diagnosis.Findings.BURNS_AGAIN;
 import static io.causticon.core.diagnosis.Findings.BRITTLE;
 import static io.causticon.core.diagnosis.Findings.CRUST_GROWS;
 import static io.causticon.core.diagnosis.Findings.CRUST_RESISTS;
@@ -46,13 +47,15 @@ final class AlkaliKnowledge implements Knowledge.Source {
         k.finding(CRUST_UNDER_COVER).happensAnyway(.02).points(.60).to(LYE_HEAVY).because("bloom needs air, excess alkali does not");
         k.finding(WASH_BURNS).happensAnyway(.015).points(.88).to(LYE_HEAVY).because("free alkali burns skin");
         k.finding(SKIN_TIGHT).happensAnyway(.08).points(.70).to(LYE_HEAVY).because("free alkali strips the skin");
+        // Given that one wash burned: a sting of the hand rather than of the soap comes again now and then.
+        k.finding(BURNS_AGAIN).happensAnyway(.14).points(.75).to(LYE_HEAVY).because("what burned once mostly burns with every bar");
         k.finding(ZAP).happensAnyway(.02).points(.93).halfAt(.01).to(LYE_HEAVY).because("the tongue feels free alkali");
         k.finding(FREE_ALKALI).happensAnyway(.004).points(.97).halfAt(.006).to(LYE_HEAVY).because("it measures what is left over");
         k.finding(STRIP_HIGH).happensAnyway(.03).points(.35).to(LYE_HEAVY).because("soap alone lies at 9 to 10.5");
         k.finding(METER_HIGH).happensAnyway(.03).points(.90).halfAt(.008).to(LYE_HEAVY).because("soap alone lies at 9 to 10");
         k.finding(BRITTLE).happensAnyway(.04).points(.45).to(LYE_HEAVY).because("excess alkali salts the soap out and makes it chalky");
-        k.finding(WHITE_SPOTS).happensAnyway(.05).points(.12).to(LYE_HEAVY).because("alkali gathers in places");
-        k.finding(WEEPING_DOTS).happensAnyway(.02).points(.12).to(LYE_HEAVY).because("liquor finds its way out");
+        k.finding(WHITE_SPOTS).happensAnyway(.03).points(.16).to(LYE_HEAVY).because("alkali gathers in places");
+        k.finding(WEEPING_DOTS).happensAnyway(.015).points(.12).to(LYE_HEAVY).because("liquor finds its way out");
     }
 
     private static void pockets(Knowledge.Builder k) {
@@ -61,10 +64,11 @@ final class AlkaliKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "Hold every bar of the batch, gloves. Rebatch or discard; a clean bar says nothing of its neighbour.",
                         "Strain the liquor, wait until it is clear, mix before it is thick.");
-        k.finding(WHITE_SPOTS).points(.80).to(LYE_POCKETS).because("crystals or liquor caught in the batter");
-        k.finding(WEEPING_DOTS).points(.50).to(LYE_POCKETS).because("caught liquor seeps out");
+        k.finding(WHITE_SPOTS).points(.55).to(LYE_POCKETS).because("crystals or liquor caught in the batter");
+        k.finding(WEEPING_DOTS).points(.42).to(LYE_POCKETS).because("caught liquor seeps out");
         k.finding(WASH_BURNS).points(.45).to(LYE_POCKETS).because("a pocket under the hand burns");
         k.finding(SKIN_TIGHT).points(.30).to(LYE_POCKETS).because("a pocket under the hand strips the skin");
+        k.finding(BURNS_AGAIN).points(.40).to(LYE_POCKETS).because("another pocket came under the hand");
         k.finding(ZAP).points(.45).to(LYE_POCKETS).because("it stings where the pocket is");
         k.finding(FREE_ALKALI).points(.45).to(LYE_POCKETS).because("the sample may have met a pocket");
         k.finding(STRIP_HIGH).points(.20).to(LYE_POCKETS).because("the strip may have met a pocket");

@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis.knowledge;
 
+import static io.causticon.core.diagnosis.Findings.BURNS_AGAIN;
 import static io.causticon.core.diagnosis.Findings.BRITTLE;
 import static io.causticon.core.diagnosis.Findings.CRUST_UNDER_COVER;
 import static io.causticon.core.diagnosis.Findings.SKIN_TIGHT;
@@ -51,6 +52,7 @@ final class LookAlikeKnowledge implements Knowledge.Source {
         k.finding("stings-in-one-place").happensAnyway(.004).points(.85).to(HIDDEN_LIQUOR).because("liquor was closed in there");
         k.finding(STRIP_HIGH).points(.35).to(HIDDEN_LIQUOR).because("the strip may have met the place");
         k.finding(WEEPING_DOTS).points(.30).to(HIDDEN_LIQUOR).because("it finds its way out");
+        k.finding(BURNS_AGAIN).points(.20).to(HIDDEN_LIQUOR).because("liquor lay in that bar as well");
         k.finding(WASH_BURNS).points(.35).to(HIDDEN_LIQUOR).because("that face was under the hand");
     }
 
@@ -98,6 +100,7 @@ final class LookAlikeKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "That person leaves it alone; sore skin is for a doctor. Until a second tester is calm and a titration is nil it counts as a burn.",
                         "Milder acids for that person: less of the short chains, a little more superfat.");
+        k.finding(BURNS_AGAIN).points(.70).to(SENSITIVE_SKIN).because("the same skin burns with the next bar as well");
         k.finding(WASH_BURNS).points(.30).to(SENSITIVE_SKIN).because("skin that is broken or dry burns with any soap");
         k.finding(SKIN_TIGHT).points(.60).to(SENSITIVE_SKIN).because("all soap takes fat from skin");
         k.finding("one-tester").happensAnyway(.02).points(.80).to(SENSITIVE_SKIN).because("it lies in the person");

@@ -2,6 +2,7 @@ package io.causticon.core.diagnosis.knowledge;
 
 import static io.causticon.core.diagnosis.Conditions.SEIZED;
 import static io.causticon.core.diagnosis.Conditions.SEPARATION;
+import static io.causticon.core.diagnosis.Findings.BURNS_AGAIN;
 import static io.causticon.core.diagnosis.Findings.HOT_MASH;
 import static io.causticon.core.diagnosis.Findings.OIL_LAYER;
 import static io.causticon.core.diagnosis.Findings.SOFT_BELOW;
@@ -53,6 +54,7 @@ final class MixingKnowledge implements Knowledge.Source {
                         "Blend to one colour, wait for a trail that rests, keep hard fats above their melting point.");
         k.finding(OIL_LAYER).happensAnyway(.004).points(.88).to(SEPARATION).because("fats and liquor parted again");
         k.finding(SOFT_BELOW).happensAnyway(.01).points(.45).to(SEPARATION).because("what sank did not react");
+        k.finding(BURNS_AGAIN).points(.30).to(SEPARATION).because("other bars lack fat as well");
         k.finding(WASH_BURNS).points(.30).to(SEPARATION).because("where fat is missing lye is left");
         k.finding(WEEPING_DOTS).points(.25).to(SEPARATION).because("liquor was left without fat");
         k.fact(

@@ -1,0 +1,74 @@
+package io.causticon.core.diagnosis;
+
+import io.causticon.core.observation.Bars;
+import io.causticon.core.observation.Presence;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** On which bars each finding was looked for: what was seen on one of them says little of the next. */
+final class Samples {
+
+    /** What is logged again sooner is the same wash told twice. */
+    private static final Duration ANOTHER_WASH = Duration.ofHours(6);
+
+    private final Map<Finding, List<Look>> looks = new HashMap<>();
+
+    /** One line that says whether something is there. */
+    record Look(Presence presence, Instant at, @Nullable Bars on) {}
+
+    void add(Finding finding, Presence presence, Instant at, @Nullable Bars on) {
+        looks.computeIfAbsent(finding, f -> new ArrayList<>()).add(new Look(presence, at, on));
+    }
+
+    /**
+     * On how many different bars a finding was seen, or looked for and not there. Bars without a number may be any of the others, so they never add
+     * up: the largest that is certain.
+     */
+    int bars(Finding finding, Presence presence) {
+        Set<Integer> named = new HashSet<>();
+        int unnamed = 0;
+        for (Look look : looks.getOrDefault(finding, List.of())) {
+            if (look.presence() == presence) {
+                if (look.on() != null && !look.on().numbers().isEmpty()) {
+                    named.addAll(look.on().numbers());
+                } else {
+                    unnamed = Math.max(unnamed, Bars.count(look.on()));
+                }
+            }
+        }
+        return Math.max(named.size(), unnamed);
+    }
+
+    /**
+     * What came of the same test on another bar, or on one that was not named, after it was bad for the first time: as bad, if it ever was, else what
+     * came last.
+     *
+     * @param meant from when on the test means something
+     */
+    Optional<Look> again(Finding finding, Instant meant) {
+        List<Look> all = looks.getOrDefault(finding, List.of()).stream().filter(l -> !l.at().isBefore(meant)).toList();
+        Optional<Look> first = all.stream().filter(l -> l.presence() == Presence.SEEN).findFirst();
+        if (first.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Look> later = all.stream().filter(l -> isAnother(l, first.get())).toList();
+        Optional<Look> bad = later.stream().filter(l -> l.presence() == Presence.SEEN).findFirst();
+        return bad.isPresent() ? bad : later.stream().reduce((a, b) -> b);
+    }
+
+    private static boolean isAnother(Look look, Look first) {
+        if (look == first || Bars.areTheSame(look.on(), first.on())) {
+            return false;
+        }
+        boolean bothNamed = look.on() != null && first.on() != null;
+        return bothNamed || !look.at().isBefore(first.at().plus(ANOTHER_WASH));
+    }
+}

@@ -1,0 +1,89 @@
+package io.causticon.core.entry;
+
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
+import io.causticon.core.observation.Bars;
+import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.wording.Phrase;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** Which bars are meant by "bar 3", "bars 2, 5 and 8", "bars 1-3" or "3 bars", after what was seen on them. */
+final class BarsSaid {
+
+    private static final Pattern NUMBERED = Pattern.compile(
+            "^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?bars?\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,5}(?:\\s*(?:-|,|to\\b|and\\b|&|\\+)\\s*\\d{1,5})*)(?:$|[\\s,.;])", Pattern.CASE_INSENSITIVE);
+    private static final Pattern COUNTED =
+            Pattern.compile("^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?(?:(\\d{1,5})|(one|two|three|four|five|six))\\s+(?:other\\s+)?bars?(?:$|[\\s,.;])", Pattern.CASE_INSENSITIVE);
+    private static final List<String> WORDS = List.of("one", "two", "three", "four", "five", "six");
+    private static final Pattern PART = Pattern.compile("(\\d+)(?:\\s*(?:-|to)\\s*(\\d+))?", Pattern.CASE_INSENSITIVE);
+
+    /** What was said, and the words after it. */
+    record Said(@Nullable Bars bars, String rest) {}
+
+    private BarsSaid() {}
+
+    /** Reads from the start; without bars all of it is rest. */
+    static Said read(String text) {
+        Matcher numbered = NUMBERED.matcher(text);
+        if (numbered.find()) {
+            String list = numbered.group(1);
+            String rest = text.substring(numbered.end(1));
+            if (list.contains(",") && !rest.isBlank()) {
+                // "bar 3, 15 min later" is one bar.
+                list = list.substring(0, list.indexOf(','));
+            }
+            return new Said(numbered(list), text.substring(numbered.start(1) + list.length()));
+        }
+        Matcher counted = COUNTED.matcher(text);
+        if (counted.find()) {
+            int count = counted.group(1) != null ? Integer.parseInt(counted.group(1)) : 1 + WORDS.indexOf(Patterns.lower(counted.group(2)));
+            return new Said(sound(Bars.some(count)), text.substring(counted.end()));
+        }
+        return new Said(null, text);
+    }
+
+    /** What a field for bars alone holds: "3", "2, 5 and 8", "3 bars"; empty for none or for what is none. */
+    static Optional<Bars> alone(String text) {
+        String typed = text.trim();
+        Said said = read(Character.isDigit(typed.isEmpty() ? ' ' : typed.charAt(0)) && !Patterns.lower(typed).contains("bar") ? "bars " + typed : typed);
+        return said.rest().isBlank() ? Optional.ofNullable(said.bars()) : Optional.empty();
+    }
+
+    private static Bars numbered(String list) {
+        TreeSet<Integer> numbers = new TreeSet<>();
+        Matcher part = PART.matcher(list);
+        while (part.find()) {
+            int from = Integer.parseInt(part.group(1));
+            int to = part.group(2) == null ? from : Integer.parseInt(part.group(2));
+            sound(Bars.numbered(from, to));
+            for (int n = Math.min(from, to); n <= Math.max(from, to); n++) {
+                numbers.add(n);
+            }
+        }
+        return Bars.numbered(numbers.toArray(Integer[]::new));
+    }
+
+    private static Bars sound(Bars bars) {
+        // An entry that carries them tells what cannot be.
+        EntryCheck.of(bars).throwIfAny();
+        return bars;
+    }
+
+    /** How it is typed, with a space before it; nothing when there is none. */
+    static String typed(@Nullable Bars bars) {
+        if (bars == null) {
+            return "";
+        }
+        String list = bars.numbers().stream().map(String::valueOf).collect(Collectors.joining(", "));
+        return list.isEmpty() ? " on " + bars.count() + (bars.count() == 1 ? " bar" : " bars") : (bars.count() == 1 ? " on bar " : " on bars ") + list;
+    }
+
+    /** A phrase with the bars after it. */
+    static Phrase after(Phrase phrase, @Nullable Bars bars) {
+        return bars == null ? phrase : Phrase.of("{}{}", phrase, typed(bars));
+    }
+}

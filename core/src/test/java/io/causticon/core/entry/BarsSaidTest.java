@@ -1,0 +1,70 @@
+package io.causticon.core.entry;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.notation.Units;
+import io.causticon.core.observation.Bars;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.problem.Problem;
+import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.substance.Catalogue;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Which bars a maker means. */
+class BarsSaidTest {
+
+    private static final Instant BEGUN = Instant.parse("2026-10-20T18:00:00Z");
+
+    private static QuickLine.Reading read(String line) {
+        return QuickLine.read(line, new QuickContext(
+                recipe().fat("olive-oil", 500).plan(), BEGUN, BEGUN.plusSeconds(86_400L * 60), ZoneOffset.UTC, Units.METRIC, Findings.vocabulary(),
+                new KnownVessels(Map.of(), Map.of()), Catalogue.standard()));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "wash calm on bar 3|3|1", "wash burns with bars 2, 5 and 8|2 5 8|3", "titrate 0.05 bars 1-3|1 2 3|3", "pen 9.8 of bar #7|7|1", "strip 9 on 3 bars||3",
+        "see white spots in three bars near the top||3", "no white spots bar 12|12|1", "no weeping 2 bars||2", "wash calm with another bar||0",
+        "wash calm on bar 3, 15 min later|3|1", "wash tight bars 8 and 2|2 8|2", "wash calm barely||0"
+    })
+    void namesTheBars(String line, @Nullable String numbers, int count) {
+        Entry entry = read(line).entries().get(0);
+        Bars on = entry instanceof Entry.WashTested w ? w.on()
+                : entry instanceof Entry.Titrated t ? t.on() : entry instanceof Entry.PhRead p ? p.on() : ((Entry.Observed) entry).on();
+        List<Integer> named = numbers == null ? List.of() : Arrays.stream(numbers.split(" ")).map(Integer::valueOf).toList();
+        assertThat(on).isEqualTo(count == 0 ? null : new Bars(named, count));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"wash calm on bar 0", "wash calm on 0 bars", "wash calm on bars 3 and 9999", "wash calm on bars 1-99999"})
+    void barsThatCannotBeAreTold(String line) {
+        assertThat(read(line).entries()).isEmpty();
+        assertThat(read(line).problems()).extracting(Problem::key).containsAnyOf(ProblemKey.TOO_LOW, ProblemKey.TOO_HIGH);
+    }
+
+    @Test
+    void aFieldOfItsOwnWantsNoWords() {
+        assertThat(QuickLine.bars("bars", " 3 ")).isEqualTo(Bars.numbered(3));
+        assertThat(QuickLine.bars("bars", "8, 2 and 5")).isEqualTo(Bars.numbered(2, 5, 8));
+        assertThat(QuickLine.bars("bars", "3 bars")).isEqualTo(Bars.some(3));
+        assertThat(QuickLine.bars("bars", "bar 3")).isEqualTo(Bars.numbered(3));
+        assertThat(QuickLine.bars("bars", "  ")).isNull();
+        for (String none : List.of("the ends", "3 of them", "-1", "3;5", "1e3")) {
+            assertThatThrownBy(() -> QuickLine.bars("bars", none)).as(none).isInstanceOf(ProblemsException.class);
+        }
+    }
+}
