@@ -66,12 +66,15 @@ export function layerDrawing(form) {
       move(+drag.dataset.layer, +drag.dataset.point, x, h);
     }
   });
-  form.addEventListener('pointerup', () => {
+  // At the window: a drawing that was replaced under the finger has lost its hold on it, and the finger may be lifted beside the form.
+  const letGo = () => {
     if (drag) {
-      inputs()[+drag.dataset.layer].dispatchEvent(new Event('input', { bubbles: true }));
+      inputs()[+drag.dataset.layer]?.dispatchEvent(new Event('input', { bubbles: true }));
       drag = null;
     }
-  });
+  };
+  window.addEventListener('pointerup', letGo);
+  window.addEventListener('pointercancel', letGo);
   form.addEventListener('keydown', (event) => {
     const handle = event.target.closest?.('.handle');
     const by = { ArrowUp: [0, STEP], ArrowDown: [0, -STEP], ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0] }[event.key];

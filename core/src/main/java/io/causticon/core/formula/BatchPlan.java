@@ -82,6 +82,10 @@ public record BatchPlan(
         return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, fatsVessel, freezer, note);
     }
 
+    public BatchPlan noting(String other) {
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, other);
+    }
+
     public BatchPlan frozenAt(Temperature other) {
         return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, other, note);
     }

@@ -92,6 +92,8 @@ public enum ProblemKey {
     TOO_MANY_PIXELS,
     /** A titration in another unit than per cent. Values: what was typed. */
     NOT_PER_CENT,
+    /** Words that name no bars. Values: what was typed. */
+    NOT_BARS,
     /** Something seen that is not known. Values: what was typed. */
     UNKNOWN_FINDING,
     /** A line that says nothing that is known. Values: the line. */

@@ -97,6 +97,12 @@ public class BatchService {
                 .batch();
     }
 
+    /** The recipe it was made from; empty when it was made without one. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> recipe(BatchId id) {
+        return batches.findById(id.value()).map(r -> r.recipeId);
+    }
+
     /** Name of a batch, also of one that cannot be worked with; empty if there is none. */
     @Transactional(readOnly = true)
     public Optional<String> name(BatchId id) {

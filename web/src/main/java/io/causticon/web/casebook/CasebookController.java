@@ -1,10 +1,14 @@
 package io.causticon.web.casebook;
 
+import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.entry.QuickLine;
 import io.causticon.core.notation.MassNotation;
+import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
+import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.Problem;
@@ -21,6 +25,7 @@ import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -121,26 +126,57 @@ class CasebookController {
         }
     }
 
+    /** What was seen, or looked for and not there, on which bars and when, as it is typed. */
+    record Sighting(@Nullable String finding, @Nullable Presence presence, @Nullable String at, @Nullable String bars) {}
+
     @PostMapping("/{id}/finding")
-    String finding(
-            @PathVariable UUID id,
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam String finding,
-            @RequestParam Presence presence,
-            @RequestParam(defaultValue = "") String at,
-            @RequestParam String key) {
+    String finding(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Sighting seen, @RequestParam String key) {
         BatchId batch = new BatchId(id);
         try {
-            Findings.find(finding)
-                    .orElseThrow(() -> ProblemsException.of("finding", ProblemKey.NOT_A_CHOICE, finding));
-            logbook.log(batch, new Entry.Observed(finding, presence), at, maker, key);
+            Finding finding = Findings.find(typed(seen.finding()))
+                    .orElseThrow(() -> ProblemsException.of("finding", ProblemKey.NOT_A_CHOICE, typed(seen.finding())));
+            if (seen.presence() == null) {
+                throw ProblemsException.of("finding", ProblemKey.MISSING);
+            }
+            Bars on = QuickLine.bars("bars", typed(seen.bars()));
+            logbook.log(batch, new Entry.Observed(finding.id(), seen.presence(), on), typed(seen.at()), maker, key);
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
-            model.addAttribute("seenAt", at);
-            model.addAttribute("seenProblem", logbook.problem(e.problems(), maker));
+            model.addAttribute("seen", seen);
+            model.addAttribute("seenProblems", byField(e, maker));
             return show(batch, model, maker, "", "");
         }
+    }
+
+    /** What was measured where a look was proposed. */
+    record Reading(@Nullable String finding, @Nullable String number, @Nullable String bars) {}
+
+    @PostMapping("/{id}/measured")
+    String measured(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Reading read, @RequestParam String key) {
+        try {
+            if (typed(read.number()).isBlank()) {
+                throw ProblemsException.of("number", ProblemKey.MISSING);
+            }
+            double number = NumberNotation.read("number", typed(read.number()).replaceAll("\\s*%$", ""));
+            Bars on = QuickLine.bars("bars", typed(read.bars()));
+            Entry entry = Findings.FREE_ALKALI.id().equals(read.finding())
+                    ? new Entry.Titrated(number, on)
+                    : new Entry.PhRead(number, PhMethod.METER, on);
+            logbook.log(new BatchId(id), entry, "", maker, key);
+            return "redirect:/casebook/" + id;
+        } catch (ProblemsException e) {
+            model.addAttribute("read", read);
+            model.addAttribute("readProblems", byField(e, maker));
+            return show(new BatchId(id), model, maker, "", "");
+        }
+    }
+
+    private static String typed(@Nullable String field) {
+        return field == null ? "" : field;
+    }
+
+    private Map<String, String> byField(ProblemsException e, Maker maker) {
+        return e.problems().stream().collect(Collectors.toMap(Problem::field, p -> logbook.problem(List.of(p), maker), (one, other) -> one + " " + other));
     }
 
     /** What a rebatch was made with, as it is typed. */
@@ -158,8 +194,7 @@ class CasebookController {
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("rebatched", form);
-            model.addAttribute("rebatchProblems", e.problems().stream()
-                    .collect(Collectors.toMap(Problem::field, p -> logbook.problem(List.of(p), maker), (one, other) -> one + " " + other)));
+            model.addAttribute("rebatchProblems", byField(e, maker));
             return show(new BatchId(id), model, maker, "", "");
         }
     }

@@ -29,10 +29,12 @@ import org.jspecify.annotations.Nullable;
  * @param further other looks
  * @param causes what would explain the leading hazard or condition
  * @param causeOf which condition that is
+ * @param causeId id of that
  * @param rebatch melting it down again, worked out; null where that mends nothing
  * @param now what to do with this batch
  * @param nextTime what to change next time
  * @param conclusions what makers concluded so far
+ * @param past concluded cases that looked like it
  */
 record CasebookPage(
         String id,
@@ -57,16 +59,44 @@ record CasebookPage(
         List<Look> further,
         List<Explanation> causes,
         String causeOf,
+        String causeId,
         @Nullable Offer rebatch,
         String now,
         String nextTime,
-        List<String> conclusions) {
+        List<String> conclusions,
+        List<Past> past) {
 
     /** Something that was looked at: whether it was there, its words, when. */
     record Seen(boolean present, String words, String when) {}
 
     /** Something to look at: its name, how, how long, and what each outcome would do. */
-    record Look(String finding, String words, String how, String effort, String about, String ifFound, String absent, String ifNot) {}
+    record Look(
+            String finding, String words, String how, String effort, String about, String ifFound, String absent, String ifNot, Answer answer) {}
+
+    /** A concluded case that looked like this one. */
+    record Past(String batch, String name, String age, String conclusion, String shared) {}
+
+    /** How a look is answered: by a number, or by yes and no on some bars. */
+    enum Answer {
+        /** Free alkali, per cent. */
+        TITRATION,
+        /** The pH of one per cent in water. */
+        METER,
+        /** It matters on which bars. */
+        BARS,
+        /** Three bars are cut for it. */
+        THREE_BARS,
+        /** Yes or no. */
+        PLAIN;
+
+        public boolean isNumber() {
+            return this == TITRATION || this == METER;
+        }
+
+        public boolean isOfBars() {
+            return this == BARS || this == THREE_BARS;
+        }
+    }
 
     /** Findings of one place. */
     record Group(String title, List<Choice> choices) {}

@@ -48,10 +48,12 @@ class CasebookPages {
     private static final int MOST_GUESSES = 5;
 
     private final CasebookService casebook;
+    private final PastCases past;
     private final Clock clock;
 
-    CasebookPages(CasebookService casebook, Clock clock) {
+    CasebookPages(CasebookService casebook, PastCases past, Clock clock) {
         this.casebook = casebook;
+        this.past = past;
         this.clock = clock;
     }
 
@@ -88,10 +90,12 @@ class CasebookPages {
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),
                 causes(leader, formats),
                 leader.condition().name(),
+                leader.condition().id(),
                 Rebatch.of(batch.facts(clock.instant()), diagnosis).map(r -> offer(r, formats)).orElse(null),
                 leader.probability() >= SHOWN ? leader.remedy().now() : "",
                 leader.probability() >= SHOWN ? leader.remedy().nextTime() : "",
-                conclusions(batch));
+                conclusions(batch),
+                past.like(batch).stream().map(this::past).toList());
     }
 
     /** What causes and remedies are told for: the worst hazard while any is open, else the likeliest condition. */
@@ -157,7 +161,7 @@ class CasebookPages {
         return diagnosis.evidence().stream()
                 .filter(e -> e.source() == source)
                 .map(e -> new CasebookPage.Seen(
-                        e.isPresent(), e.words(), Formats.duration(Duration.between(batch.log().begun(), e.at()))))
+                        e.isPresent(), e.bars() > 1 ? e.words() + ", on " + e.bars() + " bars" : e.words(), Formats.duration(Duration.between(batch.log().begun(), e.at()))))
                 .toList();
     }
 
@@ -216,7 +220,18 @@ class CasebookPages {
                 next.about().name(),
                 Formats.probability(next.ifFound()),
                 next.finding().absent(),
-                Formats.probability(next.ifNot()));
+                Formats.probability(next.ifNot()),
+                answer(next.finding()));
+    }
+
+    private static CasebookPage.Answer answer(Finding finding) {
+        if (finding.isMeasured()) {
+            return finding.equals(Findings.FREE_ALKALI) ? CasebookPage.Answer.TITRATION : CasebookPage.Answer.METER;
+        }
+        if (finding.equals(Findings.WHITE_SPOTS)) {
+            return CasebookPage.Answer.THREE_BARS;
+        }
+        return finding.isOfBars() ? CasebookPage.Answer.BARS : CasebookPage.Answer.PLAIN;
     }
 
     private static CasebookPage.Offer offer(Rebatch rebatch, Formats formats) {
@@ -302,6 +317,17 @@ class CasebookPages {
                         c.check().map(formats::phrase).orElse(""),
                         c.probability().isPresent() ? Formats.probability(c.probability().getAsDouble()) : "")));
         return causes;
+    }
+
+    private CasebookPage.Past past(PastCases.Alike alike) {
+        PastCases.Concluded other = alike.concluded();
+        String words = other.conclusion().words();
+        return new CasebookPage.Past(
+                alike.batch().toString(),
+                other.name(),
+                Formats.duration(Duration.between(other.begun(), clock.instant())),
+                other.conclusion().condition().name() + (words.isBlank() ? "" : ", \u201c" + words + "\u201d"),
+                String.join("; ", alike.shared()));
     }
 
     private static List<String> conclusions(Batch batch) {

@@ -6,12 +6,14 @@ import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.PhMethod;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.TouchFeel;
@@ -185,8 +187,10 @@ class DemoWorkshop implements ApplicationRunner {
                 .mixedTo(Stage.LIGHT)
                 .pouredAndKept(MouldCare.COVERED)
                 .unmouldedAndCut(24)
+                .day(5, seen("thin-bloom"))
                 .day(8, new Entry.TouchTested(TouchFeel.SOFT))
                 .day(12, new Entry.WashTested(WashFeel.CALM))
+                .day(13, new Entry.Concluded(new Named("soda-ash", "soda ash"), "steam took it off"))
                 .day(60, new Entry.TouchTested(TouchFeel.FIRM)));
     }
 
@@ -208,9 +212,9 @@ class DemoWorkshop implements ApplicationRunner {
                 .pouredAndKept(MouldCare.COVERED)
                 .unmouldedAndCut(12)
                 .day(4.1, seen("thick-crust"))
-                .day(7.2, new Entry.PhRead(9, PhMethod.STRIP), absent("white-spots"))
+                .day(7.2, new Entry.PhRead(9, PhMethod.STRIP), new Entry.Observed("white-spots", Presence.LOOKED_AND_ABSENT, Bars.numbered(2, 6, 11)))
                 .day(11.2, seen("crust-grows"), seen("crust-resists"))
-                .day(12.1, new Entry.WashTested(WashFeel.BURNING)));
+                .day(12.1, new Entry.WashTested(WashFeel.BURNING, Bars.numbered(3))));
         DemoBatch milk = batch(DemoRecipes.harbourMilk(), 12.4, 8).weighed().potsMatched();
         keep(ODD, milk.atMinute(19, seen("liquor-orange"))
                 .atMinute(20, seen("burnt-smell"))

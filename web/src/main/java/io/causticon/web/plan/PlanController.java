@@ -1,5 +1,8 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.advice.NextVersion;
+import io.causticon.core.diagnosis.Condition;
+import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
@@ -12,9 +15,11 @@ import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.shared.Redirect;
 import io.causticon.web.shelf.Pantry;
@@ -27,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -141,6 +147,30 @@ class PlanController {
         RecipeService.Recipe recipe = version == null ? recipes.latest(id) : recipes.at(id, version);
         PlanForm form = PlanForm.of(recipe.plan(), maker.formats());
         return show(model, new Sitting(form, maker, shelf.pantry(), id, recipe.version(), recipe.plan()), Map.of());
+    }
+
+    /** Proposes the next version of a recipe after a batch that had something; nothing is kept until the maker keeps it. */
+    @GetMapping("/after/{batch}")
+    String after(@PathVariable UUID batch, Model model, @ModelAttribute("maker") Maker maker, @RequestParam String condition) {
+        Batch made = batches.get(new BatchId(batch));
+        Condition had = StandardKnowledge.all().conditions().stream()
+                .filter(c -> c.id().equals(condition))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("condition " + condition));
+        Optional<RecipeService.Recipe> recipe = batches.recipe(made.id()).map(recipes::latest);
+        BatchPlan plan = recipe.map(RecipeService.Recipe::plan).orElse(made.plan());
+        String note = had.name() + " on " + maker.formats().day(made.log().begun()) + ": " + StandardKnowledge.all().remedy(had).nextTime();
+        NextVersion next = NextVersion.after(condition, plan, note);
+        model.addAttribute("proposal", Stream.concat(
+                        next.changes().stream().map(maker.formats()::phrase), Stream.of("a note of what to do next time"))
+                .toList());
+        model.addAttribute("proposedAfter", made.name() + ", " + had.name());
+        PlanForm form = PlanForm.of(next.plan(), maker.formats());
+        return show(
+                model,
+                new Sitting(form, maker, shelf.pantry(), recipe.map(RecipeService.Recipe::recipe).orElse(null),
+                        recipe.map(RecipeService.Recipe::version).orElse(0), plan),
+                Map.of());
     }
 
     /** Works out a form without keeping it. */

@@ -12,7 +12,6 @@ import io.causticon.web.harness.RunningApplication;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
@@ -29,15 +28,10 @@ class RebatchFormTest {
 
     @BeforeAll
     void start() {
-        application = RunningApplication.own(true);
+        application = RunningApplication.get();
         batches = application.bean(BatchService.class);
         client = new Client(application.address()).signIn("ines");
         held = batches.all().stream().filter(b -> b.name().equals("Sail Loft Tar")).findFirst().orElseThrow();
-    }
-
-    @AfterAll
-    void stop() {
-        application.close();
     }
 
     private String post(Client who, String... fields) {

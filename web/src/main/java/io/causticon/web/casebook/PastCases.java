@@ -1,0 +1,94 @@
+package io.causticon.web.casebook;
+
+import io.causticon.core.diagnosis.Diagnostician;
+import io.causticon.core.diagnosis.Finding;
+import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Purpose;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchLogged;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.FromEachBatch;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Batches in which somebody settled what they had: what looked like this before. What was only practised is no case. */
+@Component
+class PastCases {
+
+    /** Less than so much in common is no likeness worth telling (a judgement). */
+    private static final double LEAST = 0.3;
+
+    private static final int MOST = 3;
+
+    /**
+     * What was concluded of one batch.
+     *
+     * @param name of the batch
+     * @param begun when it was made
+     * @param seen what was seen of it
+     * @param conclusion the last one
+     */
+    record Concluded(String name, Instant begun, Set<Finding> seen, Entry.Concluded conclusion) {}
+
+    /**
+     * One that looks like another.
+     *
+     * @param batch which
+     * @param concluded what was concluded of it
+     * @param likeness 0 to 1
+     * @param shared what both show, in words
+     */
+    record Alike(BatchId batch, Concluded concluded, double likeness, List<String> shared) {}
+
+    private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
+    private final Clock clock;
+    private final FromEachBatch<Concluded> concluded;
+
+    PastCases(BatchService batches, Clock clock) {
+        this.clock = clock;
+        this.concluded = new FromEachBatch<>("reads-cases", batches, this::read);
+    }
+
+    @EventListener
+    void logged(BatchLogged event) {
+        concluded.changed(event.batch());
+    }
+
+    private Optional<Concluded> read(Batch batch) {
+        if (batch.purpose() == Purpose.PRACTICE) {
+            return Optional.empty();
+        }
+        return batch.log().last(Entry.Concluded.class).map(c ->
+                new Concluded(batch.name(), batch.log().begun(), diagnostician.seen(batch.facts(clock.instant())), c.entry()));
+    }
+
+    /** Others that look like it, the most alike first. */
+    List<Alike> like(Batch batch) {
+        Set<Finding> seen = diagnostician.seen(batch.facts(clock.instant()));
+        if (seen.isEmpty()) {
+            return List.of();
+        }
+        return concluded.known().entrySet().stream()
+                .filter(e -> !e.getKey().equals(batch.id()))
+                .map(e -> alike(seen, e))
+                .filter(a -> a.likeness() >= LEAST)
+                .sorted(Comparator.comparingDouble(Alike::likeness).thenComparing(a -> a.concluded().begun()).reversed())
+                .limit(MOST)
+                .toList();
+    }
+
+    private Alike alike(Set<Finding> seen, Map.Entry<BatchId, Concluded> other) {
+        Set<Finding> theirs = other.getValue().seen();
+        List<String> shared = seen.stream().filter(theirs::contains).map(Finding::words).sorted().toList();
+        return new Alike(other.getKey(), other.getValue(), diagnostician.likenessShare(seen, theirs), shared);
+    }
+}
