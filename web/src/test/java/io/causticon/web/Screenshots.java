@@ -21,7 +21,7 @@ class Screenshots {
     @Test
     void ofTheMainViews(RunningApplication application, Browser browser) {
         browser.open("/sign-in").picture(FOLDER.resolve("sign-in.png"));
-        browser.signIn("ines").picture(FOLDER.resolve("rack.png"));
+        browser.signIn("ines").open("/").picture(FOLDER.resolve("rack.png"));
         browser.open("/plan").press("Whey & Barley").waitFor(".lye-head").picture(FOLDER.resolve("plan.png"));
         browser.open("/plan").press("Three Tides").waitFor("svg.face");
         browser.script("document.querySelector('svg.face').scrollIntoView({block: 'center'})");

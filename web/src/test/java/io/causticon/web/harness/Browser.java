@@ -17,6 +17,7 @@ import org.openqa.selenium.JavascriptException;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.OutputType;
+import org.openqa.selenium.Point;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
@@ -30,7 +31,6 @@ import org.openqa.selenium.interactions.PointerInput;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.ExpectedCondition;
-import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Chromium, driven as a maker would use it. */
@@ -38,6 +38,10 @@ public final class Browser implements AutoCloseable {
 
     /** A fuse, so that a test that fails ends: nothing that works comes near it, also on a busy machine. */
     private static final Duration PATIENCE = Duration.ofSeconds(Integer.getInteger("causticon.patience", 300));
+    private static final Duration LOOKS = Duration.ofMillis(120);
+
+    /** A page on which much goes on is looked at less often: each look lays it out anew. */
+    private static final Duration SELDOM = Duration.ofMillis(250);
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
     private static final Path DRIVER = Path.of("/usr/bin/chromedriver");
 
@@ -54,9 +58,62 @@ public final class Browser implements AutoCloseable {
             return found ?? null;
             """;
 
+    /** Nothing is to be filled in by the browser: it would look through every form at every change. */
+    private static final Map<String, Object> PREFERENCES = Map.of(
+            "autofill.profile_enabled", false,
+            "autofill.credit_card_enabled", false,
+            "credentials_enable_service", false,
+            "profile.password_manager_enabled", false,
+            "browser.enable_spellchecking", false);
+
+    private static final String SELECT_ALL = """
+            const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden';
+            const fields = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'input' || e.localName === 'textarea');
+            const field = arguments[1] < 0 ? fields.find(shown) : fields[arguments[1]];
+            if (!field || !shown(field) || field.disabled || field.readOnly) {
+                return false;
+            }
+            field.scrollIntoView({block: 'nearest'});
+            field.focus();
+            field.select();
+            return document.activeElement === field;
+            """;
+
+    private static final String CHOOSE = """
+            const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
+            const choice = list && !list.disabled && [...list.options].find(o => !o.disabled && o[arguments[2]].trim() === arguments[3]);
+            if (!choice) {
+                return false;
+            }
+            list.focus();
+            list.value = choice.value;
+            list.dispatchEvent(new Event('input', {bubbles: true}));
+            list.dispatchEvent(new Event('change', {bubbles: true}));
+            return true;
+            """;
+
+    /** Where the middle of the first one in sight stands in the window: what is found is not held on to, the page may draw it anew. */
+    private static final String MIDDLE = """
+            const found = [...document.querySelectorAll(arguments[0])].find(e => e.getClientRects().length > 0);
+            found?.scrollIntoView({block: 'center'});
+            const box = found?.getBoundingClientRect();
+            return box ? [Math.round(box.left + box.width / 2), Math.round(box.top + box.height / 2)] : null;
+            """;
+
+    private static final String SET = """
+            const field = document.querySelector(`[name='${arguments[0]}']:not(button)`);
+            if (!field) {
+                return false;
+            }
+            field.value = arguments[1];
+            field.dispatchEvent(new Event('input', {bubbles: true}));
+            return true;
+            """;
+
     private final ChromeDriver driver;
     private final String address;
     private Runnable meanwhile = () -> {};
+    private Duration between = LOOKS;
 
     /** One that knows nothing of what another test did in it. */
     public Browser(String address) {
@@ -83,9 +140,11 @@ public final class Browser implements AutoCloseable {
                 "--disable-background-networking",
                 "--disable-component-update",
                 "--disable-sync",
+                "--disable-extensions",
                 "--hide-scrollbars",
                 "--lang=en-GB",
                 "--user-data-dir=" + profile());
+        options.setExperimentalOption("prefs", PREFERENCES);
         LoggingPreferences logs = new LoggingPreferences();
         logs.enable(LogType.BROWSER, Level.ALL);
         options.setCapability("goog:loggingPrefs", logs);
@@ -116,48 +175,65 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
-    public Browser signIn(String name) {
+    /** Signed in at the form, as a maker does; she stands at the rack. */
+    public Browser signInAtTheForm(String name) {
         open("/sign-in").type("name", name).type("password", "saltern-lane").press("Sign in");
         waitFor("nav.places");
         return this;
     }
 
-    /** Types into the field of this name, in place of what stands there. */
+    /** Signed in already: pages cost a browser more than all else, and this takes none. No page is open. */
+    public Browser signIn(String name) {
+        new Client(address).signIn(name).cookies().forEach((cookie, value) -> driver.executeCdpCommand(
+                "Network.setCookie", Map.of("url", address, "name", cookie, "value", value, "httpOnly", true, "sameSite", "Strict")));
+        return this;
+    }
+
+    /** Types into the first visible field of this name, in place of what stands there. */
     public Browser type(String name, String text) {
-        WebElement field = field(name);
-        field.clear();
-        field.sendKeys(text);
+        return typed(name, -1, text);
+    }
+
+    /** All of a field is selected and the text comes in its place at once: a driver's clearing and its single keys are a change of their own each. */
+    private Browser typed(String name, int index, String text) {
+        waitUntil("to type into " + name, d -> Boolean.TRUE.equals(script(SELECT_ALL, name, index)) ? d : null);
+        if (text.isEmpty() || text.chars().anyMatch(c -> Character.getType(c) == Character.PRIVATE_USE)) {
+            new Actions(driver).sendKeys(text.isEmpty() ? Keys.DELETE : text).perform();
+        } else {
+            driver.executeCdpCommand("Input.insertText", Map.of("text", text));
+        }
         return this;
     }
 
     /** Sets a field that a keyboard of one locale would fill differently from another. */
     public Browser set(String name, String value) {
-        script("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', {bubbles: true}));",
-                field(name), value);
+        waitUntil(d -> Boolean.TRUE.equals(script(SET, name, value)) ? d : null);
         return this;
     }
 
     public Browser choose(String name, int index, String value) {
-        new Select(driver.findElements(By.name(name)).get(index)).selectByValue(value);
-        return this;
+        return chosen(name, index, "value", value);
     }
 
     /** Chooses by the words of the choice. */
     public Browser chooseText(String name, String words) {
-        new Select(driver.findElement(By.cssSelector("select[name=" + name + "]"))).selectByVisibleText(words);
+        return chosen(name, 0, "text", words);
+    }
+
+    private Browser chosen(String name, int index, String by, String wanted) {
+        if (!Boolean.TRUE.equals(script(CHOOSE, name, index, by, wanted))) {
+            throw new NoSuchElementException("No choice of " + name + " [" + index + "] with the " + by + " \"" + wanted + "\"");
+        }
         return this;
     }
 
     public Browser typeInto(String name, int index, String text) {
-        WebElement field = driver.findElements(By.name(name)).get(index);
-        field.clear();
-        field.sendKeys(text);
-        return this;
+        return typed(name, index, text);
     }
 
     /** Presses the first visible button or link with these words; found again when the page replaces it meanwhile. */
     public Browser press(String words) {
-        waitUntil(d -> {
+        waitUntil("to press " + words, d -> {
             WebElement target = (WebElement) script(PRESSABLE, words);
             if (target == null) {
                 return null;
@@ -168,12 +244,30 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Presses the first of these in sight, whatever its words. */
+    public Browser pressAt(String css) {
+        waitUntil(d -> {
+            WebElement target = driver.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed).findFirst().orElse(null);
+            if (target == null) {
+                return null;
+            }
+            target.click();
+            return driver;
+        });
+        return this;
+    }
+
+    /** Ticks all of these boxes that are not ticked. */
+    public Browser tickAll(String css) {
+        script("document.querySelectorAll(arguments[0]).forEach(box => box.checked || box.click())", css);
+        return this;
+    }
+
     /** Logs a line through the quick line and waits until the page answered. */
     public Browser quick(String line) {
-        WebElement field = field("quick");
-        field.clear();
+        type("quick", line);
         script("window.answered = false");
-        field.sendKeys(line, Keys.ENTER);
+        new Actions(driver).sendKeys(Keys.ENTER).perform();
         // The answer is a new page, which knows nothing of the mark that was left on the old one.
         waitUntil(d -> Boolean.TRUE.equals(
                         script("return window.answered === undefined && document.readyState === 'complete'"))
@@ -184,15 +278,21 @@ public final class Browser implements AutoCloseable {
 
     /** Drags the middle of an element by so many pixels, as a finger or a mouse does. */
     public Browser drag(String css, int right, int down) {
-        WebElement target = driver.findElement(By.cssSelector(css));
-        script("arguments[0].scrollIntoView({block: 'center'})", target);
-        new Actions(driver).moveToElement(target).clickAndHold().moveByOffset(right, down).release().perform();
+        Point middle = middle(css);
+        new Actions(driver).moveToLocation(middle.x, middle.y).clickAndHold().moveByOffset(right, down).release().perform();
         return this;
     }
 
     public Browser focus(String css) {
-        script("arguments[0].focus()", driver.findElement(By.cssSelector(css)));
+        waitUntil(d -> Boolean.TRUE.equals(script(
+                "const found = document.querySelector(arguments[0]); found?.focus(); return document.activeElement === found", css)) ? d : null);
         return this;
+    }
+
+    @SuppressWarnings("unchecked")
+    private Point middle(String css) {
+        List<Number> place = (List<Number>) waitUntil(d -> script(MIDDLE, css));
+        return new Point(place.get(0).intValue(), place.get(1).intValue());
     }
 
     /** Waits until something holds, however the page gets there. */
@@ -207,12 +307,16 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
-    /** What stands in all fields of this name. */
+    /** What stands in all fields of this name, read at one moment. */
+    @SuppressWarnings("unchecked")
     public List<String> values(String name) {
-        return driver.findElements(By.name(name)).stream().map(e -> e.getDomProperty("value")).toList();
+        return (List<String>) script("return [...document.getElementsByName(arguments[0])].map(e => e.value ?? null)", name);
     }
 
+    /** Typed at the page; what is typed before it has the keyboard is lost. */
     public Browser keys(CharSequence... keys) {
+        driver.executeCdpCommand("Page.bringToFront", Map.of());
+        waitUntil(d -> Boolean.TRUE.equals(script("return document.readyState === 'complete' && document.hasFocus()")) ? d : null);
         new Actions(driver).sendKeys(keys).perform();
         return this;
     }
@@ -225,11 +329,10 @@ public final class Browser implements AutoCloseable {
 
     /** Touches the middle of an element with a finger, for a while; no mouse is near. */
     public Browser touch(String css, Duration time) {
-        WebElement target = waitUntil(d -> driver.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
-        script("arguments[0].scrollIntoView({block: 'center'})", target);
+        Point middle = middle(css);
         PointerInput finger = new PointerInput(PointerInput.Kind.TOUCH, "finger");
         Sequence touch = new Sequence(finger, 0)
-                .addAction(finger.createPointerMove(Duration.ZERO, PointerInput.Origin.fromElement(target), 0, 0))
+                .addAction(finger.createPointerMove(Duration.ZERO, PointerInput.Origin.viewport(), middle.x, middle.y))
                 .addAction(finger.createPointerDown(0))
                 .addAction(new Pause(finger, time.plusMillis(40)))
                 .addAction(finger.createPointerUp(0));
@@ -238,13 +341,13 @@ public final class Browser implements AutoCloseable {
     }
 
     public Browser waitFor(String css) {
-        waitUntil(d -> driver.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+        waitUntil(css, d -> Boolean.TRUE.equals(script("return document.querySelector(arguments[0]) !== null", css)) ? d : null);
         return this;
     }
 
     /** Waits until the page holds these words. */
     public Browser waitForText(String words) {
-        waitUntil(d -> Boolean.TRUE.equals(script("return document.body.innerText.replace(/[ \\t\\u00a0]+/g, ' ').includes(arguments[0])", words)) ? driver : null);
+        waitUntil(words, d -> Boolean.TRUE.equals(script("return document.body.innerText.replace(/[ \\t\\u00a0]+/g, ' ').includes(arguments[0])", words)) ? driver : null);
         return this;
     }
 
@@ -276,7 +379,8 @@ public final class Browser implements AutoCloseable {
     }
 
     public String value(String name) {
-        return field(name).getDomProperty("value");
+        return (String) waitUntil(d -> script(
+                "return [...document.getElementsByName(arguments[0])].find(e => e.localName !== 'button' && e.getClientRects().length > 0)?.value", name));
     }
 
     public List<WebElement> all(String css) {
@@ -329,15 +433,13 @@ public final class Browser implements AutoCloseable {
         }
     }
 
-    private WebElement field(String name) {
-        return waitUntil(d -> driver.findElements(By.cssSelector("[name='" + name + "']:not(button)")).stream()
-                .filter(WebElement::isDisplayed)
-                .findFirst()
-                .orElse(null));
+    private <T> T waitUntil(ExpectedCondition<T> condition) {
+        return waitUntil("what the test waits for", condition);
     }
 
-    private <T> T waitUntil(ExpectedCondition<T> condition) {
-        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(120))
+    private <T> T waitUntil(String what, ExpectedCondition<T> condition) {
+        return new WebDriverWait(driver, PATIENCE, between)
+                .withMessage(() -> what + " at " + path() + ": " + text().replaceAll("\\s+", " "))
                 .ignoring(StaleElementReferenceException.class)
                 .ignoring(JavascriptException.class)
                 .until(d -> {
@@ -349,6 +451,7 @@ public final class Browser implements AutoCloseable {
     /** What goes on each time that it looks again for what it waits for, such as a clock of the test's own. */
     public Browser whileWaiting(Runnable other) {
         this.meanwhile = other;
+        this.between = SELDOM;
         return this;
     }
 }

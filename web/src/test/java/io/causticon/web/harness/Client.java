@@ -50,6 +50,11 @@ public final class Client {
                 .orElse("");
     }
 
+    /** All cookies that it holds now, by name. */
+    Map<String, String> cookies() {
+        return cookies.getCookieStore().getCookies().stream().collect(Collectors.toMap(HttpCookie::getName, HttpCookie::getValue, (a, b) -> b));
+    }
+
     /** Every cookie that it was ever told to keep, as the server put it. */
     public List<String> setCookies() {
         return setCookies;

@@ -134,19 +134,20 @@ public final class Crawler {
         if (target == null || target.contains("sign-out")) {
             return;
         }
-        Map<String, List<String>> fields = new LinkedHashMap<>();
-        for (Connection.KeyVal field : form.formData()) {
-            fields.computeIfAbsent(field.key(), k -> new ArrayList<>()).add(field.value());
-        }
-        if (button.hasAttr("name")) {
-            fields.computeIfAbsent(button.attr("name"), k -> new ArrayList<>()).add(button.val());
-        }
         String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c" + button.text() + "\u201d "
                 + button.attr("name") + "=" + kind(button.val()).replaceAll("\\d+", "#");
         String family = kind + " " + kind(target).replaceAll("finding=[^&]*", "finding={}") + " " + button.attr("name");
         boolean enough = alike.merge(family, 1, Integer::sum) > MOST_ALIKE;
         if (enough || !pressed.add(kind + " " + what)) {
             return;
+        }
+        // Gathered only of what is pressed: it costs more than all else here.
+        Map<String, List<String>> fields = new LinkedHashMap<>();
+        for (Connection.KeyVal field : form.formData()) {
+            fields.computeIfAbsent(field.key(), k -> new ArrayList<>()).add(field.value());
+        }
+        if (button.hasAttr("name")) {
+            fields.computeIfAbsent(button.attr("name"), k -> new ArrayList<>()).add(button.val());
         }
         if (form.attr("method").equalsIgnoreCase("get")) {
             enqueue(address + target + (target.contains("?") ? "&" : "?") + encoded(fields));

@@ -17,6 +17,9 @@ public final class RunningApplication implements AutoCloseable {
 
     private static RunningApplication running;
 
+    /** The made-up workshop as it was made once in this run: making it costs more than all else of a start. */
+    private static Path madeUp;
+
     private final ConfigurableApplicationContext context;
     private final int port;
     private final Path data;
@@ -42,7 +45,7 @@ public final class RunningApplication implements AutoCloseable {
 
     public static synchronized RunningApplication get() {
         if (running == null) {
-            RunningApplication application = new RunningApplication(folder(), true, null);
+            RunningApplication application = new RunningApplication(folder(true), true, null);
             Runtime.getRuntime().addShutdownHook(new Thread(application.context::close));
             running = application;
         }
@@ -56,7 +59,7 @@ public final class RunningApplication implements AutoCloseable {
      * @param more settings, as on the command line
      */
     public static RunningApplication own(boolean demo, String... more) {
-        return new RunningApplication(folder(), demo, null, more);
+        return new RunningApplication(folder(demo), demo, null, more);
     }
 
     /** One of its own on data that are there already. */
@@ -66,14 +69,38 @@ public final class RunningApplication implements AutoCloseable {
 
     /** One of its own whose answers are timed. */
     public static RunningApplication timed(ProcessorTimes times) {
-        return new RunningApplication(folder(), true, times);
+        return new RunningApplication(folder(true), true, times);
     }
 
-    private static Path folder() {
+    /** A folder for the data of one application, with the made-up workshop in it or with nothing. */
+    public static Path folder(boolean demo) {
         try {
-            return Files.createTempDirectory("causticon-test");
+            Path folder = Files.createTempDirectory("causticon-test");
+            if (demo) {
+                copy(madeUp(), folder);
+            }
+            return folder;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    private static synchronized Path madeUp() throws IOException {
+        if (madeUp == null) {
+            Path folder = Files.createTempDirectory("causticon-made-up");
+            new RunningApplication(folder, true, null).close();
+            madeUp = folder;
+        }
+        return madeUp;
+    }
+
+    private static void copy(Path from, Path to) throws IOException {
+        try (Stream<Path> files = Files.walk(from)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                Path copy = to.resolve(from.relativize(file));
+                Files.createDirectories(copy.getParent());
+                Files.copy(file, copy);
+            }
         }
     }
 

@@ -64,7 +64,7 @@ class CaseStoriesTest {
         // The answer to the last letter, not to the first.
         browser.waitFor("#guesses button[value='" + words + "']");
         browser.type("at", day);
-        browser.all("#guesses .choice button").get(0).click();
+        browser.pressAt("#guesses .choice button");
         // The next page knows of no guesses.
         browser.waitUntilTrue(() -> browser.all("#guesses .choice").isEmpty());
     }

@@ -8,7 +8,6 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.WebElement;
 
 /** The main job on real input: plan a kilogram, make it with the clock given by hand, watch it for weeks, learn what it has. */
 @Application
@@ -73,7 +72,7 @@ class FromPlanToVerdictTest {
     }
 
     private static void plan(Browser browser, String name) {
-        browser.signIn("ines").open("/plan/new");
+        browser.signInAtTheForm("ines").open("/plan/new");
         browser.type("name", name);
         browser.choose("fatId", 0, "olive-oil").typeInto("fatAmount", 0, "300");
         browser.choose("fatId", 1, "coconut-oil-76").typeInto("fatAmount", 1, "700");
@@ -96,7 +95,7 @@ class FromPlanToVerdictTest {
         // Liquid and lye are asked for a second time; whoever does not want to goes on.
         browser.waitForText("once more, to be sure: Distilled").press("Make ready");
         browser.waitFor(".ready-list");
-        browser.all(".ready-list input[type=checkbox]").forEach(WebElement::click);
+        browser.tickAll(".ready-list input[type=checkbox]");
         browser.press("Ready for lye");
         browser.waitFor("[aria-current=step]").waitForText("last reading");
         browser.quick("@+20m lye 88.5").quick("@+22m oil 52").quick("@+70m lye 43; oil 41");

@@ -123,7 +123,7 @@ class PagesTest {
 
         @Test
         void isReachedByKeysAlone(RunningApplication application, Browser browser) {
-            browser.signIn("ines").open("/").keys("g", "b").waitFor("a[href='/bench'][aria-current]");
+            browser.signInAtTheForm("ines").keys("g", "b").waitFor("a[href='/bench'][aria-current]");
             assertThat(browser.path()).startsWith("/bench");
             browser.open("/bench/" + batch(application, "Whey & Barley")).keys("5").waitFor(".ladder");
             browser.keys("/");

@@ -26,7 +26,7 @@ class TimerTest {
         assertThat(browser.texts(".timer-chip output").get(1)).containsPattern("1[45]:\\d\\d");
         browser.open("/plan").waitFor(".timer.corner .timer-chip.over");
         assertThat(browser.texts(".timer-chip.over output")).singleElement().asString().containsPattern("^(\\+00:\\d\\d|00:00)$");
-        browser.all(".timer-chip.over button").get(0).click();
+        browser.pressAt(".timer-chip.over button");
         browser.waitUntilTrue(() -> browser.all(".timer-chip").size() == 1);
         browser.open("/bench/" + id).waitFor("[data-timer] .timer-chip");
         assertThat(browser.all(".timer-chip.over")).isEmpty();

@@ -46,7 +46,7 @@ class WaitingLinesTest {
     @Test
     void areLoggedFromWhicheverPageComesNextAtTheMomentTheyWereMade(RunningApplication application, Browser browser) {
         BatchId id = Swirl.lyeIn(application, "Left behind", Duration.ofMinutes(20));
-        browser.signIn("ines");
+        browser.signInAtTheForm("ines");
         String key = UUID.randomUUID().toString();
         leave(browser, id, key, "emulsion", Duration.ofMinutes(12));
         leave(browser, id, UUID.randomUUID().toString(), "thin", Duration.ofMinutes(4));
@@ -65,7 +65,7 @@ class WaitingLinesTest {
     @Test
     void areShownWithTheReasonWhenTheyCannotBeTaken(RunningApplication application, Browser browser) {
         BatchId id = Swirl.lyeIn(application, "Left and wrong", Duration.ofMinutes(20));
-        browser.signIn("ines");
+        browser.signInAtTheForm("ines");
         leave(browser, id, UUID.randomUUID().toString(), "lye 900", Duration.ofMinutes(3));
         browser.open("/bench/" + id).waitFor(".not-taken");
         assertThat(browser.text(".not-taken")).contains("Not taken: \u201clye 900\u201d").contains("140");
@@ -79,7 +79,7 @@ class WaitingLinesTest {
     @Test
     void ofAMakerStayWhenAViewerOpensAPage(RunningApplication application, Browser browser) {
         BatchId id = Swirl.lyeIn(application, "Left for Ines", Duration.ofMinutes(20));
-        browser.signIn("guest");
+        browser.signInAtTheForm("guest");
         leave(browser, id, UUID.randomUUID().toString(), "thin", Duration.ofMinutes(3));
         browser.complaints();
         List<String> refusals = new ArrayList<>();

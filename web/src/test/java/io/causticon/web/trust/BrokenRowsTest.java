@@ -13,6 +13,7 @@ import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.shelf.ShelfService;
 import java.net.http.HttpResponse;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -223,19 +224,24 @@ class BrokenRowsTest {
     @Nested
     class Rows {
 
-        /** Breaks one cell, looks, and mends it. What is not of one batch may be in the way of each. */
-        private void broken(String table, String column, String value, String where) {
-            Runnable look = table.equals("batch") ? BrokenRowsTest.this::noticed : this::bothAreWorkedOutAnew;
-            Object before = jdbc.queryForList("select " + column + " from " + table + " where " + where + " fetch first 1 row only").get(0).values().iterator().next();
-            jdbc.update("update " + table + " set " + column + " = " + value + " where " + where);
+        /** Breaks some cells at once, each of another column or table, looks, and mends them. What is not of one batch may be in the way of each. */
+        private void broken(List<Cell> cells, Runnable look) {
+            List<Object> before = cells.stream().map(c -> jdbc.queryForList("select " + c.column + " from " + c.table + " where " + c.where)
+                    .get(0).values().iterator().next()).toList();
+            cells.forEach(c -> jdbc.update("update " + c.table + " set " + c.column + " = " + c.value + " where " + c.where));
             look.run();
             try {
                 everyPlaceAnswers();
             } finally {
-                jdbc.update("update " + table + " set " + column + " = ? where " + where, before);
+                for (int i = 0; i < before.size(); i++) {
+                    Cell c = cells.get(i);
+                    jdbc.update("update " + c.table + " set " + c.column + " = ? where " + c.where, before.get(i));
+                }
                 look.run();
             }
         }
+
+        private record Cell(String table, String column, String value, String where) {}
 
         private void bothAreWorkedOutAnew() {
             jdbc.update("update batch set log_version = log_version + 1");
@@ -250,17 +256,17 @@ class BrokenRowsTest {
         })
         void ofABatch(String what) {
             String[] cell = what.split("\\|");
-            broken("batch", cell[0], cell[1], "id = '" + harmed.id() + "'");
+            broken(List.of(new Cell("batch", cell[0], cell[1], "id = '" + harmed.id() + "'")), BrokenRowsTest.this::noticed);
         }
 
         @ParameterizedTest
         @ValueSource(strings = {
-            "tasks|'x'", "tasks|'CUT'", "tasks|'CUT 99999999999999999999'", "life|'NOPE'", "fat_grams|cast('NaN' as double)", "lye_celsius|-1e9", "hazard_probability|7",
-            "begun_at|timestamp with time zone '0001-01-01 00:00:00Z'", "ready_at|timestamp with time zone '9999-01-01 00:00:00Z'"
+            "tasks = 'x', fat_grams = cast('NaN' as double), hazard_probability = 7", "tasks = 'CUT', life = 'NOPE'",
+            "tasks = 'CUT 99999999999999999999', lye_celsius = -1e9, ready_at = timestamp with time zone '9999-01-01 00:00:00Z'",
+            "begun_at = timestamp with time zone '0001-01-01 00:00:00Z'"
         })
         void ofASummary(String what) {
-            String[] cell = what.split("\\|");
-            jdbc.update("update batch_summary set " + cell[0] + " = " + cell[1] + " where batch_id = ?", harmed.id().value());
+            jdbc.update("update batch_summary set " + what + " where batch_id = ?", harmed.id().value());
             everyPlaceAnswers();
             noticed();
             assertThat(client.get("/").body()).contains("Sail Loft Tar is held");
@@ -287,18 +293,22 @@ class BrokenRowsTest {
 
         @ParameterizedTest
         @ValueSource(strings = {
-            "recipe_version|plan|'{'", "recipe|name|''", "mould|kind|'NOPE'", "mould|width|0", "mould|height|cast('NaN' as double)", "mould|cavities|-1", "mould|water|0",
-            "vessel|material|'NOPE'", "vessel|grams|cast('NaN' as double)", "vessel|grams|-5", "lot|kind|'NOPE'", "lot|substance|'zz'", "lot|saponification|cast('NaN' as double)",
-            "own_fragrance|cap|-1", "own_fragrance|behaviour|',,x,'", "own_fat|like_id|'zz'", "own_fat|saponification|cast('Infinity' as double)", "device|kind|'NOPE'", "device|spot|'NOPE'",
-            "device|every_seconds|-1", "workshop|zone|'Mars/Base'", "workshop|room_celsius|cast('NaN' as double)", "workshop|currency|'X'", "account|mass_unit|'STONE'",
-            "account|theme|'x'"
+            "recipe_version|plan|'{' mould|kind|'NOPE' vessel|material|'NOPE' lot|kind|'NOPE' own_fragrance|cap|-1 own_fat|like_id|'zz' device|kind|'NOPE'",
+            "recipe|name|'' mould|width|0 vessel|grams|cast('NaN'_as_double) lot|substance|'zz' own_fragrance|behaviour|',,x,' device|spot|'NOPE'",
+            "mould|height|cast('NaN'_as_double) vessel|grams|-5 lot|saponification|cast('NaN'_as_double) device|every_seconds|-1 account|theme|'x'",
+            "mould|cavities|-1 own_fat|saponification|cast('Infinity'_as_double) workshop|currency|'X' account|mass_unit|'STONE'",
+            "mould|water|0 workshop|room_celsius|cast('NaN'_as_double)",
+            "workshop|zone|'Mars/Base'"
         })
         void ofEverythingElse(String what) {
             seed();
-            String[] cell = what.split("\\|");
-            for (Object id : jdbc.queryForList("select " + id(cell[0]) + " from " + cell[0] + " fetch first 1 row only", Object.class)) {
-                broken(cell[0], cell[1], cell[2], id(cell[0]) + " = '" + id + "'");
-            }
+            List<Cell> cells = Arrays.stream(what.split(" ")).map(c -> cell(c.replace("_as_", " as ").split("\\|"))).toList();
+            broken(cells, this::bothAreWorkedOutAnew);
+        }
+
+        private Cell cell(String[] of) {
+            Object id = jdbc.queryForList("select " + id(of[0]) + " from " + of[0] + " fetch first 1 row only", Object.class).get(0);
+            return new Cell(of[0], of[1], of[2], id(of[0]) + " = '" + id + "'");
         }
 
         private static String id(String table) {

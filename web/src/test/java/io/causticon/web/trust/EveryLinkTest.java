@@ -46,10 +46,10 @@ class EveryLinkTest {
     @ParameterizedTest
     @ValueSource(strings = {"guest", "odd", "ines"})
     void leadsSomewhereInTheMadeUpWorkshop(String name) {
-        // What a maker may open is what an owner may, who comes after her.
-        Crawler crawler = new Crawler(full.address()).atMost(name.equals("odd") ? 5 : 13).signIn(name).crawl(PLACES);
+        // What the others may open is what the owner may, who comes after them.
+        Crawler crawler = new Crawler(full.address()).atMost(name.equals("ines") ? 13 : 5).signIn(name).crawl(PLACES);
         assertThat(crawler.faults()).isEmpty();
-        assertThat(crawler.followed()).hasSizeGreaterThan(100);
+        assertThat(crawler.followed()).hasSizeGreaterThan(name.equals("guest") ? 60 : 100);
         assertThat(crawler.followed()).anyMatch(f -> f.matches("GET /plan/batch/.*/sheet"));
     }
 
