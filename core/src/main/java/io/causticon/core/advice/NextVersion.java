@@ -11,6 +11,8 @@ import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a recipe's next version could do about what its last batch had. A proposal: the maker looks it over and keeps it, or does not.
@@ -37,11 +39,12 @@ public record NextVersion(BatchPlan plan, List<Phrase> changes) {
     /** A fifth of a point; what is nearer to the aim is there already. */
     private static final double NEAR = 0.002;
 
-    private static final double KELVIN = 5;
+    /** One step of the temperature of mixing, K, and how far steps go, C: hard fats set below, and lye scorches above. */
+    private static final double STEP_KELVIN = 5;
+
     private static final double WARMEST = 55;
     private static final double COOLEST = 27;
     private static final Share LOW_SUPERFAT = Share.percent(5);
-    private static final int LONGEST_NOTE = 1900;
 
     public NextVersion {
         changes = List.copyOf(changes);
@@ -63,13 +66,18 @@ public record NextVersion(BatchPlan plan, List<Phrase> changes) {
         return new NextVersion(next.noting(note(plan.note(), note)), changes);
     }
 
+    /** The ids of all conditions that a step is for. */
+    static Set<String> stepped() {
+        return Stream.of(LESS_WATER, MORE_WATER, WARMER, COOLER, TO_GEL, LESS_HEAT, LESS_SUPERFAT).flatMap(Set::stream).collect(Collectors.toSet());
+    }
+
     /** The newest stands last; what would be too long loses its beginning. */
     private static String note(String before, String added) {
         if (before.contains(added)) {
             return before;
         }
         String all = before.isBlank() ? added : before.strip() + "\n" + added;
-        return all.length() <= LONGEST_NOTE ? all : all.substring(all.length() - LONGEST_NOTE);
+        return all.length() <= BatchPlan.LONGEST_NOTE ? all : all.substring(all.length() - BatchPlan.LONGEST_NOTE);
     }
 
     private static BatchPlan liquid(String condition, BatchPlan plan, List<Phrase> changes) {
@@ -88,8 +96,8 @@ public record NextVersion(BatchPlan plan, List<Phrase> changes) {
     private static BatchPlan temperature(String condition, BatchPlan plan, List<Phrase> changes) {
         double now = plan.mixAt().celsius();
         double then = WARMER.contains(condition)
-                ? Math.max(now, Math.min(WARMEST, now + KELVIN))
-                : COOLER.contains(condition) ? Math.min(now, Math.max(COOLEST, now - KELVIN)) : now;
+                ? Math.max(now, Math.min(WARMEST, now + STEP_KELVIN))
+                : COOLER.contains(condition) ? Math.min(now, Math.max(COOLEST, now - STEP_KELVIN)) : now;
         if (then == now) {
             return plan;
         }

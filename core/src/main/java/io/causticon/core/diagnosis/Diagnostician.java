@@ -186,6 +186,11 @@ public final class Diagnostician {
     private Ledger.Line line(Evidence item, int c, Weight weight) {
         Condition condition = network.conditions().get(c);
         String reason = knowledge.reason(item.finding(), condition).orElse("");
+        if (item.early() && !item.isPresent()) {
+            long days = Math.max(1, item.finding().from().toDays());
+            return new Ledger.Line(
+                    Phrase.of(item.words()), new Weight(0), Ledger.Kind.DOES_NOT_CLEAR, Phrase.of("too early to say: look again from day " + days + " on"));
+        }
         if (!item.counts()) {
             boolean concerns = condition.hazard() && !reason.isEmpty();
             return new Ledger.Line(

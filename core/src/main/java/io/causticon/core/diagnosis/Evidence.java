@@ -14,13 +14,14 @@ import java.util.OptionalDouble;
  * @param words how the log puts it
  * @param value what was measured, where it is known by a number
  * @param bars on how many different bars at least, 1 or more; one where nobody said
+ * @param early whether it was looked for before the age from which that means something
  */
-public record Evidence(Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value, int bars) {
+public record Evidence(Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value, int bars, boolean early) {
 
-    /** Clean faces of one loaf are not independent: each one after the first counts for so much (a judgement). */
+    /** Clean faces of one loaf are not independent: each one after the first counts for so much, 0 to 1 (a judgement). */
     private static final double NEIGHBOUR = 0.6;
 
-    /** From so many on another clean bar says nothing new (a judgement). */
+    /** From so many bars on another clean one says nothing new (a judgement). */
     private static final int ENOUGH_BARS = 6;
 
     /** Who says so. */
@@ -42,11 +43,11 @@ public record Evidence(Finding finding, Presence presence, Instant at, Source so
     }
 
     Evidence on(int differentBars) {
-        return new Evidence(finding, presence, at, source, words, value, Math.max(1, differentBars));
+        return new Evidence(finding, presence, at, source, words, value, Math.max(1, differentBars), early);
     }
 
-    /** Whether it may move any probability: an absence that clears nothing does not. */
+    /** Whether it may move any probability: an absence that clears nothing does not, nor one that was told before it could have come. */
     public boolean counts() {
-        return isPresent() || finding.absenceClears();
+        return isPresent() || finding.absenceClears() && !early;
     }
 }

@@ -69,7 +69,7 @@ final class EvidenceReader {
                 .ifPresent(what -> reader.solidAfter(what, facts.log().entries()));
         reader.again();
         return reader.found.values().stream()
-                .map(e -> e.on(reader.samples.bars(e.finding(), e.presence())))
+                .map(reader::counted)
                 .sorted(Comparator.comparing(Evidence::at)
                         .thenComparing(e -> e.finding().id()))
                 .toList();
@@ -79,7 +79,7 @@ final class EvidenceReader {
     private void again() {
         Evidence first = found.get(Findings.WASH_BURNS);
         if (first != null && first.isPresent() && !found.containsKey(Findings.BURNS_AGAIN)) {
-            samples.again(Findings.WASH_BURNS, begun.plus(Findings.WASH_BURNS.from())).ifPresent(second -> log(
+            samples.ofAnotherBar(Findings.WASH_BURNS, meant(Findings.WASH_BURNS)).ifPresent(second -> log(
                     Findings.BURNS_AGAIN,
                     second.presence() == Presence.SEEN,
                     second.at(),
@@ -90,8 +90,10 @@ final class EvidenceReader {
     private void read(LoggedEntry line) {
         Entry entry = line.entry();
         if (entry instanceof Entry.Observed o) {
-            Findings.find(o.finding()).ifPresent(f -> samples.add(f, o.presence(), line.at(), o.on()));
-            Findings.find(o.finding()).ifPresent(f -> say(f, o.presence(), line.at(), Evidence.Source.MAKER, null, OptionalDouble.empty()));
+            Findings.find(o.finding()).ifPresent(f -> {
+                samples.add(f, o.presence(), line.at(), o.on());
+                say(f, o.presence(), line.at(), Evidence.Source.MAKER, null, OptionalDouble.empty());
+            });
         } else if (entry instanceof Entry.PhRead ph) {
             readPh(ph, line.at());
         } else if (entry instanceof Entry.WashTested wash) {
@@ -184,17 +186,23 @@ final class EvidenceReader {
             @Nullable String words,
             OptionalDouble value) {
         String said = words != null ? words : presence == Presence.SEEN ? finding.words() : finding.absent();
-        Evidence now = new Evidence(finding, presence, at, source, said, value, 1);
+        Evidence now = new Evidence(finding, presence, at, source, said, value, 1, at.isBefore(meant(finding)));
         found.merge(finding, now, this::stronger);
     }
 
-    private boolean isTooEarly(Evidence evidence) {
-        return Duration.between(begun, evidence.at()).compareTo(evidence.finding().from()) < 0;
+    /** From when on looking for it means something. */
+    private Instant meant(Finding finding) {
+        return begun.plus(finding.from());
+    }
+
+    private Evidence counted(Evidence evidence) {
+        Instant since = evidence.early() ? begun : meant(evidence.finding());
+        return evidence.on(samples.bars(evidence.finding(), evidence.presence(), since));
     }
 
     private Evidence stronger(Evidence before, Evidence now) {
         boolean hazardSign = before.finding().group() == Finding.Group.SKIN || INSIDE_ONE_BAR.contains(before.finding());
-        boolean superseded = isTooEarly(before) && !isTooEarly(now);
+        boolean superseded = before.early() && !now.early();
         if (hazardSign && before.isPresent() && !now.isPresent() && !superseded) {
             return before;
         }

@@ -31,12 +31,14 @@ final class Samples {
     /**
      * On how many different bars a finding was seen, or looked for and not there. Bars without a number may be any of the others, so they never add
      * up: the largest that is certain.
+     *
+     * @param meant from when on looking means something; a bar that was looked at before is none
      */
-    int bars(Finding finding, Presence presence) {
+    int bars(Finding finding, Presence presence, Instant meant) {
         Set<Integer> named = new HashSet<>();
         int unnamed = 0;
         for (Look look : looks.getOrDefault(finding, List.of())) {
-            if (look.presence() == presence) {
+            if (look.presence() == presence && !look.at().isBefore(meant)) {
                 if (look.on() != null && !look.on().numbers().isEmpty()) {
                     named.addAll(look.on().numbers());
                 } else {
@@ -53,7 +55,7 @@ final class Samples {
      *
      * @param meant from when on the test means something
      */
-    Optional<Look> again(Finding finding, Instant meant) {
+    Optional<Look> ofAnotherBar(Finding finding, Instant meant) {
         List<Look> all = looks.getOrDefault(finding, List.of()).stream().filter(l -> !l.at().isBefore(meant)).toList();
         Optional<Look> first = all.stream().filter(l -> l.presence() == Presence.SEEN).findFirst();
         if (first.isEmpty()) {

@@ -43,8 +43,12 @@ final class SignHistory {
         }
     }
 
-    /** What one line says of one kind. */
-    private record Said(Kind kind, Instant at, boolean bad, boolean measured, @Nullable Bars on) {
+    /**
+     * What one line says of one kind.
+     *
+     * @param byItself whether it is a test of its own: "another wash was calm" says only that one did not repeat what another showed
+     */
+    private record Said(Kind kind, Instant at, boolean bad, boolean measured, boolean byItself, @Nullable Bars on) {
 
         /** The same kind of test, and calm, on what is not certainly the same bar. */
         boolean clears(Said sign) {
@@ -104,7 +108,7 @@ final class SignHistory {
         BatchLog log = facts.log();
         Instant from = facts.rebatchedAt().orElse(log.begun());
         return said(log).stream()
-                .filter(s -> !s.bad() && (s.kind() == Kind.WASH || s.kind() == Kind.ALKALI && s.measured()))
+                .filter(s -> !s.bad() && s.byItself() && (s.kind() == Kind.WASH || s.kind() == Kind.ALKALI && s.measured()))
                 .filter(s -> Duration.between(from, s.at()).compareTo(TEST_FROM) >= 0)
                 .max(Comparator.comparing(Said::at))
                 .map(s -> (s.kind() == Kind.WASH ? "a calm wash" : "measured: no free alkali") + " on day "
@@ -118,16 +122,17 @@ final class SignHistory {
     private static Optional<Said> said(LoggedEntry line) {
         Entry entry = line.entry();
         if (entry instanceof Entry.WashTested wash && wash.feel() != WashFeel.TIGHT) {
-            return Optional.of(new Said(Kind.WASH, line.at(), wash.feel() == WashFeel.BURNING, false, wash.on()));
+            return Optional.of(new Said(Kind.WASH, line.at(), wash.feel() == WashFeel.BURNING, false, true, wash.on()));
         }
         if (entry instanceof Entry.Titrated titrated) {
-            return Optional.of(new Said(Kind.ALKALI, line.at(), titrated.freeAlkaliPercent() >= EvidenceReader.NOTABLE_FREE_ALKALI, true, titrated.on()));
+            return Optional.of(new Said(Kind.ALKALI, line.at(), titrated.freeAlkaliPercent() >= EvidenceReader.NOTABLE_FREE_ALKALI, true, true, titrated.on()));
         }
         if (entry instanceof Entry.PhRead read && read.method() != PhMethod.STRIP) {
-            return Optional.of(new Said(Kind.ALKALI, line.at(), read.ph() >= EvidenceReader.HIGH_SOLUTION, true, read.on()));
+            return Optional.of(new Said(Kind.ALKALI, line.at(), read.ph() >= EvidenceReader.HIGH_SOLUTION, true, true, read.on()));
         }
         if (entry instanceof Entry.Observed seen) {
-            return kind(seen.finding()).map(k -> new Said(k, line.at(), seen.presence() == Presence.SEEN, false, seen.on()));
+            boolean byItself = !seen.finding().equals(Findings.BURNS_AGAIN.id());
+            return kind(seen.finding()).map(k -> new Said(k, line.at(), seen.presence() == Presence.SEEN, false, byItself, seen.on()));
         }
         return Optional.empty();
     }

@@ -34,6 +34,9 @@ public record BatchPlan(
         Temperature freezer,
         String note) {
 
+    /** Letters of a note. */
+    public static final int LONGEST_NOTE = 2000;
+
     /** Of a household's freezer. */
     public static final Temperature USUAL_FREEZER = Temperature.celsius(-18);
 

@@ -20,10 +20,6 @@ record LoafDraw(double peak, LoafHistory.Extent extent, double frameSeconds, dou
 
     /** Temperature in the middle of the loaf, C, this many hours after pouring; held after the end. */
     double coreCelsiusAt(double hours) {
-        double place = Math.max(0, hours) * 3600 / frameSeconds;
-        int before = Math.min((int) place, core.length - 1);
-        int after = Math.min(before + 1, core.length - 1);
-        double part = Math.min(1, place - before);
-        return core[before] * (1 - part) + core[after] * part;
+        return LoafHistory.between(hours, frameSeconds, core.length, i -> core[i]);
     }
 }

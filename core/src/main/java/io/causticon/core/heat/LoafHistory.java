@@ -57,9 +57,14 @@ public record LoafHistory(
     }
 
     private double at(double hours, IntToDoubleFunction frame) {
+        return between(hours, frameSeconds, frames.size(), frame);
+    }
+
+    /** Read between the two nearest of so many frames, and held after the last. */
+    static double between(double hours, double frameSeconds, int frames, IntToDoubleFunction frame) {
         double place = Math.max(0, hours) * 3600 / frameSeconds;
-        int before = Math.min((int) place, frames.size() - 1);
-        int after = Math.min(before + 1, frames.size() - 1);
+        int before = Math.min((int) place, frames - 1);
+        int after = Math.min(before + 1, frames - 1);
         double part = Math.min(1, place - before);
         return frame.applyAsDouble(before) * (1 - part) + frame.applyAsDouble(after) * part;
     }

@@ -55,6 +55,12 @@ class ReleaseGateTest {
     }
 
     @Test
+    void thatAnotherWashWasCalmIsNoTestWhereNoneWasLogged() {
+        assertThat(missing(made().log("day 9 no another wash burns as well"))).contains(Kind.TEST);
+        assertThat(missing(made().log("day 8 wash burns", "day 12 no another wash burns as well", "day 12 titrate 0"))).doesNotContain(Kind.NO_STANDING_SIGN);
+    }
+
+    @Test
     void waitsAWeek() {
         assertThat(missing(made().log("day 3 wash calm"))).containsExactly(Kind.AGE);
     }

@@ -47,6 +47,16 @@ class SamplesTest {
     }
 
     @Test
+    void whatWasLookedAtTooEarlyCountsForNoBar() {
+        double unlooked = made().probabilityOf(LYE_POCKETS);
+        Cases early = made("@+6h no white spots on bars 1-6");
+        assertThat(early.probabilityOf(LYE_POCKETS)).isEqualTo(unlooked);
+        Cases both = made("@+6h no white spots on bars 1-6", "day 8 no white spots on bar 9");
+        assertThat(of(both, Findings.WHITE_SPOTS).bars()).isEqualTo(1);
+        assertThat(both.probabilityOf(LYE_POCKETS)).isEqualTo(made("day 8 no white spots on bar 9").probabilityOf(LYE_POCKETS));
+    }
+
+    @Test
     void threeBurnsAreMoreThanOne() {
         double one = made("day 8 wash burns on bar 1").probabilityOf(LYE_HEAVY);
         Cases three = made("day 8 wash burns on bar 1", "day 8 wash burns on bar 2", "day 8 wash burns on bar 3");

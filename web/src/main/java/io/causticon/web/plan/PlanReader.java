@@ -43,7 +43,6 @@ import org.jspecify.annotations.Nullable;
 final class PlanReader {
 
     private static final int LONGEST_NAME = 80;
-    private static final int LONGEST_NOTE = 2000;
     private static final double SUM_TOLERANCE = 0.001;
 
     private final PlanForm form;
@@ -159,8 +158,8 @@ final class PlanReader {
         } else if (form.get("name").length() > LONGEST_NAME) {
             problems.add("name", ProblemKey.TOO_LONG, form.get("name").length(), LONGEST_NAME);
         }
-        if (form.get("note").length() > LONGEST_NOTE) {
-            problems.add("note", ProblemKey.TOO_LONG, form.get("note").length(), LONGEST_NOTE);
+        if (form.get("note").length() > BatchPlan.LONGEST_NOTE) {
+            problems.add("note", ProblemKey.TOO_LONG, form.get("note").length(), BatchPlan.LONGEST_NOTE);
         }
         checkRows("fats", form.fats());
         checkRows("liquidParts", form.liquids());

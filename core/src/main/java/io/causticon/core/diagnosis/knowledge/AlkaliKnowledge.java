@@ -65,6 +65,7 @@ final class AlkaliKnowledge implements Knowledge.Source {
                         "Hold every bar of the batch, gloves. Rebatch or discard; a clean bar says nothing of its neighbour.",
                         "Strain the liquor, wait until it is clear, mix before it is thick.");
         k.finding(WHITE_SPOTS).points(.55).to(LYE_POCKETS).because("crystals or liquor caught in the batter");
+        k.finding("lye-grains").happensAnyway(.01).points(.30).to(LYE_POCKETS).because("a grain that was poured in stays a grain");
         k.finding(WEEPING_DOTS).points(.42).to(LYE_POCKETS).because("caught liquor seeps out");
         k.finding(WASH_BURNS).points(.45).to(LYE_POCKETS).because("a pocket under the hand burns");
         k.finding(SKIN_TIGHT).points(.30).to(LYE_POCKETS).because("a pocket under the hand strips the skin");

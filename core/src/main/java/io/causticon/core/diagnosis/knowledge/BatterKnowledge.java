@@ -70,6 +70,7 @@ final class BatterKnowledge implements Knowledge.Source {
                         "Warm it a few degrees, blend in bursts, wait. Ask first whether all the lye is in.",
                         "Stronger lye, warmer, a little of what sets fast.");
         k.finding("thin-late").happensAnyway(.02).points(.90).to(SLOW_TRACE).because("little that sets fast, cool, or much water");
+        k.finding("oil-streaks").points(.35).to(SLOW_TRACE).because("the emulsion comes late");
         k.fact(Facts::weakLye).shifts(SLOW_TRACE).by(4).because("dilute lye reacts slowly");
         k.fact(f -> Facts.atLeast(f, Family.MONO_UNSATURATED, MUCH_OLEIC, "oleic acid")).shifts(SLOW_TRACE).by(4).because("it reacts slowly");
     }

@@ -62,6 +62,7 @@ final class CureKnowledge implements Knowledge.Source {
                         "A look; plane it.",
                         "Turn bars weekly, air from all sides, less water.");
         k.finding("warped").happensAnyway(.015).points(.90).to(WARPED).because("one face dried before the other");
+        k.finding("curled-edges").happensAnyway(.01).points(.65).to(WARPED).because("one face dried before the other");
         k.finding("shrunken").happensAnyway(.02).points(.75).to(WARPED).because("water left, the skin did not follow");
         k.fact(Facts::weakLye).shifts(WARPED).by(3).because("there is more water to leave");
     }
@@ -73,6 +74,7 @@ final class CureKnowledge implements Knowledge.Source {
                         "A look.",
                         "Out of sun and wind, turned; less clay.");
         k.finding("fine-cracks").happensAnyway(.01).points(.90).to(CURE_CRACKS).because("the surface dried faster than the heart");
+        k.finding("cracks-in-use").happensAnyway(.02).points(.35).to(CURE_CRACKS).because("they were there and water opens them");
     }
 
     private static void spoiled(Knowledge.Builder k) {
@@ -93,6 +95,7 @@ final class CureKnowledge implements Knowledge.Source {
                         "It still washes, if it smells of nothing bad.",
                         "Date the bars, sell the oldest first.");
         k.finding("old-and-cracked").happensAnyway(.004).points(.90).to(OUT_OF_DATE).because("years dry it out");
+        k.finding("cracks-in-use").points(.40).to(OUT_OF_DATE).because("a dry bar splits when it is wetted");
         k.finding("weak-scent").happensAnyway(.03).points(.50).to(OUT_OF_DATE).because("scent leaves");
         k.finding("crayon-smell").points(.20).to(OUT_OF_DATE).because("fats age");
         k.fact("younger than a year", f -> f.age().toDays() < 365).shifts(OUT_OF_DATE).by(-15).because("it is young");
@@ -180,6 +183,7 @@ final class CureKnowledge implements Knowledge.Source {
                         "Wait some weeks. What is sour and grows: look for a spoiled addition.",
                         "Smell fats and milk before they go in.");
         k.finding("fishy-smell").happensAnyway(.006).points(.85).to(OFF_SMELL).because("old fat, or amines of milk in lye");
+        k.finding("scent-other").happensAnyway(.03).points(.55).to(OFF_SMELL).because("lye changed what it is made of");
         k.finding("bar-smells-burnt").happensAnyway(.008).points(.45).to(OFF_SMELL).because("sugar or milk that was scorched");
         k.finding("sour-smell").points(.30).to(OFF_SMELL).because("old fat or milk");
     }

@@ -51,6 +51,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Pour cooler, no towels, fridge for sugar and milk.");
         k.finding("rough-holes").happensAnyway(.006).points(.90).to(HEAT_TUNNEL).because("the core foamed");
         k.finding(TUNNELS).points(.70).to(HEAT_TUNNEL).because("the core foamed");
+        k.finding("hollow-tap").points(.50).to(HEAT_TUNNEL).because("a space inside rings");
     }
 
     private static void airGap(Knowledge.Builder k) {
@@ -60,6 +61,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "A look. A smooth dry hole is air.",
                         "Spoon thick batter in small portions, press and tap.");
         k.finding("smooth-hole").happensAnyway(.008).points(.90).to(AIR_GAP).because("thick batter bridged over air");
+        k.finding("hollow-tap").happensAnyway(.01).points(.55).to(AIR_GAP).because("a space inside rings");
         k.fact("thick when poured", f -> f.stageWhenPoured().map(s -> s.isAtLeast(Stage.THICK)).orElse(false)).shifts(AIR_GAP).by(6).because("it does not flow into corners");
     }
 
@@ -70,6 +72,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Plane the faces.",
                         "A cooler oven, or a wooden mould.");
         k.finding("silicone-pits").points(.85).to(OVEN_POCKS).because("water boils off against silicone");
+        k.finding("oven-craters").happensAnyway(.01).points(.55).to(OVEN_POCKS).because("vapour leaves through the skin");
         k.fact("in the oven", f -> f.was(MouldCare.OVEN)).shifts(OVEN_POCKS).by(9).because("that is where they come from");
         k.fact("never in an oven, by the log", f -> !f.was(MouldCare.OVEN)).shifts(OVEN_POCKS).by(-4).because("they come from heat");
     }
@@ -81,6 +84,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "A look, and to some a fine one.",
                         "Less water, cooler, a little less titanium dioxide.");
         k.finding("glassy-veins").happensAnyway(.012).points(.92).to(GLYCERIN_RIVERS).because("soap of two kinds parts as a hot, wet loaf cools slowly");
+        k.finding("veins-smooth").happensAnyway(.02).points(.70).to(GLYCERIN_RIVERS).because("both kinds are soap, equally hard");
         k.fact(Facts::weakLye).shifts(GLYCERIN_RIVERS).by(4).because("much water lets it part");
         k.fact("gel went all through", f -> f.gel().map(g -> g == GelExtent.FULL).orElse(false)).shifts(GLYCERIN_RIVERS).by(4).because("it was hot enough to part");
         k.fact("no gel", f -> f.gel().map(g -> g == GelExtent.NONE).orElse(false)).shifts(GLYCERIN_RIVERS).by(-9).because("it was never hot enough");
@@ -115,6 +119,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Plane it, or leave it.",
                         "A smooth liner, stretched.");
         k.finding("mould-rings").happensAnyway(.02).points(.90).to(MOULD_RINGS).because("it prints what it touches");
+        k.finding("liner-folds").happensAnyway(.02).points(.60).to(MOULD_RINGS).because("it prints what it touches");
     }
 
     private static void bowedMould(Knowledge.Builder k) {
@@ -134,6 +139,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Gloves. Stand it in a tray, scrape up what ran out, wipe with much water.",
                         "Pour a finger deep first and let it seal.");
         k.finding("leaked").happensAnyway(.005).points(.95).to(LEAK).because("thin batter finds the seam");
+        k.finding("seam-crust").happensAnyway(.006).points(.60).to(LEAK).because("what ran out dried there");
         k.finding("uneven-bars").points(.15).to(LEAK).because("part of it ran away");
     }
 
@@ -144,6 +150,8 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Plane or stamp over it.",
                         "Cut on its side, a day later, with a wiped wire.");
         k.finding("drag-lines").happensAnyway(.015).points(.90).to(DRAG).because("soft soap, toppings on top, or a dirty wire");
+        k.finding("wire-ripples").happensAnyway(.02).points(.60).to(DRAG).because("a slack or dirty wire jumps");
+        k.finding("warm-cut").happensAnyway(.03).points(.35).to(DRAG).because("warm soap clings to the wire");
     }
 
     private static void layersPart(Knowledge.Builder k) {
@@ -153,6 +161,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Rub both faces wet and press; keep the halves otherwise.",
                         "Pour on before the first skin is dry; no dry mica between.");
         k.finding("layers-split").points(.90).to(LAYERS_PART).because("nothing bound them");
+        k.finding("lifts-off").happensAnyway(.004).points(.65).to(LAYERS_PART).because("nothing bound them");
         k.fact("made in one pour", f -> f.plan().pouring().portioning().portions().size() < 2).shifts(LAYERS_PART).by(-10).because("there are no layers");
     }
 
@@ -163,5 +172,6 @@ final class LoafKnowledge implements Knowledge.Source {
                         "A look.",
                         "Embeds of the age of the bar, or well cured ones.");
         k.finding("embed-gap").happensAnyway(.002).points(.92).to(EMBED_SHRANK).because("younger soap shrinks more than older");
+        k.finding("embed-loose").happensAnyway(.002).points(.55).to(EMBED_SHRANK).because("its hole grew wider than it");
     }
 }

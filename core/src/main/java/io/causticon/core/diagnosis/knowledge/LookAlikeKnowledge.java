@@ -78,6 +78,7 @@ final class LookAlikeKnowledge implements Knowledge.Source {
                         "Cure it drier; less salt, sugar or honey; wrap it when the air is damp.");
         k.finding("dew").happensAnyway(.02).points(.85).to(DEW).because("glycerin draws water out of the air");
         k.finding(TACKY).points(.20).to(DEW).because("the film of it is sticky");
+        k.finding("damp-softens").happensAnyway(.02).points(.60).to(DEW).because("it drinks from the air");
         k.fact("salt, honey or sugar in it", f -> Facts.hasSalt(f) || Facts.has(f, "sweetener")).shifts(DEW).by(5).because("they draw water too");
     }
 
@@ -136,6 +137,7 @@ final class LookAlikeKnowledge implements Knowledge.Source {
                         "Pour the next layer sooner, or spray the first with alcohol.");
         k.finding("pale-seam").happensAnyway(.01).points(.85).to(ASH_BETWEEN).because("the first layer lay open to the air");
         k.finding("layers-split").happensAnyway(.003).points(.35).to(ASH_BETWEEN).because("a skin of carbonate does not bind");
+        k.finding("lifts-off").points(.25).to(ASH_BETWEEN).because("a skin of carbonate does not bind");
         k.finding(THIN_BLOOM).points(.25).to(ASH_BETWEEN).because("where there was air for the seam there was air for the top");
         k.fact("made in one pour", f -> f.plan().pouring().portioning().portions().size() < 2).shifts(ASH_BETWEEN).by(-10).because("there are no layers");
     }

@@ -53,6 +53,7 @@ final class MixingKnowledge implements Knowledge.Source {
                         "Gloves: liquor that stands free is lye. Stir it back while it lets you, else rebatch; hold until tested.",
                         "Blend to one colour, wait for a trail that rests, keep hard fats above their melting point.");
         k.finding(OIL_LAYER).happensAnyway(.004).points(.88).to(SEPARATION).because("fats and liquor parted again");
+        k.finding("oil-streaks").happensAnyway(.03).points(.55).to(SEPARATION).because("they had not become one");
         k.finding(SOFT_BELOW).happensAnyway(.01).points(.45).to(SEPARATION).because("what sank did not react");
         k.finding(BURNS_AGAIN).points(.30).to(SEPARATION).because("other bars lack fat as well");
         k.finding(WASH_BURNS).points(.30).to(SEPARATION).because("where fat is missing lye is left");

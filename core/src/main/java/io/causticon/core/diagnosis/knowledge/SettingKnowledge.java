@@ -49,6 +49,7 @@ final class SettingKnowledge implements Knowledge.Source {
         k.finding(PUDDLES).happensAnyway(.012).points(.40).to(OVERHEATED).because("hot soap weeps oil and glycerin");
         k.finding(TUNNELS).happensAnyway(.015).points(.45).to(OVERHEATED).because("it foamed from inside");
         k.finding(WRINKLED).happensAnyway(.05).points(.50).to(OVERHEATED).because("a hot top shrinks as it cools");
+        k.finding("oven-craters").points(.20).to(OVERHEATED).because("vapour leaves through the skin");
         k.finding(OIL_LAYER).points(.12).to(OVERHEATED).because("hot soap can push oil out on top");
         k.fact(f -> core(f, TOO_HOT_CORE, Double.MAX_VALUE)).shifts(OVERHEATED).by(14).because(Phrase.of("above {} loaves heave", Temperature.celsius(TOO_HOT_CORE)));
         k.fact(f -> core(f, HOT_CORE, TOO_HOT_CORE)).shifts(OVERHEATED).by(7).because(Phrase.of("above {} loaves begin to crack", Temperature.celsius(HOT_CORE)));

@@ -64,6 +64,7 @@ final class UseKnowledge implements Knowledge.Source {
                         "A dish that drains, a longer cure.",
                         "Fewer short chains and less oleic acid; more palmitic and stearic.");
         k.finding("mushy").happensAnyway(.04).points(.90).to(MUSHY).because("its soaps dissolve readily, or it is young");
+        k.finding("damp-softens").points(.25).to(MUSHY).because("it takes up water readily");
         k.finding("slimy").happensAnyway(.02).points(.20).to(MUSHY).because("wet soap swells");
     }
 
@@ -88,6 +89,7 @@ final class UseKnowledge implements Knowledge.Source {
                         "Fewer solids, more water, cut it warmer and sooner.");
         k.finding(BRITTLE).points(.80).to(CRUMBLY).because("solids, salt, little water, or cut late");
         k.finding("grainy-bar").points(.45).to(CRUMBLY).because("it never was one mass");
+        k.finding("cracks-in-use").points(.30).to(CRUMBLY).because("little holds it together");
         k.finding("drag-lines").points(.25).to(CRUMBLY).because("crumbs drag");
     }
 
@@ -108,6 +110,7 @@ final class UseKnowledge implements Knowledge.Source {
                         "Not for white cloth.",
                         "Less pigment.");
         k.finding("coloured-lather").points(.93).to(LATHER_STAIN).because("more pigment than the soap holds");
+        k.finding("stains-cloth").happensAnyway(.008).points(.80).to(LATHER_STAIN).because("more pigment than the soap holds");
     }
 
     private static void fatHeavy(Knowledge.Builder k) {
@@ -119,6 +122,7 @@ final class UseKnowledge implements Knowledge.Source {
         k.finding("oily").points(.85).to(Conditions.FAT_HEAVY).because("fat that found no alkali");
         k.finding(DENTS).points(.40).to(Conditions.FAT_HEAVY).because("fat softens it");
         k.finding("few-bubbles").points(.45).to(Conditions.FAT_HEAVY).because("fat kills lather");
+        k.finding("water-pearls").happensAnyway(.015).points(.50).to(Conditions.FAT_HEAVY).because("fat at the face sheds water");
         k.finding("orange-dots").points(.25).to(Conditions.FAT_HEAVY).because("free fat goes stale");
         k.fact(Facts::muchSuperfat).shifts(Conditions.FAT_HEAVY).by(10).because("the weights leave as much");
     }
