@@ -26,27 +26,16 @@ public final class Evaluation {
         int cases = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 10_000;
         long seed = arguments.length > 1 ? Long.parseLong(arguments[1]) : 8424;
         System.out.printf("%d batches a way of logging, seed %d%n%n", cases, seed);
+        if (arguments.length > 2) {
+            new CaseEvaluation().print(cases, seed);
+            return;
+        }
         System.out.println("| logging | held below \u22123 % | hazardous that pass | sound that are freed | sound that are held | passed: alkali, pockets, separation |");
         System.out.println("|---|---|---|---|---|---|");
         for (DrawnBatch.Logging logging : DrawnBatch.Logging.values()) {
             new Evaluation().run(logging, cases, new Random(seed));
         }
-    }
-
-    /** So many of so many. */
-    private static final class Tally {
-        private int hits;
-        private int of;
-
-        void add(boolean hit) {
-            of++;
-            hits += hit ? 1 : 0;
-        }
-
-        @Override
-        public String toString() {
-            return of == 0 ? "none" : String.format(Locale.ROOT, "%.1f %% of %d", 100.0 * hits / of, of);
-        }
+        new CaseEvaluation().print(cases, seed);
     }
 
     private void run(DrawnBatch.Logging logging, int cases, Random random) {

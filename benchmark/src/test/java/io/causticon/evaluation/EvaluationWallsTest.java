@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -25,7 +26,10 @@ class EvaluationWallsTest {
 
     @Test
     void batchesAreDrawnWithoutTheKnowledge() {
-        assertThat(used(DrawnBatch.class)).isNotEmpty().noneMatch(p -> p.startsWith("io.causticon.core.diagnosis"));
+        for (Class<?> drawn : List.of(DrawnBatch.class, DrawnCase.class, DrawnRecipe.class)) {
+            assertThat(used(drawn)).as(drawn.getName()).isNotEmpty().noneMatch(p -> p.startsWith("io.causticon.core.diagnosis"));
+        }
+        assertThat(used(Appearances.class)).isEmpty();
     }
 
     /** Else the wall above would be one round nothing. */

@@ -26,7 +26,7 @@ import org.jsoup.nodes.FormElement;
 
 /**
  * Somebody who follows every link and presses every button of every page that she comes to, as they stand, without a script. What differs only
- * in the ids of its address is pressed once for each kind of page, of what differs in the finding alone a dozen; every address is opened once,
+ * in the ids of its address is pressed once for each kind of page, of what differs in the finding alone half a dozen; every address is opened once,
  * and of one kind at most thirteen.
  */
 public final class Crawler {
@@ -34,7 +34,7 @@ public final class Crawler {
     private static final String ID = "[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}";
     private static final int MOST = 3000;
     private static final int MOST_OF_A_KIND = 13;
-    private static final int MOST_ALIKE = 12;
+    private static final int MOST_ALIKE = 6;
     private static final int FEW = 4;
 
     private final String address;
@@ -91,7 +91,7 @@ public final class Crawler {
 
     /** The path of a page with its ids taken out. */
     public static String kind(String path) {
-        return path.replaceAll(ID, "{id}").replaceAll("(at|rescue)=[^&]*", "$1={}");
+        return path.replaceAll(ID, "{id}").replaceAll("(at|rescue|condition)=[^&]*", "$1={}");
     }
 
     private void follow(String what, String path, String from, HttpRequest.Builder request) {
@@ -107,9 +107,10 @@ public final class Crawler {
             return;
         }
         boolean page = answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
-        if (page) {
-            // What a button leads to without leading on is the same page again, with what was typed.
-            look(Jsoup.parse(answer.body(), address + path), path, what.startsWith("GET") ? kind(path) : "again");
+        // What a button leads to without leading on is the same page again, with what was typed: a few of them are looked at.
+        boolean again = !what.startsWith("GET");
+        if (page && (!again || alike.merge("again " + kind(path), 1, Integer::sum) <= FEW)) {
+            look(Jsoup.parse(answer.body(), address + path), path, again ? "again" : kind(path));
         }
     }
 

@@ -49,6 +49,7 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("riced-grains").happensAnyway(.005).points(.92).to(RICING).because("resins of a fragrance set in the cool batter");
         k.finding("grainy-bar").happensAnyway(.02).points(.30).to(RICING).because("grains that were not blended out");
         k.finding("gritty-flecks").happensAnyway(.015).points(.10).to(RICING).because("grains look like flecks");
+        k.fact("no scent in it", f -> !Facts.has(f, "fragrance")).shifts(RICING).by(-8).because("its resins are what sets");
     }
 
     private static void acceleration(Knowledge.Builder k) {
@@ -110,6 +111,8 @@ final class BatterKnowledge implements Knowledge.Source {
                         "One portion at a time; keep the waiting ones covered and warm.");
         k.finding("sandy-layer").happensAnyway(.006).points(.90).to(GRAINY_LAYER).because("that portion waited or was worked too long");
         k.finding("batter-waited").happensAnyway(.02).points(.55).to(GRAINY_LAYER).because("it set while it waited");
+        k.fact("made in one pour", f -> !Facts.isLayered(f)).shifts(GRAINY_LAYER).by(-10).because("nothing had to wait");
+        k.fact("made in parts", Facts::isLayered).shifts(GRAINY_LAYER).by(5).because("parts wait for each other");
     }
 
     private static void colour(Knowledge.Builder k) {
@@ -131,6 +134,8 @@ final class BatterKnowledge implements Knowledge.Source {
                         "A look, unless it scratches.",
                         "Wet clay and powders with some of the water or oil first.");
         k.finding("gritty-flecks").points(.90).to(UNDISPERSED_POWDER).because("powder clumps when it is not wetted");
+        k.fact("clay or powder in it", f -> Facts.has(f, "clay", "exfoliant")).shifts(UNDISPERSED_POWDER).by(4).because("there is powder to clump");
+        k.fact("no powder in it", f -> !Facts.has(f, "clay", "exfoliant", "colourant")).shifts(UNDISPERSED_POWDER).by(-10).because("there is none to clump");
         k.finding("scratchy").happensAnyway(.01).points(.20).to(UNDISPERSED_POWDER).because("clumps are hard");
     }
 
@@ -142,6 +147,8 @@ final class BatterKnowledge implements Knowledge.Source {
                         "Cool and thinned into the batter, blended at once.");
         k.finding("rubbery-bits").happensAnyway(.006).points(.90).to(CURDS_IN_BAR).because("protein clots in heat and lye");
         k.finding(CURDS).points(.55).to(CURDS_IN_BAR).because("they were there in the liquor");
+        k.fact("nothing in it that clots", f -> !f.canScorch() && !Facts.has(f, "protein")).shifts(CURDS_IN_BAR).by(-12).because("neither milk nor egg");
+        k.fact("milk in it", f -> f.canScorch()).shifts(CURDS_IN_BAR).by(5).because("its protein clots");
     }
 
     private static void streaks(Knowledge.Builder k) {
@@ -151,5 +158,6 @@ final class BatterKnowledge implements Knowledge.Source {
                         "A look; it often evens out.",
                         "Batter of one temperature and one age; stir before each pour.");
         k.finding("wavy-bands").happensAnyway(.012).points(.90).to(TEMPERATURE_STREAKS).because("batter of two temperatures or two ages met");
+        k.fact("made in parts", Facts::isLayered).shifts(TEMPERATURE_STREAKS).by(4).because("parts are of different ages");
     }
 }

@@ -86,6 +86,8 @@ final class CureKnowledge implements Knowledge.Source {
         k.finding("mouldy").happensAnyway(.003).points(.93).to(SPOILED_ADDITION).because("water and food in a piece that lye did not reach");
         k.finding("sour-smell").happensAnyway(.01).points(.70).to(SPOILED_ADDITION).because("it rots");
         k.finding("halo").happensAnyway(.02).points(.10).to(SPOILED_ADDITION).because("juice runs from it");
+        k.fact("purée in it", Facts::hasFood).shifts(SPOILED_ADDITION).by(10).because("food rots");
+        k.fact("no purée in it", f -> !Facts.hasFood(f)).shifts(SPOILED_ADDITION).by(-4).because("little in it that rots");
     }
 
     private static void outOfDate(Knowledge.Builder k) {
@@ -120,6 +122,8 @@ final class CureKnowledge implements Knowledge.Source {
                         "A look.",
                         "Pigments that stand alkali; try a drop in lye first.");
         k.finding("colour-turned").happensAnyway(.01).points(.93).to(COLOUR_TURNED).because("that dye does not stand alkali");
+        k.fact("colour in it", f -> Facts.has(f, "colourant")).shifts(COLOUR_TURNED).by(4).because("there is colour to turn");
+        k.fact("no colour in it", f -> !Facts.has(f, "colourant", "fragrance")).shifts(COLOUR_TURNED).by(-8).because("there is none to turn");
     }
 
     private static void fadedScent(Knowledge.Builder k) {
@@ -129,6 +133,8 @@ final class CureKnowledge implements Knowledge.Source {
                         "Wrap it; nothing brings it back.",
                         "More base notes, cooler, added late; citrus does not last.");
         k.finding("weak-scent").points(.90).to(FADED_SCENT).because("light notes leave with heat, air and time");
+        k.fact("scent in it", f -> Facts.has(f, "fragrance")).shifts(FADED_SCENT).by(2).because("there is scent to leave");
+        k.fact("no scent in it", f -> !Facts.has(f, "fragrance")).shifts(FADED_SCENT).by(-12).because("there is none to leave");
     }
 
     private static void bled(Knowledge.Builder k) {
@@ -138,6 +144,8 @@ final class CureKnowledge implements Knowledge.Source {
                         "A look.",
                         "Pigments that do not dissolve in water; less water.");
         k.finding("halo").points(.88).to(BLEED).because("what dissolves in water wanders");
+        k.fact("colour or petals in it", f -> Facts.has(f, "colourant", "botanical")).shifts(BLEED).by(3).because("there is colour to wander");
+        k.fact("neither colour nor petals in it", f -> !Facts.has(f, "colourant", "botanical", "clay")).shifts(BLEED).by(-8).because("there is none to wander");
         k.fact(Facts::weakLye).shifts(BLEED).by(2).because("water carries it");
     }
 
@@ -148,6 +156,8 @@ final class CureKnowledge implements Knowledge.Source {
                         "Brush them off.",
                         "Only on top, late, pressed in; calendula keeps its colour.");
         k.finding("brown-petals").happensAnyway(.01).points(.93).to(BROWN_BOTANICALS).because("alkali browns leaves and petals");
+        k.fact("petals or herbs in it", f -> Facts.has(f, "botanical")).shifts(BROWN_BOTANICALS).by(9).because("there are some to go brown");
+        k.fact("no petals in it", f -> !Facts.has(f, "botanical")).shifts(BROWN_BOTANICALS).by(-9).because("there are none by the plan");
         k.finding("loose-petals").happensAnyway(.01).points(.75).to(BROWN_BOTANICALS).because("nothing holds them");
         k.finding("halo").points(.15).to(BROWN_BOTANICALS).because("they bleed");
     }
@@ -161,6 +171,7 @@ final class CureKnowledge implements Knowledge.Source {
         k.finding("scented-beads").happensAnyway(.005).points(.90).to(FRAGRANCE_SEEP).because("more than the soap holds, or not stirred in");
         k.finding("soft-rings").happensAnyway(.008).points(.70).to(FRAGRANCE_SEEP).because("oil softens the soap round it");
         k.finding("oily").points(.35).to(FRAGRANCE_SEEP).because("it comes out");
+        k.fact("no scent in it", f -> !Facts.has(f, "fragrance")).shifts(FRAGRANCE_SEEP).by(-12).because("there is none to come out");
         k.finding(PUDDLES).points(.10).to(FRAGRANCE_SEEP).because("on top it stands in drops");
     }
 
@@ -184,6 +195,7 @@ final class CureKnowledge implements Knowledge.Source {
                         "Smell fats and milk before they go in.");
         k.finding("fishy-smell").happensAnyway(.006).points(.85).to(OFF_SMELL).because("old fat, or amines of milk in lye");
         k.finding("scent-other").happensAnyway(.03).points(.55).to(OFF_SMELL).because("lye changed what it is made of");
+        k.fact("milk or sugar in the liquid", f -> f.canScorch()).shifts(OFF_SMELL).by(3).because("their amines and sugars smell in lye");
         k.finding("bar-smells-burnt").happensAnyway(.008).points(.45).to(OFF_SMELL).because("sugar or milk that was scorched");
         k.finding("sour-smell").points(.30).to(OFF_SMELL).because("old fat or milk");
     }

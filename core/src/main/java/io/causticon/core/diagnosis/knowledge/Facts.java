@@ -52,6 +52,16 @@ final class Facts {
         return additives(facts).anyMatch(a -> List.of(kinds).contains(a.kind()));
     }
 
+    /** Whether it was poured in more than one part. */
+    static boolean isLayered(BatchFacts facts) {
+        return facts.plan().pouring().portioning().portions().size() >= 2;
+    }
+
+    /** Whether fruit or vegetables are in it. */
+    static boolean hasFood(BatchFacts facts) {
+        return facts.asWeighed().weights().liquids().stream().anyMatch(l -> l.liquid().id().contains("puree"));
+    }
+
     static boolean hasSalt(BatchFacts facts) {
         return additives(facts).anyMatch(a -> a.id().startsWith("salt-")) || facts.asWeighed().weights().liquids().stream().anyMatch(l -> l.liquid().id().contains("brine") || l.liquid().id().contains("sea-water"));
     }

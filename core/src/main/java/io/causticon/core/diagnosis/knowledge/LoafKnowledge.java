@@ -162,7 +162,8 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Pour on before the first skin is dry; no dry mica between.");
         k.finding("layers-split").points(.90).to(LAYERS_PART).because("nothing bound them");
         k.finding("lifts-off").happensAnyway(.004).points(.65).to(LAYERS_PART).because("nothing bound them");
-        k.fact("made in one pour", f -> f.plan().pouring().portioning().portions().size() < 2).shifts(LAYERS_PART).by(-10).because("there are no layers");
+        k.fact("made in one pour", f -> !Facts.isLayered(f)).shifts(LAYERS_PART).by(-10).because("there are no layers");
+        k.fact("made in parts", Facts::isLayered).shifts(LAYERS_PART).by(5).because("there are layers to part");
     }
 
     private static void embed(Knowledge.Builder k) {

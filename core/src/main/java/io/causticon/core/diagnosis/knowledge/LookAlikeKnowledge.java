@@ -139,6 +139,7 @@ final class LookAlikeKnowledge implements Knowledge.Source {
         k.finding("layers-split").happensAnyway(.003).points(.35).to(ASH_BETWEEN).because("a skin of carbonate does not bind");
         k.finding("lifts-off").points(.25).to(ASH_BETWEEN).because("a skin of carbonate does not bind");
         k.finding(THIN_BLOOM).points(.25).to(ASH_BETWEEN).because("where there was air for the seam there was air for the top");
-        k.fact("made in one pour", f -> f.plan().pouring().portioning().portions().size() < 2).shifts(ASH_BETWEEN).by(-10).because("there are no layers");
+        k.fact("made in one pour", f -> !Facts.isLayered(f)).shifts(ASH_BETWEEN).by(-10).because("there are no layers");
+        k.fact("made in parts", Facts::isLayered).shifts(ASH_BETWEEN).by(5).because("a layer lay open");
     }
 }

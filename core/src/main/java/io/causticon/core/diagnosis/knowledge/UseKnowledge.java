@@ -55,6 +55,7 @@ final class UseKnowledge implements Knowledge.Source {
         k.finding("scum").points(.92).to(HARD_WATER).because("lime and magnesium make soap that does not dissolve");
         k.finding("grey-flecks").happensAnyway(.02).points(.80).to(HARD_WATER).because("scum dries on the dish");
         k.finding("few-bubbles").points(.35).to(HARD_WATER).because("the first soap goes to the lime");
+        k.fact("a chelator in it", f -> Facts.has(f, "chelator")).shifts(HARD_WATER).by(-6).because("it holds the lime");
     }
 
     private static void mushyBar(Knowledge.Builder k) {
@@ -101,6 +102,7 @@ final class UseKnowledge implements Knowledge.Source {
                         "Finer grains, and fewer.");
         k.finding("scratchy").points(.92).to(SCRATCHY).because("grains too coarse or too many");
         k.fact("grains in it", f -> Facts.has(f, "exfoliant")).shifts(SCRATCHY).by(9).because("there is something to scratch");
+        k.fact("no grains in it", f -> !Facts.has(f, "exfoliant", "clay", "botanical")).shifts(SCRATCHY).by(-8).because("there is nothing to scratch");
     }
 
     private static void latherStain(Knowledge.Builder k) {
@@ -111,6 +113,8 @@ final class UseKnowledge implements Knowledge.Source {
                         "Less pigment.");
         k.finding("coloured-lather").points(.93).to(LATHER_STAIN).because("more pigment than the soap holds");
         k.finding("stains-cloth").happensAnyway(.008).points(.80).to(LATHER_STAIN).because("more pigment than the soap holds");
+        k.fact("colour in it", f -> Facts.has(f, "colourant")).shifts(LATHER_STAIN).by(4).because("there is colour to come off");
+        k.fact("no colour in it", f -> !Facts.has(f, "colourant")).shifts(LATHER_STAIN).by(-12).because("there is none to come off");
     }
 
     private static void fatHeavy(Knowledge.Builder k) {

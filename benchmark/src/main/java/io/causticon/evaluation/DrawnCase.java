@@ -1,0 +1,166 @@
+package io.causticon.evaluation;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.WashFeel;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * A batch that has one condition for certain, others by chance, and shows of each what it happens to show: of the certain one at least one look, for
+ * nobody opens a case of what cannot be seen.
+ */
+final class DrawnCase {
+
+    private static final Instant BEGUN = Instant.parse("2025-02-01T10:00:00Z");
+
+    /** A case is asked about when its last look was taken, and not before bars are washed with. */
+    private static final double FIRST_ASKED_DAY = 9;
+
+    /** How often a wash burns, and how often what is titrated holds liquor, 0 to 1. */
+    private static final Map<String, Double> BURNS = Map.of("lye-pockets", .45, "separation", .3, "hidden-liquor", .35, "sensitive-skin", .3);
+
+    private static final Map<String, Double> MET = Map.of("lye-pockets", .4, "separation", .35, "hidden-liquor", .1);
+
+    private final Random random;
+    private final DrawnBatch.Logging logging;
+    private final Appearances tables;
+    private final DrawnRecipe recipe;
+    private final Set<String> conditions = new TreeSet<>();
+    private final Set<String> seen = new HashSet<>();
+    private final List<LoggedEntry> lines = new ArrayList<>();
+    private double askedDay = FIRST_ASKED_DAY;
+
+    DrawnCase(Appearances tables, Appearances.Appearance wanted, Random random, DrawnBatch.Logging logging) {
+        this.tables = tables;
+        this.random = random;
+        this.logging = logging;
+        this.recipe = DrawnRecipe.with(wanted.needs(), random);
+        conditions.add(wanted.condition());
+        for (Appearances.Appearance other : tables.all()) {
+            if ((other.needs().isEmpty() || recipe.has().contains(other.needs())) && random.nextInt(other.onceIn()) == 0) {
+                conditions.add(other.condition());
+            }
+        }
+        do {
+            draw();
+        } while (wanted.looks().keySet().stream().noneMatch(seen::contains));
+        make();
+        look();
+        test();
+    }
+
+    private void draw() {
+        seen.clear();
+        askedDay = FIRST_ASKED_DAY;
+        for (Appearances.Appearance there : tables.all()) {
+            if (conditions.contains(there.condition())) {
+                there.looks().forEach((look, share) -> {
+                    if (chance(share)) {
+                        seen.add(look);
+                        askedDay = Math.max(askedDay, tables.background().get(look).day() + 1);
+                    }
+                });
+            }
+        }
+        tables.background().forEach((look, background) -> {
+            if (background.day() < askedDay && chance(background.anyway())) {
+                seen.add(look);
+            }
+        });
+        seen.removeIf(look -> !isAsked(look));
+    }
+
+    private boolean isAsked(String look) {
+        List<String> onlyWith = tables.background().get(look).onlyWith();
+        return onlyWith.isEmpty() || onlyWith.stream().anyMatch(seen::contains);
+    }
+
+    private void make() {
+        if (chance(.75)) {
+            Weights planned = Weights.planned(recipe.plan().formula());
+            planned.fats().forEach(f -> add(.004, new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
+            planned.liquids().forEach(l -> add(.008, new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+            add(.008, new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
+        }
+        add(.04, new Entry.LyeIntoFats());
+        add(.055, new Entry.StageReached(stage(), null));
+        add(.06, new Entry.Poured(Temperature.celsius(recipe.has().contains("cool") ? 31 : 39)));
+        Map.of("oven", MouldCare.OVEN, "towel", MouldCare.INSULATED).forEach((had, care) -> {
+            if (recipe.has().contains(had)) {
+                add(.07, new Entry.Kept(care, null));
+            }
+        });
+    }
+
+    private Stage stage() {
+        if (conditions.contains("separation") && chance(.6)) {
+            return Stage.STREAKS;
+        }
+        return recipe.has().contains("stiff") ? Stage.THICK : Stage.LIGHT;
+    }
+
+    /** What can only be looked at where something else was seen is not asked without it. */
+    private void look() {
+        tables.background().entrySet().stream().filter(e -> e.getValue().day() < askedDay).forEach(e -> {
+            boolean there = seen.contains(e.getKey());
+            if (isAsked(e.getKey()) && (there || logging != DrawnBatch.Logging.ONLY_WHAT_IS_ODD)) {
+                add(e.getValue().day(), new Entry.Observed(e.getKey(), there ? Presence.SEEN : Presence.LOOKED_AND_ABSENT));
+            }
+        });
+    }
+
+    private void test() {
+        boolean burns = BURNS.entrySet().stream().anyMatch(e -> conditions.contains(e.getKey()) && chance(e.getValue()));
+        add(8.1, new Entry.WashTested(burns ? WashFeel.BURNING : WashFeel.CALM));
+        if (logging == DrawnBatch.Logging.ALL_LOOKED_AT) {
+            boolean met = MET.entrySet().stream().anyMatch(e -> conditions.contains(e.getKey()) && chance(e.getValue()));
+            add(8.2, new Entry.Titrated(met ? .6 : 0));
+        }
+    }
+
+    private boolean chance(double share) {
+        return random.nextDouble() < share;
+    }
+
+    private void add(double day, Entry entry) {
+        lines.add(LoggedEntry.first("line" + lines.size(), at(day), "drawn", entry));
+    }
+
+    private static Instant at(double day) {
+        return BEGUN.plus(Duration.ofSeconds(Math.round(day * 86_400)));
+    }
+
+    BatchPlan plan() {
+        return recipe.plan();
+    }
+
+    BatchLog log() {
+        return new BatchLog(BEGUN, lines);
+    }
+
+    Instant askedAt() {
+        return at(askedDay);
+    }
+
+    /** By their ids. */
+    Set<String> conditions() {
+        return conditions;
+    }
+}
