@@ -89,22 +89,64 @@ public final class Knowledge {
     }
 
     /**
-     * What is known, sharpened by what a workshop has counted. A hazard's rate rises with its counts and never falls below what is known of
-     * batches anywhere: having been lucky is no reason to look less.
+     * What is known, sharpened by what a workshop has counted, never on the dangerous side: a hazard's rate and how surely it shows do not fall below
+     * what is known of batches anywhere, for having been lucky is no reason to look less; a sign of a hazard does not become commoner by itself or by
+     * what else brings it about, nor does a condition that a burning skin is put down to or that shuts a hazard out; one that leads to a hazard does not
+     * become rarer.
      */
     public Knowledge with(WorkshopCounts counts) {
         Builder sharper = new Builder();
         rates.forEach((condition, rate) -> {
-            double counted = counts.conditions().containsKey(condition.id()) ? counts.conditions().get(condition.id()).laidOver(rate) : rate;
-            sharper.rates.put(condition, condition.hazard() ? Math.max(rate, counted) : counted);
+            double counted = laidOver(counts.conditions().get(condition.id()), rate);
+            boolean mayFall = !condition.hazard() && !standsToAHazard(condition, Relation.Kind.BRINGS_ABOUT);
+            boolean mayRise = !explainsSkin(condition) && !standsToAHazard(condition, Relation.Kind.EXCLUDES);
+            sharper.rates.put(condition, counted < rate ? (mayFall ? counted : rate) : mayRise ? counted : rate);
         });
-        leaks.forEach((finding, leak) -> sharper.leaks.put(
-                finding, counts.findings().containsKey(finding.id()) ? counts.findings().get(finding.id()).laidOver(leak) : leak));
-        sharper.links.addAll(links);
+        leaks.forEach((finding, leak) -> {
+            double counted = laidOver(counts.findings().get(finding.id()), leak);
+            sharper.leaks.put(finding, pointsToAHazard(finding) ? Math.min(leak, counted) : counted);
+        });
+        links.forEach(link -> sharper.links.add(link.strengthened(sharpened(link, counts))));
         sharper.relations.addAll(relations);
         sharper.shifts.addAll(shifts);
         sharper.remedies.putAll(remedies);
         return sharper.build();
+    }
+
+    /** How often a condition shows a finding, 0 to 1; nothing where it does not bring it about. */
+    public double strength(String finding, String condition) {
+        return links.stream()
+                .filter(l -> l.finding().id().equals(finding) && l.condition().id().equals(condition))
+                .mapToDouble(Link::strength)
+                .findFirst()
+                .orElse(0);
+    }
+
+    private double sharpened(Link link, WorkshopCounts counts) {
+        double known = link.strength();
+        double counted = laidOver(counts.links().get(new WorkshopCounts.Pair(link.finding().id(), link.condition().id())), known);
+        if (link.condition().hazard()) {
+            return Math.max(known, counted);
+        }
+        return pointsToAHazard(link.finding()) ? Math.min(known, counted) : counted;
+    }
+
+    private static double laidOver(WorkshopCounts.@Nullable Count count, double known) {
+        return count == null ? known : count.laidOver(known);
+    }
+
+    private boolean pointsToAHazard(Finding finding) {
+        return links.stream().anyMatch(l -> l.finding().equals(finding) && l.condition().hazard());
+    }
+
+    private boolean standsToAHazard(Condition condition, Relation.Kind how) {
+        return relations.stream().anyMatch(r -> r.kind() == how
+                && (r.first().equals(condition) && r.second().hazard() || how == Relation.Kind.EXCLUDES && r.second().equals(condition) && r.first().hazard()));
+    }
+
+    private boolean explainsSkin(Condition condition) {
+        return !condition.hazard()
+                && links.stream().anyMatch(l -> l.condition().equals(condition) && l.finding().group() == Finding.Group.SKIN && pointsToAHazard(l.finding()));
     }
 
     /** One family of conditions tells what is known of it. */

@@ -12,6 +12,11 @@ package io.causticon.core.diagnosis;
  */
 record Link(Finding finding, Condition condition, double strength, double half, String reason) {
 
+    /** The same, seen so often. */
+    Link strengthened(double other) {
+        return new Link(finding, condition, other, half, reason);
+    }
+
     /** A little alkali too much is felt and seen by few; from three times the half on the strength holds (Hill's curve of the second order). */
     double respondsTo(double excess) {
         return excess * excess / (excess * excess + half * half);

@@ -7,10 +7,11 @@ import java.util.Map;
  *
  * @param conditions by id: in how many batches it was settled that they had it, of how many that were looked at to the end
  * @param findings by id: in how many batches without any condition that brings it about it was seen all the same
+ * @param links how often a condition showed a finding, of the batches that had it and in which the finding was looked for
  */
-public record WorkshopCounts(Map<String, Count> conditions, Map<String, Count> findings) {
+public record WorkshopCounts(Map<String, Count> conditions, Map<String, Count> findings, Map<Pair, Count> links) {
 
-    public static final WorkshopCounts NONE = new WorkshopCounts(Map.of(), Map.of());
+    public static final WorkshopCounts NONE = new WorkshopCounts(Map.of(), Map.of(), Map.of());
 
     /** So many batches of the workshop's own weigh as much as what is known of batches anywhere. */
     static final double WEIGHT_OF_THE_PRIOR = 40;
@@ -18,7 +19,16 @@ public record WorkshopCounts(Map<String, Count> conditions, Map<String, Count> f
     public WorkshopCounts {
         conditions = Map.copyOf(conditions);
         findings = Map.copyOf(findings);
+        links = Map.copyOf(links);
     }
+
+    /**
+     * A finding and what brings it about.
+     *
+     * @param finding its id
+     * @param condition its id
+     */
+    public record Pair(String finding, String condition) {}
 
     /**
      * So many of so many.

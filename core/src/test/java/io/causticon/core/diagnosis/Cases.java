@@ -87,6 +87,11 @@ final class Cases {
         return diagnosis().of(condition).probability();
     }
 
+    /** Told after all else. */
+    Cases entry(Entry entry) {
+        return add(entries.stream().map(LoggedEntry::at).max(Instant::compareTo).orElse(BEGUN).plusSeconds(60), entry);
+    }
+
     private Cases add(Instant at, Entry entry) {
         entries.add(LoggedEntry.first("e" + entries.size(), at, "Ines", entry));
         return this;

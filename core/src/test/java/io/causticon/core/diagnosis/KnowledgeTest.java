@@ -68,14 +68,18 @@ class KnowledgeTest {
         Knowledge.Builder k = Knowledge.builder();
         whole(k);
         Knowledge known = k.build();
-        Knowledge own = known.with(new WorkshopCounts(Map.of("damp", new Count(1, 60), "flue", new Count(0, 60)), Map.of("haze", new Count(12, 60))));
+        Knowledge own = known.with(new WorkshopCounts(
+                Map.of("damp", new Count(1, 60), "flue", new Count(0, 60)),
+                Map.of("haze", new Count(12, 60)),
+                Map.of(new WorkshopCounts.Pair("haze", "damp"), new Count(2, 10))));
         // (0.2 x 40 + 1) / 100 and (0.05 x 40 + 12) / 100.
         assertThat(own.rate(DAMP)).isCloseTo(.09, within(1e-12));
         assertThat(own.leak(HAZE)).isCloseTo(.14, within(1e-12));
         // Sixty lucky batches do not make a hazard less likely; six of sixty make it likelier.
         assertThat(own.rate(FLUE)).isEqualTo(.1);
-        assertThat(known.with(new WorkshopCounts(Map.of("flue", new Count(18, 60)), Map.of())).rate(FLUE)).isCloseTo(.22, within(1e-12));
-        assertThat(own.links()).isEqualTo(known.links());
+        assertThat(known.with(new WorkshopCounts(Map.of("flue", new Count(18, 60)), Map.of(), Map.of())).rate(FLUE)).isCloseTo(.22, within(1e-12));
+        // (0.8 x 40 + 2) / 50.
+        assertThat(own.links()).extracting(Link::strength).containsExactly(.68);
         assertThat(known.rate(DAMP)).as("what was known stays as it was").isEqualTo(.2);
     }
 

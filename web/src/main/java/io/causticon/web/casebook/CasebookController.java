@@ -52,15 +52,17 @@ class CasebookController {
     private final Summaries summaries;
     private final CasebookService casebook;
     private final CasebookPages pages;
+    private final LearnedPages learned;
     private final Logbook logbook;
     private final Clock clock;
 
     CasebookController(
-            BatchService batches, Summaries summaries, CasebookService casebook, CasebookPages pages, Logbook logbook, Clock clock) {
+            BatchService batches, Summaries summaries, CasebookService casebook, CasebookPages pages, LearnedPages learned, Logbook logbook, Clock clock) {
         this.batches = batches;
         this.summaries = summaries;
         this.casebook = casebook;
         this.pages = pages;
+        this.learned = learned;
         this.logbook = logbook;
         this.clock = clock;
     }
@@ -91,6 +93,13 @@ class CasebookController {
                 batch.leading().name().isEmpty()
                         ? "nothing leads"
                         : batch.leading().name() + ", " + Formats.probability(batch.leading().probability()));
+    }
+
+    /** What the workshop's own cases taught. */
+    @GetMapping("/learned")
+    String learned(Model model) {
+        model.addAttribute("page", learned.page());
+        return "casebook/learned";
     }
 
     @GetMapping("/{id}")

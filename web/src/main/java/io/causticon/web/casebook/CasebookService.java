@@ -6,7 +6,6 @@ import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.Hinges;
 import io.causticon.core.diagnosis.ReleaseGate;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Named;
@@ -30,12 +29,13 @@ import org.springframework.stereotype.Service;
 @Service
 public class CasebookService implements Judge {
 
-    private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
+    private final WorkshopExperience experience;
     private final BatchService batches;
     private final ShelfService shelf;
     private final Clock clock;
 
-    CasebookService(BatchService batches, ShelfService shelf, Clock clock) {
+    CasebookService(WorkshopExperience experience, BatchService batches, ShelfService shelf, Clock clock) {
+        this.experience = experience;
         this.batches = batches;
         this.shelf = shelf;
         this.clock = clock;
@@ -43,12 +43,16 @@ public class CasebookService implements Judge {
 
     /** What the batch has, by everything known now. */
     public Diagnosis examine(Batch batch) {
+        return examine(batch, experience.now().diagnostician());
+    }
+
+    private Diagnosis examine(Batch batch, Diagnostician diagnostician) {
         return diagnostician.examine(batch.facts(clock.instant()), shelf.knownVessels());
     }
 
     /** What the verdict hangs on, and what does not go with the rest. */
     Hinges hinges(Batch batch) {
-        return diagnostician.hinges(batch.facts(clock.instant()), shelf.knownVessels());
+        return experience.now().diagnostician().hinges(batch.facts(clock.instant()), shelf.knownVessels());
     }
 
     /** The likeliest hazard of a report. */
@@ -66,7 +70,7 @@ public class CasebookService implements Judge {
             return Judgement.UNKNOWN;
         }
         // What cannot be worked out must not keep a line from being logged; it cannot be released either.
-        return Guard.of(batch.code(), () -> examine(batch)).map(CasebookService::judgement).orElse(Judgement.UNKNOWN);
+        return Guard.of(batch.code(), () -> examine(batch, experience.asLastAsked().diagnostician())).map(CasebookService::judgement).orElse(Judgement.UNKNOWN);
     }
 
     private static Judgement judgement(Diagnosis diagnosis) {

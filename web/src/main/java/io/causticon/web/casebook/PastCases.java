@@ -2,7 +2,6 @@ package io.causticon.web.casebook;
 
 import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Purpose;
 import io.causticon.web.batch.Batch;
@@ -49,11 +48,13 @@ class PastCases {
      */
     record Alike(BatchId batch, Concluded concluded, double likeness, List<String> shared) {}
 
-    private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
+    private final Diagnostician diagnostician;
     private final Clock clock;
     private final FromEachBatch<Concluded> concluded;
 
-    PastCases(BatchService batches, Clock clock) {
+    PastCases(WorkshopExperience experience, BatchService batches, Clock clock) {
+        // How alike two batches are does not move with what was learned since.
+        this.diagnostician = experience.asLastAsked().diagnostician();
         this.clock = clock;
         this.concluded = new FromEachBatch<>("reads-cases", batches, this::read);
     }
