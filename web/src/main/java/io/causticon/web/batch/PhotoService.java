@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Pictures: read, turned upright, made smaller, and kept without what the camera wrote about place and time. */
 @Service
-class PhotoService {
+public class PhotoService {
 
     private static final int LARGEST_SIDE = 1600;
     private static final int THUMBNAIL_SIDE = 320;
@@ -53,7 +53,7 @@ class PhotoService {
 
     /** @throws ProblemsException if it is not a picture that can be read */
     @Transactional
-    String keep(BatchId batch, String fileName, byte[] file) {
+    public String keep(BatchId batch, String fileName, byte[] file) {
         PhotoRow row = new PhotoRow();
         row.batchId = batch.value();
         row.createdAt = clock.instant();
