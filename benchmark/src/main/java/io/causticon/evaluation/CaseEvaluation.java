@@ -3,6 +3,7 @@ package io.causticon.evaluation;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
+import io.causticon.core.diagnosis.LoggingHabit;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.KnownVessels;
@@ -29,7 +30,9 @@ final class CaseEvaluation {
     private static final int WORST = 8;
     private static final double NEVER_BELOW = .8;
 
-    private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
+    /** So many batches a workshop has logged before it is asked about one. */
+    private static final int BEFORE = 60;
+
     private final Appearances tables = Appearances.read();
 
     void print(int cases, long seed) {
@@ -54,6 +57,7 @@ final class CaseEvaluation {
     }
 
     private void run(DrawnBatch.Logging logging, boolean alike, int cases, Random random) {
+        Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all(), habit(logging, random));
         Tally first = new Tally();
         Tally amongThree = new Tally();
         Tally told = new Tally();
@@ -82,6 +86,16 @@ final class CaseEvaluation {
                 .limit(WORST)
                 .forEach(e -> worst.append(' ').append(e.getKey()).append(' ').append(e.getValue()).append(';'));
         System.err.println(logging + (alike ? ", each as often" : ", as often as met") + ", seldom first:" + worst);
+    }
+
+    /** How the workshop logged before. */
+    private LoggingHabit habit(DrawnBatch.Logging logging, Random random) {
+        LoggingHabit habit = LoggingHabit.UNKNOWN;
+        for (int n = 0; n < BEFORE; n++) {
+            DrawnCase one = new DrawnCase(tables, met(random), random, logging);
+            habit = habit.plus(LoggingHabit.of(BatchFacts.of(one.plan(), one.log(), one.askedAt())));
+        }
+        return habit;
     }
 
     /** How many that are not there stand before it. */

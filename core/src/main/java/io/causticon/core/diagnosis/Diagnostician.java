@@ -21,12 +21,23 @@ public final class Diagnostician {
 
     private static final double LEAST_PRIOR = 0.0003;
     private static final double MOST_PRIOR = 0.995;
+    private static final Phrase UNSAID = Phrase.of("nothing else was said");
+    private static final Phrase HABIT = Phrase.of("this workshop tells what is odd");
 
     private final Knowledge knowledge;
     private final Network network;
+    private final Silence silence;
+    private final double silenceShare;
 
     public Diagnostician(Knowledge knowledge) {
+        this(knowledge, LoggingHabit.UNKNOWN);
+    }
+
+    /** @param habit how the workshop logs, for what its silence says */
+    public Diagnostician(Knowledge knowledge, LoggingHabit habit) {
         this.knowledge = knowledge;
+        this.silence = new Silence(knowledge);
+        this.silenceShare = habit.silenceShare();
         this.network = new Network(knowledge);
     }
 
@@ -78,7 +89,7 @@ public final class Diagnostician {
 
     /** What came of weighing plan and log: the accounts of each condition, and what is believed at the end. */
     private record Weighing(
-            List<Evidence> evidence, Belief prior, Belief belief, List<List<Ledger.Line>> shifts, List<List<Ledger.Line>> lines, List<Slip> slips) {}
+            List<Evidence> evidence, Belief prior, Belief quiet, Belief belief, List<List<Ledger.Line>> shifts, List<List<Ledger.Line>> lines, List<Slip> slips) {}
 
     private Weighing weigh(BatchFacts facts, KnownVessels vessels) {
         SlipFinder slips = SlipFinder.of(facts, vessels);
@@ -89,7 +100,11 @@ public final class Diagnostician {
         List<Evidence> evidence = EvidenceReader.read(facts);
         List<List<Ledger.Line>> lines = new ArrayList<>();
         shifts.forEach(s -> lines.add(new ArrayList<>(s)));
-        Belief belief = prior;
+        Belief quiet = quiet(prior, facts, evidence);
+        for (int c = 0; quiet != prior && c < lines.size(); c++) {
+            lines.get(c).add(new Ledger.Line(UNSAID, Weight.between(prior.of(c), quiet.of(c)), Ledger.Kind.SILENCE, HABIT));
+        }
+        Belief belief = quiet;
         Measured measured = new Measured(network, facts.weightsNow());
         for (Evidence item : evidence) {
             Belief after = after(belief, item, measured);
@@ -102,7 +117,19 @@ public final class Diagnostician {
         Belief last = belief;
         List<Slip> explained = before.map(b -> b.slips).orElseGet(() -> slips.explain(
                 lift(prior.superfat(), last.superfat()), lift(prior, last, Conditions.FAT_HEAVY), lift(prior, last, Conditions.WRONG_ALKALI)));
-        return new Weighing(evidence, prior, belief, shifts, lines, explained);
+        return new Weighing(evidence, prior, quiet, belief, shifts, lines, explained);
+    }
+
+    /** Where a workshop tells what is odd, what it did not tell was hardly there; before anything that was, while each condition still stands alone. */
+    private Belief quiet(Belief prior, BatchFacts facts, List<Evidence> evidence) {
+        if (silenceShare <= 0) {
+            return prior;
+        }
+        Belief belief = prior;
+        for (Finding finding : silence.about(facts, evidence)) {
+            belief = belief.after(network.indexOf(finding), false, silenceShare);
+        }
+        return belief;
     }
 
     private double[] priors(List<List<Ledger.Line>> shifts) {
@@ -143,7 +170,7 @@ public final class Diagnostician {
         Weighing weighing = weigh(facts, vessels);
         Measured measured = new Measured(network, facts.weightsNow());
         return new HingeFinder(network, weighing.evidence, weighing.belief, left -> {
-            Belief belief = weighing.prior;
+            Belief belief = weighing.quiet;
             for (Evidence item : left) {
                 belief = after(belief, item, measured);
             }

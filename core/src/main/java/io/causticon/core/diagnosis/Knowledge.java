@@ -98,7 +98,7 @@ public final class Knowledge {
         Builder sharper = new Builder();
         rates.forEach((condition, rate) -> {
             double counted = laidOver(counts.conditions().get(condition.id()), rate);
-            boolean mayFall = !condition.hazard() && !standsToAHazard(condition, Relation.Kind.BRINGS_ABOUT);
+            boolean mayFall = !condition.hazard() && !leadsToAHazard(condition);
             boolean mayRise = !explainsSkin(condition) && !standsToAHazard(condition, Relation.Kind.EXCLUDES);
             sharper.rates.put(condition, counted < rate ? (mayFall ? counted : rate) : mayRise ? counted : rate);
         });
@@ -137,6 +137,10 @@ public final class Knowledge {
 
     private boolean pointsToAHazard(Finding finding) {
         return links.stream().anyMatch(l -> l.finding().equals(finding) && l.condition().hazard());
+    }
+
+    boolean leadsToAHazard(Condition condition) {
+        return standsToAHazard(condition, Relation.Kind.BRINGS_ABOUT);
     }
 
     private boolean standsToAHazard(Condition condition, Relation.Kind how) {

@@ -29,6 +29,8 @@ public record Ledger(double start, List<Line> lines) {
         SEEN,
         /** A finding that was looked for and is not there. */
         ABSENT,
+        /** What was not said by makers who would have said it. */
+        SILENCE,
         /** Known, but not allowed to count. */
         DOES_NOT_CLEAR
     }

@@ -121,7 +121,7 @@ class CasebookPages {
     private static boolean isTold(ConditionReport report) {
         return report.condition().hazard()
                 || report.ledger().lines().stream()
-                        .anyMatch(l -> l.kind() != Ledger.Kind.FACT && l.isExplained() && Math.abs(l.weight().decibans()) >= NOTABLE);
+                        .anyMatch(l -> l.kind() != Ledger.Kind.FACT && l.kind() != Ledger.Kind.SILENCE && l.isExplained() && Math.abs(l.weight().decibans()) >= NOTABLE);
     }
 
     private static CasebookPage.Ranked ranked(ConditionReport report, Diagnosis diagnosis, Formats formats) {

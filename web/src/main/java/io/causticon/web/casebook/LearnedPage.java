@@ -10,8 +10,9 @@ import java.util.List;
  * @param signs how often each shows what it shows here
  * @param strays what was seen without anything that brings it about
  * @param never how many conditions were not met here
+ * @param habit how the workshop logs, in words
  */
-record LearnedPage(List<Case> cases, List<Row> conditions, List<Row> signs, List<Row> strays, int never) {
+record LearnedPage(List<Case> cases, List<Row> conditions, List<Row> signs, List<Row> strays, int never, String habit) {
 
     /**
      * A batch that teaches.

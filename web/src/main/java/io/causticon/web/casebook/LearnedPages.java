@@ -3,6 +3,7 @@ package io.causticon.web.casebook;
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.diagnosis.LoggingHabit;
 import io.causticon.core.diagnosis.SettledCase;
 import io.causticon.core.diagnosis.WorkshopCounts;
 import io.causticon.core.diagnosis.WorkshopCounts.Count;
@@ -49,7 +50,16 @@ class LearnedPages {
                         p -> now.here().strength(p.finding(), p.condition()),
                         false),
                 rows(counts.findings(), f -> findings.get(f).words(), f -> anywhere.leak(findings.get(f)), f -> now.here().leak(findings.get(f)), true),
-                (int) counts.conditions().values().stream().filter(c -> c.times() == 0).count());
+                (int) counts.conditions().values().stream().filter(c -> c.times() == 0).count(),
+                habit(now.habit()));
+    }
+
+    private static String habit(LoggingHabit habit) {
+        String told = "Of " + (habit.seen() + habit.absent()) + " looks that were told, " + habit.seen() + " found something.";
+        return habit.silenceShare() > 0
+                ? told + " This workshop tells what is odd: what it does not say of a bar that it had in hand weighs "
+                        + Math.round(100 * habit.silenceShare()) + " % of a look that found nothing. Of hazards silence says nothing."
+                : told + " Silence says nothing here: what is not told was not looked at.";
     }
 
     private List<LearnedPage.Case> cases(Map<BatchId, SettledCase> settled, Map<String, Condition> conditions) {

@@ -2,15 +2,19 @@ package io.causticon.web.casebook;
 
 import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.diagnosis.LoggingHabit;
 import io.causticon.core.diagnosis.SettledCase;
 import io.causticon.core.diagnosis.WorkshopCounts;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.FromEachBatch;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -20,34 +24,49 @@ import org.springframework.stereotype.Component;
 class WorkshopExperience {
 
     private final Knowledge anywhere = StandardKnowledge.all();
-    private final FromEachBatch<SettledCase> cases;
+    private final FromEachBatch<Taught> batches;
     private volatile Experience latest;
+
+    /** What one batch teaches: what it was settled to have, and how it was logged. */
+    private record Taught(Optional<SettledCase> settled, LoggingHabit habit) {
+
+        static Optional<Taught> of(BatchFacts facts) {
+            Taught taught = new Taught(SettledCase.of(facts), LoggingHabit.of(facts));
+            return taught.settled.isEmpty() && taught.habit.equals(LoggingHabit.UNKNOWN) ? Optional.empty() : Optional.of(taught);
+        }
+    }
 
     /**
      * What was learned of some cases.
      *
+     * @param read what it was learned from
      * @param cases those, by their batches
      * @param counts what they counted up to
+     * @param habit how the workshop logs
      * @param here what is known with them
      * @param diagnostician who goes by that
      */
-    record Experience(Map<BatchId, SettledCase> cases, WorkshopCounts counts, Knowledge here, Diagnostician diagnostician) {
+    record Experience(
+            Map<BatchId, Taught> read, Map<BatchId, SettledCase> cases, WorkshopCounts counts, LoggingHabit habit, Knowledge here, Diagnostician diagnostician) {
 
-        static Experience of(Map<BatchId, SettledCase> cases, Knowledge anywhere) {
+        static Experience of(Map<BatchId, Taught> read, Knowledge anywhere) {
+            Map<BatchId, SettledCase> cases = new HashMap<>();
+            read.forEach((id, taught) -> taught.settled().ifPresent(s -> cases.put(id, s)));
             WorkshopCounts counts = SettledCase.count(cases.values(), anywhere);
             Knowledge here = anywhere.with(counts);
-            return new Experience(cases, counts, here, new Diagnostician(here));
+            LoggingHabit habit = read.values().stream().map(Taught::habit).reduce(LoggingHabit.UNKNOWN, LoggingHabit::plus);
+            return new Experience(read, Map.copyOf(cases), counts, habit, here, new Diagnostician(here, habit));
         }
     }
 
     WorkshopExperience(BatchService batches, Clock clock) {
-        this.cases = new FromEachBatch<>("reads-settled-cases", batches, batch -> SettledCase.of(batch.facts(clock.instant())));
+        this.batches = new FromEachBatch<>("reads-settled-cases", batches, batch -> Taught.of(batch.facts(clock.instant())));
         this.latest = Experience.of(Map.of(), anywhere);
     }
 
     @EventListener
     void logged(BatchLogged event) {
-        cases.changed(event.batch());
+        batches.changed(event.batch());
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -57,13 +76,13 @@ class WorkshopExperience {
 
     /** With all that is settled now. */
     Experience now() {
-        Map<BatchId, SettledCase> settled = cases.known();
+        Map<BatchId, Taught> read = batches.known();
         Experience before = latest;
         // The same map as long as nothing differs.
-        if (before.cases() == settled || before.cases().equals(settled)) {
+        if (before.read() == read || before.read().equals(read)) {
             return before;
         }
-        Experience after = Experience.of(settled, anywhere);
+        Experience after = Experience.of(read, anywhere);
         latest = after;
         return after;
     }

@@ -37,7 +37,7 @@ class LearnedPageTest {
 
     @Test
     void aConclusionIsCountedAndTakenBackItIsNot() {
-        assertThat(learned()).contains("What the cases taught").contains("soda ash 1 of").contains("thin pale bloom, with soda ash 1 of 1").doesNotContain("overheated loaf 1 of");
+        assertThat(learned()).contains("What the cases taught").contains("soda ash 1 of").contains("thin pale bloom, with soda ash 1 of 1").contains("looks that were told").doesNotContain("overheated loaf 1 of");
         Batch slab = named("Juniper Slab");
         ines.post("/casebook/" + slab.id() + "/conclude", Map.of("condition", "overheated", "words", "cracked", "key", "learned-1"));
         assertThat(learned()).contains("overheated loaf 1 of").contains("Juniper Slab, overheated loaf");
