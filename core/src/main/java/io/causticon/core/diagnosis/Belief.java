@@ -3,6 +3,7 @@ package io.causticon.core.diagnosis;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is believed of a batch after what was looked at. Immutable; each finding gives a new one, which keeps what the finding does not touch. What
@@ -50,6 +51,27 @@ final class Belief {
             sum += network.variables().get(v).has(condition, s) ? states[s] : 0;
         }
         return network.conditions().get(condition).hazard() ? bound(sum) : sum;
+    }
+
+    /** P(condition) of each of them. */
+    double[] ofEach() {
+        return ofEach(null, new double[0]);
+    }
+
+    /**
+     * P(condition) of each of them, worked out anew where something was looked at since.
+     *
+     * @param before what was believed then
+     * @param known what each stood at then
+     */
+    double[] ofEach(@Nullable Belief before, double[] known) {
+        double[] each = new double[network.conditions().size()];
+        boolean comparable = before != null && !isBounded() && !before.isBounded();
+        for (int c = 0; c < each.length; c++) {
+            int variable = network.variableOf(c);
+            each[c] = comparable && before.knot(variable) == knot(variable) ? known[c] : of(c);
+        }
+        return each;
     }
 
     /** How likely each level of the superfat is; empty when the knowledge does not speak of it. */

@@ -26,6 +26,7 @@ public final class Diagnostician {
 
     private final Knowledge knowledge;
     private final Network network;
+    private final Map<Condition, List<FactShift>> shifts;
     private final Silence silence;
     private final double silenceShare;
 
@@ -36,6 +37,7 @@ public final class Diagnostician {
     /** @param habit how the workshop logs, for what its silence says */
     public Diagnostician(Knowledge knowledge, LoggingHabit habit) {
         this.knowledge = knowledge;
+        this.shifts = knowledge.shifts().stream().collect(Collectors.groupingBy(FactShift::condition));
         this.silence = new Silence(knowledge);
         this.silenceShare = habit.silenceShare();
         this.network = new Network(knowledge);
@@ -105,13 +107,16 @@ public final class Diagnostician {
             lines.get(c).add(new Ledger.Line(UNSAID, Weight.between(prior.of(c), quiet.of(c)), Ledger.Kind.SILENCE, HABIT));
         }
         Belief belief = quiet;
+        double[] stood = belief.ofEach();
         Measured measured = new Measured(network, facts.weightsNow());
         for (Evidence item : evidence) {
             Belief after = after(belief, item, measured);
+            double[] stands = after == belief ? stood : after.ofEach(belief, stood);
             for (int c = 0; c < lines.size(); c++) {
-                lines.get(c).add(line(item, c, Weight.between(belief.of(c), after.of(c))));
+                lines.get(c).add(line(item, c, Weight.between(stood[c], stands[c])));
             }
             belief = after;
+            stood = stands;
         }
         // What slip it was is told by what was seen of the first soap.
         Belief last = belief;
@@ -231,8 +236,7 @@ public final class Diagnostician {
     }
 
     private List<Ledger.Line> factLines(Condition condition, BatchFacts facts) {
-        return knowledge.shifts().stream()
-                .filter(s -> s.condition().equals(condition))
+        return shifts.getOrDefault(condition, List.of()).stream()
                 .flatMap(s -> s.says().apply(facts).stream()
                         .map(words -> new Ledger.Line(words, new Weight(s.weight()), Ledger.Kind.FACT, s.reason())))
                 .toList();

@@ -2,8 +2,7 @@ package io.causticon.core.diagnosis;
 
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Interval;
-import org.hipparchus.distribution.continuous.NormalDistribution;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.IntStream;
 
 /**
  * The superfat that a batch really has, in steps that are fine where it matters. Below nothing there is more alkali than the fats take.
@@ -21,13 +20,13 @@ final class SuperfatLevels {
      */
     private static final double LYE_HEAVY_BELOW = -.005;
 
-    /** In standard deviations. */
-    private static final double FAR = 6;
-
     /** Fractions, rising. The outermost levels reach to where no batch is. */
     private static final double[] EDGES = edges();
 
     static final int COUNT = EDGES.length + 1;
+
+    /** Worked out once: they are asked for each state of each condition. */
+    private static final double[] MIDDLES = IntStream.range(0, COUNT).mapToDouble(SuperfatLevels::middleOf).toArray();
 
     private SuperfatLevels() {}
 
@@ -46,11 +45,15 @@ final class SuperfatLevels {
 
     /** Whether a level has so much more alkali than the fats take that it is called lye-heavy. */
     static boolean isExcess(int level) {
-        return middle(level) < LYE_HEAVY_BELOW;
+        return MIDDLES[level] < LYE_HEAVY_BELOW;
     }
 
     /** The superfat in the middle of a level, a fraction. */
     static double middle(int level) {
+        return MIDDLES[level];
+    }
+
+    private static double middleOf(int level) {
         if (level == 0) {
             return EDGES[0] - .1;
         }
@@ -74,23 +77,20 @@ final class SuperfatLevels {
     /** How a superfat that is known so well spreads over the levels; sums to one. */
     static double[] of(Estimate superfat) {
         double[] share = new double[COUNT];
-        NormalDistribution normal = superfat.standardDeviation() == 0 ? null : new NormalDistribution(superfat.value(), superfat.standardDeviation());
-        double reach = FAR * superfat.standardDeviation();
         double below = 0;
         for (int level = 0; level < COUNT; level++) {
-            double upTo = level == COUNT - 1 ? 1 : below(EDGES[level], superfat.value(), reach, normal);
-            share[level] = upTo - below;
+            double upTo = level == COUNT - 1 ? 1 : below(EDGES[level], superfat);
+            share[level] = Math.max(0, upTo - below);
             below = upTo;
         }
         return share;
     }
 
-    /** Far from what it most likely is nothing is left to work out. */
-    private static double below(double edge, double value, double reach, @Nullable NormalDistribution normal) {
-        if (normal == null || Math.abs(edge - value) > reach) {
-            return value < edge ? 1 : 0;
+    private static double below(double edge, Estimate superfat) {
+        if (superfat.standardDeviation() == 0) {
+            return superfat.value() < edge ? 1 : 0;
         }
-        return normal.cumulativeProbability(edge);
+        return NormalTable.below((edge - superfat.value()) / superfat.standardDeviation());
     }
 
     /**
