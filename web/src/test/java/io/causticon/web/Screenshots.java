@@ -36,6 +36,8 @@ class Screenshots {
         swirl(application, browser);
         open(browser, "Sea Buckthorn Winter").picture(FOLDER.resolve("batch.png"));
         open(browser, "Sail Loft Tar").press("Something is wrong").waitFor(".verdict-box").picture(FOLDER.resolve("casebook.png"));
+        browser.press("Add what you see").press("In pictures").waitFor(".tiles").pressAt("[aria-label='top, open to air']").waitForText("Look: top");
+        browser.press("thin pale bloom").waitFor(".looking-say form").picture(FOLDER.resolve("casebook-look.png"));
         browser.open("/settings").choose("theme", 0, "night").press("Keep these").waitFor("[data-theme=night]");
         open(browser, "Honey Loft").picture(FOLDER.resolve("batch-night.png"));
         browser.open("/settings").choose("theme", 0, "day").press("Keep these").waitFor("[data-theme=day]");

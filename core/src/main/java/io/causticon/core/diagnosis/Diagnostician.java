@@ -48,7 +48,24 @@ public final class Diagnostician {
      * @param vessels masses of the workshop's jugs and bowls by name, for tares that were not taken
      */
     public Diagnosis examine(BatchFacts facts, KnownVessels vessels) {
+        return told(weigh(facts, vessels), facts);
+    }
+
+    /**
+     * A diagnosis with what it hangs on.
+     *
+     * @param diagnosis what the batch has
+     * @param hinges what would turn it over, and what does not go with the rest
+     */
+    public record Closely(Diagnosis diagnosis, Hinges hinges) {}
+
+    /** The same with what the verdict hangs on: asks everything once more without each finding, for a page, not for a list. */
+    public Closely examineClosely(BatchFacts facts, KnownVessels vessels) {
         Weighing weighing = weigh(facts, vessels);
+        return new Closely(told(weighing, facts), hinges(weighing, facts));
+    }
+
+    private Diagnosis told(Weighing weighing, BatchFacts facts) {
         List<ConditionReport> reports = new ArrayList<>();
         for (int c = 0; c < network.conditions().size(); c++) {
             reports.add(report(c, weighing));
@@ -170,9 +187,7 @@ public final class Diagnostician {
         return belief.after(variable, measured.likelihood(finding, variable, item.value().getAsDouble()));
     }
 
-    /** What the verdict hangs on, and what does not go with the rest. Asks everything once more without each finding: for a page, not for a list. */
-    public Hinges hinges(BatchFacts facts, KnownVessels vessels) {
-        Weighing weighing = weigh(facts, vessels);
+    private Hinges hinges(Weighing weighing, BatchFacts facts) {
         Measured measured = new Measured(network, facts.weightsNow());
         return new HingeFinder(network, weighing.evidence, weighing.belief, left -> {
             Belief belief = weighing.quiet;

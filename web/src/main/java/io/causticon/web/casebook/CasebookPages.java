@@ -3,6 +3,7 @@ package io.causticon.web.casebook;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Conditions;
 import io.causticon.core.diagnosis.Diagnosis;
+import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.Evidence;
 import io.causticon.core.diagnosis.Excess;
 import io.causticon.core.diagnosis.Finding;
@@ -58,7 +59,8 @@ class CasebookPages {
     }
 
     CasebookPage page(Batch batch, Formats formats) {
-        Diagnosis diagnosis = casebook.examine(batch);
+        Diagnostician.Closely examined = casebook.examineClosely(batch);
+        Diagnosis diagnosis = examined.diagnosis();
         ConditionReport leader = leader(diagnosis);
         ReleaseGate gate = casebook.gate(batch, diagnosis);
         List<CasebookPage.Look> looks =
@@ -84,7 +86,7 @@ class CasebookPages {
                 gate.isOpen(),
                 batch.isHeld() && !gate.isOpen() || diagnosis.isOpen() || diagnosis.signStands(),
                 gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
-                hinges(casebook.hinges(batch)),
+                hinges(examined.hinges()),
                 noLook(diagnosis),
                 looks.stream().limit(1).toList(),
                 looks.stream().skip(1).limit(MOST_LOOKS).toList(),

@@ -4,7 +4,6 @@ import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.Hinges;
 import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
@@ -50,9 +49,9 @@ public class CasebookService implements Judge {
         return diagnostician.examine(batch.facts(clock.instant()), shelf.knownVessels());
     }
 
-    /** What the verdict hangs on, and what does not go with the rest. */
-    Hinges hinges(Batch batch) {
-        return experience.now().diagnostician().hinges(batch.facts(clock.instant()), shelf.knownVessels());
+    /** The same with what the verdict hangs on. */
+    Diagnostician.Closely examineClosely(Batch batch) {
+        return experience.now().diagnostician().examineClosely(batch.facts(clock.instant()), shelf.knownVessels());
     }
 
     /** The likeliest hazard of a report. */
