@@ -48,7 +48,7 @@ final class AlkaliKnowledge implements Knowledge.Source {
         k.finding(WASH_BURNS).happensAnyway(.015).points(.88).to(LYE_HEAVY).because("free alkali burns skin");
         k.finding(SKIN_TIGHT).happensAnyway(.08).points(.70).to(LYE_HEAVY).because("free alkali strips the skin");
         // Given that one wash burned: a sting of the hand rather than of the soap comes again now and then.
-        k.finding(BURNS_AGAIN).happensAnyway(.14).points(.75).to(LYE_HEAVY).because("what burned once mostly burns with every bar");
+        k.finding(BURNS_AGAIN).happensAnyway(.10).points(.55).to(LYE_HEAVY).because("what burned once mostly burns with every bar");
         k.finding(ZAP).happensAnyway(.02).points(.93).halfAt(.01).to(LYE_HEAVY).because("the tongue feels free alkali");
         k.finding(FREE_ALKALI).happensAnyway(.004).points(.97).halfAt(.006).to(LYE_HEAVY).because("it measures what is left over");
         k.finding(STRIP_HIGH).happensAnyway(.03).points(.35).to(LYE_HEAVY).because("soap alone lies at 9 to 10.5");
