@@ -45,6 +45,11 @@ public final class StartFault {
         return Optional.empty();
     }
 
+    /** Whether the disk is full or fails. */
+    static boolean isOfTheDisk(SQLException e) {
+        return e.getErrorCode() == INPUT_OUTPUT || e.getErrorCode() == INPUT_OUTPUT_ON;
+    }
+
     private static Optional<String> ofDatabase(SQLException e, String folder) {
         return switch (e.getErrorCode()) {
             case ALREADY_OPEN, SAME_FILE_TWICE -> Optional.of("The data in " + folder

@@ -82,7 +82,7 @@ public final class Crawler {
         open.addAll(List.of(from));
         while (!open.isEmpty() && followed.size() < MOST) {
             String path = open.poll();
-            if (seen.add(path) && kinds.merge(kind(path), 1, Integer::sum) <= (path.contains("?") ? FEW : mostOfAKind)) {
+            if (seen.add(path) && kinds.merge(family(path), 1, Integer::sum) <= (path.contains("?") ? FEW : mostOfAKind)) {
                 follow("GET " + path, path, "typed", HttpRequest.newBuilder(URI.create(address + path)).GET());
             }
         }
@@ -92,6 +92,11 @@ public final class Crawler {
     /** The path of a page with its ids taken out. */
     public static String kind(String path) {
         return path.replaceAll(ID, "{id}").replaceAll("(at|rescue|condition)=[^&]*", "$1={}");
+    }
+
+    /** Pages that differ only in what is looked for or was touched on them. */
+    private static String family(String path) {
+        return kind(path).replaceAll("(where|find|finding|presence)=[^&]*", "$1={}");
     }
 
     private void follow(String what, String path, String from, HttpRequest.Builder request) {

@@ -62,6 +62,47 @@ class SchemasTest {
                         .contains("were written by a newer Causticon (tables 99, this one knows 7). Nothing was changed."));
     }
 
+    private void change(String... statements) throws Exception {
+        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+                Statement statement = connection.createStatement()) {
+            for (String one : statements) {
+                statement.execute(one);
+            }
+        }
+    }
+
+    private String toldAtTheStart() {
+        try (RunningApplication started = RunningApplication.in(folder)) {
+            return "it started at " + started.address();
+        } catch (RuntimeException e) {
+            return StartFault.words(e, folder.toString(), "0").orElse("a trace");
+        }
+    }
+
+    @Test
+    void ofAStartThatWasBrokenOffAreRefusedInWords() throws Exception {
+        unpack(6);
+        change("alter table batch_summary add column purpose varchar(10)");
+        assertThat(toldAtTheStart()).contains("are not such as any Causticon left them").contains("Put a whole copy back");
+    }
+
+    @Test
+    void ofAFileThatLostItsEndAreNotBroughtUpToDate() throws Exception {
+        unpack(6);
+        Files.writeString(folder.resolve("causticon.held"), "9999 2026-11-26T06:27:16Z\n");
+        assertThat(toldAtTheStart()).contains("where they held 9999 at 2026-11-26T06:27:16Z");
+        // Nothing was changed: it is still what an earlier program left.
+        change("alter table batch add column nothing_yet int");
+        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+                var found = connection.createStatement().executeQuery("select max(\"version\") from \"flyway_schema_history\"")) {
+            assertThat(found.next()).isTrue();
+            assertThat(found.getString(1)).isEqualTo("6");
+        }
+        // Where nothing of it is there at all.
+        change("drop all objects");
+        assertThat(toldAtTheStart()).contains("hold 0 entries, where they held 9999");
+    }
+
     @Test
     void areMadeSmallAgainWhenTheyHaveGrownAndHoldTheSame() throws Exception {
         unpack(5);
