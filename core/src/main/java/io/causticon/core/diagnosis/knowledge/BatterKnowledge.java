@@ -62,6 +62,7 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("pinholes").happensAnyway(.03).points(.20).to(ACCELERATION).because("thick batter holds its air");
         k.finding(SOLID_AT_ONCE).points(.10).to(ACCELERATION).because("it can end so");
         k.fact(Facts::mover).shifts(ACCELERATION).by(5).because("it is known to move a batter");
+        k.fact(Facts::muchBlending).shifts(ACCELERATION).by(3).because("blending drives it");
     }
 
     private static void slowTrace(Knowledge.Builder k) {
@@ -88,7 +89,7 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("grainy-bar").points(.35).to(FALSE_TRACE).because("grains of fat stay");
         k.finding(BRITTLE).points(.15).to(FALSE_TRACE).because("a bar of grains crumbles");
         k.finding("cloudy-fats").points(.40).to(FALSE_TRACE).because("they had begun to set");
-        k.fact(Facts::soapedCool).shifts(FALSE_TRACE).by(4).because("below the melting point of hard fats");
+        k.fact(Facts::belowClear).shifts(FALSE_TRACE).by(5).because("what is not clear sets");
     }
 
     private static void trappedAir(Knowledge.Builder k) {
@@ -101,6 +102,7 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("froth").happensAnyway(.02).points(.65).to(TRAPPED_AIR).because("the blender drew air");
         k.finding("silicone-pits").happensAnyway(.02).points(.10).to(TRAPPED_AIR).because("bubbles lie against the mould");
         k.fact("tapped", f -> f.log().first(Entry.AirTapped.class).isPresent()).shifts(TRAPPED_AIR).by(-3).because("air was let out");
+        k.fact(Facts::muchBlending).shifts(TRAPPED_AIR).by(3).because("each burst draws some air");
     }
 
     private static void grainyLayer(Knowledge.Builder k) {
@@ -113,6 +115,7 @@ final class BatterKnowledge implements Knowledge.Source {
         k.finding("batter-waited").happensAnyway(.02).points(.55).to(GRAINY_LAYER).because("it set while it waited");
         k.fact("made in one pour", f -> !Facts.isLayered(f)).shifts(GRAINY_LAYER).by(-10).because("nothing had to wait");
         k.fact("made in parts", Facts::isLayered).shifts(GRAINY_LAYER).by(5).because("parts wait for each other");
+        k.fact(Facts::waited).shifts(GRAINY_LAYER).by(6).because("it set while it stood");
     }
 
     private static void colour(Knowledge.Builder k) {
@@ -159,5 +162,6 @@ final class BatterKnowledge implements Knowledge.Source {
                         "Batter of one temperature and one age; stir before each pour.");
         k.finding("wavy-bands").happensAnyway(.012).points(.90).to(TEMPERATURE_STREAKS).because("batter of two temperatures or two ages met");
         k.fact("made in parts", Facts::isLayered).shifts(TEMPERATURE_STREAKS).by(4).because("parts are of different ages");
+        k.fact(Facts::waited).shifts(TEMPERATURE_STREAKS).by(4).because("it cooled while it stood");
     }
 }

@@ -172,6 +172,7 @@ final class CureKnowledge implements Knowledge.Source {
         k.finding("soft-rings").happensAnyway(.008).points(.70).to(FRAGRANCE_SEEP).because("oil softens the soap round it");
         k.finding("oily").points(.35).to(FRAGRANCE_SEEP).because("it comes out");
         k.fact("no scent in it", f -> !Facts.has(f, "fragrance")).shifts(FRAGRANCE_SEEP).by(-12).because("there is none to come out");
+        k.fact(f -> Facts.overdosed(f, "fragrance")).shifts(FRAGRANCE_SEEP).by(8).because("more than soap can hold");
         k.finding(PUDDLES).points(.10).to(FRAGRANCE_SEEP).because("on top it stands in drops");
     }
 

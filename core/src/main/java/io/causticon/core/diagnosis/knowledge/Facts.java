@@ -1,11 +1,16 @@
 package io.causticon.core.diagnosis.knowledge;
 
 import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.SettingFat;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.FattyAcid.Family;
 import io.causticon.core.wording.Phrase;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -19,11 +24,59 @@ final class Facts {
     private static final double WEAK = .29;
     private static final double MUCH_SUPERFAT = .10;
 
+    /** A scale's step past the most that is safe is no overdose (a judgement). */
+    private static final double WEIGHED_OVER = .05;
+
+    /** Seconds (a judgement): two to three times what most batters take. */
+    private static final int MUCH_BLENDING = 180;
+
+    /** A judgement: most batters set visibly within it. */
+    private static final Duration LONG_WAIT = Duration.ofMinutes(20);
+
     private Facts() {}
 
     /** Poured cool enough for hard fats to set in it. */
     static Optional<Phrase> soapedCool(BatchFacts facts) {
         return facts.pouredAt().filter(t -> t.celsius() < COOL).map(t -> Phrase.of("poured at {}", t));
+    }
+
+    /** Poured cooler than one of its fats stays clear in the batter. */
+    static Optional<Phrase> belowClear(BatchFacts facts) {
+        return facts.pouredAt().flatMap(t -> SettingFat.at(facts.plan().formula(), t)
+                .map(s -> Phrase.of("poured at {}, {} is clear from {}", t, s.fat().shortName(), s.clearFrom())));
+    }
+
+    /** More of something than its table takes for safe, of these kinds. */
+    static Optional<Phrase> overdosed(BatchFacts facts, String... kinds) {
+        double fats = facts.asWeighed().weights().fatMass().grams();
+        return facts.asWeighed().weights().additives().stream()
+                .filter(a -> a.additive().cap() != null && List.of(kinds).contains(a.additive().kind()))
+                .filter(a -> fats > 0 && a.dosePerKilogram(facts.asWeighed().weights().fatMass()) > a.additive().cap() * (1 + WEIGHED_OVER))
+                .findFirst()
+                .map(a -> Phrase.of(
+                        "{} at {} of fats, harm is known from {}", a.additive().name(), Share.fraction(a.mass().grams() / fats), Share.fraction(a.additive().cap() / 1000)));
+    }
+
+    /** So much blending draws air and drives a batter. */
+    static Optional<Phrase> muchBlending(BatchFacts facts) {
+        int seconds = facts.log().of(Entry.BlenderBurst.class).mapToInt(b -> b.entry().seconds()).sum();
+        return seconds >= MUCH_BLENDING ? Optional.of(Phrase.of("the blender ran for " + seconds + " s")) : Optional.empty();
+    }
+
+    /** A portion that stood long before it was poured. */
+    static Optional<Phrase> waited(BatchFacts facts) {
+        return facts.log().of(Entry.PortionTaken.class)
+                .flatMap(taken -> facts.log().of(Entry.LayerPoured.class)
+                        .filter(p -> p.entry().portion().equals(taken.entry().portion()) && !p.at().isBefore(taken.at()))
+                        .limit(1)
+                        .filter(p -> Duration.between(taken.at(), p.at()).compareTo(LONG_WAIT) >= 0)
+                        .map(p -> Phrase.of(taken.entry().portion().name() + " waited " + Duration.between(taken.at(), p.at()).toMinutes() + " min")))
+                .findFirst();
+    }
+
+    static boolean isIn(BatchFacts facts, MouldKind kind) {
+        Mould mould = facts.plan().mould();
+        return mould != null && mould.kind() == kind;
     }
 
     /** More water than most use. */

@@ -6,6 +6,8 @@ import static io.causticon.core.diagnosis.Findings.TUNNELS;
 
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.Stage;
@@ -51,6 +53,7 @@ final class LoafKnowledge implements Knowledge.Source {
                         "Pour cooler, no towels, fridge for sugar and milk.");
         k.finding("rough-holes").happensAnyway(.006).points(.90).to(HEAT_TUNNEL).because("the core foamed");
         k.finding(TUNNELS).points(.70).to(HEAT_TUNNEL).because("the core foamed");
+        k.fact("kept cold", BatchFacts::wasKeptCold).shifts(HEAT_TUNNEL).by(-8).because("it never got hot enough to foam");
         k.finding("hollow-tap").points(.50).to(HEAT_TUNNEL).because("a space inside rings");
     }
 
@@ -75,6 +78,7 @@ final class LoafKnowledge implements Knowledge.Source {
         k.finding("oven-craters").happensAnyway(.01).points(.55).to(OVEN_POCKS).because("vapour leaves through the skin");
         k.fact("in the oven", f -> f.was(MouldCare.OVEN)).shifts(OVEN_POCKS).by(9).because("that is where they come from");
         k.fact("never in an oven, by the log", f -> !f.was(MouldCare.OVEN)).shifts(OVEN_POCKS).by(-4).because("they come from heat");
+        k.fact("in a wooden mould", f -> Facts.isIn(f, MouldKind.WOODEN_LOAF)).shifts(OVEN_POCKS).by(-6).because("they come against silicone");
     }
 
     private static void rivers(Knowledge.Builder k) {
@@ -100,6 +104,7 @@ final class LoafKnowledge implements Knowledge.Source {
         k.finding(DENTS).points(.75).to(DID_NOT_SET).because("it has not set");
         k.finding(CLINGS).points(.60).to(DID_NOT_SET).because("it has not set");
         k.finding("never-hard").points(.35).to(DID_NOT_SET).because("it has not set");
+        k.fact(f -> Facts.overdosed(f, "clay", "exfoliant", "wax", "sweetener", "humectant")).shifts(DID_NOT_SET).by(8).because("too many solids");
     }
 
     private static void stuckToMould(Knowledge.Builder k) {
@@ -130,6 +135,8 @@ final class LoafKnowledge implements Knowledge.Source {
                         "A stiffer mould, or a crate round it.");
         k.finding("bowed").happensAnyway(.008).points(.92).to(BOWED).because("wet batter pushes the walls");
         k.finding("uneven-bars").happensAnyway(.03).points(.60).to(BOWED).because("the loaf was not straight");
+        k.fact("in a silicone loaf mould", f -> Facts.isIn(f, MouldKind.SILICONE_LOAF)).shifts(BOWED).by(4).because("its walls give way");
+        k.fact("in cavities", f -> Facts.isIn(f, MouldKind.CAVITIES)).shifts(BOWED).by(-6).because("small walls hold");
     }
 
     private static void leak(Knowledge.Builder k) {

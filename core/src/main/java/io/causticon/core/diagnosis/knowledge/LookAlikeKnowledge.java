@@ -66,7 +66,7 @@ final class LookAlikeKnowledge implements Knowledge.Source {
         k.finding("waxy-dots").happensAnyway(.01).points(.75).to(STEARIC_SPOTS).because("they are wax, not alkali");
         k.finding(WHITE_SPOTS).points(.15).to(STEARIC_SPOTS).because("close by they look like it");
         k.finding("cloudy-fats").happensAnyway(.03).points(.45).to(STEARIC_SPOTS).because("crystals were there from the beginning");
-        k.fact(Facts::soapedCool).shifts(STEARIC_SPOTS).by(3).because("hard acids set in cool batter");
+        k.fact(Facts::belowClear).shifts(STEARIC_SPOTS).by(4).because("what is not clear sets");
         k.fact(f -> Facts.atLeast(f, Family.LONG_SATURATED, MUCH_HARD, "palmitic and stearic acid")).shifts(STEARIC_SPOTS).by(3).because("there is more to set");
     }
 

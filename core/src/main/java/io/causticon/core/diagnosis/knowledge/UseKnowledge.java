@@ -92,6 +92,7 @@ final class UseKnowledge implements Knowledge.Source {
         k.finding("grainy-bar").points(.45).to(CRUMBLY).because("it never was one mass");
         k.finding("cracks-in-use").points(.30).to(CRUMBLY).because("little holds it together");
         k.finding("drag-lines").points(.25).to(CRUMBLY).because("crumbs drag");
+        k.fact(f -> Facts.overdosed(f, "clay", "exfoliant", "hardener", "wax")).shifts(CRUMBLY).by(8).because("more than soap can hold together");
     }
 
     private static void scratchyBar(Knowledge.Builder k) {
@@ -115,6 +116,7 @@ final class UseKnowledge implements Knowledge.Source {
         k.finding("stains-cloth").happensAnyway(.008).points(.80).to(LATHER_STAIN).because("more pigment than the soap holds");
         k.fact("colour in it", f -> Facts.has(f, "colourant")).shifts(LATHER_STAIN).by(4).because("there is colour to come off");
         k.fact("no colour in it", f -> !Facts.has(f, "colourant")).shifts(LATHER_STAIN).by(-12).because("there is none to come off");
+        k.fact(f -> Facts.overdosed(f, "colourant", "clay")).shifts(LATHER_STAIN).by(6).because("more than soap can hold");
     }
 
     private static void fatHeavy(Knowledge.Builder k) {

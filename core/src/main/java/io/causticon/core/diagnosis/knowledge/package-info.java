@@ -1,6 +1,6 @@
 /**
  * What is known of each family of conditions, one hidden class a family, each line with its strength and its reason. May use {@code diagnosis},
- * {@code observation}, {@code formula}, {@code substance}, {@code wording}, {@code quantity}.
+ * {@code observation}, {@code formula}, {@code mould}, {@code substance}, {@code wording}, {@code quantity}.
  */
 @NullMarked
 package io.causticon.core.diagnosis.knowledge;
