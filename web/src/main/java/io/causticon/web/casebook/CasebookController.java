@@ -135,8 +135,8 @@ class CasebookController {
         }
     }
 
-    /** What was seen, or looked for and not there, on which bars and when, as it is typed. */
-    record Sighting(@Nullable String finding, @Nullable Presence presence, @Nullable String at, @Nullable String bars) {}
+    /** What was seen, or looked for and not there, on which bars and when, and in which words it was found, as it is typed. */
+    record Sighting(@Nullable String finding, @Nullable Presence presence, @Nullable String at, @Nullable String bars, @Nullable String find) {}
 
     @PostMapping("/{id}/finding")
     String finding(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Sighting seen, @RequestParam String key) {
@@ -152,6 +152,7 @@ class CasebookController {
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("seen", seen);
+            model.addAttribute("guesses", pages.guesses(batches.get(batch), bounded(typed(seen.find()))));
             model.addAttribute("seenProblems", byField(e, maker));
             return show(batch, model, maker, "", "");
         }

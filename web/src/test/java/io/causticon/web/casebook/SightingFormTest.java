@@ -70,6 +70,8 @@ class SightingFormTest {
     void whatNamesNoBarsIsToldBesideItsFieldAndKept() {
         assertThat(post("finding", "finding", "white-spots", "presence", "SEEN", "bars", "the end ones", "at", "day 3"))
                 .contains("\"the end ones\" names no bars").contains("value=\"the end ones\"").contains("value=\"day 3\"");
+        // The words it was found with stay too.
+        assertThat(post("finding", "finding", "white-spots", "presence", "SEEN", "bars", "some", "find", "glassy lumps")).contains("value=\"glassy lumps\"").contains("Is it one of these?");
         assertThat(post("finding", "finding", "white-spots", "presence", "SEEN", "bars", "0")).contains("value=\"0\"").contains("is below what is possible");
         assertThat(post("finding", "finding", "white-spots", "presence", "SEEN", "bars", "9999")).contains("is above what is possible");
         assertThat(post("finding", "finding", "moonbeams", "presence", "SEEN")).contains("moonbeams");
