@@ -236,7 +236,10 @@ public final class Diagnostician {
         if (item.early() && !item.isPresent()) {
             long days = Math.max(1, item.finding().from().toDays());
             return new Ledger.Line(
-                    Phrase.of(item.words()), new Weight(0), Ledger.Kind.DOES_NOT_CLEAR, Phrase.of("too early to say: look again from day " + days + " on"));
+                    Phrase.of(item.words()),
+                    new Weight(0),
+                    Ledger.Kind.DOES_NOT_CLEAR,
+                    Phrase.of(reason.isEmpty() ? "" : "too early to say: look again from day " + days + " on"));
         }
         if (!item.counts()) {
             boolean concerns = condition.hazard() && !reason.isEmpty();

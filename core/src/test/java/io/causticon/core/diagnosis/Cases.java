@@ -28,7 +28,8 @@ import org.jspecify.annotations.Nullable;
 final class Cases {
 
     static final Instant BEGUN = Instant.parse("2026-10-20T18:00:00Z");
-    static final Diagnostician DIAGNOSTICIAN = new Diagnostician(StandardKnowledge.all());
+    static final Knowledge KNOWLEDGE = StandardKnowledge.all();
+    static final Diagnostician DIAGNOSTICIAN = new Diagnostician(KNOWLEDGE);
     private static final KnownVessels VESSELS = new KnownVessels(Map.of("second jug", Mass.grams(84)), Map.of());
 
     private final BatchPlan plan;

@@ -51,6 +51,10 @@ class SamplesTest {
         double unlooked = made().probabilityOf(LYE_POCKETS);
         Cases early = made("@+6h no white spots on bars 1-6");
         assertThat(early.probabilityOf(LYE_POCKETS)).isEqualTo(unlooked);
+        // It is told where it would have mattered, and nowhere else.
+        assertThat(early.diagnosis().reports()).allSatisfy(r -> assertThat(r.ledger().lines().stream().anyMatch(l -> l.reason().pattern().startsWith("too early")))
+                .as(r.condition().id())
+                .isEqualTo(Cases.KNOWLEDGE.reason(Findings.WHITE_SPOTS, r.condition()).isPresent()));
         Cases both = made("@+6h no white spots on bars 1-6", "day 8 no white spots on bar 9");
         assertThat(of(both, Findings.WHITE_SPOTS).bars()).isEqualTo(1);
         assertThat(both.probabilityOf(LYE_POCKETS)).isEqualTo(made("day 8 no white spots on bar 9").probabilityOf(LYE_POCKETS));

@@ -215,7 +215,7 @@ public class Logbook {
     }
 
     /** A moment that was written by hand; empty when there is none. */
-    Optional<Instant> moment(Batch batch, String byHand, Maker maker) {
+    public Optional<Instant> moment(Batch batch, String byHand, Maker maker) {
         return byHand.isBlank() ? Optional.empty() : Optional.of(moment(batch, byHand, clock.instant(), maker));
     }
 

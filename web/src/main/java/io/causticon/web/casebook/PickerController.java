@@ -85,6 +85,8 @@ class PickerController {
         BatchId batch = new BatchId(id);
         try {
             List<Entry> entries = entries(look, answers(all));
+            // Before the picture is kept: one of a look that is not logged would lie there for nobody.
+            logbook.moment(batches.get(batch), typed(look.at()), maker);
             if (photo != null && !photo.isEmpty()) {
                 String name = typed(photo.getOriginalFilename());
                 entries.add(new Entry.PhotoTaken(photos.keep(batch, name, photo.getBytes()), look.words()));
