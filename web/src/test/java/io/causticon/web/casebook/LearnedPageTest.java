@@ -4,12 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
-import io.causticon.web.batch.Batch;
+import io.causticon.core.observation.Presence;
+import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -27,22 +34,20 @@ class LearnedPageTest {
         batches = application.bean(BatchService.class);
     }
 
-    private Batch named(String name) {
-        return batches.all().stream().filter(b -> b.name().equals(name)).findFirst().orElseThrow();
-    }
-
     private String learned() {
         return Jsoup.parse(ines.get("/casebook/learned").body()).text();
     }
 
+    /** Other tests settle cases of the same workshop: of this one only what it does itself is told. */
     @Test
     void aConclusionIsCountedAndTakenBackItIsNot() {
-        assertThat(learned()).contains("What the cases taught").contains("soda ash 1 of").contains("thin pale bloom, with soda ash 1 of 1").contains("looks that were told").doesNotContain("overheated loaf 1 of");
-        Batch slab = named("Juniper Slab");
-        ines.post("/casebook/" + slab.id() + "/conclude", Map.of("condition", "overheated", "words", "cracked", "key", "learned-1"));
-        assertThat(learned()).contains("overheated loaf 1 of").contains("Juniper Slab, overheated loaf");
-        LoggedEntry line = batches.get(slab.id()).log().all().stream().filter(l -> l.entry() instanceof Entry.Concluded).reduce((a, b) -> b).orElseThrow();
-        ines.post("/batch/" + slab.id() + "/line/" + line.id(), Map.of("revision", "1", "withdraw", "true", "reason", "it was the towels"));
-        assertThat(learned()).doesNotContain("overheated loaf 1 of").doesNotContain("Juniper Slab");
+        BatchId id = batches.begin(Swirl.plan("Taught Slab"), null, 1, Instant.now().minus(Duration.ofDays(60)), "Odd", ZoneOffset.UTC, UUID.randomUUID().toString());
+        batches.log(id, List.of(new Entry.Observed("embed-gap", Presence.SEEN)), Instant.now().minus(Duration.ofDays(9)), "Odd", UUID.randomUUID().toString());
+        assertThat(learned()).contains("What the cases taught", "looks that were told").containsPattern("soda ash \\d+ of \\d+").doesNotContain("shrinking embed");
+        ines.post("/casebook/" + id + "/conclude", Map.of("condition", "shrinking-embed", "words", "it was young", "key", UUID.randomUUID().toString()));
+        assertThat(learned()).containsPattern("shrinking embed 1 of \\d+").contains("gap round an embed, with shrinking embed 1 of 1").contains("Taught Slab, shrinking embed");
+        LoggedEntry line = batches.get(id).log().all().stream().filter(l -> l.entry() instanceof Entry.Concluded).findFirst().orElseThrow();
+        ines.post("/batch/" + id + "/line/" + line.id(), Map.of("revision", "1", "withdraw", "true", "reason", "it was the knife"));
+        assertThat(learned()).doesNotContain("shrinking embed").doesNotContain("Taught Slab");
     }
 }
