@@ -95,7 +95,7 @@ public final class Crawler {
     }
 
     /** Pages that differ only in what is looked for or was touched on them. */
-    private static String family(String path) {
+    public static String family(String path) {
         return kind(path).replaceAll("(where|find|finding|presence)=[^&]*", "$1={}");
     }
 

@@ -73,7 +73,7 @@ class ScriptsInWordsTest {
     }
 
     private static void gather(Client client, String path, Map<String, String> kinds, int depth) {
-        String kind = Crawler.kind(path) + (depth == 0 ? path : "");
+        String kind = Crawler.family(path) + (depth == 0 ? path : "");
         if (kinds.containsKey(kind) || depth > 3 || path.contains("sign-out")) {
             return;
         }
