@@ -29,6 +29,8 @@ public record SettledCase(Set<String> conditions, Set<String> seen, Set<String> 
     /** What a batch teaches; empty for nothing. */
     public static Optional<SettledCase> of(BatchFacts facts) {
         Set<String> conditions = facts.log().of(Entry.Concluded.class)
+                // What was settled of the soap before it was melted down is not what is looked at since.
+                .filter(c -> facts.rebatchedAt().isEmpty() || c.at().isAfter(facts.rebatchedAt().get()))
                 .map(c -> c.entry().condition().id())
                 .filter(id -> id != null && !id.isEmpty())
                 .collect(Collectors.toSet());

@@ -11,6 +11,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.Named;
+import io.causticon.core.quantity.Mass;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -65,6 +66,14 @@ class SettledCaseTest {
         Knowledge own = KNOWN.with(counts);
         Condition ash = KNOWN.conditions().stream().filter(c -> c.id().equals("soda-ash")).findFirst().orElseThrow();
         assertThat(own.rate(ash)).isCloseTo((KNOWN.rate(ash) * 40 + 2) / 44, within(1e-12));
+    }
+
+    @Test
+    void whatWasSettledBeforeARebatchIsNotOfTheSoapAfterIt() {
+        Cases before = concluded("soda-ash", "day 4 see thin bloom");
+        assertThat(settled(before).conditions()).containsExactly("soda-ash");
+        Cases after = before.entry(new Entry.Rebatched(null, null, Mass.grams(300))).log("day 20 no white spots");
+        assertThat(settled(after).conditions()).isEmpty();
     }
 
     @Test
