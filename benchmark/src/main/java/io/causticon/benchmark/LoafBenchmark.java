@@ -1,11 +1,11 @@
 package io.causticon.benchmark;
 
+import io.causticon.core.loaf.Batter;
+import io.causticon.core.loaf.LoafHeat;
+import io.causticon.core.loaf.LoafHistory;
+import io.causticon.core.loaf.LoafSetup;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
-import io.causticon.core.heat.Batter;
-import io.causticon.core.heat.LoafHeat;
-import io.causticon.core.heat.LoafHistory;
-import io.causticon.core.heat.LoafSetup;
 import io.causticon.core.quantity.Temperature;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;

@@ -55,9 +55,11 @@ class CoreWallsTest {
                     .filter(p -> p.startsWith(ROOT + ".") && !p.equals(c.getPackageName()))
                     .forEach(p -> neighbours.add(place(p)));
         });
-        for (Map.Entry<String, Set<String>> one : used.entrySet()) {
-            assertThat(declared(one.getKey())).as(one.getKey()).isEqualTo(one.getValue());
+        Map<String, Set<String>> told = new TreeMap<>();
+        for (String place : used.keySet()) {
+            told.put(place, declared(place));
         }
+        assertThat(told).isEqualTo(used);
     }
 
     private static String place(String packageName) {

@@ -1,18 +1,18 @@
 package io.causticon.core;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;

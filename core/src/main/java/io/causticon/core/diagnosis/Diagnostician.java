@@ -1,7 +1,7 @@
 package io.causticon.core.diagnosis;
 
-import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;

@@ -1,13 +1,13 @@
 package io.causticon.core.forecast;
 
-import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.GelGoal;
+import io.causticon.core.loaf.Batter;
+import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafSetup;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
-import io.causticon.core.heat.Batter;
-import io.causticon.core.heat.LoafEnsemble;
-import io.causticon.core.heat.LoafSetup;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.MouldCare;
 import io.causticon.core.quantity.Mass;

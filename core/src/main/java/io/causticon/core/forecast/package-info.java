@@ -1,5 +1,5 @@
 /**
- * What a batch will do, put together from the models: the batter, the loaf, the bar. May use {@code cure}, {@code making}, {@code heat},
+ * What a batch will do, put together from the models: the batter, the loaf, the bar. May use {@code cure}, {@code making}, {@code loaf},
  * {@code observation}, {@code formula}, {@code mould}, {@code substance}, {@code wording}, {@code quantity}.
  */
 @NullMarked

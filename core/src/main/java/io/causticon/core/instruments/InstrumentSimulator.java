@@ -4,21 +4,20 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.SoapSolution;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.heat.BathAdvice;
-import io.causticon.core.heat.CoolingBody;
-import io.causticon.core.heat.LoafHistory;
-import io.causticon.core.heat.LoafSetup;
-import io.causticon.core.heat.LyePotCurve;
-import io.causticon.core.heat.LyePotRun;
-import io.causticon.core.heat.PotCooling;
+import io.causticon.core.loaf.LoafHistory;
+import io.causticon.core.loaf.LoafSetup;
 import io.causticon.core.making.Situation;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.WeighingOrder;
+import io.causticon.core.pots.BathAdvice;
+import io.causticon.core.pots.CoolingBody;
+import io.causticon.core.pots.LyePotCurve;
+import io.causticon.core.pots.PotCooling;
 import io.causticon.core.pots.PotSoFar;
 import io.causticon.core.pots.Pots;
 import io.causticon.core.quantity.Mass;
@@ -114,9 +113,9 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
         }
         PotSoFar pot = PotSoFar.of(plan, log, room, now);
         if (pot.fedFrom().isEmpty()) {
-            return pot.setup().contents().ice().isPositive() ? FROZEN : room;
+            return pot.holdsIce() ? FROZEN : room;
         }
-        LyePotCurve curve = LyePotRun.run(pot.setup(), Math.min(POT_MINUTES, pot.minute(now) + 1));
+        LyePotCurve curve = pot.curve(Math.min(POT_MINUTES, pot.minute(now) + 1));
         // Dissolved and strained, it leaves the bath and comes slowly to the room.
         Instant from = pot.fedFrom().get();
         return clear.map(c -> stood(MeasurementPoint.LYE, Temperature.celsius(curve.celsiusAt(seconds(from, c) / 60)), 1, c, now))

@@ -1,5 +1,5 @@
 /**
- * What instruments without fault would show on a batch: stand-ins for devices follow it. May use {@code pots}, {@code making}, {@code heat},
+ * What instruments without fault would show on a batch: stand-ins for devices follow it. May use {@code pots}, {@code making}, {@code loaf},
  * {@code observation}, {@code formula}, {@code quantity}.
  */
 @NullMarked

@@ -1,10 +1,10 @@
 package io.causticon.core.making;
 
-import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.AdditionStage;
-import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.PortionAmounts;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Portions;

@@ -1,12 +1,12 @@
 package io.causticon.core.making;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.observation.Named;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;

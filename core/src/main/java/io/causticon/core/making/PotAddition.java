@@ -1,8 +1,8 @@
 package io.causticon.core.making;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.BatchLog;

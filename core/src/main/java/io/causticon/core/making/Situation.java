@@ -1,18 +1,18 @@
 package io.causticon.core.making;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;

@@ -1,7 +1,7 @@
 package io.causticon.core.notation;
 
-import io.causticon.core.mould.Line;
 import io.causticon.core.mould.Line.Point;
+import io.causticon.core.mould.Line;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package io.causticon.core.observation;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.ScorchLimit;
 import io.causticon.core.formula.Weights;

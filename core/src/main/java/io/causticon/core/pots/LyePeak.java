@@ -2,9 +2,6 @@ package io.causticon.core.pots;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.heat.LyePot;
-import io.causticon.core.heat.LyePotSetup;
-import io.causticon.core.heat.PotForecast;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import java.util.List;

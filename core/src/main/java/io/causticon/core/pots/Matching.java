@@ -2,12 +2,6 @@ package io.causticon.core.pots;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
-import io.causticon.core.heat.BathAdvice;
-import io.causticon.core.heat.CoolingBody;
-import io.causticon.core.heat.CoolingFit;
-import io.causticon.core.heat.CoolingMemory;
-import io.causticon.core.heat.Meeting;
-import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.MeasurementPoint;

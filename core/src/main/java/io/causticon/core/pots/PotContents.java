@@ -1,13 +1,11 @@
 package io.causticon.core.pots;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.ScorchLimit;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.heat.LyeBlend;
-import io.causticon.core.heat.LyePot;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.util.List;

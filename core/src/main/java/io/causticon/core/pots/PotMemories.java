@@ -1,6 +1,5 @@
 package io.causticon.core.pots;
 
-import io.causticon.core.heat.CoolingMemory;
 
 /**
  * How fast the workshop's pots cool, by its earlier batches.

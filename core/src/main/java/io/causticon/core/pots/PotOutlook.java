@@ -1,17 +1,10 @@
 package io.causticon.core.pots;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.heat.ColdPlan;
-import io.causticon.core.heat.Levelling;
-import io.causticon.core.heat.LyePot;
-import io.causticon.core.heat.LyePotCurve;
-import io.causticon.core.heat.LyePotRun;
-import io.causticon.core.heat.LyePotSetup;
-import io.causticon.core.heat.LyeSolution;
-import io.causticon.core.heat.PotForecast;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
@@ -92,8 +85,28 @@ public record PotOutlook(
         return HORIZON_STEP * Math.ceil((minute + LOOK_AHEAD) / HORIZON_STEP);
     }
 
-    public LyePotSetup setup() {
+    LyePotSetup setup() {
         return soFar.setup();
+    }
+
+    /** The end temperature if no heat were lost at all. */
+    public Temperature adiabaticPeak() {
+        return setup().contents().adiabaticPeak();
+    }
+
+    /** What of the liquid goes in frozen; zero for none. */
+    public Mass ice() {
+        return setup().contents().ice();
+    }
+
+    /** The temperature that its liquid is taken to start from: the ice's where there is ice. */
+    public Temperature start() {
+        return ice().isPositive() ? setup().contents().iceStart() : setup().contents().waterStart();
+    }
+
+    /** Whether the jug stands in ice water now; where nothing was logged, as is usual for this liquor. */
+    public boolean isInBath(Instant now) {
+        return setup().isInBath(minute(now));
     }
 
     /** Above which this liquor scorches; empty for clear water. */
@@ -118,7 +131,7 @@ public record PotOutlook(
 
     /** What of the liquid is still frozen by the model, g; empty when nothing was. */
     public OptionalDouble stillFrozen(Instant now) {
-        return setup().contents().ice().isPositive() ? OptionalDouble.of(run(now).iceGramsAt(minute(now))) : OptionalDouble.empty();
+        return ice().isPositive() ? OptionalDouble.of(run(now).iceGramsAt(minute(now))) : OptionalDouble.empty();
     }
 
     /** Lye in solution by the model, of itself and the liquid water. */
@@ -155,7 +168,7 @@ public record PotOutlook(
 
     /** What it would peak at if all that is to be frozen has thawed: where a reading before the lye says that it may have. */
     public Optional<Temperature> peakIfThawed() {
-        return liquid().filter(t -> setup().contents().ice().isPositive() && t.celsius() > THAWED && fed == 0).map(t -> {
+        return liquid().filter(t -> ice().isPositive() && t.celsius() > THAWED && fed == 0).map(t -> {
             LyePot thawed = ColdPlan.frozen(setup().contents(), 0, setup().contents().iceStart());
             LyePotSetup same = new LyePotSetup(
                     thawed, false, setup().feedMinutes(), setup().vessel(), setup().vesselStart(), setup().room(), setup().baths(), true);

@@ -1,12 +1,9 @@
 package io.causticon.core.pots;
 
-import io.causticon.core.heat.CoolingFit;
-import io.causticon.core.heat.CoolingMemory;
-import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
 import java.time.Instant;

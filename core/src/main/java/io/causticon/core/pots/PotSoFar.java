@@ -2,14 +2,11 @@ package io.causticon.core.pots;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.heat.LyePot;
-import io.causticon.core.heat.LyePotSetup;
-import io.causticon.core.heat.PotVessel;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
@@ -56,6 +53,16 @@ public record PotSoFar(
 
     private static Optional<Instant> cleared(BatchLog log, Instant now) {
         return log.first(Entry.LyeClear.class).map(BatchLog.Timed::at).filter(c -> !c.isAfter(now));
+    }
+
+    /** Whether there is ice or frozen liquid in it before any lye. */
+    public boolean holdsIce() {
+        return setup.contents().ice().isPositive();
+    }
+
+    /** How hot it gets and has got, over so many minutes from the first lye. */
+    public LyePotCurve curve(double minutes) {
+        return LyePotRun.run(setup, minutes);
     }
 
     /** Minutes since the first lye; zero before. It stands still some time after the lye was clear, at the latest after three hours. */

@@ -3,7 +3,6 @@ package io.causticon.core.pots;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.heat.LyeDilution;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;

@@ -1,6 +1,6 @@
 /**
- * What happens in the pots before lye and fats meet: how hot the lye gets, how both cool, when they meet. May use {@code heat},
- * {@code observation}, {@code formula}, {@code substance}, {@code quantity}.
+ * What happens in the pots before lye and fats meet: how hot the lye gets, how both cool, when they meet. One class per published relation.
+ * May use {@code observation}, {@code formula}, {@code substance}, {@code quantity}.
  */
 @NullMarked
 package io.causticon.core.pots;

@@ -1,7 +1,7 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AdditionStage;
+import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;

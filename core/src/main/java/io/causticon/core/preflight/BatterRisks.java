@@ -1,10 +1,10 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.SettingFat;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.FattyAcid.Family;

@@ -1,14 +1,14 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.making.WorkingTime;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,13 +1,13 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.pots.LyePeak;
-import io.causticon.core.pots.SecondFeed;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Vessel;
+import io.causticon.core.pots.LyePeak;
+import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;

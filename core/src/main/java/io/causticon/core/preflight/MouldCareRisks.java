@@ -1,8 +1,8 @@
 package io.causticon.core.preflight;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.Dose;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.Staleness;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;

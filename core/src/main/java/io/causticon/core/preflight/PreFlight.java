@@ -1,8 +1,8 @@
 package io.causticon.core.preflight;
 
-import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.pots.LyePeak;
 import java.util.List;
 import java.util.Optional;
 

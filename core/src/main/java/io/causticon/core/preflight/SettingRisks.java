@@ -7,7 +7,7 @@ import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Portions;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Sizing;
-import io.causticon.core.heat.LoafHistory.Extent;
+import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.quantity.Mass;

@@ -3,9 +3,9 @@ package io.causticon.core.advice;
 import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.advice.Rescue.Trouble;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.advice.Rescue.Trouble;
 import io.causticon.core.making.LiveTrace;
 import io.causticon.core.making.MixRecord;
 import io.causticon.core.making.TraceKnowledge;

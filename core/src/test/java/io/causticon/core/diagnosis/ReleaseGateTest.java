@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.Recipes;
 import io.causticon.core.diagnosis.ReleaseGate.Kind;
-import io.causticon.core.quantity.Mass;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
 import java.util.List;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;

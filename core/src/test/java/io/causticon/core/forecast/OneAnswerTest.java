@@ -4,23 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.Recipes;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
-import io.causticon.core.heat.HeatTransfer;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.pots.HeatTransfer;
 import io.causticon.core.pots.LyePeak;
-import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.pots.PotOutlook;
+import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.preflight.PreFlight;
 import io.causticon.core.preflight.WorkshopFacts;
@@ -115,7 +115,7 @@ class OneAnswerTest {
         BatchPlan plan = plan(part(liquid, 100, frozen, AdditionStage.LYE)).withLyeIn(new Vessel("jug", VesselMaterial.GLASS, Mass.grams(300)));
         LyePeak planned = LyePeak.of(plan, ROOM);
         PotOutlook pot = PotOutlook.of(plan, log(), ROOM, BEGUN.plusSeconds(60));
-        assertThat(pot.setup().contents().adiabaticPeak()).isEqualTo(planned.without());
+        assertThat(pot.adiabaticPeak()).isEqualTo(planned.without());
         // The same runs.
         assertThat(pot.forecast().peakBand().high()).isEqualTo(planned.likely().high());
         assertThat(pot.forecast().peakBand().low()).isEqualTo(planned.likely().low());

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.Recipes;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;

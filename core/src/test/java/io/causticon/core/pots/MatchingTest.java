@@ -5,14 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.heat.BathAdvice;
-import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import java.time.Instant;

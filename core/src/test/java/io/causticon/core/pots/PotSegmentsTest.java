@@ -3,15 +3,11 @@ package io.causticon.core.pots;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import io.causticon.core.heat.CoolingBody;
-import io.causticon.core.heat.CoolingFit;
-import io.causticon.core.heat.CoolingMemory;
-import io.causticon.core.heat.PotCooling;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
 import java.util.ArrayList;

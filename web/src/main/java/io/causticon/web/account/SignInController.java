@@ -1,8 +1,8 @@
 package io.causticon.web.account;
 
+import io.causticon.core.notation.Units;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.notation.Units;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.ProblemWords;
 import java.time.ZoneId;

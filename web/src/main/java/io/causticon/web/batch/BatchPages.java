@@ -1,7 +1,7 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.heat.LoafEnsemble;
-import io.causticon.core.heat.LoafHistory.Extent;
+import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;

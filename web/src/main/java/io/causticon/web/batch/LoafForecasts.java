@@ -3,7 +3,7 @@ package io.causticon.web.batch;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.forecast.LoafForecast;
-import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Temperature;

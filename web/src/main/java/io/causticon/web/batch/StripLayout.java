@@ -1,11 +1,11 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.entry.EntryKinds;
+import io.causticon.core.entry.OnStrip;
+import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.making.Situation;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
-import io.causticon.core.entry.EntryKinds;
-import io.causticon.core.entry.OnStrip;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
@@ -21,10 +21,10 @@ import io.causticon.web.shared.LogTimeAxis;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.ArrayDeque;
-import java.util.Locale;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Lays out the whole life of a batch on one strip: logarithmic time, a lane each for temperatures, trace, bench, tests and mass. */

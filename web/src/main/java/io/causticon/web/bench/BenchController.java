@@ -143,7 +143,7 @@ class BenchController {
         BenchStep chosen = step(now, carried.step());
         boolean wasDone = chosen.isDone(now);
         try {
-            logbook.log(batch, reading, waited(carried), maker, carried.key(), batterNow(batch, carried));
+            logbook.log(batch, reading, waited(carried), maker, carried.key(), () -> batterNow(batch, carried));
             // A line that ends the step it was logged at leads on to the next one.
             return back(id, !wasDone && chosen.isDone(batches.get(batch)) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {

@@ -1,9 +1,9 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.pots.PotMemories;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.pots.PotMemories;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;

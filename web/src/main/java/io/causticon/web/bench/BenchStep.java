@@ -1,11 +1,11 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.WeighingOrder;
+import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import java.util.List;

@@ -1,12 +1,12 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.pots.Matching;
-import io.causticon.core.pots.PotMemories;
 import io.causticon.core.formula.Vessel;
-import io.causticon.core.heat.CoolingMemory;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.pots.CoolingMemory;
+import io.causticon.core.pots.Matching;
+import io.causticon.core.pots.PotMemories;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchLogged;

@@ -1,26 +1,26 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.formula.AdditionStage;
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.making.PotAddition;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Bath;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.pots.BathAdvice;
+import io.causticon.core.pots.CoolingFit;
+import io.causticon.core.pots.CoolingMemory;
+import io.causticon.core.pots.HeatTransfer;
+import io.causticon.core.pots.Levelling;
 import io.causticon.core.pots.Matching;
+import io.causticon.core.pots.Meeting;
+import io.causticon.core.pots.PotCooling;
 import io.causticon.core.pots.PotMemories;
 import io.causticon.core.pots.PotOutlook;
 import io.causticon.core.pots.PotSegments;
 import io.causticon.core.pots.SecondFeed;
-import io.causticon.core.formula.AlkaliBalance;
-import io.causticon.core.formula.FatPortion;
-import io.causticon.core.formula.AdditionStage;
-import io.causticon.core.formula.LiquidPortion;
-import io.causticon.core.heat.BathAdvice;
-import io.causticon.core.heat.CoolingFit;
-import io.causticon.core.heat.CoolingMemory;
-import io.causticon.core.heat.HeatTransfer;
-import io.causticon.core.heat.Levelling;
-import io.causticon.core.heat.Meeting;
-import io.causticon.core.heat.PotCooling;
-import io.causticon.core.making.PotAddition;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Bath;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -226,12 +226,11 @@ final class PotPages {
         if (pot.limit().isEmpty() && pot.forecast().peakBand().high() > NEAR_BOILING && pot.state() != Levelling.State.TURNED) {
             details.add("It gets hot, likely " + degreesOnly(pot.forecast().peakBand().low()) + " to "
                     + degrees(Math.min(pot.boilingCelsius(), pot.forecast().peakBand().high())) + "; without any loss "
-                    + formats.temperature(rounded(pot.setup().contents().adiabaticPeak())) + ". Small portions, and step back between them.");
+                    + formats.temperature(rounded(pot.adiabaticPeak())) + ". Small portions, and step back between them.");
         }
         if (pot.fedFrom().isEmpty() && pot.liquid().isEmpty()) {
-            boolean ice = pot.setup().contents().ice().isPositive();
-            details.add((ice ? "Frozen liquid is taken to be at " : "The liquid is taken to be at ")
-                    + formats.temperature(ice ? pot.setup().contents().iceStart() : pot.setup().contents().waterStart())
+            details.add((pot.ice().isPositive() ? "Frozen liquid is taken to be at " : "The liquid is taken to be at ")
+                    + formats.temperature(pot.start())
                     + ". Read it before the lye, and the forecast follows.");
         }
         Temperature limit = pot.limit().orElse(PotOutlook.CALM);
@@ -276,7 +275,7 @@ final class PotPages {
         if (pot.fedFrom().isPresent()) {
             pot.stillFrozen(now).ifPresent(ice -> figures.add(new BenchPage.Figure(
                     "still frozen, about",
-                    ice < 1 ? "next to nothing" : formats.mass(Mass.grams(Math.rint(ice))) + " of " + formats.mass(pot.setup().contents().ice()))));
+                    ice < 1 ? "next to nothing" : formats.mass(Mass.grams(Math.rint(ice))) + " of " + formats.mass(pot.ice()))));
             figures.add(new BenchPage.Figure("in solution, about", formats.percent(pot.concentrationNow(now), 0)));
         }
         double done = pot.forecast().dissolvedMinute() - pot.minute(now);
@@ -312,7 +311,7 @@ final class PotPages {
 
     /** The jug is in ice water or not; where nothing was logged, as is usual for this liquor. */
     private BenchPage.Stand iceBath(PotOutlook pot) {
-        boolean in = pot.setup().isInBath(pot.minute(now));
+        boolean in = pot.isInBath(now);
         return new BenchPage.Stand(EntryWords.spot(MeasurementPoint.LYE), List.of(
                 new BenchPage.Place("room", "lye out of the bath", !in), new BenchPage.Place("ice bath", "lye ice bath", in)));
     }

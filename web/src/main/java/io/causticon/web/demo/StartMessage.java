@@ -1,8 +1,8 @@
 package io.causticon.web.demo;
 
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 

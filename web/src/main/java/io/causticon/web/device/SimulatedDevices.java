@@ -1,7 +1,7 @@
 package io.causticon.web.device;
 
 import io.causticon.core.instruments.InstrumentSimulator;
-import io.causticon.core.heat.LoafEnsemble;
+import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;

@@ -1,6 +1,5 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
@@ -8,6 +7,7 @@ import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.notation.DoseNotation;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;

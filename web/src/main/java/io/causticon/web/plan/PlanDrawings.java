@@ -1,17 +1,17 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.cure.Schedule;
-import io.causticon.core.pots.LyePeak;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.PortionAmounts;
+import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafHistory.Extent;
+import io.causticon.core.making.WorkingTime;
 import io.causticon.core.mould.Cutting;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
-import io.causticon.core.heat.LoafEnsemble;
-import io.causticon.core.heat.LoafHistory.Extent;
-import io.causticon.core.making.WorkingTime;
+import io.causticon.core.pots.LyePeak;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.FattyAcid.Family;

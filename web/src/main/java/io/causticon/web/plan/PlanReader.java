@@ -1,5 +1,6 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
@@ -8,13 +9,12 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.FormulaCheck;
 import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.formula.Portions;
 import io.causticon.core.formula.PlanCheck;
-import io.causticon.core.formula.Pouring;
+import io.causticon.core.formula.Portions;
 import io.causticon.core.formula.Pouring.SizedBy;
+import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Sizing;

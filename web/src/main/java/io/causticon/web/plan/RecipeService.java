@@ -1,9 +1,9 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.web.batch.PlanCodec;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.batch.PlanCodec;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.UnreadableException;
 import java.time.Clock;

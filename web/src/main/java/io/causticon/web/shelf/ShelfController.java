@@ -1,12 +1,12 @@
 package io.causticon.web.shelf;
 
 import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.making.IngredientMemory;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Fat;
-import io.causticon.core.making.IngredientMemory;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.MixMemory;
 import io.causticon.web.shared.AtOnce;

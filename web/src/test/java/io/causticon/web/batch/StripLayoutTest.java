@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.notation.Units;
-import io.causticon.core.observation.Named;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.quantity.Mass;

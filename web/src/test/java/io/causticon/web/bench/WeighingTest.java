@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.formula.Weights;
 import io.causticon.core.notation.Units;
-import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;

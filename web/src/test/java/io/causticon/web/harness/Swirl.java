@@ -1,8 +1,6 @@
 package io.causticon.web.harness;
 
 import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.pots.PotOutlook;
-import io.causticon.core.pots.Pots;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Dose;
@@ -19,15 +17,17 @@ import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.formula.Weights;
-import io.causticon.core.heat.CoolingBody;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
-import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.pots.CoolingBody;
+import io.causticon.core.pots.PotOutlook;
+import io.causticon.core.pots.Pots;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;

@@ -2,12 +2,12 @@ package io.causticon.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.web.harness.Application;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.harness.Swirl;

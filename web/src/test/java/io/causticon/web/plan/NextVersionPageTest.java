@@ -13,10 +13,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.Test;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.FormElement;
+import org.junit.jupiter.api.Test;
 
 /** What a case teaches goes into the recipe as a proposal, and is kept only when the maker keeps it. */
 @Application

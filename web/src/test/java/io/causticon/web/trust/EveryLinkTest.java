@@ -2,11 +2,11 @@ package io.causticon.web.trust;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Role;
 import io.causticon.web.harness.Crawler;
 import io.causticon.web.harness.RunningApplication;
-import io.causticon.core.quantity.Temperature;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;

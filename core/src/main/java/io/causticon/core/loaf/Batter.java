@@ -1,0 +1,106 @@
+package io.causticon.core.loaf;
+
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.Composition;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.pots.LyeSolution;
+import io.causticon.core.substance.FattyAcid.Family;
+
+/**
+ * What the loaf's heat needs to know of a batter.
+ *
+ * @param volumetricHeat heat of full conversion, J/m3
+ * @param volumetricCapacity heat capacity, J/(m3 K)
+ * @param density kg/m3
+ * @param gelPoint temperature at which it turns translucent, C
+ * @param rate speed against a plain mixture of fats, 1 is plain
+ */
+public record Batter(
+        double volumetricHeat, double volumetricCapacity, double density, double gelPoint, double rate) {
+
+    /** Heat of saponification with a plain lye, J per mol of NaOH: ester hydrolysis, neutralisation and ordering (estimate). */
+    static final double HEAT_PER_MOLE = 70_000;
+
+    /** Part of the lye's heat of dilution that comes free in the loaf (estimate). */
+    private static final double DILUTION_SHARE = 0.6;
+
+    private static final double DILUTE_HEAT_OF_SOLUTION = 42.9;
+    private static final double SUGAR_HEAT = 110_000 / 0.180;
+    private static final double FAT_DENSITY = 915;
+    private static final double SUGAR_DENSITY = 1500;
+    private static final double FAT_CAPACITY = 2000;
+    private static final double SUGAR_CAPACITY = 1500;
+    private static final double KOH_GRAMS_PER_MOLE = 56.106;
+
+    /** Gel point at 33 % lye and its rise a point of concentration (fitted to what makers see; +-4 K). */
+    private static final double GEL_POINT_AT_33 = 69;
+
+    private static final double GEL_POINT_SLOPE = 1.35;
+    private static final double LOWEST_GEL_POINT = 60;
+    private static final double HIGHEST_GEL_POINT = 92;
+    private static final double SUGAR_LOWERS_GEL_POINT = 3;
+    private static final double NOTABLE_SUGAR = 0.01;
+    private static final double SUGAR_SPEED = 5;
+
+    public static Batter of(Formula formula) {
+        AlkaliBalance balance = AlkaliBalance.of(formula);
+        Composition composition = Composition.of(formula.fats());
+        double sugar = formula.sugarOfFats().fraction();
+        double mover = formula.additives().stream().anyMatch(a -> a.additive().isMover()) ? 1.5 : 1;
+        return of(
+                composition.saponificationValue() / KOH_GRAMS_PER_MOLE,
+                formula.superfat().fraction(),
+                balance.concentration().fraction(),
+                sugar,
+                rate(composition) * (1 + SUGAR_SPEED * sugar) * mover);
+    }
+
+    /**
+     * @param molesPerKilogram alkali that a kg of fats takes up, mol
+     * @param superfat fraction
+     * @param concentration lye concentration, fraction
+     * @param sugar kg sugar a kg of fats
+     * @param rate speed against a plain mixture
+     */
+    public static Batter of(
+            double molesPerKilogram, double superfat, double concentration, double sugar, double rate) {
+        double moles = molesPerKilogram * (1 - superfat);
+        double solution = moles * LyeSolution.NAOH_MOLAR_MASS / 1000 / concentration;
+        double volume = 1 / FAT_DENSITY + solution / (1000 * LyeSolution.density(concentration)) + sugar / SUGAR_DENSITY;
+        double mass = 1 + solution + sugar;
+        double n = (1 - concentration) / concentration * LyeSolution.NAOH_MOLAR_MASS / LyeSolution.WATER_MOLAR_MASS;
+        double heat = moles
+                        * (HEAT_PER_MOLE
+                                + DILUTION_SHARE
+                                        * (DILUTE_HEAT_OF_SOLUTION + LyeSolution.kilojoulesPerMoleDissolved(n))
+                                        * 1000)
+                + sugar * SUGAR_HEAT;
+        double capacity =
+                FAT_CAPACITY + solution * 1000 * LyeSolution.heatCapacity(concentration) + sugar * SUGAR_CAPACITY;
+        return new Batter(heat / volume, capacity / volume, mass / volume, gelPoint(concentration, sugar), rate);
+    }
+
+    Batter with(double heatFactor, double gelPointShift, double rateFactor) {
+        return new Batter(
+                volumetricHeat * heatFactor,
+                volumetricCapacity,
+                density,
+                gelPoint + gelPointShift,
+                rate * rateFactor);
+    }
+
+    private static double gelPoint(double concentration, double sugar) {
+        double point = GEL_POINT_AT_33 + GEL_POINT_SLOPE * (100 * concentration - 33);
+        double clamped = Math.max(LOWEST_GEL_POINT, Math.min(HIGHEST_GEL_POINT, point));
+        return clamped - (sugar > NOTABLE_SUGAR ? SUGAR_LOWERS_GEL_POINT : 0);
+    }
+
+    private static double rate(Composition c) {
+        return 1.5 * c.of(Family.SHORT_SATURATED).fraction()
+                + 1.1 * c.of(Family.LONG_SATURATED).fraction()
+                + 0.8 * c.of(Family.MONO_UNSATURATED).fraction()
+                + 0.9 * c.of(Family.POLY_UNSATURATED).fraction()
+                + 1.5 * c.of(Family.RICINOLEIC).fraction()
+                + c.of(Family.OTHER).fraction();
+    }
+}

@@ -1,0 +1,117 @@
+package io.causticon.core.loaf;
+
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.quantity.Temperature;
+import java.util.List;
+
+/**
+ * A poured loaf and what stands round it.
+ *
+ * @param batter what was poured
+ * @param shape whether the section is that of a long loaf or of a standing cylinder
+ * @param width inner width, or diameter of a cylinder, m
+ * @param height fill height, m
+ * @param length inner length, m; not read for a cylinder
+ * @param side the long walls
+ * @param top lid or open face
+ * @param bottom what it stands on
+ * @param poured temperature at pouring
+ * @param converted share of the fats that had reacted at pouring: emulsion .02, light trace .05, medium .08, thick .13
+ * @param room temperature of the surroundings
+ */
+public record LoafSetup(
+        Batter batter,
+        Shape shape,
+        double width,
+        double height,
+        double length,
+        Wall side,
+        Wall top,
+        Wall bottom,
+        Temperature poured,
+        double converted,
+        Temperature room) {
+
+    public static final double CONVERTED_AT_LIGHT_TRACE = 0.05;
+
+    private static final double MILLIMETRE = 0.001;
+    private static final double LEAST_FILL = 0.01;
+
+    /** Whose half section is computed. */
+    public enum Shape {
+        /** A box much longer than wide; its ends are a sink. */
+        LOAF,
+        /** Rotated round its left edge. */
+        CYLINDER
+    }
+
+    /** A long loaf. */
+    public LoafSetup(
+            Batter batter,
+            double width,
+            double height,
+            double length,
+            Wall side,
+            Wall top,
+            Wall bottom,
+            Temperature poured,
+            double converted,
+            Temperature room) {
+        this(batter, Shape.LOAF, width, height, length, side, top, bottom, poured, converted, room);
+    }
+
+    /** How a mould is kept while the soap sets. */
+    public enum Wrap {
+        OPEN,
+        COVERED,
+        INSULATED
+    }
+
+    /** A loaf in one of the workshop's moulds. */
+    public static LoafSetup in(
+            Mould mould, double fillHeight, Batter batter, Wrap wrap, Temperature poured, Temperature room) {
+        double height = Math.max(LEAST_FILL, Math.min(fillHeight, mould.height()) * MILLIMETRE);
+        return new LoafSetup(
+                batter,
+                isRound(mould) ? Shape.CYLINDER : Shape.LOAF,
+                width(mould) * MILLIMETRE,
+                height,
+                mould.length() * MILLIMETRE,
+                Wall.of(Wall.FILM_SIDE, wall(mould, wrap, false)),
+                Wall.of(Wall.FILM_TOP, wall(mould, wrap, true)),
+                Wall.of(Wall.FILM_TABLE, wall(mould, wrap, false)),
+                poured,
+                CONVERTED_AT_LIGHT_TRACE,
+                room);
+    }
+
+    private static boolean isRound(Mould mould) {
+        return mould.kind() == MouldKind.TUBE || mould.kind() == MouldKind.CAVITIES;
+    }
+
+    /** A cavity is computed as the cylinder with as much side wall to its volume, which is nearer to three dimensions than a long box. */
+    private static double width(Mould mould) {
+        return mould.kind() == MouldKind.CAVITIES
+                ? 2 * mould.length() * mould.width() / (mould.length() + mould.width())
+                : mould.width();
+    }
+
+    private static List<Wall.Layer> wall(Mould mould, Wrap wrap, boolean top) {
+        Wall.Layer shell =
+                switch (mould.kind()) {
+                    case WOODEN_LOAF -> Wall.Layer.WOOD_15;
+                    case SLAB, CUSTOM -> Wall.Layer.WOOD_10;
+                    case TUBE -> Wall.Layer.PVC_3;
+                    case SILICONE_LOAF, CAVITIES -> Wall.Layer.SILICONE_2;
+                };
+        if (top) {
+            return switch (wrap) {
+                case OPEN -> List.of();
+                case COVERED -> List.of(Wall.Layer.STILL_AIR, Wall.Layer.CARD_3);
+                case INSULATED -> List.of(Wall.Layer.STILL_AIR, Wall.Layer.WOOD_15, Wall.Layer.TOWELS);
+            };
+        }
+        return wrap == Wrap.INSULATED ? List.of(shell, Wall.Layer.TOWELS) : List.of(shell);
+    }
+}
