@@ -2,8 +2,8 @@ package io.causticon.core.formula;
 
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Fat;
-import io.causticon.core.substance.FattyAcid;
 import io.causticon.core.substance.FattyAcid.Family;
+import io.causticon.core.substance.FattyAcid;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -49,8 +49,10 @@ public record Composition(
     }
 
     private static double mean(List<FatPortion> fats, double total, ToDoubleFunction<Fat> of) {
-        return total == 0
-                ? 0
-                : fats.stream().mapToDouble(f -> f.mass().grams() * of.applyAsDouble(f.fat())).sum() / total;
+        double sum = 0;
+        for (FatPortion portion : fats) {
+            sum += portion.mass().grams() * of.applyAsDouble(portion.fat());
+        }
+        return total == 0 ? 0 : sum / total;
     }
 }

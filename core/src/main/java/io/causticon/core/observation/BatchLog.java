@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -20,6 +21,9 @@ public final class BatchLog {
     private final Instant begun;
     private final List<LoggedEntry> all;
     private final List<LoggedEntry> counting;
+    /** The lines that count by the kind of their entry, each kind by time: nearly every question is about one kind. */
+    private final Map<Class<?>, List<Timed<?>>> byKind;
+
     private final Catalogue substances;
 
     /**
@@ -41,6 +45,8 @@ public final class BatchLog {
         this.begun = begun;
         this.all = entries.stream().sorted(Comparator.comparing(LoggedEntry::at)).toList();
         this.counting = all.stream().filter(e -> !e.current().withdrawn()).toList();
+        this.byKind = counting.stream().collect(Collectors.groupingBy(
+                e -> e.entry().getClass(), Collectors.mapping(e -> new Timed<>(e.id(), e.at(), e.entry()), Collectors.toUnmodifiableList())));
         this.substances = substances;
     }
 
@@ -90,17 +96,23 @@ public final class BatchLog {
     }
 
     public <E extends Entry> Stream<Timed<E>> of(Class<E> type) {
-        return counting.stream()
-                .filter(e -> type.isInstance(e.entry()))
-                .map(e -> new Timed<>(e.id(), e.at(), type.cast(e.entry())));
+        return list(type).stream();
     }
 
     public <E extends Entry> Optional<Timed<E>> first(Class<E> type) {
-        return of(type).findFirst();
+        List<Timed<E>> all = list(type);
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(0));
     }
 
     public <E extends Entry> Optional<Timed<E>> last(Class<E> type) {
-        return of(type).reduce((earlier, later) -> later);
+        List<Timed<E>> all = list(type);
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
+    }
+
+    /** Each kind of entry is a record of its own, which nothing is derived from. */
+    @SuppressWarnings("unchecked")
+    private <E extends Entry> List<Timed<E>> list(Class<E> type) {
+        return (List<Timed<E>>) (List<?>) byKind.getOrDefault(type, List.of());
     }
 
     public <E extends Entry> Optional<Timed<E>> first(Class<E> type, Predicate<E> which) {

@@ -16,6 +16,8 @@ public final class Catalogue {
     private static final Catalogue STANDARD =
             new Catalogue(FatRows.read(), LiquidRows.read(), AdditiveRows.read());
 
+    private static final String ESSENTIAL = "eo-";
+
     private final Map<String, Fat> fats;
     private final Map<String, Liquid> liquids;
     private final Map<String, Additive> additives;
@@ -79,13 +81,12 @@ public final class Catalogue {
 
     /** What a maker may call a substance: its id, its name, or the first word of either. */
     public static boolean answersTo(String id, String name, String called) {
-        String asked = called.toLowerCase(Locale.ROOT).trim().replace(' ', '-');
-        String plain = name.toLowerCase(Locale.ROOT);
-        return id.equals(asked)
-                || Stream.of("-oil", "-butter", "-fat", "-acid").anyMatch(end -> id.equals(asked + end))
-                || plain.equals(called.toLowerCase(Locale.ROOT).trim())
-                || id.startsWith(asked + "-")
-                || id.startsWith("eo-") && id.startsWith("eo-" + asked);
+        String words = called.trim();
+        String asked = words.toLowerCase(Locale.ROOT).replace(' ', '-');
+        boolean begins = !asked.isEmpty() && id.startsWith(asked);
+        return begins && (id.length() == asked.length() || id.charAt(asked.length()) == '-')
+                || name.equalsIgnoreCase(words)
+                || !asked.isEmpty() && id.startsWith(ESSENTIAL) && id.startsWith(asked, ESSENTIAL.length());
     }
 
     private static <T> Map<String, T> byId(List<T> rows, Function<T, String> id) {

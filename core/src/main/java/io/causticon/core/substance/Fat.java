@@ -87,16 +87,19 @@ public record Fat(
 
     /** Fraction of one acid among its acids. */
     public double shareOf(FattyAcid acid) {
-        return acids.stream()
-                .filter(a -> a.acid() == acid)
-                .mapToDouble(a -> a.share().fraction())
-                .sum();
+        double sum = 0;
+        for (AcidShare of : acids) {
+            sum += of.acid() == acid ? of.share().fraction() : 0;
+        }
+        return sum;
     }
 
     public Share shareOf(FattyAcid.Family family) {
-        return Share.fraction(acids.stream()
-                .filter(a -> a.acid().family() == family)
-                .mapToDouble(a -> a.share().fraction())
-                .sum());
+        // Asked for every fat of every batch that is looked at.
+        double sum = 0;
+        for (AcidShare of : acids) {
+            sum += of.acid().family() == family ? of.share().fraction() : 0;
+        }
+        return Share.fraction(sum);
     }
 }

@@ -14,6 +14,7 @@ import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -29,6 +30,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class AccountService implements UserDetailsService {
 
     static final int SHORTEST_PASSWORD = 10;
+    /** The library copies all of them whenever it is asked. */
+    private static final Set<String> ZONES = ZoneId.getAvailableZoneIds();
+
     private static final int LONGEST_PASSWORD = 72;
     private static final int LONGEST_NAME = 40;
     private static final int LONGEST_DISPLAY_NAME = 60;
@@ -108,7 +112,7 @@ public class AccountService implements UserDetailsService {
     }
 
     private static ZoneId zoneOf(Workshop workshop) {
-        return ZoneId.getAvailableZoneIds().contains(workshop.zone()) ? ZoneId.of(workshop.zone()) : ZoneOffset.UTC;
+        return ZONES.contains(workshop.zone()) ? ZoneId.of(workshop.zone()) : ZoneOffset.UTC;
     }
 
     /** What is kept, or what is usual where that cannot be. */
@@ -220,7 +224,7 @@ public class AccountService implements UserDetailsService {
         } else if (name.trim().length() > LONGEST_WORKSHOP) {
             problems.add("workshop", ProblemKey.TOO_LONG, name.trim().length(), LONGEST_WORKSHOP);
         }
-        if (!ZoneId.getAvailableZoneIds().contains(zone)) {
+        if (!ZONES.contains(zone)) {
             problems.add("zone", ProblemKey.NOT_A_CHOICE, zone);
         }
         checkRange("room", "ROOM", room.celsius(), ROOM, Temperature::celsius, problems);

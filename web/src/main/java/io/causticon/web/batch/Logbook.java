@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -98,7 +99,7 @@ public class Logbook {
      * @throws ProblemsException with everything that cannot be taken
      */
     public void log(BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey) {
-        log(id, text, byHand, late, maker, clientKey, Optional.empty());
+        log(id, text, byHand, late, maker, clientKey, Optional::empty);
     }
 
     /**
@@ -107,18 +108,18 @@ public class Logbook {
      * @param batter what a thermometer in the batter shows now
      */
     public void log(
-            BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey, Optional<Temperature> batter) {
+            BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey, Supplier<Optional<Temperature>> batter) {
         log(id, understand(batches.get(id), text, byHand, late, maker), late, maker, clientKey, batter);
     }
 
     /** Logs what was read; when it tells of the batter's stage, with the temperature that is read at the same moment. */
-    public void log(BatchId id, Reading reading, Duration late, Maker maker, String clientKey, Optional<Temperature> batter) {
+    public void log(BatchId id, Reading reading, Duration late, Maker maker, String clientKey, Supplier<Optional<Temperature>> batter) {
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
         List<Entry> lines = new ArrayList<>(reading.entries());
         if (reading.at().isEmpty() && lines.stream().anyMatch(Entry.StageReached.class::isInstance)) {
-            batter.ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
+            batter.get().ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
         }
         batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey);
     }
