@@ -12,6 +12,7 @@ import { scrub } from './behaviour/scrub.js';
 import { once } from './behaviour/once.js';
 import { layerDrawing } from './behaviour/layer-drawing.js';
 import { hold } from './behaviour/hold.js';
+import { carry } from './behaviour/carry.js';
 import { liveSearch } from './behaviour/live-search.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
@@ -24,6 +25,7 @@ attach('[data-scrub]', scrub);
 attach('[data-once]', once);
 attach('[data-live-search]', liveSearch);
 attach('[data-hold]', hold);
+attach('[data-carry]', carry);
 document.querySelectorAll('[data-print]').forEach((button) => button.addEventListener('click', () => window.print()));
 attach('[data-live-bench]', liveBench);
 attach('[data-timer]', timer);

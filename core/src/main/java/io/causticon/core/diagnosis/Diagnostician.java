@@ -57,12 +57,12 @@ public final class Diagnostician {
      * @param diagnosis what the batch has
      * @param hinges what would turn it over, and what does not go with the rest
      */
-    public record Closely(Diagnosis diagnosis, Hinges hinges) {}
+    public record WithHinges(Diagnosis diagnosis, Hinges hinges) {}
 
     /** The same with what the verdict hangs on: asks everything once more without each finding, for a page, not for a list. */
-    public Closely examineClosely(BatchFacts facts, KnownVessels vessels) {
+    public WithHinges examineWithHinges(BatchFacts facts, KnownVessels vessels) {
         Weighing weighing = weigh(facts, vessels);
-        return new Closely(told(weighing, facts), hinges(weighing, facts));
+        return new WithHinges(told(weighing, facts), hinges(weighing, facts));
     }
 
     private Diagnosis told(Weighing weighing, BatchFacts facts) {

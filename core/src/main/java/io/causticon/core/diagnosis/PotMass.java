@@ -4,7 +4,6 @@ import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.quantity.Mass;
 import java.time.Duration;
 import java.time.Instant;
@@ -40,7 +39,7 @@ record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
     private static final PotMass NOT_WEIGHED = new PotMass(Optional.empty(), 0, 1, Mass.ZERO);
 
     static PotMass of(BatchFacts facts) {
-        Optional<BatchLog.Timed<Entry.PotWeighed>> pot = whole(facts.log());
+        Optional<BatchLog.Timed<Entry.PotWeighed>> pot = whole(facts);
         if (pot.isPresent()) {
             double spread = facts.asWeighed().isComplete() ? POT_SPREAD : Math.hypot(POT_SPREAD, UNLOGGED_SPREAD);
             return new PotMass(pot.map(p -> p.entry().mass()), 0, spread, addedAfter(facts, pot.get().at()));
@@ -49,14 +48,10 @@ record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
     }
 
     /** The last weighing of all that is in the pot: with the lye in it, and before anything was taken out. */
-    private static Optional<BatchLog.Timed<Entry.PotWeighed>> whole(BatchLog log) {
-        Instant lyeIn = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at).orElse(Instant.MIN);
-        Instant out = log.entries().stream()
-                .filter(e -> e.entry() instanceof Entry.Poured || e.entry() instanceof Entry.LayerPoured || e.entry() instanceof Entry.PortionTaken)
-                .map(LoggedEntry::at)
-                .findFirst()
-                .orElse(Instant.MAX);
-        return log.of(Entry.PotWeighed.class).filter(p -> !p.at().isBefore(lyeIn) && !p.at().isAfter(out)).reduce((a, b) -> b);
+    private static Optional<BatchLog.Timed<Entry.PotWeighed>> whole(BatchFacts facts) {
+        Instant lyeIn = facts.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at).orElse(Instant.MIN);
+        Instant out = facts.firstTakenOut().orElse(Instant.MAX);
+        return facts.log().of(Entry.PotWeighed.class).filter(p -> !p.at().isBefore(lyeIn) && !p.at().isAfter(out)).reduce((a, b) -> b);
     }
 
     /** Additives whose adding was logged after the pot stood on the scale. */

@@ -1,6 +1,7 @@
 package io.causticon.core.formula;
 
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 
 /**
@@ -37,6 +38,17 @@ public record AdditivePortion(Additive additive, Mass mass, Dose dose, AdditionS
 
     public AdditivePortion joining(AdditionStage other) {
         return new AdditivePortion(additive, mass, dose, other);
+    }
+
+    /**
+     * Whether this is more than its table takes for safe.
+     *
+     * @param fats that it is for; none are never too few
+     * @param tolerance share past the cap that is still none: what a scale's step or rounding may add
+     */
+    public boolean isBeyondCap(Mass fats, Share tolerance) {
+        Double cap = additive.cap();
+        return cap != null && fats.isPositive() && dosePerKilogram(fats) > cap * (1 + tolerance.fraction());
     }
 
     /** Dose in grams per kilogram of fats. */

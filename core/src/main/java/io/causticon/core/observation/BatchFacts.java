@@ -53,6 +53,14 @@ public final class BatchFacts {
         return asWeighed;
     }
 
+    /** When something first left the pot: a portion, a layer or all of it; empty while all is in it. */
+    public Optional<Instant> firstTakenOut() {
+        return log.entries().stream()
+                .filter(e -> e.entry() instanceof Entry.Poured || e.entry() instanceof Entry.LayerPoured || e.entry() instanceof Entry.PortionTaken)
+                .map(LoggedEntry::at)
+                .findFirst();
+    }
+
     /** When it was melted down the last time; empty if it never was. */
     public Optional<Instant> rebatchedAt() {
         return log.last(Entry.Rebatched.class).map(BatchLog.Timed::at);

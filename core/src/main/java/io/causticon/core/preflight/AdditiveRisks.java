@@ -17,6 +17,7 @@ final class AdditiveRisks {
     private static final double QUICK_MINUTES = 12;
     private static final double COOLER = 6;
     private static final Share WETTER_LYE = Share.percent(30);
+    private static final Share ROUNDING = Share.percent(0.01);
     private static final double BLEND_LIMIT = 1.0;
     private static final double NOTABLE_POWDER = 10;
 
@@ -32,12 +33,12 @@ final class AdditiveRisks {
     }
 
     private static void overdose(Flight f, AdditivePortion portion) {
-        Double cap = portion.additive().cap();
         Mass fats = f.formula.fatMass();
-        double dose = portion.dosePerKilogram(fats);
-        if (cap == null || dose <= cap * 1.0001) {
+        Double cap = portion.additive().cap();
+        if (cap == null || !portion.isBeyondCap(fats, ROUNDING)) {
             return;
         }
+        double dose = portion.dosePerKilogram(fats);
         Mass most = fats.times(cap / 1000);
         Phrase title = Phrase.of("{}, too much", portion.additive().name());
         Phrase reason = Phrase.of("{} of the fats; harm is known from {}.",

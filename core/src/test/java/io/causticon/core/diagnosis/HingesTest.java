@@ -10,7 +10,7 @@ class HingesTest {
 
     private static Hinges hinges(String... lines) {
         Cases batch = Cases.batch(Recipes.recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).liquid("distilled-water", 100)).weighedAsPlanned().log(lines);
-        return Cases.DIAGNOSTICIAN.examineClosely(batch.facts(), KnownVessels.NONE).hinges();
+        return Cases.DIAGNOSTICIAN.examineWithHinges(batch.facts(), KnownVessels.NONE).hinges();
     }
 
     @Test

@@ -10,6 +10,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.KnownVessels;
 import java.time.Duration;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** What recipe and making tell of a condition before anything is seen of it. */
@@ -37,6 +38,23 @@ class MakingFactsTest {
         assertThat(of(made(plain().additive("fragrance-oil", 80)), "fragrance-seep")).isGreaterThan(3 * of(made(plain().additive("fragrance-oil", 25)), "fragrance-seep"));
         // A gram past the most is the scale's.
         assertThat(of(made(plain().additive("kaolin", 61)), "crumbly")).isEqualTo(of(made(plain().additive("kaolin", 25)), "crumbly"));
+    }
+
+    /** By the prior these fats at 40 C come to light trace in some 12 minutes. */
+    @Test
+    void theClockTellsOfABatterThatWasEarlyOrLate() {
+        double usual = of(made(plain(), "@+22m light"), "acceleration");
+        assertThat(of(made(plain(), "@+12m light"), "acceleration")).isGreaterThan(4 * usual);
+        assertThat(seen(made(plain(), "@+12m light"))).anyMatch(w -> w.matches("light trace after 2 min, \\d+ to \\d+ were to be expected"));
+        assertThat(of(made(plain(), "@+130m light"), "slow-trace")).isGreaterThan(10 * of(made(plain(), "@+22m light"), "slow-trace"));
+        // Seen first when it was thick: nobody knows when it was light.
+        assertThat(seen(made(plain(), "@+130m thick"))).noneMatch(w -> w.contains("trace after"));
+        // What the maker says herself comes before the clock.
+        assertThat(seen(made(plain(), "@+12m light", "@+13m no accelerated"))).noneMatch(w -> w.contains("trace after 2 min"));
+    }
+
+    private static List<String> seen(Cases made) {
+        return EvidenceReader.read(made.facts()).stream().filter(Evidence::isPresent).map(Evidence::words).toList();
     }
 
     @Test

@@ -19,9 +19,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -154,6 +156,11 @@ public class Logbook {
 
     private static Duration bounded(Duration late) {
         return late.isNegative() ? Duration.ZERO : late.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : late;
+    }
+
+    /** What to say beside each field of a form. */
+    public Map<String, String> byField(List<Problem> problems, Maker maker) {
+        return problems.stream().collect(Collectors.toMap(Problem::field, p -> problem(List.of(p), maker), (one, other) -> one + " " + other));
     }
 
     public String problem(List<Problem> problems, Maker maker) {

@@ -168,6 +168,10 @@ class BenchController {
             if (clear && batch.log().first(Entry.PortionFed.class).isEmpty() && batch.log().first(Entry.LyeClear.class).isEmpty()) {
                 return Optional.of(new Question(BenchStep.LYE, "No portion of lye is logged. Is all of it in and dissolved?"));
             }
+            if (entry instanceof Entry.PotWeighed && reading.at().isEmpty() && batch.facts(clock.instant()).firstTakenOut().isPresent()) {
+                return Optional.of(new Question(BenchStep.POUR, "Something was taken out of the pot already. What the full pot weighed tells slips apart only if it is"
+                        + " logged for before that, as in \u201cpot 4.12 kg at 14:20\u201d. Keep this weight anyway?"));
+            }
             if (entry instanceof Entry.LyeIntoFats && BenchStep.isSecondFeedOpen(batch)) {
                 return Optional.of(new Question(BenchStep.LYE, "What joins the cooled lye is not all in. Pour without it?"));
             }

@@ -11,7 +11,6 @@ import io.causticon.core.observation.Life;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Weighable;
-import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
@@ -25,10 +24,8 @@ import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -46,7 +43,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 class CasebookController {
 
     private static final int ROWS = 60;
-    private static final int LONGEST_FIND = 200;
 
     private final BatchService batches;
     private final Summaries summaries;
@@ -104,7 +100,7 @@ class CasebookController {
 
     @GetMapping("/{id}")
     String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find) {
-        model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), bounded(find)));
+        model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), TypedWords.bounded(find)));
         return show(new BatchId(id), model, maker, "", "");
     }
 
@@ -112,12 +108,8 @@ class CasebookController {
     @GetMapping("/{id}/guesses")
     String guesses(@PathVariable UUID id, Model model, @RequestParam(defaultValue = "") String find) {
         model.addAttribute("id", id.toString());
-        model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), bounded(find)));
+        model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), TypedWords.bounded(find)));
         return "casebook/guesses";
-    }
-
-    private static String bounded(String find) {
-        return find.length() > LONGEST_FIND ? find.substring(0, LONGEST_FIND) : find;
     }
 
     /** Words that are none of the findings are kept as such, unless they speak of a hazard. */
@@ -130,7 +122,7 @@ class CasebookController {
             logbook.log(new BatchId(id), new Entry.Noted(words.strip()), "", maker, key);
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
-            model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), bounded(words)));
+            model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), TypedWords.bounded(words)));
             return show(new BatchId(id), model, maker, logbook.problem(e.problems(), maker), "");
         }
     }
@@ -142,18 +134,17 @@ class CasebookController {
     String finding(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Sighting seen, @RequestParam String key) {
         BatchId batch = new BatchId(id);
         try {
-            Finding finding = Findings.find(typed(seen.finding()))
-                    .orElseThrow(() -> ProblemsException.of("finding", ProblemKey.NOT_A_CHOICE, typed(seen.finding())));
+            Finding finding = TypedWords.finding(seen.finding());
             if (seen.presence() == null) {
                 throw ProblemsException.of("finding", ProblemKey.MISSING);
             }
-            Bars on = QuickLine.bars("bars", typed(seen.bars()));
-            logbook.log(batch, new Entry.Observed(finding.id(), seen.presence(), on), typed(seen.at()), maker, key);
+            Bars on = QuickLine.bars("bars", TypedWords.of(seen.bars()));
+            logbook.log(batch, new Entry.Observed(finding.id(), seen.presence(), on), TypedWords.of(seen.at()), maker, key);
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("seen", seen);
-            model.addAttribute("guesses", pages.guesses(batches.get(batch), bounded(typed(seen.find()))));
-            model.addAttribute("seenProblems", byField(e, maker));
+            model.addAttribute("guesses", pages.guesses(batches.get(batch), TypedWords.bounded(seen.find())));
+            model.addAttribute("seenProblems", logbook.byField(e.problems(), maker));
             return show(batch, model, maker, "", "");
         }
     }
@@ -164,11 +155,11 @@ class CasebookController {
     @PostMapping("/{id}/measured")
     String measured(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Reading read, @RequestParam String key) {
         try {
-            if (typed(read.number()).isBlank()) {
+            if (TypedWords.of(read.number()).isBlank()) {
                 throw ProblemsException.of("number", ProblemKey.MISSING);
             }
-            double number = NumberNotation.read("number", typed(read.number()).replaceAll("\\s*%$", ""));
-            Bars on = QuickLine.bars("bars", typed(read.bars()));
+            double number = NumberNotation.read("number", TypedWords.of(read.number()).replaceAll("\\s*%$", ""));
+            Bars on = QuickLine.bars("bars", TypedWords.of(read.bars()));
             Entry entry = Findings.FREE_ALKALI.id().equals(read.finding())
                     ? new Entry.Titrated(number, on)
                     : new Entry.PhRead(number, PhMethod.METER, on);
@@ -176,17 +167,9 @@ class CasebookController {
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("read", read);
-            model.addAttribute("readProblems", byField(e, maker));
+            model.addAttribute("readProblems", logbook.byField(e.problems(), maker));
             return show(new BatchId(id), model, maker, "", "");
         }
-    }
-
-    private static String typed(@Nullable String field) {
-        return field == null ? "" : field;
-    }
-
-    private Map<String, String> byField(ProblemsException e, Maker maker) {
-        return e.problems().stream().collect(Collectors.toMap(Problem::field, p -> logbook.problem(List.of(p), maker), (one, other) -> one + " " + other));
     }
 
     /** What a rebatch was made with, as it is typed. */
@@ -204,7 +187,7 @@ class CasebookController {
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("rebatched", form);
-            model.addAttribute("rebatchProblems", byField(e, maker));
+            model.addAttribute("rebatchProblems", logbook.byField(e.problems(), maker));
             return show(new BatchId(id), model, maker, "", "");
         }
     }

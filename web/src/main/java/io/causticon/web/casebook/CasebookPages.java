@@ -59,7 +59,7 @@ class CasebookPages {
     }
 
     CasebookPage page(Batch batch, Formats formats) {
-        Diagnostician.Closely examined = casebook.examineClosely(batch);
+        Diagnostician.WithHinges examined = casebook.examineWithHinges(batch);
         Diagnosis diagnosis = examined.diagnosis();
         ConditionReport leader = leader(diagnosis);
         ReleaseGate gate = casebook.gate(batch, diagnosis);

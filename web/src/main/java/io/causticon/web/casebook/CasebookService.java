@@ -42,7 +42,7 @@ public class CasebookService implements Judge {
 
     /** What the batch has, by everything known now. */
     public Diagnosis examine(Batch batch) {
-        return examine(batch, experience.now().diagnostician());
+        return examine(batch, experience.of(batch.id(), experience.now()));
     }
 
     private Diagnosis examine(Batch batch, Diagnostician diagnostician) {
@@ -50,8 +50,8 @@ public class CasebookService implements Judge {
     }
 
     /** The same with what the verdict hangs on. */
-    Diagnostician.Closely examineClosely(Batch batch) {
-        return experience.now().diagnostician().examineClosely(batch.facts(clock.instant()), shelf.knownVessels());
+    Diagnostician.WithHinges examineWithHinges(Batch batch) {
+        return experience.of(batch.id(), experience.now()).examineWithHinges(batch.facts(clock.instant()), shelf.knownVessels());
     }
 
     /** The likeliest hazard of a report. */
@@ -69,7 +69,7 @@ public class CasebookService implements Judge {
             return Judgement.UNKNOWN;
         }
         // What cannot be worked out must not keep a line from being logged; it cannot be released either.
-        return Guard.of(batch.code(), () -> examine(batch, experience.asLastAsked().diagnostician())).map(CasebookService::judgement).orElse(Judgement.UNKNOWN);
+        return Guard.of(batch.code(), () -> examine(batch, experience.of(batch.id(), experience.asLastRead()))).map(CasebookService::judgement).orElse(Judgement.UNKNOWN);
     }
 
     private static Judgement judgement(Diagnosis diagnosis) {

@@ -54,7 +54,7 @@ class PastCases {
 
     PastCases(WorkshopExperience experience, BatchService batches, Clock clock) {
         // How alike two batches are does not move with what was learned since.
-        this.diagnostician = experience.asLastAsked().diagnostician();
+        this.diagnostician = experience.asLastRead().diagnostician();
         this.clock = clock;
         this.concluded = new FromEachBatch<>("reads-cases", batches, this::read);
     }

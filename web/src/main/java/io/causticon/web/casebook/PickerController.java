@@ -38,7 +38,6 @@ import org.springframework.web.multipart.MultipartFile;
 class PickerController {
 
     private static final String ANSWER = "also-";
-    private static final int LONGEST_FIND = 200;
 
     private final BatchService batches;
     private final PickerPages pages;
@@ -57,13 +56,12 @@ class PickerController {
             @Nullable String where, @Nullable String find, @Nullable String finding, @Nullable Presence presence, @Nullable String at, @Nullable String bars) {
 
         String words() {
-            return Findings.find(typed(finding)).map(Finding::words).orElse("");
+            return Findings.find(TypedWords.of(finding)).map(Finding::words).orElse("");
         }
 
         PickerPages.Touched touched(Map<String, String> answers) {
-            String words = typed(find);
             return new PickerPages.Touched(
-                    typed(where), words.length() > LONGEST_FIND ? words.substring(0, LONGEST_FIND) : words, typed(finding), presence == null ? Presence.SEEN : presence, answers);
+                    TypedWords.of(where), TypedWords.bounded(find), TypedWords.of(finding), presence == null ? Presence.SEEN : presence, answers);
         }
     }
 
@@ -86,27 +84,25 @@ class PickerController {
         try {
             List<Entry> entries = entries(look, answers(all));
             // Before the picture is kept: one of a look that is not logged would lie there for nobody.
-            logbook.moment(batches.get(batch), typed(look.at()), maker);
+            logbook.moment(batches.get(batch), TypedWords.of(look.at()), maker);
             if (photo != null && !photo.isEmpty()) {
-                String name = typed(photo.getOriginalFilename());
+                String name = TypedWords.of(photo.getOriginalFilename());
                 entries.add(new Entry.PhotoTaken(photos.keep(batch, name, photo.getBytes()), look.words()));
             }
-            logbook.log(batch, entries, typed(look.at()), Duration.ZERO, maker, key);
+            logbook.log(batch, entries, TypedWords.of(look.at()), Duration.ZERO, maker, key);
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
-            Map<String, String> problems = new HashMap<>();
-            e.problems().forEach(p -> problems.merge(p.field(), logbook.problem(List.of(p), maker), (a, b) -> a + " " + b));
-            model.addAttribute("problems", problems);
+            model.addAttribute("problems", logbook.byField(e.problems(), maker));
             return show(batch, model, look, all);
         }
     }
 
     private static List<Entry> entries(Look look, Map<String, String> answers) {
-        Finding finding = Findings.find(typed(look.finding())).orElseThrow(() -> ProblemsException.of("finding", ProblemKey.NOT_A_CHOICE, typed(look.finding())));
+        Finding finding = TypedWords.finding(look.finding());
         if (look.presence() == null) {
             throw ProblemsException.of("finding", ProblemKey.MISSING);
         }
-        Bars on = QuickLine.bars("bars", typed(look.bars()));
+        Bars on = QuickLine.bars("bars", TypedWords.of(look.bars()));
         List<Entry> entries = new ArrayList<>();
         entries.add(new Entry.Observed(finding.id(), look.presence(), on));
         if (look.presence() == Presence.SEEN) {
@@ -142,9 +138,5 @@ class PickerController {
         model.addAttribute("page", pages.page(batches.get(batch), look.touched(answers(all))));
         model.addAttribute("look", look);
         return "casebook/picker";
-    }
-
-    private static String typed(@Nullable String field) {
-        return field == null ? "" : field;
     }
 }

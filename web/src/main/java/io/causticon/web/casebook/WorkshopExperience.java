@@ -87,8 +87,18 @@ class WorkshopExperience {
         return after;
     }
 
+    /** Who judges one batch: what was concluded of it itself is no evidence of it. */
+    Diagnostician of(BatchId batch, Experience by) {
+        if (!by.cases().containsKey(batch)) {
+            return by.diagnostician();
+        }
+        Map<BatchId, Taught> others = new HashMap<>(by.read());
+        others.remove(batch);
+        return Experience.of(others, anywhere).diagnostician();
+    }
+
     /** As it was last asked for: nothing is read for it, which a line that is being written has to wait for. */
-    Experience asLastAsked() {
+    Experience asLastRead() {
         return latest;
     }
 

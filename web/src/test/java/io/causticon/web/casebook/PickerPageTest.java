@@ -75,6 +75,7 @@ class PickerPageTest {
         // What no button sends is no answer.
         assertThat(client.post(path, Map.of("finding", "thin-bloom", "presence", "SEEN", "also-crust-wipes", "PERHAPS", "key", "picker-2")).statusCode()).isEqualTo(200);
         assertThat(client.post(path, Map.of("finding", "moonbeam", "presence", "SEEN", "key", "picker-3")).statusCode()).isEqualTo(200);
+        assertThat(client.post(path, Map.of("presence", "SEEN", "key", "picker-5")).body()).doesNotContain("is not one of the choices");
         assertThat(observed()).hasSize(before);
         client.signIn("guest");
         assertThat(client.post(path, Map.of("finding", "thin-bloom", "presence", "SEEN", "key", "picker-4")).statusCode()).isEqualTo(403);
@@ -86,7 +87,11 @@ class PickerPageTest {
         browser.pressAt("[aria-label='top, open to air']").waitForText("Look: top, open to air");
         browser.press("thin pale bloom").waitFor(".looking-say form");
         browser.pressAt("label:has([name=also-crust-wipes][value=SEEN])").pressAt("label:has([name=also-crust-grows][value=LOOKED_AND_ABSENT])");
-        browser.type("bars", "2, 3").press("Log it").waitForText("What it is");
+        browser.type("bars", "2, 3");
+        // A detour over another drawing, with none touched in between, loses nothing of it.
+        browser.press("everything").waitForText("Nothing touched yet");
+        browser.press("thin pale bloom").waitFor(".looking-say form");
+        browser.press("Log it").waitForText("What it is");
         Bars on = Bars.numbered(2, 3);
         assertThat(observed()).contains(
                 new Entry.Observed("thin-bloom", Presence.SEEN, on),

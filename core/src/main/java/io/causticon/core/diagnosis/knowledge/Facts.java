@@ -6,6 +6,7 @@ import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.FattyAcid.Family;
@@ -25,7 +26,7 @@ final class Facts {
     private static final double MUCH_SUPERFAT = .10;
 
     /** A scale's step past the most that is safe is no overdose (a judgement). */
-    private static final double WEIGHED_OVER = .05;
+    private static final Share WEIGHED_OVER = Share.percent(5);
 
     /** Seconds (a judgement): two to three times what most batters take. */
     private static final int MUCH_BLENDING = 180;
@@ -48,13 +49,12 @@ final class Facts {
 
     /** More of something than its table takes for safe, of these kinds. */
     static Optional<Phrase> overdosed(BatchFacts facts, String... kinds) {
-        double fats = facts.asWeighed().weights().fatMass().grams();
+        Mass fats = facts.asWeighed().weights().fatMass();
         return facts.asWeighed().weights().additives().stream()
-                .filter(a -> a.additive().cap() != null && List.of(kinds).contains(a.additive().kind()))
-                .filter(a -> fats > 0 && a.dosePerKilogram(facts.asWeighed().weights().fatMass()) > a.additive().cap() * (1 + WEIGHED_OVER))
+                .filter(a -> List.of(kinds).contains(a.additive().kind()) && a.isBeyondCap(fats, WEIGHED_OVER))
                 .findFirst()
                 .map(a -> Phrase.of(
-                        "{} at {} of fats, harm is known from {}", a.additive().name(), Share.fraction(a.mass().grams() / fats), Share.fraction(a.additive().cap() / 1000)));
+                        "{} at {} of fats, harm is known from {}", a.additive().name(), Share.fraction(a.mass().dividedBy(fats)), Share.fraction(a.additive().cap() / 1000)));
     }
 
     /** So much blending draws air and drives a batter. */
