@@ -39,6 +39,16 @@ export function liveForm(form) {
     });
   }
 
+  // The same liquid said in another way is another number: 33 % is 2.03 to 1.
+  form.addEventListener('change', (event) => {
+    const number = form.querySelector('[name=liquidValue]');
+    const same = event.target.name === 'liquidWay' && form.querySelector(`[data-way="${event.target.value}"]`)?.dataset.number;
+    if (number && same) {
+      number.value = same;
+      number.dispatchEvent(new Event('input', { bubbles: true }));
+    }
+  });
+
   form.addEventListener('input', () => {
     clearTimeout(timer);
     timer = setTimeout(reckon, PAUSE);

@@ -114,7 +114,7 @@ public record AlkaliBalance(
 
     /** Mass of all liquid that meets the target, from a balance that is linear in it. */
     private static Mass liquidMass(Formula formula) {
-        double waterShare = perGram(formula, p -> p.water().grams());
+        double waterShare = perGramOfLiquid(formula, p -> p.water().grams());
         if (formula.liquidTarget().way() == LiquidTarget.Way.WATER_OF_FATS) {
             return Mass.grams(formula.liquidTarget().value() * formula.fatMass().grams() / waterShare);
         }
@@ -122,8 +122,8 @@ public record AlkaliBalance(
         double gramsPerMole = formula.alkali().gramsPerMole();
         double lyeWithoutLiquid = (moles(formula.fats()) * keep + formula.additiveAcidMoles()) * gramsPerMole;
         double lyePerGramOfLiquid = gramsPerMole
-                * (perGram(formula, LiquidPortion::acidMoles)
-                        + keep * perGram(formula, p -> liquidFatMoles(List.of(p))));
+                * (perGramOfLiquid(formula, LiquidPortion::acidMoles)
+                        + keep * perGramOfLiquid(formula, p -> liquidFatMoles(List.of(p))));
         double ratio = formula.liquidTarget().waterPerLye();
         double netWater = waterShare - ratio * lyePerGramOfLiquid;
         if (netWater <= 0) {
@@ -132,11 +132,21 @@ public record AlkaliBalance(
         return Mass.grams(ratio * lyeWithoutLiquid / netWater);
     }
 
-    private static double perGram(Formula formula, ToDoubleFunction<LiquidPortion> of) {
+    static double perGramOfLiquid(Formula formula, ToDoubleFunction<LiquidPortion> of) {
         return formula.liquidParts().stream()
                 .map(part -> part.portion(Mass.grams(1)))
                 .mapToDouble(of)
                 .sum();
+    }
+
+    /** Moles of alkali that fats take up, those of so much liquid with them. */
+    static double fatMoles(Formula formula, double liquidGrams) {
+        return moles(formula.fats()) + liquidGrams * perGramOfLiquid(formula, p -> liquidFatMoles(List.of(p)));
+    }
+
+    /** Moles of alkali that acids take up, those of so much liquid with them. */
+    static double acidMoles(Formula formula, double liquidGrams) {
+        return formula.additiveAcidMoles() + liquidGrams * perGramOfLiquid(formula, LiquidPortion::acidMoles);
     }
 
     private static double moles(List<FatPortion> fats) {

@@ -3,6 +3,7 @@ package io.causticon.core.formula;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import java.util.List;
+import java.util.Map;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -17,6 +18,7 @@ import java.util.stream.Stream;
  * @param liquidTarget how much liquid
  * @param liquidParts what the liquid is; the shares make a whole
  * @param additives what else goes in
+ * @param fixed what was given as a mass: superfat and target are what follows from it
  */
 public record Formula(
         List<FatPortion> fats,
@@ -24,7 +26,19 @@ public record Formula(
         Share superfat,
         LiquidTarget liquidTarget,
         List<LiquidPart> liquidParts,
-        List<AdditivePortion> additives) {
+        List<AdditivePortion> additives,
+        FixedAmounts fixed) {
+
+    /** One in which no mass but those of the fats is given: lye and liquid follow. */
+    public Formula(
+            List<FatPortion> fats,
+            AlkaliChoice alkali,
+            Share superfat,
+            LiquidTarget liquidTarget,
+            List<LiquidPart> liquidParts,
+            List<AdditivePortion> additives) {
+        this(fats, alkali, superfat, liquidTarget, liquidParts, additives, FixedAmounts.NONE);
+    }
 
     public Formula {
         fats = List.copyOf(fats);
@@ -46,23 +60,38 @@ public record Formula(
                 superfat,
                 liquidTarget,
                 liquidParts,
-                additives.stream().map(a -> a.scaledBy(factor)).toList());
+                additives.stream().map(a -> a.scaledBy(factor)).toList(),
+                fixed.scaledBy(factor));
     }
 
+    /** The same with lye or liquid as a mass. */
+    public Formula fixing(FixedAmounts amounts) {
+        return amounts.follow(new Formula(fats, alkali, superfat, liquidTarget, liquidParts, additives, amounts));
+    }
+
+    /** Other fats keep the superfat: a lye that was given as a mass was for those before. */
     public Formula withFats(List<FatPortion> others) {
-        return new Formula(others, alkali, superfat, liquidTarget, liquidParts, additives).redosed();
+        return new Formula(others, alkali, superfat, liquidTarget, liquidParts, additives).redosed().fixing(fixed.withoutLye());
     }
 
+    /** A superfat that is chosen leads from now on, and the lye follows. */
     public Formula withSuperfat(Share other) {
-        return new Formula(fats, alkali, other, liquidTarget, liquidParts, additives);
+        return new Formula(fats, alkali, other, liquidTarget, liquidParts, additives).fixing(fixed.withoutLye());
     }
 
+    private static Map<String, Share> amounts(List<LiquidPart> parts) {
+        return parts.stream().collect(Collectors.toMap(p -> p.liquid().id(), LiquidPart::share, (a, b) -> Share.fraction(a.fraction() + b.fraction())));
+    }
+
+    /** Another target or other liquids lead from now on; the same ones, frozen or joining later, leave what was given as a mass. */
     public Formula withLiquid(LiquidTarget target, List<LiquidPart> parts) {
-        return new Formula(fats, alkali, superfat, target, parts, additives);
+        boolean same = target.equals(liquidTarget) && amounts(parts).equals(amounts(liquidParts));
+        return new Formula(fats, alkali, superfat, target, parts, additives).fixing(same ? fixed : FixedAmounts.NONE);
     }
 
     public Formula withAdditives(List<AdditivePortion> others) {
-        return new Formula(fats, alkali, superfat, liquidTarget, liquidParts, others);
+        Formula other = new Formula(fats, alkali, superfat, liquidTarget, liquidParts, others);
+        return other.fixing(other.additiveAcidMoles() == additiveAcidMoles() ? fixed : fixed.withoutLye());
     }
 
     /** Doses that go by the fats, worked out again for the fats as they are now. */

@@ -18,6 +18,7 @@ public final class FormulaCheck {
     public static final Share LEAST_SUPERFAT = Share.percent(-5);
     public static final Share MOST_SUPERFAT = Share.percent(40);
     public static final Share LEAST_PURITY = Share.percent(50);
+    private static final Share USUAL_SUPERFAT = Share.percent(5);
     private static final double SUM_TOLERANCE = 0.0005;
 
     private FormulaCheck() {}
@@ -25,7 +26,9 @@ public final class FormulaCheck {
     public static Problems of(Formula formula) {
         Problems problems = new Problems();
         checkFats(formula, problems);
-        checkRange("superfat", formula.superfat(), LEAST_SUPERFAT, MOST_SUPERFAT, problems);
+        if (formula.fixed().lye() == null) {
+            checkRange("superfat", formula.superfat(), LEAST_SUPERFAT, MOST_SUPERFAT, problems);
+        }
         checkRange("purity", formula.alkali().naohPurity(), LEAST_PURITY, Share.WHOLE, problems);
         checkRange("kohPurity", formula.alkali().kohPurity(), LEAST_PURITY, Share.WHOLE, problems);
         checkLiquidParts(formula, problems);
@@ -53,6 +56,18 @@ public final class FormulaCheck {
         }
     }
 
+    /** What follows from a mass of lye; the parts of the liquid are a whole by now. */
+    private static void checkGivenLye(Formula formula, Problems problems) {
+        Mass lye = formula.fixed().lye();
+        boolean low = formula.superfat().compareTo(LEAST_SUPERFAT) < 0;
+        boolean high = formula.superfat().compareTo(MOST_SUPERFAT) > 0;
+        if (lye == null || !(low || high)) {
+            return;
+        }
+        Mass usual = AlkaliBalance.of(formula.withSuperfat(USUAL_SUPERFAT)).lye();
+        problems.add("lyeMass", low ? ProblemKey.LYE_TOO_MUCH : ProblemKey.LYE_TOO_LITTLE, lye, formula.superfat(), usual);
+    }
+
     private static void checkRange(String field, Share value, Share least, Share most, Problems problems) {
         if (value.compareTo(least) < 0) {
             problems.add(field, ProblemKey.TOO_LOW, field, value, least);
@@ -73,6 +88,7 @@ public final class FormulaCheck {
 
     private static void checkBalance(Formula formula, Problems problems) {
         try {
+            checkGivenLye(formula, problems);
             AlkaliBalance balance = AlkaliBalance.of(formula);
             if (!balance.firstWater().isPositive()) {
                 problems.add("liquidParts", ProblemKey.NOTHING_DISSOLVES_LYE);

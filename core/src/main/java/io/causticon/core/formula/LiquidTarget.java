@@ -1,5 +1,7 @@
 package io.causticon.core.formula;
 
+import io.causticon.core.quantity.Mass;
+
 /**
  * How much liquid, said in one of the three ways that makers use. They are one thing: {@code r = (1 - c) / c} and
  * {@code p = water / fats}. "Water" is the water inside the liquids; "lye" is the alkali as weighed.
@@ -29,6 +31,20 @@ public record LiquidTarget(Way way, double value) {
 
     public static LiquidTarget ofFats(double fraction) {
         return new LiquidTarget(Way.WATER_OF_FATS, fraction);
+    }
+
+    /**
+     * What these masses are, said in one way.
+     *
+     * @param waterGrams in the liquids, g
+     * @param lyeGrams as weighed, g
+     */
+    static LiquidTarget saying(Way way, double waterGrams, double lyeGrams, Mass fats) {
+        return switch (way) {
+            case LYE_CONCENTRATION -> concentration(lyeGrams / (lyeGrams + waterGrams));
+            case WATER_TO_LYE -> ratio(waterGrams / lyeGrams);
+            case WATER_OF_FATS -> ofFats(waterGrams / fats.grams());
+        };
     }
 
     /** Water per lye; only for the first two ways. */

@@ -52,6 +52,14 @@ public enum ProblemKey {
     NOTHING_WANTED,
     /** No proposal meets the limits. Values: none. */
     LIMITS_EXCLUDE_ALL,
+    /** A mass of lye that leaves far less than no superfat. Values: the lye, the superfat, the lye that leaves a usual one. */
+    LYE_TOO_MUCH,
+    /** A mass of lye that leaves far more fat than a soap has. Values: the lye, the superfat, the lye that leaves a usual one. */
+    LYE_TOO_LITTLE,
+    /** Parts of one whole said in two ways. Values: none. */
+    BY_MASS_OR_BY_PARTS,
+    /** A fixed mass where the mould decides on the size. Values: none. */
+    MASS_AGAINST_THE_MOULD,
     /** The liquid takes up alkali faster than it brings water. Values: none. */
     LIQUID_WITHOUT_WATER,
     /** After now. Values: the moment. */

@@ -9,6 +9,7 @@ import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.FixedAmounts;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
@@ -101,6 +102,8 @@ public class PlanCodec {
             @Nullable Vessel lyeVessel,
             @Nullable Vessel fatsVessel,
             @Nullable Double freezer,
+            @Nullable Double lyeGrams,
+            @Nullable Double liquidGrams,
             String note) {}
 
     private static final int REMEMBERED = 500;
@@ -140,6 +143,8 @@ public class PlanCodec {
                 plan.lyeVessel(),
                 plan.fatsVessel(),
                 plan.freezer().celsius(),
+                grams(f.fixed().lye()),
+                grams(f.fixed().liquid()),
                 plan.note()));
     }
 
@@ -154,6 +159,14 @@ public class PlanCodec {
             PlanCheck.of(plan).throwIfAny();
             return plan;
         });
+    }
+
+    private static @Nullable Double grams(@Nullable Mass mass) {
+        return mass == null ? null : mass.grams();
+    }
+
+    private static @Nullable Mass mass(@Nullable Double grams) {
+        return grams == null ? null : Mass.grams(grams);
     }
 
     private static FatKept keep(FatPortion p) {
@@ -233,7 +246,9 @@ public class PlanCodec {
                                 p.frozen(),
                                 p.joins() == null ? AdditionStage.LYE : p.joins()))
                         .toList(),
-                k.additives().stream().map(PlanCodec::additive).toList());
+                k.additives().stream().map(PlanCodec::additive).toList(),
+                // Kept beside what followed from them, which is not worked out anew: a batch stays what it was made from.
+                new FixedAmounts(mass(k.lyeGrams()), mass(k.liquidGrams())));
         return new BatchPlan(
                 k.name(),
                 formula,

@@ -51,7 +51,7 @@ class PlanController {
 
     private static final String UNNAMED = "Unnamed";
     private static final List<String> SMALL_FIELDS = List.of(
-            "superfat", "purity", "naohShare", "kohPurity", "mixAt", "freezer", "fatStep", "lyeStep", "mould", "process", "gel");
+            "superfat", "lyeMass", "purity", "naohShare", "kohPurity", "mixAt", "freezer", "fatStep", "lyeStep", "mould", "process", "gel");
     private static final List<String> MOULD_FIELDS = List.of("fillHeight", "overage", "thickness", "spare");
 
     private static final List<String> FIT_FIELDS = List.of("fit", "mostCost", "mostChange");

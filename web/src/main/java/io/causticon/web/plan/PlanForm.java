@@ -81,7 +81,7 @@ record PlanForm(
     static final int MOST_ROWS = 60;
 
     private static final Set<String> ONCE = Set.of(
-            "name", "note", "process", "freezer", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay",
+            "name", "note", "lyeMass", "process", "freezer", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay",
             "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel", "pot",
             "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
@@ -136,6 +136,7 @@ record PlanForm(
         one.put("mixAt", formats.temperatureNumber(plan.mixAt()).replace('\u2212', '-').replaceAll("\\.0$", ""));
         one.put("freezer", formats.temperatureNumber(plan.freezer()).replace('\u2212', '-').replaceAll("\\.0$", ""));
         one.put("superfat", percent(f.superfat().fraction()));
+        one.put("lyeMass", f.fixed().lye() == null ? "" : MassNotation.write(f.fixed().lye(), formats.units()));
         one.put("naohShare", percent(f.alkali().naohShare().fraction()));
         one.put("purity", percent(f.alkali().naohPurity().fraction()));
         one.put("kohPurity", percent(f.alkali().kohPurity().fraction()));
@@ -171,7 +172,9 @@ record PlanForm(
                 f.liquidParts().stream()
                         .map(p -> new LiquidRow(
                                 p.liquid().id(),
-                                percent(p.share().fraction()),
+                                f.fixed().liquid() == null
+                                        ? percent(p.share().fraction())
+                                        : MassNotation.write(p.share().of(f.fixed().liquid()), formats.units()) + " " + formats.massUnit(),
                                 p.frozen() ? "frozen" : "liquid",
                                 p.joins().name()))
                         .toList(),

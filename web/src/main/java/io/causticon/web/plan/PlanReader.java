@@ -6,6 +6,7 @@ import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Dose;
 import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.FixedAmounts;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.FormulaCheck;
 import io.causticon.core.formula.GelGoal;
@@ -37,12 +38,14 @@ import io.causticon.web.shelf.Pantry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the composer's form into a plan, or tells everything that keeps it from being one. */
 final class PlanReader {
 
     private static final int LONGEST_NAME = 80;
+    private static final double MOST_PARTS = 10_000;
     private static final double SUM_TOLERANCE = 0.001;
 
     private final PlanForm form;
@@ -51,6 +54,9 @@ final class PlanReader {
     private final @Nullable BatchPlan before;
     private final Problems problems = new Problems();
     private final FieldReader fields;
+
+    /** All liquid, where its parts are masses; null where they are parts. */
+    private @Nullable Mass liquidsTogether;
 
     /**
      * @param before the version that the form was opened from, for substances that were put away since; null for a new recipe
@@ -80,6 +86,11 @@ final class PlanReader {
         Pouring pouring = new PouringReader(form, fields, pantry, before).read(mould);
         List<FatPortion> fats = fats();
         List<LiquidPart> liquids = liquids();
+        FixedAmounts fixed = new FixedAmounts(
+                form.has("lyeMass") ? fields.mass("lyeMass", form.get("lyeMass"), FormulaCheck.MOST_OF_ONE_FAT) : null, liquidsTogether);
+        if (!fixed.equals(FixedAmounts.NONE) && pouring.sizedBy() == SizedBy.MOULD) {
+            problems.add(fixed.lye() == null ? "liquidParts" : "lyeMass", ProblemKey.MASS_AGAINST_THE_MOULD);
+        }
         List<Dosed> additives = additives();
         AlkaliChoice alkali = new AlkaliChoice(
                 fields.percent("naohShare", form.get("naohShare"), Share.WHOLE),
@@ -87,8 +98,8 @@ final class PlanReader {
                 fields.percent("kohPurity", form.get("kohPurity"), AlkaliChoice.USUAL_KOH_PURITY),
                 form.has("kohCertified"));
         fields.checkShare("naohShare", alkali.naohShare());
-        Share superfat = fields.percent("superfat", form.get("superfat"), Share.NONE);
-        LiquidTarget target = target();
+        Share superfat = fixed.lye() == null ? fields.percent("superfat", form.get("superfat"), Share.NONE) : Share.NONE;
+        LiquidTarget target = fixed.liquid() == null ? target() : new LiquidTarget(way(), 1);
         Temperature mixAt = fields.take(
                 () -> TemperatureNotation.readAt(MeasurementPoint.BATTER, "mixAt", form.get("mixAt"), units), Temperature.celsius(40));
         Scales scales = new Scales(step("fatStep"), step("lyeStep"));
@@ -98,7 +109,7 @@ final class PlanReader {
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
         }
-        Formula formula = sized(fats, new Formula(fats, alkali, superfat, target, liquids, List.of()), additives, mould, pouring);
+        Formula formula = sized(fats, new Formula(fats, alkali, superfat, target, liquids, List.of()), additives, mould, pouring).fixing(fixed);
         problems.addAll(FormulaCheck.of(formula).all());
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
@@ -236,23 +247,58 @@ final class PlanReader {
 
     private List<LiquidPart> liquids() {
         List<LiquidPart> parts = new ArrayList<>();
+        List<Double> amounts = new ArrayList<>();
+        List<String> typed = form.liquids().stream().filter(r -> !r.id().isBlank()).map(r -> r.amount().trim()).toList();
+        boolean byMass = typed.stream().anyMatch(PlanReader::saysAUnit);
+        boolean one = typed.size() == 1;
+        if (byMass && !typed.stream().allMatch(PlanReader::saysAUnit)) {
+            problems.add("liquidParts", ProblemKey.BY_MASS_OR_BY_PARTS);
+            return parts;
+        }
         for (int i = 0; i < form.liquids().size(); i++) {
             PlanForm.LiquidRow row = form.liquids().get(i);
             String field = "liquid" + i;
             if (!row.id().isBlank()) {
                 pantry.catalogue().findLiquid(row.id()).ifPresentOrElse(
                         liquid -> {
-                            Share share = fields.percent(field, row.amount(), Share.NONE);
-                            fields.checkShare(field, share);
+                            double amount = byMass
+                                    ? fields.mass(field, row.amount(), FormulaCheck.MOST_OF_ONE_FAT).grams()
+                                    : part(field, row.amount(), one);
                             AdditionStage joins = fields.choice(field, row.joins(), AdditionStage.class, AdditionStage.LYE);
-                            parts.add(new LiquidPart(liquid, share, "frozen".equals(row.state()), joins));
+                            amounts.add(amount);
+                            parts.add(new LiquidPart(liquid, Share.NONE, "frozen".equals(row.state()), joins));
                         },
                         () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
             } else if (!row.amount().isBlank()) {
                 problems.add(field, ProblemKey.MISSING);
             }
         }
-        return parts;
+        double sum = amounts.stream().mapToDouble(Double::doubleValue).sum();
+        if (byMass && sum > 0) {
+            liquidsTogether = Mass.grams(sum);
+        }
+        return sum <= 0 ? parts : IntStream.range(0, parts.size())
+                .mapToObj(i -> new LiquidPart(
+                        parts.get(i).liquid(), Share.fraction(amounts.get(i) / sum), parts.get(i).frozen(), parts.get(i).joins()))
+                .toList();
+    }
+
+    private static boolean saysAUnit(String amount) {
+        return amount.chars().anyMatch(Character::isLetter);
+    }
+
+    /** A part of the whole, whatever the parts make together; of a liquid that is the only one, all. */
+    private double part(String field, String typed, boolean only) {
+        if (only && typed.isBlank()) {
+            return 1;
+        }
+        double part = fields.number(field, typed.replaceAll("\\s*%$", ""), 0);
+        if (part < 0) {
+            problems.add(field, ProblemKey.TOO_LOW, "A part", part, 0.0);
+        } else if (part > MOST_PARTS) {
+            problems.add(field, ProblemKey.TOO_HIGH, "A part", part, MOST_PARTS);
+        }
+        return part;
     }
 
     private List<Dosed> additives() {
@@ -302,9 +348,12 @@ final class PlanReader {
         return step;
     }
 
+    private LiquidTarget.Way way() {
+        return fields.choice("liquidWay", form.get("liquidWay"), LiquidTarget.Way.class, LiquidTarget.Way.LYE_CONCENTRATION);
+    }
+
     private LiquidTarget target() {
-        LiquidTarget.Way way = fields.choice(
-                "liquidWay", form.get("liquidWay"), LiquidTarget.Way.class, LiquidTarget.Way.LYE_CONCENTRATION);
+        LiquidTarget.Way way = way();
         double typed = fields.number("liquid", form.get("liquidValue").replace("%", ""), 33.0);
         double value = way == LiquidTarget.Way.WATER_TO_LYE ? typed : typed / 100;
         if (value <= 0) {

@@ -20,6 +20,7 @@ import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.mould.Cutting;
 import io.causticon.core.mould.Mould;
+import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.pots.LyePeak;
 import io.causticon.core.preflight.PlanRisk;
 import io.causticon.core.preflight.PreFlight;
@@ -112,6 +113,8 @@ final class Reckoner {
                 portions.bar(),
                 portions.words(),
                 portions.sum(),
+                formula.fixed().lye() == null ? "" : "follows, " + formats.percent(formula.superfat(), 1),
+                formula.fixed().liquid() == null ? "" : "follows from the masses",
                 allergens(),
                 cost(),
                 PreFlight.of(plan, peak, loaf, workshop).stream().map(this::words).toList());
@@ -169,22 +172,26 @@ final class Reckoner {
     }
 
     private List<Reckoning.Figure> figures() {
-        Way typed = formula.liquidTarget().way();
+        // What was given as a mass leads, and all three follow.
+        Way typed = formula.fixed().liquid() == null ? formula.liquidTarget().way() : null;
         return List.of(
                 new Reckoning.Figure(
                         Way.LYE_CONCENTRATION.name(),
                         "lye concentration",
                         formats.percent(balance.concentration(), 1),
+                        NumberNotation.write(balance.concentration().inPercent(), 2),
                         typed == Way.LYE_CONCENTRATION),
                 new Reckoning.Figure(
                         Way.WATER_TO_LYE.name(),
                         "water : lye",
                         Formats.number(balance.waterPerLye(), 2),
+                        NumberNotation.write(balance.waterPerLye(), 3),
                         typed == Way.WATER_TO_LYE),
                 new Reckoning.Figure(
                         Way.WATER_OF_FATS.name(),
                         "water of fats",
                         formats.percent(balance.waterOfFats(), 1),
+                        NumberNotation.write(balance.waterOfFats().inPercent(), 2),
                         typed == Way.WATER_OF_FATS));
     }
 

@@ -29,6 +29,8 @@ import org.jspecify.annotations.Nullable;
  * @param shares portions as one bar, null for drawn layers and undivided batches
  * @param portions what each portion takes
  * @param portionSum the portions together
+ * @param lyeLeads what the superfat is that follows from a mass of lye; empty where the superfat leads
+ * @param liquidLeads that the concentration follows from masses of liquid; empty where it leads
  * @param allergens what labels must name, a line each
  * @param cost what it costs, a line each; empty when no price is known
  * @param bites what will bite
@@ -56,6 +58,8 @@ record Reckoning(
         @Nullable Drawing shares,
         List<PortionWords> portions,
         @Nullable PortionSum portionSum,
+        String lyeLeads,
+        String liquidLeads,
         List<String> allergens,
         List<String> cost,
         List<BiteWords> bites) {
@@ -66,8 +70,13 @@ record Reckoning(
     /** A line of the account. */
     record Step(String words, String number) {}
 
-    /** One of the three figures of the liquid. */
-    record Figure(String way, String name, String value, boolean typed) {}
+    /**
+     * One of the three figures of the liquid.
+     *
+     * @param number as it would be typed
+     * @param typed whether it leads
+     */
+    record Figure(String way, String name, String value, String number, boolean typed) {}
 
     /** One thing that can be said of the bar. */
     record TraitWords(String name, String verdict, String reason, String change) {}

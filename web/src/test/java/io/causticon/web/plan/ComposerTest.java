@@ -20,6 +20,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -59,6 +61,36 @@ class ComposerTest {
         assertThat(client.post("/plan/reckon", form()).body()).contains("131.3").contains("33.0 %").contains("2.03");
     }
 
+    /** 1000 g of olive oil want 135.45 g of pure NaOH: 130 g at 98 % leave 5.9 %; in 300 g of water they are 130 / 430 = 30.2 %. */
+    @Test
+    void massesOfLyeAndLiquidLeadAndTheRestFollows(Client client) {
+        client.signIn("odd");
+        Map<String, String> note = form("name", "From a note", "lyeMass", "130", "liquidAmount", "300 g", "superfat", "", "liquidValue", "");
+        assertThat(client.post("/plan/reckon", note).body()).contains("follows, 5.9 %").contains("follows from the masses").contains("30.2 %").contains("2.31");
+        Document kept = Jsoup.parse(client.get(client.post("/plan/save", note).headers().firstValue("Location").orElseThrow()).body());
+        assertThat(kept.select("[name=lyeMass]").val()).isEqualTo("130");
+        assertThat(kept.select("[name=liquidAmount]").get(0).val()).isEqualTo("300 g");
+        assertThat(kept.select(".lye-head b").text()).isEqualTo("130.0");
+        // Twice the fats at the same size of the note: superfat and all, as typed.
+        assertThat(client.post("/plan/scale", with(note, "scaleTo", "2x")).body()).contains("value=\"260\"").contains("value=\"600 g\"");
+        assertThat(client.post("/plan/save", with(note, "sizedBy", "MOULD", "fatAmount", "100")).body()).contains("Here the mould decides how much fat there is");
+    }
+
+    @Test
+    void partsNeedNotMakeAHundred(Client client) {
+        client.signIn("odd");
+        assertThat(client.post("/plan/reckon", form("liquidAmount", "2")).body()).contains("131.3").contains("2.03");
+        assertThat(client.post("/plan/reckon", form("liquidAmount", "")).body()).contains("131.3").contains("2.03");
+    }
+
+    private static Map<String, String> with(Map<String, String> form, String... changes) {
+        Map<String, String> changed = new LinkedHashMap<>(form);
+        for (int i = 0; i < changes.length; i += 2) {
+            changed.put(changes[i], changes[i + 1]);
+        }
+        return changed;
+    }
+
     @Test
     void linksTheThreeFiguresOfTheLiquid(Client client) {
         client.signIn("odd");
@@ -73,7 +105,10 @@ class ComposerTest {
         "fatAmount | 99 kg | is above what is possible",
         "fatAmount | 12 stone | is not a unit known here",
         "fatAmount | 0 | There is no fat yet",
-        "liquidAmount | 80 | The parts make 80.0 %, not 100 %",
+        "liquidAmount | -80 | is below what is possible (0)",
+        "lyeMass | 180 | would leave 5 %. Maybe a digit slipped in.",
+        "lyeMass | 13 | would leave 5 %. Maybe a digit is missing.",
+        "lyeMass | lots | &quot;lots&quot; is not",
         "liquidValue | 60 | water dissolves up to 52.0 %",
         "superfat | 95 | Superfat (95.0 %) is above what is possible (40.0 %)",
         "purity | 9 | Purity (9.0 %) is below what is possible (50.0 %)",
