@@ -12,6 +12,7 @@ import { scrub } from './behaviour/scrub.js';
 import { once } from './behaviour/once.js';
 import { layerDrawing } from './behaviour/layer-drawing.js';
 import { hold } from './behaviour/hold.js';
+import { firstVisit } from './behaviour/first-visit.js';
 import { carry } from './behaviour/carry.js';
 import { liveSearch } from './behaviour/live-search.js';
 
@@ -26,6 +27,7 @@ attach('[data-once]', once);
 attach('[data-live-search]', liveSearch);
 attach('[data-hold]', hold);
 attach('[data-carry]', carry);
+attach('[data-first-visit]', firstVisit);
 document.querySelectorAll('[data-print]').forEach((button) => button.addEventListener('click', () => window.print()));
 attach('[data-live-bench]', liveBench);
 attach('[data-timer]', timer);

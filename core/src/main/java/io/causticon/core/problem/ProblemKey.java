@@ -52,6 +52,8 @@ public enum ProblemKey {
     NOTHING_WANTED,
     /** No proposal meets the limits. Values: none. */
     LIMITS_EXCLUDE_ALL,
+    /** Something without how much. Values: its name. */
+    NO_AMOUNT,
     /** A mass of lye that leaves far less than no superfat. Values: the lye, the superfat, the lye that leaves a usual one. */
     LYE_TOO_MUCH,
     /** A mass of lye that leaves far more fat than a soap has. Values: the lye, the superfat, the lye that leaves a usual one. */

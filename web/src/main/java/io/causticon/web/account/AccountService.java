@@ -123,9 +123,10 @@ public class AccountService implements UserDetailsService {
     /**
      * Opens a new workshop with its owner, all of it or nothing; of two who do so at the same moment the first alone.
      *
+     * @param units that its owner thinks in
      * @throws ProblemsException with everything that keeps it from being opened
      */
-    public void open(String workshop, String zone, Temperature room, String name, String displayName, String password) {
+    public void open(String workshop, String zone, Temperature room, String name, String displayName, String password, Units units) {
         synchronized (opening) {
             transaction.executeWithoutResult(t -> {
                 Problems problems = new Problems();
@@ -136,7 +137,8 @@ public class AccountService implements UserDetailsService {
                 checkPerson(name, displayName, password, problems);
                 problems.throwIfAny();
                 workshops.save(new Workshop(workshop.trim(), zone, room.celsius()));
-                save(name, displayName, password, Role.OWNER);
+                Account owner = save(name, displayName, password, Role.OWNER);
+                owner.prefer(units, owner.theme());
             });
         }
     }
@@ -154,9 +156,9 @@ public class AccountService implements UserDetailsService {
         save(name, displayName, password, role);
     }
 
-    private void save(String name, String displayName, String password, Role role) {
+    private Account save(String name, String displayName, String password, Role role) {
         String shown = displayName.isBlank() ? name.trim() : displayName.trim();
-        accounts.save(new Account(normal(name), shown, passwords.encode(password), role, clock.instant()));
+        return accounts.save(new Account(normal(name), shown, passwords.encode(password), role, clock.instant()));
     }
 
     private void checkPerson(String name, String displayName, String password, Problems problems) {

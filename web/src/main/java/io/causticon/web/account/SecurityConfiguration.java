@@ -34,7 +34,7 @@ class SecurityConfiguration {
 
     /** What works something out and keeps nothing: whoever may look may ask. */
     private static final String[] ASKING = {
-        "/plan/reckon", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit"
+        "/plan/reckon", "/plan/first/read", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit"
     };
 
     /** @param strength base-2 logarithm of the rounds; a tenth of a second at ten */

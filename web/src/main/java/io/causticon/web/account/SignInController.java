@@ -5,12 +5,15 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.ProblemWords;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,11 +27,13 @@ class SignInController {
     private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
     private final AccountService accounts;
+    private final RememberedBrowsers browsers;
     private final ProblemWords words;
     private final boolean demo;
 
-    SignInController(AccountService accounts, ProblemWords words, @Value("${causticon.demo}") boolean demo) {
+    SignInController(AccountService accounts, RememberedBrowsers browsers, ProblemWords words, @Value("${causticon.demo}") boolean demo) {
         this.accounts = accounts;
+        this.browsers = browsers;
         this.words = words;
         this.demo = demo;
     }
@@ -56,33 +61,43 @@ class SignInController {
         if (!accounts.isNew()) {
             return "redirect:/";
         }
-        return show(model, new FirstVisit("", "", "", ZoneId.systemDefault().getId()), Map.of());
+        return show(model, new FirstVisit("", "", "", ZoneId.systemDefault().getId(), ""), Map.of());
     }
 
+    /** Whoever opened the workshop is in it; nobody types a password twice to begin. */
     @PostMapping("/first-visit")
-    String create(Model model, FirstVisit form, @RequestParam String password, @RequestParam String again) {
+    String create(Model model, FirstVisit form, @RequestParam String password, HttpServletRequest request, HttpServletResponse response) {
         if (!accounts.isNew()) {
             return "redirect:/";
         }
-        if (!password.equals(again)) {
-            return show(model, form, Map.of("again", "The two passwords differ. Type the same in both."));
-        }
+        String workshop = form.workshop().isBlank() ? "Workshop of " + form.shownName() : form.workshop();
         try {
-            accounts.open(form.workshop(), form.zone(), USUAL_ROOM, form.name(), form.displayName(), password);
+            accounts.open(workshop, form.zone(), USUAL_ROOM, form.name(), form.displayName(), password, form.thinksIn());
         } catch (ProblemsException e) {
-            return show(model, form, words.byField(e.problems(), new Formats(Units.METRIC, ZoneOffset.UTC)));
+            return show(model, form, words.byField(e.problems(), new Formats(form.thinksIn(), ZoneOffset.UTC)));
         }
-        return "redirect:/sign-in";
+        SignedIn owner = accounts.loadUserByUsername(form.name());
+        browsers.loginSuccess(request, response, UsernamePasswordAuthenticationToken.authenticated(owner, null, owner.getAuthorities()));
+        return "redirect:/plan/first";
     }
 
     /** What the first visit asks for. */
-    record FirstVisit(String workshop, String name, String displayName, String zone) {
+    record FirstVisit(String workshop, String name, String displayName, String zone, String units) {
 
         FirstVisit {
             workshop = workshop == null ? "" : workshop;
             name = name == null ? "" : name;
             displayName = displayName == null ? "" : displayName;
             zone = zone == null ? "" : zone;
+            units = units == null ? "" : units;
+        }
+
+        Units thinksIn() {
+            return units.equals("US") ? Units.US : Units.METRIC;
+        }
+
+        String shownName() {
+            return displayName.isBlank() ? name.trim() : displayName.trim();
         }
     }
 

@@ -2,6 +2,7 @@ package io.causticon.web.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.notation.Units;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
@@ -41,7 +42,7 @@ class PowersTest {
     void start() {
         application = RunningApplication.own(false);
         accounts = application.bean(AccountService.class);
-        accounts.open("Powers", "UTC", Temperature.celsius(20), "ines", "Ines", PASSWORD);
+        accounts.open("Powers", "UTC", Temperature.celsius(20), "ines", "Ines", PASSWORD, Units.METRIC);
     }
 
     @AfterAll
@@ -255,7 +256,7 @@ class PowersTest {
             Client late = client();
             late.get("/sign-in");
             HttpResponse<String> answer = late.post("/first-visit", Map.of(
-                    "workshop", "Mine now", "zone", "UTC", "name", "thief", "displayName", "", "password", "long-enough-1", "again", "long-enough-1"));
+                    "workshop", "Mine now", "zone", "UTC", "name", "thief", "displayName", "", "password", "long-enough-1"));
             assertThat(answer.statusCode()).isEqualTo(302);
             assertThat(accounts.all()).noneMatch(a -> a.name().equals("thief"));
         }
