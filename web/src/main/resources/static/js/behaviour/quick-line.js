@@ -49,6 +49,12 @@ export function quickLine(form) {
       body,
       say: (words) => { under.textContent = words; },
       refused: (page) => {
+        // What is asked about stands where it can be answered, at the step that it is about.
+        if (page.querySelector('main .question')) {
+          document.querySelector('main').replaceWith(page.querySelector('main'));
+          document.dispatchEvent(new Event('bench:replaced'));
+          document.querySelector('main .question button')?.focus();
+        }
         under.innerHTML = page.querySelector('[data-quick-line] [data-under]')?.innerHTML ?? '';
         const fresh = page.querySelector('[data-quick-line] [name="key"]');
         if (fresh) {

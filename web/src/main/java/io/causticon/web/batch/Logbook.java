@@ -203,7 +203,7 @@ public class Logbook {
     }
 
     /** An entry as its maker would type it. */
-    String shorthand(Batch batch, Entry entry, Maker maker) {
+    public String shorthand(Batch batch, Entry entry, Maker maker) {
         return EntryKinds.shorthand(entry, context(batch, clock.instant(), maker));
     }
 

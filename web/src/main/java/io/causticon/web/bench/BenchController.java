@@ -1,6 +1,8 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.entry.EntryDoubt;
 import io.causticon.core.entry.Names;
+import io.causticon.core.entry.Suggestion;
 import io.causticon.core.making.PotAddition;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
@@ -136,7 +138,9 @@ class BenchController {
         Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(now, reading, maker);
         if (question.isPresent()) {
             model.addAttribute("question", question.get().words());
-            model.addAttribute("asked", quick);
+            model.addAttribute("asked", line);
+            model.addAttribute("goOn", question.get().goOn());
+            model.addAttribute("rather", question.get().rather());
             // It stands where what is missing can be tapped.
             return show(batch, model, maker, carried.at(question.get().step().id()), "", "");
         }
@@ -152,12 +156,37 @@ class BenchController {
         }
     }
 
-    /** A question and the step that it is about. */
-    private record Question(BenchStep step, String words) {}
+    /**
+     * A question and the step that it is about.
+     *
+     * @param goOn what says that it is taken as it is
+     * @param rather what may have been meant instead
+     */
+    private record Question(BenchStep step, String words, String goOn, List<Suggestion> rather) {
+
+        Question(BenchStep step, String words) {
+            this(step, words, "Go on without", List.of());
+        }
+    }
+
+    /** What hardly ever is so, asked about before it is taken. */
+    private Optional<Question> doubt(Batch batch, Entry entry, BenchStep step, Maker maker) {
+        return EntryDoubt.of(entry, batch.plan(), batch.log()).map(d -> new Question(
+                step,
+                maker.formats().phrase(d.words()),
+                "It is so: log it",
+                d.meant().stream()
+                        .map(m -> new Suggestion("No: " + EntryWords.of(m, batch.names(), maker.formats()).text(), logbook.shorthand(batch, m, maker)))
+                        .toList()));
+    }
 
     /** What is asked before a step is left without something; what came late has happened already. */
     private Optional<Question> question(Batch batch, Logbook.Reading reading, Maker maker) {
         for (Entry entry : reading.taken()) {
+            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, BenchStep.of(batch), maker) : Optional.empty();
+            if (doubt.isPresent()) {
+                return doubt;
+            }
             List<PotAddition> missing = PotAddition.missingBefore(entry, batch.plan(), batch.log());
             if (!missing.isEmpty()) {
                 return Optional.of(new Question(entry instanceof Entry.LyeIntoFats ? BenchStep.MATCH : BenchStep.LYE, "Not logged yet: " + missing.stream()
@@ -270,6 +299,16 @@ class BenchController {
             Entry entry = Boolean.TRUE.equals(form.again())
                     ? new Entry.WeighedAgain(what, mass)
                     : new Entry.Weighed(what, mass, form.tare(), blankToNull(form.vessel()) == null ? null : shelf.knownVessels().called(form.vessel()));
+            Optional<Question> doubt = carried.late() > 0 ? Optional.empty() : doubt(now, entry, BenchStep.WEIGH, maker);
+            if (doubt.isPresent()) {
+                model.addAttribute("question", doubt.get().words());
+                model.addAttribute("asked", logbook.shorthand(now, entry, maker));
+                model.addAttribute("goOn", doubt.get().goOn());
+                model.addAttribute("rather", doubt.get().rather());
+                model.addAttribute("amount", form.amount());
+                model.addAttribute("amountOf", form.what());
+                return show(batch, model, maker, carried.at("weigh"), "", "");
+            }
             logbook.log(batch, entry, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
         } catch (ProblemsException e) {

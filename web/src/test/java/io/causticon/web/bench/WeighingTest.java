@@ -24,6 +24,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -68,6 +70,26 @@ class WeighingTest {
         assertThat(page.items().get(0).state()).isEqualTo("off");
         // 20 g of olive more for the same lye raises the superfat by 0.95 x 3.8 / 249.8.
         assertThat(page.superfat()).startsWith("6.4");
+    }
+
+    @Test
+    void aSlipOfTheFingerIsAskedAboutBeforeItIsTaken(Client client) {
+        client.signIn("odd");
+        String key = UUID.randomUUID().toString();
+        Map<String, String> slip = Map.of("kind", "FAT", "what", "olive-oil", "amount", "5400", "tare", "TAKEN", "vessel", "", "step", "weigh", "key", key);
+        Document asked = Jsoup.parse(client.post("/bench/" + id + "/weigh", slip).body());
+        assertThat(asked.select(".question").text()).contains("5,400.0 g of Olive: the plan has 540.0 g. Maybe a decimal point slipped.");
+        assertThat(asked.select("[name=amount]").val()).isEqualTo("5400");
+        assertThat(batches.get(id).log().of(Entry.Weighed.class)).isEmpty();
+        List<String> buttons = asked.select(".question button").eachAttr("value");
+        Map<String, String> answer = new LinkedHashMap<>(Map.of("quick", buttons.get(0), "sure", "true", "key", key + "-s", "step", "weigh"));
+        assertThat(client.post("/bench/" + id + "/log", answer).statusCode()).isEqualTo(302);
+        assertThat(batches.get(id).log().of(Entry.Weighed.class)).extracting(w -> w.entry().mass().grams()).containsExactly(540.0);
+        // What waited in a browser while the server was away has happened already.
+        Map<String, String> late = new LinkedHashMap<>(Map.of("kind", "FAT", "what", "palm-oil", "amount", "9", "tare", "TAKEN", "vessel", "", "step", "weigh"));
+        late.put("key", UUID.randomUUID().toString());
+        late.put("late", "40");
+        assertThat(client.post("/bench/" + id + "/weigh", late).statusCode()).isEqualTo(302);
     }
 
     @Test

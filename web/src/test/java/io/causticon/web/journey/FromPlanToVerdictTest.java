@@ -20,8 +20,9 @@ class FromPlanToVerdictTest {
     @Test
     void twoFatsSwappedAreFoundNamedAndHeld(Browser browser) {
         plan(browser, "Swapped Kilogram");
-        weigh(browser, "Coconut", "300");
-        weigh(browser, "Olive", "700");
+        // Asked whether it is so, she says yes: that is what she reads on the scale.
+        odd(browser, "Coconut", "300", "700");
+        odd(browser, "Olive", "700", "300");
         // Still on the bench, the swap is suspected aloud.
         assertThat(browser.text(".warning")).contains("Olive and Coconut look swapped").contains("1,000.0 g");
         finishMaking(browser);
@@ -88,6 +89,11 @@ class FromPlanToVerdictTest {
     private static void weigh(Browser browser, String fat, String grams) {
         browser.quick("weigh " + fat + " " + grams);
         browser.waitForText(fat + " " + grams + ".0 g");
+    }
+
+    private static void odd(Browser browser, String fat, String grams, String planned) {
+        browser.type("quick", "weigh " + fat + " " + grams).press("Log").waitForText(grams + ".0 g of " + fat + ": the plan has " + planned + ".0 g");
+        browser.press("It is so: log it").waitUntilTrue(() -> browser.all(".question").isEmpty());
     }
 
     private static void finishMaking(Browser browser) {
