@@ -1,6 +1,7 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.entry.Names;
+import io.causticon.core.entry.OnlyTheAmount;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.problem.Problem;
@@ -13,6 +14,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
@@ -32,6 +34,8 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 @RequestMapping("/batch/{id}")
 class BatchController {
+
+    private static final String BENCH = "bench";
 
     private final BatchService batches;
     private final BatchPages pages;
@@ -103,12 +107,14 @@ class BatchController {
     }
 
     @GetMapping("/line/{line}")
-    String line(@PathVariable UUID id, @PathVariable String line, Model model, @ModelAttribute("maker") Maker maker) {
+    String line(
+            @PathVariable UUID id, @PathVariable String line, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String from) {
+        model.addAttribute("from", from);
         return line(new BatchId(id), line, model, maker, null, "");
     }
 
     /** What the form of an amendment holds. */
-    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw, String reason, @Nullable String meant) {
+    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw, String reason, @Nullable String meant, @Nullable String from) {
 
         Amendment {
             quick = quick == null ? "" : quick;
@@ -119,6 +125,11 @@ class BatchController {
         /** What the line is to say: as typed, or as the suggestion that was chosen. */
         String line() {
             return meant == null || meant.isBlank() ? quick : meant;
+        }
+
+        /** Where the maker came from, and goes back to. */
+        String leadsTo(UUID batch) {
+            return (BENCH.equals(from) ? "/bench/" : "/batch/") + batch;
         }
 
         boolean takesBack() {
@@ -136,7 +147,7 @@ class BatchController {
         BatchId batch = new BatchId(id);
         try {
             save(batch, line, form, maker);
-            return "redirect:/batch/" + id;
+            return "redirect:" + form.leadsTo(id);
         } catch (ProblemsException e) {
             model.addAttribute("maybe", Logbook.maybe(e.problems(), form.line()));
             return line(batch, line, model, maker, form, problem(e, batches.get(batch).names(), maker));
@@ -157,6 +168,11 @@ class BatchController {
         String at = form.at().equals(maker.formats().input(now.at())) ? "" : form.at();
         if (form.line().equals(logbook.shorthand(found, now.entry(), maker))) {
             batches.amend(batch, line, form.revision(), now.entry(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName());
+            return;
+        }
+        Optional<Entry> sameThing = OnlyTheAmount.of(now.entry(), form.line(), maker.units());
+        if (sameThing.isPresent()) {
+            batches.amend(batch, line, form.revision(), sameThing.get(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName());
             return;
         }
         Logbook.Reading reading = logbook.understand(batch, form.line(), at, maker);
@@ -202,6 +218,9 @@ class BatchController {
         model.addAttribute("held", found.entry() instanceof Entry.Held);
         model.asMap().putIfAbsent("maybe", List.of());
         model.addAttribute("problem", problem);
+        boolean ofTheBench = BENCH.equals(typed == null ? model.getAttribute("from") : typed.from());
+        model.addAttribute("from", ofTheBench ? BENCH : "");
+        model.addAttribute("leave", (ofTheBench ? "/bench/" : "/batch/") + id);
         return "batch/line";
     }
 

@@ -330,6 +330,24 @@ class BenchController {
         return view;
     }
 
+    /** Takes the last tap back. */
+    @PostMapping("/{id}/undo")
+    String undo(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam UUID line,
+            @RequestParam int revision,
+            Carried carried) {
+        BatchId batch = new BatchId(id);
+        try {
+            batches.withdraw(batch, line.toString(), revision, "", maker.displayName());
+            return back(id, carried);
+        } catch (ProblemsException e) {
+            return show(batch, model, maker, carried, "", logbook.problem(e.problems(), maker));
+        }
+    }
+
     /** Signs the readiness list: only when everything on it was looked at. */
     @PostMapping("/{id}/ready")
     String ready(

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param mix the mixing, null at other steps
  * @param set the pour and what comes after, null at other steps
  * @param warnings what must be said aloud
+ * @param undo what was tapped a moment ago and can be taken back at once; null when nothing was
  * @param recent the last lines of the log
  */
 record BenchPage(
@@ -37,6 +38,7 @@ record BenchPage(
         @Nullable MixPage mix,
         @Nullable PourPage set,
         List<Warning> warnings,
+        @Nullable Undo undo,
         List<Recent> recent) {
 
     /** A step: its id, its name, whether it is done, whether it is shown. */
@@ -44,6 +46,9 @@ record BenchPage(
 
     /** Something to be said aloud. */
     record Warning(String title, String words, boolean dangerous) {}
+
+    /** A tap of a moment ago. */
+    record Undo(String line, int revision, String words) {}
 
     /** A line of the log in short. */
     record Recent(String line, String age, EntryWords words) {}

@@ -16,9 +16,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Words the bench for the step that a batch is at. */
@@ -26,6 +28,7 @@ import org.springframework.stereotype.Service;
 class BenchPages {
 
     private static final int RECENT = 7;
+    private static final Duration TAKEN_BACK_WITHIN = Duration.ofSeconds(10);
 
     private final LoafForecasts loaves;
     private final PotMemory pots;
@@ -81,6 +84,7 @@ class BenchPages {
                         ? new PourPages(batch, maker, mixing(batch, maker, lots, now).live(), now).page(loaves.of(batch, maker.room()))
                         : null,
                 weighing.warnings(),
+                undo(batch, maker),
                 recent(batch, formats));
     }
 
@@ -91,6 +95,23 @@ class BenchPages {
 
     private MixPages mixing(Batch batch, Maker maker, Map<String, List<String>> lots, Instant now) {
         return new MixPages(batch, maker, mixes.known(), lots, now);
+    }
+
+    /** The last tap, for some seconds, to whoever made it; a deed is not taken back by the way. */
+    private BenchPage.@Nullable Undo undo(Batch batch, Maker maker) {
+        Instant since = clock.instant().minus(TAKEN_BACK_WITHIN);
+        List<LoggedEntry> fresh = batch.log().entries().stream()
+                .filter(e -> e.current().recordedAt().isAfter(since) && e.current().number() == 1 && e.current().by().equals(maker.displayName()))
+                .filter(e -> !e.entry().isDeed())
+                .sorted(Comparator.comparing(e -> e.current().recordedAt()))
+                .toList();
+        if (fresh.isEmpty()) {
+            return null;
+        }
+        LoggedEntry last = fresh.get(fresh.size() - 1);
+        boolean twice = fresh.size() > 1 && fresh.get(fresh.size() - 2).entry().equals(last.entry());
+        String words = EntryWords.of(last.entry(), batch.names(), maker.formats()).text();
+        return new BenchPage.Undo(last.id(), last.current().number(), words + (twice ? ": logged twice. The second one" : ": logged."));
     }
 
     private static List<BenchPage.Recent> recent(Batch batch, Formats formats) {
