@@ -56,11 +56,16 @@ final class WordKinds {
                     : Phrase.of("concluded: {}, {}", c.condition().name(), c.words()))
             .notOnStrip();
 
+    private static final EntryKind<Entry.Abandoned> ABANDONED = EntryKind.of(Entry.Abandoned.class, "abandoned")
+            .tells(Tells.VERDICT)
+            .words((a, n) -> Phrase.of("given up: {}", a.reason()))
+            .notOnStrip();
+
     private static final EntryKind<Entry.Unreadable> UNREADABLE = EntryKind.of(Entry.Unreadable.class, "unreadable")
             .words((u, n) -> Phrase.of("cannot be understood: {}", cut(u.kept())))
             .notOnStrip();
 
-    static final List<EntryKind<?>> ALL = List.of(PURPOSE, NOTED, PHOTO, HELD, RELEASED, CONCLUDED, UNREADABLE);
+    static final List<EntryKind<?>> ALL = List.of(PURPOSE, NOTED, PHOTO, HELD, RELEASED, CONCLUDED, ABANDONED, UNREADABLE);
 
     private WordKinds() {}
 

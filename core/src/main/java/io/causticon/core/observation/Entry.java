@@ -13,7 +13,7 @@ public sealed interface Entry {
 
     /** Whether it is a deed with consequences of its own: it is not amended, and undone only by the deed that undoes it. */
     default boolean isDeed() {
-        return this instanceof PhotoTaken || this instanceof Held || this instanceof Released || this instanceof Concluded;
+        return this instanceof PhotoTaken || this instanceof Held || this instanceof Released || this instanceof Concluded || this instanceof Abandoned;
     }
 
     /** Something was weighed into the batch. The same thing weighed twice adds up, unless the line is amended. */
@@ -184,6 +184,9 @@ public sealed interface Entry {
 
     /** A maker settled what the bar has. */
     record Concluded(Named condition, String words) implements Entry {}
+
+    /** The batch was given up on the bench, or begun by mistake. What was poured is never abandoned: it is soap, and somebody may use it. */
+    record Abandoned(String reason) implements Entry {}
 
     /**
      * A line that is kept and cannot be understood. It counts for nothing until it is amended.

@@ -11,7 +11,9 @@ public enum Life {
     /** Out of the mould and drying. */
     CURE,
     /** Released by its maker. */
-    READY;
+    READY,
+    /** Given up before it was poured, or begun by mistake. */
+    ABANDONED;
 
     public static Life of(BatchLog log) {
         if (isReleased(log)) {
@@ -20,7 +22,10 @@ public enum Life {
         if (log.first(Entry.Unmoulded.class).isPresent() || log.first(Entry.Cut.class).isPresent()) {
             return CURE;
         }
-        return log.first(Entry.Poured.class).isPresent() ? MOULD : BENCH;
+        if (log.first(Entry.Poured.class).isPresent()) {
+            return MOULD;
+        }
+        return log.first(Entry.Abandoned.class).isPresent() ? ABANDONED : BENCH;
     }
 
     /** Whether it was held and not released since. */

@@ -52,6 +52,8 @@ public enum ProblemKey {
     NOTHING_WANTED,
     /** No proposal meets the limits. Values: none. */
     LIMITS_EXCLUDE_ALL,
+    /** Only what is on the bench is given up. Values: none. */
+    NOT_ON_THE_BENCH,
     /** Something without how much. Values: its name. */
     NO_AMOUNT,
     /** A mass of lye that leaves far less than no superfat. Values: the lye, the superfat, the lye that leaves a usual one. */

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param state where in its life it is
  * @param held whether it is held
  * @param heldBecause why, empty if not
+ * @param givenUp the line that says so; null where it was not
  * @param strip its life as a drawing
  * @param section the inside of the loaf, null where there is no forecast
  * @param sectionWords what the section says in words
@@ -32,6 +33,7 @@ record BatchPage(
         String state,
         boolean held,
         String heldBecause,
+        @Nullable Line givenUp,
         Drawing strip,
         @Nullable Section section,
         String sectionWords,

@@ -51,6 +51,7 @@ class BatchPages {
                 Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch) + EntryWords.purpose(batch.purpose()),
                 batch.isHeld(),
                 heldBecause(batch),
+                batch.life() == Life.ABANDONED ? batch.log().last(Entry.Abandoned.class).flatMap(a -> batch.log().find(a.id())).map(l -> line(l, batch, formats)).orElse(null) : null,
                 StripLayout.of(batch, formats, now, loaf),
                 loaf.map(l -> section(batch, l, formats, now)).orElse(null),
                 loaf.map(l -> sectionWords(l, formats)).orElse(""),
@@ -104,6 +105,7 @@ class BatchPages {
             case MOULD -> "in the mould";
             case CURE -> "curing";
             case READY -> "released";
+                    case ABANDONED -> "given up";
         };
     }
 

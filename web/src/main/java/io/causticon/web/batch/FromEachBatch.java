@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Purpose;
 import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Guard;
@@ -71,9 +72,9 @@ public final class FromEachBatch<T> {
         changed.add(id);
     }
 
-    /** What was done for practice need not have happened. */
+    /** What was done for practice need not have happened, nor what was begun by mistake. */
     private static boolean teaches(Batch batch) {
-        return batch.purpose() != Purpose.PRACTICE;
+        return batch.purpose() != Purpose.PRACTICE && batch.life() != Life.ABANDONED;
     }
 
     private Collection<BatchId> unread() {

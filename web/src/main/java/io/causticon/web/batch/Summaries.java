@@ -42,7 +42,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private static final Limit AT_ONCE = Limit.of(50);
     private static final Duration JUDGED_FOR = Duration.ofHours(20);
     private static final long EVERY_MINUTES = 30;
-    private static final String READY = Life.READY.name();
+    private static final String READY_LIFE = Life.READY.name();
+    private static final String ABANDONED_LIFE = Life.ABANDONED.name();
     private static final UUID LARGEST = new UUID(-1, -1);
     private static final Instant EVER = Instant.parse("9000-01-01T00:00:00Z");
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
@@ -78,19 +79,28 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
 
     /** What a list can be narrowed to. */
     public enum Which {
-        ALIVE(false, true, true),
-        HELD(true, true, false),
-        READY(true, false, true),
-        ALL(true, true, true);
+        ALIVE(false, true, true, false),
+        HELD(true, true, false, false),
+        READY(true, false, true, false),
+        ALL(true, true, true, false),
+        /** What was abandoned stands in no other list. */
+        ABANDONED(false, true, true, true);
 
         private final boolean readyToo;
         private final boolean othersToo;
         private final boolean calmToo;
+        private final boolean abandoned;
 
-        Which(boolean readyToo, boolean othersToo, boolean calmToo) {
+        Which(boolean readyToo, boolean othersToo, boolean calmToo, boolean abandoned) {
             this.readyToo = readyToo;
             this.othersToo = othersToo;
             this.calmToo = calmToo;
+            this.abandoned = abandoned;
+        }
+
+        private boolean takes(String life, boolean held) {
+            boolean ready = READY_LIFE.equals(life);
+            return abandoned == ABANDONED_LIFE.equals(life) && (readyToo || !ready) && (othersToo || ready) && (calmToo || held);
         }
     }
 
@@ -115,7 +125,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         Instant before = last.map(r -> r.begunAt).or(() -> begunBefore).orElse(EVER);
         UUID id = last.map(r -> r.batchId).orElse(LARGEST);
         List<BatchSummary> found = rows.shown(
-                        like(find), READY, which.readyToo, which.othersToo, which.calmToo, before, id, Limit.of(most + 1))
+                        like(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned, before, id, Limit.of(most + 1))
                 .stream().flatMap(r -> readable(r).stream()).toList();
         return new Page(found.stream().limit(most).toList(), found.size() > most);
     }
@@ -128,10 +138,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             counts.put(which, 0L);
         }
         for (Object[] state : rows.countByState()) {
-            boolean ready = READY.equals(state[0]);
-            boolean held = Boolean.TRUE.equals(state[1]);
             for (Which which : Which.values()) {
-                if ((which.readyToo || !ready) && (which.othersToo || ready) && (which.calmToo || held)) {
+                if (which.takes((String) state[0], Boolean.TRUE.equals(state[1]))) {
                     counts.merge(which, (Long) state[2], Long::sum);
                 }
             }
@@ -142,7 +150,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     /** How many of these there are. */
     @Transactional(readOnly = true)
     public long count(Which which, String find) {
-        return rows.countShown(like(find), READY, which.readyToo, which.othersToo, which.calmToo);
+        return rows.countShown(like(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned);
     }
 
     /** Those on the bench, the youngest first. */
@@ -165,7 +173,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     /** Those that are neither held nor ready and of which something is due between two moments, the next one first. */
     @Transactional(readOnly = true)
     public List<BatchSummary> due(Instant from, Instant to) {
-        return read(rows.due(READY, from, to, MANY));
+        return read(rows.due(READY_LIFE, from, to, MANY));
     }
 
     /** Vessels that lye was dissolved in, the last one first. */
@@ -225,7 +233,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
 
     private void renewOld() {
         try {
-            rows.madeBefore(READY, clock.instant().minus(JUDGED_FOR), AT_ONCE).forEach(this::renew);
+            rows.madeBefore(READY_LIFE, clock.instant().minus(JUDGED_FOR), AT_ONCE).forEach(this::renew);
         } catch (RuntimeException e) {
             // The next round tries again.
             LOG.warn("Summaries could not be renewed: {}", e.toString());

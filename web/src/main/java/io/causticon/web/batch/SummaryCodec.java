@@ -32,7 +32,7 @@ final class SummaryCodec {
 
     static void write(SummaryRow row, Batch batch, int logVersion, Judge.Judgement judged, Instant now) {
         BatchPlan plan = batch.plan();
-        List<Tasks.Task> tasks = Tasks.of(plan, batch.log());
+        List<Tasks.Task> tasks = batch.life() == Life.ABANDONED ? List.of() : Tasks.of(plan, batch.log());
         row.batchId = batch.id().value();
         row.logVersion = logVersion;
         row.madeWith = VERSION;

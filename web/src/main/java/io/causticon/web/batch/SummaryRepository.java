@@ -15,6 +15,7 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
             select s from SummaryRow s
             where length(s.problem) = 0 and s.words like :words escape '!'
               and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
+              and ((:abandoned = true and s.life = 'ABANDONED') or (:abandoned = false and s.life <> 'ABANDONED'))
               and s.begunAt <= :before and (s.begunAt < :before or s.batchId < :id)
             order by s.begunAt desc, s.batchId desc""")
     List<SummaryRow> shown(
@@ -23,6 +24,7 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
             @Param("readyToo") boolean readyToo,
             @Param("othersToo") boolean othersToo,
             @Param("calmToo") boolean calmToo,
+            @Param("abandoned") boolean abandoned,
             @Param("before") Instant before,
             @Param("id") UUID id,
             Limit limit);
@@ -30,13 +32,15 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
     @Query("""
             select count(s) from SummaryRow s
             where length(s.problem) = 0 and s.words like :words escape '!'
-              and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)""")
+              and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
+              and ((:abandoned = true and s.life = 'ABANDONED') or (:abandoned = false and s.life <> 'ABANDONED'))""")
     long countShown(
             @Param("words") String words,
             @Param("ready") String ready,
             @Param("readyToo") boolean readyToo,
             @Param("othersToo") boolean othersToo,
-            @Param("calmToo") boolean calmToo);
+            @Param("calmToo") boolean calmToo,
+            @Param("abandoned") boolean abandoned);
 
     /** How many of each state and whether held: rows of a life, a boolean and a count. */
     @Query("select s.life, s.held, count(s) from SummaryRow s where s.problem = '' group by s.life, s.held")
@@ -68,6 +72,6 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
     List<UUID> notAsTheyWouldBe(@Param("version") int version);
 
     /** Those whose judgement may have moved with time alone. */
-    @Query("select s.batchId from SummaryRow s where s.life <> :ready and s.madeAt < :before order by s.madeAt")
+    @Query("select s.batchId from SummaryRow s where s.life <> :ready and s.life <> 'ABANDONED' and s.madeAt < :before order by s.madeAt")
     List<UUID> madeBefore(@Param("ready") String ready, @Param("before") Instant before, Limit limit);
 }

@@ -8,6 +8,7 @@ import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.observation.Life;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
@@ -345,6 +346,31 @@ class BenchController {
             return back(id, carried);
         } catch (ProblemsException e) {
             return show(batch, model, maker, carried, "", logbook.problem(e.problems(), maker));
+        }
+    }
+
+    /** Gives a batch up that was not poured; it leaves the lists and can be brought back. */
+    @PostMapping("/{id}/abandon")
+    String abandon(
+            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String reason, Carried carried) {
+        BatchId batch = new BatchId(id);
+        try {
+            if (reason.isBlank()) {
+                throw ProblemsException.of("reason", ProblemKey.MISSING);
+            }
+            batches.logIf(
+                    batch, BenchController::checkIsOnTheBench, List.of(new Entry.Abandoned(reason.strip())), clock.instant(), maker.displayName(), carried.key());
+            return "redirect:/batch/" + id;
+        } catch (ProblemsException e) {
+            model.addAttribute("reason", reason);
+            model.addAttribute("reasonProblem", logbook.problem(e.problems(), maker));
+            return show(batch, model, maker, carried, "", "");
+        }
+    }
+
+    private static void checkIsOnTheBench(Batch batch) {
+        if (batch.life() != Life.BENCH || batch.isHeld()) {
+            throw ProblemsException.of("reason", ProblemKey.NOT_ON_THE_BENCH);
         }
     }
 

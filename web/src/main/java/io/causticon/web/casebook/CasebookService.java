@@ -65,7 +65,7 @@ public class CasebookService implements Judge {
     /** A poured batch is held as soon as its log speaks for a hazard; on the bench the maker is warned instead. */
     @Override
     public Judgement of(Batch batch) {
-        if (batch.life() == Life.BENCH) {
+        if (batch.life() == Life.BENCH || batch.life() == Life.ABANDONED) {
             return Judgement.UNKNOWN;
         }
         // What cannot be worked out must not keep a line from being logged; it cannot be released either.

@@ -135,14 +135,15 @@ record PlanForm(
         one.put("mould", plan.mould() == null ? "" : plan.mould().name());
         one.put("mixAt", formats.temperatureNumber(plan.mixAt()).replace('\u2212', '-').replaceAll("\\.0$", ""));
         one.put("freezer", formats.temperatureNumber(plan.freezer()).replace('\u2212', '-').replaceAll("\\.0$", ""));
-        one.put("superfat", percent(f.superfat().fraction()));
+        // What follows from a mass is shown, not read again.
+        one.put("superfat", f.fixed().lye() == null ? percent(f.superfat().fraction()) : NumberNotation.write(f.superfat().inPercent(), 1));
         one.put("lyeMass", f.fixed().lye() == null ? "" : MassNotation.write(f.fixed().lye(), formats.units()));
         one.put("naohShare", percent(f.alkali().naohShare().fraction()));
         one.put("purity", percent(f.alkali().naohPurity().fraction()));
         one.put("kohPurity", percent(f.alkali().kohPurity().fraction()));
         one.put("kohCertified", f.alkali().kohCertified() ? "on" : "");
         one.put("liquidWay", f.liquidTarget().way().name());
-        one.put("liquidValue", target(f.liquidTarget()));
+        one.put("liquidValue", f.fixed().liquid() == null ? target(f.liquidTarget()) : followed(f.liquidTarget()));
         one.put("fatStep", MassNotation.write(plan.scales().fatStep(), formats.units()));
         one.put("lyeStep", MassNotation.write(plan.scales().lyeStep(), formats.units()));
         one.put("sizedBy", pouring.sizedBy().name());
@@ -312,6 +313,10 @@ record PlanForm(
         return target.way() == LiquidTarget.Way.WATER_TO_LYE
                 ? NumberNotation.write(target.value(), 4)
                 : percent(target.value());
+    }
+
+    private static String followed(LiquidTarget target) {
+        return target.way() == LiquidTarget.Way.WATER_TO_LYE ? NumberNotation.write(target.value(), 2) : NumberNotation.write(100 * target.value(), 1);
     }
 
     private static String percent(double fraction) {

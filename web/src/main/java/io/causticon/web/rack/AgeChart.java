@@ -75,7 +75,7 @@ final class AgeChart {
             double poured = minutes(batch, batch.pouredAt());
             double out = minutes(batch, batch.unmouldedAt());
             // What takes longer than forecast goes on until it is logged as done.
-            if (batch.life() == Life.BENCH) {
+            if (batch.life() == Life.BENCH || batch.life() == Life.ABANDONED) {
                 out += Math.max(0, age - poured);
                 poured = Math.max(poured, age);
             } else if (batch.life() == Life.MOULD) {
@@ -133,7 +133,7 @@ final class AgeChart {
             return "held";
         }
         return switch (batch.life()) {
-            case BENCH -> "live";
+            case BENCH, ABANDONED -> "live";
             case READY -> "calm";
             default -> "age";
         };

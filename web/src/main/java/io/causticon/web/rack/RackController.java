@@ -115,8 +115,10 @@ class RackController {
 
     private static List<Tab> tabs(Summaries.Which current, Map<Summaries.Which, Long> counts) {
         return Arrays.stream(Summaries.Which.values())
+                // Few workshops give any up.
+                .filter(w -> w != Summaries.Which.ABANDONED || w == current || counts.get(w) > 0)
                 .map(w -> {
-                    String name = w.name().charAt(0) + w.name().substring(1).toLowerCase(Locale.ROOT);
+                    String name = w == Summaries.Which.ABANDONED ? "Given up" : w.name().charAt(0) + w.name().substring(1).toLowerCase(Locale.ROOT);
                     return new Tab(name + " " + counts.get(w), w.name().toLowerCase(Locale.ROOT), w == current);
                 })
                 .toList();
@@ -130,6 +132,7 @@ class RackController {
                     case MOULD -> "in the mould";
                     case CURE -> "curing";
                     case READY -> "released";
+                    case ABANDONED -> "given up";
                 };
         return new Row("/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.ageAt(now)), state + EntryWords.purpose(batch.purpose()));
     }

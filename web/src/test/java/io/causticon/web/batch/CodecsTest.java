@@ -76,6 +76,7 @@ class CodecsTest {
                 new Entry.Held("lye-heavy at 94 %"),
                 new Entry.Released("calm"),
                 new Entry.Concluded(new Named("soda-ash", "soda ash"), "steamed off"),
+                new Entry.Abandoned("begun by mistake"),
                 new Entry.Unreadable("{\"type\":\"weighed\""));
     }
 
