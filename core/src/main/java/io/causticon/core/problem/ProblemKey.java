@@ -52,6 +52,8 @@ public enum ProblemKey {
     NOTHING_WANTED,
     /** No proposal meets the limits. Values: none. */
     LIMITS_EXCLUDE_ALL,
+    /** More lye than the fats take, where it would be made at once. Values: the superfat, the chance that it is below none. */
+    LYE_IN_EXCESS,
     /** Only what is on the bench is given up. Values: none. */
     NOT_ON_THE_BENCH,
     /** Something without how much. Values: its name. */

@@ -1,5 +1,6 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.AsWeighed;
@@ -21,8 +22,6 @@ import java.util.Map;
 
 /** What is to be weighed, what was, and what that makes of the superfat. */
 final class Weighing {
-
-    private static final double ALARMING = 0.02;
 
     private final Batch batch;
     private final Formats formats;
@@ -55,7 +54,7 @@ final class Weighing {
                 Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
                         + Formats.number(100 * weighed.superfat().halfWidth95(), 1) + " %",
                 Formats.probability(excess),
-                excess >= ALARMING,
+                excess >= Superfat.ALARMING_EXCESS.fraction(),
                 formats.massUnit());
     }
 
@@ -66,7 +65,7 @@ final class Weighing {
         swap(weighed, warnings);
         twice(warnings);
         double excess = weighed.superfat().probabilityBelow(0);
-        if (!logged.isEmpty() && excess >= ALARMING) {
+        if (!logged.isEmpty() && excess >= Superfat.ALARMING_EXCESS.fraction()) {
             warnings.add(new BenchPage.Warning(
                     "These weights leave excess alkali: " + Formats.probability(excess),
                     "Superfat as weighed " + Formats.number(100 * weighed.superfat().value(), 1)

@@ -1,12 +1,16 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Superfat;
+import io.causticon.core.formula.Weights;
 import io.causticon.core.note.NotedLine.What;
 import io.causticon.core.note.NotedLine;
 import io.causticon.core.note.RecipeNote;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
-import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.problem.Problems;
+import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Share;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -35,6 +39,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class FirstBatchController {
 
     private static final int LONGEST_NOTE = 4000;
+
 
     private final RecipeService recipes;
     private final BatchService batches;
@@ -96,10 +101,21 @@ class FirstBatchController {
             @RequestParam String key) {
         RecipeNote note = RecipeNote.read(typed.noteText(), maker.units(), shelf.pantry().catalogue());
         PlanReader.Result result = plan(note, maker, typed);
-        if (note.isUnderstood() && result.plan().isPresent()) {
+        if (make && result.plan().isPresent()) {
+            checkLeavesNoExcess(result.plan().get(), result.problems());
+        }
+        if (note.isUnderstood() && result.problems().isEmpty()) {
             return kept(result.plan().get(), maker, make, key);
         }
         return page(model, maker, typed, result.problems().all());
+    }
+
+    /** Nobody goes from a note straight to the scale with more lye than the fats take; as a recipe it can be looked at and mended. */
+    private static void checkLeavesNoExcess(BatchPlan plan, Problems problems) {
+        Estimate superfat = Superfat.distribution(Weights.planned(plan.formula()).shownOn(plan.scales()), plan.formula().alkali(), plan.scales());
+        if (superfat.probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction()) {
+            problems.add("note", ProblemKey.LYE_IN_EXCESS, plan.formula().superfat(), Share.fraction(superfat.probabilityBelow(0)));
+        }
     }
 
     /** Keeps one of the recipes to begin with, made for a mould. */

@@ -61,6 +61,9 @@ class FirstBatchTest {
         assertThat(answer.statusCode()).isEqualTo(200);
         assertThat(answer.body()).containsPattern(">olive oil 400\\s+xyzzy 12</textarea>");
         assertThat(client.post("/plan/first", Map.of("note", "", "key", "note-3")).body()).contains("There is no fat yet");
+        String burning = NOTE.replace("lye 71", "lye 77");
+        assertThat(client.post("/plan/first", Map.of("note", burning, "key", "note-6", "make", "true")).body()).contains("more lye than the fats take");
+        assertThat(client.post("/plan/first", Map.of("note", burning, "key", "note-7")).headers().firstValue("Location").orElseThrow()).contains("/plan/");
         assertThat(client.post("/plan/first/start", Map.of("which", "none", "key", "note-4")).statusCode()).isEqualTo(404);
         client.signIn("guest");
         assertThat(client.post("/plan/first", Map.of("note", NOTE, "key", "note-5")).statusCode()).isEqualTo(403);
