@@ -40,8 +40,13 @@ class ScriptsInWordsTest {
             List<String> pages = fill(application);
             browser.signIn("ines");
             List<String> ran = new ArrayList<>();
+            Client client = new Client(application.address()).signIn("ines");
             int shown = 0;
             for (String page : pages) {
+                // Looked at by the browser is what holds the words at all, which costs ten times as much.
+                if (!client.get(page).body().contains("window.ran=1")) {
+                    continue;
+                }
                 browser.open(page).waitFor("main");
                 boolean runs = Boolean.TRUE.equals(browser.script(
                         "return window.ran === 1 || document.querySelector('[onerror], [onload], script:not([src])') !== null"));
