@@ -23,6 +23,8 @@ class Screenshots {
         browser.open("/sign-in").picture(FOLDER.resolve("sign-in.png"));
         browser.signIn("ines").open("/").picture(FOLDER.resolve("rack.png"));
         browser.open("/plan").press("Whey & Barley").waitFor(".lye-head").picture(FOLDER.resolve("plan.png"));
+        browser.open("/plan/first").type("note", "olive oil 360\nlard 150\ncoconut 120\ncastor 30\nlye 90\nwater 190").waitForText("superfat");
+        browser.picture(FOLDER.resolve("plan-first.png"));
         browser.open("/plan").press("Three Tides").waitFor("svg.face");
         browser.script("document.querySelector('svg.face').scrollIntoView({block: 'center'})");
         browser.picture(FOLDER.resolve("plan-layers.png"));

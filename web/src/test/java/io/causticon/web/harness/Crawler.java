@@ -48,6 +48,7 @@ public final class Crawler {
     private final Map<String, Integer> kinds = new HashMap<>();
     private final Map<String, Integer> alike = new HashMap<>();
     private final Set<String> pressed = new HashSet<>();
+    private final Set<String> notSentTo = new HashSet<>();
     private final List<String> faults = new ArrayList<>();
     private final List<String> followed = new ArrayList<>();
 
@@ -68,6 +69,12 @@ public final class Crawler {
     /** Opens no more than so many pages of a kind. */
     public Crawler atMost(int ofAKind) {
         mostOfAKind = ofAKind;
+        return this;
+    }
+
+    /** Does not send forms there. */
+    public Crawler without(String... targets) {
+        notSentTo.addAll(List.of(targets));
         return this;
     }
 
@@ -137,7 +144,7 @@ public final class Crawler {
     private void press(FormElement form, Element button, String path, String kind) {
         String action = button.hasAttr("formaction") ? button.absUrl("formaction") : form.absUrl("action");
         String target = local(action.isEmpty() ? address + path : action);
-        if (target == null || target.contains("sign-out")) {
+        if (target == null || target.contains("sign-out") || notSentTo.contains(target)) {
             return;
         }
         String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c" + button.text() + "\u201d "

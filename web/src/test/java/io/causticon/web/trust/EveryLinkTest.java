@@ -56,7 +56,8 @@ class EveryLinkTest {
     @ParameterizedTest
     @ValueSource(strings = {"guest", "odd", "ines"})
     void leadsSomewhereInAnEmptyOne(String name) {
-        Crawler crawler = new Crawler(empty.address()).signIn(name).crawl(PLACES);
+        // It is empty until the first button is pressed: what stands in it after that is what the other one has.
+        Crawler crawler = new Crawler(empty.address()).atMost(1).without("/plan/first/start", "/plan/make").signIn(name).crawl(PLACES);
         assertThat(crawler.faults()).isEmpty();
     }
 
