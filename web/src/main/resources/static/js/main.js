@@ -12,6 +12,7 @@ import { scrub } from './behaviour/scrub.js';
 import { once } from './behaviour/once.js';
 import { layerDrawing } from './behaviour/layer-drawing.js';
 import { hold } from './behaviour/hold.js';
+import { keyList } from './behaviour/key-list.js';
 import { fades } from './behaviour/fades.js';
 import { firstVisit } from './behaviour/first-visit.js';
 import { carry } from './behaviour/carry.js';
@@ -45,5 +46,6 @@ if (document.querySelector('nav.places')) {
   sendWhatWaits(document.body);
 }
 keys(document);
+keyList(document);
 clocks(document);
 keepSplashAtHand();

@@ -230,6 +230,7 @@ class BatchController {
 
     private String show(BatchId id, Model model, Maker maker, String quick, String at, String problem) {
         model.addAttribute("page", pages.page(batches.get(id), maker));
+        model.addAttribute("recipe", batches.recipe(id).map(UUID::toString).orElse(""));
         model.asMap().putIfAbsent("maybe", List.of());
         model.addAttribute("quick", quick);
         model.addAttribute("at", at);

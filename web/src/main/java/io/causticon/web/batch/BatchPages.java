@@ -51,7 +51,7 @@ class BatchPages {
                 Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch) + EntryWords.purpose(batch.purpose()),
                 batch.isHeld(),
                 heldBecause(batch),
-                batch.life() == Life.ABANDONED ? batch.log().last(Entry.Abandoned.class).flatMap(a -> batch.log().find(a.id())).map(l -> line(l, batch, formats)).orElse(null) : null,
+                batch.life() == Life.ABANDONED ? givenUp(batch, formats) : null,
                 StripLayout.of(batch, formats, now, loaf),
                 loaf.map(l -> section(batch, l, formats, now)).orElse(null),
                 loaf.map(l -> sectionWords(l, formats)).orElse(""),
@@ -99,13 +99,17 @@ class BatchPages {
         return formats.roughMass(batch.plan().formula().fatMass()) + " of fats" + mould;
     }
 
+    private BatchPage.@Nullable Line givenUp(Batch batch, Formats formats) {
+        return batch.log().last(Entry.Abandoned.class).flatMap(a -> batch.log().find(a.id())).map(l -> line(l, batch, formats)).orElse(null);
+    }
+
     private static String state(Batch batch) {
         return switch (batch.life()) {
             case BENCH -> "on the bench";
             case MOULD -> "in the mould";
             case CURE -> "curing";
             case READY -> "released";
-                    case ABANDONED -> "given up";
+            case ABANDONED -> "given up";
         };
     }
 

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -28,4 +29,6 @@ interface BatchRepository extends JpaRepository<BatchRow, UUID> {
     long countByBegunAtBetween(Instant from, Instant to);
 
     boolean existsByCode(String code);
+
+    List<BatchRow> findByRecipeIdOrderByBegunAtDesc(UUID recipeId, Limit limit);
 }

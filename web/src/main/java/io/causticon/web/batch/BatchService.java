@@ -31,6 +31,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
@@ -101,6 +102,20 @@ public class BatchService {
     @Transactional(readOnly = true)
     public Optional<UUID> recipe(BatchId id) {
         return batches.findById(id.value()).map(r -> r.recipeId);
+    }
+
+    /**
+     * A batch by its name alone.
+     *
+     * @param id names it
+     * @param code its code
+     */
+    public record Made(BatchId id, String code) {}
+
+    /** What was made from a recipe, whatever version of it, the youngest first. */
+    @Transactional(readOnly = true)
+    public List<Made> madeFrom(UUID recipe, int most) {
+        return batches.findByRecipeIdOrderByBegunAtDesc(recipe, Limit.of(most)).stream().map(r -> new Made(new BatchId(r.id), r.code)).toList();
     }
 
     /** Name of a batch, also of one that cannot be worked with; empty if there is none. */

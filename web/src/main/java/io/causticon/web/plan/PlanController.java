@@ -50,6 +50,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 class PlanController {
 
     private static final String UNNAMED = "Unnamed";
+    private static final String COPY = ", a copy";
+    private static final int MADE_SHOWN = 4;
     private static final List<String> SMALL_FIELDS = List.of(
             "superfat", "lyeMass", "purity", "naohShare", "kohPurity", "mixAt", "freezer", "fatStep", "lyeStep", "mould", "process", "gel");
     private static final List<String> MOULD_FIELDS = List.of("fillHeight", "overage", "thickness", "spare");
@@ -143,9 +145,14 @@ class PlanController {
             @PathVariable UUID id,
             Model model,
             @ModelAttribute("maker") Maker maker,
-            @RequestParam(required = false) @Nullable Integer version) {
+            @RequestParam(required = false) @Nullable Integer version,
+            @RequestParam(defaultValue = "false") boolean copy) {
         RecipeService.Recipe recipe = version == null ? recipes.latest(id) : recipes.at(id, version);
         PlanForm form = PlanForm.of(recipe.plan(), maker.formats());
+        if (copy) {
+            // Kept as one of its own once it is saved.
+            return show(model, new Sitting(form.with("name", recipe.plan().name() + COPY), maker, shelf.pantry(), null, 0, recipe.plan()), Map.of());
+        }
         return show(model, new Sitting(form, maker, shelf.pantry(), id, recipe.version(), recipe.plan()), Map.of());
     }
 
@@ -387,6 +394,7 @@ class PlanController {
         model.addAttribute("fitFields", FIT_FIELDS);
         model.addAttribute("recipe", s.recipe() == null ? "" : s.recipe().toString());
         model.addAttribute("version", s.version());
+        model.addAttribute("madeInto", s.recipe() == null ? List.of() : batches.madeFrom(s.recipe(), MADE_SHOWN));
         model.addAttribute("problems", problems);
         model.addAttribute("unit", formats.massUnit());
         model.addAttribute("degrees", formats.temperatureUnit());

@@ -38,7 +38,7 @@ public final class Browser implements AutoCloseable {
 
     /** A fuse, so that a test that fails ends: nothing that works comes near it, also on a busy machine. */
     private static final Duration PATIENCE = Duration.ofSeconds(Integer.getInteger("causticon.patience", 300));
-    private static final Duration LOOKS = Duration.ofMillis(120);
+    private static final Duration LOOKS = Duration.ofMillis(160);
 
     /** A page on which much goes on is looked at less often: each look lays it out anew. */
     private static final Duration SELDOM = Duration.ofMillis(250);

@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.Keys;
 
 /** Every page of the made-up workshop, as a maker meets it. */
@@ -68,6 +70,44 @@ class PagesTest {
             assertThat(over.intValue()).as("%s runs over sideways", path).isLessThanOrEqualTo(0);
             assertThat(browser.complaints()).as(path).isEmpty();
         }
+    }
+
+    /** What is smaller than a thumb, or at the bench than a thumb in a glove; words within a sentence or a table are not meant. */
+    private static final String SMALL = """
+            const least = location.pathname.startsWith('/bench') ? 48 : 44;
+            const small = [];
+            if (document.documentElement.scrollWidth > innerWidth + 1) {
+                small.push('the page scrolls sideways, ' + document.documentElement.scrollWidth);
+            }
+            for (const e of document.querySelectorAll('button, a[href], input:not([type=hidden]), select, textarea, summary')) {
+                const shown = e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden';
+                const within = e.matches('a') && e.closest('p, dd, td') || e.closest('svg, .visually-hidden') || e.matches('.visually-hidden, .skip');
+                const label = e.matches('input[type=checkbox], input[type=radio]') && e.closest('label');
+                if (shown && !within && (label || e).getBoundingClientRect().height < least - 0.5) {
+                    small.push(e.localName + ' ' + (e.innerText || e.name || e.id) + ' ' + Math.round(e.getBoundingClientRect().height));
+                }
+            }
+            return small;
+            """;
+
+    @ParameterizedTest
+    @CsvSource({"390, 844", "820, 1180", "1280, 800"})
+    void haveNoTargetSmallerThanAThumb(int width, int height, RunningApplication application, Browser browser) {
+        browser.signIn("ines").size(width, height);
+        for (String path : paths(application)) {
+            assertThat((List<?>) browser.open(path).waitFor("main").script(SMALL)).as(path + " at " + width).isEmpty();
+        }
+        for (String path : List.of("/plan/first", "/shelf", "/devices", "/casebook/" + batch(application, "Sail Loft Tar") + "/look")) {
+            assertThat((List<?>) browser.open(path).waitFor("main").script(SMALL)).as(path + " at " + width).isEmpty();
+        }
+    }
+
+    @Test
+    void listTheirKeysWhenAsked(Browser browser) {
+        browser.signIn("ines").open("/plan").waitFor("main").keys("?").waitFor(".key-list[open]");
+        assertThat(browser.text(".key-list")).contains("G R").contains("Rack").contains("New recipe");
+        browser.press("Close").waitUntilTrue(() -> browser.all(".key-list[open]").isEmpty());
+        assertThat(browser.complaints()).isEmpty();
     }
 
     @Test

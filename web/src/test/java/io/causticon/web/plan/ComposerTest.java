@@ -77,6 +77,21 @@ class ComposerTest {
     }
 
     @Test
+    void aRecipeIsCopiedAndLeadsToWhatWasMadeOfIt(Client client) {
+        client.signIn("odd");
+        String path = Jsoup.parse(client.get("/plan").body()).select("a:contains(Whey & Barley)").attr("href");
+        Document recipe = Jsoup.parse(client.get(path).body());
+        String batch = recipe.select(".title-row a[href^=/batch/]").attr("href");
+        assertThat(Jsoup.parse(client.get(batch).body()).select(".title-row a:contains(Recipe)").attr("href")).isEqualTo(path);
+        Document copy = Jsoup.parse(client.get(recipe.select("a:contains(copy it)").attr("href")).body());
+        assertThat(copy.select("[name=name]").val()).isEqualTo("Whey & Barley, a copy");
+        assertThat(copy.select("[name=recipe]")).isEmpty();
+        assertThat(copy.select("[name=fatAmount]").eachAttr("value")).isEqualTo(recipe.select("[name=fatAmount]").eachAttr("value"));
+        client.signIn("guest");
+        assertThat(client.get(path).body()).doesNotContain("copy it");
+    }
+
+    @Test
     void partsNeedNotMakeAHundred(Client client) {
         client.signIn("odd");
         assertThat(client.post("/plan/reckon", form("liquidAmount", "2")).body()).contains("131.3").contains("2.03");

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 /** Whatever is sent to whatever address, it is answered, soon, and never by a fault of ours. */
 class HostileTest {
 
-    private static final int REQUESTS = Integer.getInteger("causticon.hostile", 1000);
+    private static final int REQUESTS = Integer.getInteger("causticon.hostile", 600);
     private static final long SEED = Long.getLong("causticon.hostile.seed", 8424);
 
     /** Of a processor: a busy machine answers later, but works no more. */
