@@ -51,6 +51,12 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
         return of(plan, plan.mixAt(), AlkaliBalance.of(plan.formula()).concentration(), plan.formula().superfat(), MixMethod.STICK, 0);
     }
 
+    /** As planned, stirred in the way that it was. */
+    static Situation planned(BatchFacts facts) {
+        BatchPlan plan = facts.plan();
+        return of(plan, plan.mixAt(), AlkaliBalance.of(plan.formula()).concentration(), plan.formula().superfat(), method(facts), 0);
+    }
+
     /** As it was made: temperatures, weights, method and blending by the log, by the plan where that says nothing. */
     public static Situation asMade(BatchFacts facts) {
         BatchPlan plan = facts.plan();

@@ -47,6 +47,8 @@ class MakingFactsTest {
         assertThat(of(made(plain(), "@+12m light"), "acceleration")).isGreaterThan(4 * usual);
         assertThat(seen(made(plain(), "@+12m light"))).anyMatch(w -> w.matches("light trace after 2 min, \\d+ to \\d+ were to be expected"));
         assertThat(of(made(plain(), "@+130m light"), "slow-trace")).isGreaterThan(10 * of(made(plain(), "@+22m light"), "slow-trace"));
+        // A whisk takes longer, and that is no sign of anything.
+        assertThat(seen(made(plain(), "@+11m by hand", "@+75m light"))).noneMatch(w -> w.contains("trace after"));
         // Seen first when it was thick: nobody knows when it was light.
         assertThat(seen(made(plain(), "@+130m thick"))).noneMatch(w -> w.contains("trace after"));
         // What the maker says herself comes before the clock.

@@ -136,7 +136,7 @@ class BenchController {
         String line = meant.isBlank() ? (quick + " " + degrees).trim() : meant;
         Batch now = batches.get(batch);
         Logbook.Reading reading = logbook.understand(now, line, carried.at(), waited(carried), maker);
-        Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(now, reading, maker);
+        Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(now, reading, step(now, carried.step()), maker);
         if (question.isPresent()) {
             model.addAttribute("question", question.get().words());
             model.addAttribute("asked", line);
@@ -182,9 +182,9 @@ class BenchController {
     }
 
     /** What is asked before a step is left without something; what came late has happened already. */
-    private Optional<Question> question(Batch batch, Logbook.Reading reading, Maker maker) {
+    private Optional<Question> question(Batch batch, Logbook.Reading reading, BenchStep at, Maker maker) {
         for (Entry entry : reading.taken()) {
-            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, BenchStep.of(batch), maker) : Optional.empty();
+            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, at, maker) : Optional.empty();
             if (doubt.isPresent()) {
                 return doubt;
             }

@@ -1,5 +1,6 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
@@ -39,6 +40,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class FirstBatchController {
 
     private static final int LONGEST_NOTE = 4000;
+    private static final double HALF_A_POINT = 0.5;
 
 
     private final RecipeService recipes;
@@ -170,12 +172,29 @@ class FirstBatchController {
         if (fats && plan.isEmpty()) {
             result.problems().all().stream().filter(p -> p.key() != ProblemKey.NO_FATS).forEach(p -> untold.add(words.of(p, maker.formats())));
         }
+        plan.ifPresent(p -> untold.addAll(saidTwice(p, note, maker.formats())));
         model.addAttribute("untold", untold.stream().distinct().toList());
         model.addAttribute("reckoning", plan.map(p -> new Reckoner(p, maker, memory.facts(p, pantry, maker), pantry.prices())
                         .reckon(PlanForm.of(p, maker.formats())))
                 .orElse(null));
         boolean given = !note.of(What.SODIUM_HYDROXIDE).isEmpty() || !note.of(What.POTASSIUM_HYDROXIDE).isEmpty();
         model.addAttribute("assumed", plan.map(p -> assumed(p, note, given, maker.formats())).orElse(""));
+    }
+
+    /** Where masses and figures of the note do not go together, the masses lead, and that is said. */
+    private static List<String> saidTwice(BatchPlan plan, RecipeNote note, Formats formats) {
+        List<String> words = new ArrayList<>();
+        double superfat = plan.formula().superfat().inPercent();
+        if (plan.formula().fixed().lye() != null && Math.abs(note.percent(What.SUPERFAT).orElse(superfat) - superfat) > HALF_A_POINT) {
+            words.add("The note says superfat " + Formats.number(note.percent(What.SUPERFAT).getAsDouble(), 1) + " %; its lye leaves "
+                    + formats.percent(plan.formula().superfat(), 1) + ". The lye leads.");
+        }
+        double concentration = AlkaliBalance.of(plan.formula()).concentration().inPercent();
+        if (plan.formula().fixed().liquid() != null && Math.abs(note.percent(What.CONCENTRATION).orElse(concentration) - concentration) > HALF_A_POINT) {
+            words.add("The note says a lye concentration of " + Formats.number(note.percent(What.CONCENTRATION).getAsDouble(), 1) + " %; its liquid makes "
+                    + Formats.number(concentration, 1) + " %. The liquid leads.");
+        }
+        return words;
     }
 
     /** What the note did not say and is taken as usual. */
@@ -185,7 +204,7 @@ class FirstBatchController {
             taken.add("superfat " + formats.percent(plan.formula().superfat(), 0));
         }
         if (note.of(What.LIQUID).isEmpty() && note.percent(What.CONCENTRATION).isEmpty()) {
-            taken.add("water for a lye concentration of 33 %");
+            taken.add("water for a lye concentration of " + formats.percent(AlkaliBalance.of(plan.formula()).concentration(), 0));
         }
         taken.add("lye of " + formats.percent(plan.formula().alkali().naohPurity(), 0) + " purity");
         return "Taken as usual: " + String.join(", ", taken) + ".";

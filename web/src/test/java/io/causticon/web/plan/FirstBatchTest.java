@@ -42,6 +42,8 @@ class FirstBatchTest {
         assertThat(read(client, "moonbeam 400\nolive oil").select(".field-problem").eachText())
                 .anyMatch(t -> t.contains("\"moonbeam\" is not known here")).anyMatch(t -> t.contains("How much \"olive oil\"?"));
         assertThat(read(client, NOTE.replace("71", "171")).text()).contains("far more than these fats can take").contains("would leave 5 %");
+        assertThat(read(client, NOTE + "\nsuperfat 5\nconcentration 40").text())
+                .contains("The note says superfat 5.0 %; its lye leaves 3.9 %. The lye leads.").contains("The liquid leads.");
         assertThat(read(client, NOTE.replace("400", "14 kg")).text()).doesNotContain("Internal");
     }
 
