@@ -27,7 +27,7 @@ import org.jsoup.nodes.FormElement;
 /**
  * Somebody who follows every link and presses every button of every page that she comes to, as they stand, without a script. What differs only
  * in the ids of its address is pressed once for each kind of page, of what differs in the finding alone four; every address is opened once,
- * and of one kind at most thirteen.
+ * and of one kind at most so many.
  */
 public final class Crawler {
 
@@ -35,7 +35,7 @@ public final class Crawler {
     private static final int MOST = 3000;
     private static final int MOST_OF_A_KIND = 13;
     private static final int MOST_ALIKE = 4;
-    private static final int FEW = 4;
+    private static final int FEW = 3;
 
     private final String address;
     private int mostOfAKind = MOST_OF_A_KIND;

@@ -71,7 +71,7 @@ class ScriptsInWordsTest {
         // Once more: what was made now has pages of its own.
         for (String start : List.of("/", "/plan", "/casebook")) {
             Jsoup.parse(client.get(start).body(), application.address()).select("a[href^=/batch], a[href^=/plan/], a[href^=/casebook/]").stream()
-                    .limit(4)
+                    .limit(2)
                     .forEach(a -> gather(client, a.attr("href"), kinds, 0));
         }
         return List.copyOf(kinds.values());
