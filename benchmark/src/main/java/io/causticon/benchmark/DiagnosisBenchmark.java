@@ -11,6 +11,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
@@ -91,7 +92,7 @@ public class DiagnosisBenchmark {
                 AlkaliChoice.naoh(Share.percent(98)),
                 Share.percent(5),
                 LiquidTarget.concentration(0.33),
-                List.of(new LiquidPart(catalogue.liquid("distilled-water"), Share.WHOLE, false)),
+                List.of(new LiquidPart(catalogue.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                 List.of());
         BatchPlan plan = new BatchPlan(
                 "Measured", formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");

@@ -6,6 +6,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
@@ -60,7 +61,7 @@ public class WorkingTimeBenchmark {
                     AlkaliChoice.naoh(Share.percent(98)),
                     Share.percent(5),
                     LiquidTarget.concentration(0.28 + 0.1 * random.nextDouble()),
-                    List.of(new LiquidPart(tables.liquid("distilled-water"), Share.WHOLE, false)),
+                    List.of(new LiquidPart(tables.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                     List.of());
             BatchPlan plan = new BatchPlan(
                     "batch " + i, formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(32 + 14 * random.nextDouble()), Scales.KITCHEN, "");

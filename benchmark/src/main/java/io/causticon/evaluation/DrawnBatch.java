@@ -6,6 +6,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
@@ -131,7 +132,7 @@ final class DrawnBatch {
                 AlkaliChoice.naoh(Share.percent(98)),
                 Share.percent(new double[] {4, 5, 6, 8}[random.nextInt(4)]),
                 LiquidTarget.concentration(.28 + .06 * random.nextDouble()),
-                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, false)),
+                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                 List.of());
         return new BatchPlan("Drawn", formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");
     }

@@ -7,6 +7,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
@@ -90,7 +91,7 @@ record DrawnRecipe(BatchPlan plan, Set<String> has) {
                 AlkaliChoice.naoh(Share.percent(98)),
                 Share.percent(has.contains("rich") ? 13 : 5),
                 LiquidTarget.concentration(has.contains("wet") ? .27 : .33),
-                List.of(new LiquidPart(TABLES.liquid(liquid(has)), Share.WHOLE, false)),
+                List.of(new LiquidPart(TABLES.liquid(liquid(has)), Share.WHOLE, LiquidState.LIQUID)),
                 List.of());
         List<AdditivePortion> additives = new ArrayList<>();
         has.forEach(what -> ADDED.getOrDefault(what, Map.of())

@@ -8,6 +8,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
@@ -42,7 +43,7 @@ public final class Recipes {
     }
 
     public Recipes liquid(String id, double percent) {
-        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), false));
+        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), LiquidState.LIQUID));
         return this;
     }
 
@@ -84,13 +85,13 @@ public final class Recipes {
 
     public Formula formula() {
         List<LiquidPart> parts = liquids.isEmpty()
-                ? List.of(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.WHOLE, false))
+                ? List.of(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID))
                 : liquids;
         return new Formula(fats, alkali, superfat, target, parts, additives);
     }
 
     public Recipes frozen(String id, double percent) {
-        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), true));
+        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), LiquidState.FROZEN));
         return this;
     }
 

@@ -99,5 +99,5 @@ export function layerDrawing(form) {
     }
   });
   // Another way of dividing needs other fields: ask the server for them.
-  form.querySelector('[data-more-rows]')?.addEventListener('change', () => form.querySelector('[data-rows]').click());
+  form.querySelectorAll('[data-more-rows]').forEach((choice) => choice.addEventListener('change', () => form.querySelector('[data-rows]').click()));
 }

@@ -4,9 +4,11 @@ const PAUSE = 180;
 export function liveForm(form) {
   let timer = 0;
   let newest = 0;
+  let waits = false;
 
   async function reckon() {
     const mine = ++newest;
+    waits = false;
     const answer = await fetch(form.dataset.liveForm, {
       method: 'POST',
       body: new URLSearchParams(new FormData(form)),
@@ -52,5 +54,21 @@ export function liveForm(form) {
   form.addEventListener('input', () => {
     clearTimeout(timer);
     timer = setTimeout(reckon, PAUSE);
+    waits = true;
+    // A new recipe gets an address of its own with its first letter, so that Back finds it again.
+    if (window.location.pathname === '/plan/new') {
+      window.history.replaceState(null, '', `/plan/new/${form.elements.draft.value}`);
+    }
+  });
+
+  // Who leaves in the middle of a word loses nothing; what is sent by a button is kept by that.
+  form.addEventListener('submit', () => {
+    clearTimeout(timer);
+    waits = false;
+  });
+  window.addEventListener('pagehide', () => {
+    if (waits) {
+      navigator.sendBeacon(form.dataset.liveForm, new URLSearchParams(new FormData(form)));
+    }
   });
 }

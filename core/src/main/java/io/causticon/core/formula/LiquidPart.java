@@ -9,17 +9,17 @@ import io.causticon.core.substance.Liquid;
  *
  * @param liquid which
  * @param share its part of the whole liquid, by mass
- * @param frozen whether it goes in as ice
+ * @param state how cold it goes in
  * @param joins when it goes in; what joins later than the lye is not there to dissolve it
  */
-public record LiquidPart(Liquid liquid, Share share, boolean frozen, AdditionStage joins) {
+public record LiquidPart(Liquid liquid, Share share, LiquidState state, AdditionStage joins) {
 
     /** A part that the lye is dissolved in. */
-    public LiquidPart(Liquid liquid, Share share, boolean frozen) {
-        this(liquid, share, frozen, AdditionStage.LYE);
+    public LiquidPart(Liquid liquid, Share share, LiquidState state) {
+        this(liquid, share, state, AdditionStage.LYE);
     }
 
     LiquidPortion portion(Mass whole) {
-        return new LiquidPortion(liquid, share.of(whole), frozen, joins);
+        return new LiquidPortion(liquid, share.of(whole), state, joins);
     }
 }

@@ -1,6 +1,7 @@
 package io.causticon.core.formula;
 
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.core.substance.Liquid;
 import java.util.Optional;
@@ -10,18 +11,18 @@ import java.util.Optional;
  *
  * @param liquid which
  * @param mass how much
- * @param frozen whether it goes in as ice
+ * @param state how cold it goes in
  * @param joins when it goes in
  */
-public record LiquidPortion(Liquid liquid, Mass mass, boolean frozen, AdditionStage joins) {
+public record LiquidPortion(Liquid liquid, Mass mass, LiquidState state, AdditionStage joins) {
 
     /** A portion that the lye is dissolved in. */
-    public LiquidPortion(Liquid liquid, Mass mass, boolean frozen) {
-        this(liquid, mass, frozen, AdditionStage.LYE);
+    public LiquidPortion(Liquid liquid, Mass mass, LiquidState state) {
+        this(liquid, mass, state, AdditionStage.LYE);
     }
 
     public LiquidPortion weighing(Mass other) {
-        return new LiquidPortion(liquid, other, frozen, joins);
+        return new LiquidPortion(liquid, other, state, joins);
     }
 
     /** Whether it is there while the lye dissolves. */
@@ -31,6 +32,26 @@ public record LiquidPortion(Liquid liquid, Mass mass, boolean frozen, AdditionSt
 
     public Mass water() {
         return liquid.water().of(mass);
+    }
+
+    /** What of its water goes in as ice. */
+    public Mass ice() {
+        return water().times(state.iceFraction());
+    }
+
+    /** Of what of it is liquid. */
+    public Temperature temperatureOfWater(Temperature room) {
+        return state.ofWater(room);
+    }
+
+    /** Of what of it is ice. */
+    public Temperature temperatureOfIce(Temperature freezer) {
+        return state.ofIce(freezer);
+    }
+
+    /** Its name, and how cold it is where that is not as the room. */
+    public String words() {
+        return state.words().isEmpty() ? liquid.name() : liquid.name() + ", " + state.words();
     }
 
     /** The fat that comes with it, as a portion of the fat it counts as. */

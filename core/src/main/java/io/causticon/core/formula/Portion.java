@@ -18,8 +18,14 @@ import org.jspecify.annotations.Nullable;
  */
 public record Portion(String name, @Nullable Line top, Share share, List<OwnAdditive> additives, List<OwnLiquid> liquids) {
 
-    /** An additive of this portion alone. */
-    public record OwnAdditive(Additive additive, Dose dose) {}
+    /** An additive of this portion alone: into its lye, its fats, or its batter. */
+    public record OwnAdditive(Additive additive, Dose dose, AdditionStage joins) {
+
+        /** One that goes into the batter. */
+        public OwnAdditive(Additive additive, Dose dose) {
+            this(additive, dose, AdditionStage.TRACE);
+        }
+    }
 
     /** A liquid of this portion alone, which goes into the batter. */
     public record OwnLiquid(Liquid liquid, Dose dose) {}

@@ -11,12 +11,23 @@ import org.jspecify.annotations.Nullable;
  * @param portions the parts; empty for an undivided batch
  * @param stuck share of the batter that stays on bowls and spatulas, allowed for so that the last cup is not short; 2-4 % is usual
  * @param bowl the bowl that stays on the scale while portions are taken from it; null when it is tared away
+ * @param route how the lye comes to the parts
  */
-public record Portioning(Way way, List<Portion> portions, Share stuck, @Nullable Vessel bowl) {
+public record Portioning(Way way, List<Portion> portions, Share stuck, @Nullable Vessel bowl, LyeRoute route) {
 
-    /** Taken from a bowl that is tared away. */
+    /** One batter, taken from a bowl that is tared away. */
     public Portioning(Way way, List<Portion> portions, Share stuck) {
-        this(way, portions, stuck, null);
+        this(way, portions, stuck, null, LyeRoute.TOGETHER);
+    }
+
+    /** How the lye comes to the parts. */
+    public enum LyeRoute {
+        /** All is mixed to one batter, which is divided. */
+        TOGETHER,
+        /** One lye solution for all; each part's fats and lye are poured into a jug of its own. */
+        MASTER,
+        /** Each part has a lye solution of its own. */
+        OWN
     }
 
     /** How the parts are told. */

@@ -46,7 +46,8 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
     public static Portions of(BatchPlan plan) {
         Portioning portioning = plan.pouring().portioning();
         Mass whole = BatterAmount.of(plan.formula()).mass().minus(onTop(plan.formula()));
-        Mass stuck = portioning.stuck().of(whole);
+        // What is made in a jug of its own is not taken from a bowl: what sticks is its own.
+        Mass stuck = portioning.route() == Portioning.LyeRoute.TOGETHER ? portioning.stuck().of(whole) : Mass.ZERO;
         Mass divided = whole.minus(stuck);
         List<Share> shares = shares(plan);
         List<PortionAmounts> amounts = new ArrayList<>();
@@ -68,10 +69,10 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
                 whole.fats().stream().map(f -> f.weighing(f.mass().times(part))).toList();
         Mass fatMass = fats.stream().map(FatPortion::mass).reduce(Mass.ZERO, Mass::plus);
         List<AdditivePortion> own = portion.additives().stream()
-                .map(a -> AdditivePortion.dosed(a.additive(), a.dose(), AdditionStage.TRACE, fatMass))
+                .map(a -> AdditivePortion.dosed(a.additive(), a.dose(), a.joins(), fatMass))
                 .toList();
         List<LiquidPortion> ownLiquids = portion.liquids().stream()
-                .map(l -> new LiquidPortion(l.liquid(), l.dose().of(null, fatMass), false, AdditionStage.TRACE))
+                .map(l -> new LiquidPortion(l.liquid(), l.dose().of(null, fatMass), LiquidState.LIQUID, AdditionStage.TRACE))
                 .toList();
         Weights weights = new Weights(
                 fats,

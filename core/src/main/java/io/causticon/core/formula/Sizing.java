@@ -3,6 +3,7 @@ package io.causticon.core.formula;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.quantity.Mass;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 
 /** From the mould to the fats and back. Everything in a formula is proportional to its fats, so one division answers. */
 public final class Sizing {
@@ -32,11 +33,28 @@ public final class Sizing {
      * @param recipe the formula for a mass of fats
      */
     public static Mass fatsToFill(Function<Mass, Formula> recipe, Mould mould, Pouring pouring) {
+        return fatsFor(recipe, batter -> mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams()
+                * (1 + pouring.overage().fraction()));
+    }
+
+    /**
+     * The fats for so much batter in each of some equal cups, with what sticks to bowls and the overage on top.
+     *
+     * @param recipe the formula for a mass of fats
+     * @param each batter in one cup, without what goes into that cup alone
+     * @param cups how many, 1 or more
+     */
+    public static Mass fatsForCups(Function<Mass, Formula> recipe, Mass each, int cups, Pouring pouring) {
+        double stuck = pouring.portioning().route() == Portioning.LyeRoute.TOGETHER ? pouring.portioning().stuck().fraction() : 0;
+        double wanted = each.grams() * cups / (1 - stuck) * (1 + pouring.overage().fraction());
+        return fatsFor(recipe, batter -> wanted);
+    }
+
+    private static Mass fatsFor(Function<Mass, Formula> recipe, ToDoubleFunction<BatterAmount> wantedGrams) {
         Mass fats = Mass.grams(FIRST_GUESS);
         for (int i = 0; i < ROUNDS; i++) {
             BatterAmount batter = BatterAmount.of(recipe.apply(fats));
-            double wanted = mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams()
-                    * (1 + pouring.overage().fraction());
+            double wanted = wantedGrams.applyAsDouble(batter);
             // What is missing is made of fats and all that grows with them, about 1.5 g a gram: the guess converges within a few rounds.
             fats = Mass.grams(Math.max(SMALLEST, fats.grams() + (wanted - batter.mass().grams()) / BATTER_PER_FAT));
         }

@@ -4,6 +4,7 @@ import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.quantity.Estimate;
@@ -109,7 +110,7 @@ public record AsWeighed(
             Mass mass = logged.getOrDefault(what, Mass.ZERO);
             switch (what.kind()) {
                 case FAT -> fats.add(new FatPortion(substances.fat(what.id()), mass));
-                case LIQUID -> liquids.add(new LiquidPortion(substances.liquid(what.id()), mass, false));
+                case LIQUID -> liquids.add(new LiquidPortion(substances.liquid(what.id()), mass, LiquidState.LIQUID));
                 case ADDITIVE -> additives.add(new AdditivePortion(substances.additive(what.id()), mass));
                 case ALKALI -> throw new IllegalStateException("Impossible state: alkali is always taken");
             }

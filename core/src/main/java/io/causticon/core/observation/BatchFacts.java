@@ -238,7 +238,7 @@ public final class BatchFacts {
 
     /** Whether any of the liquid was planned as ice. */
     public boolean liquidWasFrozen() {
-        return plan.formula().liquidParts().stream().anyMatch(l -> l.frozen());
+        return plan.formula().liquidParts().stream().anyMatch(l -> l.state().hasIce());
     }
 
     /** Sugar of fats, by the plan. */

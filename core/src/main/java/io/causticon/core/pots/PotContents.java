@@ -60,11 +60,11 @@ final class PotContents {
     }
 
     Mass water() {
-        return sum(l -> l.frozen() ? Mass.ZERO : l.water());
+        return sum(l -> l.water().minus(l.ice()));
     }
 
     Mass ice() {
-        return sum(l -> l.frozen() ? l.water() : Mass.ZERO);
+        return sum(LiquidPortion::ice);
     }
 
     /** Milk's and juice's. What was stirred in takes up little heat; leaving that out errs by a kelvin or two on the safe side. */
@@ -83,11 +83,28 @@ final class PotContents {
      * @param read of the liquid before the lye
      */
     LyePot pot(Temperature room, Temperature freezer, Optional<Temperature> read) {
-        Temperature iceStart = read.map(t -> Temperature.celsius(Math.min(0, t.celsius()))).orElse(freezer);
+        Temperature iceStart = read.map(t -> Temperature.celsius(Math.min(0, t.celsius()))).orElseGet(() -> iceStart(freezer));
         // Water beside ice is no colder than it freezes.
         double least = ice().isPositive() ? 0 : Double.NEGATIVE_INFINITY;
-        Temperature waterStart = read.map(t -> Temperature.celsius(Math.max(least, t.celsius()))).orElse(room);
+        Temperature waterStart = read.map(t -> Temperature.celsius(Math.max(least, t.celsius()))).orElseGet(() -> waterStart(room));
         return new LyePot(lye(), blend(), room, water(), waterStart, ice(), iceStart, solids(), acidMoles());
+    }
+
+    /** Of all that is liquid in it, mixed. */
+    Temperature waterStart(Temperature room) {
+        return mean(l -> l.water().minus(l.ice()), l -> l.temperatureOfWater(room), room);
+    }
+
+    /** Of all that is ice in it. */
+    Temperature iceStart(Temperature freezer) {
+        return mean(LiquidPortion::ice, l -> l.temperatureOfIce(freezer), freezer);
+    }
+
+    private Temperature mean(Function<LiquidPortion, Mass> of, Function<LiquidPortion, Temperature> at, Temperature otherwise) {
+        double grams = sum(of).grams();
+        return grams <= 0
+                ? otherwise
+                : Temperature.celsius(liquids.stream().mapToDouble(l -> of.apply(l).grams() * at.apply(l).celsius()).sum() / grams);
     }
 
     /** Above which it scorches; empty for what does not. */

@@ -2,6 +2,7 @@ package io.causticon.core.pots;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
@@ -31,9 +32,6 @@ public record SecondFeed(
         Optional<Temperature> warmestLye,
         int portions,
         int fed) {
-
-    /** Thawed milk as it comes from the fridge. */
-    private static final Temperature FRIDGE = Temperature.celsius(5);
 
     private static final int CALM_PORTIONS = 3;
     private static final int CAREFUL_PORTIONS = 6;
@@ -77,16 +75,21 @@ public record SecondFeed(
             return Optional.empty();
         }
         LyeDilution dilution = new LyeDilution(
-                joining.lye(), joining.blend(), firstWater, lye, joining.water(), room, joining.ice(), plan.freezer(), joining.solids(), joining.acidMoles());
+                joining.lye(), joining.blend(), firstWater, lye, joining.water(), joining.waterStart(room), joining.ice(), joining.iceStart(plan.freezer()), joining.solids(), joining.acidMoles());
         Optional<Temperature> limit = joining.limit();
         return Optional.of(new SecondFeed(
                 joining.liquids(),
                 limit,
                 dilution.highest(),
-                joining.ice().isPositive() ? Optional.of(dilution.thawedAt(FRIDGE).highest()) : Optional.empty(),
+                joining.ice().isPositive() ? Optional.of(dilution.thawedAt(LiquidState.FRIDGE).highest()) : Optional.empty(),
                 limit.map(dilution::warmestLye),
                 portions.orElse(limit.isPresent() ? CAREFUL_PORTIONS : CALM_PORTIONS),
                 fed));
+    }
+
+    /** Whether all that is ice in it is frozen hard. */
+    public boolean isSolid() {
+        return liquids.stream().noneMatch(l -> l.state() == LiquidState.SLUSH);
     }
 
     public boolean passesLimit() {

@@ -35,6 +35,7 @@ final class AlkaliRisks {
         spread(f);
         scales(f);
         cups(f);
+        jugs(f);
     }
 
     private static void spread(Flight f) {
@@ -111,6 +112,43 @@ final class AlkaliRisks {
                 "finer-scale",
                 Phrase.of("Weigh lye in steps of {}", FINE_STEP),
                 p -> p.with(new Scales(p.scales().fatStep(), FINE_STEP)));
+    }
+
+    /** A lye of its own for each part is a small weighing for each: the least of them has the widest superfat. */
+    private static void jugs(Flight f) {
+        Portioning portioning = f.plan.pouring().portioning();
+        if (portioning.route() != Portioning.LyeRoute.OWN || portioning.portions().isEmpty() || !Portions.check(f.plan).isEmpty()) {
+            return;
+        }
+        Scales scales = f.plan.scales();
+        PortionAmounts widest = null;
+        Estimate its = new Estimate(1, 0);
+        for (PortionAmounts amounts : Portions.of(f.plan).amounts()) {
+            if (amounts.share().isPositive()) {
+                Estimate superfat = Superfat.distribution(amounts.weights().shownOn(scales), f.formula.alkali(), scales);
+                if (superfat.probabilityBelow(0) >= its.probabilityBelow(0)) {
+                    widest = amounts;
+                    its = superfat;
+                }
+            }
+        }
+        // What all parts share is told of the whole.
+        if (widest == null || its.probabilityBelow(0) <= Math.max(NOTABLE_EXCESS, asShown(f.plan).probabilityBelow(0))) {
+            return;
+        }
+        Phrase title = Phrase.of("{} has too little lye for this scale", widest.portion().name());
+        Phrase reason = Phrase.of("{} is weighed as {} in steps of {}: superfat {}, excess alkali in {} of such jugs.",
+                widest.weights().naoh().plus(widest.weights().koh()),
+                scales.shownOfLye(widest.weights().naoh()).plus(scales.shownOfLye(widest.weights().koh())), scales.lyeStep(),
+                Share.fraction(its.value()), Share.fraction(its.probabilityBelow(0)));
+        PlanChange master = PlanChange.to("one-lye", Phrase.of("One lye for all jugs"), p -> p.with(p.pouring().divided(new Portioning(
+                p.pouring().portioning().way(), p.pouring().portioning().portions(), p.pouring().portioning().stuck(),
+                p.pouring().portioning().bowl(), Portioning.LyeRoute.MASTER))));
+        if (its.probabilityBelow(0) > Superfat.ALARMING_EXCESS.fraction()) {
+            f.danger(title, reason, Phrase.of("Small masses want a finer scale"), finer(), master);
+        } else {
+            f.bite(title, reason, finer(), master);
+        }
     }
 
     private static void cups(Flight f) {

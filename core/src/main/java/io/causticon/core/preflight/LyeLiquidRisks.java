@@ -4,6 +4,7 @@ import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.pots.LyePeak;
@@ -114,9 +115,9 @@ final class LyeLiquidRisks {
                         PlanChange.to("at-emulsion", Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
             } else if (second.ifThawed().isPresent() && second.limit().map(l -> second.ifThawed().get().isAbove(l)).orElse(false)) {
                 f.bite(
-                        Phrase.of("{} must stay frozen solid", what),
-                        Phrase.of("Frozen it comes to {}; thawed in the fridge it would reach {}, and it scorches from {}.",
-                                second.peak(), second.ifThawed().get(), second.limit().orElseThrow()),
+                        Phrase.of(second.isSolid() ? "{} must stay frozen solid" : "{} must stay slush", what),
+                        Phrase.of("{} it comes to {}; thawed in the fridge it would reach {}, and it scorches from {}.",
+                                second.isSolid() ? "Frozen" : "As slush", second.peak(), second.ifThawed().get(), second.limit().orElseThrow()),
                         Phrase.of("Out of the freezer portion by portion"),
                         PlanChange.to("at-emulsion", Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
             }
@@ -125,16 +126,26 @@ final class LyeLiquidRisks {
 
     private static BatchPlan atEmulsion(BatchPlan plan) {
         return withParts(plan, plan.formula().liquidParts().stream()
-                .map(p -> p.joins() == AdditionStage.COOLED_LYE ? new LiquidPart(p.liquid(), p.share(), false, AdditionStage.EMULSION) : p)
+                .map(p -> p.joins() == AdditionStage.COOLED_LYE ? new LiquidPart(p.liquid(), p.share(), LiquidState.LIQUID, AdditionStage.EMULSION) : p)
                 .toList());
     }
 
     private static BatchPlan frozen(BatchPlan plan) {
-        return withParts(plan, plan.formula().liquidParts().stream()
-                .map(p -> scorches(p) && (p.joins() == AdditionStage.LYE || p.joins() == AdditionStage.COOLED_LYE)
-                        ? new LiquidPart(p.liquid(), p.share(), true, p.joins())
+        List<LiquidPart> parts = plan.formula().liquidParts();
+        return withParts(plan, parts.stream()
+                .map(p -> scorches(p) && meetsLye(p) || isWaterOfAPowder(p, parts)
+                        ? new LiquidPart(p.liquid(), p.share(), LiquidState.FROZEN, p.joins())
                         : p)
                 .toList());
+    }
+
+    private static boolean meetsLye(LiquidPart p) {
+        return p.joins() == AdditionStage.LYE || p.joins() == AdditionStage.COOLED_LYE;
+    }
+
+    /** What a milk powder is stirred into is frozen with it: of a powder there is nothing to freeze. */
+    private static boolean isWaterOfAPowder(LiquidPart part, List<LiquidPart> parts) {
+        return meetsLye(part) && parts.stream().anyMatch(p -> p.joins() == part.joins() && p.liquid().isPowder() && scorches(p));
     }
 
     /** Lye in its own mass of water, all that scorches at emulsion. */
@@ -149,14 +160,14 @@ final class LyeLiquidRisks {
         double rest = parts.stream().filter(LyeLiquidRisks::scorches).mapToDouble(p -> p.share().fraction()).sum();
         List<LiquidPart> changed = new ArrayList<>();
         if (water == 0) {
-            changed.add(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.fraction(share), false));
+            changed.add(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.fraction(share), LiquidState.LIQUID));
         }
         for (LiquidPart p : parts) {
             double factor = scorches(p) ? (1 - share) / rest : share / Math.max(water, 1e-9);
             changed.add(new LiquidPart(
                     p.liquid(),
                     Share.fraction(p.share().fraction() * factor),
-                    false,
+                    LiquidState.LIQUID,
                     scorches(p) ? AdditionStage.EMULSION : AdditionStage.LYE));
         }
         return withParts(plan, changed);
@@ -206,13 +217,13 @@ final class LyeLiquidRisks {
     private static BatchPlan withIce(BatchPlan plan, double part) {
         List<LiquidPart> changed = new ArrayList<>();
         for (LiquidPart p : plan.formula().liquidParts()) {
-            boolean clear = p.joins() == AdditionStage.LYE && !p.frozen() && !scorches(p);
+            boolean clear = p.joins() == AdditionStage.LYE && !p.state().hasIce() && !scorches(p);
             if (clear && part < 1) {
-                changed.add(new LiquidPart(p.liquid(), Share.fraction(p.share().fraction() * (1 - part)), false, p.joins()));
+                changed.add(new LiquidPart(p.liquid(), Share.fraction(p.share().fraction() * (1 - part)), p.state(), p.joins()));
             }
             if (clear && part > 0) {
                 changed.add(new LiquidPart(
-                        Catalogue.standard().liquid("ice"), Share.fraction(p.share().fraction() * part), true, p.joins()));
+                        Catalogue.standard().liquid("ice"), Share.fraction(p.share().fraction() * part), LiquidState.FROZEN, p.joins()));
             }
             if (!clear) {
                 changed.add(p);

@@ -44,7 +44,8 @@ final class SettingRisks {
             return;
         }
         Mass capacity = mould.capacity(f.batter.density());
-        Mass over = f.batter.mass().minus(capacity);
+        // What is meant to be left over is no surprise.
+        Mass over = f.batter.mass().times(1 / (1 + f.plan.pouring().overage().fraction())).minus(capacity);
         if (over.grams() > 1 && f.plan.pouring().spare() == null) {
             f.bite(
                     Phrase.of("It runs over"),
@@ -66,7 +67,7 @@ final class SettingRisks {
             return;
         }
         Portions portions = Portions.of(f.plan);
-        Mass made = portions.whole().minus(portions.stuck());
+        Mass made = portions.whole().minus(portions.stuck()).times(1 / (1 + f.plan.pouring().overage().fraction()));
         double wrong = portions.drawn().dividedBy(made) - 1;
         if (Math.abs(wrong) > DRAWING_TOLERANCE) {
             f.bite(

@@ -66,6 +66,8 @@ public enum ProblemKey {
     BY_MASS_OR_BY_PARTS,
     /** A fixed mass where the mould decides on the size. Values: none. */
     MASS_AGAINST_THE_MOULD,
+    /** A size by cups of a batter that is not divided into equal cups. */
+    CUPS_FIRST,
     /** The liquid takes up alkali faster than it brings water. Values: none. */
     LIQUID_WITHOUT_WATER,
     /** After now. Values: the moment. */

@@ -17,6 +17,8 @@ public final class Catalogue {
             new Catalogue(FatRows.read(), LiquidRows.read(), AdditiveRows.read());
 
     private static final String ESSENTIAL = "eo-";
+    private static final Map<String, String> POWDERS =
+            Map.of("goat-milk-whole", "powdered-goat-milk", "cow-milk-whole", "powdered-whole-milk");
 
     private final Map<String, Fat> fats;
     private final Map<String, Liquid> liquids;
@@ -77,6 +79,11 @@ public final class Catalogue {
 
     public Optional<Additive> findAdditive(String id) {
         return Optional.ofNullable(additives.get(id));
+    }
+
+    /** The powder that a liquid can be made from again with water; empty where there is none. */
+    public Optional<Liquid> powderOf(Liquid liquid) {
+        return Optional.ofNullable(POWDERS.get(liquid.id())).flatMap(this::findLiquid);
     }
 
     /** What a maker may call a substance: its id, its name, or the first word of either. */

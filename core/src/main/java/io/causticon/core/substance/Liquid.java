@@ -43,6 +43,8 @@ public record Liquid(
         String source,
         Confidence confidence) {
 
+    private static final double DRY = 0.2;
+
     public Liquid {
         allergens = Set.copyOf(allergens);
     }
@@ -50,6 +52,20 @@ public record Liquid(
     /** Moles of alkali that a gram of it takes up. */
     public double alkaliMolesPerGram() {
         return acid == null ? 0 : acid.alkaliMoles(acidity.of(Mass.grams(1)));
+    }
+
+    /** Whether it is a powder, which wants water to become a liquid. */
+    public boolean isPowder() {
+        return water.fraction() < DRY;
+    }
+
+    /**
+     * How much of this powder makes a liquid again, the rest being water: as dry as the liquid is, so is the mixture.
+     *
+     * @param whole the liquid it was dried from
+     */
+    public Share shareIn(Liquid whole) {
+        return Share.fraction((1 - whole.water.fraction()) / (1 - water.fraction()));
     }
 
     /** Sugar and protein together: what turns orange in hot lye. */

@@ -8,6 +8,7 @@ import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.Vessel;
@@ -50,7 +51,7 @@ class OneAnswerTest {
     }
 
     private static LiquidPart part(String id, double percent, boolean frozen, AdditionStage joins) {
-        return new LiquidPart(TABLES.liquid(id), Share.percent(percent), frozen, joins);
+        return new LiquidPart(TABLES.liquid(id), Share.percent(percent), frozen ? LiquidState.FROZEN : LiquidState.LIQUID, joins);
     }
 
     private static BatchLog log(Entry... entries) {

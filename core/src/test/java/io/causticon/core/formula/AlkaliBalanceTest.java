@@ -58,7 +58,7 @@ class AlkaliBalanceTest {
             LiquidPortion vinegar = new LiquidPortion(
                     io.causticon.core.substance.Catalogue.standard().liquid("vinegar-5"),
                     io.causticon.core.quantity.Mass.grams(30),
-                    false);
+                    LiquidState.LIQUID);
             assertThat(Alkali.NAOH.mass(vinegar.acidMoles()).grams()).isCloseTo(0.999, within(0.001));
         }
 

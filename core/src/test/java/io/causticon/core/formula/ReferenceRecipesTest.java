@@ -310,7 +310,7 @@ class ReferenceRecipesTest {
             String[] words = part.trim().split(" ");
             AdditionStage joins = words.length > 2 ? AdditionStage.EMULSION : AdditionStage.LYE;
             parts.add(new LiquidPart(
-                    Catalogue.standard().liquid(words[0]), Share.percent(Double.parseDouble(words[1])), false, joins));
+                    Catalogue.standard().liquid(words[0]), Share.percent(Double.parseDouble(words[1])), LiquidState.LIQUID, joins));
         }
         return parts;
     }

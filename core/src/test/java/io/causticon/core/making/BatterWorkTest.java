@@ -67,7 +67,7 @@ class BatterWorkTest {
                 Portion.sharing("white", Share.percent(60)).with(TABLES.additive("titanium-dioxide"), Dose.ofFats(Share.percent(1))),
                 Portion.sharing("black", Share.percent(40)).with(TABLES.additive("activated-charcoal"), Dose.ofFats(Share.percent(1))));
         return plan.with(plan.pouring().divided(new Portioning(
-                Portioning.Way.SHARES, cups, Share.percent(3), new Vessel("pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)))));
+                Portioning.Way.SHARES, cups, Share.percent(3), new Vessel("pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)), Portioning.LyeRoute.TOGETHER)));
     }
 
     private List<BatterStep> steps(BatchPlan plan) {

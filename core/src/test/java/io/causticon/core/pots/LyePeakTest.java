@@ -8,6 +8,7 @@ import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.quantity.Mass;
@@ -37,8 +38,8 @@ class LyePeakTest {
     private static BatchPlan milk(double frozen) {
         BatchPlan plan = plain();
         return plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(
-                new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.fraction(frozen), true),
-                new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.fraction(1 - frozen), false))));
+                new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.fraction(frozen), LiquidState.FROZEN),
+                new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.fraction(1 - frozen), LiquidState.LIQUID))));
     }
 
     @Test
@@ -93,10 +94,58 @@ class LyePeakTest {
     void sugarInHalfOfTheLiquidScorchesInThatHalf() {
         BatchPlan plan = plain();
         BatchPlan split = plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(
-                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, AdditionStage.LYE),
-                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), false, AdditionStage.EMULSION))));
+                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), LiquidState.LIQUID, AdditionStage.LYE),
+                new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(50), LiquidState.LIQUID, AdditionStage.EMULSION))));
         // 2.5 g in 130 g of the half that is there are 1.9 %; of the whole 260 g they would be under 1 %.
         assertThat(LyePeak.of(with(split, "sugar", 2.5, AdditionStage.LYE), ROOM).limit()).contains(Temperature.celsius(60));
+    }
+
+    private static double peak(LiquidState state) {
+        BatchPlan plan = plain();
+        return LyePeak.of(
+                        plan.with(plan.formula().withLiquid(
+                                LiquidTarget.concentration(0.33), List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, state)))),
+                        ROOM)
+                .without()
+                .celsius();
+    }
+
+    /**
+     * Water of 15 K less: 267 g x 15 K x 4.18 J/(gK) are 16.7 kJ of some 400 g of liquor with 3.35 J/(gK): 12.5 K. Slush: 267 g from 20 to 0 C are
+     * 22.3 kJ, and a third of it melts with 333.6 J/g, 29.7 kJ: 39 K together.
+     */
+    @Test
+    void theColderTheLiquidGoesInTheCoolerItStays() {
+        double room = peak(LiquidState.LIQUID);
+        assertThat(room - peak(LiquidState.CHILLED)).isCloseTo(12.5, within(1.0));
+        assertThat(room - peak(LiquidState.SLUSH)).isCloseTo(39, within(2.5));
+        assertThat(peak(LiquidState.FROZEN)).isLessThan(peak(LiquidState.SLUSH));
+    }
+
+    @Test
+    void aFridgeWarmsNothingInAColdRoom() {
+        LiquidPart chilled = new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, LiquidState.CHILLED);
+        BatchPlan plan = plain();
+        BatchPlan cold = plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(chilled)));
+        BatchPlan asRoom = plan.with(plan.formula().withLiquid(
+                LiquidTarget.concentration(0.33), List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID))));
+        Temperature winter = Temperature.celsius(2);
+        assertThat(LyePeak.of(cold, winter).without()).isEqualTo(LyePeak.of(asRoom, winter).without());
+    }
+
+    /** 13.4 g of powder in 86.6 g of water are as dry as the milk: what half of the liquid is, is as hot either way. */
+    @Test
+    void milkFromPowderIsMilk() {
+        BatchPlan plan = plain();
+        double share = TABLES.liquid("powdered-goat-milk").shareIn(TABLES.liquid("goat-milk-whole")).fraction();
+        assertThat(share).isCloseTo(0.134, within(0.001));
+        BatchPlan powder = plan.with(plan.formula().withLiquid(LiquidTarget.concentration(0.33), List.of(
+                new LiquidPart(TABLES.liquid("powdered-goat-milk"), Share.fraction(share), LiquidState.LIQUID),
+                new LiquidPart(TABLES.liquid("distilled-water"), Share.fraction(1 - share), LiquidState.FROZEN))));
+        BatchPlan milk = plan.with(plan.formula().withLiquid(
+                LiquidTarget.concentration(0.33), List.of(new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.WHOLE, LiquidState.FROZEN))));
+        assertThat(LyePeak.of(powder, ROOM).without().celsius()).isCloseTo(LyePeak.of(milk, ROOM).without().celsius(), within(4.0));
+        assertThat(LyePeak.of(powder, ROOM).limit()).isEqualTo(LyePeak.of(milk, ROOM).limit());
     }
 
     @Test

@@ -16,6 +16,8 @@ import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Sizing;
+import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
@@ -84,6 +86,28 @@ class PlanRisksTest {
         @Test
         void aScaleTooCoarseForTheLye() {
             everyChangeCures(recipe().fat("olive-oil", 60).fat("coconut-oil-76", 25).superfat(8).plan(), "Too little lye for this scale");
+        }
+
+        @Test
+        void aJugWithTooLittleLyeOfItsOwn() {
+            BatchPlan plan = plain().plan();
+            BatchPlan jugs = plan.with(plan.pouring().divided(new Portioning(
+                    Portioning.Way.SHARES,
+                    List.of(Portion.sharing("most", Share.percent(93)), Portion.sharing("dots", Share.percent(7))),
+                    Share.NONE, null, Portioning.LyeRoute.OWN)));
+            everyChangeCures(jugs, "dots has too little lye for this scale");
+            assertThat(find(jugs, UNKNOWN, "most has too little lye")).isEmpty();
+        }
+
+        @Test
+        void overageThatIsMeantIsNone() {
+            Mould loaf = new Mould("loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1);
+            BatchPlan plan = plain().plan().with(loaf);
+            BatchPlan full = plan.with(Sizing.toFill(plan.formula(), loaf, plan.pouring()).scaledTo(
+                    Sizing.toFill(plan.formula(), loaf, plan.pouring()).fatMass().times(1.1)));
+            assertThat(find(full, UNKNOWN, "It runs over")).isPresent();
+            Pouring meant = new Pouring(Pouring.SizedBy.WEIGHTS, null, Share.percent(10), null, 25, Portioning.WHOLE);
+            assertThat(find(full.with(meant), UNKNOWN, "It runs over")).isEmpty();
         }
 
         @Test

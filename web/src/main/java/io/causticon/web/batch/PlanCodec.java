@@ -13,6 +13,7 @@ import io.causticon.core.formula.FixedAmounts;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.PlanCheck;
 import io.causticon.core.formula.Portion;
@@ -50,7 +51,17 @@ public class PlanCodec {
     private record FatKept(
             String id, double grams, @Nullable String lot, @Nullable Double certified, @Nullable OwnFat own) {}
 
-    private record LiquidKept(String id, double share, boolean frozen, @Nullable AdditionStage joins) {}
+    /** {@code frozen} is how plans before the states told it. */
+    private record LiquidKept(
+            String id, double share, @Nullable Boolean frozen, @Nullable AdditionStage joins, @Nullable LiquidState state) {
+
+        LiquidState inState() {
+            if (state != null) {
+                return state;
+            }
+            return Boolean.TRUE.equals(frozen) ? LiquidState.FROZEN : LiquidState.LIQUID;
+        }
+    }
 
     private record AdditiveKept(
             String id,
@@ -60,7 +71,7 @@ public class PlanCodec {
             @Nullable AdditionStage joins,
             @Nullable OwnFragrance own) {}
 
-    private record ExtraKept(String id, Dose.Way way, double value, @Nullable OwnFragrance own) {}
+    private record ExtraKept(String id, Dose.Way way, double value, @Nullable OwnFragrance own, @Nullable AdditionStage joins) {}
 
     private record PortionKept(
             String name,
@@ -78,7 +89,9 @@ public class PlanCodec {
             Portioning.Way way,
             double stuck,
             List<PortionKept> portions,
-            @Nullable Vessel bowl) {}
+            @Nullable Vessel bowl,
+            Portioning.@Nullable LyeRoute route,
+            @Nullable Double cupGrams) {}
 
     private record Kept(
             String name,
@@ -130,7 +143,7 @@ public class PlanCodec {
                 f.liquidTarget().way(),
                 f.liquidTarget().value(),
                 f.liquidParts().stream()
-                        .map(p -> new LiquidKept(p.liquid().id(), p.share().fraction(), p.frozen(), p.joins()))
+                        .map(p -> new LiquidKept(p.liquid().id(), p.share().fraction(), null, p.joins(), p.state()))
                         .toList(),
                 f.additives().stream().map(PlanCodec::keep).toList(),
                 plan.process(),
@@ -212,7 +225,9 @@ public class PlanCodec {
                 pouring.portioning().way(),
                 pouring.portioning().stuck().fraction(),
                 pouring.portioning().portions().stream().map(PlanCodec::keep).toList(),
-                pouring.portioning().bowl());
+                pouring.portioning().bowl(),
+                pouring.portioning().route(),
+                grams(pouring.cup()));
     }
 
     private static PortionKept keep(Portion p) {
@@ -221,10 +236,10 @@ public class PlanCodec {
                 p.top() == null ? null : p.top().points(),
                 p.share().fraction(),
                 p.additives().stream()
-                        .map(a -> new ExtraKept(a.additive().id(), a.dose().way(), a.dose().value(), own(a.additive())))
+                        .map(a -> new ExtraKept(a.additive().id(), a.dose().way(), a.dose().value(), own(a.additive()), a.joins()))
                         .toList(),
                 p.liquids().stream()
-                        .map(l -> new ExtraKept(l.liquid().id(), l.dose().way(), l.dose().value(), null))
+                        .map(l -> new ExtraKept(l.liquid().id(), l.dose().way(), l.dose().value(), null, null))
                         .toList());
     }
 
@@ -243,7 +258,7 @@ public class PlanCodec {
                         .map(p -> new LiquidPart(
                                 TABLES.liquid(p.id()),
                                 Share.fraction(p.share()),
-                                p.frozen(),
+                                p.inState(),
                                 p.joins() == null ? AdditionStage.LYE : p.joins()))
                         .toList(),
                 k.additives().stream().map(PlanCodec::additive).toList(),
@@ -299,7 +314,9 @@ public class PlanCodec {
                         p.way(),
                         p.portions().stream().map(PlanCodec::portion).toList(),
                         Share.fraction(p.stuck()),
-                        p.bowl()));
+                        p.bowl(),
+                        p.route() == null ? Portioning.LyeRoute.TOGETHER : p.route()),
+                mass(p.cupGrams()));
     }
 
     private static Portion portion(PortionKept p) {
@@ -308,7 +325,7 @@ public class PlanCodec {
                 p.top() == null ? null : new Line(p.top()),
                 Share.fraction(p.share()),
                 p.additives().stream()
-                        .map(a -> new Portion.OwnAdditive(additive(a.id(), a.own()), new Dose(a.way(), a.value())))
+                        .map(a -> new Portion.OwnAdditive(additive(a.id(), a.own()), new Dose(a.way(), a.value()), a.joins() == null ? AdditionStage.TRACE : a.joins()))
                         .toList(),
                 p.liquids().stream()
                         .map(l -> new Portion.OwnLiquid(TABLES.liquid(l.id()), new Dose(l.way(), l.value())))

@@ -229,7 +229,7 @@ final class PotPages {
                     + formats.temperature(rounded(pot.adiabaticPeak())) + ". Small portions, and step back between them.");
         }
         if (pot.fedFrom().isEmpty() && pot.liquid().isEmpty()) {
-            details.add((pot.ice().isPositive() ? "Frozen liquid is taken to be at " : "The liquid is taken to be at ")
+            details.add((pot.ice().isPositive() ? "The ice is taken to be at " : "The liquid is taken to be at ")
                     + formats.temperature(pot.start())
                     + ". Read it before the lye, and the forecast follows.");
         }
@@ -464,6 +464,6 @@ final class PotPages {
 
     private static String liquid(LiquidPortion p) {
         String when = WhenWords.ofLiquid(p.joins());
-        return p.liquid().name() + (p.frozen() ? ", frozen" : "") + (when.isEmpty() ? "" : " " + when);
+        return p.words() + (when.isEmpty() ? "" : " " + when);
     }
 }

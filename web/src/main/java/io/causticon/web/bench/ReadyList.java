@@ -2,6 +2,7 @@ package io.causticon.web.bench;
 
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.Vessel;
 import io.causticon.web.batch.Batch;
 import java.util.ArrayList;
@@ -30,12 +31,10 @@ record ReadyList(List<String> checks) {
         if (fats != null && fats.material().isAttackedByAlkali()) {
             checks.add("NOT the " + fats.name() + " for the fats: batter eats it");
         }
-        if (balance.liquids().stream().anyMatch(l -> l.frozen() && l.dissolvesLye())) {
-            checks.add("frozen solid: " + balance.liquids().stream()
-                    .filter(l -> l.frozen() && l.dissolvesLye())
-                    .map(l -> l.liquid().name())
-                    .reduce((a, b) -> a + ", " + b)
-                    .orElse(""));
+        if (balance.liquids().stream().anyMatch(l -> l.state().hasIce() && l.dissolvesLye())) {
+            balance.liquids().stream()
+                    .filter(l -> l.state().hasIce() && l.dissolvesLye())
+                    .forEach(l -> checks.add((l.state() == LiquidState.FROZEN ? "frozen solid: " : "still slush: ") + l.liquid().name()));
             checks.add("ice bath standing ready");
         }
         if (balance.liquids().stream().filter(LiquidPortion::dissolvesLye).anyMatch(l -> l.liquid().alcohol().fraction() > 0.005)) {

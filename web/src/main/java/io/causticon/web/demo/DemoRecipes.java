@@ -8,6 +8,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
@@ -245,7 +246,7 @@ final class DemoRecipes {
     }
 
     private DemoRecipes liquid(String id, double percent, boolean frozen) {
-        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), frozen));
+        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), frozen ? LiquidState.FROZEN : LiquidState.LIQUID));
         return this;
     }
 

@@ -4,6 +4,7 @@ import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.Portioning;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.notation.DoseNotation;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param face drawn layers, null without
  * @param bar portions as one bar, null without
  * @param portions what each portion takes
+ * @param jugs what goes into the jug of each part that is made by itself; empty for one batter
  * @param note the maker's note
  */
 record BatchSheet(
@@ -42,6 +44,7 @@ record BatchSheet(
         @Nullable FaceLayout face,
         @Nullable Drawing bar,
         List<Reckoning.PortionWords> portions,
+        List<Reckoning.JugWords> jugs,
         String note) {
 
     /** Something to weigh. */
@@ -64,6 +67,7 @@ record BatchSheet(
                 portions.face(),
                 portions.bar(),
                 portions.words(),
+                portions.jugs(),
                 plan.note());
     }
 
@@ -80,7 +84,7 @@ record BatchSheet(
 
     private static Row liquid(LiquidPortion l, Formats f) {
         String when = WhenWords.ofLiquid(l.joins());
-        return new Row(l.liquid().name(), (l.frozen() ? "frozen, " : "") + (when.isEmpty() ? "for the lye" : when), f.mass(l.mass()));
+        return new Row(l.liquid().name(), (l.state().words().isEmpty() ? "" : l.state().words() + ", ") + (when.isEmpty() ? "for the lye" : when), f.mass(l.mass()));
     }
 
     private static Row additive(AdditivePortion a, Maker maker) {
@@ -97,12 +101,17 @@ record BatchSheet(
         List<String> steps = new ArrayList<>();
         steps.add("Goggles, gloves, sleeves, air; children and animals out. Running water at hand.");
         steps.add("Weigh each fat alone, tared. Weigh lye and liquid twice.");
-        steps.add("Lye into the liquid, never the reverse, in portions"
-                + (plan.lyeVessel() == null ? "" : ", in the " + plan.lyeVessel().name())
+        Portioning.LyeRoute route = plan.pouring().portioning().route();
+        boolean each = route == Portioning.LyeRoute.OWN && !plan.pouring().portioning().portions().isEmpty();
+        steps.add((each ? "Each part's own lye into its own liquid, as below" : "Lye into the liquid") + ", never the reverse, in portions"
+                + (each || plan.lyeVessel() == null ? "" : ", in the " + plan.lyeVessel().name())
                 + ". It peaks near " + f.temperature(peak.expected())
                 + peak.limit().map(l -> " and must stay below " + f.temperature(l)).orElse("") + ".");
         steps.add("Melt the fats clear" + (plan.fatsVessel() == null ? "" : " in the " + plan.fatsVessel().name()) + ". Both to " + f.temperature(plan.mixAt()) + ".");
         WorkingTime time = WorkingTime.forecast(plan, trace);
+        if (route != Portioning.LyeRoute.TOGETHER && !plan.pouring().portioning().portions().isEmpty()) {
+            steps.add("Pour each part's fats from the pot into its jug, then its lye, as below. Superfat and lye of each stand beside its name.");
+        }
         steps.add("Lye through a strainer into the fats. Light trace in about " + Formats.number(time.minutes(), 0) + " min, "
                 + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0) + "; it pours until about "
                 + Formats.number(time.unpourable(), 0) + " min, " + Formats.number(time.unpourableBand().low(), 0) + " to "

@@ -4,6 +4,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.substance.Additive;
+import io.causticon.core.substance.Catalogue;
 import io.causticon.core.substance.Fat;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shelf.Lot;
@@ -38,6 +39,11 @@ record Choices(
 
     /** One choice. */
     record Choice(String value, String name) {}
+
+    /** Whether a liquid can be made from powder and water. */
+    public boolean isMadeFromPowder(String liquid) {
+        return Catalogue.standard().findLiquid(liquid).flatMap(Catalogue.standard()::powderOf).isPresent();
+    }
 
     static Choices of(PlanForm form, Pantry pantry, @Nullable BatchPlan before) {
         return new Choices(

@@ -68,7 +68,7 @@ record Comparison(List<Block> blocks) {
             rows.put("KOH", f.mass(b.koh()));
         }
         b.liquids().forEach(l -> rows.merge(
-                l.liquid().name() + (l.frozen() ? ", frozen" : ""), f.mass(l.mass()), (x, y) -> x + " + " + y));
+                l.words(), f.mass(l.mass()), (x, y) -> x + " + " + y));
         rows.put("lye concentration", f.percent(b.concentration(), 1));
         rows.put("mix at", f.temperature(plan.mixAt()));
         return rows;

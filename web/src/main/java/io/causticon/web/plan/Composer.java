@@ -7,6 +7,9 @@ import io.causticon.core.fit.Wish;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.LiquidState;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Portions;
 import io.causticon.core.formula.Pouring.SizedBy;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
@@ -19,6 +22,7 @@ import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.core.substance.Fat;
 import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Formats;
 import io.causticon.web.shelf.Pantry;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -30,6 +34,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -47,6 +52,8 @@ final class Composer {
             Wish.NO_ANIMAL, "noPalm", Wish.NO_PALM);
 
     private static final double LARGEST_FACTOR = 1000;
+
+    private static final String WATER = "distilled-water";
 
     private Composer() {}
 
@@ -68,7 +75,8 @@ final class Composer {
             throw ProblemsException.of("scaleTo", ProblemKey.TOO_LOW, "A mass", wanted, Mass.ZERO);
         }
         PlanForm fresh = PlanForm.of(plan.with(plan.formula().scaledTo(wanted)), maker.formats()).keepingWishesOf(form);
-        return plan.pouring().sizedBy() == SizedBy.MOULD ? fresh.with("sizedBy", SizedBy.TOTAL.name()) : fresh;
+        boolean follows = plan.pouring().sizedBy() == SizedBy.MOULD || plan.pouring().sizedBy() == SizedBy.CUPS;
+        return follows ? fresh.with("sizedBy", SizedBy.TOTAL.name()) : fresh;
     }
 
     /** The same recipe, told by masses, by shares of a total, or by shares of what the mould takes. */
@@ -114,6 +122,78 @@ final class Composer {
                                 false))
                 .toList();
         return form.withFats(rows);
+    }
+
+    /**
+     * A milk made from powder and water: as much of both as makes the row's amount, as cold, at the same time.
+     *
+     * @param row of the liquid
+     * @return the form as it is if there is no such powder
+     */
+    static PlanForm fromPowder(PlanForm form, int row, Formats formats) {
+        if (row < 0 || row >= form.liquids().size()) {
+            return form;
+        }
+        PlanForm.LiquidRow milk = form.liquids().get(row);
+        Catalogue tables = Catalogue.standard();
+        return tables.findLiquid(milk.id())
+                .flatMap(whole -> tables.powderOf(whole).map(powder -> {
+                    Share share = powder.shareIn(whole);
+                    List<PlanForm.LiquidRow> rows = new ArrayList<>(form.liquids());
+                    rows.set(row, new PlanForm.LiquidRow(
+                            powder.id(), part(milk.amount(), share, formats), LiquidState.LIQUID.name(), milk.joins()));
+                    rows.add(row + 1, new PlanForm.LiquidRow(
+                            WATER, part(milk.amount(), Share.fraction(1 - share.fraction()), formats), milk.state(), milk.joins()));
+                    return form.withLiquids(rows);
+                }))
+                .orElse(form);
+    }
+
+    /**
+     * Lays equal cups out, as many as are asked for: those that are there stay, others get what the first gets. Where the batter in each is
+     * told, the fats follow from that.
+     *
+     * @param plan what the form says so far; empty if it is none yet
+     * @throws ProblemsException if their number cannot be
+     */
+    static PlanForm cups(PlanForm form, Optional<BatchPlan> plan, Maker maker) {
+        double many = NumberNotation.read("cups", form.get("cups"));
+        if (many < 1 || many > Portions.MOST) {
+            throw ProblemsException.of("cups", many < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A number of cups", many, many < 1 ? 1.0 : Portions.MOST);
+        }
+        List<PlanForm.PortionRow> there = form.portions().stream().filter(p -> !p.isBlank()).limit((long) many).toList();
+        List<PlanForm.PortionRow> rows = new ArrayList<>(there);
+        while (rows.size() < (int) many) {
+            PlanForm.PortionRow first = rows.isEmpty() ? new PlanForm.PortionRow("", "", "", "", "", "", "") : rows.get(0);
+            rows.add(new PlanForm.PortionRow(
+                    "cup " + (rows.size() + 1), "", first.additiveId(), first.additiveDose(), first.additiveJoins(), first.liquidId(), first.liquidDose()));
+        }
+        PlanForm laid = form.withPortions(rows).with("portionWay", Portioning.Way.CUPS.name());
+        if (!form.has("cup")) {
+            return laid;
+        }
+        boolean already = form.get("sizedBy").equals(SizedBy.CUPS.name());
+        return already ? laid : inShares(form, plan, maker).withPortions(rows).with("portionWay", Portioning.Way.CUPS.name())
+                .with("sizedBy", SizedBy.CUPS.name()).with("cup", form.get("cup")).with("cups", form.get("cups"));
+    }
+
+    /** The fats as shares; one fat alone is all of them. */
+    private static PlanForm inShares(PlanForm form, Optional<BatchPlan> plan, Maker maker) {
+        List<PlanForm.FatRow> fats = form.fats().stream().filter(f -> !f.id().isBlank()).toList();
+        if (fats.size() == 1) {
+            return form.withFats(List.of(new PlanForm.FatRow(fats.get(0).id(), "100", fats.get(0).locked())));
+        }
+        return form.isByShare() || plan.isEmpty() ? form : sizedBy(form, plan.get(), SizedBy.TOTAL, maker);
+    }
+
+    /** A part of what was typed, in the way it was typed; of all where nothing was. */
+    private static String part(String amount, Share share, Formats formats) {
+        if (amount.chars().anyMatch(Character::isLetter)) {
+            Mass mass = MassNotation.read("liquidParts", amount, formats.units()).times(share.fraction());
+            return MassNotation.write(mass, formats.units()) + " " + formats.massUnit();
+        }
+        double typed = amount.isBlank() ? 100 : NumberNotation.read("liquidParts", amount.replace("%", ""));
+        return NumberNotation.write(typed * share.fraction(), 2);
     }
 
     private static double number(String amount) {

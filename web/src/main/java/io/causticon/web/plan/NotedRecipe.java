@@ -53,7 +53,7 @@ final class NotedRecipe {
         List<LiquidRow> rows = new ArrayList<>();
         for (NotedLine line : note.of(What.LIQUID)) {
             String amount = line.mass().map(m -> written(m, formats) + " " + formats.massUnit()).orElseGet(() -> amount(line, formats));
-            rows.add(new LiquidRow(line.id(), amount, "liquid", "LYE"));
+            rows.add(new LiquidRow(line.id(), amount, "LIQUID", "LYE"));
         }
         return rows.isEmpty() ? fresh.liquids() : rows;
     }

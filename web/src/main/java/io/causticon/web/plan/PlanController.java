@@ -3,24 +3,18 @@ package io.causticon.web.plan;
 import io.causticon.core.advice.NextVersion;
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
-import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.GelGoal;
-import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.formula.Pouring.SizedBy;
-import io.causticon.core.formula.Process;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Purpose;
-import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.plan.ComposePages.Sitting;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.NotFoundException;
-import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.shared.Redirect;
 import io.causticon.web.shelf.Pantry;
 import io.causticon.web.shelf.ShelfService;
@@ -31,7 +25,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -49,20 +42,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/plan")
 class PlanController {
 
-    private static final String UNNAMED = "Unnamed";
     private static final String COPY = ", a copy";
-    private static final int MADE_SHOWN = 4;
-    private static final List<String> SMALL_FIELDS = List.of(
-            "superfat", "lyeMass", "purity", "naohShare", "kohPurity", "mixAt", "freezer", "fatStep", "lyeStep", "mould", "process", "gel");
-    private static final List<String> MOULD_FIELDS = List.of("fillHeight", "overage", "thickness", "spare");
 
-    private static final List<String> FIT_FIELDS = List.of("fit", "mostCost", "mostChange");
 
     private final RecipeService recipes;
     private final BatchService batches;
     private final ShelfService shelf;
     private final WorkshopMemory memory;
-    private final ProblemWords words;
+    private final DraftService drafts;
+    private final ComposePages pages;
     private final Clock clock;
 
     PlanController(
@@ -70,49 +58,37 @@ class PlanController {
             BatchService batches,
             ShelfService shelf,
             WorkshopMemory memory,
-            ProblemWords words,
+            DraftService drafts,
+            ComposePages pages,
             Clock clock) {
         this.recipes = recipes;
         this.batches = batches;
         this.shelf = shelf;
         this.memory = memory;
-        this.words = words;
+        this.drafts = drafts;
+        this.pages = pages;
         this.clock = clock;
     }
 
     /** One recipe to choose. */
     record Card(String id, String name, String version, String fats, String facts) {}
 
-    /** What a request is about: the form, who typed it, from which version, and what stands on the shelf. */
-    private record Sitting(PlanForm form, Maker maker, Pantry pantry, @Nullable UUID recipe, int version, @Nullable BatchPlan before) {
-
-        /** The same, begun from another version. */
-        Sitting from(int other) {
-            return new Sitting(form, maker, pantry, recipe, other, before);
-        }
-
-        Sitting with(PlanForm other) {
-            return new Sitting(other, maker, pantry, recipe, version, before);
-        }
-
-        PlanReader.Result read() {
-            return new PlanReader(form, maker.units(), pantry, before).read();
-        }
-
-        /** Read for a drawing or a change: a name is not needed for that. */
-        PlanReader.Result readUnnamed() {
-            return form.has("name") ? read() : with(form.with("name", UNNAMED)).read();
-        }
-    }
-
     @GetMapping
     String choose(Model model, @ModelAttribute("maker") Maker maker) {
-        model.addAttribute("recipes", recipes.all().stream()
+        model.addAttribute("recipes", cards(recipes.all(false), maker));
+        model.addAttribute("away", cards(recipes.all(true), maker));
+        model.addAttribute("underWay", drafts.underWay(maker).stream()
+                .map(d -> new Card(d.id().toString(), d.name().isBlank() ? "No name yet" : d.name(), "", "", maker.formats().moment(d.changed())))
+                .toList());
+        return "plan/choose";
+    }
+
+    private static List<Card> cards(List<RecipeService.Kept> kept, Maker maker) {
+        return kept.stream()
                 .map(r -> r.newest()
                         .map(n -> card(n, maker.formats()))
                         .orElseGet(() -> new Card(r.recipe().toString(), r.name(), "", "cannot be understood", "open it to see what is kept")))
-                .toList());
-        return "plan/choose";
+                .toList();
     }
 
     private static Card card(RecipeService.Recipe recipe, Formats formats) {
@@ -137,7 +113,33 @@ class PlanController {
                 pantry.moulds().get(0).name(),
                 memory.lastLyeVessel(pantry),
                 memory.lastFatsVessel(pantry));
-        return show(model, new Sitting(form, maker, pantry, null, 0, null), Map.of());
+        return pages.show(model, pages.begun(form, maker, pantry, null), Map.of());
+    }
+
+    /** A new recipe as it was left. */
+    @GetMapping("/new/{draft}")
+    String left(@PathVariable UUID draft, Model model, @ModelAttribute("maker") Maker maker) {
+        Optional<DraftService.Draft> kept = drafts.find(maker, draft);
+        if (kept.isEmpty()) {
+            // Saved since, or thrown away.
+            return "redirect:/plan";
+        }
+        model.addAttribute("left", maker.formats().moment(kept.get().changed()));
+        return pages.show(model, pages.left(kept.get(), maker), Map.of());
+    }
+
+    /** Throws a draft away. */
+    @PostMapping("/draft/away")
+    String throwAway(@ModelAttribute("maker") Maker maker, @RequestParam UUID draft, @RequestParam(required = false) @Nullable UUID recipe) {
+        drafts.drop(maker, draft, "");
+        return recipe == null ? "redirect:/plan" : "redirect:/plan/" + recipe;
+    }
+
+    /** Puts a recipe away, or brings it back. */
+    @PostMapping("/{id}/away")
+    String putAway(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean back) {
+        recipes.putAway(id, !back);
+        return back ? "redirect:/plan/" + id : "redirect:/plan#away";
     }
 
     @GetMapping("/{id}")
@@ -151,9 +153,15 @@ class PlanController {
         PlanForm form = PlanForm.of(recipe.plan(), maker.formats());
         if (copy) {
             // Kept as one of its own once it is saved.
-            return show(model, new Sitting(form.with("name", recipe.plan().name() + COPY), maker, shelf.pantry(), null, 0, recipe.plan()), Map.of());
+            return pages.show(model, pages.begun(form.with("name", recipe.plan().name() + COPY), maker, shelf.pantry(), recipe.plan()), Map.of());
         }
-        return show(model, new Sitting(form, maker, shelf.pantry(), id, recipe.version(), recipe.plan()), Map.of());
+        Optional<DraftService.Draft> draft = version == null ? drafts.find(maker, DraftService.of(maker, id)) : Optional.empty();
+        model.addAttribute("retired", recipes.isPutAway(id));
+        if (draft.isPresent()) {
+            model.addAttribute("left", maker.formats().moment(draft.get().changed()));
+            return pages.show(model, pages.left(draft.get(), maker), Map.of());
+        }
+        return pages.show(model, pages.opened(form, maker, shelf.pantry(), recipe, recipe.plan()), Map.of());
     }
 
     /** Proposes the next version of a recipe after a batch that had something; nothing is kept until the maker keeps it. */
@@ -173,133 +181,27 @@ class PlanController {
                 .toList());
         model.addAttribute("proposedAfter", made.name() + ", " + had.name());
         PlanForm form = PlanForm.of(next.plan(), maker.formats());
-        return show(
+        Pantry pantry = shelf.pantry();
+        return pages.show(
                 model,
-                new Sitting(form, maker, shelf.pantry(), recipe.map(RecipeService.Recipe::recipe).orElse(null),
-                        recipe.map(RecipeService.Recipe::version).orElse(0), plan),
+                recipe.map(r -> pages.opened(form, maker, pantry, r, plan)).orElseGet(() -> pages.begun(form, maker, pantry, plan)),
                 Map.of());
-    }
-
-    /** Works out a form without keeping it. */
-    @PostMapping("/reckon")
-    String reckon(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version) {
-        reckon(model, sitting(typed, maker, recipe, version));
-        return "plan/reckoning :: reckoning";
-    }
-
-    /** Gives the form an empty row in each list. */
-    @PostMapping("/rows")
-    String rows(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version) {
-        return show(model, sitting(typed, maker, recipe, version), Map.of());
-    }
-
-    /** Makes one of the changes that what will bite proposes. */
-    @PostMapping("/change")
-    String change(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version,
-            @RequestParam String change) {
-        return changed(model, sitting(typed, maker, recipe, version), (s, plan) -> {
-            Formats formats = maker.formats();
-            return reckoner(plan, s).bites().stream()
-                    .flatMap(b -> b.changes().stream().filter(c -> change.equals(c.id())))
-                    .findFirst()
-                    .map(c -> PlanForm.of(c.applyTo(plan), formats).keepingWishesOf(s.form()))
-                    .orElse(s.form());
-        });
-    }
-
-    @PostMapping("/scale")
-    String scale(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version) {
-        return changed(
-                model, sitting(typed, maker, recipe, version), (s, plan) -> Composer.scaled(s.form(), plan, maker));
-    }
-
-    /** Tells the same recipe by masses, or by shares of a total or of what the mould takes. */
-    @PostMapping("/size")
-    String size(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version,
-            @RequestParam SizedBy by) {
-        Sitting s = sitting(typed, maker, recipe, version);
-        Optional<BatchPlan> plan = s.readUnnamed().plan();
-        return plan.isPresent()
-                ? show(model, s.with(Composer.sizedBy(s.form(), plan.get(), by, maker)), Map.of())
-                : show(model, s.with(s.form().with("sizedBy", by.name())), Map.of());
-    }
-
-    /** Brings shares to a whole. */
-    @PostMapping("/even")
-    String even(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version) {
-        Sitting s = sitting(typed, maker, recipe, version);
-        try {
-            return show(model, s.with(Composer.evened(s.form())), Map.of());
-        } catch (ProblemsException e) {
-            return show(model, s, wording(e.problems(), maker));
-        }
-    }
-
-    /** Proposes shares that meet what is ticked. */
-    @PostMapping("/fit")
-    String fit(
-            Model model,
-            @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version,
-            @RequestParam(defaultValue = "false") boolean take) {
-        return changed(model, sitting(typed, maker, recipe, version), (s, plan) -> {
-            Proposal proposal = Composer.fit(s.form(), plan, s.pantry());
-            if (take) {
-                return PlanForm.of(plan.with(proposal.formula()), maker.formats()).keepingWishesOf(s.form());
-            }
-            model.addAttribute("fit", FitWords.of(plan, proposal, s.pantry().prices(), memory.trace(), maker));
-            return s.form();
-        });
     }
 
     @PostMapping("/save")
     String save(
             Model model,
             @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version) {
-        Sitting s = sitting(typed, maker, recipe, version);
+            @RequestParam MultiValueMap<String, String> typed) {
+        Sitting s = pages.typed(typed, maker);
         PlanReader.Result result = s.read();
         if (result.plan().isEmpty()) {
-            return show(model, s, wording(result.problems().all(), maker));
+            return pages.answer(model, s, pages.wording(result.problems().all(), maker));
         }
         try {
-            return "redirect:/plan/" + keep(recipe, result.plan().get(), version, maker).recipe();
+            return "redirect:/plan/" + keep(s, result.plan().get()).recipe();
         } catch (ProblemsException e) {
-            return show(model, told(s, e), wording(e.problems(), maker));
+            return pages.answer(model, told(s, e), pages.wording(e.problems(), maker));
         }
     }
 
@@ -309,29 +211,27 @@ class PlanController {
             Model model,
             @ModelAttribute("maker") Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam(required = false) @Nullable UUID recipe,
-            @RequestParam(defaultValue = "0") int version,
             @RequestParam(defaultValue = "") String begun,
             @RequestParam(defaultValue = "MADE") Purpose purpose,
             @RequestParam String key) {
-        Sitting s = sitting(typed, maker, recipe, version);
+        Sitting s = pages.typed(typed, maker);
         PlanReader.Result result = s.read();
         model.addAttribute("begun", begun);
         model.addAttribute("purpose", purpose);
         if (result.plan().isEmpty()) {
-            return show(model, s, wording(result.problems().all(), maker));
+            return pages.answer(model, s, pages.wording(result.problems().all(), maker));
         }
         try {
             Instant now = clock.instant();
             Instant start = begun.isBlank()
                     ? now
                     : TimeNotation.read("begun", begun, Instant.EPOCH, now, maker.zone());
-            RecipeService.Recipe kept = keep(recipe, result.plan().get(), version, maker);
+            RecipeService.Recipe kept = keep(s, result.plan().get());
             BatchId batch = batches.beginFor(
                     purpose, kept.plan(), kept.recipe(), kept.version(), start, maker.displayName(), maker.zone(), key);
             return Redirect.to("/bench/" + batch, "at", begun.isBlank() ? "" : maker.formats().input(start));
         } catch (ProblemsException e) {
-            return show(model, told(s, e), wording(e.problems(), maker));
+            return pages.answer(model, told(s, e), pages.wording(e.problems(), maker));
         }
     }
 
@@ -341,69 +241,12 @@ class PlanController {
         return newer && s.recipe() != null ? s.from(recipes.versions(s.recipe()).get(0)) : s;
     }
 
-    private RecipeService.Recipe keep(@Nullable UUID recipe, BatchPlan plan, int base, Maker maker) {
-        return recipe == null
-                ? recipes.create(plan, maker.displayName())
-                : recipes.save(recipe, plan, base, maker.displayName());
-    }
-
-    private Sitting sitting(
-            MultiValueMap<String, String> typed, Maker maker, @Nullable UUID recipe, int version) {
-        BatchPlan before = recipe == null || version == 0 ? null : recipes.at(recipe, version).plan();
-        return new Sitting(PlanForm.typed(typed), maker, shelf.pantry(), recipe, version, before);
-    }
-
-    /** Shows the form after a change of its plan; a form that is no plan is shown with what keeps it from being one. */
-    private String changed(Model model, Sitting s, BiFunction<Sitting, BatchPlan, PlanForm> change) {
-        PlanReader.Result result = s.readUnnamed();
-        if (result.plan().isEmpty()) {
-            return show(model, s, wording(result.problems().all(), s.maker()));
-        }
-        try {
-            PlanForm changed = change.apply(s, result.plan().get());
-            return show(model, s.with(changed.with("name", s.form().get("name"))), Map.of());
-        } catch (ProblemsException e) {
-            return show(model, s, wording(e.problems(), s.maker()));
-        }
-    }
-
-    private Map<String, String> wording(List<Problem> problems, Maker maker) {
-        return words.byField(problems, maker.formats());
-    }
-
-    private Reckoner reckoner(BatchPlan plan, Sitting s) {
-        return new Reckoner(plan, s.maker(), memory.facts(plan, s.pantry(), s.maker()), s.pantry().prices());
-    }
-
-    private void reckon(Model model, Sitting s) {
-        PlanReader.Result result = s.readUnnamed();
-        model.addAttribute("reckoning", result.plan().map(p -> reckoner(p, s).reckon(s.form())).orElse(null));
-        boolean untouched = result.problems().all().stream().allMatch(p -> p.key() == ProblemKey.NO_FATS);
-        model.addAttribute("untouched", untouched);
-        model.addAttribute("reckonProblems", wording(result.problems().all(), s.maker()));
-    }
-
-    private String show(Model model, Sitting sitting, Map<String, String> problems) {
-        Sitting s = sitting.with(sitting.form().withRoom());
-        Formats formats = s.maker().formats();
-        reckon(model, s);
-        model.addAttribute("form", s.form());
-        model.addAttribute("title", s.form().has("name") ? s.form().get("name") : "A recipe");
-        model.addAttribute("smallFields", SMALL_FIELDS);
-        model.addAttribute("mouldFields", MOULD_FIELDS);
-        model.addAttribute("fitFields", FIT_FIELDS);
-        model.addAttribute("recipe", s.recipe() == null ? "" : s.recipe().toString());
-        model.addAttribute("version", s.version());
-        model.addAttribute("madeInto", s.recipe() == null ? List.of() : batches.madeFrom(s.recipe(), MADE_SHOWN));
-        model.addAttribute("problems", problems);
-        model.addAttribute("unit", formats.massUnit());
-        model.addAttribute("degrees", formats.temperatureUnit());
-        model.addAttribute("currency", s.maker().currency());
-        model.addAttribute("choices", Choices.of(s.form(), s.pantry(), s.before()));
-        model.addAttribute("processes", Process.values());
-        model.addAttribute("gels", GelGoal.values());
-        model.addAttribute("ways", LiquidTarget.Way.values());
-        model.addAttribute("key", UUID.randomUUID().toString());
-        return "plan/compose";
+    /** What is saved is no draft any more. */
+    private RecipeService.Recipe keep(Sitting s, BatchPlan plan) {
+        RecipeService.Recipe kept = s.recipe() == null
+                ? recipes.create(plan, s.maker().displayName())
+                : recipes.save(s.recipe(), plan, s.version(), s.maker().displayName());
+        drafts.drop(s.maker(), s.sheet().draft(), s.sheet().page());
+        return kept;
     }
 }

@@ -1,7 +1,9 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
@@ -24,6 +26,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
 
 /**
@@ -66,7 +69,7 @@ record PlanForm(
 
     /** A layer, colour or cup: its line or share, its own additive and its own liquid. */
     record PortionRow(
-            String name, String amount, String additiveId, String additiveDose, String liquidId, String liquidDose) {
+            String name, String amount, String additiveId, String additiveDose, String additiveJoins, String liquidId, String liquidDose) {
 
         boolean isBlank() {
             return name.isBlank() && amount.isBlank() && additiveId.isBlank() && liquidId.isBlank();
@@ -83,7 +86,7 @@ record PlanForm(
     private static final Set<String> ONCE = Set.of(
             "name", "note", "lyeMass", "process", "freezer", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay",
             "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel", "pot",
-            "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
+            "portionWay", "lyeRoute", "cups", "cup", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
 
     /** Of a kitchen scale: a gram, or where it shows ounces a twentieth of one. */
@@ -120,7 +123,7 @@ record PlanForm(
                 "fatStep", step, "lyeStep", step, "sizedBy", SizedBy.WEIGHTS.name(), "overage", "0", "thickness", "25",
                 "portionWay", Portioning.Way.WHOLE.name(), "stuck", "3", "mostChange", "20"));
         return new PlanForm(
-                one, List.of(), List.of(new LiquidRow("distilled-water", "100", "liquid", "LYE")), List.of(), List.of());
+                one, List.of(), List.of(new LiquidRow("distilled-water", "100", LiquidState.LIQUID.name(), "LYE")), List.of(), List.of());
     }
 
     static PlanForm of(BatchPlan plan, Formats formats) {
@@ -159,6 +162,9 @@ record PlanForm(
         one.put("stuck", divided ? percent(pouring.portioning().stuck().fraction()) : "3");
         Vessel bowl = pouring.portioning().bowl();
         one.put("bowl", bowl == null ? "" : bowl.name());
+        one.put("lyeRoute", pouring.portioning().route().name());
+        one.put("cups", pouring.portioning().portions().isEmpty() ? "" : Integer.toString(pouring.portioning().portions().size()));
+        one.put("cup", pouring.cup() == null ? "" : MassNotation.write(pouring.cup(), formats.units()));
         one.put("mostChange", "20");
         return new PlanForm(
                 one,
@@ -176,7 +182,7 @@ record PlanForm(
                                 f.fixed().liquid() == null
                                         ? percent(p.share().fraction())
                                         : MassNotation.write(p.share().of(f.fixed().liquid()), formats.units()) + " " + formats.massUnit(),
-                                p.frozen() ? "frozen" : "liquid",
+                                p.state().name(),
                                 p.joins().name()))
                         .toList(),
                 f.additives().stream()
@@ -200,6 +206,7 @@ record PlanForm(
                 amount,
                 p.additives().isEmpty() ? "" : p.additives().get(0).additive().id(),
                 p.additives().isEmpty() ? "" : DoseNotation.write(p.additives().get(0).dose(), formats.units()),
+                p.additives().isEmpty() ? AdditionStage.TRACE.name() : p.additives().get(0).joins().name(),
                 p.liquids().isEmpty() ? "" : p.liquids().get(0).liquid().id(),
                 p.liquids().isEmpty() ? "" : DoseNotation.write(p.liquids().get(0).dose(), formats.units()));
     }
@@ -227,8 +234,43 @@ record PlanForm(
                         at(typed, "portionAmount", i),
                         at(typed, "portionAdditiveId", i),
                         at(typed, "portionAdditiveDose", i),
+                        at(typed, "portionAdditiveJoins", i),
                         at(typed, "portionLiquidId", i),
                         at(typed, "portionLiquidDose", i))));
+    }
+
+    /** The fields that {@link #typed} reads again. */
+    MultiValueMap<String, String> fields() {
+        MultiValueMap<String, String> fields = new LinkedMultiValueMap<>();
+        one.forEach(fields::add);
+        for (int i = 0; i < fats.size(); i++) {
+            fields.add("fatId", fats.get(i).id());
+            fields.add("fatAmount", fats.get(i).amount());
+            if (fats.get(i).locked()) {
+                fields.add("fatLock", Integer.toString(i));
+            }
+        }
+        liquids.forEach(row -> {
+            fields.add("liquidId", row.id());
+            fields.add("liquidAmount", row.amount());
+            fields.add("liquidState", row.state());
+            fields.add("liquidJoins", row.joins());
+        });
+        additives.forEach(row -> {
+            fields.add("additiveId", row.id());
+            fields.add("additiveAmount", row.amount());
+            fields.add("additiveJoins", row.joins());
+        });
+        portions.forEach(row -> {
+            fields.add("portionName", row.name());
+            fields.add("portionAmount", row.amount());
+            fields.add("portionAdditiveId", row.additiveId());
+            fields.add("portionAdditiveDose", row.additiveDose());
+            fields.add("portionAdditiveJoins", row.additiveJoins());
+            fields.add("portionLiquidId", row.liquidId());
+            fields.add("portionLiquidDose", row.liquidDose());
+        });
+        return fields;
     }
 
     public String get(String field) {
@@ -240,11 +282,16 @@ record PlanForm(
     }
 
     public boolean isByShare() {
-        return get("sizedBy").equals(SizedBy.TOTAL.name()) || get("sizedBy").equals(SizedBy.MOULD.name());
+        return has("sizedBy") && !get("sizedBy").equals(SizedBy.WEIGHTS.name());
     }
 
     public boolean isDivided() {
         return has("portionWay") && !get("portionWay").equals(Portioning.Way.WHOLE.name());
+    }
+
+    /** Whether each part is made in a jug of its own. */
+    public boolean isInJugs() {
+        return isDivided() && has("lyeRoute") && !get("lyeRoute").equals(Portioning.LyeRoute.TOGETHER.name());
     }
 
     PlanForm with(String field, String value) {
@@ -255,6 +302,14 @@ record PlanForm(
 
     PlanForm withFats(List<FatRow> others) {
         return new PlanForm(one, others, liquids, additives, portions);
+    }
+
+    PlanForm withLiquids(List<LiquidRow> others) {
+        return new PlanForm(one, fats, others, additives, portions);
+    }
+
+    PlanForm withPortions(List<PortionRow> others) {
+        return new PlanForm(one, fats, liquids, additives, others);
     }
 
     /** The locks and wishes of another form, which a plan does not keep. */
@@ -278,14 +333,14 @@ record PlanForm(
                 room(fats.stream().filter(r -> !r.isBlank()).toList(), new FatRow("", "", false), FAT_ROWS),
                 room(
                         liquids.stream().filter(r -> !(r.id().isBlank() && r.amount().isBlank())).toList(),
-                        new LiquidRow("", "", "liquid", "LYE"),
+                        new LiquidRow("", "", LiquidState.LIQUID.name(), "LYE"),
                         1),
                 room(
                         additives.stream().filter(r -> !(r.id().isBlank() && r.amount().isBlank())).toList(),
                         new AdditiveRow("", "", ""),
                         1),
                 isDivided()
-                        ? room(portions.stream().filter(r -> !r.isBlank()).toList(), new PortionRow("", "", "", "", "", ""), 2)
+                        ? room(portions.stream().filter(r -> !r.isBlank()).toList(), new PortionRow("", "", "", "", "", "", ""), 2)
                         : portions);
     }
 

@@ -11,6 +11,7 @@ import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.FormulaCheck;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.PlanCheck;
 import io.causticon.core.formula.Portions;
@@ -88,7 +89,7 @@ final class PlanReader {
         List<LiquidPart> liquids = liquids();
         FixedAmounts fixed = new FixedAmounts(
                 form.has("lyeMass") ? fields.mass("lyeMass", form.get("lyeMass"), FormulaCheck.MOST_OF_ONE_FAT) : null, liquidsTogether);
-        if (!fixed.equals(FixedAmounts.NONE) && pouring.sizedBy() == SizedBy.MOULD) {
+        if (!fixed.equals(FixedAmounts.NONE) && (pouring.sizedBy() == SizedBy.MOULD || pouring.sizedBy() == SizedBy.CUPS)) {
             problems.add(fixed.lye() == null ? "liquidParts" : "lyeMass", ProblemKey.MASS_AGAINST_THE_MOULD);
         }
         List<Dosed> additives = additives();
@@ -147,6 +148,13 @@ final class PlanReader {
         if (pouring.sizedBy() == SizedBy.TOTAL) {
             Mass total = fields.mass("total", form.get("total"), FormulaCheck.MOST_OF_ONE_FAT);
             return total.isPositive() ? dosed(bare.scaledTo(total), additives) : dosed(bare, additives);
+        }
+        if (pouring.sizedBy() == SizedBy.CUPS) {
+            int cups = Math.max(1, pouring.portioning().portions().size());
+            Mass each = pouring.cup();
+            return each == null || !each.isPositive()
+                    ? bare
+                    : dosed(bare.scaledTo(Sizing.fatsForCups(m -> dosed(bare.scaledTo(m), additives), each, cups, pouring)), additives);
         }
         if (mould == null) {
             problems.add("mould", ProblemKey.MISSING);
@@ -266,7 +274,8 @@ final class PlanReader {
                                     : part(field, row.amount(), one);
                             AdditionStage joins = fields.choice(field, row.joins(), AdditionStage.class, AdditionStage.LYE);
                             amounts.add(amount);
-                            parts.add(new LiquidPart(liquid, Share.NONE, "frozen".equals(row.state()), joins));
+                            LiquidState state = fields.choice(field, row.state(), LiquidState.class, LiquidState.LIQUID);
+                            parts.add(new LiquidPart(liquid, Share.NONE, state, joins));
                         },
                         () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
             } else if (!row.amount().isBlank()) {
@@ -279,7 +288,7 @@ final class PlanReader {
         }
         return sum <= 0 ? parts : IntStream.range(0, parts.size())
                 .mapToObj(i -> new LiquidPart(
-                        parts.get(i).liquid(), Share.fraction(amounts.get(i) / sum), parts.get(i).frozen(), parts.get(i).joins()))
+                        parts.get(i).liquid(), Share.fraction(amounts.get(i) / sum), parts.get(i).state(), parts.get(i).joins()))
                 .toList();
     }
 

@@ -2,6 +2,7 @@ package io.causticon.web.plan;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Jug;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.PortionAmounts;
 import io.causticon.core.formula.Portioning;
@@ -64,10 +65,54 @@ final class PortionTable {
                 a.superfat().fraction() < 0);
     }
 
+    /** Jug by jug; empty for one batter. */
+    List<Reckoning.JugWords> jugs() {
+        List<Reckoning.JugWords> words = new ArrayList<>();
+        Jug.of(plan).forEach(j -> words.add(words(j, words.size() % 6)));
+        return words;
+    }
+
+    private Reckoning.JugWords words(Jug j, int number) {
+        boolean own = plan.pouring().portioning().route() == Portioning.LyeRoute.OWN;
+        List<String> lye = new ArrayList<>();
+        if (own) {
+            lye.addAll(alkalis(j));
+            j.liquids().forEach(l -> lye.add(formats.mass(l.mass()) + " " + l.words()));
+        } else {
+            lye.add(formats.mass(j.solution()) + " of the lye");
+        }
+        j.lyeAdditives().forEach(a -> lye.add(formats.mass(a.mass()) + " " + a.additive().name()));
+        return new Reckoning.JugWords(
+                number,
+                j.portion().name(),
+                formats.mass(j.fats()),
+                formats.mass(j.fatsAfter().plus(mass(plan.fatsVessel()))),
+                lye,
+                own ? "" : formats.mass(j.solutionAfter().plus(mass(plan.lyeVessel()))),
+                j.fatAdditives().stream().map(a -> formats.mass(a.mass()) + " " + a.additive().name()).toList(),
+                j.later().stream().map(a -> formats.mass(a.mass()) + " " + a.name()).toList(),
+                formats.percent(j.superfat(), 1) + ", lye " + formats.percent(j.concentration(), 1));
+    }
+
+    private List<String> alkalis(Jug j) {
+        List<String> alkalis = new ArrayList<>();
+        if (j.naoh().isPositive()) {
+            alkalis.add(formats.mass(j.naoh()) + " NaOH");
+        }
+        if (j.koh().isPositive()) {
+            alkalis.add(formats.mass(j.koh()) + " KOH");
+        }
+        return alkalis;
+    }
+
+    private static Mass mass(@Nullable Vessel vessel) {
+        return vessel == null ? Mass.ZERO : vessel.mass();
+    }
+
     /** The bowl's own mass, when it stays on the scale. */
     private Mass bowl() {
         Vessel bowl = plan.pouring().portioning().bowl();
-        return bowl == null ? Mass.ZERO : bowl.mass();
+        return mass(bowl);
     }
 
     private String own(PortionAmounts a) {

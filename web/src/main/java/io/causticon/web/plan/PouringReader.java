@@ -1,7 +1,9 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Dose;
+import io.causticon.core.formula.FormulaCheck;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Pouring.SizedBy;
@@ -11,6 +13,7 @@ import io.causticon.core.mould.Mould;
 import io.causticon.core.notation.LengthNotation;
 import io.causticon.core.notation.LineNotation;
 import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 import io.causticon.web.shelf.Pantry;
@@ -50,7 +53,8 @@ final class PouringReader {
                 overage,
                 spare(),
                 thickness(),
-                portioning(mould));
+                portioning(mould),
+                cup());
     }
 
     private @Nullable Double fillHeight(@Nullable Mould mould) {
@@ -107,12 +111,32 @@ final class PouringReader {
                 portions.add(portion(row, "portion" + i, way, portions.size() + 1, mould));
             }
         }
-        return new Portioning(way, portions, stuck, pantry.vessel(form.get("bowl")).orElse(null));
+        return new Portioning(way, portions, stuck, pantry.vessel(form.get("bowl")).orElse(null), route());
+    }
+
+    private Portioning.LyeRoute route() {
+        return fields.choice("lyeRoute", form.get("lyeRoute"), Portioning.LyeRoute.class, Portioning.LyeRoute.TOGETHER);
+    }
+
+    /** Batter in each cup, where the size follows that; told where it is missing. */
+    private @Nullable Mass cup() {
+        if (!form.get("sizedBy").equals(SizedBy.CUPS.name())) {
+            return null;
+        }
+        if (!form.get("portionWay").equals(Portioning.Way.CUPS.name())) {
+            fields.problems().add("cup", ProblemKey.CUPS_FIRST);
+            return null;
+        }
+        Mass cup = fields.mass("cup", form.get("cup"), FormulaCheck.MOST_OF_ONE_FAT);
+        if (fields.problems().isEmpty() && !cup.isPositive()) {
+            fields.problems().add("cup", ProblemKey.TOO_LOW, "A cup", cup, Mass.ZERO);
+        }
+        return cup;
     }
 
     private Portion portion(
             PlanForm.PortionRow row, String field, Portioning.Way way, int number, @Nullable Mould mould) {
-        String name = row.name().isBlank() ? (way == Portioning.Way.LAYERS ? "layer " : "part ") + number : row.name().trim();
+        String name = row.name().isBlank() ? named(way) + number : row.name().trim();
         if (name.length() > LONGEST_NAME) {
             fields.problems().add(field, ProblemKey.TOO_LONG, name.length(), LONGEST_NAME);
         }
@@ -127,6 +151,14 @@ final class PouringReader {
         return new Portion(name, top, share, additives(row, field), liquids(row, field));
     }
 
+    private static String named(Portioning.Way way) {
+        return switch (way) {
+            case LAYERS -> "layer ";
+            case CUPS -> "cup ";
+            case SHARES, WHOLE -> "part ";
+        };
+    }
+
     private List<Portion.OwnAdditive> additives(PlanForm.PortionRow row, String field) {
         if (row.additiveId().isBlank()) {
             return List.of();
@@ -137,7 +169,8 @@ final class PouringReader {
             return List.of();
         }
         Dose dose = fields.dose(field, row.additiveDose(), additive.get().name(), additive.get().gramsPerTeaspoon());
-        return List.of(new Portion.OwnAdditive(additive.get(), dose));
+        AdditionStage joins = fields.choice(field, row.additiveJoins(), AdditionStage.class, AdditionStage.TRACE);
+        return List.of(new Portion.OwnAdditive(additive.get(), dose, joins));
     }
 
     private Optional<Additive> additiveBefore(String id) {

@@ -6,5 +6,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RecipeRepository extends JpaRepository<RecipeRow, UUID> {
 
-    List<RecipeRow> findAllByOrderByName();
+    List<RecipeRow> findByRetiredOrderByName(boolean retired);
 }

@@ -16,4 +16,5 @@ class RecipeRow {
 
     String name = "";
     Instant createdAt = Instant.EPOCH;
+    boolean retired;
 }

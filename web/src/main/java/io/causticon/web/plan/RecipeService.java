@@ -46,9 +46,14 @@ public class RecipeService {
      */
     record Kept(UUID recipe, String name, Optional<Recipe> newest) {}
 
+    /**
+     * By name.
+     *
+     * @param putAway those that were put away, or those that are in use
+     */
     @Transactional(readOnly = true)
-    List<Kept> all() {
-        return recipes.findAllByOrderByName().stream()
+    List<Kept> all(boolean putAway) {
+        return recipes.findByRetiredOrderByName(putAway).stream()
                 .map(r -> new Kept(r.id, r.name, versions.findFirstByRecipeIdOrderByNumberDesc(r.id).flatMap(this::readable)))
                 .toList();
     }
@@ -93,7 +98,7 @@ public class RecipeService {
     public Recipe save(UUID recipe, BatchPlan plan, int base, String by) {
         VersionRow newest = versions.findFirstByRecipeIdOrderByNumberDesc(recipe)
                 .orElseThrow(() -> new NotFoundException("recipe " + recipe));
-        if (newest.plan.equals(plans.write(plan))) {
+        if (says(newest, plan)) {
             return recipe(newest);
         }
         if (base > 0 && base < newest.number) {
@@ -101,6 +106,24 @@ public class RecipeService {
         }
         recipes.findById(recipe).orElseThrow().name = plan.name();
         return add(recipe, newest.number + 1, plan, by);
+    }
+
+    /** Whether a version says the same, also where it was written by an earlier program. */
+    private boolean says(VersionRow row, BatchPlan plan) {
+        String written = plans.write(plan);
+        return row.plan.equals(written)
+                || readable(row).map(r -> plans.write(r.plan()).equals(written)).orElse(false);
+    }
+
+    /** @throws NotFoundException if there is none */
+    @Transactional
+    void putAway(UUID recipe, boolean away) {
+        recipes.findById(recipe).orElseThrow(() -> new NotFoundException("recipe " + recipe)).retired = away;
+    }
+
+    @Transactional(readOnly = true)
+    boolean isPutAway(UUID recipe) {
+        return recipes.findById(recipe).map(r -> r.retired).orElse(false);
     }
 
     private Recipe add(UUID recipe, int number, BatchPlan plan, String by) {

@@ -113,6 +113,7 @@ final class Reckoner {
                 portions.bar(),
                 portions.words(),
                 portions.sum(),
+                portions.jugs(),
                 formula.fixed().lye() == null ? "" : "follows, " + formats.percent(formula.superfat(), 1),
                 formula.fixed().liquid() == null ? "" : "follows from the masses",
                 allergens(),
@@ -200,7 +201,7 @@ final class Reckoner {
                 .map(l -> new Reckoning.Amount(
                         formats.massNumber(l.mass()),
                         formats.massUnit(),
-                        l.liquid().name() + (l.frozen() ? ", frozen" : "") + when(l.joins())))
+                        l.words() + when(l.joins())))
                 .toList();
     }
 

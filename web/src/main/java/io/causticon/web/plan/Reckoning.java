@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param shares portions as one bar, null for drawn layers and undivided batches
  * @param portions what each portion takes
  * @param portionSum the portions together
+ * @param jugs what goes into the jug of each part that is made by itself; empty for one batter
  * @param lyeLeads what the superfat is that follows from a mass of lye; empty where the superfat leads
  * @param liquidLeads that the concentration follows from masses of liquid; empty where it leads
  * @param allergens what labels must name, a line each
@@ -58,6 +59,7 @@ record Reckoning(
         @Nullable Drawing shares,
         List<PortionWords> portions,
         @Nullable PortionSum portionSum,
+        List<JugWords> jugs,
         String lyeLeads,
         String liquidLeads,
         List<String> allergens,
@@ -85,6 +87,22 @@ record Reckoning(
     record PortionWords(
             int number, String name, String share, String batter, String bowlAfter, String fats, String lye, String own,
             String superfat, boolean hazard) {}
+
+    /**
+     * What goes into one jug.
+     *
+     * @param number of its layer in the drawing
+     * @param name of the part
+     * @param fats to pour, and what the pot then shows
+     * @param pot what the pot then holds
+     * @param lye each thing that its lye is made of, or what to pour of the one for all
+     * @param jug what the jug of the lye for all then holds; empty where each has its own
+     * @param inFats what is stirred into its fats
+     * @param later what joins its batter
+     * @param superfat its own superfat and lye concentration
+     */
+    record JugWords(
+            int number, String name, String fats, String pot, List<String> lye, String jug, List<String> inFats, List<String> later, String superfat) {}
 
     /** All portions together. */
     record PortionSum(String share, String batter, String fats, String lye, String stuck) {}

@@ -20,7 +20,7 @@ import java.util.Map;
 record StartingRecipe(
         String id, String name, String purpose, List<FatRow> fats, List<LiquidRow> liquids, List<AdditiveRow> additives, Map<String, String> changes) {
 
-    private static final List<LiquidRow> WATER = List.of(new LiquidRow("distilled-water", "100", "liquid", "LYE"));
+    private static final List<LiquidRow> WATER = List.of(new LiquidRow("distilled-water", "100", "LIQUID", "LYE"));
 
     /** One for each of four purposes. Shares are judgements: common fats, none of them dear, each within its usual limits. */
     static final List<StartingRecipe> ALL = List.of(
@@ -45,7 +45,7 @@ record StartingRecipe(
                     "Milk bar",
                     "Goat milk for half of the liquid, frozen, so that the lye does not scorch it. It heats up: no towels round it.",
                     fats("olive-oil", "50", "shea-butter", "15", "coconut-oil-76", "25", "castor-oil", "10"),
-                    List.of(new LiquidRow("distilled-water", "50", "liquid", "LYE"), new LiquidRow("goat-milk-whole", "50", "frozen", "LYE")),
+                    List.of(new LiquidRow("distilled-water", "50", "LIQUID", "LYE"), new LiquidRow("goat-milk-whole", "50", "FROZEN", "LYE")),
                     List.of(),
                     Map.of("superfat", "6", "liquidValue", "33", "gel", "PREVENT", "mixAt", "35")),
             new StartingRecipe(
@@ -53,7 +53,7 @@ record StartingRecipe(
                     "Brine bar",
                     "Salt water makes it very hard and smooth; coconut still lathers in it. Cut it warm, within hours, or it crumbles.",
                     fats("coconut-oil-76", "60", "olive-oil", "30", "castor-oil", "10"),
-                    List.of(new LiquidRow("brine-25", "100", "liquid", "LYE")),
+                    List.of(new LiquidRow("brine-25", "100", "LIQUID", "LYE")),
                     List.of(),
                     Map.of("superfat", "10", "liquidValue", "30")));
 

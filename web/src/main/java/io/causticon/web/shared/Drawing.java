@@ -23,6 +23,11 @@ public record Drawing(double width, double height, String label, List<Shape> sha
         return "0 0 " + SvgPath.coordinate(width) + " " + SvgPath.coordinate(height);
     }
 
+    /** A group where something in it can be followed, which a picture would hide; else a picture. */
+    public String role() {
+        return shapes.stream().anyMatch(s -> s.href() != null) ? "group" : "img";
+    }
+
     /** Its shapes as SVG, for the inside of an {@code svg} element. */
     public String markup() {
         return SvgPainter.paint(this);

@@ -65,6 +65,10 @@ class MouldRow {
         return retired;
     }
 
+    void bringBack() {
+        retired = false;
+    }
+
     void retire() {
         this.retired = true;
     }

@@ -101,6 +101,16 @@ class ShelfController {
         return "redirect:/shelf#" + kind;
     }
 
+    @PostMapping("/back")
+    String bringBack(Model model, @ModelAttribute("maker") Maker maker, @RequestParam String kind, @RequestParam String id) {
+        try {
+            shelf.bringBack(kind, id);
+            return "redirect:/shelf#" + kind;
+        } catch (ProblemsException e) {
+            return show(model, maker, "back", Map.of(), words.byField(e.problems(), maker.formats()));
+        }
+    }
+
     private String show(
             Model model, Maker maker, String tried, Map<String, String> typed, Map<String, String> problems) {
         Pantry pantry = shelf.pantry();
@@ -117,6 +127,7 @@ class ShelfController {
                 .filter(a -> a.id().startsWith("own-"))
                 .map(ShelfController::fragrance)));
         model.addAttribute("lots", lines("lot", pantry.lots().stream().map(l -> lot(l, pantry, maker, today))));
+        model.addAttribute("away", shelf.away());
         model.addAttribute("memories", memories(formats));
         model.addAttribute("mouldKinds", kinds(MouldKind.values()));
         model.addAttribute("materials", kinds(VesselMaterial.values()));
@@ -167,7 +178,7 @@ class ShelfController {
                 : Formats.number(m.length(), 0) + " \u00d7 " + Formats.number(m.width(), 0) + " \u00d7 "
                         + Formats.number(m.height(), 0) + " mm";
         String many = m.cavities() > 1 ? m.cavities() + " of " : "";
-        String water = m.water() == null ? "" : ", measured with water";
+        String water = m.water() == null ? "" : m.sidesAreGuessed() ? ", sides guessed from that" : ", measured with water";
         return new Line("mould", m.name(), m.name(), spoken(m.kind()) + ", " + many + sides + ", holds "
                 + formats.roughMass(m.capacity()) + water, false);
     }

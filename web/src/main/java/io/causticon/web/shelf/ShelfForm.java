@@ -32,6 +32,7 @@ final class ShelfForm {
     private static final double LONGEST_SIDE = 2000;
     private static final int MOST_CAVITIES = 500;
     private static final double MOST_WATER = 100_000;
+    private static final double LEAST_FILLED = 5;
     /** mg KOH per g. */
     static final Interval SAPONIFICATION = Interval.between(60, 400);
 
@@ -62,17 +63,48 @@ final class ShelfForm {
     Mould mould() {
         String name = name(LONGEST_NAME);
         MouldKind kind = choice("kind", MouldKind.class);
+        int many = kind == MouldKind.CAVITIES ? (int) number("cavities", 1, MOST_CAVITIES) : 1;
+        boolean ruled = !(text("length") + text("width") + text("height")).isEmpty();
+        Double held = typed.containsKey("batter") && !text("batter").isEmpty() ? Double.valueOf(waterOfBatch(many)) : water();
+        if (!ruled && held != null) {
+            problems.throwIfAny();
+            return Mould.ofWater(name, kind, many, held);
+        }
         boolean round = kind == MouldKind.TUBE;
         double width = length("width");
         double length = round ? width : length("length");
         double height = length("height");
-        int cavities = kind == MouldKind.CAVITIES ? (int) number("cavities", 1, MOST_CAVITIES) : 1;
-        Double water = optional("water", 1, MOST_WATER);
-        if (kind == MouldKind.CUSTOM && water == null) {
+        if (kind == MouldKind.CUSTOM && held == null) {
             problems.add("water", ProblemKey.MISSING);
         }
         problems.throwIfAny();
-        return new Mould(name, kind, length, width, height, cavities, water);
+        return new Mould(name, kind, length, width, height, many, held);
+    }
+
+    /** In ml; what is typed as a mass is the mass of the water. Null where nothing is typed. */
+    private @Nullable Double water() {
+        String text = text("water").toLowerCase(Locale.ROOT).replaceAll("ml$", "").strip();
+        if (text.isEmpty()) {
+            return null;
+        }
+        double millilitres = text.chars().anyMatch(Character::isLetter)
+                ? problems.take(() -> MassNotation.read("water", text, units), Mass.grams(1)).grams()
+                : problems.take(() -> NumberNotation.read("water", text), 1.0);
+        within("water", millilitres, 1, MOST_WATER);
+        return millilitres;
+    }
+
+    /** What one of them holds, ml, by a batch that filled all of them to a part. */
+    private double waterOfBatch(int many) {
+        Mass batter = problems.take(() -> MassNotation.read("batter", text("batter"), units), Mass.grams(1));
+        double filled = problems.take(() -> NumberNotation.read("filled", text("filled").replace("%", "")), 100.0);
+        within("filled", filled, LEAST_FILLED, 100);
+        if (filled < LEAST_FILLED) {
+            return 1;
+        }
+        double one = batter.grams() / Mould.BATTER_DENSITY / (filled / 100) / many;
+        within("batter", one, 1, MOST_WATER);
+        return one;
     }
 
     Vessel vessel() {
@@ -189,12 +221,16 @@ final class ShelfForm {
 
     private double number(String field, double least, double most) {
         double number = problems.take(() -> NumberNotation.read(field, text(field)), least);
+        within(field, number, least, most);
+        return number;
+    }
+
+    private void within(String field, double number, double least, double most) {
         if (number < least) {
             problems.add(field, ProblemKey.TOO_LOW, field, number, least);
         } else if (number > most) {
             problems.add(field, ProblemKey.TOO_HIGH, field, number, most);
         }
-        return number;
     }
 
     private @Nullable Double optional(String field, double least, double most) {

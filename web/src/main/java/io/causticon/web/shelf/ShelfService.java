@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -251,6 +252,44 @@ public class ShelfService implements Belongings {
             case "lot" -> lots.findAll().stream()
                     .filter(l -> l.id.toString().equals(id))
                     .forEach(l -> l.retired = true);
+            default -> throw ProblemsException.of("kind", ProblemKey.NOT_A_CHOICE, kind);
+        }
+        readAnewOnceWritten();
+    }
+
+    /** Something that was put away. */
+    record PutAway(String kind, String id, String name) {}
+
+    /** All that was put away, by kind and name. */
+    @Transactional(readOnly = true)
+    List<PutAway> away() {
+        return Stream.of(
+                        moulds.findAll().stream().filter(MouldRow::retired).map(r -> new PutAway("mould", r.name(), r.name())),
+                        vessels.findAll().stream().filter(VesselRow::retired).map(r -> new PutAway("vessel", r.name(), r.name())),
+                        fats.findAll().stream().filter(r -> r.retired).map(r -> new PutAway("fat", r.id, r.name)),
+                        fragrances.findAll().stream().filter(r -> r.retired).map(r -> new PutAway("fragrance", r.id, r.name)),
+                        lots.findAll().stream().filter(r -> r.retired).map(r -> new PutAway("lot", r.id.toString(), r.label)))
+                .flatMap(s -> s)
+                .sorted(Comparator.comparing(PutAway::kind).thenComparing(PutAway::name))
+                .toList();
+    }
+
+    /**
+     * Brings something back as it was.
+     *
+     * @throws ProblemsException if another jug is called the same by now
+     */
+    @Transactional
+    public void bringBack(String kind, String id) {
+        switch (kind) {
+            case "mould" -> moulds.findByName(id).ifPresent(MouldRow::bringBack);
+            case "vessel" -> {
+                checkFree(vessels.findByNameIgnoreCase(id).stream().allMatch(VesselRow::retired), id);
+                vessels.findByName(id).ifPresent(VesselRow::bringBack);
+            }
+            case "fat" -> fats.findById(id).ifPresent(f -> f.retired = false);
+            case "fragrance" -> fragrances.findById(id).ifPresent(f -> f.retired = false);
+            case "lot" -> lots.findAll().stream().filter(l -> l.id.toString().equals(id)).forEach(l -> l.retired = false);
             default -> throw ProblemsException.of("kind", ProblemKey.NOT_A_CHOICE, kind);
         }
         readAnewOnceWritten();

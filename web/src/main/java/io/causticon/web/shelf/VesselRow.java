@@ -61,6 +61,10 @@ class VesselRow {
         return retired;
     }
 
+    void bringBack() {
+        retired = false;
+    }
+
     void retire() {
         this.retired = true;
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Share;
@@ -88,7 +89,7 @@ class LyePotPageTest {
                 f.alkali(),
                 f.superfat(),
                 f.liquidTarget(),
-                List.of(new LiquidPart(Catalogue.standard().liquid("goat-milk-whole"), Share.WHOLE, true)),
+                List.of(new LiquidPart(Catalogue.standard().liquid("goat-milk-whole"), Share.WHOLE, LiquidState.FROZEN)),
                 f.additives()));
     }
 

@@ -8,6 +8,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
@@ -61,7 +62,7 @@ public final class Swirl {
                 AlkaliChoice.naoh(Share.percent(98)),
                 Share.percent(5),
                 LiquidTarget.concentration(0.33),
-                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, false)),
+                List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                 List.of(new AdditivePortion(HEMP, Mass.grams(25))));
         List<Portion> cups = List.of(
                 Portion.sharing("plain", Share.percent(50)),
@@ -77,7 +78,7 @@ public final class Swirl {
                 new Scales(Mass.grams(0.1), Mass.grams(0.1)),
                 "");
         return plan.with(Pouring.PLAIN.divided(new Portioning(
-                Portioning.Way.SHARES, cups, Share.percent(3), new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)))));
+                Portioning.Way.SHARES, cups, Share.percent(3), new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640)), Portioning.LyeRoute.TOGETHER)));
     }
 
     /** Lye is in the fats, half a minute ago. */
@@ -112,7 +113,7 @@ public final class Swirl {
         BatchService batches = application.bean(BatchService.class);
         BatchPlan swirl = plan(name);
         Formula milk = swirl.formula().withLiquid(
-                LiquidTarget.concentration(0.33), List.of(new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.WHOLE, true)));
+                LiquidTarget.concentration(0.33), List.of(new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.WHOLE, LiquidState.FROZEN)));
         Instant now = Instant.now();
         BatchId id = batches.begin(swirl.with(milk), null, 1, now.minus(Duration.ofMinutes(25)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
         for (int i = 0; i < 7; i++) {

@@ -3,14 +3,20 @@ package io.causticon.web.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -99,6 +105,29 @@ class PagesTest {
         }
         for (String path : List.of("/plan/first", "/shelf", "/devices", "/casebook/" + batch(application, "Sail Loft Tar") + "/look")) {
             assertThat((List<?>) browser.open(path).waitFor("main").script(SMALL)).as(path + " at " + width).isEmpty();
+        }
+    }
+
+    /** What the rules of axe-core say; it comes with the tools that build the styles. */
+    private static final String VIOLATIONS = """
+            return axe.run(document, {rules: {'label-content-name-mismatch': {enabled: true}}, resultTypes: ['violations']})
+                .then(result => result.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 120)).join(' | ')));
+            """;
+
+    @Test
+    void breakNoRuleOfAccess(RunningApplication application, Browser browser) throws IOException {
+        String axe = Files.readString(Path.of("../frontend/node_modules/axe-core/axe.min.js"));
+        String recipe = application.bean(BatchService.class).recipe(
+                new BatchId(UUID.fromString(batch(application, "Whey & Barley")))).orElseThrow().toString();
+        List<String> more = List.of(
+                "/splash", "/bench", "/casebook/learned", "/casebook/" + batch(application, "Sail Loft Tar") + "/look", "/shelf", "/devices", "/plan/first",
+                "/plan/" + recipe, "/plan/" + recipe + "/sheet", "/nowhere");
+        browser.open("/sign-in").waitFor("main").script(axe);
+        assertThat((List<?>) browser.script(VIOLATIONS)).as("/sign-in").isEmpty();
+        browser.signIn("ines").size(1280, 800);
+        for (String path : Stream.concat(paths(application).stream(), more.stream()).toList()) {
+            browser.open(path).waitFor("main").script(axe);
+            assertThat((List<?>) browser.script(VIOLATIONS)).as(path).isEmpty();
         }
     }
 

@@ -199,7 +199,7 @@ class SimulatedMilkTest {
         browser.open("/plan/new").type("name", "Hurried Milk");
         browser.choose("fatId", 0, "olive-oil").typeInto("fatAmount", 0, "500");
         browser.choose("fatId", 1, "coconut-oil-76").typeInto("fatAmount", 1, "250");
-        browser.choose("liquidId", 0, "goat-milk-whole").choose("liquidState", 0, "frozen");
+        browser.choose("liquidId", 0, "goat-milk-whole").choose("liquidState", 0, "FROZEN");
         browser.type("mixAt", "30").choose("vessel", 0, "steel pot").choose("pot", 0, "wide pot");
         browser.press("Make this batch").waitFor(".weigh-list");
         return new BatchId(UUID.fromString(browser.path().replace("/bench/", "")));

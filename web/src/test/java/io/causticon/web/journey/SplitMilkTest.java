@@ -6,6 +6,7 @@ import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.Entry;
@@ -44,8 +45,8 @@ class SplitMilkTest {
         BatchPlan swirl = Swirl.plan("Goat by halves");
         BatchPlan plan = swirl.with(swirl.formula()
                 .withLiquid(LiquidTarget.concentration(0.33), List.of(
-                        new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(55), false, AdditionStage.LYE),
-                        new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.percent(45), true, AdditionStage.COOLED_LYE)))
+                        new LiquidPart(TABLES.liquid("distilled-water"), Share.percent(55), LiquidState.LIQUID, AdditionStage.LYE),
+                        new LiquidPart(TABLES.liquid("goat-milk-whole"), Share.percent(45), LiquidState.FROZEN, AdditionStage.COOLED_LYE)))
                 .withAdditives(List.of(portion("citric-acid", 10, AdditionStage.LYE), portion("honey", 15, AdditionStage.FATS), portion("kaolin", 20, AdditionStage.FATS))));
         BatchService batches = application.bean(BatchService.class);
         Instant begun = Instant.now().minus(Duration.ofMinutes(20));

@@ -143,7 +143,7 @@ final class Hostile {
     /** A recipe that works, so that one odd field is met by the code behind the others too. */
     private static final Map<String, List<String>> SOUND = Map.ofEntries(
             Map.entry("name", List.of("Sound")), Map.entry("fatId", List.of("olive-oil", "coconut-oil-76")), Map.entry("fatAmount", List.of("700", "300")),
-            Map.entry("liquidId", List.of("distilled-water")), Map.entry("liquidAmount", List.of("100")), Map.entry("liquidState", List.of("liquid")),
+            Map.entry("liquidId", List.of("distilled-water")), Map.entry("liquidAmount", List.of("100")), Map.entry("liquidState", List.of("SLUSH")),
             Map.entry("liquidJoins", List.of("LYE")), Map.entry("superfat", List.of("5")), Map.entry("naohShare", List.of("100")), Map.entry("purity", List.of("98")),
             Map.entry("kohPurity", List.of("90")), Map.entry("liquidWay", List.of("LYE_CONCENTRATION")), Map.entry("liquidValue", List.of("33")), Map.entry("mixAt", List.of("40")),
             Map.entry("fatStep", List.of("1")), Map.entry("lyeStep", List.of("1")), Map.entry("sizedBy", List.of("WEIGHTS")), Map.entry("process", List.of("COLD")),

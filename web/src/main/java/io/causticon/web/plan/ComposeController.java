@@ -1,0 +1,147 @@
+package io.causticon.web.plan;
+
+import io.causticon.core.fit.Proposal;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Pouring.SizedBy;
+import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.account.Maker;
+import io.causticon.web.plan.ComposePages.Sitting;
+import io.causticon.web.shared.Formats;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Changes of a recipe under way. */
+@Controller
+@RequestMapping("/plan")
+class ComposeController {
+
+    private final ComposePages pages;
+    private final WorkshopMemory memory;
+
+    ComposeController(ComposePages pages, WorkshopMemory memory) {
+        this.pages = pages;
+        this.memory = memory;
+    }
+
+    /** Works out a form without keeping it. */
+    @PostMapping("/reckon")
+    String reckon(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed) {
+        return pages.reckoned(model, pages.typed(typed, maker));
+    }
+
+    /** Gives the form an empty row in each list. */
+    @PostMapping("/rows")
+    String rows(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed) {
+        return pages.answer(model, pages.typed(typed, maker), Map.of());
+    }
+
+    /** Makes one of the changes that what will bite proposes. */
+    @PostMapping("/change")
+    String change(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam String change) {
+        return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
+            Formats formats = maker.formats();
+            return pages.reckoner(plan, s).bites().stream()
+                    .flatMap(b -> b.changes().stream().filter(c -> change.equals(c.id())))
+                    .findFirst()
+                    .map(c -> PlanForm.of(c.applyTo(plan), formats).keepingWishesOf(s.form()))
+                    .orElse(s.form());
+        });
+    }
+
+    @PostMapping("/scale")
+    String scale(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed) {
+        return pages.changed(
+                model, pages.typed(typed, maker), (s, plan) -> Composer.scaled(s.form(), plan, maker));
+    }
+
+    /** Tells the same recipe by masses, or by shares of a total or of what the mould takes. */
+    @PostMapping("/size")
+    String size(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam SizedBy by) {
+        Sitting s = pages.typed(typed, maker);
+        Optional<BatchPlan> plan = s.readUnnamed().plan();
+        return plan.isPresent()
+                ? pages.answer(model, s.with(Composer.sizedBy(s.form(), plan.get(), by, maker)), Map.of())
+                : pages.answer(model, s.with(s.form().with("sizedBy", by.name())), Map.of());
+    }
+
+    /** Makes a milk of the form from powder and water. */
+    @PostMapping("/powder")
+    String powder(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam int row) {
+        Sitting s = pages.typed(typed, maker);
+        try {
+            return pages.answer(model, s.with(Composer.fromPowder(s.form(), row, maker.formats())), Map.of());
+        } catch (ProblemsException e) {
+            return pages.answer(model, s, pages.wording(e.problems(), maker));
+        }
+    }
+
+    /** Lays equal cups out. */
+    @PostMapping("/cups")
+    String cups(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
+        Sitting s = pages.typed(typed, maker);
+        try {
+            return pages.answer(model, s.with(Composer.cups(s.form(), s.readUnnamed().plan(), maker)), Map.of());
+        } catch (ProblemsException e) {
+            return pages.answer(model, s, pages.wording(e.problems(), maker));
+        }
+    }
+
+    /** Brings shares to a whole. */
+    @PostMapping("/even")
+    String even(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed) {
+        Sitting s = pages.typed(typed, maker);
+        try {
+            return pages.answer(model, s.with(Composer.evened(s.form())), Map.of());
+        } catch (ProblemsException e) {
+            return pages.answer(model, s, pages.wording(e.problems(), maker));
+        }
+    }
+
+    /** Proposes shares that meet what is ticked. */
+    @PostMapping("/fit")
+    String fit(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(defaultValue = "false") boolean take) {
+        return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
+            Proposal proposal = Composer.fit(s.form(), plan, s.pantry());
+            if (take) {
+                return PlanForm.of(plan.with(proposal.formula()), maker.formats()).keepingWishesOf(s.form());
+            }
+            model.addAttribute("fit", FitWords.of(plan, proposal, s.pantry().prices(), memory.trace(), maker));
+            return s.form();
+        });
+    }
+}
