@@ -1,6 +1,7 @@
 // The pure calculations of the pages.
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
+import { matching } from '../../web/src/main/resources/static/js/calc/choices.js';
 import { countdown, elapsed, left, silent } from '../../web/src/main/resources/static/js/calc/elapsed.js';
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
@@ -215,4 +216,24 @@ describe('kitchen timers', () => {
     assert.equal(minutes('1h'), 60);
     assert.ok(Number.isNaN(minutes('soon')));
   });
+});
+
+test('a few letters mean names first, then kinds, own ones before others', () => {
+  const choices = [
+    { value: 'olive', name: 'Olive oil (virgin)', also: 'plant oleic', like: ['canola', 'almond'] },
+    { value: 'olive@L1', name: 'Olive, lot L1', also: 'plant oleic', own: true },
+    { value: 'lard', name: 'Lard', also: 'animal hard', like: ['tallow'] },
+    { value: 'tallow', name: 'Tallow, beef', also: 'animal hard' },
+    { value: 'almond', name: 'Sweet almond oil', also: 'plant oleic' },
+  ];
+  const values = (query) => matching(query, choices).map((c) => c.value);
+  assert.deepEqual(values('oli'), ['olive@L1', 'olive']);
+  assert.deepEqual(values('almond sw'), ['almond']);
+  assert.deepEqual(values('animal'), ['lard', 'tallow']);
+  assert.deepEqual(values('like lard'), ['tallow']);
+  assert.deepEqual(values('like oliv'), ['almond']);
+  assert.deepEqual(values('like moss'), []);
+  assert.equal(values('')[0], 'olive@L1');
+  assert.deepEqual(values('xyz'), []);
+  assert.deepEqual(values('olive ('), ['olive@L1', 'olive']);
 });

@@ -17,9 +17,13 @@ import { fades } from './behaviour/fades.js';
 import { firstVisit } from './behaviour/first-visit.js';
 import { carry } from './behaviour/carry.js';
 import { liveSearch } from './behaviour/live-search.js';
+import { choose } from './behaviour/choose.js';
+import { grows } from './behaviour/grows.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
 
+attach('[data-grows]', (rows) => grows(rows, choose));
+attach('[data-choose]', choose);
 attach('[data-live-form]', liveForm);
 attach('[data-layers]', layerDrawing);
 attach('[data-quick-line]', quickLine);

@@ -82,7 +82,7 @@ class ShelfController {
 
     private void add(String kind, ShelfForm form, MultiValueMap<String, String> typed) {
             switch (kind) {
-                case "mould" -> shelf.addMould(form.mould());
+                case "mould" -> shelf.addOwnMould(form.mould());
                 case "vessel" -> shelf.addVessel(form.vessel());
                 case "fat" -> {
                     ShelfForm.OwnFat fat = form.fat(shelf.pantry());

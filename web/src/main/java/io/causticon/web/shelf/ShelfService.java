@@ -171,6 +171,15 @@ public class ShelfService implements Belongings {
         });
     }
 
+    /** Adds a mould. The one that there is to begin with does not vanish with the first of her own: it can be put away like any other. */
+    @Transactional
+    public void addOwnMould(Mould mould) {
+        if (moulds.count() == 0 && !mould.name().equals(FIRST_MOULD.name())) {
+            moulds.save(new MouldRow(FIRST_MOULD));
+        }
+        addMould(mould);
+    }
+
     @Transactional
     public void addMould(Mould mould) {
         moulds.findByName(mould.name()).ifPresentOrElse(

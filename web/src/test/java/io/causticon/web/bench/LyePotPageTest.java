@@ -76,7 +76,7 @@ class LyePotPageTest {
     void milkThatHasThawedIsNotGivenLye() {
         id = batches.begin(
                 frozenMilk(), null, 1, Instant.now().minus(Duration.ofMinutes(15)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
-        assertThat(page()).contains("Frozen liquid is taken to be at −18.0 °C");
+        assertThat(page()).contains("The ice is taken to be at −18.0 °C");
         log(1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(7)));
         assertThat(page()).containsPattern("It reads 7.0 °C: it has begun to thaw. All thawed it peaks near \\d+.0 °C, above 40.0 °C. No lye yet");
     }

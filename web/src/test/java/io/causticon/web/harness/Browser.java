@@ -79,6 +79,16 @@ public final class Browser implements AutoCloseable {
             return document.activeElement === field;
             """;
 
+    /** The field that belongs to a list, ready to be typed into. */
+    private static final String AT_LIST = """
+            const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
+            const field = list?.parentElement.querySelector('[role=combobox]');
+            field?.scrollIntoView({block: 'center'});
+            field?.focus();
+            field?.select();
+            return Boolean(field) && document.activeElement === field;
+            """;
+
     private static final String CHOOSE = """
             const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
             const choice = list && !list.disabled && [...list.options].find(o => !o.disabled && o[arguments[2]].trim() === arguments[3]);
@@ -213,6 +223,15 @@ public final class Browser implements AutoCloseable {
 
     public Browser choose(String name, int index, String value) {
         return chosen(name, index, "value", value);
+    }
+
+    /** Chooses from a long list as a maker does: by typing a few letters and Enter. */
+    public Browser pick(String name, int index, String letters) {
+        waitUntil("to choose " + name, d -> Boolean.TRUE.equals(script(AT_LIST, name, index)) ? d : null);
+        driver.executeCdpCommand("Input.insertText", Map.of("text", letters));
+        waitUntil("for a choice of " + letters, d -> d.findElements(By.cssSelector(".choose-list:not([hidden]) [aria-selected=true]")).isEmpty() ? null : d);
+        new Actions(driver).sendKeys(Keys.ENTER).perform();
+        return this;
     }
 
     /** Chooses by the words of the choice. */
