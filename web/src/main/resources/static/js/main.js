@@ -19,6 +19,7 @@ import { carry } from './behaviour/carry.js';
 import { liveSearch } from './behaviour/live-search.js';
 import { choose } from './behaviour/choose.js';
 import { grows } from './behaviour/grows.js';
+import { listKept, tellWhenAway } from './behaviour/away.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
 
@@ -53,3 +54,5 @@ keys(document);
 keyList(document);
 clocks(document);
 keepSplashAtHand();
+tellWhenAway(document.body);
+attach('[data-kept-pages]', listKept);

@@ -1,5 +1,6 @@
 package io.causticon.web;
 
+import io.causticon.web.network.Listening;
 import io.causticon.web.start.DataFolder;
 import io.causticon.web.start.StartFault;
 import java.nio.file.Path;
@@ -29,7 +30,7 @@ public class CausticonApplication {
     /** As it is started, also by tests. */
     public static SpringApplication create() {
         SpringApplication application = new SpringApplication(CausticonApplication.class);
-        application.addListeners(new DataFolder());
+        application.addListeners(new DataFolder(), new Listening());
         return application;
     }
 

@@ -1,5 +1,6 @@
 package io.causticon.web.account;
 
+import jakarta.servlet.DispatcherType;
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
@@ -29,12 +30,14 @@ class SecurityConfiguration {
             + " base-uri 'none'; frame-ancestors 'none'";
 
     private static final String[] OPEN = {
-        "/sign-in", "/first-visit", "/splash", "/css/**", "/js/**", "/fonts/**", "/favicon.svg", "/worker.js", "/error"
+        "/sign-in", "/first-visit", "/splash", "/css/**", "/js/**", "/fonts/**", "/favicon.svg", "/icons/**", "/manifest.webmanifest", "/causticon.crt",
+        "/worker.js", "/offline", "/error"
     };
 
     /** What works something out and keeps nothing: whoever may look may ask. */
     private static final String[] ASKING = {
-        "/plan/reckon", "/plan/first/read", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit"
+        "/plan/reckon", "/plan/first/read", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit",
+        "/plan/powder", "/plan/cups"
     };
 
     /** @param strength base-2 logarithm of the rounds; a tenth of a second at ten */
@@ -68,6 +71,9 @@ class SecurityConfiguration {
         asked.setCookieCustomizer(c -> c.setAttribute("SameSite", "Strict"));
         return http.authorizeHttpRequests(r -> r.requestMatchers(OPEN)
                         .permitAll()
+                        // The end of an answer that was allowed when it began: a live feed outlives whoever signed out meanwhile.
+                        .dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll()
                         .requestMatchers("/people/**", "/backups", "/backups/**")
                         .hasRole("OWNER")
                         .requestMatchers(HttpMethod.POST, "/settings/**", "/sign-out")
@@ -90,7 +96,9 @@ class SecurityConfiguration {
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out").addLogoutHandler(browsers))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .frameOptions(f -> f.deny()))
+                        .frameOptions(f -> f.deny())
+                        // A browser that was told so would open no other application of this machine's name without TLS any more.
+                        .httpStrictTransportSecurity(t -> t.disable()))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .addFilterAfter(new StandingFilter(signIns, browsers), RememberMeAuthenticationFilter.class)
                 .build();

@@ -1,5 +1,6 @@
 package io.causticon.web.demo;
 
+import io.causticon.web.network.NetworkPlace;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -11,16 +12,22 @@ import org.springframework.stereotype.Component;
 class StartMessage {
 
     private final boolean demo;
+    private final NetworkPlace network;
 
-    StartMessage(@Value("${causticon.demo}") boolean demo) {
+    StartMessage(@Value("${causticon.demo}") boolean demo, NetworkPlace network) {
         this.demo = demo;
+        this.network = network;
     }
 
     @EventListener
     void ready(ApplicationReadyEvent event) {
         if (event.getApplicationContext() instanceof WebServerApplicationContext web && web.getWebServer() != null) {
             int port = web.getWebServer().getPort();
-            System.out.println("Causticon is at http://localhost:" + port);
+            System.out.println("Causticon is at http" + (network.isListening() ? "s" : "") + "://localhost:" + port);
+            network.addresses().stream().findFirst().ifPresent(address -> {
+                System.out.println("In the workshop's network it is at " + address + ". A camera reads it here:");
+                System.out.println(network.code(address));
+            });
             System.out.println(
                     demo
                             ? "Sign in as ines, odd or guest with the password " + DemoWorkshop.PASSWORD + "."

@@ -1,11 +1,11 @@
 package io.causticon.web.start;
 
 /** What keeps the application from starting, in words for whoever starts it, with a way out. */
-final class CannotStart extends RuntimeException {
+public final class CannotStart extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
-    CannotStart(String words) {
+    public CannotStart(String words) {
         super(words);
     }
 }

@@ -32,15 +32,19 @@ public final class RunningApplication implements AutoCloseable {
         }
         this.context = application.run(Stream.concat(
                         Stream.of(
-                                "--server.port=0",
                                 "--causticon.data=" + data,
                                 "--causticon.demo=" + demo,
                                 // Passwords of tests need no protection, and each sign-in would pay for it.
                                 "--causticon.password-strength=4",
                                 "--logging.level.io.causticon=warn"),
-                        Stream.of(more))
+                        Stream.of(Stream.of(more).anyMatch(m -> m.startsWith("--server.port")) ? more : withPort(more)))
                 .toArray(String[]::new));
         this.port = ((WebServerApplicationContext) context).getWebServer().getPort();
+    }
+
+    /** On any port that is free. */
+    private static String[] withPort(String... more) {
+        return Stream.concat(Stream.of("--server.port=0"), Stream.of(more)).toArray(String[]::new);
     }
 
     public static synchronized RunningApplication get() {
@@ -65,6 +69,11 @@ public final class RunningApplication implements AutoCloseable {
     /** One of its own on data that are there already. */
     public static RunningApplication in(Path data) {
         return new RunningApplication(data, false, null);
+    }
+
+    /** One of its own that listens to the network, on data that are there, at a port that stays. */
+    public static RunningApplication listening(Path data, String port) {
+        return new RunningApplication(data, false, null, "--causticon.listen=true", "--server.port=" + port);
     }
 
     /** One of its own whose answers are timed. */

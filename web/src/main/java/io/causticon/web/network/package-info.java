@@ -1,0 +1,8 @@
+/**
+ * The workshop's own network: where the application listens, the certificate that it shows there, and the address as a code for a camera. May use
+ * {@code start}.
+ */
+@NullMarked
+package io.causticon.web.network;
+
+import org.jspecify.annotations.NullMarked;
