@@ -6,15 +6,17 @@ const SHOWN = 60;
 const ROOM_BELOW = 60;
 let count = 0;
 
-/** What is known of the choices of one kind: what each brings, what else it answers to, what it is like. */
-function known(kind) {
-  const all = new Map();
-  document.querySelector(`template[data-known="${kind}"]`)?.content.querySelectorAll('i').forEach((i) => all.set(i.dataset.id, i.dataset));
-  return all;
+/** What is known of all choices: what each brings, what else it answers to, what it is like. Names alone do until it is here. */
+let asked = null;
+let known = {};
+
+function ask(then) {
+  asked ??= fetch('/plan/known').then((answer) => (answer.ok ? answer.json() : {})).then((all) => { known = all; }).catch(() => {});
+  asked.then(then);
 }
 
 export function choose(select) {
-  const facts = known(select.dataset.choose);
+  const kind = select.dataset.choose;
   const id = `choices-${++count}`;
   const field = document.createElement('input');
   const list = document.createElement('ul');
@@ -43,9 +45,9 @@ export function choose(select) {
 
   const chosen = () => (select.value ? select.selectedOptions[0].text : '');
   const choices = () => [...select.options].filter((o) => o.value).map((o) => {
-    const fact = facts.get(o.value.replace(/@.*/, '')) ?? {};
+    const fact = known[kind]?.[o.value.replace(/@.*/, '')] ?? {};
     return {
-      value: o.value, name: o.text, also: fact.also, like: fact.like?.split(' '), brings: fact.brings, own: o.value.includes('@') || o.value.startsWith('own-'),
+      value: o.value, name: o.text, also: fact.also, like: fact.like, brings: fact.brings, own: o.value.includes('@') || o.value.startsWith('own-'),
     };
   });
 
@@ -119,7 +121,14 @@ export function choose(select) {
     event.stopPropagation();
     show();
   });
-  field.addEventListener('focus', () => field.select());
+  field.addEventListener('focus', () => {
+    field.select();
+    ask(() => {
+      if (!list.hidden) {
+        show();
+      }
+    });
+  });
   field.addEventListener('click', show);
   field.addEventListener('keydown', (event) => {
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param facts what stands beside the name
  * @param superfat superfat as weighed with its band
  * @param complete whether fats and lye were all logged
+ * @param believed what its case says of it where that is no good news; empty where it is
  * @param state where in its life it is
  * @param held whether it is held
  * @param heldBecause why, empty if not
@@ -30,6 +31,7 @@ record BatchPage(
         String facts,
         String superfat,
         boolean complete,
+        String believed,
         String state,
         boolean held,
         String heldBecause,

@@ -27,11 +27,16 @@ import org.springframework.stereotype.Service;
 @Service
 class BatchPages {
 
+    /** From here on what was seen is told beside what was weighed. */
+    private static final double TOLD = 0.05;
+
     private final LoafForecasts loaves;
+    private final Summaries summaries;
     private final Clock clock;
 
-    BatchPages(LoafForecasts loaves, Clock clock) {
+    BatchPages(LoafForecasts loaves, Summaries summaries, Clock clock) {
         this.loaves = loaves;
+        this.summaries = summaries;
         this.clock = clock;
     }
 
@@ -48,6 +53,7 @@ class BatchPages {
                 Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
                         + Formats.number(100 * weighed.superfat().halfWidth95(), 1) + " %",
                 weighed.isComplete(),
+                believed(batch),
                 Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch) + EntryWords.purpose(batch.purpose()),
                 batch.isHeld(),
                 heldBecause(batch),
@@ -57,6 +63,15 @@ class BatchPages {
                 loaf.map(l -> sectionWords(l, formats)).orElse(""),
                 lines(batch, formats),
                 batch.life() == Life.BENCH);
+    }
+
+    /** What the case says of it where that is no good news; what was weighed does not know. */
+    private String believed(Batch batch) {
+        return summaries.of(batch.id())
+                .map(BatchSummary::hazard)
+                .filter(h -> !h.name().isEmpty() && h.probability() > TOLD)
+                .map(h -> h.name() + ", " + Formats.probability(h.probability()))
+                .orElse("");
     }
 
     List<BatchPage.Line> history(LoggedEntry line, Batch batch, Formats formats) {

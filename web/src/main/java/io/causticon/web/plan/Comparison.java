@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 
-/** Two versions of a recipe, row by row. */
+/** Two recipes, or two versions of one, row by row. */
 record Comparison(List<Block> blocks) {
 
     /** Rows that belong together. */
@@ -35,6 +35,7 @@ record Comparison(List<Block> blocks) {
         blocks.add(new Block("Fats", merged(fats(first, f), fats(second, f))));
         blocks.add(new Block("Lye and liquid", merged(lye(first, f), lye(second, f))));
         blocks.add(new Block("Additives", merged(additives(first, f), additives(second, f))));
+        blocks.add(new Block("Layers, colours, cups", merged(portions(first, f), portions(second, f))));
         blocks.add(new Block("What the fats bring", merged(composition(first, f), composition(second, f))));
         blocks.add(new Block("How it will be", merged(traits(first, trace, f), traits(second, trace, f))));
         return new Comparison(blocks.stream().filter(b -> !b.rows().isEmpty()).toList());
@@ -77,6 +78,14 @@ record Comparison(List<Block> blocks) {
     private static Map<String, String> additives(BatchPlan plan, Formats f) {
         Map<String, String> rows = new LinkedHashMap<>();
         plan.formula().additives().forEach(a -> rows.put(a.additive().name(), f.mass(a.mass())));
+        return rows;
+    }
+
+    private static Map<String, String> portions(BatchPlan plan, Formats f) {
+        Map<String, String> rows = new LinkedHashMap<>();
+        for (Reckoning.PortionWords p : new PortionTable(plan, f).words()) {
+            rows.put(p.name(), p.batter() + ", superfat " + p.superfat() + (p.own().isEmpty() ? "" : ", " + p.own()));
+        }
         return rows;
     }
 

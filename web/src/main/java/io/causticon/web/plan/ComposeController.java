@@ -7,11 +7,16 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.plan.ComposePages.Sitting;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shelf.ShelfService;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -22,15 +27,27 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/plan")
 class ComposeController {
 
+    private static final Duration KNOWN_FOR = Duration.ofMinutes(10);
+
     private final ComposePages pages;
+    private final ShelfService shelf;
     private final WorkshopMemory memory;
 
-    ComposeController(ComposePages pages, WorkshopMemory memory) {
+    ComposeController(ComposePages pages, ShelfService shelf, WorkshopMemory memory) {
         this.pages = pages;
+        this.shelf = shelf;
         this.memory = memory;
     }
 
-    /** Works out a form without keeping it. */
+    /** What is said of fats, liquids and additives where they are chosen. It changes with the tables and with what the workshop has of its own. */
+    @GetMapping("/known")
+    ResponseEntity<Map<String, Map<String, KnownChoices.Known>>> known() {
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(KNOWN_FOR).cachePrivate())
+                .body(KnownChoices.of(shelf.pantry().catalogue()));
+    }
+
+    /** Works out a form, and keeps it as a draft. */
     @PostMapping("/reckon")
     String reckon(
             Model model,

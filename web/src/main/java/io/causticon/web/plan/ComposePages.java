@@ -243,7 +243,6 @@ class ComposePages {
         model.addAttribute("degrees", formats.temperatureUnit());
         model.addAttribute("currency", s.maker().currency());
         model.addAttribute("choices", Choices.of(s.form(), s.pantry(), s.before()));
-        model.addAttribute("known", KnownChoices.of(s.pantry().catalogue()));
         model.addAttribute("states", LiquidState.values());
         model.addAttribute("sheet", s.sheet());
         model.addAttribute("key", UUID.randomUUID().toString());

@@ -25,25 +25,24 @@ final class KnownChoices {
 
     /** Who is like whom takes a comparison of each with each; of the tables it is always the same. */
     private static final Map<String, Known> STANDARD = Catalogue.standard().fats().stream()
-            .map(f -> fat(f, Catalogue.standard()))
-            .collect(Collectors.toMap(Known::value, k -> k));
+            .collect(Collectors.toMap(Fat::id, f -> fat(f, Catalogue.standard())));
 
     private KnownChoices() {}
 
     /**
-     * @param value as forms name it
      * @param brings what it brings, in a line
      * @param also what else it answers to
-     * @param like what is like it, the nearest first, by value
+     * @param like what is like it, the nearest first, as forms name it
      */
-    record Known(String value, String brings, String also, String like) {}
+    record Known(String brings, String also, List<String> like) {}
 
     /** By kind: fats, liquids, additives. */
-    static Map<String, List<Known>> of(Catalogue catalogue) {
+    static Map<String, Map<String, Known>> of(Catalogue catalogue) {
         return Map.of(
-                "fats", catalogue.fats().stream().map(f -> Optional.ofNullable(STANDARD.get(f.id())).orElseGet(() -> fat(f, catalogue))).toList(),
-                "liquids", catalogue.liquids().stream().map(KnownChoices::liquid).toList(),
-                "additives", catalogue.additives().stream().map(KnownChoices::additive).toList());
+                "fats", catalogue.fats().stream().collect(Collectors.toMap(
+                        Fat::id, f -> Optional.ofNullable(STANDARD.get(f.id())).orElseGet(() -> fat(f, catalogue)))),
+                "liquids", catalogue.liquids().stream().collect(Collectors.toMap(Liquid::id, KnownChoices::liquid)),
+                "additives", catalogue.additives().stream().collect(Collectors.toMap(Additive::id, KnownChoices::additive)));
     }
 
     private static Known fat(Fat fat, Catalogue catalogue) {
@@ -54,10 +53,9 @@ final class KnownChoices {
                 .collect(Collectors.joining(", "));
         String melts = fat.meltingRange() == null ? "" : " hard solid butter";
         return new Known(
-                fat.id(),
                 "saponification value " + Formats.number(fat.saponificationValue(), 0) + " \u00b7 " + acids + " %",
                 (fat.animal() ? "animal" : "plant") + (fat.palm() ? " palm" : "") + melts + " " + spoken(fat.kind().name()) + " " + acids,
-                Likeness.nearest(fat, catalogue.fats(), ALIKE).stream().map(Fat::id).collect(Collectors.joining(" ")));
+                Likeness.nearest(fat, catalogue.fats(), ALIKE).stream().map(Fat::id).toList());
     }
 
     private static Known liquid(Liquid liquid) {
@@ -70,7 +68,7 @@ final class KnownChoices {
         add(brings, liquid.salt(), "salt");
         add(brings, liquid.alcohol(), "alcohol");
         String scorches = liquid.scorching().isPositive() ? " scorches" : "";
-        return new Known(liquid.id(), String.join(", ", brings), String.join(" ", brings) + (liquid.animal() ? " animal" : " plant") + scorches, "");
+        return new Known(String.join(", ", brings), String.join(" ", brings) + (liquid.animal() ? " animal" : " plant") + scorches, List.of());
     }
 
     private static void add(List<String> brings, Share share, String of) {
@@ -87,7 +85,7 @@ final class KnownChoices {
     private static Known additive(Additive additive) {
         String usual = additive.usual() == null ? "" : ", usually " + grams(additive.usual().low()) + " to " + grams(additive.usual().high()) + " g a kg of fats";
         String effects = additive.effects().stream().sorted().map(KnownChoices::spoken).collect(Collectors.joining(", "));
-        return new Known(additive.id(), spoken(additive.kind()) + usual, spoken(additive.kind()) + " " + effects, "");
+        return new Known(spoken(additive.kind()) + usual, spoken(additive.kind()) + " " + effects, List.of());
     }
 
     private static String grams(double grams) {

@@ -5,6 +5,7 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.shared.NotFoundException;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -49,22 +50,41 @@ class SheetController {
                 maker);
     }
 
+    /** One that can be compared with: a version of the same recipe, or the newest of another. */
+    record Other(String value, String name) {}
+
+    /**
+     * Two recipes side by side.
+     *
+     * @param a version of this one
+     * @param b version of this one, or the id of another, whose newest is taken
+     */
     @GetMapping("/plan/{id}/compare")
-    String compare(
-            @PathVariable UUID id,
-            @RequestParam int a,
-            @RequestParam int b,
-            Model model,
-            @ModelAttribute("maker") Maker maker) {
+    String compare(@PathVariable UUID id, @RequestParam int a, @RequestParam String b, Model model, @ModelAttribute("maker") Maker maker) {
         RecipeService.Recipe first = recipes.at(id, a);
-        RecipeService.Recipe second = recipes.at(id, b);
-        model.addAttribute("name", second.plan().name());
+        RecipeService.Recipe second = b.matches("\\d{1,9}") ? recipes.at(id, Integer.parseInt(b)) : recipes.latest(another(b));
+        boolean same = second.recipe().equals(id);
+        model.addAttribute("name", same ? second.plan().name() : first.plan().name() + " and " + second.plan().name());
+        model.addAttribute("first", same ? "version " + a : first.plan().name() + ", version " + a);
+        model.addAttribute("second", same ? "version " + second.version() : second.plan().name() + ", version " + second.version());
         model.addAttribute("recipe", id.toString());
         model.addAttribute("a", a);
         model.addAttribute("b", b);
         model.addAttribute("versions", recipes.versions(id));
+        model.addAttribute("others", recipes.all(false).stream()
+                .filter(r -> !r.recipe().equals(id) && r.newest().isPresent())
+                .map(r -> new Other(r.recipe().toString(), r.name()))
+                .toList());
         model.addAttribute("comparison", Comparison.of(first.plan(), second.plan(), memory.trace(), maker));
         return "plan/compare";
+    }
+
+    private static UUID another(String id) {
+        try {
+            return UUID.fromString(id);
+        } catch (IllegalArgumentException e) {
+            throw new NotFoundException("recipe " + id);
+        }
     }
 
     private String sheet(Model model, BatchPlan plan, String what, String back, Maker maker) {
