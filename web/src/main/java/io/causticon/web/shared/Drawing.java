@@ -15,12 +15,21 @@ import org.jspecify.annotations.Nullable;
  */
 public record Drawing(double width, double height, String label, List<Shape> shapes) {
 
+    private static final double SMALLEST_LETTERS = 12;
+    private static final double SMALLEST_SHOWN = 11;
+    private static final int STEPS = 50;
+
     public Drawing {
         shapes = List.copyOf(shapes);
     }
 
     public String viewBox() {
         return "0 0 " + SvgPath.coordinate(width) + " " + SvgPath.coordinate(height);
+    }
+
+    /** Style name of how narrow it may be drawn so that its smallest letters are still 11 px high; narrower screens scroll it sideways in its own box. */
+    public String least() {
+        return "least-" + (int) (Math.ceil(width * SMALLEST_SHOWN / SMALLEST_LETTERS / STEPS) * STEPS);
     }
 
     /** A group where something in it can be followed, which a picture would hide; else a picture. */

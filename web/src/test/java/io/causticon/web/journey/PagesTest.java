@@ -98,15 +98,53 @@ class PagesTest {
 
     @ParameterizedTest
     @CsvSource({"390, 844", "820, 1180", "1280, 800"})
-    void haveNoTargetSmallerThanAThumb(int width, int height, RunningApplication application, Browser browser) {
+    void haveNoTargetSmallerThanAThumbAndHideNothing(int width, int height, RunningApplication application, Browser browser) {
         browser.signIn("ines").size(width, height);
         for (String path : paths(application)) {
             assertThat((List<?>) browser.open(path).waitFor("main").script(SMALL)).as(path + " at " + width).isEmpty();
+            // As after a key: a browser shows where the keyboard is to those who use one.
+            assertThat((List<?>) browser.keys(Keys.TAB).script(UNSEEN)).as(path + " at " + width).isEmpty();
         }
         for (String path : List.of("/plan/first", "/shelf", "/devices", "/casebook/" + batch(application, "Sail Loft Tar") + "/look")) {
             assertThat((List<?>) browser.open(path).waitFor("main").script(SMALL)).as(path + " at " + width).isEmpty();
         }
     }
+
+    /** What cannot be read: cut off by its box, or letters of a chart below 11 px; and what does not show that the keyboard is at it. */
+    private static final String UNSEEN = """
+            const unseen = [];
+            const shown = e => e.getClientRects().length > 0 && !e.closest('.visually-hidden, [hidden], .skip');
+            for (const e of document.querySelectorAll('body *:not(svg *)')) {
+                if (!shown(e) || ![...e.childNodes].some(n => n.nodeType === Node.TEXT_NODE && n.textContent.trim())) {
+                    continue;
+                }
+                for (let box = e; box !== document.body; box = box.parentElement) {
+                    if (['hidden', 'clip'].includes(getComputedStyle(box).overflowX) && box.clientWidth > 1 && box.scrollWidth > box.clientWidth + 1) {
+                        unseen.push('cut: ' + e.textContent.trim().slice(0, 40));
+                        break;
+                    }
+                }
+            }
+            for (const t of document.querySelectorAll('svg text')) {
+                const svg = t.ownerSVGElement;
+                const size = parseFloat(getComputedStyle(t).fontSize) * svg.getBoundingClientRect().width / (svg.viewBox.baseVal.width || 1);
+                if (shown(t) && svg.getBoundingClientRect().width > 0 && size < 10.9) {
+                    unseen.push('small: ' + t.textContent + ' ' + size.toFixed(1));
+                }
+            }
+            for (const e of document.querySelectorAll('a[href], button, input:not([type=hidden]), select, textarea, summary')) {
+                const look = () => { const s = getComputedStyle(e); return [s.outlineStyle, s.outlineWidth, s.boxShadow, s.borderColor, s.backgroundColor].join(); };
+                const before = look();
+                if (shown(e) && e.tabIndex >= 0 && !e.disabled) {
+                    e.focus();
+                    if (document.activeElement === e && look() === before) {
+                        unseen.push('no focus: ' + e.localName + ' ' + (e.innerText || e.name));
+                    }
+                    e.blur();
+                }
+            }
+            return unseen;
+            """;
 
     /** What the rules of axe-core say; it comes with the tools that build the styles. */
     private static final String VIOLATIONS = """
