@@ -30,5 +30,9 @@ function act(target) {
     target.focus();
   } else {
     target.click();
+    // What opens is typed into next.
+    if (target.matches('summary') && target.parentElement.open) {
+      target.parentElement.querySelector('input:not([type=hidden]), textarea')?.focus();
+    }
   }
 }

@@ -42,9 +42,6 @@ public record EntryDoubt(Phrase words, Optional<Entry> meant) {
             MeasurementPoint.CORE, Interval.between(8, 100),
             MeasurementPoint.ROOM, Interval.between(5, 38));
 
-    private static final double FAHRENHEIT_ZERO = 32;
-    private static final double FAHRENHEIT_STEP = 1.8;
-
     /** Empty where nothing is odd. */
     public static Optional<EntryDoubt> of(Entry entry, BatchPlan plan, BatchLog log) {
         if (entry instanceof Entry.Weighed weighed) {
@@ -89,7 +86,7 @@ public record EntryDoubt(Phrase words, Optional<Entry> meant) {
             return Optional.empty();
         }
         // The same number in the other scale.
-        Optional<Entry> other = Stream.of((celsius - FAHRENHEIT_ZERO) / FAHRENHEIT_STEP, celsius * FAHRENHEIT_STEP + FAHRENHEIT_ZERO)
+        Optional<Entry> other = Stream.of(Temperature.fahrenheit(celsius).celsius(), Temperature.celsius(celsius).inFahrenheit())
                 .filter(usual::contains)
                 .findFirst()
                 .map(c -> new Entry.TemperatureRead(read.spot(), Temperature.celsius(c)));

@@ -18,6 +18,9 @@ public final class Superfat {
     /** Chance of a superfat below nothing from which a maker is stopped before the lye goes in (a judgement). */
     public static final Share ALARMING_EXCESS = Share.percent(2);
 
+    /** Chance of it that is shown as a fault of a plan (a judgement). */
+    public static final Share NOTABLE_EXCESS = Share.percent(0.5);
+
     private static final double NAOH_PURITY_POINTS_95 = 0.01;
     private static final double KOH_PURITY_POINTS_95 = 0.03;
     private static final double CALIBRATION_95 = 0.003;

@@ -19,7 +19,6 @@ import java.util.Optional;
 /** Alkali that the fats may not take up: from the spread of what is weighed, from scales that are too coarse, in one cup of several. */
 final class AlkaliRisks {
 
-    private static final double NOTABLE_EXCESS = 0.005;
     private static final double COARSE = 0.01;
 
     /** Half a point of superfat. */
@@ -42,7 +41,7 @@ final class AlkaliRisks {
         Estimate superfat = asShown(f.plan);
         double excess = superfat.probabilityBelow(0);
         landing(f, superfat);
-        if (excess <= NOTABLE_EXCESS) {
+        if (excess <= Superfat.NOTABLE_EXCESS.fraction()) {
             return;
         }
         Share safe = Share.percent(Math.ceil(2 * 100 * SAFE_SIGMAS * superfat.standardDeviation()) / 2);
@@ -133,7 +132,7 @@ final class AlkaliRisks {
             }
         }
         // What all parts share is told of the whole.
-        if (widest == null || its.probabilityBelow(0) <= Math.max(NOTABLE_EXCESS, asShown(f.plan).probabilityBelow(0))) {
+        if (widest == null || its.probabilityBelow(0) <= Math.max(Superfat.NOTABLE_EXCESS.fraction(), asShown(f.plan).probabilityBelow(0))) {
             return;
         }
         Phrase title = Phrase.of("{} has too little lye for this scale", widest.portion().name());

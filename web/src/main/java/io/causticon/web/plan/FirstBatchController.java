@@ -7,14 +7,13 @@ import io.causticon.core.formula.Weights;
 import io.causticon.core.note.NotedLine.What;
 import io.causticon.core.note.NotedLine;
 import io.causticon.core.note.RecipeNote;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Share;
 import io.causticon.web.account.Maker;
-import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.ProblemWords;
@@ -43,17 +42,15 @@ class FirstBatchController {
     private static final double HALF_A_POINT = 0.5;
 
 
-    private final RecipeService recipes;
-    private final BatchService batches;
+    private final Beginnings beginnings;
     private final ShelfService shelf;
     private final WorkshopMemory memory;
     private final ProblemWords words;
     private final Clock clock;
 
     FirstBatchController(
-            RecipeService recipes, BatchService batches, ShelfService shelf, WorkshopMemory memory, ProblemWords words, Clock clock) {
-        this.recipes = recipes;
-        this.batches = batches;
+            Beginnings beginnings, ShelfService shelf, WorkshopMemory memory, ProblemWords words, Clock clock) {
+        this.beginnings = beginnings;
         this.shelf = shelf;
         this.memory = memory;
         this.words = words;
@@ -141,13 +138,10 @@ class FirstBatchController {
     }
 
     private String kept(BatchPlan plan, Maker maker, boolean make, String key) {
-        RecipeService.Recipe recipe = recipes.create(plan, maker.displayName());
-        if (!make) {
-            return "redirect:/plan/" + recipe.recipe();
-        }
-        BatchId batch = batches.begin(
-                recipe.plan(), recipe.recipe(), recipe.version(), clock.instant(), maker.displayName(), maker.zone(), key);
-        return "redirect:/bench/" + batch;
+        RecipeService.Recipe recipe = beginnings.keep(null, plan, 0, maker, key);
+        return make
+                ? "redirect:/bench/" + beginnings.begin(recipe, Purpose.MADE, clock.instant(), maker, key)
+                : "redirect:/plan/" + recipe.recipe();
     }
 
     private PlanForm fresh(Maker maker, Pantry pantry, Typed typed) {

@@ -49,6 +49,7 @@ class PlanController {
     private final BatchService batches;
     private final ShelfService shelf;
     private final WorkshopMemory memory;
+    private final Beginnings beginnings;
     private final DraftService drafts;
     private final ComposePages pages;
     private final Clock clock;
@@ -58,6 +59,7 @@ class PlanController {
             BatchService batches,
             ShelfService shelf,
             WorkshopMemory memory,
+            Beginnings beginnings,
             DraftService drafts,
             ComposePages pages,
             Clock clock) {
@@ -65,6 +67,7 @@ class PlanController {
         this.batches = batches;
         this.shelf = shelf;
         this.memory = memory;
+        this.beginnings = beginnings;
         this.drafts = drafts;
         this.pages = pages;
         this.clock = clock;
@@ -192,14 +195,15 @@ class PlanController {
     String save(
             Model model,
             @ModelAttribute("maker") Maker maker,
-            @RequestParam MultiValueMap<String, String> typed) {
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(defaultValue = "") String key) {
         Sitting s = pages.typed(typed, maker);
         PlanReader.Result result = s.read();
         if (result.plan().isEmpty()) {
             return pages.answer(model, s, pages.wording(result.problems().all(), maker));
         }
         try {
-            return "redirect:/plan/" + keep(s, result.plan().get()).recipe();
+            return "redirect:/plan/" + keep(s, result.plan().get(), key).recipe();
         } catch (ProblemsException e) {
             return pages.answer(model, told(s, e), pages.wording(e.problems(), maker));
         }
@@ -226,9 +230,8 @@ class PlanController {
             Instant start = begun.isBlank()
                     ? now
                     : TimeNotation.read("begun", begun, Instant.EPOCH, now, maker.zone());
-            RecipeService.Recipe kept = keep(s, result.plan().get());
-            BatchId batch = batches.beginFor(
-                    purpose, kept.plan(), kept.recipe(), kept.version(), start, maker.displayName(), maker.zone(), key);
+            RecipeService.Recipe kept = keep(s, result.plan().get(), key);
+            BatchId batch = beginnings.begin(kept, purpose, start, maker, key);
             return Redirect.to("/bench/" + batch, "at", begun.isBlank() ? "" : maker.formats().input(start));
         } catch (ProblemsException e) {
             return pages.answer(model, told(s, e), pages.wording(e.problems(), maker));
@@ -242,10 +245,8 @@ class PlanController {
     }
 
     /** What is saved is no draft any more. */
-    private RecipeService.Recipe keep(Sitting s, BatchPlan plan) {
-        RecipeService.Recipe kept = s.recipe() == null
-                ? recipes.create(plan, s.maker().displayName())
-                : recipes.save(s.recipe(), plan, s.version(), s.maker().displayName());
+    private RecipeService.Recipe keep(Sitting s, BatchPlan plan, String key) {
+        RecipeService.Recipe kept = beginnings.keep(s.recipe(), plan, s.version(), s.maker(), key);
         drafts.drop(s.maker(), s.sheet().draft(), s.sheet().page());
         return kept;
     }

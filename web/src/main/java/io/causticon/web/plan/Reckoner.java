@@ -43,7 +43,6 @@ import org.jspecify.annotations.Nullable;
 final class Reckoner {
 
     private static final int DRAWS = 10;
-    private static final double ALARMING = 0.005;
     private static final Map<AdditionStage, String> WHEN = Map.of(
             AdditionStage.LYE, "",
             AdditionStage.COOLED_LYE, "into cooled lye",
@@ -98,7 +97,7 @@ final class Reckoner {
                 Formats.number(100 * superfat.value(), 1) + " \u00b1 "
                         + Formats.number(100 * superfat.halfWidth95(), 1) + " %",
                 Formats.probability(excess),
-                excess >= ALARMING,
+                excess >= Superfat.NOTABLE_EXCESS.fraction(),
                 PlanDrawings.density(superfat),
                 PlanDrawings.spectrum(composition),
                 words(composition),

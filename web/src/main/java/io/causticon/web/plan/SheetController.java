@@ -89,6 +89,7 @@ class SheetController {
 
     private String sheet(Model model, BatchPlan plan, String what, String back, Maker maker) {
         model.addAttribute("sheet", BatchSheet.of(plan, memory.trace(), maker));
+        model.addAttribute("degrees", maker.formats().temperatureUnit());
         model.addAttribute("name", plan.name());
         model.addAttribute("what", what);
         model.addAttribute("back", back);

@@ -178,6 +178,16 @@ class PagesTest {
     }
 
     @Test
+    void putTheCursorWhereTypingGoesOn(RunningApplication application, Browser browser) {
+        browser.signIn("ines").open("/casebook/" + batch(application, "Sail Loft Tar")).waitFor("main").keys("f");
+        browser.waitUntilTrue(() -> "find".equals(browser.script("return document.activeElement.name")));
+        browser.keys("chalky").waitFor("#guesses");
+        assertThat(browser.value("find")).isEqualTo("chalky");
+        browser.open("/batch/" + batch(application, "Sail Loft Tar")).waitFor("main").keys("l");
+        browser.waitUntilTrue(() -> "quick".equals(browser.script("return document.activeElement.name")));
+    }
+
+    @Test
     void giveEveryFieldAndButtonAName(RunningApplication application, Browser browser) {
         browser.signIn("ines");
         for (String path : paths(application)) {

@@ -12,6 +12,7 @@ import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
 import java.net.http.HttpResponse;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.jsoup.Jsoup;
@@ -57,6 +58,20 @@ class FirstBatchTest {
         assertThat(balance.lye().grams()).isCloseTo(71, within(1e-6));
         assertThat(balance.liquidMass().grams()).isCloseTo(150, within(1e-6));
         assertThat(batch.plan().mould().name()).isEqualTo("oak loaf");
+    }
+
+    @Test
+    void theSameFormSentTwiceIsOneRecipeAndOneBatch(RunningApplication application, Client client) {
+        client.signIn("odd");
+        Map<String, String> note = Map.of("note", NOTE, "mould", "oak loaf", "name", "Twice " + UUID.randomUUID(), "key", UUID.randomUUID().toString());
+        String first = client.post("/plan/first", note).headers().firstValue("Location").orElseThrow();
+        assertThat(client.post("/plan/first", note).headers().firstValue("Location")).contains(first);
+        Map<String, String> made = new HashMap<>(note);
+        made.putAll(Map.of("make", "true", "key", UUID.randomUUID().toString()));
+        String bench = client.post("/plan/first", made).headers().firstValue("Location").orElseThrow();
+        int recipes = application.bean(RecipeService.class).all(false).size();
+        assertThat(client.post("/plan/first", made).headers().firstValue("Location")).contains(bench);
+        assertThat(application.bean(RecipeService.class).all(false)).hasSize(recipes);
     }
 
     @Test
