@@ -23,6 +23,8 @@ import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.pots.CoolingBody;
 import io.causticon.core.pots.LyePeak;
+import io.causticon.core.pots.LyePotCurve;
+import io.causticon.core.pots.PotSoFar;
 import io.causticon.core.pots.Pots;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -61,6 +63,7 @@ final class DemoBatch {
     /** Minutes since the beginning. */
     private double minute;
 
+    private double clear;
     private double lyeIn;
     private double light;
     private double poured;
@@ -118,38 +121,46 @@ final class DemoBatch {
     DemoBatch potsMatched() {
         at(11, new Entry.TemperatureRead(MeasurementPoint.ROOM, noisy(room.celsius())));
         at(LYE_STARTS - 1, new Entry.ReadyForLye(List.of("goggles, gloves, sleeves on", "air moving, children and animals out", "water at hand")));
-        int portions = 4;
+        boolean careful = LyePeak.of(plan, room).limit().isPresent();
+        int portions = careful ? 9 : 4;
+        double apart = careful ? 1.3 : 0.8;
         for (int i = 0; i < portions; i++) {
-            at(LYE_STARTS + 0.8 * i, new Entry.PortionFed(i + 1, portions));
+            at(LYE_STARTS + apart * i, new Entry.PortionFed(i + 1, portions));
         }
-        Temperature peak = LyePeak.of(plan, room).expected();
+        double dissolved = portions * apart + 4;
+        LyePotCurve curve = PotSoFar.of(plan, new BatchLog(begun, asLogged(lines)), room, moment(LYE_STARTS + dissolved)).curve(dissolved);
+        for (double part : new double[] {0.2, 0.45, 0.8}) {
+            at(LYE_STARTS + part * dissolved, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(curve.celsiusAt(part * dissolved))));
+        }
+        clear = LYE_STARTS + dissolved;
+        at(clear, new Entry.LyeClear());
         Weights planned = Weights.planned(plan.formula());
-        CoolingBody lye = Pots.inRoom(plan, planned, MeasurementPoint.LYE, room).body(peak, room);
+        CoolingBody lye = Pots.inRoom(plan, planned, MeasurementPoint.LYE, room).body(Temperature.celsius(curve.endCelsius()), room);
         Temperature melted = Temperature.celsius(Math.min(FATS_MELTED_AT, plan.mixAt().celsius() + MELTED_ABOVE_MIX));
         CoolingBody fats = Pots.inRoom(plan, planned, MeasurementPoint.FATS, room).body(melted, room);
         // Fats are melted last, so that they come down together with the lye.
         double fatsAt = Math.max(
-                FATS_READ, Math.min(LONGEST_WAIT, LYE_STARTS + 6 + lye.minutesTo(plan.mixAt())) - fats.minutesTo(plan.mixAt()));
-        for (double m : new double[] {1, 2.5, 4.5}) {
-            double rising = room.celsius() + (peak.celsius() - room.celsius()) * (1 - Math.exp(-m / 1.4));
-            at(LYE_STARTS + m, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(rising)));
-        }
-        at(LYE_STARTS + 7, new Entry.LyeClear());
-        lyeIn = LYE_STARTS + 8;
+                FATS_READ, Math.min(LONGEST_WAIT, clear + minutesTo(lye)) - fats.minutesTo(plan.mixAt()));
+        lyeIn = clear + 1;
         while (!matched(lye, fats, fatsAt, lyeIn)) {
-            at(lyeIn, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
+            at(lyeIn, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - clear).celsius())));
             if (lyeIn > fatsAt) {
                 at(lyeIn + 0.6, new Entry.TemperatureRead(MeasurementPoint.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
             }
             lyeIn += lyeIn < 40 || lyeIn > fatsAt - 8 ? 8 : 16;
         }
-        at(lyeIn - 1, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - LYE_STARTS - 6).celsius())));
+        at(lyeIn - 1, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - clear).celsius())));
         at(lyeIn - 0.5, new Entry.TemperatureRead(MeasurementPoint.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
         return this;
     }
 
+    /** Until it is where the plan mixes; what never was warmer is there. */
+    private double minutesTo(CoolingBody lye) {
+        return lye.after(0).isAbove(plan.mixAt()) ? lye.minutesTo(plan.mixAt()) : 0;
+    }
+
     private boolean matched(CoolingBody lye, CoolingBody fats, double fatsAt, double minutes) {
-        double a = lye.after(minutes - LYE_STARTS - 6).celsius();
+        double a = lye.after(Math.max(0, minutes - clear)).celsius();
         double b = fats.after(Math.max(0, minutes - fatsAt)).celsius();
         boolean coolEnough = b <= plan.mixAt().celsius() + 2;
         return Math.abs(a - b) <= TOLERANCE && coolEnough || minutes > 200;
@@ -292,6 +303,10 @@ final class DemoBatch {
     }
 
     private void at(double minutes, Entry entry) {
-        lines.add(new Dated(begun.plus(Duration.ofMillis(Math.round(60_000 * minutes))), entry));
+        lines.add(new Dated(moment(minutes), entry));
+    }
+
+    private Instant moment(double minutes) {
+        return begun.plus(Duration.ofMillis(Math.round(60_000 * minutes)));
     }
 }

@@ -7,6 +7,7 @@ import io.causticon.core.formula.Weights;
 import io.causticon.core.note.NotedLine.What;
 import io.causticon.core.note.NotedLine;
 import io.causticon.core.note.RecipeNote;
+import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
@@ -195,7 +196,7 @@ class FirstBatchController {
     private static String assumed(BatchPlan plan, RecipeNote note, boolean lyeGiven, Formats formats) {
         List<String> taken = new ArrayList<>();
         if (!lyeGiven && note.percent(What.SUPERFAT).isEmpty()) {
-            taken.add("superfat " + formats.percent(plan.formula().superfat(), 0));
+            taken.add("superfat " + NumberNotation.write(plan.formula().superfat().inPercent(), 1) + " %");
         }
         if (note.of(What.LIQUID).isEmpty() && note.percent(What.CONCENTRATION).isEmpty()) {
             taken.add("water for a lye concentration of " + formats.percent(AlkaliBalance.of(plan.formula()).concentration(), 0));

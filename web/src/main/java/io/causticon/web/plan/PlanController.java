@@ -4,6 +4,7 @@ import io.causticon.core.advice.NextVersion;
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.problem.ProblemKey;
@@ -103,7 +104,7 @@ class PlanController {
                 .reduce((a, b) -> a + ", " + b)
                 .orElse("");
         String facts = formats.roughMass(plan.formula().fatMass()) + " of fats, superfat "
-                + formats.percent(plan.formula().superfat(), 0);
+                + NumberNotation.write(plan.formula().superfat().inPercent(), 1) + " %";
         return new Card(recipe.recipe().toString(), plan.name(), "version " + recipe.version(), fats, facts);
     }
 

@@ -75,7 +75,11 @@ public record Formats(Units units, ZoneId zone) {
 
     /** A rounded mass for a line of small print: {@code 1.2 kg}, {@code 640 g}, {@code 2.6 lb}. */
     public String roughMass(Mass mass) {
-        if (units.mass() != Units.MassUnit.GRAM) {
+        // Who thinks in ounces is told ounces, also of much.
+        if (units.mass() == Units.MassUnit.OUNCE) {
+            return trim(number(mass.inOunces(), mass.inOunces() < 100 ? 1 : 0)) + " oz";
+        }
+        if (units.mass() == Units.MassUnit.POUND) {
             return number(mass.inOunces() / Mass.OUNCES_PER_POUND, 1) + " lb";
         }
         return mass.grams() < 1000 ? number(mass.grams(), 0) + " g" : trim(number(mass.grams() / 1000, 2)) + " kg";

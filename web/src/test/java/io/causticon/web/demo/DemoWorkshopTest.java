@@ -1,6 +1,7 @@
 package io.causticon.web.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.Conditions;
@@ -9,11 +10,15 @@ import io.causticon.core.diagnosis.Slip;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.pots.LyePotCurve;
+import io.causticon.core.pots.PotSoFar;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.casebook.CasebookService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.RunningApplication;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
@@ -51,6 +56,24 @@ class DemoWorkshopTest {
         assertThat(NAMES).allSatisfy(name -> assertThat(batch(name)).isNotNull());
         assertThat(NAMES.stream().map(n -> batch(n).life()).distinct())
                 .contains(Life.BENCH, Life.MOULD, Life.CURE, Life.READY);
+    }
+
+    /** What its pages expect is what was read, but for what a thermometer is off: three standard deviations of half a kelvin, and a little for the minute. */
+    @Test
+    void readsInItsLyePotsWhatTheModelsExpect() {
+        assertThat(NAMES).allSatisfy(name -> {
+            Batch batch = batch(name);
+            Instant clear = batch.log().first(Entry.LyeClear.class).orElseThrow().at();
+            PotSoFar pot = PotSoFar.of(batch.plan(), batch.log(), Temperature.celsius(18), clear);
+            Instant fed = pot.fedFrom().orElseThrow();
+            LyePotCurve curve = pot.curve(pot.minute(clear));
+            assertThat(batch.log().of(Entry.TemperatureRead.class)
+                            .filter(t -> t.entry().spot() == MeasurementPoint.LYE && t.at().isAfter(fed) && !t.at().isAfter(clear)))
+                    .isNotEmpty()
+                    .allSatisfy(t -> assertThat(curve.celsiusAt(Duration.between(fed, t.at()).toMillis() / 60_000.0))
+                            .as(name)
+                            .isCloseTo(t.entry().temperature().celsius(), within(4.0)));
+        });
     }
 
     @Test

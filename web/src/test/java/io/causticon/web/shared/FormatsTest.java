@@ -27,6 +27,7 @@ class FormatsTest {
         assertThat(METRIC.temperature(Temperature.celsius(-3.25))).isEqualTo("\u22123.3 \u00b0C");
         assertThat(US.temperature(Temperature.celsius(43.5))).isEqualTo("110.3 \u00b0F");
         assertThat(METRIC.roughMass(Mass.grams(1200))).isEqualTo("1.2 kg");
+        assertThat(US.roughMass(Mass.grams(1204))).isEqualTo("42.5 oz");
     }
 
     @ParameterizedTest
