@@ -29,9 +29,9 @@ import org.jspecify.annotations.Nullable;
  * @param allergens food allergens that any substance carries
  */
 record Choices(
-        List<Choice> fats,
-        List<Choice> liquids,
-        List<Choice> additives,
+        Options fats,
+        Options liquids,
+        Options additives,
         List<Choice> moulds,
         List<Choice> spares,
         List<Choice> vessels,
@@ -47,9 +47,9 @@ record Choices(
 
     static Choices of(PlanForm form, Pantry pantry, @Nullable BatchPlan before) {
         return new Choices(
-                fats(form, pantry, before),
-                pantry.catalogue().liquids().stream().map(l -> new Choice(l.id(), l.name())).toList(),
-                additives(form, pantry, before),
+                Options.of(fats(form, pantry, before)),
+                Options.of(pantry.catalogue().liquids().stream().map(l -> new Choice(l.id(), l.name())).toList()),
+                Options.of(additives(form, pantry, before)),
                 moulds(form, pantry),
                 pantry.moulds().stream()
                         .filter(m -> m.kind() == MouldKind.CAVITIES || m.kind() == MouldKind.CUSTOM)

@@ -2,6 +2,9 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.observation.Entry;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.RunningApplication;
 import java.util.List;
@@ -14,7 +17,10 @@ import org.junit.jupiter.params.provider.EnumSource;
  * Jobs that a maker has in her note, from an empty workshop, in both systems of units. What is typed is what the note holds; nothing is worked out
  * beside it. How much she taps and types is counted and printed.
  */
-class FourJobsTest {
+class FromAnEmptyWorkshopTest {
+
+    private static final int MOST_TAPS = 12;
+    private static final int MOST_KEYS = 60;
 
     private static RunningApplication application;
     private static Browser browser;
@@ -38,11 +44,28 @@ class FourJobsTest {
         }
     }
 
+    /** From an empty workshop to the first weight: account and a recipe of two lines. */
     @BeforeAll
-    static void aWorkshopIsOpened() {
+    static void aTwoLineRecipeIsOnTheScale() {
         application = RunningApplication.own(false);
         browser = new Browser(application.address());
-        browser.open("/").waitFor("[data-first-visit]").type("name", "mara").type("password", "tide-salt-9").press("Open the workshop").waitFor(".note-form");
+        FromAnEmptyWorkshopTest hand = new FromAnEmptyWorkshopTest();
+        browser.open("/").waitFor("[data-first-visit]");
+        hand.type("name", 0, "mara").type("password", 0, "tide-salt-9").tap("Open the workshop");
+        browser.waitFor(".note-form");
+        hand.type("note", 0, "olive 400\nlye 52\nwater 120");
+        browser.waitForText("superfat");
+        hand.tap("Make this batch");
+        browser.waitForText("next on the scale");
+        hand.type("amount", 0, "400").tap("Weighed");
+        browser.waitForText("Distilled");
+        List<Batch> batches = application.bean(BatchService.class).all();
+        browser.waitUntilTrue(() -> application.bean(BatchService.class).all().get(0).log().first(Entry.Weighed.class).isPresent());
+        assertThat(batches).hasSize(1);
+        System.out.println("From creating the account to the first weight: " + hand.taps + " taps, " + hand.keys + " keys");
+        assertThat(hand.taps).isLessThanOrEqualTo(MOST_TAPS);
+        assertThat(hand.keys).isLessThanOrEqualTo(MOST_KEYS);
+        assertThat(browser.complaints()).isEmpty();
     }
 
     @AfterAll
@@ -57,47 +80,53 @@ class FourJobsTest {
         browser.waitFor("main");
     }
 
-    private FourJobsTest open(String path) {
+    private FromAnEmptyWorkshopTest open(String path) {
         taps++;
         pages++;
         browser.open(path).waitFor("main");
         return this;
     }
 
-    private FourJobsTest type(String field, int index, String text) {
+    private FromAnEmptyWorkshopTest type(String field, int index, String text) {
         taps++;
         keys += text.length();
         browser.typeInto(field, index, text);
         return this;
     }
 
-    private FourJobsTest pick(String field, int index, String letters) {
+    private FromAnEmptyWorkshopTest pick(String field, int index, String letters) {
         taps++;
         keys += letters.length() + 1;
         browser.pick(field, index, letters);
         return this;
     }
 
-    private FourJobsTest choose(String field, int index, String value) {
+    private FromAnEmptyWorkshopTest choose(String field, int index, String value) {
         taps += 2;
         browser.choose(field, index, value);
         return this;
     }
 
     /** A choice that the page is drawn anew for. */
-    private FourJobsTest chooseAndWait(String field, String value, String css) {
+    private FromAnEmptyWorkshopTest chooseAndWait(String field, String value, String css) {
         choose(field, 0, value);
         pages++;
         browser.waitFor(css);
         return this;
     }
 
-    private FourJobsTest press(String words, String css) {
+    private FromAnEmptyWorkshopTest press(String words, String css) {
         taps++;
         pages++;
         browser.script("document.querySelector('main').dataset.before = 'yes'");
         browser.press(words);
         browser.waitUntilTrue(() -> browser.all("main:not([data-before])").size() == 1 && browser.all(css).size() > 0);
+        return this;
+    }
+
+    private FromAnEmptyWorkshopTest tap(String words) {
+        taps++;
+        browser.press(words);
         return this;
     }
 
