@@ -19,6 +19,9 @@ import org.junit.jupiter.params.provider.EnumSource;
  */
 class FromAnEmptyWorkshopTest {
 
+    /** A page that is left is marked, so that the one after it is told from it. */
+    private static final String MARKED = "document.querySelector('main').dataset.before = 'yes'";
+
     private static final int MOST_TAPS = 12;
     private static final int MOST_KEYS = 60;
 
@@ -57,7 +60,11 @@ class FromAnEmptyWorkshopTest {
         browser.waitForText("superfat");
         hand.tap("Make this batch");
         browser.waitForText("next on the scale");
-        hand.type("amount", 0, "400").tap("Weighed");
+        hand.type("amount", 0, "400");
+        browser.script(MARKED);
+        hand.tap("Weighed");
+        // The page goes on by itself once the weight is kept; until it has, it must not be left.
+        browser.waitUntilTrue(FromAnEmptyWorkshopTest::isAnew);
         browser.waitForText("Distilled");
         List<Batch> batches = application.bean(BatchService.class).all();
         browser.waitUntilTrue(() -> application.bean(BatchService.class).all().get(0).log().first(Entry.Weighed.class).isPresent());
@@ -76,8 +83,12 @@ class FromAnEmptyWorkshopTest {
 
     private void in(Note note) {
         browser.open("/settings").waitFor("main").choose("mass", 0, note.of("GRAM", "OUNCE")).choose("temperature", 0, note.of("CELSIUS", "FAHRENHEIT"))
-                .pressAt("form:has([name=mass]) button");
-        browser.waitFor("main");
+                .script(MARKED);
+        browser.pressAt("form:has([name=mass]) button").waitUntilTrue(FromAnEmptyWorkshopTest::isAnew);
+    }
+
+    private static boolean isAnew() {
+        return browser.all("main:not([data-before])").size() == 1;
     }
 
     private FromAnEmptyWorkshopTest open(String path) {
@@ -109,18 +120,19 @@ class FromAnEmptyWorkshopTest {
 
     /** A choice that the page is drawn anew for. */
     private FromAnEmptyWorkshopTest chooseAndWait(String field, String value, String css) {
+        browser.script(MARKED);
         choose(field, 0, value);
         pages++;
-        browser.waitFor(css);
+        browser.waitUntilTrue(() -> isAnew() && browser.all(css).size() > 0);
         return this;
     }
 
     private FromAnEmptyWorkshopTest press(String words, String css) {
         taps++;
         pages++;
-        browser.script("document.querySelector('main').dataset.before = 'yes'");
+        browser.script(MARKED);
         browser.press(words);
-        browser.waitUntilTrue(() -> browser.all("main:not([data-before])").size() == 1 && browser.all(css).size() > 0);
+        browser.waitUntilTrue(() -> isAnew() && browser.all(css).size() > 0);
         return this;
     }
 

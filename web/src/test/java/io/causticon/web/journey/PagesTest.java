@@ -67,7 +67,7 @@ class PagesTest {
 
     /** What is smaller than a thumb, or at the bench than a thumb in a glove; words within a sentence or a table are not meant. */
     private static final String SMALL = """
-            const least = location.pathname.startsWith('/bench') ? 48 : 44;
+            const least = location.pathname.startsWith('/bench/') ? 48 : 44;
             const small = [];
             if (document.documentElement.scrollWidth > innerWidth + 1) {
                 small.push('the page scrolls sideways, ' + document.documentElement.scrollWidth);
