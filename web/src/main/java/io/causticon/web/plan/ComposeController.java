@@ -3,7 +3,6 @@ package io.causticon.web.plan;
 import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Pouring.SizedBy;
-import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.plan.ComposePages.Sitting;
 import io.causticon.web.shared.Formats;
@@ -112,23 +111,13 @@ class ComposeController {
             @ModelAttribute("maker") Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam int row) {
-        Sitting s = pages.typed(typed, maker);
-        try {
-            return pages.answer(model, s.with(Composer.fromPowder(s.form(), row, maker.formats())), Map.of());
-        } catch (ProblemsException e) {
-            return pages.answer(model, s, pages.wording(e.problems(), maker));
-        }
+        return pages.composed(model, pages.typed(typed, maker), s -> Composer.fromPowder(s.form(), row, maker.formats()));
     }
 
     /** Lays equal cups out. */
     @PostMapping("/cups")
     String cups(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
-        Sitting s = pages.typed(typed, maker);
-        try {
-            return pages.answer(model, s.with(Composer.cups(s.form(), s.readUnnamed().plan(), maker)), Map.of());
-        } catch (ProblemsException e) {
-            return pages.answer(model, s, pages.wording(e.problems(), maker));
-        }
+        return pages.composed(model, pages.typed(typed, maker), s -> Composer.cups(s.form(), s.readUnnamed().plan(), maker));
     }
 
     /** Brings shares to a whole. */
@@ -137,12 +126,7 @@ class ComposeController {
             Model model,
             @ModelAttribute("maker") Maker maker,
             @RequestParam MultiValueMap<String, String> typed) {
-        Sitting s = pages.typed(typed, maker);
-        try {
-            return pages.answer(model, s.with(Composer.evened(s.form())), Map.of());
-        } catch (ProblemsException e) {
-            return pages.answer(model, s, pages.wording(e.problems(), maker));
-        }
+        return pages.composed(model, pages.typed(typed, maker), s -> Composer.evened(s.form()));
     }
 
     /** Proposes shares that meet what is ticked. */

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -171,9 +172,13 @@ class ComposePages {
         if (result.plan().isEmpty()) {
             return answer(model, s, wording(result.problems().all(), s.maker()));
         }
+        return composed(model, s, t -> change.apply(t, result.plan().get()).with("name", t.form().get("name")));
+    }
+
+    /** Shows the form after a change of what is typed, or as it is with what keeps it from being changed. */
+    String composed(Model model, Sitting s, Function<Sitting, PlanForm> change) {
         try {
-            PlanForm changed = change.apply(s, result.plan().get());
-            return answer(model, s.with(changed.with("name", s.form().get("name"))), Map.of());
+            return answer(model, s.with(change.apply(s)), Map.of());
         } catch (ProblemsException e) {
             return answer(model, s, wording(e.problems(), s.maker()));
         }

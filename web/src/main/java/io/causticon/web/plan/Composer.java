@@ -161,6 +161,9 @@ final class Composer {
         if (many < 1 || many > Portions.MOST) {
             throw ProblemsException.of("cups", many < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A number of cups", many, many < 1 ? 1.0 : Portions.MOST);
         }
+        if (many != Math.rint(many)) {
+            throw ProblemsException.of("cups", ProblemKey.NOT_A_NUMBER, form.get("cups"));
+        }
         List<PlanForm.PortionRow> there = form.portions().stream().filter(p -> !p.isBlank()).limit((long) many).toList();
         List<PlanForm.PortionRow> rows = new ArrayList<>(there);
         while (rows.size() < (int) many) {

@@ -127,20 +127,26 @@ class DraftService {
     }
 
     private static boolean changedElsewhere(DraftRow before, Sheet sheet, String form) {
-        boolean unseen = sheet.seen() == null || before.changedAt.isAfter(sheet.seen());
-        return !before.page.equals(sheet.page()) && unseen && !before.form.equals(form);
+        return changedUnseen(before, sheet) && !before.form.equals(form);
     }
 
-    /**
-     * Lets go of a draft: it was saved, or thrown away.
-     *
-     * @param page on which that was done; what this still sends comes too late
-     */
-    void drop(Maker maker, UUID id, String page) {
-        if (!page.isEmpty()) {
-            done.put(page, true);
-        }
+    private static boolean changedUnseen(DraftRow row, Sheet sheet) {
+        return !row.page.equals(sheet.page()) && (sheet.seen() == null || row.changedAt.isAfter(sheet.seen()));
+    }
+
+    /** Throws a draft away. */
+    void drop(Maker maker, UUID id) {
         transaction.executeWithoutResult(t -> drafts.findByIdAndMaker(id, maker.name()).ifPresent(drafts::delete));
+    }
+
+    /** Lets go of what was saved on a page; what this still sends comes too late. What another page changed since waits on. */
+    void saved(Maker maker, Sheet sheet) {
+        if (!sheet.page().isEmpty()) {
+            done.put(sheet.page(), true);
+        }
+        transaction.executeWithoutResult(t -> drafts.findByIdAndMaker(sheet.draft(), maker.name())
+                .filter(row -> !changedUnseen(row, sheet))
+                .ifPresent(drafts::delete));
     }
 
     private static Draft draft(DraftRow row) {

@@ -135,7 +135,7 @@ class PlanController {
     /** Throws a draft away. */
     @PostMapping("/draft/away")
     String throwAway(@ModelAttribute("maker") Maker maker, @RequestParam UUID draft, @RequestParam(required = false) @Nullable UUID recipe) {
-        drafts.drop(maker, draft, "");
+        drafts.drop(maker, draft);
         return recipe == null ? "redirect:/plan" : "redirect:/plan/" + recipe;
     }
 
@@ -248,7 +248,7 @@ class PlanController {
     /** What is saved is no draft any more. */
     private RecipeService.Recipe keep(Sitting s, BatchPlan plan, String key) {
         RecipeService.Recipe kept = beginnings.keep(s.recipe(), plan, s.version(), s.maker(), key);
-        drafts.drop(s.maker(), s.sheet().draft(), s.sheet().page());
+        drafts.saved(s.maker(), s.sheet());
         return kept;
     }
 }

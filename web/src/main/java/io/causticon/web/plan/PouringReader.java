@@ -18,9 +18,11 @@ import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 import io.causticon.web.shelf.Pantry;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Reads how the batter fills its mould and how it is divided. */
@@ -29,6 +31,7 @@ final class PouringReader {
     private static final int LONGEST_NAME = 40;
     private static final Share MOST_OVERAGE = Share.percent(100);
     private static final Share MOST_STUCK = Share.percent(30);
+    private static final Set<AdditionStage> OF_A_PART = EnumSet.of(AdditionStage.LYE, AdditionStage.FATS, AdditionStage.TRACE);
     private static final double LEAST_THICKNESS = 3;
     private static final double MOST_THICKNESS = 500;
 
@@ -170,6 +173,9 @@ final class PouringReader {
         }
         Dose dose = fields.dose(field, row.additiveDose(), additive.get().name(), additive.get().gramsPerTeaspoon());
         AdditionStage joins = fields.choice(field, row.additiveJoins(), AdditionStage.class, AdditionStage.TRACE);
+        if (!OF_A_PART.contains(joins)) {
+            fields.problems().add(field, ProblemKey.NOT_A_CHOICE, row.additiveJoins());
+        }
         return List.of(new Portion.OwnAdditive(additive.get(), dose, joins));
     }
 

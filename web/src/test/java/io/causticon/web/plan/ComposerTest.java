@@ -100,6 +100,7 @@ class ComposerTest {
         assertThat(page.select(".portion-table .strong").eachText()).hasSize(6).containsOnly("100.0 g");
         assertThat(page.select("[name=portionLiquidDose]").eachAttr("value")).startsWith("15 g", "15 g", "15 g", "15 g", "15 g", "15 g");
         assertThat(client.post("/plan/cups", with(six, "cups", "25")).body()).contains("is above what is possible");
+        assertThat(client.post("/plan/cups", with(six, "cups", "2.5")).body()).contains("is not a number").contains("value=\"2.5\"");
         assertThat(client.post("/plan/cups", with(six, "cups", "some")).body()).contains("is not a number").contains("value=\"some\"");
         assertThat(client.post("/plan/reckon", with(six, "sizedBy", "CUPS", "portionWay", "WHOLE")).body()).contains("Say below that the batter goes into equal cups");
     }
@@ -116,6 +117,7 @@ class ComposerTest {
         Document printed = Jsoup.parse(client.get(sheet).body());
         assertThat(printed.select(".jug .box")).hasSize(4);
         assertThat(printed.text()).contains("Each part's own lye into its own liquid");
+        assertThat(client.post("/plan/reckon", with(jugs, "portionAdditiveJoins", "TOP")).body()).contains("is not one of the choices");
         String master = Jsoup.parse(client.post("/plan/reckon", with(jugs, "lyeRoute", "MASTER")).body()).select(".jug").text();
         assertThat(master).contains("of the lye").contains("jug then");
     }

@@ -107,6 +107,20 @@ class DraftsTest {
     }
 
     @Test
+    void whatIsSavedOnOnePageTakesNothingOfAnother(Client client) {
+        client.signIn("ines");
+        String place = client.post("/plan/save", begun(client, "Saved beside " + UUID.randomUUID())).headers().firstValue("Location").orElseThrow();
+        Map<String, String> first = fields(open(client, place));
+        Map<String, String> second = fields(open(client, place));
+        first.put("note", "of the first page");
+        client.post("/plan/reckon", first);
+        second.put("fatAmount", "702");
+        client.post("/plan/save", second);
+        assertThat(fields(open(client, place + "?version=2"))).containsEntry("fatAmount", "702");
+        assertThat(open(client, place).select("#note").text()).isEqualTo("of the first page");
+    }
+
+    @Test
     void nobodySeesOrTouchesTheDraftOfAnother(Client client) {
         client.signIn("ines");
         String name = "Of Ines " + UUID.randomUUID();
