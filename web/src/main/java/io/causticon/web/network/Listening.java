@@ -1,12 +1,15 @@
 package io.causticon.web.network;
 
 import io.causticon.web.start.CannotStart;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.function.Function;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
+import org.springframework.boot.ssl.pem.PemContent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.ConfigurableEnvironment;
 import org.springframework.core.env.MapPropertySource;
@@ -41,19 +44,32 @@ public final class Listening implements ApplicationListener<ApplicationEnvironme
             settings.put("server.ssl.key-store-password", Certificates.PASSWORD);
             settings.put("server.ssl.key-alias", Certificates.SERVER);
         } else {
-            settings.put("server.ssl.certificate", file(given, "--certificate"));
-            settings.put("server.ssl.certificate-private-key", file(key, "--key"));
+            checkGiven(given, key);
+            settings.put("server.ssl.certificate", Path.of(given).toUri().toString());
+            settings.put("server.ssl.certificate-private-key", Path.of(key).toUri().toString());
         }
         environment.getPropertySources().addFirst(new MapPropertySource("network", settings));
     }
 
-    private static String file(String path, String option) {
-        if (path.isEmpty()) {
+    /** @throws CannotStart in words, if they are not a certificate and its key in PEM */
+    static void checkGiven(String certificate, String key) {
+        if (certificate.isEmpty() || key.isEmpty()) {
             throw new CannotStart("A certificate and its key belong together: --certificate FILE and --key FILE.");
         }
-        if (!Files.isReadable(Path.of(path))) {
+        checkHolds(certificate, "--certificate", "a certificate", PemContent::getCertificates);
+        checkHolds(key, "--key", "a key without a password", PemContent::getPrivateKey);
+    }
+
+    private static void checkHolds(String path, String option, String what, Function<PemContent, Object> held) {
+        try {
+            if (held.apply(PemContent.of(Files.readString(Path.of(path)))) != null) {
+                return;
+            }
+        } catch (IOException e) {
             throw new CannotStart("The file " + path + " that " + option + " names cannot be read.");
+        } catch (RuntimeException e) {
+            // Whatever is wrong with what is in it.
         }
-        return Path.of(path).toUri().toString();
+        throw new CannotStart("The file " + path + " that " + option + " names does not hold " + what + " in PEM.");
     }
 }

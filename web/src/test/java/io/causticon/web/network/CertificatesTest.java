@@ -77,6 +77,15 @@ class CertificatesTest {
     }
 
     @Test
+    void whatIsGivenAndIsNoneIsToldInWords() throws Exception {
+        Path text = Files.writeString(folder.resolve("text"), "no key");
+        assertThatThrownBy(() -> Listening.checkGiven(text.toString(), "")).isInstanceOf(CannotStart.class).hasMessageContaining("belong together");
+        assertThatThrownBy(() -> Listening.checkGiven(folder + "/none", text.toString())).isInstanceOf(CannotStart.class).hasMessageContaining("cannot be read");
+        assertThatThrownBy(() -> Listening.checkGiven(text.toString(), text.toString())).isInstanceOf(CannotStart.class)
+                .hasMessageContaining("does not hold a certificate in PEM");
+    }
+
+    @Test
     void addressesAreToldFromNames() {
         assertThat(Addresses.isAddress("192.0.2.7")).isTrue();
         assertThat(Addresses.isAddress("fd00::2")).isTrue();
