@@ -19,11 +19,13 @@ import { carry } from './behaviour/carry.js';
 import { liveSearch } from './behaviour/live-search.js';
 import { choose } from './behaviour/choose.js';
 import { grows } from './behaviour/grows.js';
+import { reorder } from './behaviour/reorder.js';
 import { listKept, tellWhenAway } from './behaviour/away.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
 
 attach('[data-grows]', (rows) => grows(rows, choose));
+attach('[data-grows]', reorder);
 attach('[data-choose]', choose);
 attach('[data-live-form]', liveForm);
 attach('[data-layers]', layerDrawing);

@@ -18,13 +18,16 @@ function fill(document, dialog) {
   const title = document.createElement('h2');
   title.textContent = 'Keys';
   const list = document.createElement('dl');
-  document.querySelectorAll('[data-key]').forEach((element) => {
+  const tell = (pressed, what) => {
     const key = document.createElement('dt');
     const does = document.createElement('dd');
-    key.textContent = element.dataset.key.toUpperCase();
-    does.textContent = words(element);
+    key.textContent = pressed;
+    does.textContent = what;
     list.append(key, does);
-  });
+  };
+  document.querySelectorAll('[data-key]').forEach((element) => tell(element.dataset.key.toUpperCase(), words(element)));
+  // What works only while the keyboard is in it.
+  document.querySelectorAll('[data-keys]').forEach((element) => tell(element.dataset.keys, element.dataset.does));
   const form = document.createElement('form');
   form.method = 'dialog';
   const close = document.createElement('button');

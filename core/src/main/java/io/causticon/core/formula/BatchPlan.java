@@ -53,6 +53,10 @@ public record BatchPlan(
         this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, null, USUAL_FREEZER, note);
     }
 
+    public BatchPlan named(String other) {
+        return new BatchPlan(other, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+    }
+
     public BatchPlan with(Formula other) {
         return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
     }

@@ -17,6 +17,7 @@ import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -118,6 +119,21 @@ class ComposeController {
     @PostMapping("/cups")
     String cups(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
         return pages.composed(model, pages.typed(typed, maker), s -> Composer.cups(s.form(), s.readUnnamed().plan(), maker));
+    }
+
+    /**
+     * Puts a row before the one above it.
+     *
+     * @param list fat, liquid, additive or part
+     */
+    @PostMapping("/up/{list}")
+    String up(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultiValueMap<String, String> typed,
+            @PathVariable String list,
+            @RequestParam int row) {
+        return pages.composed(model, pages.typed(typed, maker), s -> Composer.up(s.form(), list, row));
     }
 
     /** Brings shares to a whole. */

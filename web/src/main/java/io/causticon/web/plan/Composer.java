@@ -29,6 +29,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,6 +39,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Changes of a form that the maker asks for with one button: another size, shares that make a whole, a fit to what she wants. */
 final class Composer {
@@ -92,6 +94,38 @@ final class Composer {
             rows.add(new PlanForm.FatRow(masses.fats().get(i).id(), amount, masses.fats().get(i).locked()));
         }
         return masses.withFats(rows).with("sizedBy", by.name());
+    }
+
+    /**
+     * Puts a row before the one above it. Layers change places and not edges: what is swapped is what they are made of, and the lines on the end
+     * face stay where they were drawn.
+     *
+     * @param list fat, liquid, additive or part
+     * @return the form as it is if there is no such row
+     */
+    static PlanForm up(PlanForm form, String list, int row) {
+        return switch (list) {
+            case "fat" -> form.withFats(swapped(form.fats(), row));
+            case "liquid" -> form.withLiquids(swapped(form.liquids(), row));
+            case "additive" -> form.withAdditives(swapped(form.additives(), row));
+            case "part" -> form.withPortions(form.get("portionWay").equals(Portioning.Way.LAYERS.name())
+                    ? withAmountsOf(form.portions(), swapped(form.portions(), row))
+                    : swapped(form.portions(), row));
+            default -> form;
+        };
+    }
+
+    private static <T> List<T> swapped(List<T> rows, int row) {
+        if (row < 1 || row >= rows.size()) {
+            return rows;
+        }
+        List<T> changed = new ArrayList<>(rows);
+        Collections.swap(changed, row - 1, row);
+        return changed;
+    }
+
+    private static List<PlanForm.PortionRow> withAmountsOf(List<PlanForm.PortionRow> edges, List<PlanForm.PortionRow> rows) {
+        return IntStream.range(0, rows.size()).mapToObj(i -> rows.get(i).withAmount(edges.get(i).amount())).toList();
     }
 
     /** Brings the shares that are not locked to a whole, in proportion; equal ones where none has a share yet. */

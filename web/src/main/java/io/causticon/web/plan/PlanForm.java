@@ -71,6 +71,10 @@ record PlanForm(
     record PortionRow(
             String name, String amount, String additiveId, String additiveDose, String additiveJoins, String liquidId, String liquidDose) {
 
+        PortionRow withAmount(String other) {
+            return new PortionRow(name, other, additiveId, additiveDose, additiveJoins, liquidId, liquidDose);
+        }
+
         boolean isBlank() {
             return name.isBlank() && amount.isBlank() && additiveId.isBlank() && liquidId.isBlank();
         }
@@ -306,6 +310,10 @@ record PlanForm(
 
     PlanForm withLiquids(List<LiquidRow> others) {
         return new PlanForm(one, fats, others, additives, portions);
+    }
+
+    PlanForm withAdditives(List<AdditiveRow> others) {
+        return new PlanForm(one, fats, liquids, others, portions);
     }
 
     PlanForm withPortions(List<PortionRow> others) {

@@ -13,7 +13,10 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Recipes in versions: saving a change adds a version, and old batches keep theirs. */
+/**
+ * Recipes in versions: saving a change adds a version, and old batches keep theirs. A name is the recipe's and not a version's: another name
+ * alone is no change of what is made.
+ */
 @Service
 public class RecipeService {
 
@@ -89,7 +92,7 @@ public class RecipeService {
     }
 
     /**
-     * Adds a version if the plan differs from the newest; a plan that says the same adds none.
+     * Adds a version if the plan differs from the newest; one that says the same adds none, and gives the recipe its name.
      *
      * @param base the version that the maker began from; 0 where that is not known
      * @throws ProblemsException if a later one was kept since
@@ -99,6 +102,7 @@ public class RecipeService {
         VersionRow newest = versions.findFirstByRecipeIdOrderByNumberDesc(recipe)
                 .orElseThrow(() -> new NotFoundException("recipe " + recipe));
         if (says(newest, plan)) {
+            recipes.findById(recipe).orElseThrow().name = plan.name();
             return recipe(newest);
         }
         if (base > 0 && base < newest.number) {
@@ -108,11 +112,9 @@ public class RecipeService {
         return add(recipe, newest.number + 1, plan, by);
     }
 
-    /** Whether a version says the same, also where it was written by an earlier program. */
+    /** Whether a version says the same, whatever it is called, also where it was written by an earlier program. */
     private boolean says(VersionRow row, BatchPlan plan) {
-        String written = plans.write(plan);
-        return row.plan.equals(written)
-                || readable(row).map(r -> plans.write(r.plan()).equals(written)).orElse(false);
+        return readable(row).map(r -> plans.write(r.plan().named(plan.name())).equals(plans.write(plan))).orElse(false);
     }
 
     /** @throws NotFoundException if there is none */
@@ -148,7 +150,9 @@ public class RecipeService {
     /** @throws UnreadableException if what stands there is no plan */
     private Recipe recipe(VersionRow row) {
         try {
-            return new Recipe(row.recipeId, row.number, plans.read(row.plan));
+            BatchPlan plan = plans.read(row.plan);
+            String name = recipes.findById(row.recipeId).map(r -> r.name).filter(n -> !n.isBlank()).orElse(plan.name());
+            return new Recipe(row.recipeId, row.number, plan.named(name));
         } catch (RuntimeException e) {
             // Whatever is wrong with the text.
             throw new UnreadableException(

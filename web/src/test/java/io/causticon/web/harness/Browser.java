@@ -342,6 +342,12 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Types a key while another is held down. */
+    public Browser keyWith(CharSequence held, CharSequence key) {
+        new Actions(driver).keyDown(held).sendKeys(key).keyUp(held).perform();
+        return this;
+    }
+
     /** Holds a key down for a while, as on a real keyboard. */
     public Browser holdKey(CharSequence key, Duration time) {
         new Actions(driver).keyDown(key).pause(time).keyUp(key).perform();

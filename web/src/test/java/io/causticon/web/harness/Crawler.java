@@ -11,6 +11,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -51,6 +52,8 @@ public final class Crawler {
     private final Set<String> notSentTo = new HashSet<>();
     private final List<String> faults = new ArrayList<>();
     private final List<String> followed = new ArrayList<>();
+    private final Map<String, String> pages = new LinkedHashMap<>();
+    private boolean pressing = true;
 
     public Crawler(String address) {
         this.address = address;
@@ -64,6 +67,17 @@ public final class Crawler {
     /** Everything that was opened or pressed. */
     public List<String> followed() {
         return followed;
+    }
+
+    /** One page of each kind that was opened. */
+    public Collection<String> pages() {
+        return pages.values();
+    }
+
+    /** Looks and asks, and changes nothing. */
+    public Crawler onlyLooking() {
+        pressing = false;
+        return this;
     }
 
     /** Opens no more than so many pages of a kind. */
@@ -121,6 +135,9 @@ public final class Crawler {
         boolean page = answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
         // What a button leads to without leading on is the same page again, with what was typed: a few of them are looked at.
         boolean again = !what.startsWith("GET");
+        if (page && !again) {
+            pages.putIfAbsent(family(path), path);
+        }
         if (page && (!again || alike.merge("again " + kind(path), 1, Integer::sum) <= FEW)) {
             look(Jsoup.parse(answer.body(), address + path), path, again ? "again" : kind(path));
         }
@@ -144,7 +161,8 @@ public final class Crawler {
     private void press(FormElement form, Element button, String path, String kind) {
         String action = button.hasAttr("formaction") ? button.absUrl("formaction") : form.absUrl("action");
         String target = local(action.isEmpty() ? address + path : action);
-        if (target == null || target.contains("sign-out") || notSentTo.contains(target)) {
+        boolean asks = form.attr("method").equalsIgnoreCase("get");
+        if (target == null || target.contains("sign-out") || notSentTo.contains(target) || !(pressing || asks)) {
             return;
         }
         String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c" + button.text() + "\u201d "
@@ -162,7 +180,7 @@ public final class Crawler {
         if (button.hasAttr("name")) {
             fields.computeIfAbsent(button.attr("name"), k -> new ArrayList<>()).add(button.val());
         }
-        if (form.attr("method").equalsIgnoreCase("get")) {
+        if (asks) {
             enqueue(address + target + (target.contains("?") ? "&" : "?") + encoded(fields));
         } else if (form.attr("enctype").equals("multipart/form-data")) {
             follow(what, target, path, multipart(target, fields, form));

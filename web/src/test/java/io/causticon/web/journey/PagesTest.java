@@ -8,6 +8,7 @@ import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Client;
+import io.causticon.web.harness.Crawler;
 import io.causticon.web.harness.RunningApplication;
 import java.io.IOException;
 import java.net.http.HttpResponse;
@@ -126,19 +127,19 @@ class PagesTest {
                 .then(result => result.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 120)).join(' | ')));
             """;
 
-    /** A laptop, a tablet against the tiles, a phone: each page is opened once and made narrower. */
+    /** Whatever a link leads to; a laptop, a tablet against the tiles, a phone: each page is opened once and made narrower. */
     @Test
     void canBeReadTouchedAndReachedByEverybody(RunningApplication application, Browser browser) throws IOException {
         String axe = Files.readString(Path.of("../frontend/node_modules/axe-core/axe.min.js"));
-        String recipe = application.bean(BatchService.class).recipe(
-                new BatchId(UUID.fromString(batch(application, "Whey & Barley")))).orElseThrow().toString();
-        List<String> more = List.of(
-                "/splash", "/bench", "/casebook/learned", "/casebook/" + batch(application, "Sail Loft Tar") + "/look", "/shelf", "/devices", "/plan/first",
-                "/plan/" + recipe, "/plan/" + recipe + "/sheet", "/plan/" + recipe + "/compare?a=1&b=1", "/network", "/nowhere");
         browser.open("/sign-in").waitFor("main").script(axe);
         assertThat((List<?>) browser.script(VIOLATIONS)).as("/sign-in").isEmpty();
         browser.signIn("ines");
-        for (String path : Stream.concat(paths(application).stream(), more.stream()).toList()) {
+        Crawler crawler = new Crawler(application.address()).onlyLooking().atMost(1).signIn("ines");
+        Stream<String> places = Stream.concat(paths(application).stream(), Stream.of("/splash", "/plan/first", "/network", "/nowhere"));
+        crawler.crawl(paths(application).toArray(String[]::new));
+        List<String> all = Stream.concat(places, crawler.pages().stream()).distinct().toList();
+        assertThat(all).hasSizeGreaterThan(35);
+        for (String path : all) {
             browser.size(1280, 800).open(path).waitFor("main").script(axe);
             assertThat((List<?>) browser.script(VIOLATIONS)).as(path).isEmpty();
             // As after a key: a browser shows where the keyboard is to those who use one.
@@ -158,6 +159,18 @@ class PagesTest {
         assertThat(browser.text(".key-list")).contains("G R").contains("Rack").contains("New recipe");
         browser.press("Close").waitUntilTrue(() -> browser.all(".key-list[open]").isEmpty());
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void moveTheRowThatTheKeyboardIsIn(RunningApplication application, Browser browser) {
+        String recipe = application.bean(BatchService.class).recipe(new BatchId(UUID.fromString(batch(application, "Whey & Barley")))).orElseThrow().toString();
+        browser.signIn("guest").open("/plan/" + recipe).waitFor("main");
+        List<String> before = browser.values("fatAmount");
+        browser.focus("[name=fatAmount]").keyWith(Keys.ALT, Keys.ARROW_DOWN);
+        assertThat(browser.values("fatAmount").subList(0, 2)).containsExactly(before.get(1), before.get(0));
+        assertThat(browser.script("return document.activeElement.getAttribute('aria-label')")).asString().contains("fat 2");
+        browser.keyWith(Keys.ALT, Keys.ARROW_UP).keyWith(Keys.ALT, Keys.ARROW_UP);
+        assertThat(browser.values("fatAmount")).isEqualTo(before);
     }
 
     @Test

@@ -209,6 +209,18 @@ class ComposerTest {
     }
 
     @Test
+    void anotherNameIsTheRecipesAndNoVersion(Client client) {
+        client.signIn("odd");
+        String name = "Called " + UUID.randomUUID();
+        String recipe = client.post("/plan/save", form("name", name)).headers().firstValue("Location").orElseThrow().replaceAll(".*/plan/", "");
+        client.post("/plan/save", form("name", name, "recipe", recipe, "version", "1", "superfat", "8"));
+        client.post("/plan/save", form("name", name + " anew", "recipe", recipe, "version", "2", "superfat", "8"));
+        assertThat(client.get("/plan/" + recipe).body()).contains("version 2").contains("value=\"" + name + " anew\"");
+        assertThat(client.get("/plan/" + recipe + "?version=1").body()).contains("value=\"" + name + " anew\"").contains("name=\"superfat\" value=\"5\"");
+        assertThat(client.get("/plan").body()).contains(">" + name + " anew<").doesNotContain(">" + name + "<");
+    }
+
+    @Test
     void refusesToBeginABatchTomorrow(Client client) {
         client.signIn("odd");
         HttpResponse<String> answer =
