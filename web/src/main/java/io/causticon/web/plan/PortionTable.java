@@ -61,7 +61,7 @@ final class PortionTable {
                 formats.mass(a.weights().fatMass()),
                 formats.mass(a.weights().lye()),
                 own(a),
-                formats.percent(a.superfat(), 1) + ", lye " + formats.percent(a.concentration(), 1),
+                strength(a.superfat(), a.concentration()),
                 a.superfat().fraction() < 0);
     }
 
@@ -91,7 +91,7 @@ final class PortionTable {
                 own ? "" : formats.mass(j.solutionAfter().plus(mass(plan.lyeVessel()))),
                 j.fatAdditives().stream().map(a -> formats.mass(a.mass()) + " " + a.additive().name()).toList(),
                 j.later().stream().map(a -> formats.mass(a.mass()) + " " + a.name()).toList(),
-                formats.percent(j.superfat(), 1) + ", lye " + formats.percent(j.concentration(), 1));
+                strength(j.superfat(), j.concentration()));
     }
 
     private List<String> alkalis(Jug j) {
@@ -143,5 +143,14 @@ final class PortionTable {
 
     private static Mass sum(Portions portions, Function<PortionAmounts, Mass> of) {
         return portions.amounts().stream().map(of).reduce(Mass.ZERO, Mass::plus);
+    }
+
+    /** Each number keeps its sign where the column is narrow. */
+    private String strength(Share superfat, Share concentration) {
+        return together(formats.percent(superfat, 1)) + ", " + together("lye " + formats.percent(concentration, 1));
+    }
+
+    private static String together(String words) {
+        return words.replace(' ', '\u00a0');
     }
 }

@@ -140,16 +140,27 @@ class PagesTest {
         List<String> all = Stream.concat(places, crawler.pages().stream()).distinct().toList();
         assertThat(all).hasSizeGreaterThan(35);
         for (String path : all) {
-            browser.size(1280, 800).open(path).waitFor("main").script(axe);
-            assertThat((List<?>) browser.script(VIOLATIONS)).as(path).isEmpty();
-            // As after a key: a browser shows where the keyboard is to those who use one.
-            browser.keys(Keys.TAB);
-            for (int width : new int[] {1280, 820, 390}) {
-                browser.size(width, 900);
-                assertThat((List<?>) browser.script(SMALL)).as(path + " at " + width).isEmpty();
-                assertThat((List<?>) browser.script(UNSEEN)).as(path + " at " + width).isEmpty();
-            }
+            browser.size(1280, 800).open(path).waitFor("main");
+            isForEverybody(browser, axe, path);
             assertThat(browser.complaints().stream().filter(c -> !path.equals("/nowhere"))).as(path).isEmpty();
+        }
+        // Layers have drawings and rows of their own, and what is told of mistakes wants room.
+        browser.size(1280, 800).open("/plan").press("Three Tides").waitFor("fieldset.portion");
+        isForEverybody(browser, axe, "layers");
+        browser.size(1280, 800).choose("lyeRoute", 0, "OWN").waitFor(".jug");
+        browser.typeInto("portionAmount", 1, "200").type("superfat", "ninety").press("Save").waitFor("[name=superfat][aria-invalid=true]");
+        isForEverybody(browser, axe, "layers in jugs that cannot be");
+    }
+
+    private static void isForEverybody(Browser browser, String axe, String page) {
+        browser.script(axe);
+        assertThat((List<?>) browser.script(VIOLATIONS)).as(page).isEmpty();
+        // As after a key: a browser shows where the keyboard is to those who use one.
+        browser.keys(Keys.TAB);
+        for (int width : new int[] {1280, 820, 390}) {
+            browser.size(width, 900);
+            assertThat((List<?>) browser.script(SMALL)).as(page + " at " + width).isEmpty();
+            assertThat((List<?>) browser.script(UNSEEN)).as(page + " at " + width).isEmpty();
         }
     }
 
