@@ -72,7 +72,6 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
     private static final double SHORT_OF_LYE = 0.12;
     private static final double OVERHEATED = 90;
     private static final double HOT_MASH = 75;
-    private static final int DRAWS = 25;
 
     public Rescue {
         steps = List.copyOf(steps);
@@ -136,7 +135,7 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
             double toThin = lye / COOKING_LYE.fraction() - lye - water;
             Mass more = Mass.grams(Math.max(toThin, LEAST_WATER.of(plan.formula().fatMass()).grams()));
             double thinned = lye / (lye + water + more.grams());
-            Optional<LoafEnsemble> pressed = LoafForecast.asIf(plan, batter, room, true, DRAWS);
+            Optional<LoafEnsemble> pressed = LoafForecast.asIf(plan, batter, room, true);
             boolean cook = batter.celsius() >= HOT_MASH || plan.mould() == null;
             Phrase press = Phrase.of(
                     "Press it in: {} by handfuls into {}, corners first, knock the air out, film on top", mass, mouldName());
@@ -215,8 +214,8 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
             Temperature aim = plan.mixAt().isBelow(batter) ? plan.mixAt() : Temperature.celsius(batter.celsius() - 5);
             steps.add(Phrase.of("Bowl into cold water of {}, stirred: {} in about {} min",
                     BathAdvice.TAP, aim, Math.max(1, Math.rint(minutes(batter.celsius(), aim.celsius(), BathAdvice.TAP)))));
-            Optional<LoafEnsemble> hot = LoafForecast.asIf(plan, batter, room, false, DRAWS);
-            Optional<LoafEnsemble> cooled = LoafForecast.asIf(plan, aim, room, false, DRAWS);
+            Optional<LoafEnsemble> hot = LoafForecast.asIf(plan, batter, room, false);
+            Optional<LoafEnsemble> cooled = LoafForecast.asIf(plan, aim, room, false);
             hot.ifPresent(h -> cooled.ifPresent(k -> steps.add(Phrase.of(
                     "Poured now the core comes near {}, cooled first near {}",
                     Temperature.celsius(Math.min(100, Math.rint(h.middle().peak()))),

@@ -2,10 +2,12 @@ package io.causticon.core.formula;
 
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.substance.Additive;
 import java.util.List;
 import java.util.Map;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -102,13 +104,22 @@ public record Formula(
                 .toList());
     }
 
-    /** Share of sugar in everything that goes in, per mass of fats: what makes a loaf heat. */
+    /** Share of sugar in everything that goes in, per mass of fats. */
     public Share sugarOfFats() {
+        return sugarOfFats(Additive::sugar);
+    }
+
+    /** Share of the sugars that lye takes apart, per mass of fats: what makes a loaf heat. */
+    public Share reducingSugarOfFats() {
+        return sugarOfFats(Additive::reducingSugar);
+    }
+
+    private Share sugarOfFats(Function<Additive, Share> ofAdditive) {
         double fromLiquid = AlkaliBalance.of(this).liquids().stream()
                 .mapToDouble(l -> l.liquid().sugar().of(l.mass()).grams())
                 .sum();
         double fromAdditives = additives.stream()
-                .mapToDouble(a -> a.additive().sugar().of(a.mass()).grams())
+                .mapToDouble(a -> ofAdditive.apply(a.additive()).of(a.mass()).grams())
                 .sum();
         return Share.fraction((fromLiquid + fromAdditives) / fatMass().grams());
     }

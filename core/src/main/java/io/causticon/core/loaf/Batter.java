@@ -32,27 +32,44 @@ public record Batter(
     private static final double SUGAR_CAPACITY = 1500;
     private static final double KOH_GRAMS_PER_MOLE = 56.106;
 
-    /** Gel point at 33 % lye and its rise a point of concentration (fitted to what makers see; +-4 K). */
-    private static final double GEL_POINT_AT_33 = 69;
+    /**
+     * Gel point against the batter's share of water: {@code 40 + 29 exp(-(w - 0.1915) / 0.17)} C. Soap with little water melts to its liquid crystal
+     * hotter, on a curve that flattens as water is added and has no floor (as the phase diagrams of sodium soaps and water do; its numbers are
+     * fitted to what makers see, +-4 K: 69 C at 33 % lye, 63 at 28, 77 at 40, 88 at 50).
+     */
+    private static final double GEL_POINT_OF_WET_SOAP = 40;
 
-    private static final double GEL_POINT_SLOPE = 1.35;
-    private static final double LOWEST_GEL_POINT = 60;
-    private static final double HIGHEST_GEL_POINT = 92;
+    private static final double GEL_POINT_RISE = 29;
+    private static final double WATER_AT_33 = 0.1915;
+    private static final double WATER_SCALE = 0.17;
+
+    /** K that soaps of these acids gel hotter or cooler than a usual mixture; the order is that of their chains, the numbers are judgements. */
+    private static final double LONG_SATURATED_GELS = 6;
+
+    private static final double SHORT_SATURATED_GELS = -2;
+    private static final double MONO_UNSATURATED_GELS = -1.5;
+    private static final double POLY_UNSATURATED_GELS = -4;
+    private static final double RICINOLEIC_GELS = -12;
+
+    /** Sugar lowers it by up to so many K, two thirds of that at one per cent of the fats (a judgement). */
     private static final double SUGAR_LOWERS_GEL_POINT = 3;
+
     private static final double NOTABLE_SUGAR = 0.01;
     private static final double SUGAR_SPEED = 5;
 
     public static Batter of(Formula formula) {
         AlkaliBalance balance = AlkaliBalance.of(formula);
         Composition composition = Composition.of(formula.fats());
-        double sugar = formula.sugarOfFats().fraction();
+        // What does not reduce is not taken apart by the lye and gives no heat.
+        double sugar = formula.reducingSugarOfFats().fraction();
         double mover = formula.additives().stream().anyMatch(a -> a.additive().isMover()) ? 1.5 : 1;
         return of(
-                composition.saponificationValue() / KOH_GRAMS_PER_MOLE,
-                formula.superfat().fraction(),
-                balance.concentration().fraction(),
-                sugar,
-                rate(composition) * (1 + SUGAR_SPEED * sugar) * mover);
+                        composition.saponificationValue() / KOH_GRAMS_PER_MOLE,
+                        formula.superfat().fraction(),
+                        balance.concentration().fraction(),
+                        sugar,
+                        rate(composition) * (1 + SUGAR_SPEED * formula.sugarOfFats().fraction()) * mover)
+                .with(1, gelShift(composition), 1);
     }
 
     /**
@@ -77,7 +94,9 @@ public record Batter(
                 + sugar * SUGAR_HEAT;
         double capacity =
                 FAT_CAPACITY + solution * 1000 * LyeSolution.heatCapacity(concentration) + sugar * SUGAR_CAPACITY;
-        return new Batter(heat / volume, capacity / volume, mass / volume, gelPoint(concentration, sugar), rate);
+        // Sugar is dissolved in the water and does not dry the soap.
+        double water = solution * (1 - concentration) / (1 + solution);
+        return new Batter(heat / volume, capacity / volume, mass / volume, gelPoint(water, sugar), rate);
     }
 
     Batter with(double heatFactor, double gelPointShift, double rateFactor) {
@@ -89,10 +108,18 @@ public record Batter(
                 rate * rateFactor);
     }
 
-    private static double gelPoint(double concentration, double sugar) {
-        double point = GEL_POINT_AT_33 + GEL_POINT_SLOPE * (100 * concentration - 33);
-        double clamped = Math.max(LOWEST_GEL_POINT, Math.min(HIGHEST_GEL_POINT, point));
-        return clamped - (sugar > NOTABLE_SUGAR ? SUGAR_LOWERS_GEL_POINT : 0);
+    private static double gelPoint(double water, double sugar) {
+        return GEL_POINT_OF_WET_SOAP
+                + GEL_POINT_RISE * Math.exp(-(water - WATER_AT_33) / WATER_SCALE)
+                - SUGAR_LOWERS_GEL_POINT * (1 - Math.exp(-sugar / NOTABLE_SUGAR));
+    }
+
+    private static double gelShift(Composition c) {
+        return LONG_SATURATED_GELS * c.of(Family.LONG_SATURATED).fraction()
+                + SHORT_SATURATED_GELS * c.of(Family.SHORT_SATURATED).fraction()
+                + MONO_UNSATURATED_GELS * c.of(Family.MONO_UNSATURATED).fraction()
+                + POLY_UNSATURATED_GELS * c.of(Family.POLY_UNSATURATED).fraction()
+                + RICINOLEIC_GELS * c.of(Family.RICINOLEIC).fraction();
     }
 
     private static double rate(Composition c) {

@@ -1,50 +1,68 @@
 package io.causticon.core.loaf;
 
-import java.util.Arrays;
-
 /**
- * One half of a loaf's cross-section in finite volumes: columns from the middle plane outwards, rows from the bottom up. Keeps the
- * temperature of the walls, which start at that of the room. In a cylinder the columns are rings, and what flows outwards is spread over
- * more and more of them.
+ * One half of a loaf's cross-section in finite volumes: columns from the middle plane outwards, rows from the bottom up, walls along three
+ * sides. In a cylinder the columns are rings, and what flows outwards is spread over more and more of them.
  */
 final class Grid {
 
     /** The outermost ring has up to this much more rim to its area than a straight cell. */
     private static final double RING_MARGIN = 1.25;
 
+    private static final double STEP_SAFETY = 0.85;
+
     private final int columns;
     private final int rows;
     private final double dx;
     private final double dy;
-    private final double conductivity;
-    private final boolean round;
+    private final double across;
+    private final double along;
 
     /** By column: its outer rim against its area, and that against the area of the next. */
     private final double[] outwards;
     private final double[] inwards;
-    private final double[] heat;
-    private final WallStrip side;
-    private final WallStrip top;
-    private final WallStrip bottom;
 
-    Grid(LoafSetup setup, double conductivity, double cell) {
-        this.columns = Math.max(3, (int) Math.round(setup.width() / 2 / cell));
-        this.rows = Math.max(4, (int) Math.round(setup.height() / cell));
+    /** By column: its part of the area. */
+    private final double[] part;
+
+    private final double[] heat;
+    private final Face side;
+    private final Face top;
+    private final Face bottom;
+    private final double step;
+    private double boundary;
+
+    Grid(LoafSetup setup, double conductivity, LoafHeat.Resolution resolution) {
+        this.columns = resolution.columns(setup);
+        this.rows = resolution.rows(setup);
         this.dx = setup.width() / 2 / columns;
         this.dy = setup.height() / rows;
-        this.conductivity = conductivity;
-        this.round = setup.shape() == LoafSetup.Shape.CYLINDER;
+        this.across = conductivity / (dx * dx);
+        this.along = conductivity / (dy * dy);
+        boolean round = setup.shape() == LoafSetup.Shape.CYLINDER;
         this.outwards = new double[columns];
         this.inwards = new double[columns];
+        this.part = new double[columns];
         for (int c = 0; c < columns; c++) {
-            outwards[c] = rim(c);
-            inwards[c] = rim(c) * area(c) / area(c + 1);
+            double rim = round ? (c + 1) / (c + 0.5) : 1;
+            outwards[c] = rim;
+            inwards[c] = round ? rim * (2 * c + 1) / (2 * c + 3) : 1;
+            part[c] = (round ? (2 * c + 1) / (double) columns : 1) / (columns * (double) rows);
         }
         this.heat = new double[columns * rows];
-        double room = setup.room().celsius();
-        this.side = new WallStrip(setup.side(), rows, dx / 2 / conductivity, room);
-        this.top = new WallStrip(setup.top(), columns, dy / 2 / conductivity, room);
-        this.bottom = new WallStrip(setup.bottom(), columns, dy / 2 / conductivity, room);
+        double halfAcross = dx / 2 / conductivity;
+        double halfAlong = dy / 2 / conductivity;
+        double outermost = Math.max(2 * across, across + Face.conductance(setup.side(), halfAcross) / dx) * (round ? RING_MARGIN : 1);
+        double uppermost = Math.max(
+                2 * along,
+                along + Math.max(Face.conductance(setup.top(), halfAlong), Face.conductance(setup.bottom(), halfAlong)) / dy);
+        double limit = Math.min(resolution.step(), STEP_SAFETY * setup.batter().volumetricCapacity() / (outermost + uppermost));
+        // A whole number of steps to a frame: what is kept of a moment is of that moment.
+        this.step = LoafHistory.FRAME_SECONDS / Math.ceil(LoafHistory.FRAME_SECONDS / limit);
+        double begin = setup.wallsAt().celsius();
+        this.side = new Face(setup.side(), rows, halfAcross, begin, step);
+        this.top = new Face(setup.top(), columns, halfAlong, begin, step);
+        this.bottom = new Face(setup.bottom(), columns, halfAlong, begin, step);
     }
 
     int columns() {
@@ -55,83 +73,97 @@ final class Grid {
         return rows;
     }
 
-    int cells() {
-        return columns * rows;
+    double width() {
+        return dx;
     }
 
-    /** Longest explicit step in s that keeps the worst cell stable. */
-    double stableStep(double capacity, double sink) {
-        double across = Math.max(2 * conductivity / (dx * dx), conductivity / (dx * dx) + side.conductance() / dx);
-        double along = Math.max(
-                2 * conductivity / (dy * dy),
-                conductivity / (dy * dy) + Math.max(top.conductance(), bottom.conductance()) / dy);
-        return capacity / (across * (round ? RING_MARGIN : 1) + along + sink);
+    double height() {
+        return dy;
+    }
+
+    /** Longest step that keeps the worst cell stable, s. */
+    double step() {
+        return step;
+    }
+
+    /** What a column's cells are of the whole section. */
+    double part(int column) {
+        return part[column];
+    }
+
+    /** Heat that flowed in through the walls in the last step, W/m3 of the section. */
+    double throughWalls() {
+        return boundary;
+    }
+
+    double mean(double[] values) {
+        double sum = 0;
+        for (int i = 0; i < values.length; ) {
+            for (int c = 0; c < columns; c++, i++) {
+                sum += part[c] * values[i];
+            }
+        }
+        return sum;
     }
 
     /** Heat that flows into each cell, W/m3, valid until it is asked for again; moves the walls on by the step. */
-    double[] heatInto(double[] t, double room, double step) {
-        Arrays.fill(heat, 0);
-        double across = conductivity / (dx * dx);
-        double along = conductivity / (dy * dy);
+    double[] heatInto(double[] t, double outside) {
         for (int r = 0; r < rows; r++) {
-            int first = r * columns;
-            int last = first + columns - 1;
-            for (int i = first; i < last; i++) {
-                double flow = across * (t[i + 1] - t[i]);
-                heat[i] += flow * outwards[i - first];
-                heat[i + 1] -= flow * inwards[i - first];
-            }
-            heat[last] += side.flux(r, t[last], room, step) / dx * outwards[columns - 1];
+            within(t, r * columns, r > 0 ? columns : 0, r < rows - 1 ? columns : 0);
         }
-        for (int i = 0; i < heat.length - columns; i++) {
-            double flow = along * (t[i + columns] - t[i]);
-            heat[i] += flow;
-            heat[i + columns] -= flow;
+        boundary = 0;
+        for (int r = 0; r < rows; r++) {
+            int last = (r + 1) * columns - 1;
+            double in = side.flux(r, t[last], outside) / dx * outwards[columns - 1];
+            heat[last] += in;
+            boundary += in * part[columns - 1];
         }
+        int lid = (rows - 1) * columns;
         for (int c = 0; c < columns; c++) {
-            int lid = (rows - 1) * columns + c;
-            heat[c] += bottom.flux(c, t[c], room, step) / dy;
-            heat[lid] += top.flux(c, t[lid], room, step) / dy;
+            double below = bottom.flux(c, t[c], outside) / dy;
+            double above = top.flux(c, t[lid + c], outside) / dy;
+            heat[c] += below;
+            heat[lid + c] += above;
+            boundary += (below + above) * part[c];
         }
         return heat;
     }
 
-    /** Outer rim of a column against its area, times the width of the column: 1 in a box, {@code r_out / r_middle} in a cylinder. */
-    private double rim(int column) {
-        return round ? (column + 1) / (column + 0.5) : 1;
+    /** What flows between the cells of one row and those beside it: plain loops over arrays, which is what makes it quick. */
+    private void within(double[] t, int first, int down, int up) {
+        int last = columns - 1;
+        heat[first] = across * outwards[0] * (t[first + 1] - t[first]) + along * (t[first + up] - 2 * t[first] + t[first - down]);
+        for (int c = 1; c < last; c++) {
+            int i = first + c;
+            heat[i] = across * (outwards[c] * (t[i + 1] - t[i]) - inwards[c - 1] * (t[i] - t[i - 1]))
+                    + along * (t[i + up] - 2 * t[i] + t[i - down]);
+        }
+        int i = first + last;
+        heat[i] = along * (t[i + up] - 2 * t[i] + t[i - down]) - across * inwards[last - 1] * (t[i] - t[i - 1]);
     }
 
-    /** Area of a column, in units of the innermost. */
-    private double area(int column) {
-        return round ? 2 * column + 1 : 1;
+    /** What the walls give to the outside, W/m3 of the section. */
+    double lost(double outside) {
+        return overWalls((face, cell) -> face.lost(cell, outside));
     }
 
-    /** The wall along one face, a lump of heat a cell. */
-    private static final class WallStrip {
+    /** What the walls hold, J/m3 of the section above 0 C. */
+    double inWalls() {
+        return overWalls(Face::stored);
+    }
 
-        private final double[] temperature;
-        private final double inward;
-        private final double outward;
-        private final double capacity;
+    private interface Along {
+        double of(Face face, int cell);
+    }
 
-        WallStrip(Wall wall, int cells, double halfCell, double room) {
-            this.temperature = new double[cells];
-            Arrays.fill(temperature, room);
-            this.inward = 1 / (halfCell + wall.inner());
-            this.outward = 1 / wall.outer();
-            this.capacity = wall.capacity();
+    private double overWalls(Along what) {
+        double sum = 0;
+        for (int r = 0; r < rows; r++) {
+            sum += what.of(side, r) / dx * outwards[columns - 1] * part[columns - 1];
         }
-
-        double conductance() {
-            return inward;
+        for (int c = 0; c < columns; c++) {
+            sum += (what.of(bottom, c) + what.of(top, c)) / dy * part[c];
         }
-
-        /** W/m2 into the soap. The wall moves first and its new value drives the flux, which keeps energy exact. */
-        double flux(int cell, double soap, double room, double step) {
-            double stored = capacity / step;
-            double now = (stored * temperature[cell] + inward * soap + outward * room) / (stored + inward + outward);
-            temperature[cell] = now;
-            return inward * (now - soap);
-        }
+        return sum;
     }
 }

@@ -2,34 +2,65 @@ package io.causticon.core.loaf;
 
 import io.causticon.core.pots.Memo;
 import io.causticon.core.quantity.Interval;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import org.hipparchus.random.RandomGenerator;
-import org.hipparchus.random.Well19937c;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.hipparchus.random.SobolSequenceGenerator;
+import org.jspecify.annotations.Nullable;
 
-/** The same loaf under every set of parameters that the model allows: what can be said of it with honesty. */
+/**
+ * The same loaf under every set of parameters that the model allows: what can be said of it with honesty.
+ *
+ * <p>Two hundred draws of six parameters, spread evenly over their distributions (Sobol's sequence), on a coarse section; by how much that is off
+ * is known from one fine run of the middle, and put right in all of them.
+ */
 public final class LoafEnsemble {
 
-    private static final long SEED = 8424;
+    /** However often it is asked, wherever it is shown: the same draws. */
+    static final int DRAWS = 200;
+
     private static final double LOG_RATE = 0.35;
     private static final double LOG_LOSS = 0.25;
     private static final double HEAT = 0.07;
     private static final double CONDUCTIVITY = 0.15;
     private static final double GEL_POINT = 3;
     private static final double ACTIVATION = 0.08;
+    private static final double LEAST_CONDUCTIVITY = 0.5;
+    private static final int PARAMETERS = 6;
+
+    private static final double[][] NORMAL = normal();
 
     /** Whoever types at a plan asks for the same loaf at nearly every letter. */
     private static final Memo<Asked, LoafEnsemble> LAST = new Memo<>(6);
 
-    private record Asked(LoafSetup setup, double hours, int draws) {}
+    private record Asked(LoafSetup setup, LoafHeat.Span span) {}
 
+    private final Asked asked;
     private final LoafHistory middle;
-    private final List<LoafDraw> draws;
+    private final LoafDraw coarse;
 
-    private LoafEnsemble(LoafHistory middle, List<LoafDraw> draws) {
-        this.middle = middle;
-        this.draws = draws;
+    /** Worked out when they are asked for: who wants the middle alone has it at once. */
+    private volatile @Nullable List<LoafDraw> draws;
+
+    private LoafEnsemble(Asked asked) {
+        this.asked = asked;
+        this.middle = LoafHeat.run(asked.setup, asked.span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.FINE);
+        this.coarse = LoafHeat.draw(asked.setup, asked.span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
+    }
+
+    /** For each draw, how many standard deviations each parameter is off its middle. */
+    private static double[][] normal() {
+        SobolSequenceGenerator sobol = new SobolSequenceGenerator(PARAMETERS);
+        NormalDistribution standard = new NormalDistribution();
+        // The first point is the corner of them all, which has no place in a normal distribution.
+        sobol.skipTo(1);
+        double[][] draws = new double[DRAWS][];
+        for (int i = 0; i < DRAWS; i++) {
+            draws[i] = DoubleStream.of(sobol.nextVector()).map(standard::inverseCumulativeProbability).toArray();
+        }
+        return draws;
     }
 
     /** The run with the usual parameters. */
@@ -37,70 +68,81 @@ public final class LoafEnsemble {
         return middle;
     }
 
-    /** Draws the same parameters each time, so that two forecasts differ only by what differs in the loaf. */
-    public static LoafEnsemble of(LoafSetup setup, double hours, int draws) {
-        return LAST.get(new Asked(setup, hours, draws), LoafEnsemble::workedOut);
+    /** Over so many hours or until it is cold. Two forecasts differ only by what differs in the loaf. */
+    public static LoafEnsemble of(LoafSetup setup, double hours) {
+        return LAST.get(new Asked(setup, LoafHeat.Span.untilCold(hours)), LoafEnsemble::new);
+    }
+
+    /** As far as anything warms it: its peak and its gel. What comes after that is not in it. */
+    public static LoafEnsemble toThePeak(LoafSetup setup, double hours) {
+        return LAST.get(new Asked(setup, LoafHeat.Span.untilConverted(hours)), LoafEnsemble::new);
     }
 
     /** The same, whatever is kept. */
-    static LoafEnsemble workedOut(LoafSetup setup, double hours, int draws) {
-        return workedOut(new Asked(setup, hours, draws));
+    static LoafEnsemble workedOut(LoafSetup setup, double hours) {
+        return new LoafEnsemble(new Asked(setup, LoafHeat.Span.untilCold(hours)));
     }
 
-    private static LoafEnsemble workedOut(Asked asked) {
-        RandomGenerator random = new Well19937c(SEED);
-        List<LoafDraw> drawn = new ArrayList<>();
-        for (int i = 0; i < asked.draws; i++) {
-            drawn.add(LoafDraw.of(draw(asked.setup, asked.hours, random)));
+    private List<LoafDraw> draws() {
+        List<LoafDraw> known = draws;
+        if (known == null) {
+            known = Stream.of(NORMAL).parallel().map(n -> draw(asked.setup, asked.span, n)).toList();
+            draws = known;
         }
-        return new LoafEnsemble(LoafHeat.run(asked.setup, asked.hours), List.copyOf(drawn));
+        return known;
     }
 
-    /** Share of the draws in which gel went this far, 0 to 1. */
+    /** Share of the draws in which gel went this far, 0 to 1; off by {@link #error} for their number. */
     public double probabilityOf(LoafHistory.Extent extent) {
-        return (double) draws.stream().filter(d -> d.extent() == extent).count() / draws.size();
+        double off = middle.gelShare() - coarse.gelShare();
+        return share(draws().stream().filter(d -> LoafHistory.extent(d.gelShare() + off * slope(d.gelShare())) == extent).count());
+    }
+
+    /** What is off in the middle is not off where nothing or all of it gelled. */
+    private static double slope(double gelShare) {
+        return 4 * gelShare * (1 - gelShare);
     }
 
     public double probabilityPeakAbove(double celsius) {
-        return (double) draws.stream().filter(d -> d.peak() > celsius).count() / draws.size();
+        double off = middle.peak() - coarse.peak();
+        return share(draws().stream().filter(d -> d.peak() + off > celsius).count());
+    }
+
+    private double share(long count) {
+        return (double) count / DRAWS;
+    }
+
+    /** Standard error of a probability from so many draws, at most: they are spread evenly, which makes it smaller. */
+    public static double error(double probability) {
+        return Math.sqrt(probability * (1 - probability) / DRAWS);
     }
 
     /** Central 80 % of the peak, C. */
     public Interval peakBand() {
-        return band(LoafDraw::peak);
+        Interval band = band(LoafDraw::peak, middle.peak() - coarse.peak());
+        return Interval.between(Math.min(Soap.BOILS, band.low()), Math.min(Soap.BOILS, band.high()));
     }
 
     /** Central 80 % of the core's temperature this many hours after pouring, C. */
     public Interval coreBand(double hours) {
-        return band(d -> d.coreCelsiusAt(hours));
+        return band(d -> d.coreCelsiusAt(hours), middle.coreCelsiusAt(hours) - coarse.coreCelsiusAt(hours));
     }
 
-    private Interval band(ToDoubleFunction<LoafDraw> of) {
-        double[] sorted = draws.stream().mapToDouble(of).sorted().toArray();
+    private Interval band(ToDoubleFunction<LoafDraw> of, double off) {
+        double[] sorted = draws().stream().mapToDouble(of).sorted().toArray();
         return Interval.between(
-                sorted[(int) Math.round(0.1 * (sorted.length - 1))], sorted[(int) Math.round(0.9 * (sorted.length - 1))]);
+                sorted[(int) Math.round(0.1 * (sorted.length - 1))] + off, sorted[(int) Math.round(0.9 * (sorted.length - 1))] + off);
     }
 
-    private static LoafHistory draw(LoafSetup setup, double hours, RandomGenerator random) {
-        double rate = Math.exp(LOG_RATE * random.nextGaussian());
-        double loss = Math.exp(LOG_LOSS * random.nextGaussian());
-        Batter batter = setup.batter()
-                .with(1 + HEAT * random.nextGaussian(), GEL_POINT * random.nextGaussian(), rate);
+    /** One loaf, its parameters so many standard deviations off their middle. */
+    static LoafDraw draw(LoafSetup setup, LoafHeat.Span span, double[] n) {
+        double rate = Math.exp(LOG_RATE * n[0]);
+        double loss = Math.exp(LOG_LOSS * n[1]);
+        Batter batter = setup.batter().with(1 + HEAT * n[2], GEL_POINT * n[3], rate);
         LoafHeat.Parameters usual = LoafHeat.Parameters.USUAL;
         LoafHeat.Parameters parameters = new LoafHeat.Parameters(
-                usual.activationEnergy() * (1 + ACTIVATION * random.nextGaussian()),
-                usual.conductivity() * Math.max(0.5, 1 + CONDUCTIVITY * random.nextGaussian()));
-        LoafSetup drawn = new LoafSetup(
-                batter,
-                setup.width(),
-                setup.height(),
-                setup.length(),
-                setup.side().looserBy(loss),
-                setup.top().looserBy(loss),
-                setup.bottom().looserBy(loss),
-                setup.poured(),
-                setup.converted(),
-                setup.room());
-        return LoafHeat.run(drawn, hours, parameters);
+                usual.activationEnergy() * (1 + ACTIVATION * n[4]),
+                usual.conductivity() * Math.max(LEAST_CONDUCTIVITY, 1 + CONDUCTIVITY * n[5]));
+        return LoafHeat.draw(setup.with(batter, loss), span, parameters, LoafHeat.Resolution.COARSE);
     }
 }

@@ -1,7 +1,6 @@
 package io.causticon.core.loaf;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
 
@@ -17,6 +16,7 @@ import java.util.function.IntToDoubleFunction;
  * @param peakHour when, h after pouring
  * @param gelShare share of the section that gelled, its outermost corners left out
  * @param gelPoint temperature at which this batter gels, C
+ * @param boiledOff water that left as steam, as a share of the batter's mass
  */
 public record LoafHistory(
         int columns,
@@ -27,7 +27,11 @@ public record LoafHistory(
         double peak,
         double peakHour,
         double gelShare,
-        double gelPoint) {
+        double gelPoint,
+        double boiledOff) {
+
+    /** From one frame to the next. */
+    static final double FRAME_SECONDS = 300;
 
     private static final double FULL_GEL = 0.93;
     private static final double NO_GEL = 0.02;
@@ -40,6 +44,11 @@ public record LoafHistory(
     }
 
     public Extent extent() {
+        return extent(gelShare);
+    }
+
+    /** What a share of the section that gelled is called. */
+    static Extent extent(double gelShare) {
         if (gelShare >= FULL_GEL) {
             return Extent.FULL;
         }
@@ -80,63 +89,44 @@ public record LoafHistory(
     }
 
     private double core(double[] frame) {
-        return frame[rows / 2 * columns];
+        return middle(frame, columns, rows);
+    }
+
+    /** In the very middle of a section: on the middle plane the field is level, so it is read on from the two cells beside it. */
+    static double middle(double[] t, int columns, int rows) {
+        int upper = rows / 2 * columns;
+        double first = rows % 2 == 1 ? t[upper] : (t[upper] + t[upper - columns]) / 2;
+        double second = rows % 2 == 1 ? t[upper + 1] : (t[upper + 1] + t[upper - columns + 1]) / 2;
+        return Math.min(Soap.BOILS, first + (first - second) / 8);
+    }
+
+    /** Whether a frame is to be kept; times are sums of steps, which do not end in whole seconds. */
+    static boolean isDue(double second, int frames) {
+        return second >= frames * FRAME_SECONDS - 1e-3;
     }
 
     /** Collects frames while a simulation runs. */
     static final class Recorder {
 
-        private final int columns;
-        private final int rows;
-        private final double frameSeconds;
+        private final Grid grid;
         private final List<double[]> frames = new ArrayList<>();
         private final List<Double> converted = new ArrayList<>();
-        private double peak = Double.NEGATIVE_INFINITY;
-        private double peakSecond;
-        private final boolean round;
-        private boolean[] gelled = {};
 
-        Recorder(int columns, int rows, double frameSeconds, boolean round) {
-            this.round = round;
-            this.columns = columns;
-            this.rows = rows;
-            this.frameSeconds = frameSeconds;
+        Recorder(Grid grid) {
+            this.grid = grid;
         }
 
-        void record(double second, double[] temperature, double[] conversion, boolean[] gelledNow) {
-            if (second >= frames.size() * frameSeconds) {
+        void record(double second, double[] temperature, double[] conversion) {
+            if (isDue(second, frames.size())) {
                 frames.add(temperature.clone());
-                converted.add(Arrays.stream(conversion).average().orElse(0));
+                converted.add(grid.mean(conversion));
             }
-            for (double t : temperature) {
-                if (t > peak) {
-                    peak = t;
-                    peakSecond = second;
-                }
-            }
-            gelled = gelledNow;
         }
 
-        LoafHistory history(double gelPoint) {
+        LoafHistory history(Batter batter, double peak, double peakHour, double[] aboveGel, double boiledOff) {
             return new LoafHistory(
-                    columns, rows, frameSeconds, frames, converted, peak, peakSecond / 3600, gelShare(), gelPoint);
-        }
-
-        private double gelShare() {
-            double count = 0;
-            double all = 0;
-            for (int r = 0; r < rows; r++) {
-                for (int c = 0; c < columns; c++) {
-                    boolean corner = c == columns - 1 && (r == 0 || r == rows - 1);
-                    if (!corner) {
-                        // Rings of a cylinder hold more the farther out they are.
-                        double part = round ? 2 * c + 1 : 1;
-                        all += part;
-                        count += gelled[r * columns + c] ? part : 0;
-                    }
-                }
-            }
-            return count / all;
+                    grid.columns(), grid.rows(), FRAME_SECONDS, frames, converted, peak, peakHour, GelField.share(grid, aboveGel),
+                    batter.gelPoint(), boiledOff);
         }
     }
 }

@@ -18,7 +18,7 @@ import java.util.List;
  * @param bottom what it stands on
  * @param poured temperature at pouring
  * @param converted share of the fats that had reacted at pouring: emulsion .02, light trace .05, medium .08, thick .13
- * @param room temperature of the surroundings
+ * @param around what stands round it, hour by hour
  */
 public record LoafSetup(
         Batter batter,
@@ -31,22 +31,23 @@ public record LoafSetup(
         Wall bottom,
         Temperature poured,
         double converted,
-        Temperature room) {
+        Programme around) {
 
     public static final double CONVERTED_AT_LIGHT_TRACE = 0.05;
 
     private static final double MILLIMETRE = 0.001;
     private static final double LEAST_FILL = 0.01;
+    private static final double OVEN_ABOVE_ROOM = 15;
 
     /** Whose half section is computed. */
     public enum Shape {
-        /** A box much longer than wide; its ends are a sink. */
+        /** A box, its length reckoned by {@link Length}. */
         LOAF,
         /** Rotated round its left edge. */
         CYLINDER
     }
 
-    /** A long loaf. */
+    /** A box in a room that stays as it is. */
     public LoafSetup(
             Batter batter,
             double width,
@@ -58,7 +59,22 @@ public record LoafSetup(
             Temperature poured,
             double converted,
             Temperature room) {
-        this(batter, Shape.LOAF, width, height, length, side, top, bottom, poured, converted, room);
+        this(batter, Shape.LOAF, width, height, length, side, top, bottom, poured, converted, Programme.at(room));
+    }
+
+    /**
+     * The same with another batter and walls that let more or less heat out.
+     *
+     * @param loss factor of what goes through the outer half of each wall
+     */
+    LoafSetup with(Batter other, double loss) {
+        return new LoafSetup(
+                other, shape, width, height, length, side.looserBy(loss), top.looserBy(loss), bottom.looserBy(loss), poured, converted, around);
+    }
+
+    /** Where the walls begin: a mould stood in the room before it was filled, whatever it is put into then. */
+    Temperature wallsAt() {
+        return around.room();
     }
 
     /** How a mould is kept while the soap sets. */
@@ -68,33 +84,29 @@ public record LoafSetup(
         INSULATED
     }
 
-    /** A loaf in one of the workshop's moulds. */
+    /** A loaf in one of the workshop's moulds, in a room that stays as it is. */
     public static LoafSetup in(
             Mould mould, double fillHeight, Batter batter, Wrap wrap, Temperature poured, Temperature room) {
+        return in(mould, fillHeight, batter, wrap, poured, Programme.at(room));
+    }
+
+    /** A loaf in one of the workshop's moulds. */
+    public static LoafSetup in(
+            Mould mould, double fillHeight, Batter batter, Wrap wrap, Temperature poured, Programme around) {
         double height = Math.max(LEAST_FILL, Math.min(fillHeight, mould.height()) * MILLIMETRE);
+        boolean oven = around.warmest().celsius() - around.room().celsius() > OVEN_ABOVE_ROOM;
         return new LoafSetup(
                 batter,
-                isRound(mould) ? Shape.CYLINDER : Shape.LOAF,
-                width(mould) * MILLIMETRE,
+                mould.kind() == MouldKind.TUBE ? Shape.CYLINDER : Shape.LOAF,
+                Math.min(mould.width(), mould.length()) * MILLIMETRE,
                 height,
-                mould.length() * MILLIMETRE,
-                Wall.of(Wall.FILM_SIDE, wall(mould, wrap, false)),
+                Math.max(mould.width(), mould.length()) * MILLIMETRE,
+                Wall.of(oven ? Wall.FILM_OVEN : Wall.FILM_SIDE, wall(mould, wrap, false)),
                 Wall.of(Wall.FILM_TOP, wall(mould, wrap, true)),
-                Wall.of(Wall.FILM_TABLE, wall(mould, wrap, false)),
+                Wall.of(oven ? Wall.FILM_OVEN : Wall.FILM_TABLE, wall(mould, wrap, false)),
                 poured,
                 CONVERTED_AT_LIGHT_TRACE,
-                room);
-    }
-
-    private static boolean isRound(Mould mould) {
-        return mould.kind() == MouldKind.TUBE || mould.kind() == MouldKind.CAVITIES;
-    }
-
-    /** A cavity is computed as the cylinder with as much side wall to its volume, which is nearer to three dimensions than a long box. */
-    private static double width(Mould mould) {
-        return mould.kind() == MouldKind.CAVITIES
-                ? 2 * mould.length() * mould.width() / (mould.length() + mould.width())
-                : mould.width();
+                around);
     }
 
     private static List<Wall.Layer> wall(Mould mould, Wrap wrap, boolean top) {

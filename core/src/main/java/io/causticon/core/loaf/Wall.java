@@ -34,6 +34,10 @@ record Wall(double inner, double outer, double capacity) {
 
     public static final double FILM_SIDE = 8;
     public static final double FILM_TABLE = 6;
+
+    /** On a rack in an oven without a fan: air from all sides. */
+    public static final double FILM_OVEN = 10;
+
     public static final double FILM_TOP = 11;
 
     /** The layers from the soap outwards and the film of air outside, W/(m2 K). */

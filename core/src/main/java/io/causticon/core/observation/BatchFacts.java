@@ -146,6 +146,16 @@ public final class BatchFacts {
         return log.has(Entry.Kept.class, k -> k.keeping() == keeping);
     }
 
+    /** How the mould was kept, in the order in which it was said. */
+    public Stream<BatchLog.Timed<Entry.Kept>> kept() {
+        return log.of(Entry.Kept.class);
+    }
+
+    /** When the batter went into the mould. */
+    public Optional<Instant> poured() {
+        return log.first(Entry.Poured.class).map(BatchLog.Timed::at);
+    }
+
     public boolean wasKeptCold() {
         return log.has(Entry.Kept.class, k -> k.keeping().isCold());
     }

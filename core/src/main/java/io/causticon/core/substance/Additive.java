@@ -92,6 +92,11 @@ public record Additive(
         return effects.contains("heats");
     }
 
+    /** Sugar that lye takes apart: sucrose, whose ring ends are bound to each other, is not. */
+    public Share reducingSugar() {
+        return effects.contains("not_reducing") ? Share.NONE : sugar;
+    }
+
     public double alkaliMoles(Mass amount) {
         return acid == null ? 0 : acid.alkaliMoles(acidity.of(amount));
     }

@@ -49,7 +49,7 @@ class InstrumentSimulatorTest {
                 log,
                 ROOM,
                 minute(since),
-                () -> LoafForecast.poured(BatchFacts.of(plan, log, Instant.MAX), ROOM, 1).map(LoafEnsemble::middle));
+                () -> LoafForecast.poured(BatchFacts.of(plan, log, Instant.MAX), ROOM).map(LoafEnsemble::middle));
     }
 
     private double celsius(MeasurementPoint spot, double minute) {

@@ -1,5 +1,6 @@
 package io.causticon.core.loaf;
 
+import static io.causticon.core.Recipes.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -31,8 +32,54 @@ class LoafHeatTest {
 
         @Test
         void gelHotterWhenTheLyeIsStronger() {
-            assertThat(Batter.of(3.475, .05, .28, 0, 1).gelPoint()).isCloseTo(62.3, within(0.1));
-            assertThat(Batter.of(3.475, .05, .40, 0, 1).gelPoint()).isCloseTo(78.5, within(0.1));
+            // Water of the batter: NaOH .1320 kg a kg of fats; 33 %: .2680 of 1.4000 kg = .1915; 28 %: .3395 of 1.4715 = .2307; 40 %: .1489.
+            // 40 + 29 exp(-(w - .1915) / .17): 69.0, 63.0, 77.3.
+            assertThat(PLAIN.gelPoint()).isCloseTo(69.0, within(0.1));
+            assertThat(Batter.of(3.475, .05, .28, 0, 1).gelPoint()).isCloseTo(63.0, within(0.1));
+            assertThat(Batter.of(3.475, .05, .40, 0, 1).gelPoint()).isCloseTo(77.3, within(0.1));
+        }
+
+        @Test
+        void gelCoolerWithMoreWaterWithoutAFloor() {
+            double before = Double.POSITIVE_INFINITY;
+            for (double lye = 0.52; lye > 0.12; lye -= 0.01) {
+                double point = Batter.of(3.475, .05, lye, 0, 1).gelPoint();
+                assertThat(point).as("at %s lye", lye).isLessThan(before - 0.2);
+                before = point;
+            }
+            assertThat(before).isBetween(40.0, 50.0);
+        }
+
+        @Test
+        void gelCoolerWithSugarWithoutAStep() {
+            for (double sugar = 0; sugar < 0.06; sugar += 0.001) {
+                double less = Batter.of(3.475, .05, .33, sugar + 0.001, 1).gelPoint() - Batter.of(3.475, .05, .33, sugar, 1).gelPoint();
+                assertThat(less).as("from %s sugar", sugar).isBetween(-0.4, 0.1);
+            }
+            assertThat(Batter.of(3.475, .05, .33, .05, 1).gelPoint()).isLessThan(PLAIN.gelPoint() - 2);
+        }
+
+        @Test
+        void gelByTheirAcids() {
+            // Ricinoleic and other soft ones melt to gel cooler than palmitic and stearic ones.
+            assertThat(of("castor-oil").gelPoint()).isLessThan(of("olive-oil").gelPoint() - 5);
+            assertThat(of("olive-oil").gelPoint()).isLessThan(of("tallow-beef").gelPoint() - 1);
+            // Laurics take up more lye, and with it more water: that alone makes 6 K.
+            assertThat(of("coconut-oil-76").gelPoint()).isLessThan(of("olive-oil").gelPoint() - 3);
+        }
+
+        @Test
+        void areNotHeatedBySucroseAsByHoney() {
+            assertThat(with("sugar").volumetricHeat()).isLessThan(with("honey").volumetricHeat() * 0.98);
+            assertThat(with("sugar").rate()).as("but it speeds them up").isGreaterThan(of("olive-oil").rate());
+        }
+
+        private static Batter of(String fat) {
+            return Batter.of(recipe().fat(fat, 1000).formula());
+        }
+
+        private static Batter with(String sweet) {
+            return Batter.of(recipe().fat("olive-oil", 1000).additive(sweet, 30).formula());
         }
     }
 
@@ -42,8 +89,8 @@ class LoafHeatTest {
         @Test
         void gelWhollyInInsulatedWood() {
             LoafHistory history = LoafHeat.run(insulated(43, 20), 48);
-            // Reference section 85 x 68 x 240 mm: 82.0 C at 3.03 h; walls here are rounded to whole layers.
-            assertThat(history.peak()).isCloseTo(82.0, within(0.8));
+            // 85 x 68 x 240 mm. In three dimensions 83.8 C at 3.03 h (ThreeDimensionsTest): its ends do not cool the middle before that.
+            assertThat(history.peak()).isCloseTo(83.8, within(0.3));
             assertThat(history.peakHour()).isCloseTo(3.03, within(0.15));
             assertThat(history.extent()).isEqualTo(LoafHistory.Extent.FULL);
         }
@@ -60,8 +107,9 @@ class LoafHeatTest {
 
         @Test
         void runHotterWhenPouredWarmer() {
-            assertThat(LoafHeat.run(insulated(32, 20), 48).peak()).isCloseTo(72.8, within(1.0));
-            assertThat(LoafHeat.run(insulated(50, 20), 48).peak()).isCloseTo(88.4, within(1.0));
+            // A section whose ends cool it from the first minute: 72.8 and 88.4; without ends 1 to 2 K more.
+            assertThat(LoafHeat.run(insulated(32, 20), 48).peak()).isBetween(73.5, 74.8);
+            assertThat(LoafHeat.run(insulated(50, 20), 48).peak()).isBetween(89.9, 91.0);
         }
 
         @Test
@@ -76,8 +124,8 @@ class LoafHeatTest {
             LoafSetup plain = insulated(45, 20);
             LoafSetup sweet = new LoafSetup(
                     honey, .085, .068, .24, plain.side(), plain.top(), plain.bottom(), at(45), .07, at(20));
-            // Reference: 93.9 C.
-            assertThat(LoafHeat.run(sweet, 24).peak()).isCloseTo(93.9, within(1.0));
+            // 93.9 C where its ends cool it from the first minute.
+            assertThat(LoafHeat.run(sweet, 24).peak()).isBetween(94.9, 96.5);
         }
     }
 
@@ -102,7 +150,7 @@ class LoafHeatTest {
             Batter inert = new Batter(0, 2.4e6, 1010, 69, 0);
             Wall film = Wall.of(10, List.of());
             LoafSetup setup = new LoafSetup(
-                    inert, LoafSetup.Shape.CYLINDER, .075, .6, 1, film, film, film, at(60), .05, at(20));
+                    inert, LoafSetup.Shape.CYLINDER, .075, .6, 1, film, film, film, at(60), .05, Programme.at(at(20)));
             LoafHistory history = LoafHeat.run(setup, 3);
             assertThat(history.coreCelsiusAt(0.5)).isCloseTo(56.46, within(0.4));
             assertThat(history.coreCelsiusAt(1)).isCloseTo(47.95, within(0.4));
@@ -124,7 +172,7 @@ class LoafHeatTest {
 
         @Test
         void tellSharesThatMakeAWhole() {
-            LoafEnsemble ensemble = LoafEnsemble.of(insulated(43, 20), 24, 30);
+            LoafEnsemble ensemble = LoafEnsemble.of(insulated(43, 20), 24);
             double sum = 0;
             for (LoafHistory.Extent extent : LoafHistory.Extent.values()) {
                 sum += ensemble.probabilityOf(extent);
@@ -137,23 +185,26 @@ class LoafHeatTest {
 
         @Test
         void areTheSameWhenTheyAreWorkedOutAnew() {
-            LoafEnsemble first = LoafEnsemble.of(insulated(43, 20), 6, 5);
+            LoafEnsemble first = LoafEnsemble.of(insulated(43, 20), 6);
             for (int i = 1; i <= 3; i++) {
-                LoafEnsemble other = LoafEnsemble.of(insulated(43 + i, 20), 1, 1);
+                LoafEnsemble other = LoafEnsemble.of(insulated(43 + i, 20), 1);
                 assertThat(other.middle().frames().get(0)[0]).as("its own").isEqualTo(43.0 + i);
             }
-            LoafEnsemble again = LoafEnsemble.workedOut(insulated(43, 20), 6, 5);
+            LoafEnsemble again = LoafEnsemble.workedOut(insulated(43, 20), 6);
             assertThat(again.peakBand()).isEqualTo(first.peakBand());
             assertThat(again.coreBand(3.3)).isEqualTo(first.coreBand(3.3));
         }
 
         @Test
         void whatIsKeptOfADrawIsItsCore() {
-            LoafHistory history = LoafHeat.run(insulated(43, 20), 12);
-            LoafDraw draw = LoafDraw.of(history);
+            LoafHeat.Span span = LoafHeat.Span.untilCold(12);
+            LoafHistory history = LoafHeat.run(insulated(43, 20), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
+            LoafDraw draw = LoafHeat.draw(insulated(43, 20), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
             for (double hour = 0; hour < 14; hour += 0.37) {
                 assertThat(draw.coreCelsiusAt(hour)).as("hour %s", hour).isCloseTo(history.coreCelsiusAt(hour), within(1e-9));
             }
+            assertThat(draw.peak()).isEqualTo(history.peak());
+            assertThat(draw.gelShare()).isEqualTo(history.gelShare());
         }
     }
 

@@ -50,7 +50,7 @@ class PlanRisksTest {
     }
 
     private static List<PlanRisk> bites(BatchPlan plan, WorkshopFacts workshop) {
-        return PreFlight.of(plan, LyePeak.of(plan, ROOM), LoafForecast.planned(plan, ROOM, 12), workshop);
+        return PreFlight.of(plan, LyePeak.of(plan, ROOM), LoafForecast.planned(plan, ROOM), workshop);
     }
 
     private static Optional<PlanRisk> find(BatchPlan plan, WorkshopFacts workshop, String title) {

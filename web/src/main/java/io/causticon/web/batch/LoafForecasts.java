@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
@@ -16,8 +17,6 @@ import org.springframework.stereotype.Service;
 @Service
 public class LoafForecasts {
 
-    private static final int DRAWS = 24;
-
     /** Up to half a megabyte each. */
     private static final int KEPT = 80;
 
@@ -25,7 +24,7 @@ public class LoafForecasts {
 
     /** What the forecast of a batch depends on beside its plan. */
     private record Key(
-            BatchId batch, Optional<Temperature> poured, Optional<Temperature> room, Temperature usualRoom, List<Entry.Kept> kept) {}
+            BatchId batch, Optional<Temperature> poured, Optional<Temperature> room, Temperature usualRoom, List<BatchLog.Timed<Entry.Kept>> kept) {}
 
     /** Empty before the pour and for cavities. */
     public Optional<LoafEnsemble> of(Batch batch, Temperature usualRoom) {
@@ -33,9 +32,7 @@ public class LoafForecasts {
         if (!facts.wasPoured()) {
             return Optional.empty();
         }
-        List<Entry.Kept> kept =
-                batch.log().of(Entry.Kept.class).map(k -> k.entry()).toList();
-        Key key = new Key(batch.id(), facts.pouredAt(), facts.room(), usualRoom, kept);
-        return known.get(key, k -> LoafForecast.poured(facts, usualRoom, DRAWS));
+        Key key = new Key(batch.id(), facts.pouredAt(), facts.roomAtTheSet(), usualRoom, facts.kept().toList());
+        return known.get(key, k -> LoafForecast.poured(facts, usualRoom));
     }
 }

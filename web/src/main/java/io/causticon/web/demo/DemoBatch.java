@@ -219,7 +219,7 @@ final class DemoBatch {
             at(poured + 2 + i, new Entry.Kept(keepings[i], cold));
         }
         BatchLog log = new BatchLog(begun, asLogged(lines));
-        LoafForecast.poured(BatchFacts.of(plan, log, now), room, 1).ifPresent(l -> core(l.middle()));
+        LoafForecast.poured(BatchFacts.of(plan, log, now), room).ifPresent(l -> core(l.middle()));
         return this;
     }
 

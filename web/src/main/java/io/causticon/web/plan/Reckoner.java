@@ -42,7 +42,6 @@ import org.jspecify.annotations.Nullable;
 /** Works out everything that follows from a plan, and words it. */
 final class Reckoner {
 
-    private static final int DRAWS = 10;
     private static final Map<AdditionStage, String> WHEN = Map.of(
             AdditionStage.LYE, "",
             AdditionStage.COOLED_LYE, "into cooled lye",
@@ -75,13 +74,13 @@ final class Reckoner {
     /** What will bite, for a change that was tapped. */
     List<PlanRisk> bites() {
         return PreFlight.of(
-                plan, LyePeak.of(plan, maker.room()), LoafForecast.planned(plan, maker.room(), DRAWS), workshop);
+                plan, LyePeak.of(plan, maker.room()), LoafForecast.planned(plan, maker.room()), workshop);
     }
 
     Reckoning reckon(PlanForm form) {
         Estimate superfat = Superfat.distribution(Weights.planned(formula).shownOn(plan.scales()), formula.alkali(), plan.scales());
         LyePeak peak = LyePeak.of(plan, maker.room());
-        Optional<LoafEnsemble> loaf = LoafForecast.planned(plan, maker.room(), DRAWS);
+        Optional<LoafEnsemble> loaf = LoafForecast.planned(plan, maker.room());
         Composition composition = Composition.of(formula.fats());
         double excess = superfat.probabilityBelow(0);
         PortionTable portions = new PortionTable(plan, formats);

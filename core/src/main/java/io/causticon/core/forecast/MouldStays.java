@@ -1,0 +1,72 @@
+package io.causticon.core.forecast;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.GelGoal;
+import io.causticon.core.formula.Process;
+import io.causticon.core.loaf.Programme;
+import io.causticon.core.loaf.Programme.Stay;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MouldCare;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Where a filled mould stands, hour by hour: as planned, and as it was logged. */
+final class MouldStays {
+
+    private static final Temperature FRIDGE = Temperature.celsius(5);
+
+    /** What makers set an oven to for soap in its mould, and for how long before they switch it off (a judgement: 65 to 75 C, one to two hours). */
+    private static final Temperature OVEN = Temperature.celsius(70);
+
+    private static final Duration OVEN_ON = Duration.ofHours(1);
+
+    /** What is done with the mould so soon after the pour was done at the pour: nobody pours and logs in one second. */
+    private static final Duration AT_THE_POUR = Duration.ofMinutes(10);
+
+    private MouldStays() {}
+
+    static Programme planned(BatchPlan plan, Temperature room) {
+        if (plan.process() == Process.OVEN) {
+            return Programme.oven(OVEN, OVEN_ON, true, room);
+        }
+        return plan.gel() == GelGoal.PREVENT ? Programme.cold(FRIDGE, room) : Programme.at(room);
+    }
+
+    /** As logged. An oven of which nothing later is said was on for an hour and kept its door shut; a fridge goes on. */
+    static Programme logged(BatchFacts facts, Instant poured, Temperature room) {
+        List<Stay> stays = new ArrayList<>();
+        Instant since = poured;
+        Temperature around = room;
+        Duration settlesIn = Duration.ZERO;
+        for (BatchLog.Timed<Entry.Kept> kept : facts.kept().filter(k -> k.entry().keeping() != MouldCare.SPRAYED).toList()) {
+            Instant at = kept.at().isBefore(poured.plus(AT_THE_POUR)) ? poured : kept.at();
+            if (at.isAfter(since)) {
+                stays.add(new Stay(Duration.between(since, at), around, Duration.ZERO));
+                since = at;
+            }
+            around = around(kept.entry(), facts.plan(), room);
+            settlesIn = kept.entry().keeping() == MouldCare.OVEN ? Programme.OVEN_COOLS_IN : Duration.ZERO;
+        }
+        if (!settlesIn.isZero()) {
+            stays.add(new Stay(OVEN_ON, around, Duration.ZERO));
+            around = room;
+        }
+        stays.add(new Stay(Duration.ZERO, around, settlesIn));
+        return new Programme(room, stays);
+    }
+
+    private static Temperature around(Entry.Kept kept, BatchPlan plan, Temperature room) {
+        Temperature said = kept.temperature();
+        return switch (kept.keeping()) {
+            case OVEN -> said == null ? OVEN : said;
+            case FRIDGE -> said == null ? FRIDGE : said;
+            case FREEZER -> said == null ? plan.freezer() : said;
+            case COVERED, INSULATED, UNCOVERED, SPRAYED -> room;
+        };
+    }
+}
