@@ -3,6 +3,7 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { matching } from '../../web/src/main/resources/static/js/calc/choices.js';
 import { countdown, elapsed, left, silent } from '../../web/src/main/resources/static/js/calc/elapsed.js';
+import { nodes, outlines, path } from '../../web/src/main/resources/static/js/calc/contours.js';
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
 import { outbox, places } from '../../web/src/main/resources/static/js/calc/outbox.js';
@@ -236,4 +237,39 @@ test('a few letters mean names first, then kinds, own ones before others', () =>
   assert.equal(values('')[0], 'olive@L1');
   assert.deepEqual(values('xyz'), []);
   assert.deepEqual(values('olive ('), ['olive@L1', 'olive']);
+});
+
+describe('outlines of a field', () => {
+  const area = (line) => Math.abs(line.reduce((sum, [x, y], i) => {
+    const [u, v] = line[(i + 1) % line.length];
+    return sum + x * v - u * y;
+  }, 0)) / 2;
+  const of = (columns, rows, value) => Array.from({ length: columns * rows }, (_, i) => value((i % columns) + 0.5, Math.floor(i / columns) + 0.5));
+
+  test('hold all of a field that is above and none of one that is below', () => {
+    const field = nodes(of(6, 4, () => 50), 6, 4);
+    const all = outlines(field, 40);
+    assert.equal(all.length, 1);
+    assert.ok(Math.abs(area(all[0]) - 24) < 0.05, String(area(all[0])));
+    assert.deepEqual(outlines(field, 60), []);
+  });
+
+  test('cut a slope where it passes the threshold', () => {
+    // Rises by 10 a cell to the right: 25 is reached in the middle.
+    const half = outlines(nodes(of(5, 5, (x) => 10 * x), 5, 5), 25);
+    assert.equal(half.length, 1);
+    assert.ok(Math.abs(area(half[0]) - 12.5) < 0.05, String(area(half[0])));
+  });
+
+  test('go round a warm middle, and round two', () => {
+    const round = outlines(nodes(of(20, 20, (x, y) => 8 - Math.hypot(x - 10, y - 10)), 20, 20), 0);
+    assert.equal(round.length, 1);
+    assert.ok(Math.abs(area(round[0]) - Math.PI * 64) < 4, String(area(round[0])));
+    const hill = (x, y, u) => Math.max(0, 4 - Math.hypot(x - u, y - 5));
+    assert.equal(outlines(nodes(of(20, 10, (x, y) => hill(x, y, 5) + hill(x, y, 15)), 20, 10), 1).length, 2);
+  });
+
+  test('are closed paths', () => {
+    assert.equal(path([[[0, 0], [1, 0], [1, 1]]], 10, 20), 'M0.0 0.0L10.0 0.0L10.0 20.0Z');
+  });
 });

@@ -20,9 +20,6 @@ final class MouldStays {
 
     private static final Temperature FRIDGE = Temperature.celsius(5);
 
-    /** What makers set an oven to for soap in its mould, and for how long before they switch it off (a judgement: 65 to 75 C, one to two hours). */
-    private static final Temperature OVEN = Temperature.celsius(70);
-
     private static final Duration OVEN_ON = Duration.ofHours(1);
 
     /** What is done with the mould so soon after the pour was done at the pour: nobody pours and logs in one second. */
@@ -32,7 +29,7 @@ final class MouldStays {
 
     static Programme planned(BatchPlan plan, Temperature room) {
         if (plan.process() == Process.OVEN) {
-            return Programme.oven(OVEN, OVEN_ON, true, room);
+            return Programme.oven(LoafForecast.OVEN, OVEN_ON, true, room);
         }
         return plan.gel() == GelGoal.PREVENT ? Programme.cold(FRIDGE, room) : Programme.at(room);
     }
@@ -63,7 +60,7 @@ final class MouldStays {
     private static Temperature around(Entry.Kept kept, BatchPlan plan, Temperature room) {
         Temperature said = kept.temperature();
         return switch (kept.keeping()) {
-            case OVEN -> said == null ? OVEN : said;
+            case OVEN -> said == null ? LoafForecast.OVEN : said;
             case FRIDGE -> said == null ? FRIDGE : said;
             case FREEZER -> said == null ? plan.freezer() : said;
             case COVERED, INSULATED, UNCOVERED, SPRAYED -> room;

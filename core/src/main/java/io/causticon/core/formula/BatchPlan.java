@@ -65,6 +65,10 @@ public record BatchPlan(
         return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, fatsVessel, freezer, note);
     }
 
+    public BatchPlan with(Process other) {
+        return new BatchPlan(name, formula, other, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+    }
+
     public BatchPlan with(GelGoal other) {
         return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
     }

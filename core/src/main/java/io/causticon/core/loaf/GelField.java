@@ -12,37 +12,36 @@ final class GelField {
     private GelField() {}
 
     /** Share of the section that gelled, 0 to 1, its corners left out. */
-    static double share(Grid grid, double[] aboveGel) {
+    static double share(LoafHistory.Cells cells, double[] aboveGel) {
         double all = 0;
         double gelled = 0;
-        double width = grid.columns() * grid.width();
-        double height = grid.rows() * grid.height();
-        boolean round = grid.part(0) < grid.part(grid.columns() - 1) * 0.999;
-        for (int r = 0; r < grid.rows() * PLACES; r++) {
+        double width = cells.columns() * cells.columnMetres();
+        double height = cells.rows() * cells.rowMetres();
+        for (int r = 0; r < cells.rows() * PLACES; r++) {
             double y = (r + 0.5) / PLACES;
-            double up = y * grid.height();
-            for (int c = 0; c < grid.columns() * PLACES; c++) {
+            double up = y * cells.rowMetres();
+            for (int c = 0; c < cells.columns() * PLACES; c++) {
                 double x = (c + 0.5) / PLACES;
-                double out = x * grid.width();
+                double out = x * cells.columnMetres();
                 if (width - out < CORNER && (up < CORNER || height - up < CORNER)) {
                     continue;
                 }
                 // Rings of a cylinder hold more the farther out they are.
-                double part = round ? out : 1;
+                double part = cells.round() ? out : 1;
                 all += part;
-                gelled += at(grid, aboveGel, x - 0.5, y - 0.5) >= 0 ? part : 0;
+                gelled += at(cells, aboveGel, x - 0.5, y - 0.5) >= 0 ? part : 0;
             }
         }
         return gelled / all;
     }
 
     /** Between the middles of cells, and on from the outermost two; in units of cells, the first at 0. */
-    private static double at(Grid grid, double[] field, double x, double y) {
-        int columns = grid.columns();
+    private static double at(LoafHistory.Cells cells, double[] field, double x, double y) {
+        int columns = cells.columns();
         // On the middle plane it is level: what lies left of the first middle is as that is.
         double across = Math.max(0, x);
         int c = Math.min((int) across, columns - 2);
-        int r = Math.max(0, Math.min((int) Math.floor(y), grid.rows() - 2));
+        int r = Math.max(0, Math.min((int) Math.floor(y), cells.rows() - 2));
         double dx = across - c;
         double dy = y - r;
         int i = r * columns + c;

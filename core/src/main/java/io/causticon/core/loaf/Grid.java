@@ -13,6 +13,7 @@ final class Grid {
 
     private final int columns;
     private final int rows;
+    private final boolean round;
     private final double dx;
     private final double dy;
     private final double across;
@@ -39,7 +40,7 @@ final class Grid {
         this.dy = setup.height() / rows;
         this.across = conductivity / (dx * dx);
         this.along = conductivity / (dy * dy);
-        boolean round = setup.shape() == LoafSetup.Shape.CYLINDER;
+        this.round = setup.shape() == LoafSetup.Shape.CYLINDER;
         this.outwards = new double[columns];
         this.inwards = new double[columns];
         this.part = new double[columns];
@@ -73,12 +74,8 @@ final class Grid {
         return rows;
     }
 
-    double width() {
-        return dx;
-    }
-
-    double height() {
-        return dy;
+    LoafHistory.Cells cells() {
+        return new LoafHistory.Cells(columns, rows, dx, dy, round);
     }
 
     /** Longest step that keeps the worst cell stable, s. */

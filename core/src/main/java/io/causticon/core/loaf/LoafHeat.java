@@ -131,14 +131,15 @@ public final class LoafHeat {
     /** The same, of which only the middle is kept. */
     static LoafDraw draw(LoafSetup setup, Span span, Parameters parameters, Resolution resolution) {
         LoafHeat heat = new LoafHeat(setup, parameters, resolution);
+        LoafHistory.Cells cells = heat.grid.cells();
         double[] core = new double[(int) Math.ceil(span.hours() * 3600 / LoafHistory.FRAME_SECONDS) + 1];
         int[] frames = {0};
         heat.simulate(span, seconds -> {
             if (LoafHistory.isDue(seconds, frames[0]) && frames[0] < core.length) {
-                core[frames[0]++] = LoafHistory.middle(heat.t, heat.grid.columns(), heat.grid.rows());
+                core[frames[0]++] = LoafHistory.middle(heat.t, cells);
             }
         });
-        return new LoafDraw(heat.peak, GelField.share(heat.grid, heat.aboveGel), LoafHistory.FRAME_SECONDS, Arrays.copyOf(core, frames[0]));
+        return new LoafDraw(heat.peak, GelField.share(cells, heat.aboveGel), LoafHistory.FRAME_SECONDS, Arrays.copyOf(core, frames[0]));
     }
 
     /** Heat that is not accounted for after so many hours, against all that was set free. Not read by anything but tests. */

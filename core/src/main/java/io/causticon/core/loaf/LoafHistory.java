@@ -1,14 +1,14 @@
 package io.causticon.core.loaf;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
 
 /**
  * What a loaf went through: a frame of the half section every few minutes.
  *
- * @param columns cells from the middle plane to the side
- * @param rows cells from the bottom to the top
+ * @param cells how the section is divided
  * @param frameSeconds time between frames, s
  * @param frames temperature of each cell, C, row by row from the bottom, middle plane first
  * @param converted at each frame, how far saponification has come in the mean of the section, 0 to 1
@@ -16,11 +16,11 @@ import java.util.function.IntToDoubleFunction;
  * @param peakHour when, h after pouring
  * @param gelShare share of the section that gelled, its outermost corners left out
  * @param gelPoint temperature at which this batter gels, C
+ * @param aboveGel of each cell, how far it came above what it takes to gel, K; below 0 where it did not gel
  * @param boiledOff water that left as steam, as a share of the batter's mass
  */
 public record LoafHistory(
-        int columns,
-        int rows,
+        Cells cells,
         double frameSeconds,
         List<double[]> frames,
         List<Double> converted,
@@ -28,7 +28,25 @@ public record LoafHistory(
         double peakHour,
         double gelShare,
         double gelPoint,
+        double[] aboveGel,
         double boiledOff) {
+
+    /**
+     * One half of a section in cells.
+     *
+     * @param columns from the middle plane to the side
+     * @param rows from the bottom to the top
+     * @param columnMetres width of one, m
+     * @param rowMetres height of one, m
+     * @param round whether columns are rings of a cylinder
+     */
+    public record Cells(int columns, int rows, double columnMetres, double rowMetres, boolean round) {
+
+        /** The whole width of the section against its height. */
+        public double widthToHeight() {
+            return 2 * columns * columnMetres / (rows * rowMetres);
+        }
+    }
 
     /** From one frame to the next. */
     static final double FRAME_SECONDS = 300;
@@ -84,16 +102,43 @@ public record LoafHistory(
         return frames.get(Math.max(0, Math.min(nearest, frames.size() - 1)));
     }
 
+    /**
+     * How far each cell came above what it takes to gel until this many hours after pouring, K; below 0 where it had not gelled by then.
+     */
+    public double[] aboveGelUntil(double hours) {
+        int last = Math.max(0, Math.min((int) Math.round(hours * 3600 / frameSeconds), frames.size() - 1));
+        double[] above = new double[aboveGel.length];
+        Arrays.fill(above, Double.NEGATIVE_INFINITY);
+        for (int f = 0; f <= last; f++) {
+            double[] frame = frames.get(f);
+            for (int i = 0; i < above.length; i++) {
+                above[i] = Math.max(above[i], frame[i] - gelPoint);
+            }
+        }
+        // What was warm before there was soap did not gel by that.
+        for (int i = 0; i < above.length; i++) {
+            above[i] = Math.min(above[i], aboveGel[i]);
+        }
+        return above;
+    }
+
+    /** Share of the section that had gelled this many hours after pouring, 0 to 1. */
+    public double gelShareAt(double hours) {
+        return GelField.share(cells, aboveGelUntil(hours));
+    }
+
     public double hours() {
         return (frames.size() - 1) * frameSeconds / 3600;
     }
 
     private double core(double[] frame) {
-        return middle(frame, columns, rows);
+        return middle(frame, cells);
     }
 
     /** In the very middle of a section: on the middle plane the field is level, so it is read on from the two cells beside it. */
-    static double middle(double[] t, int columns, int rows) {
+    static double middle(double[] t, Cells cells) {
+        int columns = cells.columns();
+        int rows = cells.rows();
         int upper = rows / 2 * columns;
         double first = rows % 2 == 1 ? t[upper] : (t[upper] + t[upper - columns]) / 2;
         double second = rows % 2 == 1 ? t[upper + 1] : (t[upper + 1] + t[upper - columns + 1]) / 2;
@@ -125,8 +170,8 @@ public record LoafHistory(
 
         LoafHistory history(Batter batter, double peak, double peakHour, double[] aboveGel, double boiledOff) {
             return new LoafHistory(
-                    grid.columns(), grid.rows(), FRAME_SECONDS, frames, converted, peak, peakHour, GelField.share(grid, aboveGel),
-                    batter.gelPoint(), boiledOff);
+                    grid.cells(), FRAME_SECONDS, frames, converted, peak, peakHour, GelField.share(grid.cells(), aboveGel),
+                    batter.gelPoint(), aboveGel, boiledOff);
         }
     }
 }

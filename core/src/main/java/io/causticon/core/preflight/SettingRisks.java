@@ -1,7 +1,6 @@
 package io.causticon.core.preflight;
 
 import io.causticon.core.cure.Schedule;
-import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Portions;
@@ -93,12 +92,7 @@ final class SettingRisks {
     }
 
     private static PlanChange process(Process process) {
-        return PlanChange.to(
-                "no-oven",
-                Phrase.of("No oven"),
-                p -> new BatchPlan(
-                        p.name(), p.formula(), process, p.gel(), p.mould(), p.mixAt(), p.scales(), p.pouring(),
-                        p.lyeVessel(), p.fatsVessel(), p.freezer(), p.note()));
+        return PlanChange.to("no-oven", Phrase.of("No oven"), p -> p.with(process));
     }
 
     private static void gel(Flight f) {

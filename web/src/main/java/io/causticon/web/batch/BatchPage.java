@@ -45,16 +45,37 @@ record BatchPage(
     /**
      * The inside of the loaf, for painting.
      *
-     * @param columns cells from wall to wall
+     * @param columns cells from the middle to the wall
      * @param rows cells from top to bottom
-     * @param cells heat steps of the moment shown, top row first
+     * @param height of the drawing, where its width is {@link #WIDTH}
+     * @param cells for those without a script: heat steps of both halves at the moment shown, top row first
+     * @param shown index of the moment shown
      * @param core temperature of the middle at that moment
      * @param when that moment after the beginning
-     * @param moments all moments as text for the script: {@code x|when|core|cells}, cells as letters
+     * @param gelled how much of it has gelled by then
+     * @param moments all moments as text for the script, {@code x|when|core|gelled|celsius|above}: of each cell of the right half its temperature
+     *     above -25 C in half kelvins, two hexadecimal digits; and the kelvins above what it takes to gel, from -14.25 in halves, as letters from A
      * @param scale labels of the scale
+     * @param table the same at some hours
      */
     record Section(
-            int columns, int rows, List<Integer> cells, String core, String when, List<String> moments, List<String> scale) {}
+            int columns,
+            int rows,
+            double height,
+            List<Integer> cells,
+            int shown,
+            String core,
+            String when,
+            String gelled,
+            List<String> moments,
+            List<String> scale,
+            List<SectionRow> table) {
+
+        static final int WIDTH = 200;
+    }
+
+    /** One moment of the loaf: when, the middle, what has gelled. */
+    record SectionRow(String when, String core, String gelled) {}
 
     /**
      * One line of the log.

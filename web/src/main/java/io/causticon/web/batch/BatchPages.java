@@ -141,31 +141,7 @@ class BatchPages {
         LogTimeAxis axis = StripLayout.axisOf(batch, now);
         LoafSection section =
                 LoafSection.of(loaf.middle(), axis, pouredMinutes, Math.max(pouredMinutes + 1, nowMinutes));
-        LoafSection.Moment shown = section.moments().get(section.shown());
-        return new BatchPage.Section(
-                section.columns(),
-                section.rows(),
-                Arrays.stream(shown.cells()).boxed().toList(),
-                core(shown, formats),
-                when(shown),
-                section.moments().stream().map(m -> encoded(m, formats)).toList(),
-                List.of(degrees(25, formats), degrees(60, formats), degrees(95, formats) + " " + formats.temperatureUnit()));
-    }
-
-    private static String encoded(LoafSection.Moment moment, Formats formats) {
-        String cells = Arrays.stream(moment.cells())
-                .mapToObj(step -> String.valueOf((char) ('a' + step)))
-                .collect(Collectors.joining());
-        return String.format(
-                Locale.ROOT, "%.1f|%s|%s|%s", moment.x(), when(moment), core(moment, formats), cells);
-    }
-
-    private static String core(LoafSection.Moment moment, Formats formats) {
-        return Formats.number(formats.degrees(Temperature.celsius(moment.core())), 0);
-    }
-
-    private static String when(LoafSection.Moment moment) {
-        return Formats.duration(Duration.ofSeconds(Math.round(60 * moment.minutes())));
+        return SectionWords.of(section, formats);
     }
 
     private static String degrees(double celsius, Formats formats) {
@@ -176,8 +152,10 @@ class BatchPages {
         return "Forecast peak "
                 + degrees(loaf.peakBand().low(), formats) + " to "
                 + degrees(loaf.peakBand().high(), formats) + " " + formats.temperatureUnit()
-                + ". Gel full " + Formats.probability(loaf.probabilityOf(Extent.FULL))
-                + ", partial " + Formats.probability(loaf.probabilityOf(Extent.PARTIAL))
-                + ", none " + Formats.probability(loaf.probabilityOf(Extent.NONE)) + ".";
+                + ". Gel full " + Formats.counted(loaf.probabilityOf(Extent.FULL))
+                + ", partial " + Formats.counted(loaf.probabilityOf(Extent.PARTIAL))
+                + ", none " + Formats.counted(loaf.probabilityOf(Extent.NONE))
+                + ", each to " + Formats.number(100 * LoafEnsemble.error(0.5), 0) + " points, of what the model can be wrong in."
+                + (loaf.middle().boiledOff() > 0 ? " It comes near boiling: steam, foam, cracks." : "");
     }
 }

@@ -6,18 +6,20 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The cross-section of a loaf at some moments of its life, for painting: both halves, top row first, heat in steps.
+ * The cross-section of a loaf at some moments of its life, for painting. Only the half from the middle to the right is told, top row first: the
+ * other is its mirror.
  *
- * @param columns cells from wall to wall
+ * @param columns cells from the middle to the wall
  * @param rows cells from top to bottom
+ * @param widthToHeight of the whole section
  * @param moments what it looks like at each moment, with its place on the strip
  * @param shown index of the moment that is shown at first: its hottest
  */
-record LoafSection(int columns, int rows, List<Moment> moments, int shown) {
+record LoafSection(int columns, int rows, double widthToHeight, List<Moment> moments, int shown) {
 
     static final int STEPS = 16;
-    private static final double COLDEST = 25;
-    private static final double HOTTEST = 95;
+    static final double COLDEST = 20;
+    static final double HOTTEST = 100;
     private static final int FRAMES = 60;
 
     /**
@@ -26,9 +28,11 @@ record LoafSection(int columns, int rows, List<Moment> moments, int shown) {
      * @param x its place on the strip
      * @param minutes since the batch was begun
      * @param core temperature of the middle, C
-     * @param cells heat of each cell in steps from 0 to {@link #STEPS} - 1
+     * @param gelled share of the section that has gelled by then, 0 to 1
+     * @param celsius temperature of each cell, C
+     * @param aboveGel how far each cell has come above what it takes to gel, K
      */
-    record Moment(double x, double minutes, double core, int[] cells) {}
+    record Moment(double x, double minutes, double core, double gelled, double[] celsius, double[] aboveGel) {}
 
     static LoafSection of(LoafHistory history, LogTimeAxis axis, double pouredMinutes, double nowMinutes) {
         double last = Math.min(nowMinutes, pouredMinutes + 60 * history.hours());
@@ -40,28 +44,29 @@ record LoafSection(int columns, int rows, List<Moment> moments, int shown) {
             double x = from + (to - from) * i / (FRAMES - 1);
             double minutes = Math.max(pouredMinutes, axis.minutesAt(x));
             double hours = (minutes - pouredMinutes) / 60;
-            moments.add(new Moment(x, minutes, history.coreCelsiusAt(hours), cells(history, history.frameAt(hours))));
+            moments.add(new Moment(
+                    x,
+                    minutes,
+                    history.coreCelsiusAt(hours),
+                    history.gelShareAt(hours),
+                    topFirst(history.cells(), history.frameAt(hours)),
+                    topFirst(history.cells(), history.aboveGelUntil(hours))));
             if (moments.get(i).core() > moments.get(shown).core()) {
                 shown = i;
             }
         }
-        return new LoafSection(2 * history.columns(), history.rows(), moments, shown);
+        return new LoafSection(history.cells().columns(), history.cells().rows(), history.cells().widthToHeight(), moments, shown);
     }
 
-    private static int[] cells(LoafHistory history, double[] half) {
-        int c = history.columns();
-        int[] cells = new int[2 * c * history.rows()];
-        for (int row = 0; row < history.rows(); row++) {
-            int fromBottom = history.rows() - 1 - row;
-            for (int column = 0; column < c; column++) {
-                int step = step(half[fromBottom * c + column]);
-                cells[row * 2 * c + c + column] = step;
-                cells[row * 2 * c + c - 1 - column] = step;
-            }
+    private static double[] topFirst(LoafHistory.Cells cells, double[] bottomFirst) {
+        double[] turned = new double[bottomFirst.length];
+        for (int row = 0; row < cells.rows(); row++) {
+            System.arraycopy(bottomFirst, (cells.rows() - 1 - row) * cells.columns(), turned, row * cells.columns(), cells.columns());
         }
-        return cells;
+        return turned;
     }
 
+    /** The step of the scale in which a temperature lies, 0 to {@link #STEPS} - 1. */
     static int step(double celsius) {
         double part = (celsius - COLDEST) / (HOTTEST - COLDEST);
         return (int) Math.max(0, Math.min(STEPS - 1, Math.floor(part * STEPS)));

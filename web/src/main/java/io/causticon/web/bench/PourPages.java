@@ -148,8 +148,8 @@ final class PourPages {
                         "core peaks",
                         Formats.number(l.middle().peakHour(), 1) + " h after the pour, near "
                                 + formats.temperature(Temperature.celsius(Math.rint(l.middle().peak())))),
-                new BenchPage.Figure("gel all through", Formats.probability(l.probabilityOf(Extent.FULL))),
-                new BenchPage.Figure("gel half-way", Formats.probability(l.probabilityOf(Extent.PARTIAL))));
+                new BenchPage.Figure("gel all through", Formats.counted(l.probabilityOf(Extent.FULL))),
+                new BenchPage.Figure("gel half-way", Formats.counted(l.probabilityOf(Extent.PARTIAL))));
     }
 
     /** The end face of the mould, to scale; what is in is filled, what is to come only outlined. */

@@ -1,5 +1,6 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.advice.GelAdvice;
 import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Pouring.SizedBy;
@@ -10,6 +11,7 @@ import io.causticon.web.shelf.ShelfService;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -74,11 +76,20 @@ class ComposeController {
             @RequestParam String change) {
         return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
             Formats formats = maker.formats();
-            return pages.reckoner(plan, s).bites().stream()
-                    .flatMap(b -> b.changes().stream().filter(c -> change.equals(c.id())))
+            return Stream.concat(pages.reckoner(plan, s).bites().stream().flatMap(b -> b.changes().stream()), GelAdvice.changes(plan).stream())
+                    .filter(c -> change.equals(c.id()))
                     .findFirst()
                     .map(c -> PlanForm.of(c.applyTo(plan), formats).keepingWishesOf(s.form()))
                     .orElse(s.form());
+        });
+    }
+
+    /** Asks what would make it gel all through, and what not at all. */
+    @PostMapping("/gel")
+    String gel(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
+        return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
+            model.addAttribute("gelRoads", GelWords.of(plan, maker));
+            return s.form();
         });
     }
 

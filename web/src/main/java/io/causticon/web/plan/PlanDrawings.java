@@ -142,7 +142,7 @@ final class PlanDrawings {
     private static String gel(LoafEnsemble loaf, Formats formats) {
         String peak = "core near "
                 + formats.temperature(Temperature.celsius(Math.rint(loaf.middle().peak())));
-        return peak + ", full gel " + Formats.probability(loaf.probabilityOf(Extent.FULL));
+        return peak + ", gel full " + Formats.counted(loaf.probabilityOf(Extent.FULL)) + ", partial " + Formats.counted(loaf.probabilityOf(Extent.PARTIAL));
     }
 
     private static void event(

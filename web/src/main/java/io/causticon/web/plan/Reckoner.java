@@ -105,6 +105,7 @@ final class Reckoner {
                                 t.name(), formats.phrase(t.verdict()), formats.phrase(t.reason()), formats.phrase(t.change())))
                         .toList(),
                 PlanDrawings.timeline(plan, WorkingTime.forecast(plan, workshop.trace()), peak, loaf, formats),
+                loaf.isPresent(),
                 mould(),
                 mouldWords(),
                 portions.face(),

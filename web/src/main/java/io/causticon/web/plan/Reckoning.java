@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param composition the composition in words
  * @param traits how batter and bar will be
  * @param timeline what it will do
+ * @param forecast whether the loaf could be reckoned
  * @param mould the mould with its fill, null without one
  * @param mouldWords the mould in words, a line each
  * @param face the drawn layers, null when nothing is drawn
@@ -53,6 +54,7 @@ record Reckoning(
         String composition,
         List<TraitWords> traits,
         Drawing timeline,
+        boolean forecast,
         @Nullable Drawing mould,
         List<String> mouldWords,
         @Nullable FaceLayout face,

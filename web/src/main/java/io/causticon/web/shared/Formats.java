@@ -156,6 +156,11 @@ public record Formats(Units units, ZoneId zone) {
         return number(100 * p, p < 0.0095 ? 1 : 0) + " %";
     }
 
+    /** A probability that was counted in a few hundred draws: {@code under 1 %}, {@code 35 %}, {@code over 99 %}. */
+    public static String counted(double p) {
+        return p < 0.01 ? "under 1 %" : p > 0.99 ? "over 99 %" : number(100 * p, 0) + " %";
+    }
+
     /** With thousands separated and a real minus. */
     public static String number(double value, int digits) {
         if (!Double.isFinite(value)) {

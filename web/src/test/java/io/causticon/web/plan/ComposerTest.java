@@ -22,6 +22,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -218,6 +219,21 @@ class ComposerTest {
         assertThat(client.get("/plan/" + recipe).body()).contains("version 2").contains("value=\"" + name + " anew\"");
         assertThat(client.get("/plan/" + recipe + "?version=1").body()).contains("value=\"" + name + " anew\"").contains("name=\"superfat\" value=\"5\"");
         assertThat(client.get("/plan").body()).contains(">" + name + " anew<").doesNotContain(">" + name + "<");
+    }
+
+    @Test
+    void saysWhatWouldMakeItGelAndTakesIt(Client client) {
+        client.signIn("odd");
+        Map<String, String> loaf = form("mould", "oak loaf", "gel", "ALLOW", "mixAt", "38");
+        Document asked = Jsoup.parse(client.post("/plan/gel", loaf).body());
+        assertThat(asked.select(".gel-roads h3").eachText()).containsExactly("All through", "Not at all");
+        Element road = asked.select(".gel-road button").first();
+        assertThat(road.parent().text()).contains("full");
+        // Taken, the plan says the chance that was promised.
+        String chance = road.parent().select("span").text().replaceAll(";.*", "");
+        String taken = client.post("/plan/change", with(loaf, "change", road.val())).body();
+        assertThat(taken).contains("gel " + chance);
+        assertThat(client.post("/plan/gel", form("superfat", "a lot")).body()).contains("not a number").doesNotContain("gel-roads");
     }
 
     @Test

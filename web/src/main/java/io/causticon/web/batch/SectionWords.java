@@ -1,0 +1,104 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.batch.BatchPage.SectionRow;
+import io.causticon.web.shared.Formats;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+
+/** A section as the page has it: for the script, for those without one, and as a table. */
+final class SectionWords {
+
+    private static final double FROM_CELSIUS = -25;
+    private static final int A_KELVIN = 2;
+    private static final int MOST_HEAT = 255;
+    private static final double FROM_ABOVE_GEL = 14.25;
+    private static final int MOST_ABOVE_GEL = 57;
+    private static final char FIRST_LETTER = 'A';
+    private static final int TABLE_ROWS = 10;
+
+    private final LoafSection section;
+    private final Formats formats;
+
+    private SectionWords(LoafSection section, Formats formats) {
+        this.section = section;
+        this.formats = formats;
+    }
+
+    static BatchPage.Section of(LoafSection section, Formats formats) {
+        SectionWords words = new SectionWords(section, formats);
+        LoafSection.Moment shown = section.moments().get(section.shown());
+        return new BatchPage.Section(
+                section.columns(),
+                section.rows(),
+                Math.rint(BatchPage.Section.WIDTH / section.widthToHeight()),
+                words.bothHalves(shown),
+                section.shown(),
+                words.core(shown),
+                when(shown),
+                words.gelled(shown),
+                section.moments().stream().map(words::encoded).toList(),
+                DoubleStream.of(LoafSection.COLDEST, (LoafSection.COLDEST + LoafSection.HOTTEST) / 2, LoafSection.HOTTEST)
+                        .mapToObj(c -> words.degrees(c) + (c == LoafSection.HOTTEST ? " " + formats.temperatureUnit() : ""))
+                        .toList(),
+                words.table());
+    }
+
+    private List<Integer> bothHalves(LoafSection.Moment moment) {
+        int columns = section.columns();
+        List<Integer> steps = new ArrayList<>();
+        for (int row = 0; row < section.rows(); row++) {
+            for (int column = 0; column < 2 * columns; column++) {
+                int half = column < columns ? columns - 1 - column : column - columns;
+                steps.add(LoafSection.step(moment.celsius()[row * columns + half]));
+            }
+        }
+        return steps;
+    }
+
+    private String encoded(LoafSection.Moment moment) {
+        StringBuilder celsius = new StringBuilder();
+        for (double c : moment.celsius()) {
+            celsius.append(String.format(Locale.ROOT, "%02x", within((c - FROM_CELSIUS) * A_KELVIN, MOST_HEAT)));
+        }
+        StringBuilder above = new StringBuilder();
+        for (double k : moment.aboveGel()) {
+            above.append((char) (FIRST_LETTER + within((k + FROM_ABOVE_GEL) * A_KELVIN, MOST_ABOVE_GEL)));
+        }
+        return String.format(Locale.ROOT, "%.1f|%s|%s|%s|%s|%s", moment.x(), when(moment), core(moment), gelled(moment), celsius, above);
+    }
+
+    private static int within(double number, int most) {
+        return (int) Math.max(0, Math.min(most, Math.rint(number)));
+    }
+
+    private List<SectionRow> table() {
+        int last = section.moments().size() - 1;
+        return IntStream.range(0, TABLE_ROWS)
+                .map(i -> i * last / (TABLE_ROWS - 1))
+                .mapToObj(section.moments()::get)
+                .map(m -> new SectionRow(when(m), core(m) + " " + formats.temperatureUnit(), gelled(m)))
+                .toList();
+    }
+
+    private String gelled(LoafSection.Moment moment) {
+        return formats.percent(Share.fraction(moment.gelled()), 0);
+    }
+
+    private String core(LoafSection.Moment moment) {
+        return degrees(moment.core());
+    }
+
+    private static String when(LoafSection.Moment moment) {
+        return Formats.duration(Duration.ofSeconds(Math.round(60 * moment.minutes())));
+    }
+
+    private String degrees(double celsius) {
+        return Formats.number(formats.degrees(Temperature.celsius(celsius)), 0);
+    }
+}

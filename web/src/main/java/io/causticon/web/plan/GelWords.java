@@ -1,0 +1,40 @@
+package io.causticon.web.plan;
+
+import io.causticon.core.advice.GelAdvice;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.loaf.LoafHistory.Extent;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Formats;
+import java.util.List;
+
+/**
+ * What would make a loaf gel all through, or not at all, as it is shown.
+ *
+ * @param title what is wanted
+ * @param roads to it, the best first
+ */
+record GelWords(String title, List<RoadWords> roads) {
+
+    /** A change that is taken with one tap. */
+    record RoadWords(String id, String words, String chance) {}
+
+    static List<GelWords> of(BatchPlan plan, Maker maker) {
+        return List.of(
+                new GelWords("All through", roads(Extent.FULL, plan, maker)), new GelWords("Not at all", roads(Extent.NONE, plan, maker)));
+    }
+
+    private static List<RoadWords> roads(Extent extent, BatchPlan plan, Maker maker) {
+        Formats formats = maker.formats();
+        return GelAdvice.towards(extent, plan, maker.room()).stream()
+                .map(r -> new RoadWords(r.change().id(), formats.phrase(r.change().label()), chance(r, formats)))
+                .toList();
+    }
+
+    private static String chance(GelAdvice.Road road, Formats formats) {
+        String hot = road.tooHot() < 0.01
+                ? ""
+                : "; " + Formats.counted(road.tooHot()) + " that it passes " + formats.temperature(Temperature.celsius(GelAdvice.TOO_HOT));
+        return (road.extent() == Extent.FULL ? "full " : "none ") + Formats.counted(road.chance()) + hot;
+    }
+}
