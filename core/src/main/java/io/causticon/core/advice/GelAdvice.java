@@ -15,7 +15,6 @@ import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
@@ -36,6 +35,8 @@ public final class GelAdvice {
     private static final double WEAKEST_LYE = 0.25;
     private static final double STRONGEST_LYE = 0.40;
     private static final int TOLD = 3;
+    private static final int WORTH_DRAWS = 4;
+    private static final double HEAT_MARGIN = 5;
 
     /** Less than this is not worth a change. */
     private static final double LEAST_GAIN = 0.05;
@@ -46,12 +47,9 @@ public final class GelAdvice {
      * @param change of the plan
      * @param extent how far gel is wanted to go
      * @param chance that it goes so far then, 0 to 1
-     * @param tooHot chance that the middle passes {@link #TOO_HOT} then, 0 to 1
+     * @param tooHot chance that the middle passes {@link LoafEnsemble#TOO_HOT} then, 0 to 1
      */
     public record Road(PlanChange change, Extent extent, double chance, double tooHot) {}
-
-    /** C. */
-    public static final double TOO_HOT = 90;
 
     private GelAdvice() {}
 
@@ -59,22 +57,27 @@ public final class GelAdvice {
     public static List<Road> towards(Extent extent, BatchPlan plan, Temperature room) {
         double now = LoafForecast.planned(plan, room).map(l -> l.probabilityOf(extent)).orElse(1.0);
         return changes(plan).stream()
-                .flatMap(c -> tried(c, extent, plan, room).stream())
+                .flatMap(c -> LoafForecast.planned(c.applyTo(plan), room).map(l -> new Tried(c, l)).stream())
+                // One run tells which are worth two hundred.
+                .sorted(Comparator.comparingDouble(t -> t.off(extent)))
+                .limit(WORTH_DRAWS)
+                .map(t -> new Road(t.change, extent, t.loaf.probabilityOf(extent), t.loaf.probabilityPeakAbove(LoafEnsemble.TOO_HOT)))
                 .filter(r -> r.chance() > now + LEAST_GAIN)
                 .sorted(Comparator.comparingDouble((Road r) -> r.tooHot() - r.chance()))
                 .limit(TOLD)
                 .toList();
     }
 
-    private static Optional<Road> tried(PlanChange change, Extent extent, BatchPlan plan, Temperature room) {
-        return LoafForecast.planned(change.applyTo(plan), room)
-                // One run tells whether it is worth two hundred.
-                .filter(l -> reaches(l, extent))
-                .map(l -> new Road(change, extent, l.probabilityOf(extent), l.probabilityPeakAbove(TOO_HOT)));
-    }
+    /** A change and what the loaf does with it. */
+    private record Tried(PlanChange change, LoafEnsemble loaf) {
 
-    private static boolean reaches(LoafEnsemble loaf, Extent extent) {
-        return loaf.middle().extent() == extent || extent == Extent.FULL && loaf.middle().extent() == Extent.PARTIAL;
+        /** How far the middle run is from what is wanted, K: from a peak that is hot enough to gel with ease and cool enough not to heave. */
+        double off(Extent extent) {
+            double aboveGel = loaf.middle().peak() - loaf.middle().gelPoint();
+            return extent == Extent.NONE
+                    ? aboveGel
+                    : 100 * (1 - loaf.middle().gelShare()) + Math.max(0, loaf.middle().peak() - LoafEnsemble.TOO_HOT + HEAT_MARGIN);
+        }
     }
 
     /** All that is tried. */

@@ -70,7 +70,6 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
     private static final double HOTTEST_BATTER = 50;
     private static final double WARMER = 10;
     private static final double SHORT_OF_LYE = 0.12;
-    private static final double OVERHEATED = 90;
     private static final double HOT_MASH = 75;
 
     public Rescue {
@@ -220,10 +219,10 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
                     "Poured now the core comes near {}, cooled first near {}",
                     Temperature.celsius(Math.min(100, Math.rint(h.middle().peak()))),
                     Temperature.celsius(Math.min(100, Math.rint(k.middle().peak())))))));
-            boolean overheats = hot.filter(h -> h.probabilityPeakAbove(OVERHEATED) > 0.2).isPresent();
+            boolean overheats = hot.filter(h -> h.probabilityPeakAbove(LoafEnsemble.TOO_HOT) > 0.2).isPresent();
             steps.add(overheats
                     ? Phrase.of("Then uncovered and into the fridge: as it is it passes {} with a chance of {}",
-                            Temperature.celsius(OVERHEATED), Share.fraction(hot.orElseThrow().probabilityPeakAbove(OVERHEATED)))
+                            Temperature.celsius(LoafEnsemble.TOO_HOT), Share.fraction(hot.orElseThrow().probabilityPeakAbove(LoafEnsemble.TOO_HOT)))
                     : Phrase.of("Leave it uncovered until the core has turned"));
             minutesLeft().ifPresent(steps::add);
             return rescue(Trouble.TOO_HOT, Phrase.of("Stop blending. Fumes or froth: step back, let it settle, do not lean over it"));

@@ -18,6 +18,9 @@ import org.jspecify.annotations.Nullable;
  */
 public final class LoafEnsemble {
 
+    /** Above this, C, a loaf is said to overheat: it foams, heaves and cracks from some kelvin more. */
+    public static final double TOO_HOT = 90;
+
     /** However often it is asked, wherever it is shown: the same draws. */
     static final int DRAWS = 200;
 
@@ -29,6 +32,7 @@ public final class LoafEnsemble {
     private static final double ACTIVATION = 0.08;
     private static final double LEAST_CONDUCTIVITY = 0.5;
     private static final int PARAMETERS = 6;
+    private static final double LOOKS_EVERY = 0.25;
 
     private static final double[][] NORMAL = normal();
 
@@ -75,7 +79,7 @@ public final class LoafEnsemble {
 
     /** As far as anything warms it: its peak and its gel. What comes after that is not in it. */
     public static LoafEnsemble toThePeak(LoafSetup setup, double hours) {
-        return LAST.get(new Asked(setup, LoafHeat.Span.untilConverted(hours)), LoafEnsemble::new);
+        return LAST.get(new Asked(setup, LoafHeat.Span.untilPeaked(hours)), LoafEnsemble::new);
     }
 
     /** The same, whatever is kept. */
@@ -126,6 +130,26 @@ public final class LoafEnsemble {
     /** Central 80 % of the core's temperature this many hours after pouring, C. */
     public Interval coreBand(double hours) {
         return band(d -> d.coreCelsiusAt(hours), middle.coreCelsiusAt(hours) - coarse.coreCelsiusAt(hours));
+    }
+
+    /** Hours after pouring at which a look at the middle tells most: where the draws are farthest apart. */
+    public double mostTellingHour() {
+        double best = LOOKS_EVERY;
+        double widest = 0;
+        for (double hour = LOOKS_EVERY; hour <= middle.hours(); hour += LOOKS_EVERY) {
+            Interval band = coreBand(hour);
+            if (band.high() - band.low() > widest) {
+                widest = band.high() - band.low();
+                best = hour;
+            }
+        }
+        return best;
+    }
+
+    /** Hours after pouring from which on nothing warms it any more, in nine of ten draws. */
+    public double settledHour() {
+        double[] hours = draws().stream().mapToDouble(LoafDraw::convertedHour).sorted().toArray();
+        return hours[(int) Math.round(0.9 * (hours.length - 1))];
     }
 
     private Interval band(ToDoubleFunction<LoafDraw> of, double off) {

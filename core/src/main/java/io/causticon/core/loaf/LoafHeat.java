@@ -50,6 +50,15 @@ public final class LoafHeat {
 
     private static final double RESTS_ABOVE_ROOM = 0.3;
     private static final double ALL_CONVERTED = 0.9995;
+
+    /** What is left, where the walls keep it cold, goes slowly and warms nothing past a peak that is over by so many K. */
+    private static final double MOSTLY_CONVERTED = 0.7;
+
+    private static final double PAST_PEAK = 5;
+
+    /** What is left gives less than a kelvin. */
+    private static final double NEARLY_CONVERTED = 0.98;
+
     private static final double DONE = 0.9999;
     private static final int STEPS_BETWEEN_LOOKS = 10;
     private static final double LEAST_DIFFERENCE = 0.5;
@@ -61,8 +70,8 @@ public final class LoafHeat {
     record Span(double hours, Until until) {
 
         enum Until {
-            /** All is soap: nothing warms it any more. */
-            CONVERTED,
+            /** Its peak is past and too little is left for another: nothing more melts or gels. */
+            PEAKED,
             COLD
         }
 
@@ -70,8 +79,8 @@ public final class LoafHeat {
             return new Span(hours, Until.COLD);
         }
 
-        static Span untilConverted(double hours) {
-            return new Span(hours, Until.CONVERTED);
+        static Span untilPeaked(double hours) {
+            return new Span(hours, Until.PEAKED);
         }
     }
 
@@ -91,6 +100,7 @@ public final class LoafHeat {
     private double boiled;
     private double alongLength;
     private double leastConverted;
+    private double warmest;
     private boolean onlyCools;
 
     private LoafHeat(LoafSetup setup, Parameters parameters, Resolution resolution) {
@@ -113,6 +123,7 @@ public final class LoafHeat {
         Arrays.fill(theta, soap.theta(poured, setup.converted()));
         Arrays.fill(aboveGel, soap.aboveGel(poured, setup.converted()));
         this.peak = poured;
+        this.warmest = poured;
         this.leastConverted = setup.converted();
     }
 
@@ -134,12 +145,16 @@ public final class LoafHeat {
         LoafHistory.Cells cells = heat.grid.cells();
         double[] core = new double[(int) Math.ceil(span.hours() * 3600 / LoafHistory.FRAME_SECONDS) + 1];
         int[] frames = {0};
+        double[] convertedHour = {span.hours()};
         heat.simulate(span, seconds -> {
+            if (heat.leastConverted < NEARLY_CONVERTED) {
+                convertedHour[0] = Math.min(span.hours(), (seconds + heat.step) / 3600);
+            }
             if (LoafHistory.isDue(seconds, frames[0]) && frames[0] < core.length) {
                 core[frames[0]++] = LoafHistory.middle(heat.t, cells);
             }
         });
-        return new LoafDraw(heat.peak, GelField.share(cells, heat.aboveGel), LoafHistory.FRAME_SECONDS, Arrays.copyOf(core, frames[0]));
+        return new LoafDraw(heat.peak, GelField.share(cells, heat.aboveGel), convertedHour[0], LoafHistory.FRAME_SECONDS, Arrays.copyOf(core, frames[0]));
     }
 
     /** Heat that is not accounted for after so many hours, against all that was set free. Not read by anything but tests. */
@@ -202,7 +217,7 @@ public final class LoafHeat {
     /** Heat, soap, latent heat and boiling of each cell. */
     private void react(double seconds, double[] flow, double perHeat, double factor, double outside, double flat) {
         double least = 1;
-        double warmest = Double.NEGATIVE_INFINITY;
+        warmest = Double.NEGATIVE_INFINITY;
         int columns = grid.columns();
         for (int i = 0; i < theta.length; i++) {
             double celsius = t[i];
@@ -249,11 +264,11 @@ public final class LoafHeat {
     }
 
     private boolean isDone(double seconds, Span.Until until) {
+        if (until == Span.Until.PEAKED && leastConverted > MOSTLY_CONVERTED && warmest < peak - PAST_PEAK && around.isSteadyAt(seconds)) {
+            return true;
+        }
         if (leastConverted < ALL_CONVERTED || !around.isSteadyAt(seconds)) {
             return false;
-        }
-        if (until == Span.Until.CONVERTED) {
-            return true;
         }
         double outside = around.last().celsius();
         for (double celsius : t) {

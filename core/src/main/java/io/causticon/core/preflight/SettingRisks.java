@@ -6,6 +6,7 @@ import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Portions;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Sizing;
+import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
@@ -19,7 +20,6 @@ import java.util.Locale;
 final class SettingRisks {
 
     private static final double UNCERTAIN_GEL = 0.25;
-    private static final double TOO_HOT_A_LOAF = 90;
     private static final double MUCH_SUGAR = 0.03;
     private static final double SALT_BAR = 0.15;
     private static final double DRAWING_TOLERANCE = 0.04;
@@ -108,11 +108,11 @@ final class SettingRisks {
                         goal("Insulate it", GelGoal.FORCE),
                         goal("Keep it cold", GelGoal.PREVENT));
             }
-            double hot = l.probabilityPeakAbove(TOO_HOT_A_LOAF);
+            double hot = l.probabilityPeakAbove(LoafEnsemble.TOO_HOT);
             if (hot > UNCERTAIN_GEL) {
                 f.bite(
                         Phrase.of("The loaf may overheat"),
-                        Phrase.of("{} that the core passes {}.", Share.fraction(hot), Temperature.celsius(TOO_HOT_A_LOAF)),
+                        Phrase.of("{} that the core passes {}.", Share.fraction(hot), Temperature.celsius(LoafEnsemble.TOO_HOT)),
                         goal("No towels", GelGoal.ALLOW),
                         goal("Keep it cold", GelGoal.PREVENT),
                         cooler(f));

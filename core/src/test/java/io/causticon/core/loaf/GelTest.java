@@ -97,7 +97,7 @@ class GelTest {
         int draws = 1000;
         for (int i = 0; i < draws; i++) {
             double[] normal = random.doubles(6, 0, 1).map(u -> random.nextGaussian()).toArray();
-            Extent extent = LoafHistory.extent(LoafEnsemble.draw(setup, LoafHeat.Span.untilConverted(12), normal).gelShare());
+            Extent extent = LoafHistory.extent(LoafEnsemble.draw(setup, LoafHeat.Span.untilPeaked(12), normal).gelShare());
             full += extent == Extent.FULL ? 1 : 0;
             none += extent == Extent.NONE ? 1 : 0;
         }
@@ -126,7 +126,7 @@ class GelTest {
             LoafSetup setup = LoafSetup.in(
                     mould, mould.height() * random.nextDouble(), batter, LoafSetup.Wrap.values()[random.nextInt(3)], at(5 + 85 * random.nextDouble()), around);
             LoafHeat.Resolution few = new LoafHeat.Resolution(0.05, 3, 4, 3, 4, 120);
-            LoafDraw draw = LoafHeat.draw(setup, LoafHeat.Span.untilConverted(3), LoafHeat.Parameters.USUAL, few);
+            LoafDraw draw = LoafHeat.draw(setup, LoafHeat.Span.untilPeaked(3), LoafHeat.Parameters.USUAL, few);
             assertThat(draw.peak()).as("%s", setup).isBetween(-40.0, 100.0);
             assertThat(draw.gelShare()).as("%s", setup).isBetween(0.0, 1.0);
             for (double celsius : draw.core()) {

@@ -184,6 +184,18 @@ class LoafHeatTest {
         }
 
         @Test
+        void tellWhenALookTellsMostAndWhenItIsOver() {
+            LoafEnsemble ensemble = LoafEnsemble.of(insulated(43, 20), 36);
+            double look = ensemble.mostTellingHour();
+            // On the way up: there a fast batter and a slow one are farthest apart.
+            assertThat(look).isBetween(1.0, ensemble.middle().peakHour() + 0.5);
+            double widest = ensemble.coreBand(look).high() - ensemble.coreBand(look).low();
+            assertThat(widest).isGreaterThan(2 * (ensemble.coreBand(0.25).high() - ensemble.coreBand(0.25).low()));
+            assertThat(ensemble.settledHour()).isBetween(ensemble.middle().peakHour(), 12.0);
+            assertThat(ensemble.middle().convertedShareAt(ensemble.settledHour())).isGreaterThan(0.97);
+        }
+
+        @Test
         void areTheSameWhenTheyAreWorkedOutAnew() {
             LoafEnsemble first = LoafEnsemble.of(insulated(43, 20), 6);
             for (int i = 1; i <= 3; i++) {

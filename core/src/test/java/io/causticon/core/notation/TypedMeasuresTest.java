@@ -26,6 +26,25 @@ class TypedMeasuresTest {
     }
 
     @Nested
+    class Fractions {
+
+        @ParameterizedTest
+        @CsvSource(delimiter = '|', value = {
+            "8 1/2 oz | 8.5", "8-1/2 oz | 8.5", "8½ oz | 8.5", "1/4 oz | 0.25", "1 lb 2 3/4 oz | 18.75", "1/2 lb | 8", "1 1/2 lb | 24", "3/16 oz | 0.1875",
+            "2 1/3 oz | 2.333333"
+        })
+        void areOfAKitchen(String typed, double ounces) {
+            assertThat(MassNotation.read("mass", typed, Units.US).inOunces()).isCloseTo(ounces, within(1e-6));
+        }
+
+        @ParameterizedTest
+        @ValueSource(strings = {"8 3/2 oz", "1 000 1/2 g", "5/7 oz", "1/0 oz", "1//2 oz", "1/2/3 oz"})
+        void thatAreNoneAreNotReadAsSomethingElse(String typed) {
+            refuses(() -> MassNotation.read("mass", typed, Units.US), ProblemKey.NOT_A_NUMBER);
+        }
+    }
+
+    @Nested
     class Doses {
 
         /** Of something that weighs 6 g a teaspoon, in 800 g of fats. */

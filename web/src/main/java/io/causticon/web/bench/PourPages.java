@@ -2,6 +2,7 @@ package io.causticon.web.bench;
 
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Process;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.making.LiveTrace;
@@ -32,6 +33,8 @@ final class PourPages {
     private static final double LEFT = 40;
     private static final double TOP = 12;
     private static final double SOON = 0.8;
+    private static final double AIR_AT = 80;
+    private static final double WORTH_A_WARNING = 0.1;
 
     private final Batch batch;
     private final Maker maker;
@@ -56,7 +59,7 @@ final class PourPages {
         return new PourPage(
                 poured.isPresent(),
                 poured.map(p -> Formats.duration(Duration.between(p, now))).orElse(""),
-                says(poured, single),
+                poured.isPresent() ? watch(poured.get(), loaf) : says(single),
                 plan.holds().filter(h -> poured.isEmpty() && h.median() > SOON).map(this::holds).orElse(""),
                 poured.isPresent() ? "" : live.map(LiveTrace::workable).map(this::left).orElse(""),
                 layers,
@@ -68,16 +71,46 @@ final class PourPages {
                         check("Sprayed", "spray", was(MouldCare.SPRAYED)),
                         check("Covered", "cover", was(MouldCare.COVERED)),
                         check("Insulated", "insulate", was(MouldCare.INSULATED)),
-                        check("Fridge", "fridge", was(MouldCare.FRIDGE))),
+                        batch.plan().process() == Process.OVEN
+                                ? check("Oven", "oven", was(MouldCare.OVEN))
+                                : check("Fridge", "fridge", was(MouldCare.FRIDGE))),
                 room(),
                 loaf.isPresent() ? "What the core will do" : "",
                 loaf.map(this::figures).orElse(List.of()));
     }
 
-    private String says(Optional<Instant> poured, boolean single) {
-        if (poured.isPresent()) {
-            return "Poured " + Formats.duration(Duration.between(poured.get(), now)) + " ago. Read the room once, then leave it alone.";
+    /** What is worth doing while it sets: nothing, a look where it tells most, or air before it gets too hot. */
+    private String watch(Instant poured, Optional<LoafEnsemble> loaf) {
+        Duration since = Duration.between(poured, now);
+        return "Poured " + Formats.duration(since) + " ago. "
+                + loaf.map(l -> watch(l, since.toSeconds() / 3600.0)).orElse("Read the room once, then leave it alone.");
+    }
+
+    private String watch(LoafEnsemble l, double hours) {
+        double settled = l.settledHour();
+        double hot = l.probabilityPeakAbove(LoafEnsemble.TOO_HOT);
+        if (hours >= settled) {
+            return "What it could do by itself it has done: leave it to cool.";
         }
+        if (hot >= WORTH_A_WARNING) {
+            return "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(hot) + ": lid and towels off, air round it, into the fridge if the middle passes "
+                    + degrees(AIR_AT) + ". After " + after(settled) + " it can no longer.";
+        }
+        double look = l.mostTellingHour();
+        return look > hours
+                ? "The middle tells most " + after(look) + " after the pour: read it then. After " + after(settled) + " nothing warms it any more."
+                : "Leave it alone. After " + after(settled) + " nothing warms it any more.";
+    }
+
+    private String degrees(double celsius) {
+        return Formats.number(formats.degrees(Temperature.celsius(celsius)), 0) + " " + formats.temperatureUnit();
+    }
+
+    private static String after(double hours) {
+        return Formats.number(hours, 1) + " h";
+    }
+
+    private String says(boolean single) {
         if (plan.next().isEmpty()) {
             return "All parts are in. Tap out the air, then say that it is poured: the set begins.";
         }

@@ -2,6 +2,7 @@ package io.causticon.web.plan;
 
 import io.causticon.core.advice.GelAdvice;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
@@ -34,7 +35,7 @@ record GelWords(String title, List<RoadWords> roads) {
     private static String chance(GelAdvice.Road road, Formats formats) {
         String hot = road.tooHot() < 0.01
                 ? ""
-                : "; " + Formats.counted(road.tooHot()) + " that it passes " + formats.temperature(Temperature.celsius(GelAdvice.TOO_HOT));
+                : "; " + Formats.counted(road.tooHot()) + " that it passes " + formats.temperature(Temperature.celsius(LoafEnsemble.TOO_HOT));
         return (road.extent() == Extent.FULL ? "full " : "none ") + Formats.counted(road.chance()) + hot;
     }
 }

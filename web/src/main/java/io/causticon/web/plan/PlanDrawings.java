@@ -2,6 +2,7 @@ package io.causticon.web.plan;
 
 import io.causticon.core.cure.Schedule;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Process;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.PortionAmounts;
@@ -124,7 +125,7 @@ final class PlanDrawings {
                     double at = bench + 60 * l.middle().peakHour();
                     event(drawing, axis, 2, "core", 0.75 * at, 1.4 * at, gel(l, formats));
                 },
-                () -> drawing.text(6, 20 + 2 * ROW + 17, "no forecast of the core for this mould", "note"));
+                () -> drawing.text(6, 20 + 2 * ROW + 17, plan.process() == Process.HOT ? "cooked before it is in the mould" : "no forecast of the core for this mould", "note"));
         double out = bench + schedule.unmould().toMinutes();
         event(drawing, axis, 3, "ink", 0.75 * out, 1.3 * out, "unmould");
         double ready = out + schedule.cure().toMinutes();
@@ -140,8 +141,7 @@ final class PlanDrawings {
     }
 
     private static String gel(LoafEnsemble loaf, Formats formats) {
-        String peak = "core near "
-                + formats.temperature(Temperature.celsius(Math.rint(loaf.middle().peak())));
+        String peak = "core near " + Formats.number(formats.degrees(Temperature.celsius(loaf.middle().peak())), 0) + " " + formats.temperatureUnit();
         return peak + ", gel full " + Formats.counted(loaf.probabilityOf(Extent.FULL)) + ", partial " + Formats.counted(loaf.probabilityOf(Extent.PARTIAL));
     }
 

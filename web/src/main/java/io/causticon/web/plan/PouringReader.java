@@ -176,7 +176,9 @@ final class PouringReader {
         if (!OF_A_PART.contains(joins)) {
             fields.problems().add(field, ProblemKey.NOT_A_CHOICE, row.additiveJoins());
         }
-        return List.of(new Portion.OwnAdditive(additive.get(), dose, joins));
+        // Parts that are mixed as one batter have no lye of their own that anything could go into; where they had, it is remembered in the form.
+        AdditionStage where = route() == Portioning.LyeRoute.TOGETHER ? AdditionStage.TRACE : joins;
+        return List.of(new Portion.OwnAdditive(additive.get(), dose, where));
     }
 
     private Optional<Additive> additiveBefore(String id) {

@@ -386,7 +386,7 @@ public final class Browser implements AutoCloseable {
     public String text(String css) {
         for (int tries = 0; ; tries++) {
             try {
-                return driver.findElement(By.cssSelector(css)).getText();
+                return driver.findElement(By.cssSelector(css)).getText().replace('\u00a0', ' ');
             } catch (NoSuchElementException e) {
                 throw e;
             } catch (WebDriverException e) {
@@ -402,7 +402,7 @@ public final class Browser implements AutoCloseable {
     @SuppressWarnings("unchecked")
     public List<String> texts(String css) {
         return (List<String>) driver.executeScript(
-                "return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.trim())", css);
+                "return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.replaceAll('\\u00a0', ' ').trim())", css);
     }
 
     public String value(String name) {
