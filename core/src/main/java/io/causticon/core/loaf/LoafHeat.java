@@ -61,7 +61,9 @@ public final class LoafHeat {
 
     private static final double DONE = 0.9999;
     private static final int STEPS_BETWEEN_LOOKS = 10;
-    private static final double LEAST_DIFFERENCE = 0.5;
+
+    /** Nearer to what is outside than this a section has no shape that could be told. */
+    private static final double LEAST_DIFFERENCE = 2;
 
     /** J/kg at 100 C. */
     private static final double LATENT_HEAT_OF_STEAM = 2.257e6;

@@ -103,28 +103,36 @@ public record LoafHistory(
     }
 
     /**
-     * How far each cell came above what it takes to gel until this many hours after pouring, K; below 0 where it had not gelled by then.
+     * How far each cell came above what it takes to gel until each of these hours after pouring, K; below 0 where it had not gelled by then.
+     *
+     * @param hours rising
      */
-    public double[] aboveGelUntil(double hours) {
-        int last = Math.max(0, Math.min((int) Math.round(hours * 3600 / frameSeconds), frames.size() - 1));
+    public List<double[]> aboveGelUntil(double... hours) {
         double[] above = new double[aboveGel.length];
         Arrays.fill(above, Double.NEGATIVE_INFINITY);
-        for (int f = 0; f <= last; f++) {
-            double[] frame = frames.get(f);
-            for (int i = 0; i < above.length; i++) {
-                above[i] = Math.max(above[i], frame[i] - gelPoint);
+        List<double[]> found = new ArrayList<>();
+        int next = 0;
+        for (double hour : hours) {
+            int last = Math.max(0, Math.min((int) Math.round(hour * 3600 / frameSeconds), frames.size() - 1));
+            for (; next <= last; next++) {
+                double[] frame = frames.get(next);
+                for (int i = 0; i < above.length; i++) {
+                    above[i] = Math.max(above[i], frame[i] - gelPoint);
+                }
             }
+            double[] until = new double[above.length];
+            for (int i = 0; i < until.length; i++) {
+                // What was warm before there was soap did not gel by that.
+                until[i] = Math.min(above[i], aboveGel[i]);
+            }
+            found.add(until);
         }
-        // What was warm before there was soap did not gel by that.
-        for (int i = 0; i < above.length; i++) {
-            above[i] = Math.min(above[i], aboveGel[i]);
-        }
-        return above;
+        return found;
     }
 
-    /** Share of the section that had gelled this many hours after pouring, 0 to 1. */
-    public double gelShareAt(double hours) {
-        return GelField.share(cells, aboveGelUntil(hours));
+    /** Share of the section, 0 to 1, in which this is above 0: its corners left out. */
+    public double gelShare(double[] above) {
+        return GelField.share(cells, above);
     }
 
     public double hours() {

@@ -106,6 +106,21 @@ class LoafHeatTest {
         }
 
         @Test
+        void gelFromTheMiddleOutwardsAndStayGelled() {
+            LoafHistory history = LoafHeat.run(insulated(32, 20), 24);
+            double[] hours = {0, 1, 3, 4, 4.5, 5, 6, 10, 24};
+            double before = 0;
+            for (double[] above : history.aboveGelUntil(hours)) {
+                double share = history.gelShare(above);
+                assertThat(share).isGreaterThanOrEqualTo(before);
+                before = share;
+            }
+            assertThat(history.gelShare(history.aboveGelUntil(1).get(0))).isZero();
+            // Frames are five minutes apart: between them it may have been warmer by a little.
+            assertThat(before).isCloseTo(history.gelShare(), within(0.03));
+        }
+
+        @Test
         void runHotterWhenPouredWarmer() {
             // A section whose ends cool it from the first minute: 72.8 and 88.4; without ends 1 to 2 K more.
             assertThat(LoafHeat.run(insulated(32, 20), 48).peak()).isBetween(73.5, 74.8);

@@ -4,6 +4,8 @@ import io.causticon.core.loaf.LoafHistory;
 import io.causticon.web.shared.LogTimeAxis;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 
 /**
  * The cross-section of a loaf at some moments of its life, for painting. Only the half from the middle to the right is told, top row first: the
@@ -38,19 +40,21 @@ record LoafSection(int columns, int rows, double widthToHeight, List<Moment> mom
         double last = Math.min(nowMinutes, pouredMinutes + 60 * history.hours());
         double from = axis.x(pouredMinutes);
         double to = axis.x(last);
+        double[] minutes = IntStream.range(0, FRAMES)
+                .mapToDouble(i -> Math.max(pouredMinutes, axis.minutesAt(from + (to - from) * i / (FRAMES - 1))))
+                .toArray();
+        double[] hours = DoubleStream.of(minutes).map(m -> (m - pouredMinutes) / 60).toArray();
+        List<double[]> aboveGel = history.aboveGelUntil(hours);
         List<Moment> moments = new ArrayList<>();
         int shown = 0;
         for (int i = 0; i < FRAMES; i++) {
-            double x = from + (to - from) * i / (FRAMES - 1);
-            double minutes = Math.max(pouredMinutes, axis.minutesAt(x));
-            double hours = (minutes - pouredMinutes) / 60;
             moments.add(new Moment(
-                    x,
-                    minutes,
-                    history.coreCelsiusAt(hours),
-                    history.gelShareAt(hours),
-                    topFirst(history.cells(), history.frameAt(hours)),
-                    topFirst(history.cells(), history.aboveGelUntil(hours))));
+                    from + (to - from) * i / (FRAMES - 1),
+                    minutes[i],
+                    history.coreCelsiusAt(hours[i]),
+                    history.gelShare(aboveGel.get(i)),
+                    topFirst(history.cells(), history.frameAt(hours[i])),
+                    topFirst(history.cells(), aboveGel.get(i))));
             if (moments.get(i).core() > moments.get(shown).core()) {
                 shown = i;
             }

@@ -16,6 +16,7 @@ final class SectionWords {
 
     private static final double FROM_CELSIUS = -25;
     private static final int A_KELVIN = 2;
+    private static final int SIXTEEN = 16;
     private static final int MOST_HEAT = 255;
     private static final double FROM_ABOVE_GEL = 14.25;
     private static final int MOST_ABOVE_GEL = 57;
@@ -64,7 +65,8 @@ final class SectionWords {
     private String encoded(LoafSection.Moment moment) {
         StringBuilder celsius = new StringBuilder();
         for (double c : moment.celsius()) {
-            celsius.append(String.format(Locale.ROOT, "%02x", within((c - FROM_CELSIUS) * A_KELVIN, MOST_HEAT)));
+            int heat = within((c - FROM_CELSIUS) * A_KELVIN, MOST_HEAT);
+            celsius.append(Character.forDigit(heat / SIXTEEN, SIXTEEN)).append(Character.forDigit(heat % SIXTEEN, SIXTEEN));
         }
         StringBuilder above = new StringBuilder();
         for (double k : moment.aboveGel()) {
