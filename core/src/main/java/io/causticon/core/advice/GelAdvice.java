@@ -36,7 +36,10 @@ public final class GelAdvice {
     private static final double STRONGEST_LYE = 0.40;
     private static final int TOLD = 3;
     private static final int WORTH_DRAWS = 4;
+
+    /** K below {@link LoafEnsemble#TOO_HOT} from which on less heat is better; as all limits here, a judgement. */
     private static final double HEAT_MARGIN = 5;
+
 
     /** Less than this is not worth a change. */
     private static final double LEAST_GAIN = 0.05;

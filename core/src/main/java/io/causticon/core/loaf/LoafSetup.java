@@ -37,6 +37,8 @@ public record LoafSetup(
 
     private static final double MILLIMETRE = 0.001;
     private static final double LEAST_FILL = 0.01;
+
+    /** K: warmer than this above the room it stands on a rack, with air from all sides, and not on a table (a judgement). */
     private static final double OVEN_ABOVE_ROOM = 15;
 
     /** Whose half section is computed. */

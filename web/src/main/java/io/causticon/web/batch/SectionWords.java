@@ -85,6 +85,8 @@ final class SectionWords {
                 .map(i -> i * last / (TABLE_ROWS - 1))
                 .mapToObj(section.moments()::get)
                 .map(m -> new SectionRow(when(m), core(m) + " " + formats.temperatureUnit(), gelled(m)))
+                // A loaf that was poured a minute ago has few moments that differ.
+                .distinct()
                 .toList();
     }
 

@@ -33,7 +33,10 @@ final class PourPages {
     private static final double LEFT = 40;
     private static final double TOP = 12;
     private static final double SOON = 0.8;
+
+    /** Of the middle, C: hot enough to go on by itself, early enough to help. As the chance below, a judgement. */
     private static final double AIR_AT = 80;
+
     private static final double WORTH_A_WARNING = 0.1;
 
     private final Batch batch;
@@ -93,8 +96,9 @@ final class PourPages {
             return "What it could do by itself it has done: leave it to cool.";
         }
         if (hot >= WORTH_A_WARNING) {
-            return "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(hot) + ": lid and towels off, air round it, into the fridge if the middle passes "
-                    + degrees(AIR_AT) + ". After " + after(settled) + " it can no longer.";
+            return "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(hot) + ": "
+                    + (was(MouldCare.OVEN) ? "oven off and its door open" : "lid and towels off") + ", air round it, into the fridge if the middle passes " + degrees(AIR_AT)
+                    + ". After " + after(settled) + " it can no longer.";
         }
         double look = l.mostTellingHour();
         return look > hours
