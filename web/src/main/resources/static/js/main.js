@@ -20,10 +20,12 @@ import { liveSearch } from './behaviour/live-search.js';
 import { choose } from './behaviour/choose.js';
 import { grows } from './behaviour/grows.js';
 import { reorder } from './behaviour/reorder.js';
+import { mistakes } from './behaviour/mistakes.js';
 import { listKept, tellWhenAway } from './behaviour/away.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
 
+attach('.field-problem', mistakes);
 attach('[data-grows]', (rows) => grows(rows, choose));
 attach('[data-grows]', reorder);
 attach('[data-choose]', choose);

@@ -426,6 +426,13 @@ public final class Browser implements AutoCloseable {
                 .toList();
     }
 
+    /** Shows what the server answered there when a button was pressed, as the browser would have shown it. */
+    public Browser show(String path, String html) {
+        driver.get(address + "/splash");
+        script("history.replaceState(null, '', arguments[0]); document.open(); document.write(arguments[1]); document.close();", path, html);
+        return this;
+    }
+
     public Object script(String code, Object... arguments) {
         return ((JavascriptExecutor) driver).executeScript(code, arguments);
     }

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import org.jsoup.Connection;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -53,7 +54,12 @@ public final class Crawler {
     private final List<String> faults = new ArrayList<>();
     private final List<String> followed = new ArrayList<>();
     private final Map<String, String> pages = new LinkedHashMap<>();
+    private final Map<String, Answer> answers = new LinkedHashMap<>();
     private boolean pressing = true;
+    private boolean mistyping;
+
+    /** What a button gave back without leading on: the page again, with what was typed. */
+    public record Answer(String button, String path, String html) {}
 
     public Crawler(String address) {
         this.address = address;
@@ -72,6 +78,17 @@ public final class Crawler {
     /** One page of each kind that was opened. */
     public Collection<String> pages() {
         return pages.values();
+    }
+
+    /** Answers that tell of mistakes, a few of each place. */
+    public Collection<Answer> answers() {
+        return answers.values();
+    }
+
+    /** Writes into every field for a number what is none, before it presses a button. */
+    public Crawler mistyping() {
+        mistyping = true;
+        return this;
     }
 
     /** Looks and asks, and changes nothing. */
@@ -137,9 +154,21 @@ public final class Crawler {
         boolean again = !what.startsWith("GET");
         if (page && !again) {
             pages.putIfAbsent(family(path), path);
+        } else if (page) {
+            keep(what, path, answer.body());
         }
-        if (page && (!again || alike.merge("again " + kind(path), 1, Integer::sum) <= FEW)) {
+        if (page && (!again || !mistyping && alike.merge("again " + kind(path), 1, Integer::sum) <= FEW)) {
             look(Jsoup.parse(answer.body(), address + path), path, again ? "again" : kind(path));
+        }
+    }
+
+    /** Keeps an answer that tells of mistakes, of the same mistakes once, and of one place few. */
+    private void keep(String what, String path, String html) {
+        Document page = Jsoup.parse(html);
+        Set<String> told = new TreeSet<>(page.select("span.field-problem, .problem").eachText());
+        String place = path.replaceAll("^/(\\w+).*", "$1");
+        if (!told.isEmpty() && !answers.containsKey(place + told) && alike.merge("told at " + place, 1, Integer::sum) <= FEW) {
+            answers.put(place + told, new Answer(what, path, html));
         }
     }
 
@@ -168,14 +197,14 @@ public final class Crawler {
         String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c" + button.text() + "\u201d "
                 + button.attr("name") + "=" + kind(button.val()).replaceAll("\\d+", "#");
         String family = kind + " " + kind(target).replaceAll("finding=[^&]*", "finding={}") + " " + button.attr("name");
-        boolean enough = alike.merge(family, 1, Integer::sum) > MOST_ALIKE;
+        boolean enough = alike.merge(family, 1, Integer::sum) > (mistyping ? 1 : MOST_ALIKE);
         if (enough || !pressed.add(kind + " " + what)) {
             return;
         }
         // Gathered only of what is pressed: it costs more than all else here.
         Map<String, List<String>> fields = new LinkedHashMap<>();
         for (Connection.KeyVal field : form.formData()) {
-            fields.computeIfAbsent(field.key(), k -> new ArrayList<>()).add(field.value());
+            fields.computeIfAbsent(field.key(), k -> new ArrayList<>()).add(typed(form, field));
         }
         if (button.hasAttr("name")) {
             fields.computeIfAbsent(button.attr("name"), k -> new ArrayList<>()).add(button.val());
@@ -187,6 +216,11 @@ public final class Crawler {
         } else {
             follow(what, target, path, post(target, encoded(fields)));
         }
+    }
+
+    private String typed(FormElement form, Connection.KeyVal field) {
+        boolean number = mistyping && !form.select("input[inputmode][name=" + field.key() + "]").isEmpty();
+        return number ? "ninety" : field.value();
     }
 
     /** As a browser sends a form whose file was not chosen. */

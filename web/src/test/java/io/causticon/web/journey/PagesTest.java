@@ -9,11 +9,9 @@ import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.Crawler;
+import io.causticon.web.harness.Everybody;
 import io.causticon.web.harness.RunningApplication;
-import java.io.IOException;
 import java.net.http.HttpResponse;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -66,73 +64,12 @@ class PagesTest {
         }
     }
 
-    /** What is smaller than a thumb, or at the bench than a thumb in a glove; words within a sentence or a table are not meant. */
-    private static final String SMALL = """
-            const least = location.pathname.startsWith('/bench/') ? 48 : 44;
-            const small = [];
-            if (document.documentElement.scrollWidth > innerWidth + 1) {
-                small.push('the page scrolls sideways, ' + document.documentElement.scrollWidth);
-            }
-            for (const e of document.querySelectorAll('button, a[href], input:not([type=hidden]), select, textarea, summary')) {
-                const shown = e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden';
-                const within = e.matches('a') && e.closest('p, dd, td') || e.closest('svg, .visually-hidden') || e.matches('.visually-hidden, .skip');
-                const label = e.matches('input[type=checkbox], input[type=radio]') && e.closest('label');
-                if (shown && !within && (label || e).getBoundingClientRect().height < least - 0.5) {
-                    small.push(e.localName + ' ' + (e.innerText || e.name || e.id) + ' ' + Math.round(e.getBoundingClientRect().height));
-                }
-            }
-            return small;
-            """;
-
-    /** What cannot be read: cut off by its box, or letters of a chart below 11 px; and what does not show that the keyboard is at it. */
-    private static final String UNSEEN = """
-            document.activeElement?.blur();
-            const unseen = [];
-            const shown = e => e.getClientRects().length > 0 && !e.closest('.visually-hidden, [hidden], .skip');
-            for (const e of document.querySelectorAll('body *:not(svg *)')) {
-                if (!shown(e) || ![...e.childNodes].some(n => n.nodeType === Node.TEXT_NODE && n.textContent.trim())) {
-                    continue;
-                }
-                for (let box = e; box !== document.body; box = box.parentElement) {
-                    if (['hidden', 'clip'].includes(getComputedStyle(box).overflowX) && box.clientWidth > 1 && box.scrollWidth > box.clientWidth + 1) {
-                        unseen.push('cut: ' + e.textContent.trim().slice(0, 40));
-                        break;
-                    }
-                }
-            }
-            for (const t of document.querySelectorAll('svg text')) {
-                const svg = t.ownerSVGElement;
-                const size = parseFloat(getComputedStyle(t).fontSize) * svg.getBoundingClientRect().width / (svg.viewBox.baseVal.width || 1);
-                if (shown(t) && svg.getBoundingClientRect().width > 0 && size < 10.9) {
-                    unseen.push('small: ' + t.textContent + ' ' + size.toFixed(1));
-                }
-            }
-            for (const e of document.querySelectorAll('a[href], button, input:not([type=hidden]), select, textarea, summary')) {
-                const look = () => { const s = getComputedStyle(e); return [s.outlineStyle, s.outlineWidth, s.boxShadow, s.borderColor, s.backgroundColor].join(); };
-                const before = look();
-                if (shown(e) && e.tabIndex >= 0 && !e.disabled) {
-                    e.focus();
-                    if (document.activeElement === e && look() === before) {
-                        unseen.push('no focus: ' + e.localName + ' ' + (e.innerText || e.name));
-                    }
-                    e.blur();
-                }
-            }
-            return unseen;
-            """;
-
-    /** What the rules of axe-core say; it comes with the tools that build the styles. */
-    private static final String VIOLATIONS = """
-            return axe.run(document, {rules: {'label-content-name-mismatch': {enabled: true}}, resultTypes: ['violations']})
-                .then(result => result.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 120)).join(' | ')));
-            """;
-
     /** Whatever a link leads to; a laptop, a tablet against the tiles, a phone: each page is opened once and made narrower. */
     @Test
-    void canBeReadTouchedAndReachedByEverybody(RunningApplication application, Browser browser) throws IOException {
-        String axe = Files.readString(Path.of("../frontend/node_modules/axe-core/axe.min.js"));
-        browser.open("/sign-in").waitFor("main").script(axe);
-        assertThat((List<?>) browser.script(VIOLATIONS)).as("/sign-in").isEmpty();
+    void canBeReadTouchedAndReachedByEverybody(RunningApplication application, Browser browser) {
+        Everybody everybody = new Everybody(browser);
+        browser.open("/sign-in").waitFor("main");
+        everybody.canUse("/sign-in");
         browser.signIn("ines");
         Crawler crawler = new Crawler(application.address()).onlyLooking().atMost(1).signIn("ines");
         Stream<String> places = Stream.concat(paths(application).stream(), Stream.of("/splash", "/plan/first", "/network", "/nowhere"));
@@ -141,27 +78,15 @@ class PagesTest {
         assertThat(all).hasSizeGreaterThan(35);
         for (String path : all) {
             browser.size(1280, 800).open(path).waitFor("main");
-            isForEverybody(browser, axe, path);
+            everybody.canUse(path);
             assertThat(browser.complaints().stream().filter(c -> !path.equals("/nowhere"))).as(path).isEmpty();
         }
         // Layers have drawings and rows of their own, and what is told of mistakes wants room.
         browser.size(1280, 800).open("/plan").press("Three Tides").waitFor("fieldset.portion");
-        isForEverybody(browser, axe, "layers");
+        everybody.canUse("layers");
         browser.size(1280, 800).choose("lyeRoute", 0, "OWN").waitFor(".jug");
         browser.typeInto("portionAmount", 1, "200").type("superfat", "ninety").press("Save").waitFor("[name=superfat][aria-invalid=true]");
-        isForEverybody(browser, axe, "layers in jugs that cannot be");
-    }
-
-    private static void isForEverybody(Browser browser, String axe, String page) {
-        browser.script(axe);
-        assertThat((List<?>) browser.script(VIOLATIONS)).as(page).isEmpty();
-        // As after a key: a browser shows where the keyboard is to those who use one.
-        browser.keys(Keys.TAB);
-        for (int width : new int[] {1280, 820, 390}) {
-            browser.size(width, 900);
-            assertThat((List<?>) browser.script(SMALL)).as(page + " at " + width).isEmpty();
-            assertThat((List<?>) browser.script(UNSEEN)).as(page + " at " + width).isEmpty();
-        }
+        everybody.canUse("layers in jugs that cannot be");
     }
 
     @Test

@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Role;
+import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Crawler;
+import io.causticon.web.harness.Everybody;
 import io.causticon.web.harness.RunningApplication;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -21,6 +24,11 @@ class EveryLinkTest {
     private static final String[] PLACES = {
         "/", "/plan", "/plan/new", "/bench", "/casebook", "/shelf", "/devices", "/settings", "/splash"
     };
+
+    private static final String TOLD_TO_NOBODY = """
+            return [...document.querySelectorAll('form .field-problem')].filter(p => p.textContent.trim()
+                && !p.closest('.field, form').querySelector('[aria-invalid=true]')).map(p => p.outerHTML);
+            """;
 
     private RunningApplication full;
     private RunningApplication empty;
@@ -51,6 +59,24 @@ class EveryLinkTest {
         assertThat(crawler.faults()).isEmpty();
         assertThat(crawler.followed()).hasSizeGreaterThan(name.equals("guest") ? 60 : 100);
         assertThat(crawler.followed()).anyMatch(f -> f.matches("GET /plan/batch/.*/sheet"));
+    }
+
+    @Test
+    void tellsOfAMistakeOnAPageThatEverybodyCanUse() {
+        Crawler crawler = new Crawler(full.address()).mistyping().atMost(1).signIn("ines").crawl(PLACES);
+        assertThat(crawler.faults()).isEmpty();
+        assertThat(crawler.answers()).extracting(a -> a.path().split("[/?]")[1])
+                .contains("plan", "shelf", "devices", "settings", "people", "batch", "bench", "casebook");
+        try (Browser browser = new Browser(full.address())) {
+            browser.signIn("ines");
+            Everybody everybody = new Everybody(browser);
+            for (Crawler.Answer answer : crawler.answers()) {
+                browser.size(1280, 800).show(answer.path(), answer.html()).waitFor("main");
+                // Whatever is told beside a field is told to those who hear the page too.
+                assertThat((List<?>) browser.script(TOLD_TO_NOBODY)).as(answer.button()).isEmpty();
+                everybody.canUse(answer.button());
+            }
+        }
     }
 
     @ParameterizedTest
