@@ -9,6 +9,7 @@ import io.causticon.core.formula.Process;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.preflight.PlanChange;
+import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Phrase;
@@ -57,10 +58,10 @@ public final class GelAdvice {
     private GelAdvice() {}
 
     /** The best few things to do, the best first; none where nothing helps or where there is no forecast. */
-    public static List<Road> towards(Extent extent, BatchPlan plan, Temperature room) {
-        double now = LoafForecast.planned(plan, room).map(l -> l.probabilityOf(extent)).orElse(1.0);
+    public static List<Road> towards(Extent extent, BatchPlan plan, WorkshopFacts workshop) {
+        double now = LoafForecast.planned(plan, workshop.room(), workshop.loaves()).map(l -> l.probabilityOf(extent)).orElse(1.0);
         return changes(plan).stream()
-                .flatMap(c -> LoafForecast.planned(c.applyTo(plan), room).map(l -> new Tried(c, l)).stream())
+                .flatMap(c -> LoafForecast.planned(c.applyTo(plan), workshop.room(), workshop.loaves()).map(l -> new Tried(c, l)).stream())
                 // One run tells which are worth two hundred.
                 .sorted(Comparator.comparingDouble(t -> t.off(extent)))
                 .limit(WORTH_DRAWS)

@@ -7,6 +7,7 @@ import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.loaf.RateLaw;
 import io.causticon.core.making.LiveTrace;
 import io.causticon.core.making.Situation;
@@ -80,6 +81,7 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
     /**
      * @param live the batter as it is; empty before lye-in
      * @param knowledge of how batters come to trace
+     * @param loaves what is known of the workshop's moulds and recipes
      * @param usualRoom where the room was not read
      */
     public static Rescue of(
@@ -87,9 +89,10 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
             BatchFacts facts,
             Optional<LiveTrace> live,
             TraceKnowledge knowledge,
+            LoafKnowledge loaves,
             Temperature usualRoom,
             Instant now) {
-        Case c = new Case(facts, live, knowledge, facts.room().orElse(usualRoom), now);
+        Case c = new Case(facts, live, knowledge, loaves, facts.room().orElse(usualRoom), now);
         return switch (trouble) {
             case SEIZING -> c.seizing();
             case RICING -> c.ricing();
@@ -105,6 +108,7 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
         private final BatchPlan plan;
         private final Optional<LiveTrace> live;
         private final TraceKnowledge knowledge;
+        private final LoafKnowledge loaves;
         private final Temperature room;
         private final Temperature batter;
         private final boolean batterRead;
@@ -112,11 +116,12 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
         private final List<Phrase> steps = new ArrayList<>();
         private final List<Phrase> why = new ArrayList<>();
 
-        Case(BatchFacts facts, Optional<LiveTrace> live, TraceKnowledge knowledge, Temperature room, Instant now) {
+        Case(BatchFacts facts, Optional<LiveTrace> live, TraceKnowledge knowledge, LoafKnowledge loaves, Temperature room, Instant now) {
             this.facts = facts;
             this.plan = facts.plan();
             this.live = live;
             this.knowledge = knowledge;
+            this.loaves = loaves;
             this.room = room;
             Optional<Temperature> read = facts.lastBefore(MeasurementPoint.BATTER, now);
             this.batterRead = read.isPresent();
@@ -134,7 +139,7 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
             double toThin = lye / COOKING_LYE.fraction() - lye - water;
             Mass more = Mass.grams(Math.max(toThin, LEAST_WATER.of(plan.formula().fatMass()).grams()));
             double thinned = lye / (lye + water + more.grams());
-            Optional<LoafEnsemble> pressed = LoafForecast.asIf(plan, batter, room, true);
+            Optional<LoafEnsemble> pressed = LoafForecast.asIf(plan, batter, room, true, loaves);
             boolean cook = batter.celsius() >= HOT_MASH || plan.mould() == null;
             Phrase press = Phrase.of(
                     "Press it in: {} by handfuls into {}, corners first, knock the air out, film on top", mass, mouldName());
@@ -213,8 +218,8 @@ public record Rescue(Trouble trouble, Phrase first, List<Phrase> steps, List<Phr
             Temperature aim = plan.mixAt().isBelow(batter) ? plan.mixAt() : Temperature.celsius(batter.celsius() - 5);
             steps.add(Phrase.of("Bowl into cold water of {}, stirred: {} in about {} min",
                     BathAdvice.TAP, aim, Math.max(1, Math.rint(minutes(batter.celsius(), aim.celsius(), BathAdvice.TAP)))));
-            Optional<LoafEnsemble> hot = LoafForecast.asIf(plan, batter, room, false);
-            Optional<LoafEnsemble> cooled = LoafForecast.asIf(plan, aim, room, false);
+            Optional<LoafEnsemble> hot = LoafForecast.asIf(plan, batter, room, false, loaves);
+            Optional<LoafEnsemble> cooled = LoafForecast.asIf(plan, aim, room, false, loaves);
             hot.ifPresent(h -> cooled.ifPresent(k -> steps.add(Phrase.of(
                     "Poured now the core comes near {}, cooled first near {}",
                     Temperature.celsius(Math.min(100, Math.rint(h.middle().peak()))),

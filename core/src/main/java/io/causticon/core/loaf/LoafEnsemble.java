@@ -24,8 +24,6 @@ public final class LoafEnsemble {
     /** However often it is asked, wherever it is shown: the same draws. */
     static final int DRAWS = 200;
 
-    private static final double LOG_RATE = 0.35;
-    private static final double LOG_LOSS = 0.25;
     private static final double HEAT = 0.07;
     private static final double CONDUCTIVITY = 0.15;
     private static final double GEL_POINT = 3;
@@ -50,8 +48,9 @@ public final class LoafEnsemble {
 
     private LoafEnsemble(Asked asked) {
         this.asked = asked;
-        this.middle = LoafHeat.run(asked.setup, asked.span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.FINE);
-        this.coarse = LoafHeat.draw(asked.setup, asked.span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
+        LoafSetup likely = asked.setup.mostLikely();
+        this.middle = LoafHeat.run(likely, asked.span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.FINE);
+        this.coarse = LoafHeat.draw(likely, asked.span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
     }
 
     /** For each draw, how many standard deviations each parameter is off its middle. */
@@ -67,7 +66,12 @@ public final class LoafEnsemble {
         return draws;
     }
 
-    /** The run with the usual parameters. */
+    /** How far its walls and its batter are taken to be from what is reckoned. */
+    public LoafExpectation expected() {
+        return asked.setup.expected();
+    }
+
+    /** The run with the most likely parameters. */
     public LoafHistory middle() {
         return middle;
     }
@@ -160,8 +164,9 @@ public final class LoafEnsemble {
 
     /** One loaf, its parameters so many standard deviations off their middle. */
     static LoafDraw draw(LoafSetup setup, LoafHeat.Span span, double[] n) {
-        double rate = Math.exp(LOG_RATE * n[0]);
-        double loss = Math.exp(LOG_LOSS * n[1]);
+        LoafExpectation expected = setup.expected();
+        double rate = Math.exp(expected.logRate() + expected.rateSpread() * n[0]);
+        double loss = Math.exp(expected.logLoss() + expected.lossSpread() * n[1]);
         Batter batter = setup.batter().with(1 + HEAT * n[2], GEL_POINT * n[3], rate);
         LoafHeat.Parameters usual = LoafHeat.Parameters.USUAL;
         LoafHeat.Parameters parameters = new LoafHeat.Parameters(

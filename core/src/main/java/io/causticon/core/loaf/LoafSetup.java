@@ -19,6 +19,7 @@ import java.util.List;
  * @param poured temperature at pouring
  * @param converted share of the fats that had reacted at pouring: emulsion .02, light trace .05, medium .08, thick .13
  * @param around what stands round it, hour by hour
+ * @param expected how far its walls and its batter may be from what is reckoned
  */
 public record LoafSetup(
         Batter batter,
@@ -31,7 +32,8 @@ public record LoafSetup(
         Wall bottom,
         Temperature poured,
         double converted,
-        Programme around) {
+        Programme around,
+        LoafExpectation expected) {
 
     public static final double CONVERTED_AT_LIGHT_TRACE = 0.05;
 
@@ -61,7 +63,7 @@ public record LoafSetup(
             Temperature poured,
             double converted,
             Temperature room) {
-        this(batter, Shape.LOAF, width, height, length, side, top, bottom, poured, converted, Programme.at(room));
+        this(batter, Shape.LOAF, width, height, length, side, top, bottom, poured, converted, Programme.at(room), LoafExpectation.USUAL);
     }
 
     /**
@@ -71,7 +73,17 @@ public record LoafSetup(
      */
     LoafSetup with(Batter other, double loss) {
         return new LoafSetup(
-                other, shape, width, height, length, side.looserBy(loss), top.looserBy(loss), bottom.looserBy(loss), poured, converted, around);
+                other, shape, width, height, length, side.looserBy(loss), top.looserBy(loss), bottom.looserBy(loss), poured, converted, around, expected);
+    }
+
+    /** Of which something is known. */
+    public LoafSetup expecting(LoafExpectation known) {
+        return new LoafSetup(batter, shape, width, height, length, side, top, bottom, poured, converted, around, known);
+    }
+
+    /** As it is most likely to be. */
+    LoafSetup mostLikely() {
+        return with(batter.with(1, 0, expected.rateFactor()), expected.lossFactor());
     }
 
     /** Where the walls begin: a mould stood in the room before it was filled, whatever it is put into then. */
@@ -108,7 +120,8 @@ public record LoafSetup(
                 Wall.of(oven ? Wall.FILM_OVEN : Wall.FILM_TABLE, wall(mould, wrap, false)),
                 poured,
                 CONVERTED_AT_LIGHT_TRACE,
-                around);
+                around,
+                LoafExpectation.USUAL);
     }
 
     private static List<Wall.Layer> wall(Mould mould, Wrap wrap, boolean top) {

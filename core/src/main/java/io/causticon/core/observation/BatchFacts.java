@@ -264,6 +264,11 @@ public final class BatchFacts {
                 .toList();
     }
 
+    /** What was read there, as it was logged. */
+    public List<BatchLog.Timed<Entry.TemperatureRead>> readings(MeasurementPoint spot) {
+        return log.of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == spot).toList();
+    }
+
     private Stream<Temperature> temperatures(MeasurementPoint spot) {
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot)

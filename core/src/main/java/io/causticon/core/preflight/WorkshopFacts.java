@@ -1,6 +1,7 @@
 package io.causticon.core.preflight;
 
 import io.causticon.core.formula.Vessel;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.quantity.Temperature;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param lastInMould what the mould held last; null when that is not known
  * @param lotsPastUse labels of lots that are past their use-by
  * @param trace how batters come to trace here
+ * @param loaves what logged cores told of moulds and recipes
  */
 public record WorkshopFacts(
         Temperature room,
@@ -24,16 +26,17 @@ public record WorkshopFacts(
         List<Vessel> vessels,
         @Nullable LastBatch lastInMould,
         Set<String> lotsPastUse,
-        TraceKnowledge trace) {
+        TraceKnowledge trace,
+        LoafKnowledge loaves) {
 
-    /** Of a workshop whose batches told nothing of working times yet. */
+    /** Of a workshop whose batches told nothing of working times and loaves yet. */
     public WorkshopFacts(
             Temperature room,
             Map<String, Tried> tried,
             List<Vessel> vessels,
             @Nullable LastBatch lastInMould,
             Set<String> lotsPastUse) {
-        this(room, tried, vessels, lastInMould, lotsPastUse, TraceKnowledge.PRIOR);
+        this(room, tried, vessels, lastInMould, lotsPastUse, TraceKnowledge.PRIOR, LoafKnowledge.NONE);
     }
 
     /**

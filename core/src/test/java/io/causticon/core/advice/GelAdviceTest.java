@@ -11,6 +11,8 @@ import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.Process;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
+import io.causticon.core.loaf.LoafKnowledge;
+import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.quantity.Temperature;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -26,12 +28,12 @@ class GelAdviceTest {
     @Test
     void isWhatTheModelSaysOfThePlanThatItMakes() {
         BatchPlan plan = plain().plan();
-        LoafEnsemble now = LoafForecast.planned(plan, ROOM).orElseThrow();
+        LoafEnsemble now = LoafForecast.planned(plan, ROOM, LoafKnowledge.NONE).orElseThrow();
         for (Extent extent : List.of(Extent.FULL, Extent.NONE)) {
-            List<GelAdvice.Road> roads = GelAdvice.towards(extent, plan, ROOM);
+            List<GelAdvice.Road> roads = GelAdvice.towards(extent, plan, WorkshopFacts.unknown(ROOM));
             assertThat(roads).as("%s", extent).isNotEmpty().hasSizeLessThanOrEqualTo(3);
             for (GelAdvice.Road road : roads) {
-                LoafEnsemble then = LoafForecast.planned(road.change().applyTo(plan), ROOM).orElseThrow();
+                LoafEnsemble then = LoafForecast.planned(road.change().applyTo(plan), ROOM, LoafKnowledge.NONE).orElseThrow();
                 assertThat(road.chance()).isCloseTo(then.probabilityOf(extent), within(1e-12)).isGreaterThan(now.probabilityOf(extent));
                 assertThat(road.tooHot()).isCloseTo(then.probabilityPeakAbove(90), within(1e-12));
             }
@@ -43,8 +45,8 @@ class GelAdviceTest {
     void doesNotHeatWhatIsHotAlready() {
         // Honey in a wrapped loaf gels by itself: whatever makes it hotter comes last, if at all.
         BatchPlan honey = plain().additive("honey", 30).gel(GelGoal.FORCE).plan();
-        assertThat(GelAdvice.towards(Extent.FULL, honey, ROOM)).allSatisfy(r -> assertThat(r.tooHot()).isLessThan(0.9));
-        List<GelAdvice.Road> none = GelAdvice.towards(Extent.NONE, honey, ROOM);
+        assertThat(GelAdvice.towards(Extent.FULL, honey, WorkshopFacts.unknown(ROOM))).allSatisfy(r -> assertThat(r.tooHot()).isLessThan(0.9));
+        List<GelAdvice.Road> none = GelAdvice.towards(Extent.NONE, honey, WorkshopFacts.unknown(ROOM));
         assertThat(none).isNotEmpty();
         assertThat(none.get(0).change().applyTo(honey).gel()).isEqualTo(GelGoal.PREVENT);
     }
@@ -55,19 +57,19 @@ class GelAdviceTest {
         List<String> ids = GelAdvice.changes(plan).stream().map(c -> c.id()).toList();
         assertThat(ids).doesNotHaveDuplicates().allMatch(id -> id.startsWith("gel-by-"));
         assertThat(GelAdvice.changes(plan)).noneMatch(c -> c.applyTo(plan).equals(plan));
-        assertThat(ids).containsAll(GelAdvice.towards(Extent.FULL, plan, ROOM).stream().map(r -> r.change().id()).toList());
+        assertThat(ids).containsAll(GelAdvice.towards(Extent.FULL, plan, WorkshopFacts.unknown(ROOM)).stream().map(r -> r.change().id()).toList());
     }
 
     @Test
     void leavesAPlanThatNobodyCanForecastAlone() {
-        assertThat(GelAdvice.towards(Extent.FULL, plain().process(Process.HOT).plan(), ROOM)).isEmpty();
+        assertThat(GelAdvice.towards(Extent.FULL, plain().process(Process.HOT).plan(), WorkshopFacts.unknown(ROOM))).isEmpty();
     }
 
     @Test
     void ofAnOvenIsWhatAnOvenDoes() {
         BatchPlan oven = plain().process(Process.OVEN).plan();
-        LoafEnsemble inOven = LoafForecast.planned(oven, ROOM).orElseThrow();
-        assertThat(inOven.probabilityOf(Extent.FULL)).isGreaterThan(LoafForecast.planned(plain().plan(), ROOM).orElseThrow().probabilityOf(Extent.FULL));
+        LoafEnsemble inOven = LoafForecast.planned(oven, ROOM, LoafKnowledge.NONE).orElseThrow();
+        assertThat(inOven.probabilityOf(Extent.FULL)).isGreaterThan(LoafForecast.planned(plain().plan(), ROOM, LoafKnowledge.NONE).orElseThrow().probabilityOf(Extent.FULL));
         assertThat(GelAdvice.changes(oven)).anyMatch(c -> c.applyTo(oven).process() == Process.COLD);
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.advice.Rescue.Trouble;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.making.LiveTrace;
 import io.causticon.core.making.MixRecord;
 import io.causticon.core.making.TraceKnowledge;
@@ -55,6 +56,7 @@ class RescueTest {
                 facts,
                 MixRecord.of(facts, moment).map(r -> LiveTrace.of(TraceKnowledge.PRIOR, r, now)),
                 TraceKnowledge.PRIOR,
+                LoafKnowledge.NONE,
                 ROOM,
                 moment);
     }
@@ -123,7 +125,7 @@ class RescueTest {
     void aBatterThatWasNotReadIsSaidToBeGuessed() {
         at(0, new Entry.LyeIntoFats());
         BatchFacts facts = BatchFacts.of(plan(), new BatchLog(BEGUN, lines), IN.plusSeconds(60));
-        Rescue card = Rescue.of(Trouble.RICING, facts, Optional.empty(), TraceKnowledge.PRIOR, ROOM, IN.plusSeconds(60));
+        Rescue card = Rescue.of(Trouble.RICING, facts, Optional.empty(), TraceKnowledge.PRIOR, LoafKnowledge.NONE, ROOM, IN.plusSeconds(60));
         assertThat(card.why().get(0).pattern()).contains("was not read");
     }
 }

@@ -8,6 +8,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory;
 import io.causticon.core.loaf.LoafHistory.Extent;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -45,7 +46,7 @@ class LoafForecastTest {
     }
 
     private LoafEnsemble forecast() {
-        return LoafForecast.poured(BatchFacts.of(plan, new BatchLog(BEGUN, lines), Instant.MAX), ROOM).orElseThrow();
+        return LoafForecast.poured(BatchFacts.of(plan, new BatchLog(BEGUN, lines), Instant.MAX), ROOM, LoafKnowledge.NONE).orElseThrow();
     }
 
     @Test

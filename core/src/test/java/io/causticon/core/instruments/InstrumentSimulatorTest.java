@@ -9,6 +9,7 @@ import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Bath;
@@ -49,7 +50,7 @@ class InstrumentSimulatorTest {
                 log,
                 ROOM,
                 minute(since),
-                () -> LoafForecast.poured(BatchFacts.of(plan, log, Instant.MAX), ROOM).map(LoafEnsemble::middle));
+                () -> LoafForecast.poured(BatchFacts.of(plan, log, Instant.MAX), ROOM, LoafKnowledge.NONE).map(LoafEnsemble::middle));
     }
 
     private double celsius(MeasurementPoint spot, double minute) {

@@ -165,7 +165,7 @@ class LoafHeatTest {
             Batter inert = new Batter(0, 2.4e6, 1010, 69, 0);
             Wall film = Wall.of(10, List.of());
             LoafSetup setup = new LoafSetup(
-                    inert, LoafSetup.Shape.CYLINDER, .075, .6, 1, film, film, film, at(60), .05, Programme.at(at(20)));
+                    inert, LoafSetup.Shape.CYLINDER, .075, .6, 1, film, film, film, at(60), .05, Programme.at(at(20)), LoafExpectation.USUAL);
             LoafHistory history = LoafHeat.run(setup, 3);
             assertThat(history.coreCelsiusAt(0.5)).isCloseTo(56.46, within(0.4));
             assertThat(history.coreCelsiusAt(1)).isCloseTo(47.95, within(0.4));

@@ -21,6 +21,7 @@ import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.mould.Line;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
@@ -50,7 +51,7 @@ class PlanRisksTest {
     }
 
     private static List<PlanRisk> bites(BatchPlan plan, WorkshopFacts workshop) {
-        return PreFlight.of(plan, LyePeak.of(plan, ROOM), LoafForecast.planned(plan, ROOM), workshop);
+        return PreFlight.of(plan, LyePeak.of(plan, ROOM), LoafForecast.planned(plan, ROOM, LoafKnowledge.NONE), workshop);
     }
 
     private static Optional<PlanRisk> find(BatchPlan plan, WorkshopFacts workshop, String title) {

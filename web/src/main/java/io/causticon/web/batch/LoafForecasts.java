@@ -4,9 +4,11 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
 import java.util.List;
@@ -22,17 +24,46 @@ public class LoafForecasts {
 
     private final Cache<Key, Optional<LoafEnsemble>> known = Caffeine.newBuilder().maximumSize(KEPT).build();
 
+    private final LoafMemory memory;
+
+    LoafForecasts(LoafMemory memory) {
+        this.memory = memory;
+    }
+
     /** What the forecast of a batch depends on beside its plan. */
     private record Key(
-            BatchId batch, Optional<Temperature> poured, Optional<Temperature> room, Temperature usualRoom, List<BatchLog.Timed<Entry.Kept>> kept) {}
+            BatchId batch,
+            Optional<Temperature> poured,
+            Optional<Temperature> room,
+            Temperature usualRoom,
+            List<BatchLog.Timed<Entry.Kept>> kept,
+            List<BatchLog.Timed<Entry.TemperatureRead>> core,
+            LoafKnowledge known) {}
 
-    /** Empty before the pour and for cavities. */
+    /** By all that is known: the model, what earlier batches told of the mould and the recipe, and what was read in this one. Empty before the pour and for cavities. */
     public Optional<LoafEnsemble> of(Batch batch, Temperature usualRoom) {
+        return of(batch, usualRoom, Readings.COUNT);
+    }
+
+    /** As it was expected at the pour: without what was read since. */
+    public Optional<LoafEnsemble> before(Batch batch, Temperature usualRoom) {
+        return of(batch, usualRoom, Readings.LEAVE_OUT);
+    }
+
+    private enum Readings {
+        COUNT,
+        LEAVE_OUT
+    }
+
+    private Optional<LoafEnsemble> of(Batch batch, Temperature usualRoom, Readings readings) {
         BatchFacts facts = batch.facts(Instant.MAX);
         if (!facts.wasPoured()) {
             return Optional.empty();
         }
-        Key key = new Key(batch.id(), facts.pouredAt(), facts.roomAtTheSet(), usualRoom, facts.kept().toList());
-        return known.get(key, k -> LoafForecast.poured(facts, usualRoom));
+        boolean counted = readings == Readings.COUNT;
+        LoafKnowledge others = memory.without(batch.id(), usualRoom);
+        List<BatchLog.Timed<Entry.TemperatureRead>> core = counted ? facts.readings(MeasurementPoint.CORE) : List.of();
+        Key key = new Key(batch.id(), facts.pouredAt(), facts.roomAtTheSet(), usualRoom, facts.kept().toList(), core, others);
+        return known.get(key, k -> counted ? LoafForecast.poured(facts, usualRoom, others) : LoafForecast.atThePour(facts, usualRoom, others));
     }
 }

@@ -9,6 +9,7 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.batch.LoafForecasts;
+import io.causticon.web.batch.LoafMemory;
 import io.causticon.web.batch.MixMemory;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
@@ -31,12 +32,14 @@ class BenchPages {
     private static final Duration TAKEN_BACK_WITHIN = Duration.ofSeconds(10);
 
     private final LoafForecasts loaves;
+    private final LoafMemory memory;
     private final PotMemory pots;
     private final MixMemory mixes;
     private final Clock clock;
 
-    BenchPages(LoafForecasts loaves, PotMemory pots, MixMemory mixes, Clock clock) {
+    BenchPages(LoafForecasts loaves, LoafMemory memory, PotMemory pots, MixMemory mixes, Clock clock) {
         this.loaves = loaves;
+        this.memory = memory;
         this.pots = pots;
         this.mixes = mixes;
         this.clock = clock;
@@ -81,7 +84,7 @@ class BenchPages {
                 },
                 shown == BenchStep.MIX ? mixing(batch, maker, lots, now).page(rescue) : null,
                 shown == BenchStep.POUR
-                        ? new PourPages(batch, maker, mixing(batch, maker, lots, now).live(), now).page(loaves.of(batch, maker.room()))
+                        ? new PourPages(batch, maker, mixing(batch, maker, lots, now).live(), now).page(loaves.of(batch, maker.room()), loaves.before(batch, maker.room()))
                         : null,
                 weighing.warnings(),
                 undo(batch, maker),
@@ -94,7 +97,7 @@ class BenchPages {
     }
 
     private MixPages mixing(Batch batch, Maker maker, Map<String, List<String>> lots, Instant now) {
-        return new MixPages(batch, maker, mixes.known(), lots, now);
+        return new MixPages(batch, maker, mixes.known(), memory.known(maker.room()), lots, now);
     }
 
     /** The last tap, for some seconds, to whoever made it; a deed is not taken back by the way. */

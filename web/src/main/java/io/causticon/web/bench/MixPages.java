@@ -3,6 +3,7 @@ package io.causticon.web.bench;
 import io.causticon.core.advice.Rescue;
 import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.SettingFat;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.making.BatterStep;
 import io.causticon.core.making.BatterSteps;
 import io.causticon.core.making.IngredientMemory;
@@ -51,6 +52,7 @@ final class MixPages {
     private final Formats formats;
     private final Instant now;
     private final MixMemory.Known known;
+    private final LoafKnowledge loaves;
     private final Map<String, List<String>> lots;
     private final BatchFacts facts;
     private final Optional<Instant> lyeIn;
@@ -60,12 +62,13 @@ final class MixPages {
     private final List<BatterStep> steps;
 
     /** @param lots labels of the lots on the shelf, by substance */
-    MixPages(Batch batch, Maker maker, MixMemory.Known known, Map<String, List<String>> lots, Instant now) {
+    MixPages(Batch batch, Maker maker, MixMemory.Known known, LoafKnowledge loaves, Map<String, List<String>> lots, Instant now) {
         this.batch = batch;
         this.maker = maker;
         this.formats = maker.formats();
         this.now = now;
         this.known = known;
+        this.loaves = loaves;
         this.lots = lots;
         this.facts = batch.facts(now);
         this.lyeIn = batch.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
@@ -295,7 +298,7 @@ final class MixPages {
         return Arrays.stream(Rescue.Trouble.values())
                 .filter(t -> id(t).equals(rescue))
                 .findFirst()
-                .map(t -> Rescue.of(t, facts, live, known.trace(), maker.room(), now))
+                .map(t -> Rescue.of(t, facts, live, known.trace(), loaves, maker.room(), now))
                 .map(r -> new MixPage.Card(
                         id(r.trouble()),
                         title(r.trouble()),

@@ -4,6 +4,8 @@ import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Process;
 import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafExpectation;
+import io.causticon.core.loaf.LoafFit;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.making.LiveTrace;
 import io.causticon.core.making.PourPlan;
@@ -13,6 +15,7 @@ import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.MouldCare;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
@@ -24,6 +27,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Words and draws the pour of a batch and the beginning of its set. */
 final class PourPages {
@@ -55,14 +59,18 @@ final class PourPages {
         this.plan = PourPlan.of(batch.plan(), batch.log(), live);
     }
 
-    PourPage page(Optional<LoafEnsemble> loaf) {
+    /**
+     * @param loaf by all that is known
+     * @param before as it was expected at the pour
+     */
+    PourPage page(Optional<LoafEnsemble> loaf, Optional<LoafEnsemble> before) {
         Optional<Instant> poured = batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at);
         boolean single = plan.parts().size() == 1;
         List<PourPage.Layer> layers = plan.parts().stream().map(p -> layer(p, single)).toList();
         return new PourPage(
                 poured.isPresent(),
                 poured.map(p -> Formats.duration(Duration.between(p, now))).orElse(""),
-                poured.isPresent() ? watch(poured.get(), loaf) : says(single),
+                poured.isPresent() ? watch(poured.get(), loaf, before) : says(single),
                 plan.holds().filter(h -> poured.isEmpty() && h.median() > SOON).map(this::holds).orElse(""),
                 poured.isPresent() ? "" : live.map(LiveTrace::workable).map(this::left).orElse(""),
                 layers,
@@ -83,21 +91,40 @@ final class PourPages {
     }
 
     /** What is worth doing while it sets: nothing, a look where it tells most, or air before it gets too hot. */
-    private String watch(Instant poured, Optional<LoafEnsemble> loaf) {
+    private String watch(Instant poured, Optional<LoafEnsemble> loaf, Optional<LoafEnsemble> before) {
         Duration since = Duration.between(poured, now);
+        List<BatchLog.Timed<Entry.TemperatureRead>> read = batch.facts(now).readings(MeasurementPoint.CORE).stream()
+                .filter(t -> t.at().isAfter(poured))
+                .toList();
         return "Poured " + Formats.duration(since) + " ago. "
-                + loaf.map(l -> watch(l, since.toSeconds() / 3600.0)).orElse("Read the room once, then leave it alone.");
+                + (read.isEmpty() || before.isEmpty() ? "" : read(read, poured, loaf.orElseThrow(), before.get()))
+                + loaf.map(l -> watch(l, since.toSeconds() / 3600.0, read)).orElse("Read the room once, then leave it alone.");
     }
 
-    private String watch(LoafEnsemble l, double hours) {
+    /** The last reading beside what was expected of that moment. */
+    private String read(List<BatchLog.Timed<Entry.TemperatureRead>> read, Instant poured, LoafEnsemble loaf, LoafEnsemble before) {
+        BatchLog.Timed<Entry.TemperatureRead> last = read.get(read.size() - 1);
+        double hours = Duration.between(poured, last.at()).toSeconds() / 3600.0;
+        Interval band = before.coreBand(hours);
+        boolean unexplained = read.size() >= LoafFit.FEWEST && loaf.expected().equals(before.expected());
+        return "The middle read " + formats.temperature(last.entry().temperature()) + " after " + after(hours) + "; at the pour "
+                + whole(band.low()) + " to " + degrees(band.high()) + " was expected. "
+                + (unexplained ? "No such loaf has these readings: is the tip in the middle? They do not count until they fit. " : "");
+    }
+
+    private String watch(LoafEnsemble l, double hours, List<BatchLog.Timed<Entry.TemperatureRead>> read) {
         double settled = l.settledHour();
         double hot = l.probabilityPeakAbove(LoafEnsemble.TOO_HOT);
+        boolean hotNow = !read.isEmpty() && read.get(read.size() - 1).entry().temperature().celsius() >= AIR_AT;
+        if (hotNow) {
+            return "Give it air now: " + airing() + ", into the fridge. Do not touch what wells up with bare hands.";
+        }
         if (hours >= settled) {
             return "What it could do by itself it has done: leave it to cool.";
         }
         if (hot >= WORTH_A_WARNING) {
             return "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(hot) + ": "
-                    + (was(MouldCare.OVEN) ? "oven off and its door open" : "lid and towels off") + ", air round it, into the fridge if the middle passes " + degrees(AIR_AT)
+                    + airing() + ", into the fridge if the middle passes " + degrees(AIR_AT)
                     + ". After " + after(settled) + " it can no longer.";
         }
         double look = l.mostTellingHour();
@@ -106,8 +133,16 @@ final class PourPages {
                 : "Leave it alone. After " + after(settled) + " nothing warms it any more.";
     }
 
+    private String airing() {
+        return (was(MouldCare.OVEN) ? "oven off and its door open" : "lid and towels off") + ", air round it";
+    }
+
+    private String whole(double celsius) {
+        return Formats.number(formats.degrees(Temperature.celsius(celsius)), 0);
+    }
+
     private String degrees(double celsius) {
-        return Formats.number(formats.degrees(Temperature.celsius(celsius)), 0) + " " + formats.temperatureUnit();
+        return whole(celsius) + " " + formats.temperatureUnit();
     }
 
     private static String after(double hours) {
@@ -180,6 +215,16 @@ final class PourPages {
     }
 
     private List<BenchPage.Figure> figures(LoafEnsemble l) {
+        boolean known = !l.expected().equals(LoafExpectation.USUAL);
+        List<BenchPage.Figure> measured = !known
+                ? List.of()
+                : List.of(
+                        new BenchPage.Figure("mould, as measured", "loses " + Formats.number(l.expected().lossFactor(), 2) + " of what is reckoned"),
+                        new BenchPage.Figure("batter, as measured", "reacts " + Formats.number(l.expected().rateFactor(), 2) + " times as fast"));
+        return Stream.concat(measured.stream(), forecast(l).stream()).toList();
+    }
+
+    private List<BenchPage.Figure> forecast(LoafEnsemble l) {
         return List.of(
                 new BenchPage.Figure(
                         "core peaks",

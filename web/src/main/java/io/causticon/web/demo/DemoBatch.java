@@ -6,6 +6,7 @@ import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.loaf.LoafHistory;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.making.Situation;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
@@ -219,7 +220,7 @@ final class DemoBatch {
             at(poured + 2 + i, new Entry.Kept(keepings[i], cold));
         }
         BatchLog log = new BatchLog(begun, asLogged(lines));
-        LoafForecast.poured(BatchFacts.of(plan, log, now), room).ifPresent(l -> core(l.middle()));
+        LoafForecast.atThePour(BatchFacts.of(plan, log, now), room, LoafKnowledge.NONE).ifPresent(l -> core(l.middle()));
         return this;
     }
 

@@ -159,7 +159,7 @@ class SimulatedDevices implements DisposableBean {
 
     private double truth(Device device, Batch batch, Probe probe, Instant now) {
         InstrumentSimulator readings = new InstrumentSimulator(
-                batch.plan(), batch.log(), ROOM, probe.since, () -> loaves.of(batch, ROOM).map(LoafEnsemble::middle));
+                batch.plan(), batch.log(), ROOM, probe.since, () -> loaves.before(batch, ROOM).map(LoafEnsemble::middle));
         return switch (device.kind()) {
             case SCALE -> readings.scale(now).grams();
             case PH_PEN -> readings.penPh(now);

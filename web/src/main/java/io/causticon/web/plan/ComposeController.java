@@ -88,7 +88,7 @@ class ComposeController {
     @PostMapping("/gel")
     String gel(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
         return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
-            model.addAttribute("gelRoads", GelWords.of(plan, maker));
+            model.addAttribute("gelRoads", GelWords.of(plan, pages.workshop(plan, s), maker.formats()));
             return s.form();
         });
     }

@@ -5,6 +5,7 @@ import io.causticon.core.formula.LiquidState;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.Formats;
@@ -188,8 +189,13 @@ class ComposePages {
         return words.byField(problems, maker.formats());
     }
 
+    /** What the workshop knows that the plan does not say. */
+    WorkshopFacts workshop(BatchPlan plan, Sitting s) {
+        return memory.facts(plan, s.pantry(), s.maker());
+    }
+
     Reckoner reckoner(BatchPlan plan, Sitting s) {
-        return new Reckoner(plan, s.maker(), memory.facts(plan, s.pantry(), s.maker()), s.pantry().prices());
+        return new Reckoner(plan, s.maker(), workshop(plan, s), s.pantry().prices());
     }
 
     /** What follows from a form, which is kept as a draft. */

@@ -4,8 +4,8 @@ import io.causticon.core.advice.GelAdvice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
+import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Formats;
 import java.util.List;
 
@@ -20,14 +20,13 @@ record GelWords(String title, List<RoadWords> roads) {
     /** A change that is taken with one tap. */
     record RoadWords(String id, String words, String chance) {}
 
-    static List<GelWords> of(BatchPlan plan, Maker maker) {
+    static List<GelWords> of(BatchPlan plan, WorkshopFacts workshop, Formats formats) {
         return List.of(
-                new GelWords("All through", roads(Extent.FULL, plan, maker)), new GelWords("Not at all", roads(Extent.NONE, plan, maker)));
+                new GelWords("All through", roads(Extent.FULL, plan, workshop, formats)), new GelWords("Not at all", roads(Extent.NONE, plan, workshop, formats)));
     }
 
-    private static List<RoadWords> roads(Extent extent, BatchPlan plan, Maker maker) {
-        Formats formats = maker.formats();
-        return GelAdvice.towards(extent, plan, maker.room()).stream()
+    private static List<RoadWords> roads(Extent extent, BatchPlan plan, WorkshopFacts workshop, Formats formats) {
+        return GelAdvice.towards(extent, plan, workshop).stream()
                 .map(r -> new RoadWords(r.change().id(), formats.phrase(r.change().label()), chance(r, formats)))
                 .toList();
     }

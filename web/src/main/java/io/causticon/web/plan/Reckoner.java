@@ -74,13 +74,13 @@ final class Reckoner {
     /** What will bite, for a change that was tapped. */
     List<PlanRisk> bites() {
         return PreFlight.of(
-                plan, LyePeak.of(plan, maker.room()), LoafForecast.planned(plan, maker.room()), workshop);
+                plan, LyePeak.of(plan, maker.room()), LoafForecast.planned(plan, maker.room(), workshop.loaves()), workshop);
     }
 
     Reckoning reckon(PlanForm form) {
         Estimate superfat = Superfat.distribution(Weights.planned(formula).shownOn(plan.scales()), formula.alkali(), plan.scales());
         LyePeak peak = LyePeak.of(plan, maker.room());
-        Optional<LoafEnsemble> loaf = LoafForecast.planned(plan, maker.room());
+        Optional<LoafEnsemble> loaf = LoafForecast.planned(plan, maker.room(), workshop.loaves());
         Composition composition = Composition.of(formula.fats());
         double excess = superfat.probabilityBelow(0);
         PortionTable portions = new PortionTable(plan, formats);

@@ -9,6 +9,7 @@ import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.LoafMemory;
 import io.causticon.web.batch.MixMemory;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Guard;
@@ -31,13 +32,15 @@ class WorkshopMemory {
     private final BatchService batches;
     private final Summaries summaries;
     private final MixMemory mixes;
+    private final LoafMemory loaves;
     private final Clock clock;
     private final Map<String, Optional<LastBatch>> lastInMould = new ConcurrentHashMap<>();
 
-    WorkshopMemory(BatchService batches, Summaries summaries, MixMemory mixes, Clock clock) {
+    WorkshopMemory(BatchService batches, Summaries summaries, MixMemory mixes, LoafMemory loaves, Clock clock) {
         this.batches = batches;
         this.summaries = summaries;
         this.mixes = mixes;
+        this.loaves = loaves;
         this.clock = clock;
     }
 
@@ -56,7 +59,8 @@ class WorkshopMemory {
                 pantry.vessels(),
                 mould == null ? null : lastInto(mould.name()).orElse(null),
                 pantry.lotsPastUse(LocalDate.ofInstant(clock.instant(), maker.zone())),
-                known.trace());
+                known.trace(),
+                loaves.known(maker.room()));
     }
 
     /** How batters come to trace here. */

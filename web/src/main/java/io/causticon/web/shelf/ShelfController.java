@@ -2,12 +2,15 @@ package io.causticon.web.shelf;
 
 import io.causticon.core.formula.VesselMaterial;
 import io.causticon.core.making.IngredientMemory;
+import io.causticon.core.loaf.LoafExpectation;
+import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Fat;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.LoafMemory;
 import io.causticon.web.batch.MixMemory;
 import io.causticon.web.shared.AtOnce;
 import io.causticon.web.shared.Formats;
@@ -45,12 +48,14 @@ class ShelfController {
     private final ShelfService shelf;
     private final ProblemWords words;
     private final MixMemory mixes;
+    private final LoafMemory loaves;
     private final Clock clock;
 
-    ShelfController(ShelfService shelf, ProblemWords words, MixMemory mixes, Clock clock) {
+    ShelfController(ShelfService shelf, ProblemWords words, MixMemory mixes, LoafMemory loaves, Clock clock) {
         this.shelf = shelf;
         this.words = words;
         this.mixes = mixes;
+        this.loaves = loaves;
         this.clock = clock;
     }
 
@@ -116,7 +121,7 @@ class ShelfController {
         Pantry pantry = shelf.pantry();
         LocalDate today = LocalDate.ofInstant(clock.instant(), maker.zone());
         Formats formats = maker.formats();
-        model.addAttribute("moulds", lines("mould", pantry.moulds().stream().map(m -> mould(m, formats))));
+        model.addAttribute("moulds", lines("mould", pantry.moulds().stream().map(m -> mould(m, loaves.known(maker.room()), formats))));
         model.addAttribute("vessels", lines("vessel", pantry.vessels().stream()
                 .map(v -> new Line("vessel", v.name(), v.name(), formats.mass(v.mass()) + " empty, " + spoken(v.material()),
                         v.material().isAttackedByAlkali()))));
@@ -172,7 +177,7 @@ class ShelfController {
                 .toList();
     }
 
-    private static Line mould(Mould m, Formats formats) {
+    private static Line mould(Mould m, LoafKnowledge known, Formats formats) {
         String sides = m.kind() == MouldKind.TUBE
                 ? Formats.number(m.width(), 0) + " mm across, " + Formats.number(m.height(), 0) + " mm tall"
                 : Formats.number(m.length(), 0) + " \u00d7 " + Formats.number(m.width(), 0) + " \u00d7 "
@@ -180,7 +185,18 @@ class ShelfController {
         String many = m.cavities() > 1 ? m.cavities() + " of " : "";
         String water = m.water() == null ? "" : m.sidesAreGuessed() ? ", sides guessed from that" : ", measured with water";
         return new Line("mould", m.name(), m.name(), spoken(m.kind()) + ", " + many + sides + ", holds "
-                + formats.roughMass(m.capacity()) + water, false);
+                + formats.roughMass(m.capacity()) + water + loss(m, known), false);
+    }
+
+    /** What its cores told of it. */
+    private static String loss(Mould m, LoafKnowledge known) {
+        int batches = known.batchesIn(m);
+        if (batches == 0) {
+            return "";
+        }
+        LoafExpectation e = known.of(m);
+        return ", loses " + Formats.number(e.lossFactor(), 2) + " times the heat that is reckoned (" + Formats.number(e.lossFactor() * Math.exp(-e.lossSpread()), 2)
+                + " to " + Formats.number(e.lossFactor() * Math.exp(e.lossSpread()), 2) + "), by the cores of " + batches + (batches == 1 ? " batch" : " batches");
     }
 
     private static Line fat(Fat f) {

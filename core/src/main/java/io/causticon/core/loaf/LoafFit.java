@@ -1,0 +1,139 @@
+package io.causticon.core.loaf;
+
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.LUDecomposition;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer.Optimum;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
+import org.hipparchus.util.Pair;
+
+/**
+ * The model of the loaf fitted to what was read in its middle: the loss of the mould and the rate of the batter, both with the priors that
+ * they had (Levenberg-Marquardt on weighted residuals, the inverse of the normal matrix for the spread). A reading that is far off counts
+ * for little, and readings that no such loaf explains change nothing.
+ */
+public final class LoafFit {
+
+    /**
+     * A reading in the middle.
+     *
+     * @param hours after the pour
+     * @param celsius what was read
+     */
+    public record Reading(double hours, double celsius) {}
+
+    /** Fewer are not enough to tell a loss from a rate, nor a slip of the probe from either. */
+    public static final int FEWEST = 3;
+
+    /** K: a thermometer's 0.7 and a tip that is not quite in the middle (a judgement). */
+    private static final double NOISE = 1.5;
+
+    /** Residuals beyond so many standard deviations grow with their logarithm only. */
+    private static final double ROBUST_FROM = 2;
+
+    /** Root mean square of the residuals, in standard deviations, above which nothing is believed of the readings. */
+    private static final double EXPLAINED = 2.5;
+
+    private static final double STEP = 0.02;
+    private static final int EVALUATIONS = 40;
+    private static final double MARGIN_HOURS = 0.25;
+    private static final double CLOSE = 1e-3;
+
+    private final LoafSetup setup;
+    private final List<Reading> readings;
+    private final LoafHeat.Span span;
+
+    private LoafFit(LoafSetup setup, List<Reading> readings) {
+        this.setup = setup;
+        this.readings = readings;
+        this.span = LoafHeat.Span.untilCold(readings.stream().mapToDouble(Reading::hours).max().orElseThrow() + MARGIN_HOURS);
+    }
+
+    /**
+     * What is to be expected of the loaf after its readings, from what was expected of it before.
+     *
+     * @param readings after the pour, in any order
+     * @return empty with fewer than {@link #FEWEST} of them, and where no loss and no rate explains them
+     */
+    public static Optional<LoafExpectation> of(LoafSetup setup, List<Reading> readings) {
+        return readings.size() < FEWEST ? Optional.empty() : new LoafFit(setup, readings).fitted();
+    }
+
+    private Optional<LoafExpectation> fitted() {
+        LoafExpectation before = setup.expected();
+        Optimum optimum = new LevenbergMarquardtOptimizer()
+                .withCostRelativeTolerance(CLOSE)
+                .withParameterRelativeTolerance(CLOSE)
+                .optimize(new LeastSquaresBuilder()
+                        .model(this::model)
+                        .target(new double[readings.size() + 2])
+                        .start(new double[] {before.logLoss(), before.logRate()})
+                        .lazyEvaluation(false)
+                        .maxEvaluations(EVALUATIONS)
+                        .maxIterations(EVALUATIONS)
+                        .build());
+        double[] best = optimum.getPoint().toArray();
+        if (offBy(best) > EXPLAINED) {
+            return Optional.empty();
+        }
+        RealMatrix jacobian = optimum.getJacobian();
+        RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian)).getSolver().getInverse();
+        return Optional.of(new LoafExpectation(
+                best[0], Math.sqrt(covariance.getEntry(0, 0)), best[1], Math.sqrt(covariance.getEntry(1, 1))));
+    }
+
+    private double offBy(double[] p) {
+        double[] off = off(p);
+        double sum = 0;
+        for (double o : off) {
+            sum += o * o;
+        }
+        return Math.sqrt(sum / off.length);
+    }
+
+    private Pair<RealVector, RealMatrix> model(RealVector point) {
+        double[] p = point.toArray();
+        double[] value = residuals(p);
+        double[][] jacobian = new double[value.length][p.length];
+        for (int j = 0; j < p.length; j++) {
+            double[] moved = p.clone();
+            moved[j] += STEP;
+            double[] up = residuals(moved);
+            moved[j] -= 2 * STEP;
+            double[] down = residuals(moved);
+            for (int i = 0; i < value.length; i++) {
+                jacobian[i][j] = (up[i] - down[i]) / (2 * STEP);
+            }
+        }
+        return new Pair<>(new ArrayRealVector(value), new Array2DRowRealMatrix(jacobian));
+    }
+
+    private double[] residuals(double[] p) {
+        LoafExpectation before = setup.expected();
+        double[] off = off(p);
+        double[] r = new double[off.length + 2];
+        for (int i = 0; i < off.length; i++) {
+            r[i] = robust(off[i]);
+        }
+        r[off.length] = (p[0] - before.logLoss()) / before.lossSpread();
+        r[off.length + 1] = (p[1] - before.logRate()) / before.rateSpread();
+        return r;
+    }
+
+    /** How far each reading is from the model, in standard deviations. */
+    private double[] off(double[] p) {
+        LoafDraw run = LoafHeat.draw(
+                setup.with(setup.batter().with(1, 0, Math.exp(p[1])), Math.exp(p[0])), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
+        return readings.stream().mapToDouble(r -> (run.coreCelsiusAt(r.hours()) - r.celsius()) / NOISE).toArray();
+    }
+
+    /** As a Cauchy distribution would have it. */
+    private static double robust(double off) {
+        return Math.signum(off) * ROBUST_FROM * Math.sqrt(Math.log1p(off * off / (ROBUST_FROM * ROBUST_FROM)));
+    }
+}

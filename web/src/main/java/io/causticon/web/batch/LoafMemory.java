@@ -1,0 +1,53 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.forecast.LoafForecast;
+import io.causticon.core.loaf.LoafKnowledge;
+import io.causticon.core.quantity.Temperature;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** What the cores logged in the workshop's batches tell of its moulds and recipes. A batch is read again when its log has changed. */
+@Component
+public class LoafMemory {
+
+    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
+
+    private final FromEachBatch<LoafKnowledge.Told> told;
+    private volatile Known last = new Known(Map.of(), LoafKnowledge.NONE);
+
+    /** The workshop's, where a batch did not read its own. */
+    private volatile Temperature room = USUAL_ROOM;
+
+    private record Known(Map<BatchId, LoafKnowledge.Told> from, LoafKnowledge all) {}
+
+    LoafMemory(BatchService batches, Clock clock) {
+        this.told = new FromEachBatch<>("reads-loaves", batches, b -> LoafForecast.told(b.facts(clock.instant()), room));
+    }
+
+    /** Of all batches. */
+    public LoafKnowledge known(Temperature usualRoom) {
+        room = usualRoom;
+        Map<BatchId, LoafKnowledge.Told> now = told.known();
+        if (last.from() != now) {
+            last = new Known(now, new LoafKnowledge(List.copyOf(now.values())));
+        }
+        return last.all();
+    }
+
+    /** Of all others: what a batch tells of itself is not counted twice. */
+    LoafKnowledge without(BatchId batch, Temperature usualRoom) {
+        LoafKnowledge all = known(usualRoom);
+        Map<BatchId, LoafKnowledge.Told> from = last.from();
+        return from.containsKey(batch)
+                ? new LoafKnowledge(from.entrySet().stream().filter(t -> !t.getKey().equals(batch)).map(Map.Entry::getValue).toList())
+                : all;
+    }
+
+    @EventListener
+    void logged(BatchLogged event) {
+        told.changed(event.batch());
+    }
+}
