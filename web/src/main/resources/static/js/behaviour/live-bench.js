@@ -37,6 +37,15 @@ export function liveBench(strip) {
     }
   });
   feed.addEventListener('logged', refresh);
+  // What was logged before the feed was there, or while it was away, is not told by it.
+  document.addEventListener('bench:delivered', refresh);
+  let heard = false;
+  feed.addEventListener('open', () => {
+    if (heard) {
+      refresh();
+    }
+    heard = true;
+  });
   // More benches are open than can be told: this one then looks by itself.
   feed.addEventListener('enough', () => {
     feed.close();
@@ -86,7 +95,7 @@ export function liveBench(strip) {
   }
 
   // A working time goes on shrinking while nobody taps.
-  if (document.querySelector('[data-part="mix-head"], [data-part="pour-head"]')) {
+  if (document.querySelector('[data-part="mix-head"], [data-part="pour-head"], [data-part="cook-head"]')) {
     setInterval(refresh, 20_000);
   }
 

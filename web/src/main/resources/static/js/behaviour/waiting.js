@@ -17,6 +17,7 @@ export async function sendWhatWaits(body) {
     }
   }
   if (logged > 0) {
+    document.dispatchEvent(new Event('bench:delivered'));
     tell('by-hand-note', logged === 1 ? 'A line that had waited here is logged, at the moment it was made.' : `${logged} lines that had waited here are logged, at the moments they were made.`);
   }
 

@@ -1,7 +1,9 @@
 package io.causticon.core.cure;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Process;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import java.time.Duration;
@@ -55,12 +57,17 @@ public final class Tasks {
         return log.first(Entry.Unmoulded.class)
                 .map(u -> u.at())
                 .or(() -> log.first(Entry.Cut.class).map(c -> c.at()))
-                .orElse(poured(plan, log).plus(Schedule.of(plan).unmould()));
+                .orElse(poured(plan, log).plus(Schedule.of(road(plan, log)).unmould()));
+    }
+
+    /** What was cooked after all keeps the dates of what is cooked. */
+    private static BatchPlan road(BatchPlan plan, BatchLog log) {
+        return log.has(Entry.Cooked.class, c -> c.what() == Cooking.CLEAR) ? plan.with(Process.HOT) : plan;
     }
 
     /** When it may be called ready at the earliest. */
     public static Instant ready(BatchPlan plan, BatchLog log) {
-        return unmoulded(plan, log).plus(Schedule.of(plan).cure());
+        return unmoulded(plan, log).plus(Schedule.of(road(plan, log)).cure());
     }
 
     /** Everything, in the order of its dates, once the batch is poured; nothing before. */

@@ -8,6 +8,7 @@ import io.causticon.core.quantity.Mass;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
@@ -44,13 +45,14 @@ record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
             double spread = facts.asWeighed().isComplete() ? POT_SPREAD : Math.hypot(POT_SPREAD, UNLOGGED_SPREAD);
             return new PotMass(pot.map(p -> p.entry().mass()), 0, spread, addedAfter(facts, pot.get().at()));
         }
-        return bars(facts.log()).map(m -> new PotMass(Optional.of(m), BARS_LOSS, BARS_SPREAD, Mass.ZERO)).orElse(NOT_WEIGHED);
+        // A cook takes an unknown share of the water away before there are bars.
+        return facts.isCooked() ? NOT_WEIGHED : bars(facts.log()).map(m -> new PotMass(Optional.of(m), BARS_LOSS, BARS_SPREAD, Mass.ZERO)).orElse(NOT_WEIGHED);
     }
 
     /** The last weighing of all that is in the pot: with the lye in it, and before anything was taken out. */
     private static Optional<BatchLog.Timed<Entry.PotWeighed>> whole(BatchFacts facts) {
         Instant lyeIn = facts.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at).orElse(Instant.MIN);
-        Instant out = facts.firstTakenOut().orElse(Instant.MAX);
+        Instant out = Stream.of(facts.firstTakenOut(), facts.cookedSince()).flatMap(Optional::stream).min(Instant::compareTo).orElse(Instant.MAX);
         return facts.log().of(Entry.PotWeighed.class).filter(p -> !p.at().isBefore(lyeIn) && !p.at().isAfter(out)).reduce((a, b) -> b);
     }
 

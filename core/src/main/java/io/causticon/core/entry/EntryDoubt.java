@@ -48,7 +48,7 @@ public record EntryDoubt(Phrase words, Optional<Entry> meant) {
             return ofWeight(weighed, plan, log);
         }
         if (entry instanceof Entry.TemperatureRead read) {
-            return ofTemperature(read, plan);
+            return ofTemperature(read, plan, log);
         }
         return Optional.empty();
     }
@@ -78,10 +78,11 @@ public record EntryDoubt(Phrase words, Optional<Entry> meant) {
                 shifted));
     }
 
-    private static Optional<EntryDoubt> ofTemperature(Entry.TemperatureRead read, BatchPlan plan) {
+    private static Optional<EntryDoubt> ofTemperature(Entry.TemperatureRead read, BatchPlan plan, BatchLog log) {
         Interval usual = USUAL.get(read.spot());
         double celsius = read.temperature().celsius();
-        boolean cooked = plan.process() == Process.HOT && read.spot() != MeasurementPoint.ROOM && celsius > usual.high();
+        boolean cooking = plan.process() == Process.HOT || log.has(Entry.Cooked.class, c -> true);
+        boolean cooked = cooking && read.spot() != MeasurementPoint.ROOM && celsius > usual.high();
         if (usual.contains(celsius) || cooked) {
             return Optional.empty();
         }

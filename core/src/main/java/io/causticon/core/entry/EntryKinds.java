@@ -1,5 +1,6 @@
 package io.causticon.core.entry;
 
+import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
@@ -15,7 +16,7 @@ import java.util.stream.Stream;
 public final class EntryKinds {
 
     public static final List<EntryKind<?>> ALL = Stream.of(
-                    WeighingKinds.ALL, PotKinds.ALL, BatterKinds.ALL, MouldKinds.ALL, TestKinds.ALL, WordKinds.ALL)
+                    WeighingKinds.ALL, PotKinds.ALL, BatterKinds.ALL, CookKinds.ALL, MouldKinds.ALL, TestKinds.ALL, WordKinds.ALL)
             .flatMap(List::stream)
             .<EntryKind<?>>map(k -> k)
             .toList();
@@ -52,6 +53,11 @@ public final class EntryKinds {
     /** What makers call a stage. */
     public static String words(Stage stage) {
         return BatterKinds.said(stage);
+    }
+
+    /** What is said of a cook. */
+    public static String words(Cooking what) {
+        return CookKinds.said(what);
     }
 
     public static OnStrip strip(Entry entry) {

@@ -94,7 +94,7 @@ public final class LoafForecast {
     }
 
     private static Optional<LoafSetup> setup(BatchFacts facts, Temperature usualRoom) {
-        return facts.poured().flatMap(at -> setup(facts, at, usualRoom));
+        return facts.isCooked() ? Optional.empty() : facts.poured().flatMap(at -> setup(facts, at, usualRoom));
     }
 
     private static Optional<LoafSetup> setup(BatchFacts facts, Instant at, Temperature usualRoom) {

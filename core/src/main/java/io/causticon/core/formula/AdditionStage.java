@@ -12,6 +12,8 @@ public enum AdditionStage {
     EMULSION,
     /** Into the batter at light trace. */
     TRACE,
+    /** Into the cooked paste, once no lye is left that would change it. */
+    AFTER_COOK,
     /** In the last second, by hand, then straight into the mould: a fast ending on purpose. */
     LAST,
     /** On the poured soap. */

@@ -112,7 +112,7 @@ public record Jug(
     }
 
     private static boolean isAtBatter(AdditionStage joins) {
-        return joins == AdditionStage.EMULSION || joins == AdditionStage.TRACE || joins == AdditionStage.LAST;
+        return joins == AdditionStage.EMULSION || joins == AdditionStage.TRACE || joins == AdditionStage.AFTER_COOK || joins == AdditionStage.LAST;
     }
 
     private static boolean isInLye(LiquidPortion l) {

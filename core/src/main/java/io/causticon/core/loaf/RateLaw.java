@@ -47,9 +47,29 @@ public final class RateLaw {
      * @param to share at the end, less than 1
      */
     public static double hoursBetween(double from, double to, double celsius) {
+        return hoursBetween(from, to, celsius, 1);
+    }
+
+    /**
+     * The same of another batter.
+     *
+     * @param factor of its speed, 1 for the usual
+     */
+    public static double hoursBetween(double from, double to, double celsius, double factor) {
         double seconds = Math.log((to + SELF_START) / (1 - to) * (1 - from) / (from + SELF_START))
                 / (1 + SELF_START)
-                / rate(celsius, 1, ACTIVATION_ENERGY);
+                / rate(celsius, factor, ACTIVATION_ENERGY);
         return seconds / 3600;
+    }
+
+    /**
+     * Share that is soap after some hours at one temperature, the same integral the other way round.
+     *
+     * @param from share at the beginning, 0 to less than 1
+     * @param factor of this batter, 1 for the usual
+     */
+    public static double shareAfter(double from, double hours, double celsius, double factor) {
+        double grown = (from + SELF_START) / (1 - from) * Math.exp((1 + SELF_START) * rate(celsius, factor, ACTIVATION_ENERGY) * 3600 * hours);
+        return Double.isInfinite(grown) ? 1 : (grown - SELF_START) / (1 + grown);
     }
 }

@@ -4,6 +4,7 @@ import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.PortionAmounts;
 import io.causticon.core.formula.Portioning;
@@ -57,10 +58,13 @@ public final class BatterSteps {
     }
 
     private void whole() {
-        for (AdditionStage when : List.of(AdditionStage.FATS, AdditionStage.EMULSION, AdditionStage.TRACE)) {
+        for (AdditionStage when : List.of(AdditionStage.FATS, AdditionStage.EMULSION, AdditionStage.TRACE, AdditionStage.AFTER_COOK)) {
             AlkaliBalance.of(plan.formula()).liquids().stream()
                     .filter(l -> l.joins() == when)
                     .forEach(l -> liquid(l, null, when));
+            if (when == AdditionStage.AFTER_COOK) {
+                plan.formula().fats().stream().filter(FatPortion::afterCook).forEach(this::fat);
+            }
             sorted(plan.formula().additives().stream().filter(a -> a.joins() == when).toList())
                     .forEach(a -> add(a, null, when));
         }
@@ -129,6 +133,17 @@ public final class BatterSteps {
                 BatterStep.Kind.ADD, name, null, l.mass(), portion, when, List.of(), null,
                 log.of(Entry.Added.class)
                         .filter(a -> unused(a.id()) && isLiquid(a.entry(), l) && goesTo(a.entry(), portion))
+                        .findFirst()
+                        .map(a -> minute(use(a.id(), a.at())))));
+    }
+
+    private void fat(FatPortion f) {
+        String name = f.fat().name();
+        steps.add(new BatterStep(
+                BatterStep.Kind.ADD, name, null, f.mass(), null, AdditionStage.AFTER_COOK,
+                List.of(Phrase.of("Melted and warm: it stays the fat that it is, and is all of the superfat that the cook does not leave")), null,
+                log.of(Entry.Added.class)
+                        .filter(a -> unused(a.id()) && a.entry().what().isSubstance(f.fat().id(), name))
                         .findFirst()
                         .map(a -> minute(use(a.id(), a.at())))));
     }

@@ -129,7 +129,7 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
                 .toList();
         List<Dosed> later = Stream.concat(
                         formula.additives().stream()
-                                .filter(a -> !isFromTheStart(a) && a.joins() != AdditionStage.TOP)
+                                .filter(a -> !isFromTheStart(a) && a.joins() != AdditionStage.TOP && a.joins() != AdditionStage.AFTER_COOK)
                                 .map(a -> dosed(a, formula)),
                         plan.pouring().portioning().portions().stream()
                                 .flatMap(p -> p.additives().stream())

@@ -1,5 +1,6 @@
 package io.causticon.core.observation;
 
+import io.causticon.core.formula.Process;
 import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
@@ -262,6 +263,21 @@ public final class BatchFacts {
                 .filter(a -> a.additive().isMover())
                 .map(a -> a.additive().name())
                 .toList();
+    }
+
+    /** Whether it is cooked: by its plan, or because a batch that seized or was held went into the pot after all. */
+    public boolean isCooked() {
+        return plan.process() == Process.HOT || log.has(Entry.Cooked.class, c -> true);
+    }
+
+    /** Whether its paste was seen clear all through: what a cook is for. */
+    public boolean isCookedThrough() {
+        return log.has(Entry.Cooked.class, c -> c.what() == Cooking.CLEAR);
+    }
+
+    /** When the heat was first on. */
+    public Optional<Instant> cookedSince() {
+        return log.first(Entry.Cooked.class).map(BatchLog.Timed::at);
     }
 
     /** What was read there, as it was logged. */

@@ -95,6 +95,9 @@ public sealed interface Entry {
         }
     }
 
+    /** Something done to a pot that is cooked, or what its paste looks like. */
+    record Cooked(Cooking what) implements Entry {}
+
     /** The air was tapped out of the mould. */
     record AirTapped() implements Entry {}
 

@@ -18,6 +18,7 @@ public final class PreFlight {
         LyeLiquidRisks.find(flight);
         BatterRisks.find(flight);
         AdditiveRisks.find(flight);
+        CookRisks.find(flight);
         SettingRisks.find(flight);
         MouldCareRisks.find(flight);
         WorkshopRisks.find(flight);

@@ -3,6 +3,7 @@ package io.causticon.web.batch;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.Mark;
 import io.causticon.core.entry.Names;
+import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Purpose;
@@ -25,6 +26,11 @@ public record EntryWords(String mark, String text) {
 
     public static String mark(Weighable what) {
         return lower(EntryKinds.mark(what));
+    }
+
+    /** What is said of a cook. */
+    public static String cooking(Cooking what) {
+        return EntryKinds.words(what);
     }
 
     public static String stage(Stage stage) {

@@ -49,7 +49,7 @@ public class PlanCodec {
             String name, @Nullable Double cap, Set<String> behaviour, Set<String> allergens, String note) {}
 
     private record FatKept(
-            String id, double grams, @Nullable String lot, @Nullable Double certified, @Nullable OwnFat own) {}
+            String id, double grams, @Nullable String lot, @Nullable Double certified, @Nullable OwnFat own, @Nullable Boolean afterCook) {}
 
     /** {@code frozen} is how plans before the states told it. */
     private record LiquidKept(
@@ -192,7 +192,7 @@ public class PlanCodec {
                         || known != null && !known.saponificationSpread().equals(fat.saponificationSpread())
                 ? fat.saponificationValue()
                 : null;
-        return new FatKept(fat.id(), p.mass().grams(), p.lot(), certified, own);
+        return new FatKept(fat.id(), p.mass().grams(), p.lot(), certified, own, p.afterCook() ? true : null);
     }
 
     /** The fat of the tables that an own one has its acids from. */
@@ -286,7 +286,7 @@ public class PlanCodec {
                 : TABLES.fat(own.likeId())
                         .ownLikeness(p.id(), own.name(), own.saponification(), own.iodine(), own.animal());
         return new FatPortion(
-                p.certified() == null ? fat : fat.certified(p.certified()), Mass.grams(p.grams()), p.lot());
+                p.certified() == null ? fat : fat.certified(p.certified()), Mass.grams(p.grams()), p.lot(), Boolean.TRUE.equals(p.afterCook()));
     }
 
     private static AdditivePortion additive(AdditiveKept p) {

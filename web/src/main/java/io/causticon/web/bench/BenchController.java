@@ -1,11 +1,13 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.cook.CookWatch;
 import io.causticon.core.entry.EntryDoubt;
 import io.causticon.core.entry.Names;
 import io.causticon.core.entry.Suggestion;
 import io.causticon.core.making.PotAddition;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.Life;
@@ -202,11 +204,20 @@ class BenchController {
                 return Optional.of(new Question(BenchStep.POUR, "Something was taken out of the pot already. What the full pot weighed tells slips apart only if it is"
                         + " logged for before that, as in \u201cpot 4.12 kg at 14:20\u201d. Keep this weight anyway?"));
             }
+            if (entry instanceof Entry.Poured && isUncooked(batch)) {
+                return Optional.of(new Question(BenchStep.COOK, "No calm test of clear paste is logged: caustic paste burns, and goes on working in the mould. Spoon it in all the same?"));
+            }
             if (entry instanceof Entry.LyeIntoFats && BenchStep.isSecondFeedOpen(batch)) {
                 return Optional.of(new Question(BenchStep.LYE, "What joins the cooled lye is not all in. Pour without it?"));
             }
         }
         return Optional.empty();
+    }
+
+    private boolean isUncooked(Batch batch) {
+        Instant now = clock.instant();
+        BatchFacts facts = batch.facts(now);
+        return facts.isCooked() && CookWatch.of(facts, now).filter(w -> w.stage() == CookWatch.Stage.AFTER || w.stage() == CookWatch.Stage.DONE).isEmpty();
     }
 
     /** What is done with the batter: something goes in, a portion is taken, a part is poured. */

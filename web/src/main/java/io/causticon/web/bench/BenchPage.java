@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param ready what to look at before the lye, null at other steps
  * @param pot the lye pot and the matching, null at other steps
  * @param mix the mixing, null at other steps
+ * @param cook the pot on the heat, null at other steps
  * @param set the pour and what comes after, null at other steps
  * @param warnings what must be said aloud
  * @param undo what was tapped a moment ago and can be taken back at once; null when nothing was
@@ -36,10 +37,16 @@ record BenchPage(
         @Nullable ReadyList ready,
         @Nullable Pot pot,
         @Nullable MixPage mix,
+        @Nullable CookPage cook,
         @Nullable PourPage set,
         List<Warning> warnings,
         @Nullable Undo undo,
         List<Recent> recent) {
+
+    /** Whether this batch is cooked. */
+    public boolean cooks() {
+        return steps.stream().anyMatch(s -> s.id().equals("cook"));
+    }
 
     /** A step: its id, its name, whether it is done, whether it is shown. */
     record Step(String id, String name, boolean done, boolean current) {}

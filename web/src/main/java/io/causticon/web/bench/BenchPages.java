@@ -71,7 +71,7 @@ class BenchPages {
                 PotPages.method(batch) + EntryWords.purpose(batch.purpose()),
                 batch.log().begun().toEpochMilli(),
                 Formats.stopwatch(batch.log().ageAt(now)),
-                List.of(BenchStep.values()).stream()
+                BenchStep.road(batch, shown).stream()
                         .map(s -> new BenchPage.Step(s.id(), s.title(), s.isDone(batch), s == shown))
                         .toList(),
                 shown.id(),
@@ -83,6 +83,7 @@ class BenchPages {
                     default -> null;
                 },
                 shown == BenchStep.MIX ? mixing(batch, maker, lots, now).page(rescue) : null,
+                shown == BenchStep.COOK ? new CookPages(batch, maker, mixing(batch, maker, lots, now).afterTheCook(), now).page() : null,
                 shown == BenchStep.POUR
                         ? new PourPages(batch, maker, mixing(batch, maker, lots, now).live(), now).page(loaves.of(batch, maker.room()), loaves.before(batch, maker.room()))
                         : null,

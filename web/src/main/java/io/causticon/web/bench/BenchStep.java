@@ -1,7 +1,9 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.formula.Process;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.WeighingOrder;
@@ -19,6 +21,7 @@ enum BenchStep {
     LYE("Lye pot"),
     MATCH("Match"),
     MIX("Mix"),
+    COOK("Cook"),
     POUR("Pour");
 
     private static final Temperature HOT = Temperature.celsius(30);
@@ -42,8 +45,23 @@ enum BenchStep {
         return List.of(values()).stream().filter(s -> s.id().equalsIgnoreCase(id)).findFirst();
     }
 
+    /** The steps of this batch: a pot is cooked where that is planned or was begun. */
+    static List<BenchStep> road(Batch batch) {
+        return road(batch, WEIGH);
+    }
+
+    /** The same with one that is looked at: whoever is led to the cook by a rescue sees it among the others. */
+    static List<BenchStep> road(Batch batch, BenchStep shown) {
+        boolean cooked = shown == COOK || isCooked(batch);
+        return List.of(values()).stream().filter(s -> s != COOK || cooked).toList();
+    }
+
+    private static boolean isCooked(Batch batch) {
+        return batch.plan().process() == Process.HOT || batch.log().has(Entry.Cooked.class, c -> true);
+    }
+
     static BenchStep of(Batch batch) {
-        return List.of(values()).stream().filter(s -> !s.isDone(batch)).findFirst().orElse(POUR);
+        return road(batch).stream().filter(s -> !s.isDone(batch)).findFirst().orElse(POUR);
     }
 
     boolean isDone(Batch batch) {
@@ -62,7 +80,8 @@ enum BenchStep {
             case READY -> ready || lyeIn || poured;
             case LYE -> log.first(Entry.LyeClear.class).isPresent() && !isSecondFeedOpen(batch) || hotWithoutPortions(log) || lyeIn || poured;
             case MATCH -> lyeIn || poured;
-            case MIX -> poured;
+            case MIX -> poured || log.has(Entry.Cooked.class, c -> true);
+            case COOK -> poured || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_OFF);
             case POUR -> poured && log.first(Entry.Kept.class).isPresent();
         };
     }

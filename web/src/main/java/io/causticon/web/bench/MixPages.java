@@ -89,8 +89,7 @@ final class MixPages {
     /** @param rescue id of the card that was asked for; empty opens the one that what was just seen asks for, {@code none} keeps all closed */
     MixPage page(String rescue) {
         String open = rescue.isEmpty() ? justSeen().map(MixPages::id).orElse("") : rescue;
-        List<MixPage.Step> words = new ArrayList<>();
-        steps.forEach(s -> words.add(step(s, words.size() + 1)));
+        List<MixPage.Step> words = words(false);
         Optional<LiveTrace.Left> left = live.map(LiveTrace::workable);
         boolean pouredAlready = facts.wasPoured();
         return new MixPage(
@@ -127,6 +126,19 @@ final class MixPages {
                                 .map(w -> formats.phrase(w.reason()))
                                 .toList())
                         .orElse(List.of()));
+    }
+
+    /** What goes into the paste. */
+    List<MixPage.Step> afterTheCook() {
+        return words(true);
+    }
+
+    private List<MixPage.Step> words(boolean afterTheCook) {
+        List<MixPage.Step> words = new ArrayList<>();
+        steps.stream()
+                .filter(s -> (s.when() == AdditionStage.AFTER_COOK) == afterTheCook)
+                .forEach(s -> words.add(step(s, words.size() + 1)));
+        return words;
     }
 
     /** The trouble that was tapped last, if that was moments ago. */

@@ -72,7 +72,7 @@ final class PourPages {
                 poured.map(p -> Formats.duration(Duration.between(p, now))).orElse(""),
                 poured.isPresent() ? watch(poured.get(), loaf, before) : says(single),
                 plan.holds().filter(h -> poured.isEmpty() && h.median() > SOON).map(this::holds).orElse(""),
-                poured.isPresent() ? "" : live.map(LiveTrace::workable).map(this::left).orElse(""),
+                poured.isPresent() || batch.facts(now).isCooked() ? "" : live.map(LiveTrace::workable).map(this::left).orElse(""),
                 layers,
                 poured.isPresent() ? null : layers.stream().filter(l -> !l.in()).findFirst().orElse(null),
                 face(),
@@ -150,6 +150,9 @@ final class PourPages {
     }
 
     private String says(boolean single) {
+        if (batch.facts(now).isCooked()) {
+            return "Spoon it in hot, press each spoonful down, knock the air out, smooth the top. Gloves and sleeves: hot paste sticks.";
+        }
         if (plan.next().isEmpty()) {
             return "All parts are in. Tap out the air, then say that it is poured: the set begins.";
         }

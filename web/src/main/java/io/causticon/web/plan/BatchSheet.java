@@ -1,10 +1,14 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.cook.CookPlan;
+import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Process;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.notation.DoseNotation;
@@ -15,6 +19,8 @@ import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.WhenWords;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -123,6 +129,10 @@ record BatchSheet(
                     .reduce((a, b) -> a + ", " + b)
                     .orElse("") + ".");
         }
+        if (plan.process() == Process.HOT) {
+            cook(plan, steps, f);
+            return steps;
+        }
         steps.add("Pour" + (plan.mould() == null ? "" : " into the " + plan.mould().name()) + ", tap, "
                 + switch (plan.gel()) {
                     case FORCE -> "insulate for gel.";
@@ -130,6 +140,18 @@ record BatchSheet(
                     case PREVENT -> "keep it cold.";
                 });
         return steps;
+    }
+
+    private static void cook(BatchPlan plan, List<String> steps, Formats f) {
+        steps.addAll(CookWords.of(plan, f).stream().limit(2).toList());
+        steps.add("Stir every 20 min and whenever it rises. Looks, with the time: sets ____  rises ____  grainy ____  waxy ____  clear ____ . Pot weighed ____  ____ .");
+        steps.add("Test a pea of clear paste in ten times its mass of water: pH ____ , or titrate ____ %. Alkali left: cook on, test again.");
+        String after = Stream.concat(
+                        plan.formula().fats().stream().filter(FatPortion::afterCook).map(p -> f.mass(p.mass()) + " " + p.fat().name()),
+                        plan.formula().additives().stream().filter(a -> a.joins() == AdditionStage.AFTER_COOK).map(a -> f.mass(a.mass()) + " " + a.additive().name()))
+                .collect(Collectors.joining(", "));
+        steps.add("Heat off." + (after.isEmpty() ? "" : " Into the paste: " + after + "; scent below " + f.temperature(CookPlan.SCENT_BELOW) + "."));
+        steps.add("Spoon it" + (plan.mould() == null ? "" : " into the " + plan.mould().name()) + ", press and knock the air out, smooth the top.");
     }
 
     private static List<String> facts(BatchPlan plan, AlkaliBalance balance, Maker maker) {

@@ -91,7 +91,7 @@ final class Composer {
             String amount = by == SizedBy.WEIGHTS
                     ? MassNotation.write(p.mass(), maker.units())
                     : NumberNotation.write(100 * p.mass().dividedBy(f.fatMass()), 3);
-            rows.add(new PlanForm.FatRow(masses.fats().get(i).id(), amount, masses.fats().get(i).locked()));
+            rows.add(masses.fats().get(i).of(amount));
         }
         return masses.withFats(rows).with("sizedBy", by.name());
     }
@@ -150,10 +150,7 @@ final class Composer {
         List<PlanForm.FatRow> rows = form.fats().stream()
                 .map(row -> row.id().isBlank() || row.locked()
                         ? row
-                        : new PlanForm.FatRow(
-                                row.id(),
-                                NumberNotation.write(factor > 0 ? number(row.amount()) * factor : rest / equal, 3),
-                                false))
+                        : row.of(NumberNotation.write(factor > 0 ? number(row.amount()) * factor : rest / equal, 3)))
                 .toList();
         return form.withFats(rows);
     }
@@ -218,7 +215,7 @@ final class Composer {
     private static PlanForm inShares(PlanForm form, Optional<BatchPlan> plan, Maker maker) {
         List<PlanForm.FatRow> fats = form.fats().stream().filter(f -> !f.id().isBlank()).toList();
         if (fats.size() == 1) {
-            return form.withFats(List.of(new PlanForm.FatRow(fats.get(0).id(), "100", fats.get(0).locked())));
+            return form.withFats(List.of(fats.get(0).of("100")));
         }
         return form.isByShare() || plan.isEmpty() ? form : sizedBy(form, plan.get(), SizedBy.TOTAL, maker);
     }

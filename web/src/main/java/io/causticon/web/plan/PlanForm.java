@@ -45,8 +45,19 @@ record PlanForm(
         List<AdditiveRow> additives,
         List<PortionRow> portions) {
 
-    /** A fat: its id, with {@code @} and the label of a lot behind it when one is chosen; its amount; whether its share is locked. */
-    record FatRow(String id, String amount, boolean locked) {
+    /**
+     * A fat: its id, with {@code @} and the label of a lot behind it when one is chosen; its amount; whether its share is locked; whether it goes
+     * in after the cook.
+     */
+    record FatRow(String id, String amount, boolean locked, boolean after) {
+
+        FatRow(String id, String amount, boolean locked) {
+            this(id, amount, locked, false);
+        }
+
+        FatRow of(String other) {
+            return new FatRow(id, other, locked, after);
+        }
 
         String fatId() {
             return id.replaceAll("@.*", "");
@@ -178,7 +189,8 @@ record PlanForm(
                                 byShare
                                         ? percent(p.mass().dividedBy(f.fatMass()))
                                         : MassNotation.write(p.mass(), formats.units()),
-                                false))
+                                false,
+                                p.afterCook()))
                         .toList(),
                 f.liquidParts().stream()
                         .map(p -> new LiquidRow(
@@ -222,10 +234,11 @@ record PlanForm(
             one.put(field, value == null ? "" : value);
         });
         Set<String> locked = Set.copyOf(typed.getOrDefault("fatLock", List.of()));
+        Set<String> after = Set.copyOf(typed.getOrDefault("fatAfter", List.of()));
         return new PlanForm(
                 one,
                 rows(typed, "fatId", i -> new FatRow(
-                        at(typed, "fatId", i), at(typed, "fatAmount", i), locked.contains(Integer.toString(i)))),
+                        at(typed, "fatId", i), at(typed, "fatAmount", i), locked.contains(Integer.toString(i)), after.contains(Integer.toString(i)))),
                 rows(typed, "liquidId", i -> new LiquidRow(
                         at(typed, "liquidId", i),
                         at(typed, "liquidAmount", i),
@@ -252,6 +265,9 @@ record PlanForm(
             fields.add("fatAmount", fats.get(i).amount());
             if (fats.get(i).locked()) {
                 fields.add("fatLock", Integer.toString(i));
+            }
+            if (fats.get(i).after()) {
+                fields.add("fatAfter", Integer.toString(i));
             }
         }
         liquids.forEach(row -> {
@@ -328,7 +344,7 @@ record PlanForm(
                 .forEach(w -> changed.put(w, other.get(w)));
         return new PlanForm(
                 changed,
-                fats.stream().map(f -> new FatRow(f.id(), f.amount(), locked.contains(f.fatId()))).toList(),
+                fats.stream().map(f -> new FatRow(f.id(), f.amount(), locked.contains(f.fatId()), f.after())).toList(),
                 liquids,
                 additives,
                 portions);

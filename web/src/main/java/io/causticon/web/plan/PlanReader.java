@@ -220,7 +220,8 @@ final class PlanReader {
             }
             Mass mass = form.isByShare() ? share(field, row.amount()) : fields.mass(field, row.amount(), FormulaCheck.MOST_OF_ONE_FAT);
             sum += mass.grams();
-            Optional<FatPortion> portion = fat(row, mass);
+            boolean after = row.after() && form.get("process").equals(Process.HOT.name());
+            Optional<FatPortion> portion = fat(row, mass).map(p -> p.goingInAfterTheCook(after));
             portion.ifPresentOrElse(fats::add, () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
         }
         if (form.isByShare() && problems.isEmpty() && !fats.isEmpty() && Math.abs(sum / 1000 - 1) > SUM_TOLERANCE) {

@@ -48,6 +48,7 @@ final class Reckoner {
             AdditionStage.FATS, "into the fats",
             AdditionStage.EMULSION, "at emulsion",
             AdditionStage.TRACE, "at trace",
+            AdditionStage.AFTER_COOK, "after the cook",
             AdditionStage.LAST, "last second, by hand",
             AdditionStage.TOP, "on top");
 
@@ -106,6 +107,7 @@ final class Reckoner {
                         .toList(),
                 PlanDrawings.timeline(plan, WorkingTime.forecast(plan, workshop.trace()), peak, loaf, formats),
                 loaf.isPresent(),
+                CookWords.of(plan, formats),
                 mould(),
                 mouldWords(),
                 portions.face(),

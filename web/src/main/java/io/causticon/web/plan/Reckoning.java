@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param traits how batter and bar will be
  * @param timeline what it will do
  * @param forecast whether the loaf could be reckoned
+ * @param cook what cooking it takes, a line each; empty where nothing is cooked
  * @param mould the mould with its fill, null without one
  * @param mouldWords the mould in words, a line each
  * @param face the drawn layers, null when nothing is drawn
@@ -55,6 +56,7 @@ record Reckoning(
         List<TraitWords> traits,
         Drawing timeline,
         boolean forecast,
+        List<String> cook,
         @Nullable Drawing mould,
         List<String> mouldWords,
         @Nullable FaceLayout face,

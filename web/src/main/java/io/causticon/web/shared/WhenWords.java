@@ -24,6 +24,7 @@ public final class WhenWords {
             case FATS -> "into the fats";
             case EMULSION -> "at emulsion";
             case TRACE -> "at light trace";
+            case AFTER_COOK -> "into the paste, after the cook";
             case LAST -> "in the last second, by hand";
             case TOP -> "on top";
         };

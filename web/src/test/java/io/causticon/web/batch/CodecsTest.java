@@ -6,6 +6,7 @@ import io.causticon.core.entry.Names;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Behaviour;
+import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.MeasurementPoint;
@@ -61,6 +62,7 @@ class CodecsTest {
                 new Entry.HumidityRead(62),
                 new Entry.Poured(null),
                 new Entry.Kept(MouldCare.OVEN, Temperature.celsius(70)),
+                new Entry.Cooked(Cooking.WAXY),
                 new Entry.GelSeen(GelExtent.PARTIAL),
                 new Entry.Unmoulded(),
                 new Entry.Cut(12),

@@ -41,6 +41,7 @@ public final class Crawler {
 
     private final String address;
     private int mostOfAKind = MOST_OF_A_KIND;
+    private int mostInAll = MOST;
     private final HttpClient http = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
             .followRedirects(HttpClient.Redirect.NEVER)
@@ -103,6 +104,12 @@ public final class Crawler {
         return this;
     }
 
+    /** Opens and presses no more than so many. */
+    public Crawler atMostInAll(int many) {
+        mostInAll = many;
+        return this;
+    }
+
     /** Does not send forms there. */
     public Crawler without(String... targets) {
         notSentTo.addAll(List.of(targets));
@@ -118,7 +125,7 @@ public final class Crawler {
     /** Opens pages and all that they lead to. */
     public Crawler crawl(String... from) {
         open.addAll(List.of(from));
-        while (!open.isEmpty() && followed.size() < MOST) {
+        while (!open.isEmpty() && followed.size() < mostInAll) {
             String path = open.poll();
             if (seen.add(path) && kinds.merge(family(path), 1, Integer::sum) <= (path.contains("?") ? FEW : mostOfAKind)) {
                 follow("GET " + path, path, "typed", HttpRequest.newBuilder(URI.create(address + path)).GET());

@@ -1,0 +1,44 @@
+package io.causticon.web.plan;
+
+import io.causticon.core.cook.CookPlan;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Process;
+import io.causticon.web.shared.Formats;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** What cooking a batch takes, as it is shown on the plan and on the sheet. */
+final class CookWords {
+
+    private CookWords() {}
+
+    /** Empty where nothing is cooked. */
+    static List<String> of(BatchPlan plan, Formats formats) {
+        if (plan.process() != Process.HOT) {
+            return List.of();
+        }
+        CookPlan cook = CookPlan.of(plan);
+        List<String> lines = new ArrayList<>();
+        lines.add("A pot of " + Formats.number(cook.leastPot(), 1) + " l or more: it swells to twice its size. Lid on, near " + formats.temperature(CookPlan.POT)
+                + ", " + hours(cook) + " from lye-in, until it is clear all through.");
+        lines.add("Of its " + formats.roughMass(cook.water()) + " of water an open pot loses some " + formats.roughMass(cook.waterLostHourly())
+                + " an hour, under a lid far less; the scale under the pot tells how much.");
+        if (!cook.after().isEmpty()) {
+            lines.add("After the cook, once a test is calm: " + names(cook.after(), formats) + ". "
+                    + (cook.lyeIsLeftOver()
+                            ? "The lye still takes part of it."
+                            : "It stays what it is; the cook itself leaves " + formats.percent(cook.superfatOfTheCook(), 1) + " of the fats in the pot."));
+        }
+        return lines;
+    }
+
+    private static String hours(CookPlan cook) {
+        return Formats.number(cook.hours().low(), 1) + " to " + Formats.number(cook.hours().high(), 1) + " h";
+    }
+
+    private static String names(List<FatPortion> fats, Formats formats) {
+        return fats.stream().map(f -> formats.mass(f.mass()) + " " + f.fat().name()).collect(Collectors.joining(", "));
+    }
+}
