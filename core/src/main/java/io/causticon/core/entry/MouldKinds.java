@@ -10,6 +10,7 @@ import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.MouldLook;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -17,6 +18,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -73,6 +75,16 @@ final class MouldKinds {
             .phrase("gel\\s+" + Patterns.oneOf(EXTENTS), (m, c) -> new Entry.GelSeen(Patterns.meant(EXTENTS, m.group(1))))
             .event((g, n) -> Phrase.of("gel {}", Pen.lower(g.extent())));
 
+    private static final EntryKind<Entry.MouldTried> TRIED = EntryKind.of(Entry.MouldTried.class, "mould-tried")
+            .tells(Tells.MOULD)
+            .words((t, n) -> Phrase.of(said(t.look())))
+            .typed((t, pen) -> said(t.look()))
+            .phrase("(?:the\\s+)?side\\s+(lets\\s+go|clings)$", (m, c) -> new Entry.MouldTried(
+                    m.group(1).toLowerCase(Locale.ROOT).startsWith("lets") ? MouldLook.LETS_GO : MouldLook.CLINGS))
+            .phrase("(?:the\\s+)?edge\\s+(dents|(?:is\\s+)?firm)$", (m, c) -> new Entry.MouldTried(
+                    m.group(1).equalsIgnoreCase("dents") ? MouldLook.DENTS : MouldLook.FIRM))
+            .on(OnStrip.EVENT);
+
     private static final EntryKind<Entry.Unmoulded> UNMOULDED = EntryKind.of(Entry.Unmoulded.class, "unmoulded")
             .tells(Tells.MOULD)
             .words("unmoulded")
@@ -100,7 +112,7 @@ final class MouldKinds {
                     MouldKinds::rebatched)
             .event("rebatched");
 
-    static final List<EntryKind<?>> ALL = List.of(TAPPED, POURED, KEPT, GEL, UNMOULDED, CUT, REBATCHED);
+    static final List<EntryKind<?>> ALL = List.of(TAPPED, POURED, KEPT, GEL, TRIED, UNMOULDED, CUT, REBATCHED);
 
     private MouldKinds() {}
 
@@ -125,6 +137,15 @@ final class MouldKinds {
 
     private static int bars(@Nullable String said) {
         return said == null ? 1 : (int) Math.round(Patterns.within("bars", said, EntryCheck.BARS));
+    }
+
+    private static String said(MouldLook look) {
+        return switch (look) {
+            case LETS_GO -> "side lets go";
+            case CLINGS -> "side clings";
+            case DENTS -> "edge dents";
+            case FIRM -> "edge is firm";
+        };
     }
 
     private static String said(MouldCare keeping) {

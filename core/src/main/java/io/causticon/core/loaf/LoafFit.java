@@ -13,8 +13,8 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 import org.hipparchus.util.Pair;
 
 /**
- * The model of the loaf fitted to what was read in its middle: the loss of the mould and the rate of the batter, both with the priors that
- * they had (Levenberg-Marquardt on weighted residuals, the inverse of the normal matrix for the spread). A reading that is far off counts
+ * The model of the loaf fitted to what was read in its middle: the loss of the mould, the rate of the batter and how far it had reacted at the pour,
+ * with the priors that they had (Levenberg-Marquardt on weighted residuals, the inverse of the normal matrix for the spread). A reading that is far off counts
  * for little, and readings that no such loaf explains change nothing.
  */
 public final class LoafFit {
@@ -39,10 +39,15 @@ public final class LoafFit {
     /** Root mean square of the residuals, in standard deviations, above which nothing is believed of the readings. */
     private static final double EXPLAINED = 2.5;
 
+    /** Of the share that had reacted at the pour, as a logarithm: between a thin and a thick trace (a judgement). */
+    private static final double CONVERTED_SPREAD = 0.45;
+
     private static final double STEP = 0.02;
     private static final int EVALUATIONS = 40;
     private static final double MARGIN_HOURS = 0.25;
     private static final double CLOSE = 1e-3;
+    private static final int PRIORS = 3;
+    private static final double MOST_CONVERTED = 0.3;
 
     private final LoafSetup setup;
     private final List<Reading> readings;
@@ -58,21 +63,22 @@ public final class LoafFit {
      * What is to be expected of the loaf after its readings, from what was expected of it before.
      *
      * @param readings after the pour, in any order
-     * @return empty with fewer than {@link #FEWEST} of them, and where no loss and no rate explains them
+     * @return the loaf as it most likely is, with what is to be expected of it now; empty with fewer than {@link #FEWEST} readings, and where no such
+     *     loaf has them
      */
-    public static Optional<LoafExpectation> of(LoafSetup setup, List<Reading> readings) {
+    public static Optional<LoafSetup> of(LoafSetup setup, List<Reading> readings) {
         return readings.size() < FEWEST ? Optional.empty() : new LoafFit(setup, readings).fitted();
     }
 
-    private Optional<LoafExpectation> fitted() {
+    private Optional<LoafSetup> fitted() {
         LoafExpectation before = setup.expected();
         Optimum optimum = new LevenbergMarquardtOptimizer()
                 .withCostRelativeTolerance(CLOSE)
                 .withParameterRelativeTolerance(CLOSE)
                 .optimize(new LeastSquaresBuilder()
                         .model(this::model)
-                        .target(new double[readings.size() + 2])
-                        .start(new double[] {before.logLoss(), before.logRate()})
+                        .target(new double[readings.size() + PRIORS])
+                        .start(new double[] {before.logLoss(), before.logRate(), 0})
                         .lazyEvaluation(false)
                         .maxEvaluations(EVALUATIONS)
                         .maxIterations(EVALUATIONS)
@@ -83,8 +89,8 @@ public final class LoafFit {
         }
         RealMatrix jacobian = optimum.getJacobian();
         RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian)).getSolver().getInverse();
-        return Optional.of(new LoafExpectation(
-                best[0], Math.sqrt(covariance.getEntry(0, 0)), best[1], Math.sqrt(covariance.getEntry(1, 1))));
+        return Optional.of(setup.pouredAt(converted(best)).expecting(new LoafExpectation(
+                best[0], Math.sqrt(covariance.getEntry(0, 0)), best[1], Math.sqrt(covariance.getEntry(1, 1)))));
     }
 
     private double offBy(double[] p) {
@@ -116,20 +122,25 @@ public final class LoafFit {
     private double[] residuals(double[] p) {
         LoafExpectation before = setup.expected();
         double[] off = off(p);
-        double[] r = new double[off.length + 2];
+        double[] r = new double[off.length + PRIORS];
         for (int i = 0; i < off.length; i++) {
             r[i] = robust(off[i]);
         }
         r[off.length] = (p[0] - before.logLoss()) / before.lossSpread();
         r[off.length + 1] = (p[1] - before.logRate()) / before.rateSpread();
+        r[off.length + 2] = p[2] / CONVERTED_SPREAD;
         return r;
     }
 
     /** How far each reading is from the model, in standard deviations. */
     private double[] off(double[] p) {
         LoafDraw run = LoafHeat.draw(
-                setup.with(setup.batter().with(1, 0, Math.exp(p[1])), Math.exp(p[0])), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
+                setup.pouredAt(converted(p)).with(setup.batter().with(1, 0, Math.exp(p[1])), Math.exp(p[0])), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
         return readings.stream().mapToDouble(r -> (run.coreCelsiusAt(r.hours()) - r.celsius()) / NOISE).toArray();
+    }
+
+    private double converted(double[] p) {
+        return Math.min(MOST_CONVERTED, setup.converted() * Math.exp(p[2]));
     }
 
     /** As a Cauchy distribution would have it. */

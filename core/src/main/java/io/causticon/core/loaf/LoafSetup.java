@@ -76,6 +76,15 @@ public record LoafSetup(
                 other, shape, width, height, length, side.looserBy(loss), top.looserBy(loss), bottom.looserBy(loss), poured, converted, around, expected);
     }
 
+    /**
+     * Poured thinner or thicker than at light trace.
+     *
+     * @param share of the fats that had reacted, 0 to 1
+     */
+    public LoafSetup pouredAt(double share) {
+        return new LoafSetup(batter, shape, width, height, length, side, top, bottom, poured, share, around, expected);
+    }
+
     /** Of which something is known. */
     public LoafSetup expecting(LoafExpectation known) {
         return new LoafSetup(batter, shape, width, height, length, side, top, bottom, poured, converted, around, known);

@@ -64,14 +64,14 @@ public final class LineNotation {
         for (String word : words) {
             String[] pair = word.split(":");
             if (pair.length != 2) {
-                throw ProblemsException.of(field, ProblemKey.NOT_A_LENGTH, typed.trim());
+                throw ProblemsException.of(field, ProblemKey.NOT_A_LINE, typed.trim());
             }
             points.add(new Point(number(field, pair[0], typed), height(field, pair[1], typed)));
         }
         points.sort(Comparator.comparingDouble(Point::x));
         for (int i = 1; i < points.size(); i++) {
             if (points.get(i).x() == points.get(i - 1).x()) {
-                throw ProblemsException.of(field, ProblemKey.NOT_A_LENGTH, typed.trim());
+                throw ProblemsException.of(field, ProblemKey.NOT_A_LINE, typed.trim());
             }
         }
         return new Line(points);
@@ -97,7 +97,7 @@ public final class LineNotation {
         try {
             return finite(Double.parseDouble(word.replace(',', '.').toLowerCase(Locale.ROOT).replaceAll("mm$", "")));
         } catch (NumberFormatException e) {
-            throw ProblemsException.of(field, ProblemKey.NOT_A_LENGTH, typed.trim());
+            throw ProblemsException.of(field, ProblemKey.NOT_A_LINE, typed.trim());
         }
     }
 }

@@ -122,6 +122,9 @@ public sealed interface Entry {
     /** How far gel was seen to go. */
     record GelSeen(GelExtent extent) implements Entry {}
 
+    /** The soap was tried in its mould. */
+    record MouldTried(MouldLook look) implements Entry {}
+
     /** The soap left its mould. */
     record Unmoulded() implements Entry {}
 

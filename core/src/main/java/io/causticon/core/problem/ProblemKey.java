@@ -42,6 +42,7 @@ public enum ProblemKey {
     TOO_MANY,
     /** A length that cannot be read. Values: what was typed. */
     NOT_A_LENGTH,
+    NOT_A_LINE,
     /** A share where only a mass makes sense. Values: what was typed. */
     NEEDS_A_TOTAL,
     /** Something is still used. Values: by what. */

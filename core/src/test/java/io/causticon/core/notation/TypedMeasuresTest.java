@@ -136,8 +136,8 @@ class TypedMeasuresTest {
 
         @Test
         void areRefusedWhenTheyAreNone() {
-            refuses(() -> LineNotation.read("line", "up and down", 80), ProblemKey.NOT_A_LENGTH);
-            refuses(() -> LineNotation.read("line", "10:20 10:30", 80), ProblemKey.NOT_A_LENGTH);
+            refuses(() -> LineNotation.read("line", "up and down", 80), ProblemKey.NOT_A_LINE);
+            refuses(() -> LineNotation.read("line", "10:20 10:30", 80), ProblemKey.NOT_A_LINE);
             refuses(() -> LineNotation.read("line", "-4", 80), ProblemKey.TOO_LOW);
             refuses(() -> LineNotation.read("line", "", 80), ProblemKey.MISSING);
             refuses(() -> LineNotation.read("line", "1 ".repeat(50), 80), ProblemKey.TOO_MANY);

@@ -9,6 +9,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Temperature;
 import java.time.Instant;
 import java.util.List;
@@ -35,6 +36,7 @@ public class LoafForecasts {
             BatchId batch,
             Optional<Temperature> poured,
             Optional<Temperature> room,
+            Optional<Stage> stage,
             Temperature usualRoom,
             List<BatchLog.Timed<Entry.Kept>> kept,
             List<BatchLog.Timed<Entry.TemperatureRead>> core,
@@ -63,7 +65,7 @@ public class LoafForecasts {
         boolean counted = readings == Readings.COUNT;
         LoafKnowledge others = memory.without(batch.id(), usualRoom);
         List<BatchLog.Timed<Entry.TemperatureRead>> core = counted ? facts.readings(MeasurementPoint.CORE) : List.of();
-        Key key = new Key(batch.id(), facts.pouredAt(), facts.roomAtTheSet(), usualRoom, facts.kept().toList(), core, others);
+        Key key = new Key(batch.id(), facts.pouredAt(), facts.roomAtTheSet(), facts.stageWhenPoured(), usualRoom, facts.kept().toList(), core, others);
         return known.get(key, k -> counted ? LoafForecast.poured(facts, usualRoom, others) : LoafForecast.atThePour(facts, usualRoom, others));
     }
 }

@@ -73,22 +73,24 @@ class BenchController {
     }
 
     /** What a form of the bench carries beside its own fields. */
-    record Carried(String at, String step, String key, Long late, String rescue) {
+    record Carried(String at, String step, String key, Long late, String rescue, String thick, String embeds) {
 
         Carried {
             at = at == null ? "" : at;
             step = BenchStep.named(step == null ? "" : step).map(BenchStep::id).orElse("");
             key = key == null ? "" : key;
             rescue = rescue == null ? "" : rescue;
+            thick = thick == null ? "" : thick.trim();
+            embeds = embeds == null ? "" : embeds.trim();
             late = late == null ? 0L : Math.max(late, 0);
         }
 
         Carried at(String otherStep) {
-            return new Carried(at, otherStep, key, late, rescue);
+            return new Carried(at, otherStep, key, late, rescue, thick, embeds);
         }
 
         Carried atNoStep() {
-            return new Carried(at, "", key, late, rescue);
+            return new Carried(at, "", key, late, rescue, thick, embeds);
         }
     }
 
@@ -401,10 +403,10 @@ class BenchController {
         if (!missing.isEmpty()) {
             model.addAttribute("readyProblem", "Not yet looked at: " + String.join("; ", missing) + ".");
             model.addAttribute("readyTicked", check);
-            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late(), ""), "", "");
+            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late(), "", "", ""), "", "");
         }
         logbook.log(batch, new Entry.ReadyForLye(wanted), carried.at(), waited(carried), maker, carried.key());
-        return back(id, new Carried(carried.at(), "", carried.key(), carried.late(), ""));
+        return back(id, new Carried(carried.at(), "", carried.key(), carried.late(), "", "", ""));
     }
 
     private static Duration waited(Carried carried) {
@@ -429,7 +431,8 @@ class BenchController {
     private String show(BatchId id, Model model, Maker maker, Carried carried, String quick, String problem) {
         Batch batch = batches.get(id);
         model.addAttribute("page", pages.page(
-                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.knownVessels(), shelf.lotLabels(), carried.rescue()));
+                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.knownVessels(), shelf.lotLabels(),
+                new BenchPages.Asked(carried.rescue(), carried.thick(), carried.embeds(), e -> String.join(" ", logbook.byField(e.problems(), maker).values()))));
         model.addAttribute("vessels", shelf.knownVessels().masses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param pot the lye pot and the matching, null at other steps
  * @param mix the mixing, null at other steps
  * @param cook the pot on the heat, null at other steps
+ * @param out the soap on its way out of the mould, null at other steps
  * @param set the pour and what comes after, null at other steps
  * @param warnings what must be said aloud
  * @param undo what was tapped a moment ago and can be taken back at once; null when nothing was
@@ -39,6 +40,7 @@ record BenchPage(
         @Nullable MixPage mix,
         @Nullable CookPage cook,
         @Nullable PourPage set,
+        @Nullable OutPage out,
         List<Warning> warnings,
         @Nullable Undo undo,
         List<Recent> recent) {

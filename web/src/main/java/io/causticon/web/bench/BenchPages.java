@@ -4,6 +4,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.pots.PotMemories;
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
@@ -21,6 +22,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -46,13 +48,23 @@ class BenchPages {
     }
 
     /**
+     * What a page is asked for beside its step.
+     *
+     * @param rescue id of the rescue card that is open, empty for none
+     * @param thick thickness of a bar, as typed
+     * @param embeds what the cuts are to miss, as typed
+     * @param words of what cannot be
+     */
+    record Asked(String rescue, String thick, String embeds, Function<ProblemsException, String> words) {}
+
+    /**
      * The page of a batch at a step.
      *
      * @param shown the step to show
      * @param at the moment to show it at: now, or the one given by hand
      * @param vessels vessels whose mass is known, for tares that were not taken
      * @param lots labels of the lots on the shelf, by substance
-     * @param rescue id of the rescue card that is open, empty for none
+     * @param asked what else the page is asked for
      */
     BenchPage page(
             Batch batch,
@@ -61,7 +73,7 @@ class BenchPages {
             Optional<Instant> at,
             KnownVessels vessels,
             Map<String, List<String>> lots,
-            String rescue) {
+            Asked asked) {
         Instant now = at.orElseGet(clock::instant);
         Formats formats = maker.formats();
         Weighing weighing = new Weighing(batch, formats, vessels);
@@ -82,11 +94,12 @@ class BenchPages {
                     case MATCH -> new PotPages(batch, maker, pots.of(batch, maker.room()), whilePotsStood(batch, now)).matching();
                     default -> null;
                 },
-                shown == BenchStep.MIX ? mixing(batch, maker, lots, now).page(rescue) : null,
+                shown == BenchStep.MIX ? mixing(batch, maker, lots, now).page(asked.rescue()) : null,
                 shown == BenchStep.COOK ? new CookPages(batch, maker, mixing(batch, maker, lots, now).afterTheCook(), now).page() : null,
                 shown == BenchStep.POUR
                         ? new PourPages(batch, maker, mixing(batch, maker, lots, now).live(), now).page(loaves.of(batch, maker.room()), loaves.before(batch, maker.room()))
                         : null,
+                shown == BenchStep.OUT ? new OutPages(batch, maker, now, asked).page() : null,
                 weighing.warnings(),
                 undo(batch, maker),
                 recent(batch, formats));

@@ -22,7 +22,8 @@ enum BenchStep {
     MATCH("Match"),
     MIX("Mix"),
     COOK("Cook"),
-    POUR("Pour");
+    POUR("Pour"),
+    OUT("Out");
 
     private static final Temperature HOT = Temperature.celsius(30);
 
@@ -61,7 +62,9 @@ enum BenchStep {
     }
 
     static BenchStep of(Batch batch) {
-        return road(batch).stream().filter(s -> !s.isDone(batch)).findFirst().orElse(POUR);
+        // What is in the mould is watched where it was poured, until somebody goes to take it out.
+        boolean out = batch.log().first(Entry.Unmoulded.class).isPresent() || batch.log().has(Entry.MouldTried.class, t -> true);
+        return road(batch).stream().filter(s -> s != OUT && !s.isDone(batch)).findFirst().orElse(out ? OUT : POUR);
     }
 
     boolean isDone(Batch batch) {
@@ -83,6 +86,7 @@ enum BenchStep {
             case MIX -> poured || log.has(Entry.Cooked.class, c -> true);
             case COOK -> poured || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_OFF);
             case POUR -> poured && log.first(Entry.Kept.class).isPresent();
+            case OUT -> log.first(Entry.Cut.class).isPresent();
         };
     }
 

@@ -222,7 +222,7 @@ final class PourPages {
         List<BenchPage.Figure> measured = !known
                 ? List.of()
                 : List.of(
-                        new BenchPage.Figure("mould, as measured", "loses " + Formats.number(l.expected().lossFactor(), 2) + " of what is reckoned"),
+                        new BenchPage.Figure("mould, as measured", "loses " + Formats.number(l.expected().lossFactor(), 2) + " times the heat that is reckoned"),
                         new BenchPage.Figure("batter, as measured", "reacts " + Formats.number(l.expected().rateFactor(), 2) + " times as fast"));
         return Stream.concat(measured.stream(), forecast(l).stream()).toList();
     }

@@ -12,6 +12,7 @@ import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.MouldLook;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
@@ -64,6 +65,7 @@ class CodecsTest {
                 new Entry.Kept(MouldCare.OVEN, Temperature.celsius(70)),
                 new Entry.Cooked(Cooking.WAXY),
                 new Entry.GelSeen(GelExtent.PARTIAL),
+                new Entry.MouldTried(MouldLook.CLINGS),
                 new Entry.Unmoulded(),
                 new Entry.Cut(12),
                 new Entry.PhRead(9.5, PhMethod.STRIP),

@@ -251,7 +251,7 @@ class ComposerTest {
         "sizedBy=TOTAL;fatAmount=100;total=-2 | is below what is possible",
         "sizedBy=MOULD;fatAmount=100;mould= | Nothing is typed here yet",
         "fillHeight=400 | is above what is possible",
-        "fillHeight=high | is not a height or a line",
+        "fillHeight=high | is not a length",
         "thickness=0 | is below what is possible",
         "overage=300 | Overage (300.0 %) is above what is possible (100.0 %)",
         "additiveId=kaolin;additiveAmount=a pinch | is not a number",

@@ -38,7 +38,7 @@ class ShelfTest {
     @CsvSource(delimiter = '|', value = {
         "width | 0 | is below what is possible",
         "height | -20 | is below what is possible",
-        "length | 9 m | is not a height or a line",
+        "length | 9 m | is not a length",
         "length | 90000 | is above what is possible",
         "name | '' | Nothing is typed here yet",
         "kind | HAT | is not one of the choices",

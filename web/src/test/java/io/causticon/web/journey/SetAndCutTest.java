@@ -1,0 +1,78 @@
+package io.causticon.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafExpectation;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.LoafForecasts;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Browser;
+import io.causticon.web.harness.RunningApplication;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+/** A loaf from what the plan says of its gel to bars with their embeds whole. */
+@Application
+class SetAndCutTest {
+
+    @Test
+    void isAdvisedWatchedAndCut(RunningApplication application, Browser browser) {
+        browser.signIn("odd").open("/plan/new").type("name", "Tide Line");
+        browser.choose("fatId", 0, "olive-oil").typeInto("fatAmount", 0, "900");
+        browser.choose("fatId", 1, "coconut-oil-76").typeInto("fatAmount", 1, "300");
+        browser.choose("mould", 0, "oak loaf").waitForText("Gel may stop half-way");
+        browser.press("What makes it gel").waitFor(".gel-roads .chip");
+        String road = browser.texts(".gel-roads .chip").get(0);
+        browser.press(road).waitUntilTrue(() -> browser.all(".gel-roads").isEmpty());
+        assertThat(road).isNotEmpty();
+        browser.waitUntilTrue(() -> !browser.text().contains("Gel may stop half-way"));
+        browser.press("When, what for").type("begun", Instant.now().minus(30, ChronoUnit.HOURS).truncatedTo(ChronoUnit.MINUTES).toString().replace('T', ' ').replace(":00Z", ""));
+        browser.press("Make this batch").waitFor(".weigh-list");
+        String bench = browser.path();
+
+        at(browser, bench, "+60m").quick("lye in");
+        at(browser, bench, "+80m").quick("poured 40");
+        at(browser, bench, "+82m").quick("cover");
+        at(browser, bench, "+110m").quick("core 45.5");
+        at(browser, bench, "+140m").quick("core 53");
+        at(browser, bench, "+200m").quick("core 73");
+        at(browser, bench, "+260m").quick("core 76");
+        browser.open(bench + "?step=pour&at=%2B270m").waitForText("The middle read 76.0");
+        assertThat(browser.text()).doesNotContain("No such loaf has these readings").contains("mould, as measured");
+
+        // Bench and batch say one thing, and it is what the core says.
+        BatchId id = new BatchId(UUID.fromString(bench.replaceAll(".*/", "")));
+        Batch batch = application.bean(BatchService.class).get(id);
+        LoafEnsemble loaf = application.bean(LoafForecasts.class).of(batch, Temperature.celsius(17.5)).orElseThrow();
+        assertThat(loaf.expected()).isNotEqualTo(LoafExpectation.USUAL);
+        String peak = "near " + Math.round(loaf.middle().peak()) + ".0 \u00b0C";
+        assertThat(browser.text()).contains(peak);
+        browser.open("/batch/" + id).waitFor("[data-section]");
+        Number hottest = (Number) browser.script(
+                "return Math.max(...[...document.querySelectorAll('.section-table td:nth-child(2)')].map(td => parseFloat(td.textContent)));");
+        assertThat(hottest.doubleValue()).isBetween(loaf.middle().peak() - 4, loaf.middle().peak() + 1);
+
+        at(browser, bench, "+20h").quick("side clings");
+        browser.open(bench + "?step=out").waitForText("its recipe and 1 try");
+        browser.press("Side lets go").waitUntilTrue(() -> browser.texts(".recent a").stream().anyMatch(t -> t.contains("side lets go")));
+        browser.open(bench + "?step=out").press("It is out").waitForText("Out of the mould. Cut it");
+        browser.type("embeds", "30 62x12 999").press("Draw it").waitForText("above what is possible");
+        assertThat(browser.value("embeds")).isEqualTo("30 62x12 999");
+        browser.type("embeds", "30 62x12 95").press("Draw it").waitForText("All of them stay whole");
+        int bars = browser.all(".bench-right .weigh-list tbody tr").size();
+        browser.press("Cut").waitForText("Bevel and stamp in an hour or two");
+        assertThat(application.bean(BatchService.class).get(id).log().last(Entry.Cut.class).orElseThrow().entry().bars()).isEqualTo(bars);
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private static Browser at(Browser browser, String bench, String moment) {
+        return browser.open(bench + "?at=" + moment.replace("+", "%2B")).waitFor("[name=quick].line");
+    }
+}
