@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.OvenStay;
 import io.causticon.core.formula.Process;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
@@ -27,6 +28,7 @@ public final class GelAdvice {
 
     private static final double[] WARMER = {4, 8, 12};
     private static final double[] COOLER = {4, 8, 12};
+    private static final int[] OVEN_MINUTES = {30, 60, 90};
     private static final double[] LYE_POINTS = {-5, -3, 3, 5};
 
     /** Fats that set cloud and thicken below, and hands get near what scalds above. */
@@ -103,8 +105,11 @@ public final class GelAdvice {
             if (plan.gel() != GelGoal.PREVENT) {
                 all.add(change("cold", Phrase.of("Open, into the fridge"), p -> p.with(GelGoal.PREVENT)));
             }
-            all.add(change("oven", Phrase.of("Into an oven at {} for an hour, then left in it switched off", LoafForecast.OVEN),
-                    p -> p.with(Process.OVEN)));
+            for (int minutes : OVEN_MINUTES) {
+                OvenStay stay = new OvenStay(OvenStay.USUAL.temperature(), minutes, true);
+                all.add(change("oven-" + minutes, Phrase.of("Into a hot oven at {} for {} min, then left in it switched off", stay.temperature(), (double) minutes),
+                        p -> p.inOven(stay)));
+            }
         }
         return all;
     }

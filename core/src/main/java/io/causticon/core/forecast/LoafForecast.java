@@ -26,9 +26,6 @@ import java.util.stream.IntStream;
 /** The heat of the loaf to come, from a plan or from what was logged of its pouring. */
 public final class LoafForecast {
 
-    /** What makers set an oven to for soap in its mould, an hour long (a judgement: 65 to 75 C, one to two hours). */
-    public static final Temperature OVEN = Temperature.celsius(70);
-
     /** Long enough to cool. */
     private static final double HOURS = 36;
 

@@ -20,8 +20,6 @@ final class MouldStays {
 
     private static final Temperature FRIDGE = Temperature.celsius(5);
 
-    private static final Duration OVEN_ON = Duration.ofHours(1);
-
     /** What is done with the mould so soon after the pour was done at the pour: nobody pours and logs in one second. */
     private static final Duration AT_THE_POUR = Duration.ofMinutes(10);
 
@@ -29,12 +27,12 @@ final class MouldStays {
 
     static Programme planned(BatchPlan plan, Temperature room) {
         if (plan.process() == Process.OVEN) {
-            return Programme.oven(LoafForecast.OVEN, OVEN_ON, true, room);
+            return Programme.oven(plan.oven().temperature(), Duration.ofMinutes(plan.oven().minutes()), plan.oven().preheated(), room);
         }
         return plan.gel() == GelGoal.PREVENT ? Programme.cold(FRIDGE, room) : Programme.at(room);
     }
 
-    /** As logged. An oven of which nothing later is said was on for an hour and kept its door shut; a fridge goes on. */
+    /** As logged. An oven of which nothing later is said was on as long as planned and kept its door shut; a fridge goes on. */
     static Programme logged(BatchFacts facts, Instant poured, Temperature room) {
         List<Stay> stays = new ArrayList<>();
         Instant since = poured;
@@ -50,7 +48,7 @@ final class MouldStays {
             settlesIn = kept.entry().keeping() == MouldCare.OVEN ? Programme.OVEN_COOLS_IN : Duration.ZERO;
         }
         if (!settlesIn.isZero()) {
-            stays.add(new Stay(OVEN_ON, around, Duration.ZERO));
+            stays.add(new Stay(Duration.ofMinutes(facts.plan().oven().minutes()), around, Duration.ZERO));
             around = room;
         }
         stays.add(new Stay(Duration.ZERO, around, settlesIn));
@@ -60,7 +58,7 @@ final class MouldStays {
     private static Temperature around(Entry.Kept kept, BatchPlan plan, Temperature room) {
         Temperature said = kept.temperature();
         return switch (kept.keeping()) {
-            case OVEN -> said == null ? LoafForecast.OVEN : said;
+            case OVEN -> said == null ? plan.oven().temperature() : said;
             case FRIDGE -> said == null ? FRIDGE : said;
             case FREEZER -> said == null ? plan.freezer() : said;
             case COVERED, INSULATED, UNCOVERED, SPRAYED -> room;

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param lyeVessel what the lye is dissolved in; null when not yet said
  * @param fatsVessel what the fats are melted in and the batter is mixed in; null when not yet said
  * @param freezer how cold what goes in frozen is, 0 C or below
+ * @param oven how it is kept in an oven; read only where {@link Process#OVEN} is its road
  * @param note anything the maker wants to remember; may be empty
  */
 public record BatchPlan(
@@ -32,6 +33,7 @@ public record BatchPlan(
         @Nullable Vessel lyeVessel,
         @Nullable Vessel fatsVessel,
         Temperature freezer,
+        OvenStay oven,
         String note) {
 
     /** Letters of a note. */
@@ -50,54 +52,58 @@ public record BatchPlan(
             Temperature mixAt,
             Scales scales,
             String note) {
-        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, null, USUAL_FREEZER, note);
+        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, null, USUAL_FREEZER, OvenStay.USUAL, note);
     }
 
     public BatchPlan named(String other) {
-        return new BatchPlan(other, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(other, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan with(Formula other) {
-        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan with(Pouring other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan with(Process other) {
-        return new BatchPlan(name, formula, other, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(name, formula, other, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan with(GelGoal other) {
-        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan with(Scales other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan with(@Nullable Mould other) {
-        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan withLyeIn(@Nullable Vessel other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, fatsVessel, freezer, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan withFatsIn(@Nullable Vessel other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, other, freezer, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, other, freezer, oven, note);
     }
 
     public BatchPlan mixedAt(Temperature other) {
-        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, fatsVessel, freezer, note);
+        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, fatsVessel, freezer, oven, note);
     }
 
     public BatchPlan noting(String other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, other);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, other);
+    }
+
+    public BatchPlan inOven(OvenStay other) {
+        return new BatchPlan(name, formula, Process.OVEN, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, other, note);
     }
 
     public BatchPlan frozenAt(Temperature other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, other, note);
+        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, other, oven, note);
     }
 }

@@ -24,6 +24,12 @@ public final class PlanCheck {
     /** Degrees Celsius of something frozen. */
     public static final Interval FREEZER = Interval.between(-40, 0);
 
+    /** Degrees Celsius of an oven that soap is put into. */
+    public static final Interval OVEN = Interval.between(30, 120);
+
+    /** Minutes that it is on. */
+    public static final Interval OVEN_MINUTES = Interval.between(1, 720);
+
     private static final double MOST_WATER = 100_000;
 
     private PlanCheck() {}
@@ -36,6 +42,9 @@ public final class PlanCheck {
         checkStep("lyeStep", plan.scales().lyeStep(), problems);
         if (!FREEZER.contains(plan.freezer().celsius())) {
             problems.add("freezer", ProblemKey.NOT_A_CHOICE, plan.freezer().toString());
+        }
+        if (!OVEN.contains(plan.oven().temperature().celsius()) || !OVEN_MINUTES.contains(plan.oven().minutes())) {
+            problems.add("ovenAt", ProblemKey.NOT_A_CHOICE, plan.oven().temperature().toString());
         }
         if (!MIXED_AT.contains(plan.mixAt().celsius())) {
             problems.add("mixAt", ProblemKey.NOT_A_CHOICE, plan.mixAt().toString());

@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.OvenStay;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.loaf.LoafKnowledge;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -80,5 +83,26 @@ class LoafForecastTest {
         // A film of alcohol keeps nothing warm or cold.
         kept(65, MouldCare.SPRAYED, null);
         assertThat(forecast().middle().coreCelsiusAt(5)).isEqualTo(freezer.coreCelsiusAt(5));
+    }
+
+    @Test
+    void anOvenWarmsByItsDegreesAndMinutesAndMoreWhenItIsHotAtOnce() {
+        double[] peaks = {
+            inOven(new OvenStay(Temperature.celsius(50), 30, true)),
+            inOven(new OvenStay(Temperature.celsius(70), 30, false)),
+            inOven(new OvenStay(Temperature.celsius(70), 30, true)),
+            inOven(new OvenStay(Temperature.celsius(70), 90, true)),
+            inOven(new OvenStay(Temperature.celsius(90), 90, true))
+        };
+        assertThat(peaks).isSorted();
+        assertThat(peaks[4]).isGreaterThan(peaks[0] + 10);
+    }
+
+    /** In small cavities, which are as warm as what stands round them. */
+    private static double inOven(OvenStay stay) {
+        BatchPlan cavities = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan()
+                .with(new Mould("cavities", MouldKind.CAVITIES, 60, 60, 30, 14))
+                .inOven(stay);
+        return LoafForecast.planned(cavities, ROOM, LoafKnowledge.NONE).orElseThrow().middle().peak();
     }
 }

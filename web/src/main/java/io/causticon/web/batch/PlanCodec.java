@@ -16,6 +16,7 @@ import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.PlanCheck;
+import io.causticon.core.formula.OvenStay;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Pouring;
@@ -117,7 +118,10 @@ public class PlanCodec {
             @Nullable Double freezer,
             @Nullable Double lyeGrams,
             @Nullable Double liquidGrams,
+            @Nullable OvenKept oven,
             String note) {}
+
+    private record OvenKept(double celsius, int minutes, boolean preheated) {}
 
     private static final int REMEMBERED = 500;
     private static final Catalogue TABLES = Catalogue.standard();
@@ -158,6 +162,9 @@ public class PlanCodec {
                 plan.freezer().celsius(),
                 grams(f.fixed().lye()),
                 grams(f.fixed().liquid()),
+                plan.oven().equals(OvenStay.USUAL)
+                        ? null
+                        : new OvenKept(plan.oven().temperature().celsius(), plan.oven().minutes(), plan.oven().preheated()),
                 plan.note()));
     }
 
@@ -276,6 +283,7 @@ public class PlanCodec {
                 k.lyeVessel(),
                 k.fatsVessel(),
                 k.freezer() == null ? BatchPlan.USUAL_FREEZER : Temperature.celsius(k.freezer()),
+                k.oven() == null ? OvenStay.USUAL : new OvenStay(Temperature.celsius(k.oven().celsius()), k.oven().minutes(), k.oven().preheated()),
                 k.note());
     }
 

@@ -134,6 +134,10 @@ record BatchSheet(
             return steps;
         }
         steps.add("Pour" + (plan.mould() == null ? "" : " into the " + plan.mould().name()) + ", tap, "
+                + (plan.process() == Process.OVEN
+                        ? "into the " + (plan.oven().preheated() ? "hot " : "cold ") + "oven, " + f.temperature(plan.oven().temperature()) + " for " + plan.oven().minutes()
+                                + " min, then off with its door shut; "
+                        : "")
                 + switch (plan.gel()) {
                     case FORCE -> "insulate for gel.";
                     case ALLOW -> "cover.";

@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.OvenStay;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Pouring.SizedBy;
@@ -100,7 +101,7 @@ record PlanForm(
 
     private static final Set<String> ONCE = Set.of(
             "name", "note", "lyeMass", "process", "freezer", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay",
-            "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "overage", "spare", "thickness", "vessel", "pot",
+            "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "ovenAt", "ovenMinutes", "ovenCold", "overage", "spare", "thickness", "vessel", "pot",
             "portionWay", "lyeRoute", "cups", "cup", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
             "mostChange");
 
@@ -130,6 +131,8 @@ record PlanForm(
                 "kohPurity", "90",
                 "liquidWay", "LYE_CONCENTRATION",
                 "liquidValue", "33"));
+        one.put("ovenAt", formats.temperatureNumber(OvenStay.USUAL.temperature()).replaceAll("\\.0$", ""));
+        one.put("ovenMinutes", Integer.toString(OvenStay.USUAL.minutes()));
         one.putAll(Map.of(
                 "vessel", lyeVessel,
                 "pot", fatsVessel,
@@ -152,6 +155,9 @@ record PlanForm(
         one.put("gel", plan.gel().name());
         one.put("mould", plan.mould() == null ? "" : plan.mould().name());
         one.put("mixAt", formats.temperatureNumber(plan.mixAt()).replace('\u2212', '-').replaceAll("\\.0$", ""));
+        one.put("ovenAt", formats.temperatureNumber(plan.oven().temperature()).replaceAll("\\.0$", ""));
+        one.put("ovenMinutes", Integer.toString(plan.oven().minutes()));
+        one.put("ovenCold", plan.oven().preheated() ? "" : "on");
         one.put("freezer", formats.temperatureNumber(plan.freezer()).replace('\u2212', '-').replaceAll("\\.0$", ""));
         // What follows from a mass is shown, not read again.
         one.put("superfat", f.fixed().lye() == null ? percent(f.superfat().fraction()) : NumberNotation.write(f.superfat().inPercent(), 1));

@@ -13,10 +13,11 @@ import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.LiquidTarget;
+import io.causticon.core.formula.OvenStay;
 import io.causticon.core.formula.PlanCheck;
 import io.causticon.core.formula.Portions;
-import io.causticon.core.formula.Pouring.SizedBy;
 import io.causticon.core.formula.Pouring;
+import io.causticon.core.formula.Pouring.SizedBy;
 import io.causticon.core.formula.Process;
 import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Sizing;
@@ -39,6 +40,7 @@ import io.causticon.web.shelf.Pantry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -106,6 +108,7 @@ final class PlanReader {
         Scales scales = new Scales(step("fatStep"), step("lyeStep"));
         Temperature freezer = form.has("freezer") ? freezer() : BatchPlan.USUAL_FREEZER;
         Process process = fields.choice("process", form.get("process"), Process.class, Process.COLD);
+        OvenStay oven = process == Process.OVEN ? oven() : OvenStay.USUAL;
         GelGoal gel = fields.choice("gel", form.get("gel"), GelGoal.class, GelGoal.ALLOW);
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
@@ -127,6 +130,7 @@ final class PlanReader {
                 vessel("vessel", before == null ? null : before.lyeVessel()),
                 vessel("pot", before == null ? null : before.fatsVessel()),
                 freezer,
+                oven,
                 form.get("note").trim());
         problems.addAll(Portions.check(plan).all());
         PlanCheck.checkScales(plan, problems);
@@ -339,6 +343,23 @@ final class PlanReader {
                 .map(AdditivePortion::additive)
                 .filter(a -> a.id().equals(id))
                 .findFirst());
+    }
+
+    /** What is left empty is as usual. */
+    private OvenStay oven() {
+        Temperature at = form.has("ovenAt") ? fields.take(() -> TemperatureNotation.read("ovenAt", form.get("ovenAt"), units), OvenStay.USUAL.temperature())
+                : OvenStay.USUAL.temperature();
+        between("ovenAt", "An oven for soap", at.celsius(), PlanCheck.OVEN, Temperature::celsius);
+        double minutes = form.has("ovenMinutes") ? fields.number("ovenMinutes", form.get("ovenMinutes"), OvenStay.USUAL.minutes()) : OvenStay.USUAL.minutes();
+        between("ovenMinutes", "The oven\u2019s time, minutes", minutes, PlanCheck.OVEN_MINUTES, m -> m);
+        return new OvenStay(at, (int) Math.round(minutes), !form.has("ovenCold"));
+    }
+
+    private void between(String field, String what, double value, Interval possible, DoubleFunction<Object> shown) {
+        if (!possible.contains(value)) {
+            boolean low = value < possible.low();
+            problems.add(field, low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, what, shown.apply(value), shown.apply(low ? possible.low() : possible.high()));
+        }
     }
 
     private Temperature freezer() {

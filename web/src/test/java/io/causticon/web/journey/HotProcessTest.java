@@ -36,9 +36,10 @@ class HotProcessTest {
 
         browser.quick("lye in").waitFor(".ladder").quick("medium").open(bench + "?step=cook").waitFor(".ladder");
         browser.press("Heat on").waitForText("Heat off");
-        browser.press("rises").waitForText("Stir it down now").press("Stirred").waitUntilTrue(() -> !browser.text().contains("Stir it down now"));
+        browser.press("rises").waitFor(".rung[value='cook rises'].reached").waitForText("Stir it down now");
+        browser.press("Stirred").waitForText("Stirred 0 min ago").waitUntilTrue(() -> !browser.text().contains("Stir it down now"));
         browser.quick("pot 1790").quick("pot 1560").waitForText("stir in, hot");
-        browser.press("clear").waitForText("Gel is clear, too");
+        browser.press("clear").waitFor(".rung[value='cook clear'].reached").waitForText("Gel is clear, too");
 
         // Nobody spoons it in untested without being asked; a test that is not calm keeps it on the heat.
         browser.type("quick", "poured" + Keys.ENTER).waitForText("No calm test of clear paste is logged");
@@ -48,8 +49,7 @@ class HotProcessTest {
         browser.quick("ph 9.8").waitForText("1 Shea butter");
         browser.press("In").waitForText("2 lavender");
         browser.press("In").waitUntilTrue(() -> browser.all(".next-step").isEmpty());
-        browser.press("Heat off").waitUntilTrue(() -> browser.texts(".recent a").stream().anyMatch(t -> t.contains("heat off")));
-        browser.open(bench + "?step=pour").waitForText("Spoon it in hot").press("It is poured").waitUntilTrue(() -> !browser.text().contains("It is poured"));
+        browser.quick("cook off").open(bench + "?step=pour").waitForText("Spoon it in hot").press("It is poured").waitUntilTrue(() -> !browser.text().contains("It is poured"));
         browser.quick("unmould").quick("cut 8").waitForText("cut into 8 bars");
 
         Batch batch = application.bean(BatchService.class).get(new BatchId(UUID.fromString(bench.replaceAll(".*/", ""))));

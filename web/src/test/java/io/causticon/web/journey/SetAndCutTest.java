@@ -61,8 +61,8 @@ class SetAndCutTest {
 
         at(browser, bench, "+20h").quick("side clings");
         browser.open(bench + "?step=out").waitForText("its recipe and 1 try");
-        browser.press("Side lets go").waitUntilTrue(() -> browser.texts(".recent a").stream().anyMatch(t -> t.contains("side lets go")));
-        browser.open(bench + "?step=out").press("It is out").waitForText("Out of the mould. Cut it");
+        browser.press("Side lets go").waitForText("its recipe and 2 tries");
+        browser.press("It is out").waitUntilTrue(() -> !browser.text().contains("It is out")).waitForText("Out of the mould. Cut it");
         browser.type("embeds", "30 62x12 999").press("Draw it").waitForText("above what is possible");
         assertThat(browser.value("embeds")).isEqualTo("30 62x12 999");
         browser.type("embeds", "30 62x12 95").press("Draw it").waitForText("All of them stay whole");

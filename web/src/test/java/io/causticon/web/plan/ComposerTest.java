@@ -252,6 +252,8 @@ class ComposerTest {
         "sizedBy=MOULD;fatAmount=100;mould= | Nothing is typed here yet",
         "fillHeight=400 | is above what is possible",
         "fillHeight=high | is not a length",
+        "process=OVEN;ovenAt=300 | An oven for soap (300.0 \u00b0C) is above what is possible (120.0 \u00b0C)",
+        "process=OVEN;ovenMinutes=0 | The oven\u2019s time, minutes (0) is below what is possible",
         "thickness=0 | is below what is possible",
         "overage=300 | Overage (300.0 %) is above what is possible (100.0 %)",
         "additiveId=kaolin;additiveAmount=a pinch | is not a number",
