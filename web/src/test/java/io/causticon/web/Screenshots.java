@@ -63,6 +63,8 @@ class Screenshots {
         browser.size(820, 1180).open(bench + "?step=mix").waitFor(".rescue").picture(FOLDER.resolve("bench-mix-tablet.png"));
         log(browser, bench, "take plain; take madder; add madder root to madder; take charcoal; add activated charcoal to charcoal", "layer plain");
         browser.size(1280, 800).open(bench + "?step=pour").waitFor(".face").picture(FOLDER.resolve("bench-pour.png"));
+        log(browser, bench, "poured", "cover");
+        browser.open(bench + "?step=out&embeds=30+62x12+95").waitFor(".bench-right .drawing").picture(FOLDER.resolve("bench-out.png"));
     }
 
     private static void log(Browser browser, String bench, String... lines) {

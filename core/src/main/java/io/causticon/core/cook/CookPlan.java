@@ -16,20 +16,16 @@ import java.util.List;
 /**
  * A cook, from the plan alone.
  *
- * @param cooked fats that are in the pot from the start
  * @param after fats that go in after the cook and stay what they are
  * @param superfatOfTheCook share of the cooked fats that the lye leaves; below zero the lye takes of those that come after, too
- * @param free all fat that is left in the soap, as a share of all fats
  * @param hours from lye-in until 95 of 100 are soap at {@link #POT}, central 80 %
  * @param water in the pot at the start
  * @param waterLostHourly what an open pot loses in an hour; under a lid far less (estimate, half to twice)
  * @param leastPot litres: soap swells to twice its size while it cooks
  */
 public record CookPlan(
-        List<FatPortion> cooked,
         List<FatPortion> after,
         Share superfatOfTheCook,
-        Share free,
         Interval hours,
         Mass water,
         Mass waterLostHourly,
@@ -66,7 +62,6 @@ public record CookPlan(
     private static final double LITRES_PER_CUBIC_METRE = 1000;
 
     public CookPlan {
-        cooked = List.copyOf(cooked);
         after = List.copyOf(after);
     }
 
@@ -83,10 +78,8 @@ public record CookPlan(
         Interval hours = Interval.between(usual / SPREAD, usual * SPREAD);
         Mass water = balance.water();
         return new CookPlan(
-                cooked,
                 after,
                 ofTheCook,
-                Share.fraction(Math.max(0, formula.superfat().fraction())),
                 hours,
                 water,
                 lostHourly(plan),

@@ -22,6 +22,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -96,6 +97,21 @@ class LoafForecastTest {
         };
         assertThat(peaks).isSorted();
         assertThat(peaks[4]).isGreaterThan(peaks[0] + 10);
+    }
+
+    @Test
+    void saysWhenToGiveItAir() {
+        LoafEnsemble loaf = forecast();
+        assertThat(LoafWatch.of(loaf, 0.1, Optional.empty()).what()).isEqualTo(LoafWatch.What.LOOK_LATER);
+        assertThat(LoafWatch.of(loaf, loaf.mostTellingHour() + 0.1, Optional.of(Temperature.celsius(62))).what()).isEqualTo(LoafWatch.What.LEAVE);
+        assertThat(LoafWatch.of(loaf, loaf.settledHour(), Optional.empty()).what()).isEqualTo(LoafWatch.What.SETTLED);
+        // What is read is believed before what was forecast, whatever the hour.
+        assertThat(LoafWatch.of(loaf, 20, Optional.of(Temperature.celsius(81))).what()).isEqualTo(LoafWatch.What.AIR_NOW);
+        kept(61, MouldCare.INSULATED, null);
+        kept(62, MouldCare.OVEN, Temperature.celsius(95));
+        LoafWatch oven = LoafWatch.of(forecast(), 0.5, Optional.empty());
+        assertThat(oven.what()).isEqualTo(LoafWatch.What.MAY_OVERHEAT);
+        assertThat(oven.tooHot()).isGreaterThan(0.1);
     }
 
     /** In small cavities, which are as warm as what stands round them. */

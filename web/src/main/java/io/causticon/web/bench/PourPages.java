@@ -1,5 +1,6 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.forecast.LoafWatch;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Process;
@@ -38,10 +39,8 @@ final class PourPages {
     private static final double TOP = 12;
     private static final double SOON = 0.8;
 
-    /** Of the middle, C: hot enough to go on by itself, early enough to help. As the chance below, a judgement. */
-    private static final double AIR_AT = 80;
-
-    private static final double WORTH_A_WARNING = 0.1;
+    /** A reading that is older says nothing of what to do now. */
+    private static final Duration OF_NOW = Duration.ofHours(2);
 
     private final Batch batch;
     private final Maker maker;
@@ -96,9 +95,23 @@ final class PourPages {
         List<BatchLog.Timed<Entry.TemperatureRead>> read = batch.facts(now).readings(MeasurementPoint.CORE).stream()
                 .filter(t -> t.at().isAfter(poured))
                 .toList();
+        Optional<Temperature> last = read.stream()
+                .reduce((a, b) -> b)
+                .filter(t -> Duration.between(t.at(), now).compareTo(OF_NOW) < 0)
+                .map(t -> t.entry().temperature());
         return "Poured " + Formats.duration(since) + " ago. "
                 + (read.isEmpty() || before.isEmpty() ? "" : read(read, poured, loaf.orElseThrow(), before.get()))
-                + loaf.map(l -> watch(l, since.toSeconds() / 3600.0, read)).orElse("Read the room once, then leave it alone.");
+                + loaf.map(l -> watch(LoafWatch.of(l, since.toSeconds() / 3600.0, last))).orElseGet(() -> unforeseen(last));
+    }
+
+    /** Of a mould whose heat nobody can reckon. */
+    private String unforeseen(Optional<Temperature> last) {
+        boolean hot = !batch.facts(now).isCooked() && last.filter(t -> t.celsius() >= LoafWatch.AIR_AT.celsius()).isPresent();
+        return hot ? airNow() : "Read the room once, then leave it alone.";
+    }
+
+    private String airNow() {
+        return "Give it air now: " + airing() + ", into the fridge. Do not touch what wells up with bare hands.";
     }
 
     /** The last reading beside what was expected of that moment. */
@@ -112,25 +125,17 @@ final class PourPages {
                 + (unexplained ? "No such loaf has these readings: is the tip in the middle? They do not count until they fit. " : "");
     }
 
-    private String watch(LoafEnsemble l, double hours, List<BatchLog.Timed<Entry.TemperatureRead>> read) {
-        double settled = l.settledHour();
-        double hot = l.probabilityPeakAbove(LoafEnsemble.TOO_HOT);
-        boolean hotNow = !read.isEmpty() && read.get(read.size() - 1).entry().temperature().celsius() >= AIR_AT;
-        if (hotNow) {
-            return "Give it air now: " + airing() + ", into the fridge. Do not touch what wells up with bare hands.";
-        }
-        if (hours >= settled) {
-            return "What it could do by itself it has done: leave it to cool.";
-        }
-        if (hot >= WORTH_A_WARNING) {
-            return "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(hot) + ": "
-                    + airing() + ", into the fridge if the middle passes " + degrees(AIR_AT)
-                    + ". After " + after(settled) + " it can no longer.";
-        }
-        double look = l.mostTellingHour();
-        return look > hours
-                ? "The middle tells most " + after(look) + " after the pour: read it then. After " + after(settled) + " nothing warms it any more."
-                : "Leave it alone. After " + after(settled) + " nothing warms it any more.";
+    private String watch(LoafWatch watch) {
+        String over = after(watch.settledHour());
+        return switch (watch.what()) {
+            case AIR_NOW -> airNow();
+            case SETTLED -> "What it could do by itself it has done: leave it to cool.";
+            case MAY_OVERHEAT -> "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(watch.tooHot()) + ": " + airing()
+                    + ", into the fridge if the middle passes " + degrees(LoafWatch.AIR_AT.celsius()) + ". After " + over + " it can no longer.";
+            case LOOK_LATER -> "The middle tells most " + after(watch.lookHour()) + " after the pour: read it then. After " + over
+                    + " nothing warms it any more.";
+            case LEAVE -> "Leave it alone. After " + over + " nothing warms it any more.";
+        };
     }
 
     private String airing() {

@@ -130,11 +130,11 @@ class DividedBatchesTest {
         double density = Double.parseDouble(side.replaceAll("(?s).*?([\\d.]+) g/ml.*", "$1"));
         assertThat(grams(side) / density).isCloseTo(1584, within(8.0));
         divide(browser, "CUPS");
-        for (int i = 0; i < 12; i++) {
-            part(browser, i, "bar " + (i + 1), "");
+        for (int i = 0; i < 3; i++) {
+            part(browser, i, "four bars " + (i + 1), "");
         }
-        partsMakeTheWhole(browser, 12);
-        assertThat(browser.text(".portion-table tbody")).contains("8.3 %");
+        partsMakeTheWhole(browser, 3);
+        assertThat(browser.text(".portion-table tbody")).contains("33.3 %");
     }
 
     @Test

@@ -37,13 +37,13 @@ class SetAndCutTest {
         browser.press("Make this batch").waitFor(".weigh-list");
         String bench = browser.path();
 
-        at(browser, bench, "+60m").quick("lye in");
-        at(browser, bench, "+80m").quick("poured 40");
-        at(browser, bench, "+82m").quick("cover");
-        at(browser, bench, "+110m").quick("core 45.5");
-        at(browser, bench, "+140m").quick("core 53");
-        at(browser, bench, "+200m").quick("core 73");
-        at(browser, bench, "+260m").quick("core 76");
+        browser.quick("@+60m lye in");
+        browser.quick("@+80m poured 40");
+        browser.quick("@+82m cover");
+        browser.quick("@+110m core 45.5");
+        browser.quick("@+140m core 53");
+        browser.quick("@+200m core 73");
+        browser.quick("@+260m core 76");
         browser.open(bench + "?step=pour&at=%2B270m").waitForText("The middle read 76.0");
         assertThat(browser.text()).doesNotContain("No such loaf has these readings").contains("mould, as measured");
 
@@ -59,7 +59,7 @@ class SetAndCutTest {
                 "return Math.max(...[...document.querySelectorAll('.section-table td:nth-child(2)')].map(td => parseFloat(td.textContent)));");
         assertThat(hottest.doubleValue()).isBetween(loaf.middle().peak() - 4, loaf.middle().peak() + 1);
 
-        at(browser, bench, "+20h").quick("side clings");
+        browser.quick("@+20h side clings");
         browser.open(bench + "?step=out").waitForText("its recipe and 1 try");
         browser.press("Side lets go").waitForText("its recipe and 2 tries");
         browser.press("It is out").waitUntilTrue(() -> !browser.text().contains("It is out")).waitForText("Out of the mould. Cut it");
@@ -70,9 +70,5 @@ class SetAndCutTest {
         browser.press("Cut").waitForText("Bevel and stamp in an hour or two");
         assertThat(application.bean(BatchService.class).get(id).log().last(Entry.Cut.class).orElseThrow().entry().bars()).isEqualTo(bars);
         assertThat(browser.complaints()).isEmpty();
-    }
-
-    private static Browser at(Browser browser, String bench, String moment) {
-        return browser.open(bench + "?at=" + moment.replace("+", "%2B")).waitFor("[name=quick].line");
     }
 }
