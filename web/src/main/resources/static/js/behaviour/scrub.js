@@ -23,8 +23,8 @@ export function scrub(place) {
   const width = Number(section.dataset.width);
   const height = Number(section.dataset.height);
   const moments = [...source.content.querySelectorAll('span')].map((span) => {
-    const [x, when, core, gelled, celsius, above] = span.textContent.split('|');
-    return { x: Number(x), when, core, gelled, celsius, above };
+    const [x, when, core, gelled, celsius, above, probe] = span.textContent.split('|');
+    return { x: Number(x), when, core, gelled, celsius, above, probe };
   });
   const xs = moments.map((m) => m.x);
   const make = (name, css) => {
@@ -62,6 +62,7 @@ export function scrub(place) {
     place.querySelector('[data-section-when]').textContent = moment.when;
     place.querySelector('[data-section-core]').textContent = moment.core;
     place.querySelector('[data-section-gelled]').textContent = moment.gelled;
+    place.querySelector('[data-section-probe]').textContent = moment.probe;
     cursor.setAttribute('d', `M${moment.x} 26V640`);
   }
 

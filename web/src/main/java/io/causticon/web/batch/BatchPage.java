@@ -53,8 +53,10 @@ record BatchPage(
      * @param core temperature of the middle at that moment
      * @param when that moment after the beginning
      * @param gelled how much of it has gelled by then
-     * @param moments all moments as text for the script, {@code x|when|core|gelled|celsius|above}: of each cell of the right half its temperature
+     * @param moments all moments as text for the script, {@code x|when|core|gelled|celsius|above|probe}: of each cell of the right half its temperature
      *     above -25 C in half kelvins, two hexadecimal digits; and the kelvins above what it takes to gel, from -14.25 in halves, as letters from A
+     * @param layers upper edges of the layers that it was poured in, to scale, the lowest first; empty for one batter
+     * @param probe what a probe in the middle had read by that moment; empty before any
      * @param scale labels of the scale
      * @param table the same at some hours
      */
@@ -68,6 +70,8 @@ record BatchPage(
             String when,
             String gelled,
             List<String> moments,
+            List<String> layers,
+            String probe,
             List<String> scale,
             List<SectionRow> table) {
 

@@ -141,7 +141,7 @@ class BatchPages {
         LogTimeAxis axis = StripLayout.axisOf(batch, now);
         LoafSection section =
                 LoafSection.of(loaf.middle(), axis, pouredMinutes, Math.max(pouredMinutes + 1, nowMinutes));
-        return SectionWords.of(section, formats);
+        return SectionWords.of(section, batch, formats);
     }
 
     private static String degrees(double celsius, Formats formats) {
@@ -149,7 +149,7 @@ class BatchPages {
     }
 
     private static String sectionWords(LoafEnsemble loaf, Formats formats) {
-        return "Forecast peak "
+        return "Peak, by the plan and all readings, "
                 + degrees(loaf.peakBand().low(), formats) + " to "
                 + degrees(loaf.peakBand().high(), formats) + " " + formats.temperatureUnit()
                 + ". Gel full " + Formats.counted(loaf.probabilityOf(Extent.FULL))

@@ -1,13 +1,23 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.mould.Line;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchPage.SectionRow;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 
@@ -22,28 +32,35 @@ final class SectionWords {
     private static final int MOST_ABOVE_GEL = 57;
     private static final char FIRST_LETTER = 'A';
     private static final int TABLE_ROWS = 10;
+    private static final int EDGE_POINTS = 24;
 
     private final LoafSection section;
     private final Formats formats;
+    private final Batch batch;
+    private final double height;
 
-    private SectionWords(LoafSection section, Formats formats) {
+    private SectionWords(LoafSection section, Batch batch, Formats formats) {
         this.section = section;
+        this.batch = batch;
         this.formats = formats;
+        this.height = Math.rint(BatchPage.Section.WIDTH / section.widthToHeight());
     }
 
-    static BatchPage.Section of(LoafSection section, Formats formats) {
-        SectionWords words = new SectionWords(section, formats);
+    static BatchPage.Section of(LoafSection section, Batch batch, Formats formats) {
+        SectionWords words = new SectionWords(section, batch, formats);
         LoafSection.Moment shown = section.moments().get(section.shown());
         return new BatchPage.Section(
                 section.columns(),
                 section.rows(),
-                Math.rint(BatchPage.Section.WIDTH / section.widthToHeight()),
+                words.height,
                 words.bothHalves(shown),
                 section.shown(),
                 words.core(shown),
                 when(shown),
                 words.gelled(shown),
                 section.moments().stream().map(words::encoded).toList(),
+                words.layers(),
+                words.probe(shown),
                 DoubleStream.of(LoafSection.COLDEST, (LoafSection.COLDEST + LoafSection.HOTTEST) / 2, LoafSection.HOTTEST)
                         .mapToObj(c -> words.degrees(c) + (c == LoafSection.HOTTEST ? " " + formats.temperatureUnit() : ""))
                         .toList(),
@@ -72,7 +89,46 @@ final class SectionWords {
         for (double k : moment.aboveGel()) {
             above.append((char) (FIRST_LETTER + within((k + FROM_ABOVE_GEL) * A_KELVIN, MOST_ABOVE_GEL)));
         }
-        return String.format(Locale.ROOT, "%.1f|%s|%s|%s|%s|%s", moment.x(), when(moment), core(moment), gelled(moment), celsius, above);
+        return String.format(Locale.ROOT, "%.1f|%s|%s|%s|%s|%s|%s", moment.x(), when(moment), core(moment), gelled(moment), celsius, above, probe(moment));
+    }
+
+    /** The last reading in the middle by then, and how far the computed middle is from it. */
+    private String probe(LoafSection.Moment moment) {
+        Instant then = batch.log().begun().plusSeconds(Math.round(60 * moment.minutes()));
+        Instant poured = batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at).orElse(Instant.MAX);
+        return batch.facts(then).readings(MeasurementPoint.CORE).stream()
+                .filter(t -> t.at().isAfter(poured) && !t.at().isAfter(then))
+                .reduce((a, b) -> b)
+                .map(t -> "The probe read " + formats.temperature(t.entry().temperature()) + " at "
+                        + Formats.duration(Duration.between(batch.log().begun(), t.at())) + ".")
+                .orElse("");
+    }
+
+    /** Of layers that were drawn on the end face; a loaf that was poured lower than drawn shows them from the bottom up. */
+    private List<String> layers() {
+        Portioning portioning = batch.plan().pouring().portioning();
+        Mould mould = batch.plan().mould();
+        if (mould == null || portioning.way() != Portioning.Way.LAYERS) {
+            return List.of();
+        }
+        double wide = Math.min(mould.width(), mould.length());
+        double scale = BatchPage.Section.WIDTH / wide;
+        // The last upper edge is the top of the loaf.
+        return portioning.portions().stream()
+                .limit(Math.max(0, portioning.portions().size() - 1L))
+                .map(Portion::top)
+                .filter(Objects::nonNull)
+                .map(line -> edge(line, wide, scale))
+                .toList();
+    }
+
+    private String edge(Line line, double wide, double scale) {
+        SvgPath path = new SvgPath();
+        for (int i = 0; i <= EDGE_POINTS; i++) {
+            double x = wide * i / EDGE_POINTS;
+            path.to(x * scale, Math.max(0, height - line.heightAt(x) * scale));
+        }
+        return path.open();
     }
 
     private static int within(double number, int most) {

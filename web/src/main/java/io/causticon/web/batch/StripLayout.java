@@ -199,7 +199,7 @@ final class StripLayout {
         lower.forEach(p -> upper.to(p[0], p[1]));
         drawing.path(upper.closed(), "band fill-core").path(middle.open(), "forecast stroke-core");
         double peak = start + 60 * ensemble.middle().peakHour();
-        String words = "core, and what was forecast";
+        String words = "core, and what is reckoned";
         double x = Math.min(axis.x(Math.max(peak, 1)) + 14, RIGHT - LabelRows.widthOf(words));
         drawing.text(x, degrees.at(ensemble.peakBand().high()) - 4, words, "name fill-core");
     }

@@ -38,7 +38,7 @@ class HotProcessTest {
         browser.press("Heat on").waitForText("Heat off");
         browser.press("rises").waitFor(".rung[value='cook rises'].reached").waitForText("Stir it down now");
         browser.press("Stirred").waitForText("0 min ago").waitUntilTrue(() -> !browser.text().contains("Stir it down now"));
-        browser.quick("pot 1790").quick("pot 1560").waitForText("stir in, hot");
+        browser.quick("pot 1790; pot 1560").waitForText("stir in, hot");
         browser.press("clear").waitFor(".rung[value='cook clear'].reached").waitForText("Gel is clear, too");
 
         // Nobody spoons it in untested without being asked; a test that is not calm keeps it on the heat.
@@ -50,7 +50,7 @@ class HotProcessTest {
         browser.press("In").waitForText("2 lavender");
         browser.press("In").waitUntilTrue(() -> browser.all(".next-step").isEmpty());
         browser.quick("cook off").open(bench + "?step=pour").waitForText("Spoon it in hot").press("It is poured").waitUntilTrue(() -> !browser.text().contains("It is poured"));
-        browser.quick("unmould").quick("cut 8").waitForText("cut into 8 bars");
+        browser.quick("unmould; cut 8").waitForText("cut into 8 bars");
 
         Batch batch = application.bean(BatchService.class).get(new BatchId(UUID.fromString(bench.replaceAll(".*/", ""))));
         assertThat(batch.log().of(Entry.Cooked.class).map(c -> c.entry().what()))

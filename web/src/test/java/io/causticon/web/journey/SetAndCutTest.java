@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafExpectation;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.MouldCare;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
@@ -15,6 +17,7 @@ import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.RunningApplication;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
@@ -37,21 +40,23 @@ class SetAndCutTest {
         browser.press("Make this batch").waitFor(".weigh-list");
         String bench = browser.path();
 
-        browser.quick("@+60m lye in");
-        browser.quick("@+80m poured 40");
-        browser.quick("@+82m cover");
-        browser.quick("@+110m core 45.5");
-        browser.quick("@+140m core 53");
-        browser.quick("@+200m core 73");
+        BatchId id = new BatchId(UUID.fromString(bench.replaceAll(".*/", "")));
+        BatchService batches = application.bean(BatchService.class);
+        Instant begun = batches.get(id).log().begun();
+        log(batches, id, begun.plus(60, ChronoUnit.MINUTES), new Entry.LyeIntoFats());
+        log(batches, id, begun.plus(80, ChronoUnit.MINUTES), new Entry.Poured(Temperature.celsius(40)), new Entry.Kept(MouldCare.COVERED, null));
+        core(batches, id, begun.plus(110, ChronoUnit.MINUTES), 45.5);
+        core(batches, id, begun.plus(140, ChronoUnit.MINUTES), 53);
+        core(batches, id, begun.plus(200, ChronoUnit.MINUTES), 73);
         browser.quick("@+260m core 76");
         browser.open(bench + "?step=pour&at=%2B270m").waitForText("The middle read 76.0");
         assertThat(browser.text()).doesNotContain("No such loaf has these readings").contains("mould, as measured");
 
         // Bench and batch say one thing, and it is what the core says.
-        BatchId id = new BatchId(UUID.fromString(bench.replaceAll(".*/", "")));
         Batch batch = application.bean(BatchService.class).get(id);
         LoafEnsemble loaf = application.bean(LoafForecasts.class).of(batch, Temperature.celsius(17.5)).orElseThrow();
         assertThat(loaf.expected()).isNotEqualTo(LoafExpectation.USUAL);
+        assertThat(loaf.middle().peak()).isGreaterThan(70);
         String peak = "near " + Math.round(loaf.middle().peak()) + ".0 \u00b0C";
         assertThat(browser.text()).contains(peak);
         browser.open("/batch/" + id).waitFor("[data-section]");
@@ -70,5 +75,13 @@ class SetAndCutTest {
         browser.press("Cut").waitForText("Bevel and stamp in an hour or two");
         assertThat(application.bean(BatchService.class).get(id).log().last(Entry.Cut.class).orElseThrow().entry().bars()).isEqualTo(bars);
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    private static void core(BatchService batches, BatchId id, Instant at, double celsius) {
+        log(batches, id, at, new Entry.TemperatureRead(MeasurementPoint.CORE, Temperature.celsius(celsius)));
+    }
+
+    private static void log(BatchService batches, BatchId id, Instant at, Entry... lines) {
+        batches.log(id, List.of(lines), at, "Odd Brekke", UUID.randomUUID().toString());
     }
 }

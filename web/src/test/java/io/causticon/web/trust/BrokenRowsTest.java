@@ -34,7 +34,7 @@ import org.springframework.web.util.HtmlUtils;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class BrokenRowsTest {
 
-    private static final int TOGETHER = 5;
+    private static final int TOGETHER = 9;
 
     private RunningApplication application;
     private BatchService batches;
@@ -66,7 +66,8 @@ class BrokenRowsTest {
     private List<String> pages() {
         return List.of(
                 "/", "/plan/new", "/bench/" + harmed.id(), "/bench/" + harmed.id() + "?step=weigh", "/bench/" + harmed.id() + "?step=lye",
-                "/bench/" + harmed.id() + "?step=match", "/bench/" + harmed.id() + "?step=mix", "/bench/" + harmed.id() + "?step=pour", "/batch/" + harmed.id(),
+                "/bench/" + harmed.id() + "?step=match", "/bench/" + harmed.id() + "?step=mix", "/bench/" + harmed.id() + "?step=pour", "/bench/" + harmed.id() + "?step=out",
+                "/bench/" + harmed.id() + "?step=cook", "/batch/" + harmed.id(),
                 "/casebook", "/casebook/" + harmed.id(), "/plan/batch/" + harmed.id() + "/sheet", "/shelf", "/batch/" + other.id(),
                 "/casebook/" + other.id());
     }
