@@ -6,6 +6,7 @@ import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.loaf.Batter;
+import io.causticon.core.loaf.LoafExpectation;
 import io.causticon.core.loaf.RateLaw;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
@@ -21,7 +22,7 @@ import java.util.List;
  * @param hours from lye-in until 95 of 100 are soap at {@link #POT}, central 80 %
  * @param water in the pot at the start
  * @param waterLostHourly what an open pot loses in an hour; under a lid far less (estimate, half to twice)
- * @param leastPot litres: soap swells to twice its size while it cooks
+ * @param leastPotLitres volume of the pot: soap swells to twice its size while it cooks
  */
 public record CookPlan(
         List<FatPortion> after,
@@ -29,7 +30,7 @@ public record CookPlan(
         Interval hours,
         Mass water,
         Mass waterLostHourly,
-        double leastPot) {
+        double leastPotLitres) {
 
     /** Where a pot is kept: hot enough to go on by itself, below where it boils over (a judgement, as makers keep it: 70 to 90 C). */
     public static final Temperature POT = Temperature.celsius(80);
@@ -50,8 +51,8 @@ public record CookPlan(
 
     private static final double SWELLS = 2;
 
-    /** Rates of recipes differ by a third either way, as in {@link io.causticon.core.loaf.LoafExpectation#USUAL}: 1.28 of 0.35. */
-    private static final double SPREAD = Math.exp(1.28 * 0.35);
+    /** Rates of recipes differ by a third either way: 1.28 standard deviations for 80 of 100. */
+    static final double SPREAD = Math.exp(1.28 * LoafExpectation.USUAL.rateSpread());
 
     /** kg of water a square metre and hour from an open pot at 80 C, stirred now and then: Dalton's law with 0.0075 m/s, half of it under a skin. */
     private static final double EVAPORATES = 4;

@@ -64,8 +64,6 @@ public record CookWatch(
     /** Per cent NaOH: what standards of toilet soap allow of free alkali is 0.05 to 0.1. */
     private static final double CALM_ALKALI = 0.1;
 
-    private static final double SPREAD = Math.exp(1.28 * 0.35);
-
     /** Below so much of its first water a paste will not be spooned (a judgement). */
     private static final double SOFT = 0.65;
 
@@ -107,7 +105,7 @@ public record CookWatch(
         CookWatch watch() {
             Optional<BatchLog.Timed<Entry.Cooked>> look = last(true);
             double soap = soap(factor);
-            Interval band = Interval.between(soap(factor / SPREAD), soap(factor * SPREAD));
+            Interval band = Interval.between(soap(factor / CookPlan.SPREAD), soap(factor * CookPlan.SPREAD));
             double left = soap >= CookPlan.COOKED ? 0 : RateLaw.hoursBetween(Math.max(soap, CookPlan.AT_LYE_IN), CookPlan.COOKED, celsius(), factor);
             Stage stage = stage();
             Optional<Mass> lost = lost();

@@ -141,7 +141,7 @@ public final class BatterSteps {
         String name = f.fat().name();
         steps.add(new BatterStep(
                 BatterStep.Kind.ADD, name, null, f.mass(), null, AdditionStage.AFTER_COOK,
-                List.of(Phrase.of("Melted and warm: it stays the fat that it is, and is all of the superfat that the cook does not leave")), null,
+                List.of(Phrase.of("Melted and warm, stirred in until no streak is left: where the cook left no lye over, it stays the fat that it is")), null,
                 log.of(Entry.Added.class)
                         .filter(a -> unused(a.id()) && a.entry().what().isSubstance(f.fat().id(), name))
                         .findFirst()

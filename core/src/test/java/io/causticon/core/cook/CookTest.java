@@ -95,7 +95,7 @@ class CookTest {
             // 1.35 l of batter in a pot of 2.7, as wide as it is high: 0.18 m across, 4 kg a square metre and hour.
             assertThat(plan.waterLostHourly().grams()).isBetween(90.0, 140.0);
             // A kilogram of fats with its lye is 1.5 litres or so.
-            assertThat(plan.leastPot()).isBetween(2.4, 3.2);
+            assertThat(plan.leastPotLitres()).isBetween(2.4, 3.2);
         }
     }
 

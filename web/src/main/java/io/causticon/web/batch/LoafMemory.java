@@ -4,14 +4,19 @@ import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.quantity.Temperature;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** What the cores logged in the workshop's batches tell of its moulds and recipes. A batch is read again when its log has changed. */
 @Component
 public class LoafMemory {
+
+    /** Towels and moulds wear; and each batch takes some tens of milliseconds to read. */
+    private static final Duration REMEMBERED = Duration.ofDays(400);
 
     private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
@@ -24,7 +29,9 @@ public class LoafMemory {
     private record Known(Map<BatchId, LoafKnowledge.Told> from, LoafKnowledge all) {}
 
     LoafMemory(BatchService batches, Clock clock) {
-        this.told = new FromEachBatch<>("reads-loaves", batches, b -> LoafForecast.told(b.facts(clock.instant()), room));
+        this.told = new FromEachBatch<>("reads-loaves", batches, b -> b.log().begun().isBefore(clock.instant().minus(REMEMBERED))
+                ? Optional.empty()
+                : LoafForecast.told(b.facts(clock.instant()), room));
     }
 
     /** Of all batches. */

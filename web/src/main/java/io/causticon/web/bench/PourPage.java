@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param face the mould filling up
  * @param overflow what does not fit, and where it goes; empty when all fits
  * @param checks what finishes the pour: tapped, covered, sprayed
+ * @param seen what can be seen of the loaf while it sets
  * @param room what was logged of the room
  * @param forecast heading of the forecast; empty without one
  * @param figures of the forecast
@@ -32,6 +33,7 @@ record PourPage(
         Drawing face,
         String overflow,
         List<Check> checks,
+        List<Check> seen,
         List<BenchPage.Figure> room,
         String forecast,
         List<BenchPage.Figure> figures) {

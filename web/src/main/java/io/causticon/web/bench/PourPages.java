@@ -1,5 +1,7 @@
 package io.causticon.web.bench;
 
+import io.causticon.core.diagnosis.Finding;
+import io.causticon.core.diagnosis.Findings;
 import io.causticon.core.forecast.LoafWatch;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
@@ -14,8 +16,10 @@ import io.causticon.core.mould.Line;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.MouldCare;
+import io.causticon.core.observation.Presence;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
@@ -84,6 +88,7 @@ final class PourPages {
                         batch.plan().process() == Process.OVEN
                                 ? check("Oven", "oven", was(MouldCare.OVEN))
                                 : check("Fridge", "fridge", was(MouldCare.FRIDGE))),
+                seen(),
                 room(),
                 loaf.isPresent() ? "What the core will do" : "",
                 loaf.map(this::figures).orElse(List.of()));
@@ -197,6 +202,24 @@ final class PourPages {
                 ? formats.mass(plan.overflow()) + " will not fit: have a cavity or cup ready."
                 : formats.mass(plan.overflow()) + " over: into the " + spare.name() + ", which it fills to "
                         + Formats.number(100 * Math.min(1, plan.spareFill()), 0) + " %.";
+    }
+
+    private List<PourPage.Check> seen() {
+        return List.of(
+                gel("Gel in the middle", "gel partial", GelExtent.PARTIAL),
+                gel("Gel to the edge", "gel full", GelExtent.FULL),
+                gel("No gel", "gel none", GelExtent.NONE),
+                look("Cracks", "see crack", Findings.CRACK),
+                look("Heaves", "see heaved", Findings.HEAVED),
+                look("Puddles", "see puddles", Findings.PUDDLES));
+    }
+
+    private PourPage.Check gel(String words, String tap, GelExtent extent) {
+        return check(words, tap, batch.log().has(Entry.GelSeen.class, g -> g.extent() == extent));
+    }
+
+    private PourPage.Check look(String words, String tap, Finding finding) {
+        return check(words, tap, batch.log().has(Entry.Observed.class, o -> o.finding().equals(finding.id()) && o.presence() == Presence.SEEN));
     }
 
     private PourPage.Check check(String words, String tap, boolean done) {

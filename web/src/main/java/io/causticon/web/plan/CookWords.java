@@ -21,7 +21,7 @@ final class CookWords {
         }
         CookPlan cook = CookPlan.of(plan);
         List<String> lines = new ArrayList<>();
-        lines.add("A pot of " + Formats.number(cook.leastPot(), 1) + " l or more: it swells to twice its size. Lid on, near " + formats.temperature(CookPlan.POT)
+        lines.add("A pot of " + Formats.number(cook.leastPotLitres(), 1) + " l or more: it swells to twice its size. Lid on, near " + formats.temperature(CookPlan.POT)
                 + ", " + hours(cook) + " from lye-in, until it is clear all through.");
         lines.add("Of its " + formats.roughMass(cook.water()) + " of water an open pot loses some " + formats.roughMass(cook.waterLostHourly())
                 + " an hour, under a lid far less; the scale under the pot tells how much.");

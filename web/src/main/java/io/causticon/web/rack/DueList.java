@@ -78,7 +78,15 @@ final class DueList {
         boolean late = task.due().isBefore(now.minus(Duration.ofHours(12)));
         Duration gap = Duration.between(now, task.due()).abs();
         String when = late ? Formats.duration(gap) + " late" : task.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
-        return new Due(title(batch, task), words(batch, task), when, late ? "late" : "due", "/batch/" + batch.id());
+        return new Due(title(batch, task), words(batch, task), when, late ? "late" : "due", where(batch, task));
+    }
+
+    /** Where it is done. */
+    private static String where(BatchSummary batch, Tasks.Task task) {
+        return switch (task.kind()) {
+            case UNMOULD, CUT -> "/bench/" + batch.id() + "?step=out";
+            case WASH_TEST, WEIGH, RELEASE -> "/batch/" + batch.id();
+        };
     }
 
     private static String title(BatchSummary batch, Tasks.Task task) {
