@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.loaf.LoafEnsemble;
+import io.causticon.core.loaf.LoafExpectation;
 import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
@@ -40,7 +41,7 @@ public class LoafForecasts {
             Temperature usualRoom,
             List<BatchLog.Timed<Entry.Kept>> kept,
             List<BatchLog.Timed<Entry.TemperatureRead>> core,
-            LoafKnowledge known) {}
+            LoafExpectation expected) {}
 
     /** By all that is known: the model, what earlier batches told of the mould and the recipe, and what was read in this one. Empty before the pour and for cavities. */
     public Optional<LoafEnsemble> of(Batch batch, Temperature usualRoom) {
@@ -65,7 +66,9 @@ public class LoafForecasts {
         boolean counted = readings == Readings.COUNT;
         LoafKnowledge others = memory.without(batch.id(), usualRoom);
         List<BatchLog.Timed<Entry.TemperatureRead>> core = counted ? facts.readings(MeasurementPoint.CORE) : List.of();
-        Key key = new Key(batch.id(), facts.pouredAt(), facts.roomAtTheSet(), facts.stageWhenPoured(), usualRoom, facts.kept().toList(), core, others);
+        LoafExpectation expected = others.of(batch.plan().mould(), batch.plan().formula());
+        Key key = new Key(
+                batch.id(), facts.pouredAt(), facts.roomAtTheSet(), facts.stageWhenPoured(), usualRoom, facts.kept().toList(), core, expected);
         return known.get(key, k -> counted ? LoafForecast.poured(facts, usualRoom, others) : LoafForecast.atThePour(facts, usualRoom, others));
     }
 }
