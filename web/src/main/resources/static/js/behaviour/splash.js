@@ -9,8 +9,19 @@ export function splash(link) {
   });
 }
 
+// A network that fails while the worker is fetched would leave the device without first aid until another page is opened: it is tried again.
+const AGAIN = 5000; // ms
+
 export function keepSplashAtHand() {
-  if ('serviceWorker' in navigator && window.isSecureContext) {
-    navigator.serviceWorker.register('/worker.js').catch(() => {});
+  if (!('serviceWorker' in navigator) || !window.isSecureContext) {
+    return;
   }
+  navigator.serviceWorker.register('/worker.js').then((registration) => {
+    const worker = registration.installing;
+    worker?.addEventListener('statechange', () => {
+      if (worker.state === 'redundant' && !registration.active) {
+        setTimeout(keepSplashAtHand, AGAIN);
+      }
+    });
+  }).catch(() => {});
 }
