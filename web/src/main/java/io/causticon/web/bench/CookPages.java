@@ -32,7 +32,11 @@ final class CookPages {
     private static final double TOP = 14;
     private static final double BOTTOM = 160;
     private static final double LEAST_HOURS = 2;
-    private static final double STEP_HOURS = 0.1;
+
+    /** However long ago it was cooked. */
+    private static final double MOST_HOURS = 12;
+
+    private static final int STEPS = 60;
 
     private final BatchFacts facts;
     private final BatchLog log;
@@ -123,7 +127,7 @@ final class CookPages {
         Optional<Instant> in = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
         double ran = in.map(i -> Duration.between(i, now).toSeconds() / 3600.0).orElse(0.0);
         double left = watch.map(CookWatch::hoursLeft).orElse(0.0);
-        double hours = Math.max(LEAST_HOURS, Math.ceil(Math.max(ran, ran + left) + 0.5));
+        double hours = Math.min(MOST_HOURS, Math.max(LEAST_HOURS, Math.ceil(ran + left + 0.5)));
         for (double share : new double[] {0, 0.5, 1}) {
             drawing.line(LEFT, y(share), WIDTH - 10, y(share), "rule");
             drawing.textEnd(LEFT - 6, y(share) + 4, Formats.number(100 * share, 0) + " %", "figure");
@@ -134,10 +138,12 @@ final class CookPages {
         in.ifPresent(i -> {
             drawing.path(course(i, hours, w -> w.soapBand().low(), w -> w.soapBand().high()), "band fill-core");
             drawing.path(line(i, hours), "curve stroke-core");
-            drawing.line(x(ran, hours), TOP, x(ran, hours), BOTTOM, "now").text(x(ran, hours) + 5, TOP + 10, "now", "strong");
+            if (ran <= hours) {
+                drawing.line(x(ran, hours), TOP, x(ran, hours), BOTTOM, "now").text(x(ran, hours) + 5, TOP + 10, "now", "strong");
+            }
             log.of(Entry.Cooked.class).filter(c -> c.entry().what().isLook() && !c.at().isAfter(now)).forEach(c -> {
                 double at = Duration.between(i, c.at()).toSeconds() / 3600.0;
-                CookWatch.of(facts, c.at()).ifPresent(w -> drawing.mark("batter", x(at, hours), y(w.soap())));
+                CookWatch.of(facts, c.at()).filter(w -> at >= 0 && at <= hours).ifPresent(w -> drawing.mark("batter", x(at, hours), y(w.soap())));
             });
         });
         return drawing.done();
@@ -149,20 +155,20 @@ final class CookPages {
 
     private String line(Instant in, double hours) {
         SvgPath path = new SvgPath();
-        for (double h = 0; h <= hours; h += STEP_HOURS) {
-            at(in, h).ifPresent(path(path, h, hours, CookWatch::soap));
+        for (int i = 0; i <= STEPS; i++) {
+            double hour = hours * i / STEPS;
+            at(in, hour).ifPresent(path(path, hour, hours, CookWatch::soap));
         }
         return path.open();
     }
 
     private String course(Instant in, double hours, Share low, Share high) {
         SvgPath path = new SvgPath();
-        int steps = (int) Math.floor(hours / STEP_HOURS);
-        for (int i = 0; i <= steps; i++) {
-            at(in, i * STEP_HOURS).ifPresent(path(path, i * STEP_HOURS, hours, high));
+        for (int i = 0; i <= STEPS; i++) {
+            at(in, hours * i / STEPS).ifPresent(path(path, hours * i / STEPS, hours, high));
         }
-        for (int i = steps; i >= 0; i--) {
-            at(in, i * STEP_HOURS).ifPresent(path(path, i * STEP_HOURS, hours, low));
+        for (int i = STEPS; i >= 0; i--) {
+            at(in, hours * i / STEPS).ifPresent(path(path, hours * i / STEPS, hours, low));
         }
         return path.closed();
     }
