@@ -23,6 +23,7 @@ import java.util.Optional;
  *
  * @param stage where the cook stands
  * @param look the last look of the paste that was logged
+ * @param timed whether the pot was read since the heat is on: without that the clock knows nothing
  * @param soap share that is soap by the rate law and the pot's temperatures, middle
  * @param soapBand central 80 % of it
  * @param hoursLeft until {@link CookPlan#COOKED} at the last temperature, middle; zero when it is past
@@ -35,6 +36,7 @@ import java.util.Optional;
 public record CookWatch(
         Stage stage,
         Optional<Cooking> look,
+        boolean timed,
         double soap,
         Interval soapBand,
         double hoursLeft,
@@ -58,7 +60,10 @@ public record CookWatch(
         DONE
     }
 
-    /** One 1 % solution of finished soap stands between 9 and 10.5; above that there is alkali that found no fat. */
+    /**
+     * Paste in ten times its mass of water: finished soap stands near 10 there, and {@link #CALM_ALKALI} would alone make it 11.4
+     * (0.1 g NaOH in 1.1 kg is 0.0023 mol/kg). A reading above this is alkali that found no fat.
+     */
     private static final double CALM_PH = 10.5;
 
     /** Per cent NaOH: what standards of toilet soap allow of free alkali is 0.05 to 0.1. */
@@ -111,7 +116,7 @@ public record CookWatch(
             Optional<Mass> lost = lost();
             Mass back = stage == Stage.DONE ? Mass.ZERO : back(lost);
             return new CookWatch(
-                    stage, look.map(l -> l.entry().what()), soap, band, left, lost, back, says(stage, look, left, back), heeds(stage, lost), notes(stage, band));
+                    stage, look.map(l -> l.entry().what()), timed(), soap, band, left, lost, back, says(stage, look, left, back), heeds(stage, lost), notes(stage, band));
         }
 
         private Stage stage() {
@@ -163,6 +168,10 @@ public record CookWatch(
         private static double grown(double x, Instant from, Instant to, double celsius, double speed) {
             double hours = Math.max(0, Duration.between(from, to).toSeconds() / 3600.0);
             return x >= 1 ? 1 : RateLaw.shareAfter(x, hours, celsius, speed);
+        }
+
+        private boolean timed() {
+            return facts.cookedSince().filter(on -> pot.stream().anyMatch(t -> !t.at().isBefore(on))).isPresent();
         }
 
         private double celsius() {
@@ -223,7 +232,7 @@ public record CookWatch(
             }
             return left <= 0
                     ? Phrase.of("By the clock it is done: look whether it is clear all through.")
-                    : Phrase.of("Lid on, stir every {} min. About {} h more at this heat.", (double) STIR_EVERY.toMinutes(), tenth(left));
+                    : Phrase.of("Lid on, stir every {} min. About {} h more at {}.", (double) STIR_EVERY.toMinutes(), tenth(left), Temperature.celsius(celsius()));
         }
 
         private List<Phrase> heeds(Stage stage, Optional<Mass> lost) {
@@ -250,7 +259,11 @@ public record CookWatch(
         private List<Phrase> notes(Stage stage, Interval band) {
             List<Phrase> notes = new ArrayList<>();
             boolean seenClear = stage == Stage.TO_TEST || stage == Stage.AFTER;
-            if (seenClear && band.high() < SURELY_SOAP) {
+            boolean hot = stage == Stage.COOKING || stage == Stage.TO_TEST;
+            if (hot && !timed()) {
+                notes.add(Phrase.of("Read the pot: without its temperature nobody can tell how far it is"));
+            }
+            if (seenClear && timed() && band.high() < SURELY_SOAP) {
                 notes.add(Phrase.of("By the clock {} at most is soap. Gel is clear, too, long before it is cooked through: cook on, and test more than one spot",
                         Share.fraction(band.high())));
             }

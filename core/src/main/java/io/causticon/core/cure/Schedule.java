@@ -25,7 +25,7 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
     private static final double UNSATURATED_THAT_DOUBLES = 0.20;
     private static final double USUAL_CONCENTRATION = 0.33;
     private static final double CONCENTRATION_THAT_HALVES = 0.08;
-    private static final double GEL_SHORTENS = 0.65;
+    static final double GEL_SHORTENS = 0.65;
     private static final double SALT_UNMOULD_HOURS = 6;
     private static final double COOKED_UNMOULD_HOURS = 14;
     private static final double LONGEST_UNMOULD_HOURS = 168;
@@ -80,7 +80,8 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
         return Duration.ofDays(mono > MOSTLY_OLEIC && !isSaltBar(plan.formula()) ? 84 : 28);
     }
 
-    private static boolean isSaltBar(Formula formula) {
+    /** Whether its salt makes it hard in hours. */
+    static boolean isSaltBar(Formula formula) {
         double salt = formula.additives().stream()
                 .filter(a -> a.additive().id().startsWith("salt-"))
                 .mapToDouble(a -> a.mass().dividedBy(formula.fatMass()))

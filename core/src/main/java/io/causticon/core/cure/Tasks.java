@@ -1,9 +1,8 @@
 package io.causticon.core.cure;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Process;
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import java.time.Duration;
@@ -62,7 +61,7 @@ public final class Tasks {
 
     /** What was cooked after all keeps the dates of what is cooked. */
     private static BatchPlan road(BatchPlan plan, BatchLog log) {
-        return log.has(Entry.Cooked.class, c -> c.what() == Cooking.CLEAR) ? plan.with(Process.HOT) : plan;
+        return BatchFacts.of(plan, log, Instant.MAX).planAsMade();
     }
 
     /** When it may be called ready at the earliest. */

@@ -11,6 +11,7 @@ import io.causticon.core.observation.MouldLook;
 import io.causticon.core.quantity.Interval;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -34,32 +35,31 @@ public record Unmould(Interval hours, double median, double readyNow, int tries,
     private static final double WIDEST = 3.5;
     private static final double STEEP = 8;
     private static final double LEAST_HOURS = 0.05;
-    private static final double GEL_SHORTENS = 0.65;
-
     /** In the fridge soap reacts at half the speed and sets later (a judgement). */
     private static final double COLD_LENGTHENS = 1.5;
 
     /** Bars of salt crumble at the wire from twice the hours on at which they let go (a judgement: hours, where others take days). */
     private static final double BRITTLE_AT = 2;
 
-    private static final double SALT_HOURS = 8;
+    /** How often a try is misjudged or tapped by mistake: no single one decides. */
+    private static final double MISJUDGED = 0.02;
 
     /** As planned. */
     public static Unmould planned(BatchPlan plan) {
-        return of(hours(Schedule.of(plan)), new double[0], new boolean[0], Double.NaN);
+        return of(hours(Schedule.of(plan)), new double[0], new boolean[0], Double.NaN, Schedule.isSaltBar(plan.formula()));
     }
 
     /** With what was seen since; empty before the pour. */
     public static Optional<Unmould> of(BatchFacts facts, Instant now) {
         return facts.poured().filter(p -> !p.isAfter(now)).map(poured -> {
-            var tried = facts.log().of(Entry.MouldTried.class).filter(t -> t.at().isAfter(poured) && !t.at().isAfter(now)).toList();
+            List<BatchLog.Timed<Entry.MouldTried>> tried = facts.log().of(Entry.MouldTried.class).filter(t -> t.at().isAfter(poured) && !t.at().isAfter(now)).toList();
             double[] at = tried.stream().mapToDouble(t -> Math.max(LEAST_HOURS, hours(poured, t.at()))).toArray();
             boolean[] ready = new boolean[at.length];
             for (int i = 0; i < at.length; i++) {
                 MouldLook look = tried.get(i).entry().look();
                 ready[i] = look == MouldLook.LETS_GO || look == MouldLook.FIRM;
             }
-            return of(median(facts), at, ready, Math.max(LEAST_HOURS, hours(poured, now)));
+            return of(median(facts), at, ready, Math.max(LEAST_HOURS, hours(poured, now)), Schedule.isSaltBar(facts.plan().formula()));
         });
     }
 
@@ -73,31 +73,37 @@ public record Unmould(Interval hours, double median, double readyNow, int tries,
 
     /** By its recipe and by what became of it in the mould. */
     private static double median(BatchFacts facts) {
-        BatchPlan plan = facts.isCookedThrough() ? facts.plan().with(Process.HOT) : facts.plan();
+        BatchPlan plan = facts.planAsMade();
         double hours = hours(Schedule.of(plan));
         boolean cooked = plan.process() == Process.HOT;
         boolean planned = plan.gel() == GelGoal.FORCE || plan.process() == Process.OVEN;
         Optional<GelExtent> gel = facts.gel();
         if (!cooked && gel.filter(g -> g == GelExtent.FULL).isPresent() && !planned) {
-            hours *= GEL_SHORTENS;
+            hours *= Schedule.GEL_SHORTENS;
         } else if (!cooked && gel.filter(g -> g == GelExtent.NONE).isPresent() && planned) {
-            hours /= GEL_SHORTENS;
+            hours /= Schedule.GEL_SHORTENS;
         }
         return facts.wasKeptCold() && !cooked ? hours * COLD_LENGTHENS : hours;
     }
 
-    private static Unmould of(double middle, double[] at, boolean[] ready, double now) {
+    private static Unmould of(double middle, double[] at, boolean[] ready, double now, boolean salt) {
         double[] h = new double[POINTS];
         double[] weight = new double[POINTS];
-        double sum = 0;
+        double likeliest = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < POINTS; i++) {
             double z = -WIDEST + 2 * WIDEST * (i + 0.5) / POINTS;
             h[i] = middle * Math.exp(SPREAD * z);
-            weight[i] = Math.exp(-z * z / 2);
+            // Logarithms: a hundred tries that nobody would believe are still a number.
+            weight[i] = -z * z / 2;
             for (int k = 0; k < at.length; k++) {
-                double lets = lets(h[i], at[k]);
-                weight[i] *= ready[k] ? lets : 1 - lets;
+                double lets = MISJUDGED + (1 - 2 * MISJUDGED) * lets(h[i], at[k]);
+                weight[i] += Math.log(ready[k] ? lets : 1 - lets);
             }
+            likeliest = Math.max(likeliest, weight[i]);
+        }
+        double sum = 0;
+        for (int i = 0; i < POINTS; i++) {
+            weight[i] = Math.exp(weight[i] - likeliest);
             sum += weight[i];
         }
         double go = 0;
@@ -106,7 +112,7 @@ public record Unmould(Interval hours, double median, double readyNow, int tries,
             go += Double.isNaN(now) ? 0 : weight[i] * lets(h[i], now);
         }
         double median = quantile(h, weight, 0.5);
-        Optional<Double> brittle = middle < SALT_HOURS ? Optional.of(BRITTLE_AT * middle) : Optional.empty();
+        Optional<Double> brittle = salt ? Optional.of(BRITTLE_AT * middle) : Optional.empty();
         return new Unmould(Interval.between(quantile(h, weight, 0.1), quantile(h, weight, 0.9)), median, go, at.length, brittle);
     }
 

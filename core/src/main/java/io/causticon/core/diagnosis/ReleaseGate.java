@@ -1,5 +1,6 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.formula.Process;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Stage;
@@ -85,7 +86,9 @@ public record ReleaseGate(List<Requirement> requirements) {
     private static Requirement age(BatchFacts facts) {
         boolean rebatched = facts.rebatchedAt().isPresent();
         Duration age = facts.rebatchedAt().map(at -> facts.age().minus(Duration.between(facts.log().begun(), at))).orElse(facts.age());
-        Duration wanted = facts.isCookedThrough() && !rebatched ? AGE_WHEN_COOKED : AGE;
+        // Planned and seen: a tap alone does not shorten it for a batch that was cooked to rescue it.
+        boolean cooked = facts.plan().process() == Process.HOT && facts.isCookedThrough();
+        Duration wanted = cooked && !rebatched ? AGE_WHEN_COOKED : AGE;
         boolean old = age.compareTo(wanted) >= 0;
         long since = Math.max(0, age.toDays());
         String days = since + (since == 1 ? " day " : " days ") + (rebatched ? "since it was rebatched" : "old");

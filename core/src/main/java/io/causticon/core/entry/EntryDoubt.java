@@ -1,8 +1,8 @@
 package io.causticon.core.entry;
 
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Process;
 import io.causticon.core.observation.AsWeighed;
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
@@ -81,7 +81,7 @@ public record EntryDoubt(Phrase words, Optional<Entry> meant) {
     private static Optional<EntryDoubt> ofTemperature(Entry.TemperatureRead read, BatchPlan plan, BatchLog log) {
         Interval usual = USUAL.get(read.spot());
         double celsius = read.temperature().celsius();
-        boolean cooking = plan.process() == Process.HOT || log.has(Entry.Cooked.class, c -> true);
+        boolean cooking = BatchFacts.isCooked(plan, log);
         boolean cooked = cooking && read.spot() != MeasurementPoint.ROOM && celsius > usual.high();
         if (usual.contains(celsius) || cooked) {
             return Optional.empty();

@@ -123,7 +123,7 @@ public final class LoafForecast {
         return BatterAmount.of(plan.formula()).mass();
     }
 
-    /** Share of the fats that has reacted at a stage (rate law and torque of batters; a quarter either way). */
+    /** Share of the fats that has reacted at a stage (the shares of {@link LoafSetup#converted()}, estimates; {@link LoafFit} allows a factor of 1.6 either way). */
     private static double converted(Stage stage) {
         return switch (stage) {
             case STREAKS, EMULSION, SEPARATED, FALSE_TRACE -> 0.02;

@@ -267,7 +267,17 @@ public final class BatchFacts {
 
     /** Whether it is cooked: by its plan, or because a batch that seized or was held went into the pot after all. */
     public boolean isCooked() {
-        return plan.process() == Process.HOT || log.has(Entry.Cooked.class, c -> true);
+        return isCooked(plan, log);
+    }
+
+    /** The same where nothing else is asked. A look alone, tapped by mistake, cooks nothing. */
+    public static boolean isCooked(BatchPlan plan, BatchLog log) {
+        return plan.process() == Process.HOT || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_ON || c.what() == Cooking.CLEAR);
+    }
+
+    /** Its plan, on the road that it took: what was cooked after all is a cooked soap. */
+    public BatchPlan planAsMade() {
+        return isCookedThrough() ? plan.with(Process.HOT) : plan;
     }
 
     /** Whether its paste was seen clear all through: what a cook is for. */

@@ -154,7 +154,9 @@ class CookTest {
         void letsNobodyGoOnWithoutATest() {
             at(0, new Entry.LyeIntoFats()).cook(5, Cooking.HEAT_ON).at(8, new Entry.PhRead(9, PhMethod.STRIP, null)).cook(90, Cooking.CLEAR);
             assertThat(watch(91).stage()).isEqualTo(Stage.TO_TEST);
-            // At 40 C nothing is soap after an hour and a half: what is clear is gel.
+            assertThat(watch(91).notes()).anyMatch(n -> n.pattern().contains("Read the pot"));
+            // At 45 C little is soap after an hour and a half: what is clear is gel.
+            pot(90.5, 45);
             assertThat(watch(91).notes()).anyMatch(n -> n.pattern().contains("Gel is clear, too"));
             at(95, new Entry.PhRead(12, PhMethod.STRIP, null));
             assertThat(watch(96).stage()).isEqualTo(Stage.GOES_ON);

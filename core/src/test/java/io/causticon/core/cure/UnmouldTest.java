@@ -83,4 +83,13 @@ class UnmouldTest {
         at(4, new Entry.GelSeen(GelExtent.FULL));
         assertThat(after(5).median()).isCloseTo(0.65 * usual, within(0.05 * usual));
     }
+
+    @Test
+    void standsWhateverIsTapped() {
+        for (int i = 0; i < 400; i++) {
+            at(0.1, new Entry.MouldTried(i % 3 == 0 ? MouldLook.CLINGS : MouldLook.LETS_GO));
+        }
+        assertThat(after(20).readyNow()).isBetween(0.0, 1.0);
+        assertThat(after(20).median()).isPositive().isFinite();
+    }
 }

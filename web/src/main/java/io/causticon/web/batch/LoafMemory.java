@@ -36,21 +36,27 @@ public class LoafMemory {
 
     /** Of all batches. */
     public LoafKnowledge known(Temperature usualRoom) {
+        return now(usualRoom).all();
+    }
+
+    private Known now(Temperature usualRoom) {
         room = usualRoom;
-        Map<BatchId, LoafKnowledge.Told> now = told.known();
-        if (last.from() != now) {
-            last = new Known(now, new LoafKnowledge(List.copyOf(now.values())));
+        Map<BatchId, LoafKnowledge.Told> from = told.known();
+        Known known = last;
+        if (known.from() != from) {
+            known = new Known(from, new LoafKnowledge(List.copyOf(from.values())));
+            last = known;
         }
-        return last.all();
+        return known;
     }
 
     /** Of all others: what a batch tells of itself is not counted twice. */
     LoafKnowledge without(BatchId batch, Temperature usualRoom) {
-        LoafKnowledge all = known(usualRoom);
-        Map<BatchId, LoafKnowledge.Told> from = last.from();
+        Known known = now(usualRoom);
+        Map<BatchId, LoafKnowledge.Told> from = known.from();
         return from.containsKey(batch)
                 ? new LoafKnowledge(from.entrySet().stream().filter(t -> !t.getKey().equals(batch)).map(Map.Entry::getValue).toList())
-                : all;
+                : known.all();
     }
 
     @EventListener

@@ -39,10 +39,15 @@ final class SectionWords {
     private final Batch batch;
     private final double height;
 
+    /** In the middle, since the pour. */
+    private final List<BatchLog.Timed<Entry.TemperatureRead>> read;
+
     private SectionWords(LoafSection section, Batch batch, Formats formats) {
         this.section = section;
         this.batch = batch;
         this.formats = formats;
+        Instant poured = batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at).orElse(Instant.MAX);
+        this.read = batch.facts(Instant.MAX).readings(MeasurementPoint.CORE).stream().filter(t -> t.at().isAfter(poured)).toList();
         this.height = Math.rint(BatchPage.Section.WIDTH / section.widthToHeight());
     }
 
@@ -92,12 +97,11 @@ final class SectionWords {
         return String.format(Locale.ROOT, "%.1f|%s|%s|%s|%s|%s|%s", moment.x(), when(moment), core(moment), gelled(moment), celsius, above, probe(moment));
     }
 
-    /** The last reading in the middle by then, and how far the computed middle is from it. */
+    /** The last reading in the middle by then. */
     private String probe(LoafSection.Moment moment) {
         Instant then = batch.log().begun().plusSeconds(Math.round(60 * moment.minutes()));
-        Instant poured = batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at).orElse(Instant.MAX);
-        return batch.facts(then).readings(MeasurementPoint.CORE).stream()
-                .filter(t -> t.at().isAfter(poured) && !t.at().isAfter(then))
+        return read.stream()
+                .filter(t -> !t.at().isAfter(then))
                 .reduce((a, b) -> b)
                 .map(t -> "The probe read " + formats.temperature(t.entry().temperature()) + " at "
                         + Formats.duration(Duration.between(batch.log().begun(), t.at())) + ".")

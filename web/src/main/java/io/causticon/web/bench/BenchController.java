@@ -206,7 +206,7 @@ class BenchController {
                 return Optional.of(new Question(BenchStep.POUR, "Something was taken out of the pot already. What the full pot weighed tells slips apart only if it is"
                         + " logged for before that, as in \u201cpot 4.12 kg at 14:20\u201d. Keep this weight anyway?"));
             }
-            if (entry instanceof Entry.Poured && isUncooked(batch)) {
+            if ((entry instanceof Entry.Poured || entry instanceof Entry.LayerPoured) && isUncooked(batch)) {
                 return Optional.of(new Question(BenchStep.COOK, "No calm test of clear paste is logged: caustic paste burns, and goes on working in the mould. Spoon it in all the same?"));
             }
             if (entry instanceof Entry.LyeIntoFats && BenchStep.isSecondFeedOpen(batch)) {

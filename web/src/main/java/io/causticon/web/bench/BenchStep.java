@@ -1,7 +1,7 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.formula.Process;
 import io.causticon.core.observation.AsWeighed;
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
@@ -53,12 +53,8 @@ enum BenchStep {
 
     /** The same with one that is looked at: whoever is led to the cook by a rescue sees it among the others. */
     static List<BenchStep> road(Batch batch, BenchStep shown) {
-        boolean cooked = shown == COOK || isCooked(batch);
+        boolean cooked = shown == COOK || BatchFacts.isCooked(batch.plan(), batch.log());
         return List.of(values()).stream().filter(s -> s != COOK || cooked).toList();
-    }
-
-    private static boolean isCooked(Batch batch) {
-        return batch.plan().process() == Process.HOT || batch.log().has(Entry.Cooked.class, c -> true);
     }
 
     static BenchStep of(Batch batch) {
@@ -83,7 +79,7 @@ enum BenchStep {
             case READY -> ready || lyeIn || poured;
             case LYE -> log.first(Entry.LyeClear.class).isPresent() && !isSecondFeedOpen(batch) || hotWithoutPortions(log) || lyeIn || poured;
             case MATCH -> lyeIn || poured;
-            case MIX -> poured || log.has(Entry.Cooked.class, c -> true);
+            case MIX -> poured || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_ON);
             case COOK -> poured || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_OFF);
             case POUR -> poured && log.first(Entry.Kept.class).isPresent();
             case OUT -> log.first(Entry.Cut.class).isPresent();

@@ -64,7 +64,7 @@ final class CookPages {
                 watch.map(w -> formats.phrase(w.says())).orElse("Lye and fats are not together yet."),
                 watch.map(w -> w.heeds().stream().map(formats::phrase).toList()).orElse(List.of()),
                 watch.map(w -> w.notes().stream().map(formats::phrase).toList()).orElse(List.of()),
-                watch.map(this::soap).orElse(""),
+                watch.filter(CookWatch::timed).map(this::soap).orElse(""),
                 watch.map(this::figures).orElse(List.of()),
                 on.isPresent(),
                 looks(),

@@ -4,6 +4,7 @@ import io.causticon.core.cook.CookPlan;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Process;
+import io.causticon.core.notation.Units;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +12,9 @@ import java.util.stream.Collectors;
 
 /** What cooking a batch takes, as it is shown on the plan and on the sheet. */
 final class CookWords {
+
+    /** US liquid quart, exact. */
+    private static final double LITRES_PER_QUART = 0.946352946;
 
     private CookWords() {}
 
@@ -21,7 +25,7 @@ final class CookWords {
         }
         CookPlan cook = CookPlan.of(plan);
         List<String> lines = new ArrayList<>();
-        lines.add("A pot of " + Formats.number(cook.leastPotLitres(), 1) + " l or more: it swells to twice its size. Lid on, near " + formats.temperature(CookPlan.POT)
+        lines.add("A pot of " + volume(cook.leastPotLitres(), formats) + " or more: it swells to twice its size. Lid on, near " + formats.temperature(CookPlan.POT)
                 + ", " + hours(cook) + " from lye-in, until it is clear all through.");
         lines.add("Of its " + formats.roughMass(cook.water()) + " of water an open pot loses some " + formats.roughMass(cook.waterLostHourly())
                 + " an hour, under a lid far less; the scale under the pot tells how much.");
@@ -32,6 +36,12 @@ final class CookWords {
                             : "It stays what it is; the cook itself leaves " + formats.percent(cook.superfatOfTheCook(), 1) + " of the fats in the pot."));
         }
         return lines;
+    }
+
+    private static String volume(double litres, Formats formats) {
+        return formats.units().mass() == Units.MassUnit.GRAM
+                ? Formats.number(litres, 1) + " l"
+                : Formats.number(litres / LITRES_PER_QUART, 1) + " qt";
     }
 
     private static String hours(CookPlan cook) {

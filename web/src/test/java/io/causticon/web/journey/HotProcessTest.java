@@ -39,7 +39,8 @@ class HotProcessTest {
         browser.press("rises").waitFor(".rung[value='cook rises'].reached").waitForText("Stir it down now");
         browser.press("Stirred").waitForText("0 min ago").waitUntilTrue(() -> !browser.text().contains("Stir it down now"));
         browser.quick("pot 1790; pot 1560").waitForText("stir in, hot");
-        browser.press("clear").waitFor(".rung[value='cook clear'].reached").waitForText("Gel is clear, too");
+        browser.press("clear").waitFor(".rung[value='cook clear'].reached").waitForText("Read the pot");
+        browser.quick("batter 78").waitForText("Gel is clear, too");
 
         // Nobody spoons it in untested without being asked; a test that is not calm keeps it on the heat.
         browser.type("quick", "poured" + Keys.ENTER).waitForText("No calm test of clear paste is logged");
