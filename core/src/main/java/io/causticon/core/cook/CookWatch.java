@@ -84,9 +84,24 @@ public record CookWatch(
         notes = List.copyOf(notes);
     }
 
-    /** Empty before lye and fats are together. */
+    /** Empty before lye and fats are together; of scraps from the beginning. */
     public static Optional<CookWatch> of(BatchFacts facts, Instant now) {
+        if (facts.plan().isRework()) {
+            return Optional.of(new MeltWatch(facts, now).watch());
+        }
         return facts.log().first(Entry.LyeIntoFats.class).filter(in -> !in.at().isAfter(now)).map(in -> new Watching(facts, in.at(), now).watch());
+    }
+
+    /** What the last test since says. A titration is not undone by a strip, which does not see a little. */
+    static Optional<Boolean> calm(BatchLog log, Instant since, Instant now) {
+        Optional<Boolean> titrated = log.of(Entry.Titrated.class)
+                .filter(t -> !t.at().isBefore(since) && !t.at().isAfter(now))
+                .map(t -> t.entry().freeAlkaliPercent() <= CALM_ALKALI)
+                .reduce((a, b) -> b);
+        return titrated.or(() -> log.of(Entry.PhRead.class)
+                .filter(t -> !t.at().isBefore(since) && !t.at().isAfter(now))
+                .map(t -> t.entry().ph() <= CALM_PH)
+                .reduce((a, b) -> b));
     }
 
     private static final class Watching {
@@ -131,20 +146,8 @@ public record CookWatch(
             if (clear.isEmpty()) {
                 return Stage.COOKING;
             }
-            Optional<Boolean> calm = calm(clear.get());
+            Optional<Boolean> calm = calm(log, clear.get(), now);
             return calm.isEmpty() ? Stage.TO_TEST : calm.get() ? Stage.AFTER : Stage.GOES_ON;
-        }
-
-        /** What the last test since says. A titration is not undone by a strip, which does not see a little. */
-        private Optional<Boolean> calm(Instant since) {
-            Optional<Boolean> titrated = log.of(Entry.Titrated.class)
-                    .filter(t -> !t.at().isBefore(since) && !t.at().isAfter(now))
-                    .map(t -> t.entry().freeAlkaliPercent() <= CALM_ALKALI)
-                    .reduce((a, b) -> b);
-            return titrated.or(() -> log.of(Entry.PhRead.class)
-                    .filter(t -> !t.at().isBefore(since) && !t.at().isAfter(now))
-                    .map(t -> t.entry().ph() <= CALM_PH)
-                    .reduce((a, b) -> b));
         }
 
         private Optional<BatchLog.Timed<Entry.Cooked>> last(boolean look) {

@@ -28,16 +28,19 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
     static final double GEL_SHORTENS = 0.65;
     private static final double SALT_UNMOULD_HOURS = 6;
     private static final double COOKED_UNMOULD_HOURS = 14;
+    /** A mash is wetter than a cooked paste (a judgement). */
+    private static final double REWORKED_UNMOULD_HOURS = 24;
     private static final double LONGEST_UNMOULD_HOURS = 168;
     private static final double MOSTLY_OLEIC = 0.62;
     private static final double SALT_BAR = 0.15;
     private static final Duration BENCH = Duration.ofMinutes(75);
+    private static final Duration REWORK_BENCH = Duration.ofHours(2);
     private static final Duration COOKED_BENCH = Duration.ofHours(4);
 
     public static Schedule of(BatchPlan plan) {
         boolean cooked = plan.process() == Process.HOT;
         return new Schedule(
-                cooked ? COOKED_BENCH : BENCH, Duration.ofMinutes(Math.round(60 * unmouldHours(plan))), cure(plan));
+                plan.isRework() ? REWORK_BENCH : cooked ? COOKED_BENCH : BENCH, Duration.ofMinutes(Math.round(60 * unmouldHours(plan))), cure(plan));
     }
 
     /**
@@ -56,6 +59,9 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
     }
 
     private static double unmouldHours(BatchPlan plan) {
+        if (plan.isRework()) {
+            return REWORKED_UNMOULD_HOURS;
+        }
         if (plan.process() == Process.HOT) {
             return COOKED_UNMOULD_HOURS;
         }
@@ -71,8 +77,12 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
         return Math.min(LONGEST_UNMOULD_HOURS, USUAL_UNMOULD_HOURS * soft * wet * gel);
     }
 
-    /** The fixed minimum for its kind: cooked one week, others four, above 80 % olive twelve, salt bars four. */
+    /** The fixed minimum for its kind: cooked one week, others four, above 80 % olive twelve, salt bars four, and scraps that were melted with water four. */
     private static Duration cure(BatchPlan plan) {
+        if (plan.isRework()) {
+            // Reacted long ago, and as wet as on its first day.
+            return Duration.ofDays(28);
+        }
         if (plan.process() == Process.HOT) {
             return Duration.ofDays(7);
         }

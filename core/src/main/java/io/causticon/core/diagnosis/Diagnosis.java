@@ -1,5 +1,7 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.formula.Rework;
+import io.causticon.core.quantity.Estimate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +15,7 @@ import java.util.Set;
  * @param anyHazard probability of at least one hazard, 0 to 1
  * @param atMost whether more hangs together than can be weighed at once, so that hazards are given by an upper bound
  * @param signStands whether a test burned, stung or found alkali and was not repeated since: then it is held, however unlikely its hazards are
+ * @param superfat what its superfat is, a fraction, by weights and tests together
  * @param excess how much alkali is too much, if any is
  * @param slips what slip at the scale would explain it, likeliest first
  * @param next what to look at next, most telling first
@@ -24,6 +27,7 @@ public record Diagnosis(
         double anyHazard,
         boolean atMost,
         boolean signStands,
+        Estimate superfat,
         Excess excess,
         List<Slip> slips,
         List<NextLook> next,
@@ -70,6 +74,18 @@ public record Diagnosis(
     /** Whether a hazard is likely enough to be looked into before anything else. */
     public boolean isOpen() {
         return anyHazard >= HAZARD_RULED_OUT_BELOW;
+    }
+
+    /**
+     * Its superfat as whoever melts it down reckons with it: where alkali is likely, that there is too much, and how much that may be at the most
+     * (nineteen times out of twenty); else as weights and tests tell it.
+     */
+    public Estimate superfatToRework() {
+        if (of(Conditions.LYE_HEAVY).probability() < HOLD_FROM) {
+            return superfat;
+        }
+        double middle = excess.middle().fraction();
+        return new Estimate(-middle, Math.max(0, excess.band().high() - middle) / Rework.WORST_SIGMAS);
     }
 
     /** Whether a wash or a measurement was calm: without that nothing is called so. */

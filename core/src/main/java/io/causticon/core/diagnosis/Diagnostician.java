@@ -78,7 +78,7 @@ public final class Diagnostician {
         NextLooks.Ranked looks = new NextLooks(network, belief).ranked(known, age, SignHistory.calmTest(facts).isPresent());
         boolean stands = SignHistory.of(facts.log()).stream().anyMatch(SignHistory::stands);
         return new Diagnosis(
-                reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, Excess.of(belief.superfat()), weighing.slips,
+                reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, SuperfatLevels.estimate(belief.superfat()), Excess.of(belief.superfat()), weighing.slips,
                 looks.looks(), !stands && looks.oneCouldFree());
     }
 
@@ -254,6 +254,10 @@ public final class Diagnostician {
     }
 
     private List<Ledger.Line> factLines(Condition condition, BatchFacts facts) {
+        if (facts.plan().isRework()) {
+            // They speak of lye, batter and moulds full of it; scraps reacted long ago, and what their batches had is in their superfat.
+            return List.of();
+        }
         return shifts.getOrDefault(condition, List.of()).stream()
                 .flatMap(s -> s.says().apply(facts).stream()
                         .map(words -> new Ledger.Line(words, new Weight(s.weight()), Ledger.Kind.FACT, s.reason())))

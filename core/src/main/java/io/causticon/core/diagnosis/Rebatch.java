@@ -1,6 +1,8 @@
 package io.causticon.core.diagnosis;
 
 import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Rework;
+import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.quantity.Interval;
@@ -15,7 +17,7 @@ import java.util.Optional;
  * saponification value of the fat that is added, the superfat after m of it is 1 - (A + L) / (A + f m).
  *
  * @param fat which fat is added: the one that there is most of
- * @param mass how much: enough for the planned superfat if the excess is what it most likely is, and for {@link #LEAST_SUPERFAT} if it is the most
+ * @param mass how much: enough for the planned superfat if the excess is what it most likely is, and for {@link Rework#LEAST_SUPERFAT} if it is the most
  *     that it may be; nothing where there is no alkali too much
  * @param water to melt it in, a quarter of the soap
  * @param superfat what it then has nine times out of ten, fractions
@@ -23,17 +25,9 @@ import java.util.Optional;
  */
 public record Rebatch(Fat fat, Mass mass, Mass water, Interval superfat, boolean tooMuch) {
 
-    /** At the worst guess of the excess still. */
-    public static final Share LEAST_SUPERFAT = Share.percent(2);
-
     /** Of the soap as it was weighed in: between the 20 and 30 % that a mash wants to melt evenly (a judgement). */
     private static final double WATER = .25;
 
-    /** Of what the fats take: with more than this the fat that is wanted makes another soap of it, and what is left unmixed burns (a judgement). */
-    private static final double MOST_EXCESS = .25;
-
-    /** Too little leaves alkali: the mass is rounded up to whole grams. */
-    private static final double STEP_GRAMS = 1;
 
     /** For a hazard that melting down again can mend; empty where none is likely enough to act on, or there are no fats. */
     public static Optional<Rebatch> of(BatchFacts facts, Diagnosis diagnosis) {
@@ -49,22 +43,15 @@ public record Rebatch(Fat fat, Mass mass, Mass water, Interval superfat, boolean
         boolean lyeHeavy = diagnosis.of(Conditions.LYE_HEAVY).probability() >= Diagnosis.HOLD_FROM;
         Excess excess = diagnosis.excess();
         double planned = facts.plan().formula().superfat().fraction();
-        double grams = lyeHeavy
-                ? Math.max(
-                        wanted(needed, excess.middle().fraction(), Math.max(planned, LEAST_SUPERFAT.fraction()), molesPerGram),
-                        wanted(needed, excess.band().high(), LEAST_SUPERFAT.fraction(), molesPerGram))
-                : 0;
-        Mass mass = Mass.grams(Math.ceil(Math.max(0, grams) / STEP_GRAMS) * STEP_GRAMS);
+        Share target = Share.fraction(Math.max(planned, Rework.LEAST_SUPERFAT.fraction()));
+        Mass likely = Superfat.fatFor(needed, needed * (1 + excess.middle().fraction()), target, fat);
+        Mass worst = Superfat.fatFor(needed, needed * (1 + excess.band().high()), Rework.LEAST_SUPERFAT, fat);
+        Mass mass = !lyeHeavy ? Mass.ZERO : worst.isMoreThan(likely) ? worst : likely;
         double all = needed + molesPerGram * mass.grams();
         Interval becomes = lyeHeavy
                 ? Interval.between(1 - needed * (1 + excess.band().high()) / all, 1 - needed * (1 + excess.band().low()) / all)
                 : Interval.between(planned, planned);
         Mass soap = weights.total();
-        return new Rebatch(fat, mass, soap.times(WATER), becomes, lyeHeavy && excess.middle().fraction() > MOST_EXCESS);
-    }
-
-    /** Grams of the fat. */
-    private static double wanted(double needed, double excess, double superfat, double molesPerGram) {
-        return (needed * (1 + excess) / (1 - superfat) - needed) / molesPerGram;
+        return new Rebatch(fat, mass, soap.times(WATER), becomes, lyeHeavy && excess.middle().fraction() > Rework.MOST_EXCESS.fraction());
     }
 }

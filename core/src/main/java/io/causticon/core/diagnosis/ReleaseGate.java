@@ -86,8 +86,8 @@ public record ReleaseGate(List<Requirement> requirements) {
     private static Requirement age(BatchFacts facts) {
         boolean rebatched = facts.rebatchedAt().isPresent();
         Duration age = facts.rebatchedAt().map(at -> facts.age().minus(Duration.between(facts.log().begun(), at))).orElse(facts.age());
-        // Planned and seen: a tap alone does not shorten it for a batch that was cooked to rescue it.
-        boolean cooked = facts.plan().process() == Process.HOT && facts.isCookedThrough();
+        // Planned and seen, and no scraps, which may have brought alkali of their own: a tap alone does not shorten it for a batch that was cooked to rescue it.
+        boolean cooked = facts.plan().process() == Process.HOT && !facts.plan().isRework() && facts.isCookedThrough();
         Duration wanted = cooked && !rebatched ? AGE_WHEN_COOKED : AGE;
         boolean old = age.compareTo(wanted) >= 0;
         long since = Math.max(0, age.toDays());

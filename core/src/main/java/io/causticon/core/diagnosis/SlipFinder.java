@@ -158,7 +158,9 @@ final class SlipFinder {
     }
 
     private Estimate superfat(Hypothesis h) {
-        Estimate weighed = Superfat.distribution(h.weights(), facts.plan().formula().alkali(), facts.plan().scales());
+        Estimate weighed = facts.plan().isRework()
+                ? facts.asWeighed().superfat()
+                : Superfat.distribution(h.weights(), facts.plan().formula().alkali(), facts.plan().scales());
         if (h.kind() == Slip.Kind.UNKNOWN) {
             return new Estimate(weighed.value(), Math.hypot(weighed.standardDeviation(), UNKNOWN_SPREAD));
         }

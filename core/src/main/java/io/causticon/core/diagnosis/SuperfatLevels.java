@@ -93,6 +93,22 @@ final class SuperfatLevels {
         return NormalTable.below((edge - superfat.value()) / superfat.standardDeviation());
     }
 
+    /** Mean and standard deviation, fractions. */
+    static Estimate estimate(double[] share) {
+        double sum = 0;
+        double mean = 0;
+        for (int level = 0; level < COUNT; level++) {
+            sum += share[level];
+            mean += share[level] * MIDDLES[level];
+        }
+        mean /= sum;
+        double variance = 0;
+        for (int level = 0; level < COUNT; level++) {
+            variance += share[level] / sum * (MIDDLES[level] - mean) * (MIDDLES[level] - mean);
+        }
+        return new Estimate(mean, Math.sqrt(variance));
+    }
+
     /**
      * Where a quantile lies if each level is filled evenly.
      *

@@ -43,7 +43,7 @@ final class TareSlips {
         return switch (entry.what().kind()) {
             case FAT -> ofFat(entry);
             case ALKALI -> ofLye(entry);
-            case LIQUID, ADDITIVE -> Stream.empty();
+            case LIQUID, ADDITIVE, SCRAP -> Stream.empty();
         };
     }
 

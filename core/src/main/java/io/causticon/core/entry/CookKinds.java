@@ -23,6 +23,10 @@ final class CookKinds {
             entry("waxy", Cooking.WAXY),
             entry("clear", Cooking.CLEAR),
             entry("translucent", Cooking.CLEAR),
+            entry("lumpy", Cooking.LUMPY),
+            entry("lumps", Cooking.LUMPY),
+            entry("even", Cooking.EVEN),
+            entry("smooth", Cooking.EVEN),
             entry("stirred", Cooking.STIRRED),
             entry("stir", Cooking.STIRRED),
             entry("off", Cooking.HEAT_OFF));
@@ -32,7 +36,7 @@ final class CookKinds {
             .marked(Mark.BATTER)
             .words((c, n) -> Phrase.of(said(c.what())))
             .typed((c, pen) -> "cook " + written(c.what()))
-            .phrase("(?:cook|paste|heat)\\s+" + Patterns.oneOf(SAID), (m, c) -> new Entry.Cooked(Patterns.meant(SAID, m.group(1))))
+            .phrase("(?:cook|paste|mash|heat)\\s+" + Patterns.oneOf(SAID), (m, c) -> new Entry.Cooked(Patterns.meant(SAID, m.group(1))))
             .event((c, n) -> Phrase.of(said(c.what())));
 
     static final List<EntryKind<?>> ALL = List.of(COOKED);
@@ -47,6 +51,8 @@ final class CookKinds {
             case GRAINY -> "paste is grainy";
             case WAXY -> "paste is waxy";
             case CLEAR -> "paste is clear all through";
+            case LUMPY -> "mash is lumpy";
+            case EVEN -> "mash is even";
             case STIRRED -> "pot stirred";
             case HEAT_OFF -> "heat off";
         };

@@ -27,6 +27,9 @@ import java.util.stream.Stream;
 public record EntryDoubt(Phrase words, Optional<Entry> meant) {
 
     /** A fat that is this much off the plan is a slip of the finger or the wrong jar (a judgement). */
+    /** There are as many scraps as there are; a tenth or ten times is a slip all the same. */
+    private static final double SCRAP_OFF = 0.6;
+
     private static final double FAT_OFF = 0.4;
 
     /** Alkali is the one thing that must be right (a judgement). */
@@ -64,7 +67,7 @@ public record EntryDoubt(Phrase words, Optional<Entry> meant) {
         boolean alkali = what.kind() == Weighable.Kind.ALKALI;
         WeighingTolerance tolerance = new WeighingTolerance(plan.scales());
         boolean within = Math.abs(weighed.mass().minus(planned).grams()) <= 2 * tolerance.of(what, planned).grams();
-        if (within || off <= (alkali ? ALKALI_OFF : FAT_OFF)) {
+        if (within || off <= (alkali ? ALKALI_OFF : what.kind() == Weighable.Kind.SCRAP ? SCRAP_OFF : FAT_OFF)) {
             return Optional.empty();
         }
         Optional<Entry> shifted = Stream.of(1 / TEN, TEN, 1 / TEN / TEN, TEN * TEN)

@@ -112,7 +112,18 @@ final class MouldKinds {
                     MouldKinds::rebatched)
             .event("rebatched");
 
-    static final List<EntryKind<?>> ALL = List.of(TAPPED, POURED, KEPT, GEL, TRIED, UNMOULDED, CUT, REBATCHED);
+    private static final EntryKind<Entry.ScrapsKept> SCRAPS = EntryKind.of(Entry.ScrapsKept.class, "scraps-kept")
+            .tells(Tells.MOULD)
+            .words((k, n) -> Phrase.of("{} of scraps kept: {}", k.mass(), k.colour()))
+            .typed((k, pen) -> "scraps " + Quotes.around(k.colour()) + pen.mass(" ", k.mass()))
+            .phrase(
+                    "(?:kept\\s+)?(?:scraps?|trimmings?|shavings?|off-?cuts?)\\s+(?:" + Patterns.NAME + "\\s+)?(" + Patterns.AMOUNT + ")",
+                    (m, c) -> new Entry.ScrapsKept(
+                            m.group(1) == null ? "mixed" : Quotes.taken(m.group(1)).strip(),
+                            Patterns.mass("scraps", m.group(2), EntryCheck.HEAVIEST, c)))
+            .notOnStrip();
+
+    static final List<EntryKind<?>> ALL = List.of(TAPPED, POURED, KEPT, GEL, TRIED, UNMOULDED, CUT, SCRAPS, REBATCHED);
 
     private MouldKinds() {}
 

@@ -4,6 +4,7 @@ import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidPart;
 import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.ScrapPortion;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.substance.Additive;
@@ -49,6 +50,7 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
                     .findFirst()
                     .map(Additive::name)
                     .orElseGet(() -> spoken(what.id()));
+            case SCRAP -> scraps().filter(x -> x.id().equals(what.id())).findFirst().map(ScrapPortion::name).orElseGet(() -> spoken(what.id()));
             case ALKALI -> what.equals(Weighable.NAOH) ? "NaOH" : what.equals(Weighable.KOH) ? "KOH" : spoken(what.id());
         };
     }
@@ -106,6 +108,7 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
     /** What can be put on the scale under this name. */
     Optional<Weighable> weighable(String called) {
         return Stream.of(
+                        scraps().filter(x -> Catalogue.answersTo(x.id(), x.name(), called)).map(x -> Weighable.scrap(x.id())),
                         planned().flatMap(p -> p.formula().fats().stream())
                                 .filter(f -> Catalogue.answersTo(f.fat().id(), f.fat().name(), called))
                                 .map(f -> Weighable.fat(f.fat().id())),
@@ -124,6 +127,10 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
 
     private Stream<BatchPlan> planned() {
         return Stream.ofNullable(plan);
+    }
+
+    private Stream<ScrapPortion> scraps() {
+        return planned().flatMap(p -> Stream.ofNullable(p.rework())).flatMap(r -> r.scraps().stream());
     }
 
     private Stream<Liquid> liquids() {

@@ -83,6 +83,7 @@ final class WeighingKinds {
             case FAT -> Mark.FATS;
             case LIQUID -> Mark.LIQUID;
             case ALKALI -> Mark.LYE;
+            case SCRAP -> Mark.BATTER;
             case ADDITIVE -> Mark.PLAIN;
         };
     }

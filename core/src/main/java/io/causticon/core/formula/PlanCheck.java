@@ -35,7 +35,7 @@ public final class PlanCheck {
     private PlanCheck() {}
 
     public static Problems of(BatchPlan plan) {
-        Problems problems = FormulaCheck.of(plan.formula());
+        Problems problems = plan.rework() == null ? FormulaCheck.of(plan.formula()) : ReworkCheck.of(plan.rework());
         checkMould("mould", plan.mould(), problems);
         checkMould("spare", plan.pouring().spare(), problems);
         checkStep("fatStep", plan.scales().fatStep(), problems);
@@ -49,7 +49,7 @@ public final class PlanCheck {
         if (!MIXED_AT.contains(plan.mixAt().celsius())) {
             problems.add("mixAt", ProblemKey.NOT_A_CHOICE, plan.mixAt().toString());
         }
-        if (problems.isEmpty()) {
+        if (problems.isEmpty() && !plan.isRework()) {
             problems.addAll(Portions.check(plan).all());
             checkScales(plan, problems);
         }

@@ -1,7 +1,9 @@
 package io.causticon.core.formula;
 
 import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.substance.Fat;
 
 /**
  * The superfat of given weights, and how far it can be off.
@@ -24,6 +26,10 @@ public final class Superfat {
     private static final double NAOH_PURITY_POINTS_95 = 0.01;
     private static final double KOH_PURITY_POINTS_95 = 0.03;
     private static final double CALIBRATION_95 = 0.003;
+
+    /** Grams: nobody weighs a gram more for a rounding of the last digit. */
+    private static final double WHOLE = 1e-6;
+
     private static final double UNIFORM_STEPS_PER_SIGMA = Math.sqrt(12);
 
     private Superfat() {}
@@ -44,6 +50,19 @@ public final class Superfat {
                         lyeError(weights, alkali, scales),
                         scales.areTwo() ? Math.sqrt(2) * CALIBRATION_95 / Estimate.SIGMAS_IN_95_PERCENT : 0));
         return new Estimate(1 - net, deviation);
+    }
+
+    /**
+     * Grams of a fat, whole and up, after which this much alkali leaves the target: {@code m = (B / (1 - s) - A) / f} with A what the fats take, B the
+     * alkali that is there, f what a gram of the fat takes. Nothing where they are fat enough.
+     *
+     * @param needed moles that the fats take wholly
+     * @param there moles of alkali, bound or free
+     */
+    public static Mass fatFor(double needed, double there, Share target, Fat fat) {
+        double molesPerGram = new FatPortion(fat, Mass.grams(1)).alkaliMoles();
+        double grams = (there / (1 - target.fraction()) - needed) / molesPerGram;
+        return Mass.grams(Math.max(0, Math.ceil(grams - WHOLE)));
     }
 
     private static double neededMoles(Weights weights) {

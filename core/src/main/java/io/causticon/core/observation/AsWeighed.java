@@ -5,6 +5,8 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.LiquidState;
+import io.causticon.core.formula.Rework;
+import io.causticon.core.formula.ScrapPortion;
 import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.quantity.Estimate;
@@ -31,13 +33,14 @@ public record AsWeighed(
         Weights weights, Estimate superfat, List<Weighable> notLogged, List<Weighable> notPlanned, List<Weighable> unknown) {
 
     public static AsWeighed of(BatchPlan plan, BatchLog log) {
-        return new Reader(plan, log).read();
+        Rework rework = plan.rework();
+        return rework == null ? new Reader(plan, log).read() : new ReworkReader(plan, rework, log).read();
     }
 
-    /** Whether every fat and the lye were logged, so that the superfat is one of weights, not of hopes. */
+    /** Whether every fat, scrap and the lye were logged, so that the superfat is one of weights, not of hopes. */
     public boolean isComplete() {
         return notLogged.stream()
-                .noneMatch(w -> w.kind() == Weighable.Kind.FAT || w.kind() == Weighable.Kind.ALKALI);
+                .noneMatch(w -> w.kind() == Weighable.Kind.FAT || w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.SCRAP);
     }
 
     /** Sums of all weighings, by what was weighed. */
@@ -45,6 +48,66 @@ public record AsWeighed(
         Map<Weighable, Mass> sums = new LinkedHashMap<>();
         log.of(Entry.Weighed.class).forEach(w -> sums.merge(w.entry().what(), w.entry().mass(), Mass::plus));
         return sums;
+    }
+
+    /** The same of scraps: nobody weighs the lye in them. */
+    private static final class ReworkReader {
+
+        private final BatchPlan plan;
+        private final Rework rework;
+        private final Map<Weighable, Mass> logged;
+        private final Set<Weighable> targets;
+        private final Catalogue substances;
+        private final Set<Weighable> missing = new LinkedHashSet<>();
+
+        ReworkReader(BatchPlan plan, Rework rework, BatchLog log) {
+            this.plan = plan;
+            this.rework = rework;
+            this.logged = sums(log);
+            this.targets = WeighingOrder.of(plan, log).targets().keySet();
+            this.substances = log.substances();
+        }
+
+        AsWeighed read() {
+            List<ScrapPortion> scraps = rework.scraps().stream().map(s -> s.weighing(take(Weighable.scrap(s.id()), s.mass()))).toList();
+            List<FatPortion> added = new ArrayList<>(
+                    rework.added().stream().map(f -> f.weighing(take(Weighable.fat(f.fat().id()), f.mass()))).toList());
+            List<AdditivePortion> additives = new ArrayList<>(plan.formula().additives().stream()
+                    .map(a -> a.weighing(take(Weighable.additive(a.additive().id()), a.mass())))
+                    .toList());
+            Weighable liquid = Weighable.liquid(plan.formula().liquidParts().get(0).liquid().id());
+            Mass water = rework.water().isPositive() ? take(liquid, rework.water()) : logged.getOrDefault(liquid, Mass.ZERO);
+            List<Weighable> unplanned = new ArrayList<>();
+            List<Weighable> unknown = new ArrayList<>();
+            for (Map.Entry<Weighable, Mass> other : logged.entrySet()) {
+                Weighable what = other.getKey();
+                if (targets.contains(what) || what.equals(liquid)) {
+                    continue;
+                }
+                if (what.kind() == Weighable.Kind.FAT && what.isIn(substances)) {
+                    unplanned.add(what);
+                    added.add(new FatPortion(substances.fat(what.id()), other.getValue()));
+                } else if (what.kind() == Weighable.Kind.LIQUID && what.isIn(substances)) {
+                    unplanned.add(what);
+                    water = water.plus(new LiquidPortion(substances.liquid(what.id()), other.getValue(), LiquidState.LIQUID).water());
+                } else if (what.kind() == Weighable.Kind.ADDITIVE && what.isIn(substances)) {
+                    unplanned.add(what);
+                    additives.add(new AdditivePortion(substances.additive(what.id()), other.getValue()));
+                } else {
+                    unknown.add(what);
+                }
+            }
+            Rework weighed = new Rework(scraps, added, water, rework.way());
+            return new AsWeighed(Weights.planned(weighed.formula(additives)), weighed.superfat(), List.copyOf(missing), unplanned, unknown);
+        }
+
+        private Mass take(Weighable what, Mass planned) {
+            Mass found = logged.get(what);
+            if (found == null) {
+                missing.add(what);
+            }
+            return found == null ? planned : found;
+        }
     }
 
     private static final class Reader {
@@ -112,7 +175,7 @@ public record AsWeighed(
                 case FAT -> fats.add(new FatPortion(substances.fat(what.id()), mass));
                 case LIQUID -> liquids.add(new LiquidPortion(substances.liquid(what.id()), mass, LiquidState.LIQUID));
                 case ADDITIVE -> additives.add(new AdditivePortion(substances.additive(what.id()), mass));
-                case ALKALI -> throw new IllegalStateException("Impossible state: alkali is always taken");
+                case ALKALI, SCRAP -> throw new IllegalStateException("Impossible state: alkali is always taken");
             }
         }
     }

@@ -14,7 +14,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -278,6 +281,13 @@ public final class BatchFacts {
     /** Its plan, on the road that it took: what was cooked after all is a cooked soap. */
     public BatchPlan planAsMade() {
         return isCookedThrough() ? plan.with(Process.HOT) : plan;
+    }
+
+    /** What of it was put aside to be melted down, by colour, in the order of the log. */
+    public Map<String, Mass> scrapsKept() {
+        Map<String, Mass> kept = new LinkedHashMap<>();
+        log.of(Entry.ScrapsKept.class).forEach(k -> kept.merge(k.entry().colour().strip().toLowerCase(Locale.ROOT), k.entry().mass(), Mass::plus));
+        return kept;
     }
 
     /** Whether its paste was seen clear all through: what a cook is for. */

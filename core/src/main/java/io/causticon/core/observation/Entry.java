@@ -131,6 +131,9 @@ public sealed interface Entry {
     /** The soap was cut into bars. */
     record Cut(int bars) implements Entry {}
 
+    /** Trimmings, shavings or whole bars of it were put aside to be melted down some day: of which colour, how much. */
+    record ScrapsKept(String colour, Mass mass) implements Entry {}
+
     /** A pH was read; on which bar, where that was said. */
     record PhRead(double ph, PhMethod method, @Nullable Bars on) implements Entry {
 

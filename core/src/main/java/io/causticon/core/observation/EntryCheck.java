@@ -43,6 +43,7 @@ public final class EntryCheck {
     public static final Interval KEPT_AT = Interval.between(-40, 250);
 
     public static final int MOST_PORTIONS = 99;
+    public static final int LONGEST_COLOUR = 30;
     public static final int LONGEST_WORDS = 2000;
 
     private static final String FIELD = "quick";
@@ -177,6 +178,13 @@ public final class EntryCheck {
             within("bars", e.bars(), BARS);
         } else if (entry instanceof Entry.PhRead e) {
             within("pH", e.ph(), PH);
+        } else if (entry instanceof Entry.ScrapsKept e) {
+            mass("scraps", e.mass(), HEAVIEST);
+            if (e.colour().isBlank()) {
+                problems.add(FIELD, ProblemKey.MISSING);
+            } else if (e.colour().length() > LONGEST_COLOUR) {
+                problems.add(FIELD, ProblemKey.TOO_LONG, e.colour().length(), LONGEST_COLOUR);
+            }
         } else if (entry instanceof Entry.BarWeighed e) {
             mass("bar", e.mass(), HEAVIEST_BAR);
         } else if (entry instanceof Entry.Titrated e) {

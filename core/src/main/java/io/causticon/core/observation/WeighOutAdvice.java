@@ -47,6 +47,10 @@ public record WeighOutAdvice(
      */
     public static List<WeighOutAdvice> of(BatchPlan plan, BatchLog log, KnownVessels vessels) {
         List<WeighOutAdvice> advice = new ArrayList<>();
+        if (plan.isRework()) {
+            // Scraps are weighed as they are there: superfat and water follow, nothing is to be mended at the scale.
+            return advice;
+        }
         AsWeighed asWeighed = AsWeighed.of(plan, log);
         Map<Weighable, Mass> sums = AsWeighed.sums(log);
         WeighingTolerance tolerance = new WeighingTolerance(plan.scales());

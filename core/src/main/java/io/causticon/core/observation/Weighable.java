@@ -7,7 +7,7 @@ import io.causticon.core.substance.Catalogue;
  * What can be put on the scale.
  *
  * @param kind which table it is from
- * @param id its id in that table; for alkali {@code naoh} or {@code koh}
+ * @param id its id in that table; for alkali {@code naoh} or {@code koh}, for a scrap its id on the shelf
  */
 public record Weighable(Kind kind, String id) {
 
@@ -19,7 +19,9 @@ public record Weighable(Kind kind, String id) {
         FAT,
         ALKALI,
         LIQUID,
-        ADDITIVE
+        ADDITIVE,
+        /** Soap that is there already. */
+        SCRAP
     }
 
     public static Weighable fat(String id) {
@@ -34,6 +36,10 @@ public record Weighable(Kind kind, String id) {
         return new Weighable(Kind.ADDITIVE, id);
     }
 
+    public static Weighable scrap(String id) {
+        return new Weighable(Kind.SCRAP, id);
+    }
+
     /** Whether these substances have it. */
     boolean isIn(Catalogue substances) {
         return switch (kind) {
@@ -41,6 +47,7 @@ public record Weighable(Kind kind, String id) {
             case LIQUID -> substances.findLiquid(id).isPresent();
             case ADDITIVE -> substances.findAdditive(id).isPresent();
             case ALKALI -> equals(NAOH) || equals(KOH);
+            case SCRAP -> false;
         };
     }
 
@@ -57,6 +64,7 @@ public record Weighable(Kind kind, String id) {
                     case LIQUID -> plan.formula().liquidParts().stream().anyMatch(l -> l.liquid().id().equals(id));
                     case ADDITIVE -> plan.formula().additives().stream().anyMatch(a -> a.additive().id().equals(id));
                     case ALKALI -> false;
+                    case SCRAP -> plan.rework() != null && plan.rework().scraps().stream().anyMatch(s -> s.id().equals(id));
                 };
     }
 }

@@ -1,6 +1,9 @@
 package io.causticon.core.observation;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.Rework;
+import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.quantity.Mass;
 import java.util.Collections;
@@ -23,12 +26,15 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
     }
 
     public static WeighingOrder of(BatchPlan plan, BatchLog log) {
-        Map<Weighable, Mass> targets = targets(Weights.planned(plan.formula()).shownOn(plan.scales()));
+        Map<Weighable, Mass> targets = plan.rework() == null
+                ? targets(Weights.planned(plan.formula()).shownOn(plan.scales()))
+                : targets(plan.rework(), plan.formula(), plan.scales());
         Map<Weighable, Mass> weighed = AsWeighed.sums(log);
         return new WeighingOrder(
                 targets,
                 targets.keySet().stream().filter(w -> !weighed.containsKey(w)).findFirst(),
                 targets.keySet().stream()
+                        .filter(w -> !plan.isRework())
                         .filter(w -> w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.LIQUID)
                         .filter(weighed::containsKey)
                         .filter(w -> !isTooLate(log))
@@ -50,6 +56,18 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
         return log.first(Entry.PortionFed.class).isPresent()
                 || log.first(Entry.LyeClear.class).isPresent()
                 || log.first(Entry.LyeIntoFats.class).isPresent();
+    }
+
+    /** Scraps, then what goes into them. */
+    private static Map<Weighable, Mass> targets(Rework rework, Formula formula, Scales scales) {
+        Map<Weighable, Mass> targets = new LinkedHashMap<>();
+        rework.scraps().forEach(s -> targets.merge(Weighable.scrap(s.id()), scales.shown(s.mass()), Mass::plus));
+        rework.added().forEach(f -> targets.merge(Weighable.fat(f.fat().id()), scales.shown(f.mass()), Mass::plus));
+        if (rework.water().isPositive()) {
+            targets.put(Weighable.liquid(formula.liquidParts().get(0).liquid().id()), scales.shown(rework.water()));
+        }
+        formula.additives().forEach(a -> targets.merge(Weighable.additive(a.additive().id()), a.mass(), Mass::plus));
+        return targets;
     }
 
     /** What is planned of everything, in the order of weighing; a liquid that is there both frozen and not stands once. */

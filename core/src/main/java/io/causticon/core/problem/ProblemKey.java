@@ -22,6 +22,10 @@ public enum ProblemKey {
     SCALE_SHOWS_NOTHING,
     /** A recipe without fat. Values: none. */
     NO_FATS,
+    NO_SCRAPS,
+    TOO_MUCH_ALKALI,
+    NOT_SO_MUCH_LEFT,
+    WOULD_BE_LYE_HEAVY,
     /** The same substance twice. Values: its name. */
     TWICE,
     /** A substance that the catalogue does not hold. Values: what was asked for. */

@@ -43,6 +43,10 @@ final class Cases {
         return new Cases(recipe.plan());
     }
 
+    static Cases batch(BatchPlan plan) {
+        return new Cases(plan);
+    }
+
     Cases weighedAsPlanned() {
         Weights planned = Weights.planned(plan.formula());
         planned.fats().forEach(f -> weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null));

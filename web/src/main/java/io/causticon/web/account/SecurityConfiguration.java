@@ -37,7 +37,7 @@ class SecurityConfiguration {
     /** What works something out and keeps nothing: whoever may look may ask. */
     private static final String[] ASKING = {
         "/plan/reckon", "/plan/first/read", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit",
-        "/plan/powder", "/plan/cups", "/plan/up/*", "/plan/gel"
+        "/plan/powder", "/plan/cups", "/plan/up/*", "/plan/gel", "/rework/ask"
     };
 
     /** @param strength base-2 logarithm of the rounds; a tenth of a second at ten */

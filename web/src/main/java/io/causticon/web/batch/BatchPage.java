@@ -22,6 +22,8 @@ import org.jspecify.annotations.Nullable;
  * @param section the inside of the loaf, null where there is no forecast
  * @param sectionWords what the section says in words
  * @param lines its log, the newest first
+ * @param madeFrom what it was melted down from
+ * @param takenBy what was melted down from it
  * @param live whether it is on the bench
  */
 record BatchPage(
@@ -40,7 +42,17 @@ record BatchPage(
         @Nullable Section section,
         String sectionWords,
         List<Line> lines,
+        List<Kin> madeFrom,
+        List<Kin> takenBy,
         boolean live) {
+
+    /** A batch that this one was melted down from or went into: its page, empty where it has none here; what; how much; whether it is held. */
+    record Kin(String href, String name, String mass, boolean held) {}
+
+    /** Whether anything that it was made from is held today. */
+    public boolean isOfHeld() {
+        return madeFrom.stream().anyMatch(Kin::held);
+    }
 
     /**
      * The inside of the loaf, for painting.

@@ -1,11 +1,14 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.formula.Rework;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Formats;
@@ -18,6 +21,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -32,11 +36,13 @@ class BatchPages {
 
     private final LoafForecasts loaves;
     private final Summaries summaries;
+    private final Scraps scraps;
     private final Clock clock;
 
-    BatchPages(LoafForecasts loaves, Summaries summaries, Clock clock) {
+    BatchPages(LoafForecasts loaves, Summaries summaries, Scraps scraps, Clock clock) {
         this.loaves = loaves;
         this.summaries = summaries;
+        this.scraps = scraps;
         this.clock = clock;
     }
 
@@ -62,7 +68,26 @@ class BatchPages {
                 loaf.map(l -> section(batch, l, formats, now)).orElse(null),
                 loaf.map(l -> sectionWords(l, formats)).orElse(""),
                 lines(batch, formats),
+                madeFrom(batch, formats),
+                scraps.takenBy(batch.id()).stream().filter(k -> k.mass().isPositive()).map(k -> kin(k.batch(), k.name(), k.mass(), formats)).toList(),
                 batch.life() == Life.BENCH);
+    }
+
+    /** What it was melted down from, with what is known of that today. */
+    private List<BatchPage.Kin> madeFrom(Batch batch, Formats formats) {
+        Rework rework = batch.plan().rework();
+        if (rework == null) {
+            return List.of();
+        }
+        Map<Weighable, Mass> weighed = AsWeighed.sums(batch.log());
+        return rework.scraps().stream()
+                .map(s -> kin(s.source(), s.name(), weighed.getOrDefault(Weighable.scrap(s.id()), s.mass()), formats))
+                .toList();
+    }
+
+    private BatchPage.Kin kin(String id, String name, Mass mass, Formats formats) {
+        Optional<BatchSummary> known = BatchId.read(id).flatMap(summaries::of);
+        return new BatchPage.Kin(known.isPresent() ? "/batch/" + id : "", name, formats.mass(mass), known.map(BatchSummary::isHeld).orElse(false));
     }
 
     /** What the case says of it where that is no good news; what was weighed does not know. */

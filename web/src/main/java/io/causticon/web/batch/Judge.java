@@ -1,6 +1,7 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.observation.Entry;
+import io.causticon.core.quantity.Estimate;
 import java.util.Optional;
 
 /** Judges a batch by what its log says. Asked within each write, so that no line is kept without what follows from it. */
@@ -16,11 +17,12 @@ public interface Judge {
      * @param leading what is likeliest
      * @param hazard the likeliest of what could hurt somebody
      * @param look what to look at next; may be empty
+     * @param superfat of it as whoever melts it down reckons with it; empty where nobody judges
      */
-    record Judgement(Optional<Entry.Held> hold, Likely leading, Likely hazard, String look) {
+    record Judgement(Optional<Entry.Held> hold, Likely leading, Likely hazard, String look, Optional<Estimate> superfat) {
 
         /** Of a batch that cannot be worked out, or that nobody judges. */
-        public static final Judgement UNKNOWN = new Judgement(Optional.empty(), Likely.NOTHING, Likely.NOTHING, "");
+        public static final Judgement UNKNOWN = new Judgement(Optional.empty(), Likely.NOTHING, Likely.NOTHING, "", Optional.empty());
     }
 
     /**

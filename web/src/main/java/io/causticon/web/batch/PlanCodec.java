@@ -21,10 +21,13 @@ import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Rework;
 import io.causticon.core.formula.Scales;
+import io.causticon.core.formula.ScrapPortion;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.mould.Line;
 import io.causticon.core.mould.Mould;
+import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -119,7 +122,24 @@ public class PlanCodec {
             @Nullable Double lyeGrams,
             @Nullable Double liquidGrams,
             @Nullable OvenKept oven,
+            @Nullable ReworkKept rework,
             String note) {}
+
+    private record ScrapKept(
+            String id,
+            String source,
+            String name,
+            double grams,
+            List<FatKept> fats,
+            double naohShare,
+            double superfat,
+            double superfatSpread,
+            double water,
+            double waterSpread,
+            double otherOfFats,
+            List<String> allergens) {}
+
+    private record ReworkKept(List<ScrapKept> scraps, List<FatKept> added, double waterGrams, Rework.Way way) {}
 
     private record OvenKept(double celsius, int minutes, boolean preheated) {}
 
@@ -165,6 +185,7 @@ public class PlanCodec {
                 plan.oven().equals(OvenStay.USUAL)
                         ? null
                         : new OvenKept(plan.oven().temperature().celsius(), plan.oven().minutes(), plan.oven().preheated()),
+                plan.rework() == null ? null : keep(plan.rework()),
                 plan.note()));
     }
 
@@ -284,7 +305,52 @@ public class PlanCodec {
                 k.fatsVessel(),
                 k.freezer() == null ? BatchPlan.USUAL_FREEZER : Temperature.celsius(k.freezer()),
                 k.oven() == null ? OvenStay.USUAL : new OvenStay(Temperature.celsius(k.oven().celsius()), k.oven().minutes(), k.oven().preheated()),
+                k.rework() == null ? null : rework(k.rework()),
                 k.note());
+    }
+
+    private static ReworkKept keep(Rework rework) {
+        return new ReworkKept(
+                rework.scraps().stream().map(PlanCodec::keep).toList(),
+                rework.added().stream().map(PlanCodec::keep).toList(),
+                rework.water().grams(),
+                rework.way());
+    }
+
+    private static ScrapKept keep(ScrapPortion s) {
+        return new ScrapKept(
+                s.id(),
+                s.source(),
+                s.name(),
+                s.mass().grams(),
+                s.fats().stream().map(PlanCodec::keep).toList(),
+                s.naohShare().fraction(),
+                s.superfat().value(),
+                s.superfat().standardDeviation(),
+                s.water().value(),
+                s.water().standardDeviation(),
+                s.otherOfFats(),
+                List.copyOf(s.allergens()));
+    }
+
+    private static Rework rework(ReworkKept k) {
+        return new Rework(
+                k.scraps().stream()
+                        .map(s -> new ScrapPortion(
+                                s.id(),
+                                s.source(),
+                                s.name(),
+                                Mass.grams(s.grams()),
+                                s.fats().stream().map(PlanCodec::fat).toList(),
+                                Share.fraction(s.naohShare()),
+                                new Estimate(s.superfat(), s.superfatSpread()),
+                                new Estimate(s.water(), s.waterSpread()),
+                                s.otherOfFats(),
+                                Set.copyOf(s.allergens())))
+                        .toList(),
+                k.added().stream().map(PlanCodec::fat).toList(),
+                Mass.grams(k.waterGrams()),
+                k.way());
     }
 
     private static FatPortion fat(FatKept p) {

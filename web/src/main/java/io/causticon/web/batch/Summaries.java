@@ -53,6 +53,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final RevisionRepository revisions;
     private final BatchReader reader;
     private final ObjectProvider<Judge> judges;
+    private final Scraps scraps;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final boolean anew;
@@ -64,6 +65,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             RevisionRepository revisions,
             BatchReader reader,
             ObjectProvider<Judge> judges,
+            Scraps scraps,
             PlatformTransactionManager transactions,
             Clock clock,
             @Value("${causticon.summarise-anew:false}") boolean anew) {
@@ -72,6 +74,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         this.revisions = revisions;
         this.reader = reader;
         this.judges = judges;
+        this.scraps = scraps;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
         this.anew = anew;
@@ -199,6 +202,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         SummaryRow row = rows.findById(batch.id().value()).orElseGet(SummaryRow::new);
         SummaryCodec.write(row, batch, logVersion, judged, clock.instant());
         rows.save(row);
+        scraps.follow(batch, judged);
     }
 
     /** What judges say of a batch; nothing where it cannot be worked out. */

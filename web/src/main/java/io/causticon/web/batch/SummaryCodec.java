@@ -120,7 +120,8 @@ final class SummaryCodec {
 
     private static String words(Batch batch, String mould) {
         return (batch.name() + " " + batch.code() + " " + mould + " "
-                        + batch.plan().formula().fats().stream().map(f -> f.fat().name()).collect(Collectors.joining(" ")))
+                        + batch.plan().formula().fats().stream().map(f -> f.fat().name()).collect(Collectors.joining(" "))
+                        + (batch.plan().rework() == null ? "" : batch.plan().rework().scraps().stream().map(s -> " " + s.name() + " " + s.id()).collect(Collectors.joining())))
                 .toLowerCase(Locale.ROOT);
     }
 

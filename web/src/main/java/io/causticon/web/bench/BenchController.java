@@ -73,7 +73,7 @@ class BenchController {
     }
 
     /** What a form of the bench carries beside its own fields. */
-    record Carried(String at, String step, String key, Long late, String rescue, String thick, String embeds) {
+    record Carried(String at, String step, String key, Long late, String rescue, String thick, String embeds, Boolean side) {
 
         Carried {
             at = at == null ? "" : at;
@@ -82,15 +82,16 @@ class BenchController {
             rescue = rescue == null ? "" : rescue;
             thick = thick == null ? "" : thick.trim();
             embeds = embeds == null ? "" : embeds.trim();
+            side = Boolean.TRUE.equals(side);
             late = late == null ? 0L : Math.max(late, 0);
         }
 
         Carried at(String otherStep) {
-            return new Carried(at, otherStep, key, late, rescue, thick, embeds);
+            return new Carried(at, otherStep, key, late, rescue, thick, embeds, side);
         }
 
         Carried atNoStep() {
-            return new Carried(at, "", key, late, rescue, thick, embeds);
+            return new Carried(at, "", key, late, rescue, thick, embeds, side);
         }
     }
 
@@ -207,7 +208,9 @@ class BenchController {
                         + " logged for before that, as in \u201cpot 4.12 kg at 14:20\u201d. Keep this weight anyway?"));
             }
             if ((entry instanceof Entry.Poured || entry instanceof Entry.LayerPoured) && isUncooked(batch)) {
-                return Optional.of(new Question(BenchStep.COOK, "No calm test of clear paste is logged: caustic paste burns, and goes on working in the mould. Spoon it in all the same?"));
+                return Optional.of(new Question(BenchStep.COOK, batch.plan().isRework()
+                        ? "The mash was not seen even, or a scrap may have brought alkali and no calm test is logged. Spoon it in all the same?"
+                        : "No calm test of clear paste is logged: caustic paste burns, and goes on working in the mould. Spoon it in all the same?"));
             }
             if (entry instanceof Entry.LyeIntoFats && BenchStep.isSecondFeedOpen(batch)) {
                 return Optional.of(new Question(BenchStep.LYE, "What joins the cooled lye is not all in. Pour without it?"));
@@ -403,10 +406,10 @@ class BenchController {
         if (!missing.isEmpty()) {
             model.addAttribute("readyProblem", "Not yet looked at: " + String.join("; ", missing) + ".");
             model.addAttribute("readyTicked", check);
-            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late(), "", "", ""), "", "");
+            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late(), "", "", "", false), "", "");
         }
         logbook.log(batch, new Entry.ReadyForLye(wanted), carried.at(), waited(carried), maker, carried.key());
-        return back(id, new Carried(carried.at(), "", carried.key(), carried.late(), "", "", ""));
+        return back(id, new Carried(carried.at(), "", carried.key(), carried.late(), "", "", "", false));
     }
 
     private static Duration waited(Carried carried) {
@@ -432,7 +435,7 @@ class BenchController {
         Batch batch = batches.get(id);
         model.addAttribute("page", pages.page(
                 batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.knownVessels(), shelf.lotLabels(),
-                new BenchPages.Asked(carried.rescue(), carried.thick(), carried.embeds(), e -> String.join(" ", logbook.byField(e.problems(), maker).values()))));
+                new BenchPages.Asked(carried.rescue(), carried.thick(), carried.embeds(), carried.side(), e -> String.join(" ", logbook.byField(e.problems(), maker).values()))));
         model.addAttribute("vessels", shelf.knownVessels().masses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");
@@ -460,6 +463,7 @@ class BenchController {
     }
 
     private static BenchStep step(Batch batch, String chosen) {
-        return BenchStep.named(chosen).orElseGet(() -> BenchStep.of(batch));
+        // Scraps have no lye pot, whatever the address says.
+        return BenchStep.named(chosen).filter(s -> BenchStep.road(batch, s).contains(s)).orElseGet(() -> BenchStep.of(batch));
     }
 }

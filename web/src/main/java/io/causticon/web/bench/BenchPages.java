@@ -53,9 +53,10 @@ class BenchPages {
      * @param rescue id of the rescue card that is open, empty for none
      * @param thick thickness of a bar, as typed
      * @param embeds what the cuts are to miss, as typed
+     * @param side whether the loaf is cut lying on its side
      * @param words of what cannot be
      */
-    record Asked(String rescue, String thick, String embeds, Function<ProblemsException, String> words) {}
+    record Asked(String rescue, String thick, String embeds, boolean side, Function<ProblemsException, String> words) {}
 
     /**
      * The page of a batch at a step.
@@ -84,7 +85,7 @@ class BenchPages {
                 batch.log().begun().toEpochMilli(),
                 Formats.stopwatch(batch.log().ageAt(now)),
                 BenchStep.road(batch, shown).stream()
-                        .map(s -> new BenchPage.Step(s.id(), s.title(), s.isDone(batch), s == shown))
+                        .map(s -> new BenchPage.Step(s.id(), s.title(batch), s.isDone(batch), s == shown))
                         .toList(),
                 shown.id(),
                 shown == BenchStep.WEIGH ? weighing.page() : null,

@@ -6,6 +6,7 @@ import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Weighable;
 import io.causticon.core.observation.WeighingOrder;
 import io.causticon.core.pots.SecondFeed;
 import io.causticon.core.quantity.Temperature;
@@ -25,6 +26,9 @@ enum BenchStep {
     POUR("Pour"),
     OUT("Out");
 
+    /** Scraps have no lye to make. */
+    private static final List<BenchStep> REWORK = List.of(WEIGH, COOK, POUR, OUT);
+
     private static final Temperature HOT = Temperature.celsius(30);
 
     private final String title;
@@ -33,8 +37,9 @@ enum BenchStep {
         this.title = title;
     }
 
-    String title() {
-        return title;
+    /** As it is called for this batch. */
+    String title(Batch batch) {
+        return this == COOK && batch.plan().isRework() ? "Melt" : title;
     }
 
     String id() {
@@ -53,6 +58,9 @@ enum BenchStep {
 
     /** The same with one that is looked at: whoever is led to the cook by a rescue sees it among the others. */
     static List<BenchStep> road(Batch batch, BenchStep shown) {
+        if (batch.plan().isRework()) {
+            return REWORK;
+        }
         boolean cooked = shown == COOK || BatchFacts.isCooked(batch.plan(), batch.log());
         return List.of(values()).stream().filter(s -> s != COOK || cooked).toList();
     }
@@ -70,6 +78,10 @@ enum BenchStep {
         boolean ready = log.first(Entry.ReadyForLye.class).isPresent()
                 || log.first(Entry.PortionFed.class).isPresent()
                 || hotWithoutPortions(log);
+        if (this == WEIGH && batch.plan().isRework()) {
+            boolean melting = log.has(Entry.Cooked.class, c -> true);
+            return melting || poured || WeighingOrder.of(batch.plan(), log).next().filter(w -> w.kind() != Weighable.Kind.ADDITIVE).isEmpty();
+        }
         return switch (this) {
             // Whoever makes ready has weighed a second time what needs it.
             case WEIGH -> AsWeighed.of(batch.plan(), log).isComplete()

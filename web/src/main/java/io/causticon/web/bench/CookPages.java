@@ -2,6 +2,8 @@ package io.causticon.web.bench;
 
 import io.causticon.core.cook.CookPlan;
 import io.causticon.core.cook.CookWatch;
+import io.causticon.core.cook.MeltPlan;
+import io.causticon.core.formula.Rework;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Cooking;
@@ -77,7 +79,7 @@ final class CookPages {
                 mayGoIn,
                 after.stream().filter(s -> mayGoIn && !s.isDone()).findFirst().orElse(null),
                 after,
-                chart(watch),
+                facts.plan().isRework() ? null : chart(watch),
                 water.map(formats::mass).orElse(""),
                 water.map(formats::massInput).orElse(""));
     }
@@ -93,18 +95,32 @@ final class CookPages {
 
     private List<BenchPage.Figure> figures(CookWatch w) {
         List<BenchPage.Figure> figures = new ArrayList<>();
-        w.lost().ifPresent(l -> figures.add(new BenchPage.Figure(
-                "water gone, by the scale", formats.mass(l) + " of " + formats.mass(CookPlan.of(facts.plan()).water()))));
+        Rework rework = facts.plan().rework();
+        Mass water = rework == null ? CookPlan.of(facts.plan()).water() : Mass.grams(rework.waterShare().fraction() * rework.total().grams());
+        w.lost().ifPresent(l -> figures.add(new BenchPage.Figure("water gone, by the scale", formats.mass(l) + " of " + formats.mass(water))));
         if (w.back().isPositive()) {
             figures.add(new BenchPage.Figure("stir in, hot", formats.mass(w.back())));
         }
         facts.lastBefore(MeasurementPoint.BATTER, now)
                 .ifPresent(t -> figures.add(new BenchPage.Figure("pot", formats.temperature(t))));
-        figures.add(new BenchPage.Figure("usual", formats.temperature(Temperature.celsius(CookPlan.POT.celsius()))));
+        figures.add(new BenchPage.Figure("usual", formats.temperature(rework == null ? CookPlan.POT : MeltPlan.EVEN_AT)));
+        if (rework != null) {
+            MeltPlan melt = MeltPlan.of(rework);
+            figures.add(new BenchPage.Figure("pot, at least", Formats.number(melt.leastPotLitres(), 1) + " l"));
+            if (melt.bursts() > 0) {
+                figures.add(new BenchPage.Figure("bursts", "some " + melt.bursts() + " of " + melt.burst().toSeconds() + " s, half power"));
+            }
+        }
         return figures;
     }
 
     private List<MixPage.Rung> looks() {
+        if (facts.plan().isRework()) {
+            return List.of(
+                    look(Cooking.EVEN, "e", "one even mash, no lump as big as a pea"),
+                    look(Cooking.LUMPY, "l", "soft at the edges, lumps between"),
+                    look(Cooking.RISES, "r", "swells up the wall: heat off"));
+        }
         return List.of(
                 look(Cooking.CLEAR, "c", "one clear paste, no dull spot"),
                 look(Cooking.WAXY, "w", "waxy at the rim, clear in places"),

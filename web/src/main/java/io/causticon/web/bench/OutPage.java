@@ -15,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * @param figures what is forecast
  * @param drawing the loaf from its side, with its cuts; null without a mould that is cut
  * @param missed what the cuts miss or do not miss, in words; empty where nothing was said to lie in it
+ * @param trimmed what the cuts leave over; empty where that is nothing
+ * @param scraps what was put aside so far, by colour; empty for nothing
+ * @param side whether it is cut on its side
  * @param bars the bars from left to right
  * @param count how many they are, as the quick line wants it
  * @param thick thickness as it was typed
@@ -31,6 +34,9 @@ record OutPage(
         List<BenchPage.Figure> figures,
         @Nullable Drawing drawing,
         String missed,
+        String trimmed,
+        String scraps,
+        boolean side,
         List<Bar> bars,
         int count,
         String thick,

@@ -20,19 +20,25 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /** Words and draws how soap leaves its mould and becomes bars. */
 final class OutPages {
 
     private static final double WIDTH = 640;
     private static final double SIDE = 14;
-    private static final double TOP = 8;
+    private static final double TOP = 12;
+    private static final double PETAL = 18;
+
+    /** mm; less is a shaving. */
+    private static final double LEAST_TRIM = 0.5;
     private static final double TALLEST = 220;
     private static final double LIKELY = 0.75;
     private static final double HARDLY = 0.15;
@@ -76,6 +82,9 @@ final class OutPages {
                 unmould.filter(u -> !out && !cut).map(this::figures).orElse(List.of()),
                 plan == null ? null : drawing(mould, plan, along, embeds.value()),
                 missed(plan, embeds.value()),
+                plan == null ? "" : trimmed(plan, along, batter.times(1.0 / mould.cavities()), mould.cavities()),
+                scraps(),
+                asked.side(),
                 bars,
                 wire ? bars.size() * mould.cavities() : mould == null ? 1 : mould.cavities(),
                 asked.thick().isBlank() ? NumberNotation.write(batch.plan().pouring().thickness(), 1) : asked.thick(),
@@ -152,7 +161,9 @@ final class OutPages {
         if (cut) {
             advice.add("Ash and an uneven top plane off. Holes are filled with trimmings, kneaded soft with a drop of water.");
         } else {
-            advice.add("Toppings that would be dragged through: lay the loaf on its side and cut from there.");
+            advice.add(asked.side()
+                    ? "On its side the wire enters at one side of the loaf and leaves at the other: no topping is drawn through it. Turn each bar up before it sticks."
+                    : "Toppings that would be dragged through: lay the loaf on its side and cut from there.");
         }
         return advice;
     }
@@ -199,13 +210,40 @@ final class OutPages {
         return bars;
     }
 
+    /** What the cuts leave over at the ends, of all loaves. */
+    private String trimmed(CutPlan plan, double along, Mass loaf, int loaves) {
+        double over = along - plan.bars() * plan.thickness();
+        return over < LEAST_TRIM
+                ? ""
+                : Formats.number(over, 1) + " mm are left over at the ends, about " + formats.roughMass(loaf.times(loaves * over / along)) + ": trimmings for the shelf.";
+    }
+
+    /** The last of each colour that was put aside. */
+    private String scraps() {
+        return facts.scrapsKept().entrySet().stream().map(k -> formats.mass(k.getValue()) + " " + k.getKey()).collect(Collectors.joining(", "));
+    }
+
+    /** Petals and crumbs along the upper edge of a loaf that lies on its side. */
+    private static void toppings(Drawing.Builder drawing, double wide) {
+        SvgPath petals = new SvgPath().to(SIDE, TOP);
+        int many = (int) Math.max(4, wide / PETAL);
+        for (int i = 0; i < many; i++) {
+            petals.to(SIDE + (i + 0.5) * wide / many, TOP - (i % 2 == 0 ? 7 : 4)).to(SIDE + (i + 1) * wide / many, TOP);
+        }
+        drawing.path(petals.closed(), "fill-ink");
+    }
+
     private Drawing drawing(Mould mould, CutPlan plan, double along, List<CutPlan.Embed> embeds) {
         double high = mould.kind() == MouldKind.TUBE ? mould.width() : Math.min(mould.height(),
                 mould.fillHeight(BatterAmount.of(batch.plan().formula()).mass(), BatterAmount.of(batch.plan().formula()).density()));
         double scale = Math.min((WIDTH - 2 * SIDE) / along, TALLEST / high);
         double height = high * scale;
-        Drawing.Builder drawing = Drawing.sized(WIDTH, TOP + height + 44, "The loaf from its side, with " + plan.bars() + " bars and their cuts");
+        String seen = asked.side() ? "The loaf on its side, seen from above, its top away from you" : "The loaf from its side";
+        Drawing.Builder drawing = Drawing.sized(WIDTH, TOP + height + 44, seen + ", with " + plan.bars() + " bars and their cuts");
         drawing.rect(SIDE, TOP, along * scale, height, "fill-batter soft").rect(SIDE, TOP, along * scale, height, "shell thin");
+        if (asked.side()) {
+            toppings(drawing, along * scale);
+        }
         embeds.forEach(e -> drawing.rect(SIDE + (e.at() - e.wide() / 2) * scale, TOP + height * 0.3, e.wide() * scale, height * 0.4, "fill-ink"));
         plan.cuts().forEach(c -> drawing.line(SIDE + c * scale, TOP - 4, SIDE + c * scale, TOP + height + 4, "cut"));
         for (int i = 0; i < plan.bars(); i++) {

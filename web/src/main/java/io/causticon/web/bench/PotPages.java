@@ -456,6 +456,9 @@ final class PotPages {
 
     /** How the liquid goes in, for the head of the page. */
     static String method(Batch batch) {
+        if (batch.plan().isRework()) {
+            return "rebatch";
+        }
         return AlkaliBalance.of(batch.plan().formula()).liquids().stream()
                 .map(PotPages::liquid)
                 .reduce((a, b) -> a + " + " + b)

@@ -119,6 +119,8 @@ final class Weighing {
             case FAT, ALKALI -> "superfat " + Formats.number(100 * a.accepted().value(), 1) + " \u00b1 "
                     + Formats.number(100 * a.accepted().halfWidth95(), 1) + " %, excess alkali "
                     + Formats.probability(a.accepted().probabilityBelow(0));
+            // Nothing is advised of scraps: they are weighed as they are there.
+            case SCRAP -> "";
             case LIQUID -> "the lye is " + Formats.number(100 * a.concentration().fraction(), 1) + " % instead of "
                     + Formats.number(100 * AlkaliBalance.of(batch.plan().formula()).concentration().fraction(), 1)
                     + (a.weighed().isMoreThan(a.planned()) ? " %, slower and longer to dry" : " %, quicker and hotter");

@@ -30,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param causes what would explain the leading hazard or condition
  * @param causeOf which condition that is
  * @param causeId id of that
+ * @param rework whether it is made of scraps, and of no recipe
  * @param rebatch melting it down again, worked out; null where that mends nothing
  * @param now what to do with this batch
  * @param nextTime what to change next time
@@ -60,6 +61,7 @@ record CasebookPage(
         List<Explanation> causes,
         String causeOf,
         String causeId,
+        boolean rework,
         @Nullable Offer rebatch,
         String now,
         String nextTime,
@@ -135,8 +137,8 @@ record CasebookPage(
         return unlikely.stream().filter(Short::told).toList();
     }
 
-    /** A rebatch as it is worked out: in a sentence, what it becomes, the fat's id and name, and both masses as they would be typed. */
-    record Offer(String words, String becomes, String fat, String fatName, String mass, String water, boolean tooMuch) {}
+    /** A rebatch as it is worked out: in a sentence, what it becomes, the fat's id and name, both masses as they would be typed, and where it is planned. */
+    record Offer(String words, String becomes, String fat, String fatName, String mass, String water, boolean tooMuch, String plan) {}
 
     /** One thing that a release wants, and whether it is there. */
     record Wanted(boolean met, String words) {}

@@ -93,7 +93,8 @@ class CasebookPages {
                 causes(leader, formats),
                 leader.condition().name(),
                 leader.condition().id(),
-                Rebatch.of(batch.facts(clock.instant()), diagnosis).map(r -> offer(r, formats)).orElse(null),
+                batch.plan().isRework(),
+                Rebatch.of(batch.facts(clock.instant()), diagnosis).map(r -> offer(r, batch, formats)).orElse(null),
                 leader.probability() >= SHOWN ? leader.remedy().now() : "",
                 leader.probability() >= SHOWN ? leader.remedy().nextTime() : "",
                 conclusions(batch),
@@ -236,7 +237,7 @@ class CasebookPages {
         return finding.isOfBars() ? CasebookPage.Answer.BARS : CasebookPage.Answer.PLAIN;
     }
 
-    private static CasebookPage.Offer offer(Rebatch rebatch, Formats formats) {
+    private CasebookPage.Offer offer(Rebatch rebatch, Batch batch, Formats formats) {
         String fat = rebatch.fat().name();
         boolean more = rebatch.mass().isPositive();
         String words = more
@@ -247,7 +248,8 @@ class CasebookPages {
                         + formats.percent(Share.fraction(rebatch.superfat().high()), 0) + ", nine times out of ten. For part of the batch take as much less of both."
                 : "It needs no more fat; for part of the batch take as much less water.";
         return new CasebookPage.Offer(
-                words, becomes, rebatch.fat().id(), fat, more ? formats.massInput(rebatch.mass()) + " " + formats.massUnit() : "", formats.massInput(rebatch.water()) + " " + formats.massUnit(), rebatch.tooMuch());
+                words, becomes, rebatch.fat().id(), fat, more ? formats.massInput(rebatch.mass()) + " " + formats.massUnit() : "", formats.massInput(rebatch.water()) + " " + formats.massUnit(), rebatch.tooMuch(),
+                batch.facts(clock.instant()).wasPoured() ? "/rework?batch=" + batch.id() : "");
     }
 
     private static String effort(NextLook next) {

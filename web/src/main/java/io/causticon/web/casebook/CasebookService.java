@@ -81,7 +81,8 @@ public class CasebookService implements Judge {
                         : Optional.empty(),
                 diagnosis.leading().map(CasebookService::likely).orElse(Likely.NOTHING),
                 worst,
-                diagnosis.next().stream().findFirst().map(n -> n.finding().look()).orElse(""));
+                diagnosis.next().stream().findFirst().map(n -> n.finding().look()).orElse(""),
+                Optional.of(diagnosis.superfatToRework()));
     }
 
     private static Likely likely(ConditionReport report) {

@@ -167,6 +167,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .added("lavender", 24, "LV-4")
                 .pouredAndKept(MouldCare.INSULATED)
                 .unmouldedAndCut(14)
+                .day(2.4, new Entry.ScrapsKept("orange", Mass.grams(118)))
                 .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
                 .day(14.4, new Entry.PhRead(9.8, PhMethod.METER)));
         keep(INES, batch(DemoRecipes.ferryBar(), 66, 11)
@@ -176,6 +177,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .added("tarred hemp", 20, "TH-1")
                 .pouredAndKept(MouldCare.INSULATED)
                 .unmouldedAndCut(12)
+                .day(2.2, new Entry.ScrapsKept("brown", Mass.grams(164)))
                 .day(4, new Entry.WashTested(WashFeel.CALM))
                 .day(9, new Entry.TouchTested(TouchFeel.FIRM), new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
                 .day(24, new Entry.Behaved("tarred hemp", Behaviour.BROWNED))
@@ -187,6 +189,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .mixedTo(Stage.LIGHT)
                 .pouredAndKept(MouldCare.COVERED)
                 .unmouldedAndCut(24)
+                .day(4.5, new Entry.ScrapsKept("pale", Mass.grams(236)))
                 .day(5, seen("thin-bloom"))
                 .day(8, new Entry.TouchTested(TouchFeel.SOFT))
                 .day(12, new Entry.WashTested(WashFeel.CALM))

@@ -1,6 +1,7 @@
 package io.causticon.web.plan;
 
 import io.causticon.core.cook.CookPlan;
+import io.causticon.core.cook.MeltPlan;
 import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliBalance;
@@ -9,6 +10,7 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
 import io.causticon.core.formula.Portioning;
 import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Rework;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.notation.DoseNotation;
@@ -26,7 +28,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * A plan as it hangs at the bench: what to weigh, in the order of the work, with room to write what was weighed.
  *
- * @param fats each fat with its mass
+ * @param first what stands first: fats, or scraps
+ * @param fats each of them with its mass
  * @param fatTotal all of them
  * @param alkali each alkali
  * @param liquids each liquid, with when it joins
@@ -40,6 +43,7 @@ import org.jspecify.annotations.Nullable;
  * @param note the maker's note
  */
 record BatchSheet(
+        String first,
         List<Row> fats,
         String fatTotal,
         List<Row> alkali,
@@ -58,9 +62,14 @@ record BatchSheet(
 
     static BatchSheet of(BatchPlan plan, TraceKnowledge trace, Maker maker) {
         Formats f = maker.formats();
+        Rework rework = plan.rework();
+        if (rework != null) {
+            return ofRework(plan, rework, maker);
+        }
         AlkaliBalance balance = AlkaliBalance.of(plan.formula());
         PortionTable portions = new PortionTable(plan, f);
         return new BatchSheet(
+                "Fats",
                 plan.formula().fats().stream()
                         .map(p -> new Row(p.fat().name(), p.lot() == null ? "" : "lot " + p.lot(), f.mass(p.mass())))
                         .toList(),
@@ -74,6 +83,32 @@ record BatchSheet(
                 portions.bar(),
                 portions.words(),
                 portions.jugs(),
+                plan.note());
+    }
+
+    /** Nothing of lye stands on it: it is in the scraps. */
+    private static BatchSheet ofRework(BatchPlan plan, Rework rework, Maker maker) {
+        Formats f = maker.formats();
+        List<String> steps = new ArrayList<>();
+        steps.add("Goggles, gloves, sleeves: the mash is hot, and a scrap may hold lye.");
+        MeltPlan.of(rework).steps().forEach(s -> steps.add(f.phrase(s)));
+        steps.add("Looks, with the time: lumpy ____  even ____ . A pea of it in ten times its mass of water: pH ____ , or titrate ____ %.");
+        return new BatchSheet(
+                "Scraps",
+                Stream.concat(
+                                rework.scraps().stream().map(s -> new Row(s.name(), "", f.mass(s.mass()))),
+                                rework.added().stream().map(a -> new Row(a.fat().name(), "added", f.mass(a.mass()))))
+                        .toList(),
+                f.mass(rework.soap().plus(rework.addedFat())),
+                List.of(),
+                rework.water().isPositive() ? List.of(new Row("Water", "to melt it", f.mass(rework.water()))) : List.of(),
+                plan.formula().additives().stream().map(a -> additive(a, maker)).toList(),
+                steps,
+                List.of("superfat " + f.percent(plan.formula().superfat(), 1), "water in it " + f.percent(rework.waterShare(), 0)),
+                null,
+                null,
+                List.of(),
+                List.of(),
                 plan.note());
     }
 

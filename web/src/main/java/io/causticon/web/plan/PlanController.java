@@ -176,6 +176,10 @@ class PlanController {
                 .filter(c -> c.id().equals(condition))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("condition " + condition));
+        if (made.plan().isRework()) {
+            // It has no recipe: the next one is melted down from what there is then.
+            return "redirect:/rework";
+        }
         Optional<RecipeService.Recipe> recipe = batches.recipe(made.id()).map(recipes::latest);
         BatchPlan plan = recipe.map(RecipeService.Recipe::plan).orElse(made.plan());
         String note = had.name() + " on " + maker.formats().day(made.log().begun()) + ": " + StandardKnowledge.all().remedy(had).nextTime();

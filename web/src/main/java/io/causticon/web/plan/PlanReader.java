@@ -131,6 +131,7 @@ final class PlanReader {
                 vessel("pot", before == null ? null : before.fatsVessel()),
                 freezer,
                 oven,
+                null,
                 form.get("note").trim());
         problems.addAll(Portions.check(plan).all());
         PlanCheck.checkScales(plan, problems);

@@ -90,6 +90,6 @@ class WorkshopMemory {
     private Optional<LastBatch> lastInto(String mould) {
         return lastInMould.computeIfAbsent(mould, m -> summaries.lastInto(m)
                 .flatMap(id -> Guard.of(m, () -> batches.get(id)))
-                .map(b -> new LastBatch(b.name(), b.plan().formula().allergens())));
+                .map(b -> new LastBatch(b.name(), b.plan().allergens())));
     }
 }

@@ -12,6 +12,8 @@ import io.causticon.core.substance.Fat;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.LoafMemory;
 import io.causticon.web.batch.MixMemory;
+import io.causticon.web.batch.Scrap;
+import io.causticon.web.batch.Scraps;
 import io.causticon.web.shared.AtOnce;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.MemoryWords;
@@ -43,19 +45,23 @@ class ShelfController {
     /** What a fragrance can do, by the names of the tables, as the maker says it. */
     private static final Map<String, String> BEHAVIOURS = behaviours();
 
+    private static final String SCRAP = "scrap";
+
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     private final ShelfService shelf;
     private final ProblemWords words;
     private final MixMemory mixes;
     private final LoafMemory loaves;
+    private final Scraps scraps;
     private final Clock clock;
 
-    ShelfController(ShelfService shelf, ProblemWords words, MixMemory mixes, LoafMemory loaves, Clock clock) {
+    ShelfController(ShelfService shelf, ProblemWords words, MixMemory mixes, LoafMemory loaves, Scraps scraps, Clock clock) {
         this.shelf = shelf;
         this.words = words;
         this.mixes = mixes;
         this.loaves = loaves;
+        this.scraps = scraps;
         this.clock = clock;
     }
 
@@ -70,7 +76,7 @@ class ShelfController {
         return show(model, maker, "", Map.of(), Map.of());
     }
 
-    @PostMapping("/{kind:mould|vessel|fat|fragrance|lot}")
+    @PostMapping("/{kind:mould|vessel|fat|fragrance|lot|scrap}")
     String add(
             Model model,
             @ModelAttribute("maker") Maker maker,
@@ -96,20 +102,32 @@ class ShelfController {
                 case "fragrance" -> shelf.addFragrance(form.fragrance(typed.getOrDefault("behaviour", List.of()).stream()
                         .filter(BEHAVIOURS::containsKey)
                         .toList()));
+                case "scrap" -> {
+                    ShelfForm.OwnScrap scrap = form.scrap(shelf.pantry());
+                    scraps.add(scrap.name(), scrap.colour(), scrap.mass(), scrap.mainFat(), scrap.superfat());
+                }
                 default -> shelf.addLot(form.lot(shelf.pantry()));
             }
     }
 
     @PostMapping("/away")
     String putAway(@RequestParam String kind, @RequestParam String id) {
-        shelf.putAway(kind, id);
+        if (SCRAP.equals(kind)) {
+            scraps.setAway(id, true);
+        } else {
+            shelf.putAway(kind, id);
+        }
         return "redirect:/shelf#" + kind;
     }
 
     @PostMapping("/back")
     String bringBack(Model model, @ModelAttribute("maker") Maker maker, @RequestParam String kind, @RequestParam String id) {
         try {
-            shelf.bringBack(kind, id);
+            if (SCRAP.equals(kind)) {
+                scraps.setAway(id, false);
+            } else {
+                shelf.bringBack(kind, id);
+            }
             return "redirect:/shelf#" + kind;
         } catch (ProblemsException e) {
             return show(model, maker, "back", Map.of(), words.byField(e.problems(), maker.formats()));
@@ -132,7 +150,10 @@ class ShelfController {
                 .filter(a -> a.id().startsWith("own-"))
                 .map(ShelfController::fragrance)));
         model.addAttribute("lots", lines("lot", pantry.lots().stream().map(l -> lot(l, pantry, maker, today))));
-        model.addAttribute("away", shelf.away());
+        model.addAttribute("scraps", scraps.onTheShelf().stream().map(x -> scrap(x, formats)).toList());
+        model.addAttribute("away", Stream.concat(
+                        shelf.away().stream(), scraps.putAway().stream().map(x -> new ShelfService.PutAway(SCRAP, x.id(), x.name())))
+                .toList());
         model.addAttribute("memories", memories(formats));
         model.addAttribute("mouldKinds", kinds(MouldKind.values()));
         model.addAttribute("materials", kinds(VesselMaterial.values()));
@@ -197,6 +218,17 @@ class ShelfController {
         LoafExpectation e = known.of(m);
         return ", loses " + Formats.number(e.lossFactor(), 2) + " times the heat that is reckoned (" + Formats.number(e.lossFactor() * Math.exp(-e.lossSpread()), 2)
                 + " to " + Formats.number(e.lossFactor() * Math.exp(e.lossSpread()), 2) + "), by the cores of " + batches + (batches == 1 ? " batch" : " batches");
+    }
+
+    /** With the batch that it is of, if it is of one. */
+    record ScrapLine(String id, String name, String colour, String facts, String href) {}
+
+    private ScrapLine scrap(Scrap s, Formats formats) {
+        String superfat = Formats.number(100 * s.superfat().value(), 1) + " \u00b1 " + Formats.number(100 * s.superfat().halfWidth95(), 1) + " %";
+        String of = s.left().equals(s.kept()) ? "" : " of " + formats.mass(s.kept());
+        return new ScrapLine(
+                s.id(), s.name(), s.colour(), formats.mass(s.left()) + of + " left, put aside " + formats.day(s.keptAt()) + ", superfat " + superfat,
+                s.batch().map(b -> "/batch/" + b).orElse(""));
     }
 
     private static Line fat(Fat f) {

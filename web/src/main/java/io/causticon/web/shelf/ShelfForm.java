@@ -8,10 +8,13 @@ import io.causticon.core.notation.LengthNotation;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.Units;
+import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
@@ -41,6 +44,15 @@ final class ShelfForm {
 
     /** g per kg of fats. */
     static final Interval CAP = Interval.between(0.1, 150);
+
+    /** Per cent of a soap that somebody made. */
+    private static final Interval SUPERFAT = Interval.between(-20, 40);
+
+    /** Makers leave 3 to 8 % (a judgement); what came from elsewhere may be anything. */
+    private static final Estimate SUPERFAT_OF_UNKNOWN = new Estimate(0.05, 0.02);
+
+    /** Of one that was told: nobody has its log (a judgement). */
+    private static final double SUPERFAT_AS_SAID = 0.015;
 
     private static final int LONGEST_ALLERGENS = 400;
     private static final double MOST_PRICE = 100_000;
@@ -79,6 +91,36 @@ final class ShelfForm {
         }
         problems.throwIfAny();
         return new Mould(name, kind, length, width, height, many, held);
+    }
+
+    /** Soap of no batch here. */
+    record OwnScrap(String name, String colour, Mass mass, String mainFat, Estimate superfat) {}
+
+    OwnScrap scrap(Pantry pantry) {
+        String name = name(LONGEST_NAME);
+        String colour = text("colour").isEmpty() ? "mixed" : text("colour");
+        if (colour.length() > EntryCheck.LONGEST_COLOUR) {
+            problems.add("colour", ProblemKey.TOO_LONG, colour.length(), EntryCheck.LONGEST_COLOUR);
+        }
+        Mass mass = problems.take(() -> MassNotation.read("mass", text("mass"), units), Mass.grams(1));
+        if (!mass.isPositive() || mass.isMoreThan(EntryCheck.HEAVIEST)) {
+            problems.add("mass", mass.isPositive() ? ProblemKey.TOO_HIGH : ProblemKey.TOO_LOW, "A mass", mass, mass.isPositive() ? EntryCheck.HEAVIEST : Mass.ZERO);
+        }
+        String fat = text("mainFat");
+        if (pantry.catalogue().findFat(fat).isEmpty()) {
+            problems.add("mainFat", fat.isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_CHOICE, fat);
+        }
+        Estimate superfat = SUPERFAT_OF_UNKNOWN;
+        if (!text("superfat").isEmpty()) {
+            Share said = problems.take(() -> NumberNotation.percent("superfat", text("superfat")), Share.percent(5));
+            if (!SUPERFAT.contains(said.inPercent())) {
+                boolean low = said.inPercent() < SUPERFAT.low();
+                problems.add("superfat", low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "The superfat", said, Share.percent(low ? SUPERFAT.low() : SUPERFAT.high()));
+            }
+            superfat = new Estimate(said.fraction(), SUPERFAT_AS_SAID);
+        }
+        problems.throwIfAny();
+        return new OwnScrap(name, colour, mass, fat, superfat);
     }
 
     /** In ml; what is typed as a mass is the mass of the water. Null where nothing is typed. */

@@ -68,6 +68,7 @@ class CodecsTest {
                 new Entry.MouldTried(MouldLook.CLINGS),
                 new Entry.Unmoulded(),
                 new Entry.Cut(12),
+                new Entry.ScrapsKept("sea green", Mass.grams(85)),
                 new Entry.PhRead(9.5, PhMethod.STRIP),
                 new Entry.WashTested(WashFeel.BURNING),
                 new Entry.TouchTested(TouchFeel.STICKY),
