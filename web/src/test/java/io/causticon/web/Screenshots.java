@@ -29,8 +29,11 @@ class Screenshots {
         browser.script("document.querySelector('svg.face').scrollIntoView({block: 'center'})");
         browser.picture(FOLDER.resolve("plan-layers.png"));
         browser.open("/shelf").picture(FOLDER.resolve("shelf.png"));
-        browser.script("document.querySelector('#memory').scrollIntoView()");
-        browser.picture(FOLDER.resolve("shelf-memory.png"));
+        browser.press("Melt some down").waitFor(".rework-rows");
+        browser.all(".rework-rows input").get(0).sendKeys("150");
+        browser.all(".rework-rows input").get(2).sendKeys("236");
+        browser.type("name", "Quay Crumbs").press("Work it out").waitFor(".rework-out .verdict-box");
+        browser.picture(FOLDER.resolve("rework.png"));
         browser.open("/bench/" + Swirl.potsCoolingDown(application, "Slack Water") + "?step=match").waitFor(".stands");
         browser.picture(FOLDER.resolve("bench-match.png"));
         browser.open("/bench/" + Swirl.onTheScale(application, "Two Quays")).waitFor(".advice").picture(FOLDER.resolve("bench-weigh.png"));

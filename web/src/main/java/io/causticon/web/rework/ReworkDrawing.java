@@ -10,18 +10,18 @@ import io.causticon.web.shared.SvgPath;
 /** Draws how fat each scrap is, and how fat all of them are together: a band for what is not known, thick for much of it. */
 final class ReworkDrawing {
 
-    private static final double WIDTH = 620;
-    private static final double LEFT = 170;
-    private static final double RIGHT = 606;
+    private static final double WIDTH = 370;
+    private static final double LEFT = 18;
+    private static final double RIGHT = 346;
     private static final double TOP = 26;
-    private static final double ROW = 34;
+    private static final double ROW = 46;
     private static final double THINNEST = 6;
     private static final double THICKEST = 22;
     private static final double LOWEST = -10;
     private static final double HIGHEST = 15;
     private static final double USUAL_LOW = -2;
     private static final double USUAL_HIGH = 10;
-    private static final int LONGEST_NAME = 22;
+    private static final int LONGEST_NAME = 44;
 
     private final Rework rework;
     private final double low;
@@ -59,14 +59,14 @@ final class ReworkDrawing {
         }
         drawing.text(x(low) + 4, TOP - 12, "alkali left", "note");
         drawing.textEnd(RIGHT, TOP - 12, "fat left", "note");
-        double y = TOP + ROW / 2;
+        double y = TOP + ROW - THICKEST / 2 - 4;
         for (ScrapPortion s : rework.scraps()) {
             band(drawing, y, s.superfat(), thickness(s.mass().dividedBy(rework.soap())), "band fill-fats", "fats");
-            drawing.textEnd(LEFT - 10, y + 5, shortened(s.name()), "note");
+            drawing.text(x(0) + 6, y - THICKEST / 2 - 4, shortened(s.name()), "note");
             y += ROW;
         }
         band(drawing, y, rework.superfat(), THICKEST, "band fill-batter", "batter");
-        drawing.textEnd(LEFT - 10, y + 5, "all together", "strong");
+        drawing.text(x(0) + 6, y - THICKEST / 2 - 4, "all together", "strong");
         return drawing.done();
     }
 

@@ -155,7 +155,7 @@ class ReworkPages {
                 heeds(reading, read, formats),
                 ReworkDrawing.of(rework),
                 figures(rework, melt, additives, formats),
-                read.fat().name(),
+                read.fat().shortName(),
                 read.wanted().isPositive() ? formats.massInput(read.wanted()) : "",
                 formats.massInput(read.water()),
                 melt.steps().stream().map(formats::phrase).toList(),
