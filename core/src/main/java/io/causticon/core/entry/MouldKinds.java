@@ -117,9 +117,9 @@ final class MouldKinds {
             .words((k, n) -> Phrase.of("{} of scraps kept: {}", k.mass(), k.colour()))
             .typed((k, pen) -> "scraps " + Quotes.around(k.colour()) + pen.mass(" ", k.mass()))
             .phrase(
-                    "(?:kept\\s+)?(?:scraps?|trimmings?|shavings?|off-?cuts?)\\s+(?:" + Patterns.NAME + "\\s+)?(" + Patterns.AMOUNT + ")",
+                    "(?:kept\\s+)?(?:scraps?|trimmings?|shavings?|off-?cuts?)\\s+(?:of\\s+)?(?:" + Patterns.NAME + "\\s+)?(" + Patterns.AMOUNT + ")",
                     (m, c) -> new Entry.ScrapsKept(
-                            m.group(1) == null ? "mixed" : Quotes.taken(m.group(1)).strip(),
+                            m.group(1) == null ? "mixed" : Quotes.taken(m.group(1)),
                             Patterns.mass("scraps", m.group(2), EntryCheck.HEAVIEST, c)))
             .notOnStrip();
 

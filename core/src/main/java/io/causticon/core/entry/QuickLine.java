@@ -142,6 +142,10 @@ public final class QuickLine {
                         // A thick crust is no thick trace.
                         throw notUnderstood(part, context);
                     }
+                    if (rest.startsWith("%")) {
+                        // Five per cent of something is no five grams of it.
+                        throw notUnderstood(part, context);
+                    }
                     askWhetherAnother(rest, context);
                     boolean asWords = JUST.matcher(part).find();
                     if (match.get().entry() instanceof Entry.Noted note && !asWords) {

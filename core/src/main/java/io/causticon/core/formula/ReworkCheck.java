@@ -3,8 +3,9 @@ package io.causticon.core.formula;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
 
-/** Tells everything that keeps scraps from being melted down. Fields are named {@code scraps}, {@code water}, {@code fat}. */
+/** Tells everything that keeps scraps from being melted down. Fields are named {@code scraps}, {@code water}, {@code fatMass}. */
 public final class ReworkCheck {
 
     /** More does not fit the pots of a workshop. */
@@ -19,7 +20,13 @@ public final class ReworkCheck {
         }
         amount("scraps", "Scraps", rework.soap(), problems);
         amount("water", "Water", rework.water(), problems);
-        rework.added().forEach(f -> amount("fat", f.fat().name(), f.mass(), problems));
+        rework.added().forEach(f -> amount("fatMass", f.fat().name(), f.mass(), problems));
+        if (problems.isEmpty() && rework.water().isMoreThan(rework.soap())) {
+            problems.add("water", ProblemKey.TOO_HIGH, "Water", rework.water(), rework.soap());
+        }
+        if (problems.isEmpty() && rework.superfat().value() > FormulaCheck.MOST_SUPERFAT.fraction()) {
+            problems.add("fatMass", ProblemKey.TOO_HIGH, "The superfat", Share.fraction(rework.superfat().value()), FormulaCheck.MOST_SUPERFAT);
+        }
         return problems;
     }
 

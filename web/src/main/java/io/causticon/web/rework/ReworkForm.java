@@ -45,6 +45,9 @@ final class ReworkForm {
     /** Doses of the fats; a scent's own limit is told besides. */
     private static final double MOST_OF_FATS = 0.25;
 
+    /** Grams; less than this no kitchen scale shows. */
+    private static final double LEAST_GRAMS = 0.1;
+
     /** Scraps are wetter or drier than when they were put aside. */
     private static final double HEAVIER = 1.1;
 
@@ -105,7 +108,10 @@ final class ReworkForm {
         Fat fat = fat(before);
         Mass wanted = before.fatFor(fat, target(before, usual));
         Mass added = mass("fatMass", wanted);
-        Rework rework = new Rework(scraps, added.isPositive() ? List.of(new FatPortion(fat, added)) : List.of(), water, way);
+        if (added.grams() < 0) {
+            problems.add("fatMass", ProblemKey.TOO_LOW, "A mass", added, Mass.ZERO);
+        }
+        Rework rework = new Rework(scraps, added.grams() >= LEAST_GRAMS ? List.of(new FatPortion(fat, added)) : List.of(), water, way);
         problems.addAll(ReworkCheck.of(rework).all());
         return new Read(rework, before, fat, wanted, proposed, additives(rework), mould());
     }
