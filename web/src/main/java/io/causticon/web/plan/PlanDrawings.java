@@ -24,11 +24,17 @@ import io.causticon.web.shared.LogTimeAxis;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Lays out the drawings of the composer. */
 final class PlanDrawings {
+
+    /** A chance. */
+    private static final double WORTH_TELLING = 0.01;
 
     private static final double DENSITY_WIDTH = 262;
     private static final double DENSITY_HEIGHT = 116;
@@ -142,7 +148,13 @@ final class PlanDrawings {
 
     private static String gel(LoafEnsemble loaf, Formats formats) {
         String peak = "core near " + Formats.number(formats.degrees(Temperature.celsius(loaf.middle().peak())), 0) + " " + formats.temperatureUnit();
-        return peak + ", gel full " + Formats.counted(loaf.probabilityOf(Extent.FULL)) + ", partial " + Formats.counted(loaf.probabilityOf(Extent.PARTIAL));
+        // What hardly ever happens has no room here.
+        String likely = Stream.of(Extent.FULL, Extent.PARTIAL, Extent.NONE)
+                .filter(e -> loaf.probabilityOf(e) >= WORTH_TELLING)
+                .limit(2)
+                .map(e -> e.name().toLowerCase(Locale.ROOT) + " " + Formats.counted(loaf.probabilityOf(e)))
+                .collect(Collectors.joining(", "));
+        return peak + ", gel " + likely;
     }
 
     private static void event(

@@ -161,7 +161,7 @@ class FromAnEmptyWorkshopTest {
         open("/shelf");
         taps++;
         browser.press("Add a mould").waitFor("#mould details[open]");
-        type("name", 1, "roses " + note.unit()).choose("kind", 0, "CAVITIES").type("cavities", 0, "6").type("water", 0, note.of("120", "4.25 oz"));
+        type("name", 2, "roses " + note.unit()).choose("kind", 0, "CAVITIES").type("cavities", 0, "6").type("water", 0, note.of("120", "4.25 oz"));
         press("Add the mould", "#mould");
         open("/plan/new");
         type("name", 0, "All olive").pick("fatId", 0, "olive v").type("fatAmount", 0, note.of("500", "17.64"));

@@ -97,7 +97,7 @@ class ScrapsToBarsTest {
         BatchId held = called(application, "Sail Loft Tar");
         browser.signIn("odd").open("/casebook/" + held).waitForText("Rebatch");
         String ofCase = browser.value("mass");
-        browser.press("Plan it as a batch of its own, or part of it, or with other scraps").waitFor(".rework-out .verdict-box");
+        browser.press("Plan it as a batch").waitFor(".rework-out .verdict-box");
         assertThat(browser.text()).contains("is held").contains("gloves and goggles until a test");
         double proposed = Double.parseDouble(browser.all("[name=fatMass]").get(0).getDomAttribute("placeholder"));
         assertThat(proposed).isCloseTo(Double.parseDouble(ofCase.replace(" g", "")), org.assertj.core.api.Assertions.withinPercentage(6));
