@@ -64,9 +64,14 @@ public final class Tasks {
         return BatchFacts.of(plan, log, Instant.MAX).planAsMade();
     }
 
-    /** When it may be called ready at the earliest. */
-    public static Instant ready(BatchPlan plan, BatchLog log) {
+    /** When it is old enough for its kind. */
+    static Instant oldEnough(BatchPlan plan, BatchLog log) {
         return unmoulded(plan, log).plus(Schedule.of(road(plan, log)).cure());
+    }
+
+    /** When it may be called ready at the earliest: its bars' weighings move that. */
+    public static Instant ready(BatchPlan plan, BatchLog log) {
+        return log.first(Entry.BarWeighed.class).isEmpty() ? oldEnough(plan, log) : Readiness.of(plan, log).ready();
     }
 
     /** Everything, in the order of its dates, once the batch is poured; nothing before. */

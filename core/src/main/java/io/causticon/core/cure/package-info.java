@@ -1,5 +1,6 @@
 /**
- * Drying bars and the date they are ready. May use {@code observation}, {@code formula}, {@code substance}, {@code quantity}.
+ * Drying bars and the date they are ready. May use {@code observation}, {@code formula}, {@code mould}, {@code substance},
+ * {@code wording}, {@code quantity}.
  */
 @NullMarked
 package io.causticon.core.cure;

@@ -2,6 +2,7 @@ package io.causticon.core.entry;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.KnownVessels;
@@ -24,6 +25,10 @@ final class WeighingKinds {
                     + "(?:\\s+(?:in|from)\\s+(?P<vessel>" + Quotes.QUOTED + "|[\\p{L}' -]+?))?"
                     + "(?:\\s*,?\\s*(?P<tare>no tare|not tared|untared|tared))?$",
             Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern NUMBERED_BAR =
+            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*\\s*(?:kg|g|oz|lbs?)?)$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern BAR = Pattern.compile("^bar\\s+([\\d.,]+\\s*(?:(?:kg|g|oz|lbs?)\\b)?)(.*)$", Pattern.CASE_INSENSITIVE);
 
     private static final EntryKind<Entry.Weighed> WEIGHED = EntryKind.of(Entry.Weighed.class, "weighed")
             .version(2)
@@ -66,12 +71,11 @@ final class WeighingKinds {
             .notOnStrip();
 
     private static final EntryKind<Entry.BarWeighed> BAR_WEIGHED = EntryKind.of(Entry.BarWeighed.class, "bar")
+            .version(2)
             .tells(Tells.TESTS)
-            .words((b, n) -> Phrase.of("bar {}", b.mass()))
-            .typed((b, pen) -> "bar " + pen.mass(b.mass()))
-            .phrase(
-                    "bar\\s+([\\d.,]+\\s*(?:kg|g|oz|lbs?)?)",
-                    (m, c) -> new Entry.BarWeighed(Patterns.mass("bar", m.group(1), EntryCheck.HEAVIEST_BAR, c)))
+            .words((b, n) -> BarsSaid.after(Phrase.of("bar {}", b.mass()), b.on()))
+            .typed((b, pen) -> "bar " + pen.mass(b.mass()) + BarsSaid.typed(b.on()))
+            .way(WeighingKinds::barWeighed)
             .on(OnStrip.CURVE);
 
     static final List<EntryKind<?>> ALL = List.of(POT_WEIGHED, WEIGHED, WEIGHED_AGAIN, REST_SCALED, BAR_WEIGHED);
@@ -94,6 +98,22 @@ final class WeighingKinds {
             case NOT_TAKEN -> ", tare not taken";
             case NOT_SAID -> w.vessel() == null ? "" : ", no tare logged";
         };
+    }
+
+    /** {@code bar 104 g}, {@code bar 3 83.2 g}, {@code bar 83.2 g on bar 3}. */
+    private static Optional<Way.Match> barWeighed(String text, QuickContext context) {
+        Matcher numbered = NUMBERED_BAR.matcher(text);
+        if (numbered.matches()) {
+            Bars bar = Bars.numbered(Integer.parseInt(numbered.group(1)));
+            return Optional.of(new Way.Match(new Entry.BarWeighed(Patterns.mass("bar", numbered.group(2), EntryCheck.HEAVIEST_BAR, context), bar), ""));
+        }
+        Matcher plain = BAR.matcher(text);
+        if (!plain.matches()) {
+            return Optional.empty();
+        }
+        BarsSaid.Said said = BarsSaid.read(plain.group(2));
+        return Optional.of(new Way.Match(
+                new Entry.BarWeighed(Patterns.mass("bar", plain.group(1), EntryCheck.HEAVIEST_BAR, context), said.bars()), said.rest()));
     }
 
     private static Optional<Way.Match> weighing(String text, QuickContext context) {

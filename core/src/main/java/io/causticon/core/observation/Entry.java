@@ -155,8 +155,14 @@ public sealed interface Entry {
     /** Somebody pressed it. */
     record TouchTested(TouchFeel feel) implements Entry {}
 
-    /** A bar was weighed in cure. */
-    record BarWeighed(Mass mass) implements Entry {}
+    /** A bar was weighed in cure; which one, where that was said. */
+    record BarWeighed(Mass mass, @Nullable Bars on) implements Entry {
+
+        /** One that was not named. */
+        public BarWeighed(Mass mass) {
+            this(mass, null);
+        }
+    }
 
     /** Free alkali was titrated; per cent NaOH of the soap's mass; of which bar, where that was said. */
     record Titrated(double freeAlkaliPercent, @Nullable Bars on) implements Entry {

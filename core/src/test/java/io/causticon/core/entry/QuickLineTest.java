@@ -11,6 +11,7 @@ import io.causticon.core.formula.Portioning;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.notation.Units;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Entry;
@@ -221,6 +222,12 @@ class QuickLineTest {
         assertThat(only("wash burns")).isEqualTo(new Entry.WashTested(WashFeel.BURNING));
         assertThat(only("touch sticky")).isEqualTo(new Entry.TouchTested(TouchFeel.STICKY));
         assertThat(only("bar 104.2 g")).isEqualTo(new Entry.BarWeighed(Mass.grams(104.2)));
+        assertThat(only("bar 3 83.2 g")).isEqualTo(new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)));
+        assertThat(only("bar 83.2 g on bar 3")).isEqualTo(new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)));
+        assertThat(only("bar 4 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(4)));
+        assertThat(only("trimmings cream 180 g")).isEqualTo(new Entry.ScrapsKept("cream", Mass.grams(180)));
+        assertThat(only("scraps of sea green 85")).isEqualTo(new Entry.ScrapsKept("sea green", Mass.grams(85)));
+        assertThat(only("off-cuts 12 g")).isEqualTo(new Entry.ScrapsKept("mixed", Mass.grams(12)));
         assertThat(only("titrate 0.3 %")).isEqualTo(new Entry.Titrated(0.3));
         assertThat(only("see thick crust"))
                 .isEqualTo(new Entry.Observed("thick-crust", Presence.SEEN));

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param strip its life as a drawing
  * @param section the inside of the loaf, null where there is no forecast
  * @param sectionWords what the section says in words
+ * @param drying how its bars dry, in sentences; empty before one was weighed
  * @param lines its log, the newest first
  * @param madeFrom what it was melted down from
  * @param takenBy what was melted down from it
@@ -41,6 +42,7 @@ record BatchPage(
         Drawing strip,
         @Nullable Section section,
         String sectionWords,
+        List<String> drying,
         List<Line> lines,
         List<Kin> madeFrom,
         List<Kin> takenBy,

@@ -1,5 +1,7 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.cure.Drying;
+import io.causticon.core.cure.Readiness;
 import io.causticon.core.formula.Rework;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
@@ -67,10 +69,29 @@ class BatchPages {
                 StripLayout.of(batch, formats, now, loaf),
                 loaf.map(l -> section(batch, l, formats, now)).orElse(null),
                 loaf.map(l -> sectionWords(l, formats)).orElse(""),
+                drying(batch, formats, now),
                 lines(batch, formats),
                 madeFrom(batch, formats),
                 scraps.takenBy(batch.id()).stream().filter(k -> k.mass().isPositive()).map(k -> kin(k.batch(), k.name(), k.mass(), formats)).toList(),
                 batch.life() == Life.BENCH);
+    }
+
+    /** How its bars dry, once one was weighed: when they are dry, what water is left, what is odd. */
+    private static List<String> drying(Batch batch, Formats formats, Instant now) {
+        if (batch.log().first(Entry.BarWeighed.class).isEmpty()) {
+            return List.of();
+        }
+        Readiness readiness = Readiness.of(batch.plan(), batch.log());
+        Drying drying = readiness.drying();
+        List<Instant> band = readiness.readyBand();
+        List<String> words = new ArrayList<>();
+        String on = drying.weighings() == 1 ? "one weighing, which tells no date: " : drying.weighings() + " weighings, ";
+        String kind = readiness.dry().isAfter(readiness.oldEnough()) ? "" : ", though its kind wants until " + formats.day(readiness.oldEnough());
+        words.add("Dry, by " + on + (readiness.dry().isAfter(now) ? "about " + formats.day(readiness.dry()) + ", " + formats.day(band.get(0)) + " to " + formats.day(band.get(1))
+                : "since about " + formats.day(readiness.dry())) + kind + ". Water left by now: some "
+                + Formats.number(100 * drying.waterShareAt(readiness.daysAt(now)), 0) + " %.");
+        drying.told().forEach(t -> words.add(formats.phrase(t) + "."));
+        return words;
     }
 
     /** What it was melted down from, with what is known of that today. */

@@ -1,5 +1,7 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.cure.Drying;
+import io.causticon.core.cure.Readiness;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.OnStrip;
 import io.causticon.core.loaf.LoafEnsemble;
@@ -37,6 +39,7 @@ final class StripLayout {
     private static final double TOP = 26;
     private static final double BOTTOM = 640;
     private static final double FIRST_MINUTE = 1;
+    private static final int CURVE_STEPS = 24;
     private static final double LEAST_SPAN = 180;
     private static final double HEADROOM = 1.25;
     private static final List<Stage> RUNGS = List.of(Stage.EMULSION, Stage.THIN, Stage.LIGHT, Stage.MEDIUM, Stage.THICK);
@@ -314,9 +317,7 @@ final class StripLayout {
         double low = bars.stream().mapToDouble(b -> b.entry().mass().grams()).min().orElseThrow();
         double span = Math.max(high - low, 0.02 * high);
         LinearAxis mass = new LinearAxis(high + 0.15 * span, high - 1.15 * span, Lane.MASS.top, Lane.MASS.bottom);
-        SvgPath path = new SvgPath();
-        bars.forEach(b -> path.to(x(b.at()), mass.at(b.entry().mass().grams())));
-        drawing.path(path.open(), "drying");
+        drying(mass, bars);
         bars.forEach(b -> drawing.mark("dot", x(b.at()), mass.at(b.entry().mass().grams())));
         BatchLog.Timed<Entry.BarWeighed> first = bars.get(0);
         BatchLog.Timed<Entry.BarWeighed> last = bars.get(bars.size() - 1);
@@ -330,6 +331,34 @@ final class StripLayout {
                     formats.mass(last.entry().mass()) + ", " + Formats.number(100 * loss, 1) + " % lost",
                     "figure");
         }
+    }
+
+    /** As it dries by all weighings, with its band; a bar of its own for each number that was said. */
+    private void drying(LinearAxis mass, List<BatchLog.Timed<Entry.BarWeighed>> bars) {
+        Readiness readiness = Readiness.of(batch.plan(), log);
+        Drying drying = readiness.drying();
+        Instant last = bars.get(bars.size() - 1).at();
+        drying.bars().forEach(number -> {
+            double fresh = drying.freshGrams(number).orElseThrow();
+            SvgPath middle = new SvgPath();
+            SvgPath band = new SvgPath();
+            for (int i = 0; i <= CURVE_STEPS; i++) {
+                moment(readiness, last, i).ifPresent(at -> {
+                    middle.to(x(at), mass.at(fresh * drying.massShareAt(readiness.daysAt(at))));
+                    band.to(x(at), mass.at(fresh * drying.massShareBandAt(readiness.daysAt(at)).high()));
+                });
+            }
+            for (int i = CURVE_STEPS; i >= 0; i--) {
+                moment(readiness, last, i).ifPresent(at -> band.to(x(at), mass.at(fresh * drying.massShareBandAt(readiness.daysAt(at)).low())));
+            }
+            drawing.path(band.closed(), "band fill-core").path(middle.open(), "drying");
+        });
+    }
+
+    /** From the cut to the last weighing; each step as far on the strip as the other. */
+    private static Optional<Instant> moment(Readiness readiness, Instant last, int step) {
+        double days = readiness.daysAt(last);
+        return days <= 0 ? Optional.empty() : Optional.of(readiness.cut().plusSeconds(Math.round(86_400 * days * Math.pow(step / (double) CURVE_STEPS, 2))));
     }
 
     private double x(Instant at) {

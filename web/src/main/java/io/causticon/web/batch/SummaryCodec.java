@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 final class SummaryCodec {
 
     /** Goes up when the same log gives another row: by what is in it, or by what the program knows. */
-    static final int VERSION = 4;
+    static final int VERSION = 5;
 
     private static final int LONGEST_WORDS = 2000;
     private static final int LONGEST_LOOK = 400;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.entry.Names;
 import io.causticon.core.notation.Units;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Bath;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Cooking;
@@ -73,6 +74,7 @@ class CodecsTest {
                 new Entry.WashTested(WashFeel.BURNING),
                 new Entry.TouchTested(TouchFeel.STICKY),
                 new Entry.BarWeighed(Mass.grams(104.2)),
+                new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)),
                 new Entry.Titrated(0.3),
                 new Entry.Observed("thick-crust", Presence.SEEN),
                 new Entry.PhotoTaken("7b1e", "the crust"),

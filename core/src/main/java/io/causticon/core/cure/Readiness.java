@@ -1,0 +1,105 @@
+package io.causticon.core.cure;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.BatterAmount;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.mould.Mould;
+import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Share;
+import io.causticon.core.quantity.Temperature;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * When a batch may be called ready: old enough for its kind, and dry. Whether it may be given away is the gate's to say.
+ *
+ * @param cut from when on it dries
+ * @param oldEnough the fixed minimum for its kind
+ * @param drying how its bars dry
+ */
+public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
+
+    /** One weighing tells what a bar weighs, two how it dries. */
+    private static final int TELLING = 2;
+
+    private static final double USUAL_WIDTH = 65;
+    private static final double USUAL_HEIGHT = 85;
+    private static final double SECONDS_A_DAY = 86_400;
+    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
+
+    /** @param plan as it was made */
+    public static Readiness of(BatchPlan plan, BatchLog log) {
+        Instant cut = log.first(Entry.Cut.class).map(BatchLog.Timed::at).orElseGet(() -> Tasks.unmoulded(plan, log));
+        List<Drying.Weighing> weighings = log.of(Entry.BarWeighed.class)
+                .filter(w -> !w.at().isBefore(cut))
+                .map(w -> new Drying.Weighing(days(cut, w.at()), w.entry().mass().grams(), number(w.entry())))
+                .toList();
+        return new Readiness(cut, Tasks.oldEnough(plan, log), Drying.of(bar(plan, log), weighings));
+    }
+
+    private static int number(Entry.BarWeighed weighed) {
+        return weighed.on() == null || weighed.on().numbers().size() != 1 ? 0 : weighed.on().numbers().get(0);
+    }
+
+    private static DryingBar bar(BatchPlan plan, BatchLog log) {
+        BatchFacts facts = BatchFacts.of(plan, log, Instant.MAX);
+        Weights weights = facts.weightsNow();
+        Share water = Share.fraction(weights.total().isPositive() ? weights.water().dividedBy(weights.total()) : 0);
+        Temperature room = facts.room().orElse(USUAL_ROOM);
+        Double humidity = log.last(Entry.HumidityRead.class).map(h -> h.entry().percent() / 100).orElse(null);
+        Mould mould = plan.mould();
+        double thick = plan.pouring().thickness();
+        if (mould == null || mould.kind() == MouldKind.CUSTOM) {
+            return new DryingBar(thick, USUAL_WIDTH, USUAL_HEIGHT, DryingBar.ALL_FACES, water, room, humidity);
+        }
+        if (!mould.kind().isCut()) {
+            return new DryingBar(mould.height(), mould.width(), mould.length(), DryingBar.ALL_FACES, water, room, humidity);
+        }
+        BatterAmount batter = BatterAmount.of(plan.formula());
+        double high = mould.kind() == MouldKind.TUBE ? mould.width() : Math.min(mould.height(), mould.fillHeight(batter.mass(), batter.density()));
+        return new DryingBar(thick, mould.width(), Math.max(1, high), DryingBar.ALL_FACES, water, room, humidity);
+    }
+
+    private static double days(Instant from, Instant to) {
+        return Duration.between(from, to).toSeconds() / SECONDS_A_DAY;
+    }
+
+    /** Whether its bars were weighed often enough to move a date. */
+    public boolean isWeighed() {
+        return drying.weighings() >= TELLING;
+    }
+
+    /** When its bars lose no more than is wanted, in the middle. */
+    public Instant dry() {
+        return after(drying.readyDay());
+    }
+
+    /** Both; the minimum alone while nobody weighs. */
+    public Instant ready() {
+        return isWeighed() && dry().isAfter(oldEnough) ? dry() : oldEnough;
+    }
+
+    /** The earliest and the latest of that, four times out of five. */
+    public List<Instant> readyBand() {
+        Interval days = drying.readyDays();
+        return List.of(later(after(days.low())), later(after(days.high())));
+    }
+
+    private Instant later(Instant dry) {
+        return dry.isAfter(oldEnough) ? dry : oldEnough;
+    }
+
+    /** Days since the cut. */
+    public double daysAt(Instant at) {
+        return days(cut, at);
+    }
+
+    private Instant after(double days) {
+        return cut.plusSeconds(Math.round(days * SECONDS_A_DAY));
+    }
+}
