@@ -1,6 +1,7 @@
 package io.causticon.core.cure;
 
 import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.LeastSquares;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
@@ -13,18 +14,10 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.exception.MathRuntimeException;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.DiagonalMatrix;
-import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer.Optimum;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 import org.hipparchus.random.SobolSequenceGenerator;
-import org.hipparchus.util.Pair;
 
 /**
  * How bars dry, by what is expected of them and by whatever weighings there are.
@@ -201,29 +194,14 @@ public final class Drying {
             start[SHAPE + b] = Math.log(first.grams() / share(prior, first.days()));
         }
         try {
-            Optimum optimum = optimum(start);
-            RealMatrix jacobian = optimum.getJacobian();
-            best = optimum.getPoint().toArray();
-            draws = drawn(new LUDecomposition(jacobian.transposeMultiply(jacobian)).getSolver().getInverse().getSubMatrix(0, SHAPE - 1, 0, SHAPE - 1));
+            LeastSquares found = LeastSquares.of(this::residuals, start, new LeastSquares.Search(STEP, CLOSE, EVALUATIONS));
+            best = found.best();
+            draws = drawn(found.covariance().getSubMatrix(0, SHAPE - 1, 0, SHAPE - 1));
         } catch (MathRuntimeException e) {
             // No bar has these masses: what was expected of it stands, and the weighings are asked about.
             best = start;
             draws = drawn(new DiagonalMatrix(Arrays.stream(spread).map(s -> s * s).toArray()));
         }
-    }
-
-    private Optimum optimum(double[] start) {
-        return new LevenbergMarquardtOptimizer()
-                .withCostRelativeTolerance(CLOSE)
-                .withParameterRelativeTolerance(CLOSE)
-                .optimize(new LeastSquaresBuilder()
-                        .model(this::model)
-                        .target(new double[weighings.size() + SHAPE])
-                        .start(start)
-                        .lazyEvaluation(false)
-                        .maxEvaluations(EVALUATIONS)
-                        .maxIterations(EVALUATIONS)
-                        .build());
     }
 
     private double[][] drawn(RealMatrix covariance) {
@@ -243,23 +221,6 @@ public final class Drying {
             all[d] = p;
         }
         return all;
-    }
-
-    private Pair<RealVector, RealMatrix> model(RealVector point) {
-        double[] p = point.toArray();
-        double[] value = residuals(p);
-        double[][] jacobian = new double[value.length][p.length];
-        for (int j = 0; j < p.length; j++) {
-            double[] moved = p.clone();
-            moved[j] += STEP;
-            double[] up = residuals(moved);
-            moved[j] -= 2 * STEP;
-            double[] down = residuals(moved);
-            for (int i = 0; i < value.length; i++) {
-                jacobian[i][j] = (up[i] - down[i]) / (2 * STEP);
-            }
-        }
-        return new Pair<>(new ArrayRealVector(value), new Array2DRowRealMatrix(jacobian));
     }
 
     private double[] residuals(double[] p) {

@@ -67,9 +67,14 @@ public record Rework(List<ScrapPortion> scraps, List<FatPortion> added, Mass wat
         return scraps.stream().anyMatch(s -> -s.superfat().value() > MOST_EXCESS.fraction());
     }
 
+    /** Whether a scrap is so young that it is caustic still. */
+    public boolean isFresh() {
+        return scraps.stream().anyMatch(s -> !s.reacted());
+    }
+
     /** Whether a scrap may hold free alkali: then the mash is tested before it is spooned. */
     public boolean isDoubtful() {
-        return scraps.stream().anyMatch(s -> s.superfat().probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction());
+        return isFresh() || scraps.stream().anyMatch(s -> s.superfat().probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction());
     }
 
     /** Everything but additives. */

@@ -3,6 +3,7 @@ package io.causticon.core.formula;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -19,6 +20,7 @@ import java.util.TreeSet;
  * @param superfat of it, a fraction, below zero where alkali is left
  * @param water left in it, a fraction of its mass
  * @param otherOfFats all else that does not dry away (salt, clay, sugar), a fraction of its fats
+ * @param reacted whether it had the time to: what is younger is caustic, however fat it will be
  * @param allergens food and fragrance allergens that went into it
  */
 public record ScrapPortion(
@@ -31,7 +33,11 @@ public record ScrapPortion(
         Estimate superfat,
         Estimate water,
         double otherOfFats,
+        boolean reacted,
         Set<String> allergens) {
+
+    /** After so long what was not cooked has reacted, but for what no fat was left for (a judgement; the rate law has 99 of 100 after a day). */
+    public static final Duration REACTS_FOR = Duration.ofDays(2);
 
     public ScrapPortion {
         fats = List.copyOf(fats);
@@ -40,16 +46,16 @@ public record ScrapPortion(
 
     /** Of a batch, by what went into it. */
     public static ScrapPortion of(
-            String id, String source, String name, Mass mass, Weights weights, Estimate superfat, Estimate water, Set<String> allergens) {
+            String id, String source, String name, Mass mass, Weights weights, Estimate superfat, Estimate water, boolean reacted, Set<String> allergens) {
         double fat = weights.allFats().mapToDouble(f -> f.mass().grams()).sum();
         double other = weights.total().grams() - fat - weights.lye().grams() - weights.water().grams();
         Share naoh = weights.lye().isPositive() ? Share.fraction(weights.naoh().dividedBy(weights.lye())) : Share.WHOLE;
         return new ScrapPortion(
-                id, source, name, mass, weights.allFats().toList(), naoh, superfat, water, fat > 0 ? Math.max(0, other) / fat : 0, new TreeSet<>(allergens));
+                id, source, name, mass, weights.allFats().toList(), naoh, superfat, water, fat > 0 ? Math.max(0, other) / fat : 0, reacted, new TreeSet<>(allergens));
     }
 
     public ScrapPortion weighing(Mass other) {
-        return new ScrapPortion(id, source, name, other, fats, naohShare, superfat, water, otherOfFats, allergens);
+        return new ScrapPortion(id, source, name, other, fats, naohShare, superfat, water, otherOfFats, reacted, allergens);
     }
 
     /**

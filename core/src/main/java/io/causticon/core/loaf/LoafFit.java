@@ -1,16 +1,8 @@
 package io.causticon.core.loaf;
 
+import io.causticon.core.quantity.LeastSquares;
 import java.util.List;
 import java.util.Optional;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.LUDecomposition;
-import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer.Optimum;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
-import org.hipparchus.util.Pair;
 
 /**
  * The model of the loaf fitted to what was read in its middle: the loss of the mould, the rate of the batter and how far it had reacted at the pour,
@@ -72,25 +64,14 @@ public final class LoafFit {
 
     private Optional<LoafSetup> fitted() {
         LoafExpectation before = setup.expected();
-        Optimum optimum = new LevenbergMarquardtOptimizer()
-                .withCostRelativeTolerance(CLOSE)
-                .withParameterRelativeTolerance(CLOSE)
-                .optimize(new LeastSquaresBuilder()
-                        .model(this::model)
-                        .target(new double[readings.size() + PRIORS])
-                        .start(new double[] {before.logLoss(), before.logRate(), 0})
-                        .lazyEvaluation(false)
-                        .maxEvaluations(EVALUATIONS)
-                        .maxIterations(EVALUATIONS)
-                        .build());
-        double[] best = optimum.getPoint().toArray();
+        LeastSquares found = LeastSquares.of(
+                this::residuals, new double[] {before.logLoss(), before.logRate(), 0}, new LeastSquares.Search(STEP, CLOSE, EVALUATIONS));
+        double[] best = found.best();
         if (offBy(best) > EXPLAINED) {
             return Optional.empty();
         }
-        RealMatrix jacobian = optimum.getJacobian();
-        RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian)).getSolver().getInverse();
         return Optional.of(setup.pouredAt(converted(best)).expecting(new LoafExpectation(
-                best[0], Math.sqrt(covariance.getEntry(0, 0)), best[1], Math.sqrt(covariance.getEntry(1, 1)))));
+                best[0], Math.sqrt(found.covariance().getEntry(0, 0)), best[1], Math.sqrt(found.covariance().getEntry(1, 1)))));
     }
 
     private double offBy(double[] p) {
@@ -100,23 +81,6 @@ public final class LoafFit {
             sum += o * o;
         }
         return Math.sqrt(sum / off.length);
-    }
-
-    private Pair<RealVector, RealMatrix> model(RealVector point) {
-        double[] p = point.toArray();
-        double[] value = residuals(p);
-        double[][] jacobian = new double[value.length][p.length];
-        for (int j = 0; j < p.length; j++) {
-            double[] moved = p.clone();
-            moved[j] += STEP;
-            double[] up = residuals(moved);
-            moved[j] -= 2 * STEP;
-            double[] down = residuals(moved);
-            for (int i = 0; i < value.length; i++) {
-                jacobian[i][j] = (up[i] - down[i]) / (2 * STEP);
-            }
-        }
-        return new Pair<>(new ArrayRealVector(value), new Array2DRowRealMatrix(jacobian));
     }
 
     private double[] residuals(double[] p) {

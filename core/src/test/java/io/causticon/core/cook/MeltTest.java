@@ -38,7 +38,7 @@ class MeltTest {
     private static Rework rework(double grams, double superfat, Rework.Way way) {
         ScrapPortion scrap = new ScrapPortion(
                 "ob-26-1-cream", "b", "cream of Oat Bar", Mass.grams(grams), List.of(new FatPortion(Catalogue.standard().fat("olive-oil"), Mass.grams(100))),
-                Share.WHOLE, new Estimate(superfat, 0.01), new Estimate(0.1, 0.02), 0, Set.of());
+                Share.WHOLE, new Estimate(superfat, 0.01), new Estimate(0.1, 0.02), 0, true, Set.of());
         return new Rework(List.of(scrap), List.of(), Mass.grams(grams / 4), way);
     }
 
@@ -126,6 +126,17 @@ class MeltTest {
         assertThat(watch(56).stage()).isEqualTo(Stage.GOES_ON);
         at(90, new Entry.PhRead(9.9, PhMethod.METER));
         assertThat(watch(91).stage()).isEqualTo(Stage.AFTER);
+    }
+
+    @Test
+    void isTestedWhereAScrapIsTooYoungToHaveReacted() {
+        Rework old = rework(800, 0.05, Rework.Way.POT);
+        ScrapPortion s = old.scraps().get(0);
+        ScrapPortion young = new ScrapPortion(
+                s.id(), s.source(), s.name(), s.mass(), s.fats(), s.naohShare(), s.superfat(), s.water(), 0, false, Set.of());
+        plan = BatchPlan.reworking("Young", new Rework(List.of(young), List.of(), old.water(), old.way()), List.of(), null, Scales.KITCHEN, "");
+        cook(5, Cooking.HEAT_ON).cook(50, Cooking.EVEN);
+        assertThat(watch(51).stage()).isEqualTo(Stage.TO_TEST);
     }
 
     @Test

@@ -39,7 +39,7 @@ class ReworkedTest {
     private static ScrapPortion scrap(Cases of, String source, Mass mass) {
         Weights weights = of.facts().weightsNow();
         Estimate water = new Estimate(weights.water().dividedBy(weights.total()), 0.01);
-        return ScrapPortion.of(source + "-cream", source, "cream of " + source, mass, weights, of.diagnosis().superfatToRework(), water, Set.of());
+        return ScrapPortion.of(source + "-cream", source, "cream of " + source, mass, weights, of.diagnosis().superfatToRework(), water, true, Set.of());
     }
 
     private static BatchPlan plan(ScrapPortion scrap, FatPortion... added) {

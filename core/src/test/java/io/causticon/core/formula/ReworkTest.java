@@ -22,7 +22,7 @@ class ReworkTest {
     private static ScrapPortion scrap(String source, Fat fat, double grams, double superfat, double spread, double water) {
         return new ScrapPortion(
                 source + "-cream", source, "cream of " + source, Mass.grams(grams), List.of(new FatPortion(fat, Mass.grams(700))), Share.WHOLE,
-                new Estimate(superfat, spread), new Estimate(water, 0.02), 0, Set.of());
+                new Estimate(superfat, spread), new Estimate(water, 0.02), 0, true, Set.of());
     }
 
     private static Rework of(ScrapPortion... scraps) {
@@ -76,7 +76,7 @@ class ReworkTest {
         Formula formula = Recipes.recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).superfat(6).purity(97).additive("salt-bar", 200).formula();
         Weights weights = Weights.planned(formula);
         ScrapPortion all = ScrapPortion.of("x", "b", "all", weights.total(), weights, new Estimate(0.06, 0.01),
-                new Estimate(weights.water().dividedBy(weights.total()), 0), Set.of());
+                new Estimate(weights.water().dividedBy(weights.total()), 0), true, Set.of());
         Rework rework = new Rework(List.of(all), List.of(), Mass.grams(100), Rework.Way.POT);
         // The two or three grams that are no lye in the bag count as salt does.
         assertThat(rework.fats().get(0).mass().grams()).isCloseTo(700, within(2.5));

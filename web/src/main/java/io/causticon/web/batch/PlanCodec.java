@@ -137,6 +137,7 @@ public class PlanCodec {
             double water,
             double waterSpread,
             double otherOfFats,
+            @Nullable Boolean fresh,
             List<String> allergens) {}
 
     private record ReworkKept(List<ScrapKept> scraps, List<FatKept> added, double waterGrams, Rework.Way way) {}
@@ -330,6 +331,7 @@ public class PlanCodec {
                 s.water().value(),
                 s.water().standardDeviation(),
                 s.otherOfFats(),
+                s.reacted() ? null : true,
                 List.copyOf(s.allergens()));
     }
 
@@ -346,6 +348,7 @@ public class PlanCodec {
                                 new Estimate(s.superfat(), s.superfatSpread()),
                                 new Estimate(s.water(), s.waterSpread()),
                                 s.otherOfFats(),
+                                !Boolean.TRUE.equals(s.fresh()),
                                 Set.copyOf(s.allergens())))
                         .toList(),
                 k.added().stream().map(PlanCodec::fat).toList(),

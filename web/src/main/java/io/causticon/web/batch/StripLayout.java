@@ -25,6 +25,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -39,7 +40,7 @@ final class StripLayout {
     private static final double TOP = 26;
     private static final double BOTTOM = 640;
     private static final double FIRST_MINUTE = 1;
-    private static final int CURVE_STEPS = 24;
+    private static final int CURVE_STEPS = 16;
     private static final double LEAST_SPAN = 180;
     private static final double HEADROOM = 1.25;
     private static final List<Stage> RUNGS = List.of(Stage.EMULSION, Stage.THIN, Stage.LIGHT, Stage.MEDIUM, Stage.THICK);
@@ -342,15 +343,17 @@ final class StripLayout {
             double fresh = drying.freshGrams(number).orElseThrow();
             SvgPath middle = new SvgPath();
             SvgPath band = new SvgPath();
+            Deque<Runnable> back = new ArrayDeque<>();
             for (int i = 0; i <= CURVE_STEPS; i++) {
                 moment(readiness, last, i).ifPresent(at -> {
-                    middle.to(x(at), mass.at(fresh * drying.massShareAt(readiness.daysAt(at))));
-                    band.to(x(at), mass.at(fresh * drying.massShareBandAt(readiness.daysAt(at)).high()));
+                    double days = readiness.daysAt(at);
+                    Interval share = drying.massShareBandAt(days);
+                    middle.to(x(at), mass.at(fresh * drying.massShareAt(days)));
+                    band.to(x(at), mass.at(fresh * share.high()));
+                    back.push(() -> band.to(x(at), mass.at(fresh * share.low())));
                 });
             }
-            for (int i = CURVE_STEPS; i >= 0; i--) {
-                moment(readiness, last, i).ifPresent(at -> band.to(x(at), mass.at(fresh * drying.massShareBandAt(readiness.daysAt(at)).low())));
-            }
+            back.forEach(Runnable::run);
             drawing.path(band.closed(), "band fill-core").path(middle.open(), "drying");
         });
     }

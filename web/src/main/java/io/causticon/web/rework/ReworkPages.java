@@ -97,9 +97,15 @@ class ReworkPages {
         });
         Map<BatchId, Boolean> held = new HashMap<>();
         for (Scrap scrap : scraps.onTheShelf()) {
-            rows.add(row(scrap, scrap.batch().map(b -> held.computeIfAbsent(b, this::isHeld)).orElse(false), formats));
-            form.take(scrap.id(), scrap.left()).ifPresent(mass -> source.portion(scrap, mass, pantry.catalogue())
-                    .ifPresentOrElse(portions::add, () -> form.problems().add(ReworkForm.TAKE + scrap.id(), ProblemKey.NOT_WORKED_OUT)));
+            Optional<Mass> mass = form.take(scrap.id(), scrap.left());
+            Optional<ScrapPortion> portion = mass.flatMap(m -> source.portion(scrap, m, pantry.catalogue()));
+            if (mass.isPresent() && portion.isEmpty()) {
+                form.problems().add(ReworkForm.TAKE + scrap.id(), ProblemKey.NOT_WORKED_OUT);
+            }
+            portion.ifPresent(portions::add);
+            // What goes in is told as its batch's case says now, not as when its log was last written.
+            Estimate superfat = portion.map(ScrapPortion::superfat).orElse(scrap.superfat());
+            rows.add(row(scrap, superfat, scrap.batch().map(b -> held.computeIfAbsent(b, this::isHeld)).orElse(false), formats));
         }
         if (portions.isEmpty()) {
             form.lookOver();
@@ -111,10 +117,10 @@ class ReworkPages {
         return summaries.of(batch).map(BatchSummary::isHeld).orElse(false);
     }
 
-    private ReworkPage.Row row(Scrap scrap, boolean held, Formats formats) {
+    private ReworkPage.Row row(Scrap scrap, Estimate superfat, boolean held, Formats formats) {
         return new ReworkPage.Row(
                 ReworkForm.TAKE + scrap.id(), scrap.name(), scrap.colour(), formats.mass(scrap.left()), formats.massInput(scrap.left()),
-                facts(scrap.superfat(), Duration.between(scrap.keptAt(), clock.instant())), scrap.batch().map(b -> "/batch/" + b).orElse(""), held);
+                facts(superfat, Duration.between(scrap.keptAt(), clock.instant())), scrap.batch().map(b -> "/batch/" + b).orElse(""), held);
     }
 
     private static String facts(Estimate superfat, Duration age) {
@@ -180,7 +186,9 @@ class ReworkPages {
         if (rework.isHopeless()) {
             heeds.add("There is more alkali in a scrap than a rebatch can be trusted with. Discard it as the supplier's safety data sheet and local rules say.");
         }
-        if (rework.isDoubtful()) {
+        if (rework.isFresh()) {
+            heeds.add("A scrap is younger than two days: it has not reacted and burns. Better wait; else gloves, goggles, and it is cooked until a test is calm.");
+        } else if (rework.isDoubtful()) {
             heeds.add("A scrap may hold free alkali: gloves and goggles until a test of the mash is calm.");
         }
         if (rework.superfat().probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction()) {

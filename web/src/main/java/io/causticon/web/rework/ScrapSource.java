@@ -57,7 +57,7 @@ class ScrapSource {
     private static ScrapPortion ofUnknown(Scrap scrap, Mass mass, Fat fat) {
         return new ScrapPortion(
                 scrap.id(), scrap.id(), scrap.name(), mass, List.of(new FatPortion(fat, Mass.grams(100))), Share.WHOLE, scrap.superfat(), WATER_OF_UNKNOWN, 0,
-                fat.allergens());
+                true, fat.allergens());
     }
 
     /**
@@ -96,7 +96,8 @@ class ScrapSource {
         Set<String> allergens = new TreeSet<>(batch.plan().allergens());
         allergens.addAll(batch.plan().formula().scentAllergens());
         return ScrapPortion.of(
-                id, batch.id().toString(), name, mass, facts.weightsNow(), diagnosis.superfatToRework(), ScrapWater.of(fresh(facts), age), allergens);
+                id, batch.id().toString(), name, mass, facts.weightsNow(), diagnosis.superfatToRework(), ScrapWater.of(fresh(facts), age),
+                facts.isCookedThrough() || age.compareTo(ScrapPortion.REACTS_FOR) >= 0, allergens);
     }
 
     /** Water of all that went into the pot. */
