@@ -79,7 +79,7 @@ final class CookPages {
                 mayGoIn,
                 after.stream().filter(s -> mayGoIn && !s.isDone()).findFirst().orElse(null),
                 after,
-                facts.plan().isRework() ? null : chart(watch),
+                facts.plan().isRework() || watch.isEmpty() ? null : chart(watch),
                 water.map(formats::mass).orElse(""),
                 water.map(formats::massInput).orElse(""));
     }

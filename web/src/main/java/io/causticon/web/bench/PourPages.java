@@ -98,7 +98,7 @@ final class PourPages {
     private String watch(Instant poured, Optional<LoafEnsemble> loaf, Optional<LoafEnsemble> before) {
         Duration since = Duration.between(poured, now);
         List<BatchLog.Timed<Entry.TemperatureRead>> read = batch.facts(now).readings(MeasurementPoint.CORE).stream()
-                .filter(t -> t.at().isAfter(poured))
+                .filter(t -> t.at().isAfter(poured) && !t.at().isAfter(now))
                 .toList();
         Optional<Temperature> last = read.stream()
                 .reduce((a, b) -> b)
@@ -282,8 +282,14 @@ final class PourPages {
             Line under = i == 0 ? Line.flat(0) : line(portioning, i - 1, below);
             drawing.path(outline(top, under, width, scale, bottom), "part layer-" + i % 6 + (part.poured() ? "" : " to-come"));
             double middle = (top.heightAt(width) + under.heightAt(width)) / 2;
-            drawing.text(LEFT + width * scale + 12, bottom - middle * scale + 5,
-                    part.name() + (part.poured() ? " \u2713" : ""), part.poured() ? "name" : "note");
+            String name = part.name() + (part.poured() ? " \u2713" : "");
+            String style = part.poured() ? "name" : "note";
+            // The name of an undivided batter stands in it: beside it there is no room for a long one.
+            if (plan.parts().size() == 1) {
+                drawing.textMiddle(LEFT + width * scale / 2, bottom - middle * scale + 5, name, style);
+            } else {
+                drawing.text(LEFT + width * scale + 12, bottom - middle * scale + 5, name, style);
+            }
             below = fill;
         }
         drawing.path(
