@@ -322,8 +322,10 @@ final class StripLayout {
         bars.forEach(b -> drawing.mark("dot", x(b.at()), mass.at(b.entry().mass().grams())));
         BatchLog.Timed<Entry.BarWeighed> first = bars.get(0);
         BatchLog.Timed<Entry.BarWeighed> last = bars.get(bars.size() - 1);
+        // The curve begins at the cut, before anybody weighed.
+        double left = Math.min(x(first.at()), x(Readiness.of(batch.plan(), log).cut()));
         drawing.textEnd(
-                x(first.at()) - 8, mass.at(first.entry().mass().grams()) + 5, formats.mass(first.entry().mass()), "figure");
+                left - 8, mass.at(first.entry().mass().grams()) + 5, formats.mass(first.entry().mass()), "figure");
         if (bars.size() > 1) {
             double loss = 1 - last.entry().mass().dividedBy(first.entry().mass());
             drawing.textEnd(

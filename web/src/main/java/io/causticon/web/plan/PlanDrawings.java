@@ -147,7 +147,7 @@ final class PlanDrawings {
     }
 
     private static String gel(LoafEnsemble loaf, Formats formats) {
-        String peak = "core near " + Formats.number(formats.degrees(Temperature.celsius(loaf.middle().peak())), 0) + " " + formats.temperatureUnit();
+        String peak = "core " + Formats.number(formats.degrees(Temperature.celsius(loaf.middle().peak())), 0) + " " + formats.temperatureUnit();
         // What hardly ever happens has no room here.
         String likely = Stream.of(Extent.FULL, Extent.PARTIAL, Extent.NONE)
                 .filter(e -> loaf.probabilityOf(e) >= WORTH_TELLING)

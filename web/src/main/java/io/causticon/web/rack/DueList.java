@@ -105,7 +105,7 @@ final class DueList {
             case CUT -> "one to two hours after it left the mould";
             case WASH_TEST -> "your own hands first, 48 h after unmoulding";
             case WEIGH -> batch.lastBar().map(m -> "last " + formats.mass(m)).orElse("the first weighing of its cure");
-            case RELEASE -> "the least cure for its kind has passed";
+            case RELEASE -> "old enough for its kind, and dry where bars were weighed";
         };
     }
 }
