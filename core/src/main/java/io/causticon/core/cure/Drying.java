@@ -63,6 +63,7 @@ public final class Drying {
     private static final double ODD_FROM = 5;
     private static final double SHOWN_BY_EQUALS = 7;
     private static final int SHAPE = 4;
+    private static final int MOST_BARS = 12;
     private static final int DRAWS = 256;
     private static final int EVALUATIONS = 60;
     private static final double CLOSE = 1e-6;
@@ -83,11 +84,23 @@ public final class Drying {
 
     private Drying(DryingBar bar, List<Weighing> weighings) {
         this.bar = bar;
-        this.weighings = weighings.stream().filter(w -> w.days() >= 0 && w.grams() > 0).sorted(Comparator.comparingDouble(Weighing::days)).toList();
-        this.bars = this.weighings.stream().map(Weighing::bar).distinct().sorted().toList();
+        List<Weighing> since = weighings.stream().filter(w -> w.days() >= 0 && w.grams() > 0).sorted(Comparator.comparingDouble(Weighing::days)).toList();
+        this.bars = mostWeighed(since);
+        this.weighings = since.stream().filter(w -> bars.contains(w.bar())).toList();
         double slow = bar.slowDays();
         this.prior = new double[] {Math.log(bar.canLose()), Math.log(slow), SKIN_SHARE, Math.log(slow / SKIN_QUICKER)};
         this.spread = new double[] {bar.canLoseSpread(), SLOW_SPREAD, SKIN_SPREAD, QUICK_SPREAD};
+    }
+
+    /** A dozen bars tell how a batch dries; with a parameter for each of hundreds nothing would be fitted in time. */
+    private static List<Integer> mostWeighed(List<Weighing> weighings) {
+        Map<Integer, Long> counts = weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.counting()));
+        return counts.entrySet().stream()
+                .sorted(Map.Entry.<Integer, Long>comparingByValue().reversed())
+                .limit(MOST_BARS)
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
     }
 
     /** @param weighings since the cut, in any order; of bars whose number was not said, of one and the same */

@@ -109,6 +109,18 @@ class DryingTest {
         return Drying.of(bar(25, 0.55), List.of(weighings)).told().stream().map(p -> p.written(String::valueOf)).toList().toString();
     }
 
+    @Test
+    void asksADozenOfTheBarsThatWereWeighedMost() {
+        List<Weighing> weighings = new ArrayList<>();
+        for (int bar = 1; bar <= 300; bar++) {
+            weighings.add(new Weighing(1, 104, bar));
+            if (bar > 280) {
+                weighings.add(new Weighing(21, 97, bar));
+            }
+        }
+        assertThat(Drying.of(bar(25, 0.55), weighings).bars()).hasSize(12).allMatch(b -> b > 280);
+    }
+
     /** Whatever stands there: a number and a band in order. */
     @Test
     void staysANumber() {

@@ -6,6 +6,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -161,7 +162,9 @@ public class Scraps {
         known.values().forEach(r -> r.grams = 0);
         BatchFacts facts = batch.facts(clock.instant());
         Estimate superfat = judged.superfat().orElse(facts.asWeighed().superfat());
-        facts.scrapsKept().forEach((colour, mass) -> {
+        // Of what was played nothing lies on a shelf.
+        Map<String, Mass> kept = batch.purpose() == Purpose.PRACTICE ? Map.of() : facts.scrapsKept();
+        kept.forEach((colour, mass) -> {
             String id = id(batch.code(), colour);
             ScrapRow row = known.computeIfAbsent(id, i -> new ScrapRow());
             row.id = id;
