@@ -30,6 +30,8 @@ final class WeighingKinds {
             Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*\\s*(?:kg|g|oz|lbs?)?)$", Pattern.CASE_INSENSITIVE);
     private static final Pattern BAR = Pattern.compile("^bar\\s+([\\d.,]+\\s*(?:(?:kg|g|oz|lbs?)\\b)?)(.*)$", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern ANOTHER_NUMBER = Pattern.compile("^\\s*[-+]?\\d");
+
     private static final EntryKind<Entry.Weighed> WEIGHED = EntryKind.of(Entry.Weighed.class, "weighed")
             .version(2)
             .tells(Tells.WEIGHTS)
@@ -108,10 +110,11 @@ final class WeighingKinds {
             return Optional.of(new Way.Match(new Entry.BarWeighed(Patterns.mass("bar", numbered.group(2), EntryCheck.HEAVIEST_BAR, context), bar), ""));
         }
         Matcher plain = BAR.matcher(text);
-        if (!plain.matches()) {
+        BarsSaid.Said said = plain.matches() ? BarsSaid.read(plain.group(2)) : null;
+        // "bar 3 -5" and "bar 1 1e9 kg" are no bars of three grams and of one.
+        if (said == null || ANOTHER_NUMBER.matcher(said.rest()).find()) {
             return Optional.empty();
         }
-        BarsSaid.Said said = BarsSaid.read(plain.group(2));
         return Optional.of(new Way.Match(
                 new Entry.BarWeighed(Patterns.mass("bar", plain.group(1), EntryCheck.HEAVIEST_BAR, context), said.bars()), said.rest()));
     }

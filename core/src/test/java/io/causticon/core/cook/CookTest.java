@@ -10,18 +10,12 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Process;
 import io.causticon.core.loaf.RateLaw;
 import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.quantity.Mass;
-import io.causticon.core.quantity.Temperature;
-import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -29,9 +23,7 @@ import org.junit.jupiter.api.Test;
 /** A pot of soap on the heat, from the plan to the spoon. */
 class CookTest {
 
-    private static final Instant BEGUN = Instant.parse("2026-11-20T09:00:00Z");
-
-    private final List<LoggedEntry> lines = new ArrayList<>();
+    private final PotLog pot = new PotLog();
     private BatchPlan plan = cooked(5, 0);
 
     /** 700 g olive, 250 coconut, and shea of which this much goes in after the cook. */
@@ -43,22 +35,20 @@ class CookTest {
         return plan.with(plan.formula().withFats(fats));
     }
 
-    private CookTest at(double minutes, Entry entry) {
-        lines.add(LoggedEntry.first("l" + lines.size(), BEGUN.plusSeconds(Math.round(60 * minutes)), "odd", entry));
-        return this;
+    private PotLog at(double minutes, Entry entry) {
+        return pot.at(minutes, entry);
     }
 
-    private CookTest cook(double minutes, Cooking what) {
-        return at(minutes, new Entry.Cooked(what));
+    private PotLog cook(double minutes, Cooking what) {
+        return pot.cook(minutes, what);
     }
 
-    private CookTest pot(double minutes, double celsius) {
-        return at(minutes, new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(celsius)));
+    private PotLog pot(double minutes, double celsius) {
+        return pot.pot(minutes, celsius);
     }
 
     private CookWatch watch(double minutes) {
-        Instant now = BEGUN.plusSeconds(Math.round(60 * minutes));
-        return CookWatch.of(BatchFacts.of(plan, new BatchLog(BEGUN, lines), now), now).orElseThrow();
+        return pot.watch(plan, minutes);
     }
 
     @Nested
@@ -104,8 +94,8 @@ class CookTest {
 
         @Test
         void isThereFromLyeInOn() {
-            Instant now = BEGUN.plusSeconds(60);
-            assertThat(CookWatch.of(BatchFacts.of(plan, new BatchLog(BEGUN, lines), now), now)).isEmpty();
+            Instant now = PotLog.moment(1);
+            assertThat(CookWatch.of(BatchFacts.of(plan, pot.log(), now), now)).isEmpty();
             at(10, new Entry.LyeIntoFats());
             assertThat(watch(20).stage()).isEqualTo(Stage.BEFORE);
         }

@@ -8,20 +8,13 @@ import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Rework;
 import io.causticon.core.formula.Scales;
 import io.causticon.core.formula.ScrapPortion;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
-import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Catalogue;
-import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Nested;
@@ -30,9 +23,7 @@ import org.junit.jupiter.api.Test;
 /** Scraps on the heat. */
 class MeltTest {
 
-    private static final Instant BEGUN = Instant.parse("2026-11-20T09:00:00Z");
-
-    private final List<LoggedEntry> lines = new ArrayList<>();
+    private final PotLog pot = new PotLog();
     private BatchPlan plan = plan(0.05, Rework.Way.POT);
 
     private static Rework rework(double grams, double superfat, Rework.Way way) {
@@ -46,22 +37,20 @@ class MeltTest {
         return BatchPlan.reworking("Crumbs", rework(800, superfat, way), List.of(), null, Scales.KITCHEN, "");
     }
 
-    private MeltTest at(double minutes, Entry entry) {
-        lines.add(LoggedEntry.first("l" + lines.size(), BEGUN.plusSeconds(Math.round(60 * minutes)), "odd", entry));
-        return this;
+    private PotLog at(double minutes, Entry entry) {
+        return pot.at(minutes, entry);
     }
 
-    private MeltTest cook(double minutes, Cooking what) {
-        return at(minutes, new Entry.Cooked(what));
+    private PotLog cook(double minutes, Cooking what) {
+        return pot.cook(minutes, what);
     }
 
-    private MeltTest pot(double minutes, double celsius) {
-        return at(minutes, new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(celsius)));
+    private PotLog pot(double minutes, double celsius) {
+        return pot.pot(minutes, celsius);
     }
 
     private CookWatch watch(double minutes) {
-        Instant now = BEGUN.plusSeconds(Math.round(60 * minutes));
-        return CookWatch.of(BatchFacts.of(plan, new BatchLog(BEGUN, lines), now), now).orElseThrow();
+        return pot.watch(plan, minutes);
     }
 
     @Nested

@@ -47,6 +47,12 @@ class AskedAboutTest {
     }
 
     @ParameterizedTest
+    @ValueSource(strings = {"bar 3 -5", "bar 1 1e9 kg", "bar 5 %", "trimmings 5 % cream"})
+    void aBarOrScrapsOfWhichNobodyKnowsHowMuch(String line) {
+        assertThat(problem(line)).isEqualTo(ProblemKey.NOT_UNDERSTOOD);
+    }
+
+    @ParameterizedTest
     @ValueSource(strings = {"titrated 0.5 ml", "titrated 3 drops", "titration 12 mg"})
     void aTitrationInAnotherUnit(String line) {
         assertThat(problem(line)).isEqualTo(ProblemKey.NOT_PER_CENT);

@@ -58,8 +58,7 @@ class BatchPages {
                 batch.name(),
                 batch.code(),
                 facts(batch, formats),
-                Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
-                        + Formats.number(100 * weighed.superfat().halfWidth95(), 1) + " %",
+                Formats.percent(weighed.superfat()),
                 weighed.isComplete(),
                 believed(batch),
                 Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch) + EntryWords.purpose(batch.purpose()),

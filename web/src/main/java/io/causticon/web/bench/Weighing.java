@@ -51,8 +51,7 @@ final class Weighing {
                 order.again().map(w -> item(w, targets.get(w))).orElse(null),
                 items,
                 WeighOutAdvice.of(batch.plan(), batch.log(), vessels).stream().map(this::words).toList(),
-                Formats.number(100 * weighed.superfat().value(), 1) + " \u00b1 "
-                        + Formats.number(100 * weighed.superfat().halfWidth95(), 1) + " %",
+                Formats.percent(weighed.superfat()),
                 Formats.probability(excess),
                 excess >= Superfat.ALARMING_EXCESS.fraction(),
                 formats.massUnit());
@@ -116,8 +115,7 @@ final class Weighing {
     /** What it means to go on with it as it is. */
     private String left(WeighOutAdvice a) {
         return switch (a.what().kind()) {
-            case FAT, ALKALI -> "superfat " + Formats.number(100 * a.accepted().value(), 1) + " \u00b1 "
-                    + Formats.number(100 * a.accepted().halfWidth95(), 1) + " %, excess alkali "
+            case FAT, ALKALI -> "superfat " + Formats.percent(a.accepted()) + ", excess alkali "
                     + Formats.probability(a.accepted().probabilityBelow(0));
             // Nothing is advised of scraps: they are weighed as they are there.
             case SCRAP -> "";

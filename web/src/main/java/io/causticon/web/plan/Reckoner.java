@@ -94,8 +94,7 @@ final class Reckoner {
                 besideFats(form),
                 doses(form),
                 formats.mass(formula.fatMass()),
-                Formats.number(100 * superfat.value(), 1) + " \u00b1 "
-                        + Formats.number(100 * superfat.halfWidth95(), 1) + " %",
+                Formats.percent(superfat),
                 Formats.probability(excess),
                 excess >= Superfat.NOTABLE_EXCESS.fraction(),
                 PlanDrawings.density(superfat),

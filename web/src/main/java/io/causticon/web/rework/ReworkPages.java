@@ -110,7 +110,8 @@ class ReworkPages {
         if (portions.isEmpty()) {
             form.lookOver();
         }
-        return new Reading(form, portions, rows, portions.isEmpty() ? null : form.read(portions, whole.map(w -> w.batch().plan().formula().superfat()).filter(s -> s.compareTo(Rework.LEAST_SUPERFAT) > 0).orElse(USUAL)));
+        Share usual = whole.map(w -> w.batch().plan().formula().superfat()).filter(s -> s.compareTo(Rework.LEAST_SUPERFAT) > 0).orElse(USUAL);
+        return new Reading(form, portions, rows, portions.isEmpty() ? null : form.read(portions, usual));
     }
 
     private boolean isHeld(BatchId batch) {
@@ -124,11 +125,7 @@ class ReworkPages {
     }
 
     private static String facts(Estimate superfat, Duration age) {
-        return "superfat " + superfat(superfat) + ", " + Formats.duration(age) + " old";
-    }
-
-    static String superfat(Estimate superfat) {
-        return Formats.number(100 * superfat.value(), 1) + " \u00b1 " + Formats.number(100 * superfat.halfWidth95(), 1) + " %";
+        return "superfat " + Formats.percent(superfat) + ", " + Formats.duration(age) + " old";
     }
 
     /** The plan of a batch to begin. */
@@ -154,7 +151,7 @@ class ReworkPages {
         List<AdditivePortion> additives = read.additives();
         double excess = superfat.probabilityBelow(0);
         return new ReworkPage.Result(
-                superfat(superfat),
+                Formats.percent(superfat),
                 Formats.probability(excess),
                 excess >= Superfat.ALARMING_EXCESS.fraction(),
                 says(read, formats),
@@ -172,10 +169,10 @@ class ReworkPages {
         Estimate before = read.before().superfat();
         boolean added = read.rework().addedFat().isPositive();
         if (!added && read.wanted().isPositive()) {
-            return "Without fat it is " + superfat(before) + ". " + formats.mass(read.wanted()) + " of " + read.fat().name() + " would do.";
+            return "Without fat it is " + Formats.percent(before) + ". " + formats.mass(read.wanted()) + " of " + read.fat().name() + " would do.";
         }
         return added
-                ? "By themselves the scraps are " + superfat(before) + "; with " + formats.mass(read.rework().addedFat()) + " of " + read.fat().name()
+                ? "By themselves the scraps are " + Formats.percent(before) + "; with " + formats.mass(read.rework().addedFat()) + " of " + read.fat().name()
                         + " the mash is what stands above."
                 : "The scraps are fat enough by themselves: only water, and patience.";
     }

@@ -2,6 +2,7 @@ package io.causticon.web.shared;
 
 import io.causticon.core.notation.Units.TemperatureUnit;
 import io.causticon.core.notation.Units;
+import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -143,6 +144,11 @@ public record Formats(Units units, ZoneId zone) {
 
     public String percent(Share share, int digits) {
         return number(share.inPercent(), digits) + " %";
+    }
+
+    /** A share that is known so well: {@code 5.0 ± 1.3 %}, the central 95 %. */
+    public static String percent(Estimate share) {
+        return number(100 * share.value(), 1) + " \u00b1 " + number(100 * share.halfWidth95(), 1) + " %";
     }
 
     /** A probability without false precision: {@code under 0.1 %}, {@code 3 %}, {@code over 99 %}. */

@@ -224,10 +224,9 @@ class ShelfController {
     record ScrapLine(String id, String name, String colour, String facts, String href) {}
 
     private ScrapLine scrap(Scrap s, Formats formats) {
-        String superfat = Formats.number(100 * s.superfat().value(), 1) + " \u00b1 " + Formats.number(100 * s.superfat().halfWidth95(), 1) + " %";
         String of = s.left().equals(s.kept()) ? "" : " of " + formats.mass(s.kept());
         return new ScrapLine(
-                s.id(), s.name(), s.colour(), formats.mass(s.left()) + of + " left, put aside " + formats.day(s.keptAt()) + ", superfat " + superfat,
+                s.id(), s.name(), s.colour(), formats.mass(s.left()) + of + " left, put aside " + formats.day(s.keptAt()) + ", superfat " + Formats.percent(s.superfat()),
                 s.batch().map(b -> "/batch/" + b).orElse(""));
     }
 
