@@ -1,6 +1,7 @@
 package io.causticon.core.cook;
 
 import io.causticon.core.formula.Rework;
+import io.causticon.core.formula.Superfat;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Cooking;
@@ -45,6 +46,11 @@ final class MeltWatch {
                 stage, look, false, 1, Interval.between(1, 1), hoursLeft(), lost(), Mass.ZERO, says(stage, look.orElse(null)), heeds(stage), notes(stage));
     }
 
+    /** By its scraps, or by what was weighed into them. */
+    private boolean isDoubtful() {
+        return rework.isDoubtful() || facts.asWeighed().superfat().probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction();
+    }
+
     private CookWatch.Stage stage() {
         if (facts.poured().filter(p -> !p.isAfter(now)).isPresent()) {
             return CookWatch.Stage.DONE;
@@ -61,7 +67,7 @@ final class MeltWatch {
         if (calm.isPresent()) {
             return calm.get() ? CookWatch.Stage.AFTER : CookWatch.Stage.GOES_ON;
         }
-        return rework.isDoubtful() ? CookWatch.Stage.TO_TEST : CookWatch.Stage.AFTER;
+        return isDoubtful() ? CookWatch.Stage.TO_TEST : CookWatch.Stage.AFTER;
     }
 
     private Optional<BatchLog.Timed<Entry.Cooked>> last(boolean look) {
@@ -131,7 +137,7 @@ final class MeltWatch {
                 .ifPresent(t -> heeds.add(Phrase.of("At {} it hardly softens: {} is usual", t, MeltPlan.EVEN_AT)));
         pot.filter(t -> stage == CookWatch.Stage.AFTER && t.celsius() > CookPlan.SCENT_BELOW.celsius())
                 .ifPresent(t -> heeds.add(Phrase.of("Still {}: scent waits until it is below {}", t, CookPlan.SCENT_BELOW)));
-        if (rework.isDoubtful() && stage != CookWatch.Stage.DONE) {
+        if (isDoubtful() && stage != CookWatch.Stage.DONE) {
             heeds.add(Phrase.of("A scrap may hold free alkali: gloves and goggles until a test of the mash is calm"));
         }
         return heeds;
@@ -142,7 +148,7 @@ final class MeltWatch {
         if (stage == CookWatch.Stage.BEFORE) {
             notes.addAll(plan.steps().subList(1, plan.steps().size()));
         }
-        if (stage == CookWatch.Stage.AFTER && !rework.isDoubtful()) {
+        if (stage == CookWatch.Stage.AFTER && !isDoubtful()) {
             notes.add(Phrase.of("Its scraps are calm by their own batches. It is tested before it is released all the same"));
         }
         if (stage == CookWatch.Stage.TO_TEST) {

@@ -1,6 +1,7 @@
 package io.causticon.core.observation;
 
 import io.causticon.core.formula.AdditivePortion;
+import io.causticon.core.formula.Alkali;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.LiquidPortion;
@@ -93,12 +94,32 @@ public record AsWeighed(
                 } else if (what.kind() == Weighable.Kind.ADDITIVE && what.isIn(substances)) {
                     unplanned.add(what);
                     additives.add(new AdditivePortion(substances.additive(what.id()), other.getValue()));
+                } else if (what.kind() == Weighable.Kind.ALKALI && what.isIn(substances)) {
+                    unplanned.add(what);
                 } else {
                     unknown.add(what);
                 }
             }
             Rework weighed = new Rework(scraps, added, water, rework.way());
-            return new AsWeighed(Weights.planned(weighed.formula(additives)), weighed.superfat(), List.copyOf(missing), unplanned, unknown);
+            return new AsWeighed(
+                    withLye(Weights.planned(weighed.formula(additives))), leaner(weighed), List.copyOf(missing), unplanned, unknown);
+        }
+
+        /** Lye that somebody put into scraps after all is in it. */
+        private Weights withLye(Weights weights) {
+            return weights.withNaoh(weights.naoh().plus(lye(Weighable.NAOH))).withKoh(weights.koh().plus(lye(Weighable.KOH)));
+        }
+
+        /** As lean as it makes them, taken as pure: that is the safe side. */
+        private Estimate leaner(Rework weighed) {
+            double moles = Alkali.NAOH.moles(lye(Weighable.NAOH)) + Alkali.KOH.moles(lye(Weighable.KOH));
+            double needed = weighed.fats().stream().mapToDouble(FatPortion::alkaliMoles).sum();
+            Estimate superfat = weighed.superfat();
+            return new Estimate(superfat.value() - moles / needed, superfat.standardDeviation());
+        }
+
+        private Mass lye(Weighable what) {
+            return logged.getOrDefault(what, Mass.ZERO);
         }
 
         private Mass take(Weighable what, Mass planned) {

@@ -78,6 +78,16 @@ class ReworkedTest {
         assertThat(more.weights().water()).isGreaterThan(Weights.planned(plan.formula()).water());
     }
 
+    /** 5 g of NaOH are 0.125 mol, of some 1.2 mol that the fats of 500 g of soap take. */
+    @Test
+    void countsLyeThatNobodyPlanned() {
+        BatchPlan plan = plan(scrap(calm(), "a", Mass.grams(500)));
+        Cases batch = Cases.batch(plan).log("a-cream 500 g", "lye 5 g");
+        double moles = batch.facts().asWeighed().weights().allFats().mapToDouble(FatPortion::alkaliMoles).sum();
+        assertThat(batch.facts().asWeighed().superfat().value()).isCloseTo(plan.formula().superfat().fraction() - 5 / 39.997 / moles, within(1e-4));
+        assertThat(batch.probabilityOf(Conditions.LYE_HEAVY)).isGreaterThan(0.9);
+    }
+
     @Test
     void isBelievedToBeWhatItsScrapsAreAndIsTestedAllTheSame() {
         Cases calm = Cases.batch(plan(scrap(calm(), "a", Mass.grams(500)))).log("a-cream 500 g");
