@@ -37,6 +37,12 @@ self.addEventListener('activate', (event) => {
   })());
 });
 
+self.addEventListener('message', (event) => {
+  if (event.data === 'serve') {
+    event.waitUntil(self.clients.claim());
+  }
+});
+
 async function keepPage(path, search, answer) {
   const pages = await caches.open(PAGES);
   await pages.put(path + search, answer);

@@ -23,5 +23,16 @@ export function keepSplashAtHand() {
         setTimeout(keepSplashAtHand, AGAIN);
       }
     });
-  }).catch(() => {});
+  }).catch((reason) => {
+    // A certificate that nobody trusts yet does not change by asking again.
+    if (reason.name !== 'SecurityError') {
+      setTimeout(keepSplashAtHand, AGAIN);
+    }
+  });
+  // A page that was just on its way when the worker began to serve is passed over by it, and would stay without first aid: it asks to be served.
+  navigator.serviceWorker.ready.then((registration) => {
+    if (!navigator.serviceWorker.controller) {
+      registration.active.postMessage('serve');
+    }
+  });
 }
