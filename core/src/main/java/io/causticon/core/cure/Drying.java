@@ -34,9 +34,9 @@ public final class Drying {
      *
      * @param days since the cut
      * @param grams what the scale showed
-     * @param bar its number; 0 where that was not said
+     * @param bar what it is known by: its number, its portion, both; empty where that was not said
      */
-    public record Weighing(double days, double grams, int bar) {}
+    public record Weighing(double days, double grams, String bar) {}
 
     /** A bar that loses less than this of its mass in a week is dry (a judgement: half a gram of a bar of a hundred). */
     public static final double DRY_BELOW_A_WEEK = 0.005;
@@ -75,7 +75,7 @@ public final class Drying {
 
     private final DryingBar bar;
     private final List<Weighing> weighings;
-    private final List<Integer> bars;
+    private final List<String> bars;
     private final double[] prior;
     private final double[] spread;
     private double[] best;
@@ -93,10 +93,10 @@ public final class Drying {
     }
 
     /** A dozen bars tell how a batch dries; with a parameter for each of hundreds nothing would be fitted in time. */
-    private static List<Integer> mostWeighed(List<Weighing> weighings) {
-        Map<Integer, Long> counts = weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.counting()));
+    private static List<String> mostWeighed(List<Weighing> weighings) {
+        Map<String, Long> counts = weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.counting()));
         return counts.entrySet().stream()
-                .sorted(Map.Entry.<Integer, Long>comparingByValue().reversed())
+                .sorted(Map.Entry.<String, Long>comparingByValue().reversed())
                 .limit(MOST_BARS)
                 .map(Map.Entry::getKey)
                 .sorted()
@@ -138,15 +138,20 @@ public final class Drying {
         return Math.max(0, 1 - bar.freshWater().complement().fraction() / left);
     }
 
-    /** g of a bar when it was cut, by its number; empty where it was never weighed. */
-    public Optional<Double> freshGrams(int number) {
-        int at = bars.indexOf(number);
+    /** g of a bar when it was cut, by what it is known by; empty where it was never weighed. */
+    public Optional<Double> freshGrams(String label) {
+        int at = bars.indexOf(label);
         return at < 0 ? Optional.empty() : Optional.of(Math.exp(best[SHAPE + at]));
     }
 
-    /** Numbers of the bars that were weighed, 0 for those without. */
-    public List<Integer> bars() {
+    /** What the bars that were weighed are known by. */
+    public List<String> bars() {
         return bars;
+    }
+
+    /** The weighings that it stands on, in the order of their days. */
+    public List<Weighing> shown() {
+        return weighings;
     }
 
     /** On how many weighings it stands. */
@@ -202,8 +207,8 @@ public final class Drying {
     private void fit() {
         double[] start = Arrays.copyOf(prior, SHAPE + bars.size());
         for (int b = 0; b < bars.size(); b++) {
-            int number = bars.get(b);
-            Weighing first = weighings.stream().filter(w -> w.bar() == number).findFirst().orElseThrow();
+            String label = bars.get(b);
+            Weighing first = weighings.stream().filter(w -> w.bar().equals(label)).findFirst().orElseThrow();
             start[SHAPE + b] = Math.log(first.grams() / share(prior, first.days()));
         }
         try {
@@ -257,9 +262,9 @@ public final class Drying {
 
     private List<Phrase> oddities() {
         List<Phrase> odd = new ArrayList<>();
-        Map<Integer, List<Weighing>> each = weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.toList()));
-        each.forEach((number, of) -> {
-            String name = number == 0 ? "The bar" : "Bar " + number;
+        Map<String, List<Weighing>> each = weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.toList()));
+        each.forEach((label, of) -> {
+            String name = label.isEmpty() ? "The bar" : "Bar " + label;
             Weighing first = of.get(0);
             Weighing last = of.get(of.size() - 1);
             double between = last.days() - first.days();

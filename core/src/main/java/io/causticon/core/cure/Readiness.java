@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
@@ -37,13 +38,9 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
         Instant cut = log.first(Entry.Cut.class).map(BatchLog.Timed::at).orElseGet(() -> Tasks.unmoulded(plan, log));
         List<Drying.Weighing> weighings = log.of(Entry.BarWeighed.class)
                 .filter(w -> !w.at().isBefore(cut))
-                .map(w -> new Drying.Weighing(days(cut, w.at()), w.entry().mass().grams(), number(w.entry())))
+                .map(w -> new Drying.Weighing(days(cut, w.at()), w.entry().mass().grams(), Bars.label(w.entry().on())))
                 .toList();
         return new Readiness(cut, Tasks.oldEnough(plan, log), Drying.of(bar(plan, log), weighings));
-    }
-
-    private static int number(Entry.BarWeighed weighed) {
-        return weighed.on() == null || weighed.on().numbers().size() != 1 ? 0 : weighed.on().numbers().get(0);
     }
 
     private static DryingBar bar(BatchPlan plan, BatchLog log) {

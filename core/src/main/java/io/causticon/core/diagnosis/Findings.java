@@ -30,6 +30,7 @@ public final class Findings {
     public static final Finding SKIN_TIGHT = named("skin-tight");
     public static final Finding ZAP = named("zap");
     public static final Finding FREE_ALKALI = named("free-alkali");
+    public static final Finding PINK_DROP = named("pink-drop");
     public static final Finding STRIP_HIGH = named("strip-high");
     public static final Finding METER_HIGH = named("meter-high");
     public static final Finding WHITE_SPOTS = named("white-spots");

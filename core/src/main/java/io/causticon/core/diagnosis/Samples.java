@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -35,18 +36,24 @@ final class Samples {
      * @param meant from when on looking means something; a bar that was looked at before is none
      */
     int bars(Finding finding, Presence presence, Instant meant) {
-        Set<Integer> named = new HashSet<>();
+        Set<String> named = new HashSet<>();
         int unnamed = 0;
         for (Look look : looks.getOrDefault(finding, List.of())) {
             if (look.presence() == presence && !look.at().isBefore(meant)) {
                 if (look.on() != null && !look.on().numbers().isEmpty()) {
-                    named.addAll(look.on().numbers());
+                    named.addAll(names(look.on()));
                 } else {
                     unnamed = Math.max(unnamed, Bars.count(look.on()));
                 }
             }
         }
         return Math.max(named.size(), unnamed);
+    }
+
+    /** Bar 3 of the cream is another than bar 3 of the goat. */
+    private static List<String> names(Bars bars) {
+        String of = bars.portion() == null ? "" : " of " + bars.portion().name().trim().toLowerCase(Locale.ROOT);
+        return bars.numbers().stream().map(n -> n + of).toList();
     }
 
     /**

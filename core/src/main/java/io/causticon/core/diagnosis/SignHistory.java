@@ -144,7 +144,7 @@ final class SignHistory {
         if (finding.equals(Findings.ZAP.id())) {
             return Optional.of(Kind.TONGUE);
         }
-        if (finding.equals(Findings.FREE_ALKALI.id())) {
+        if (finding.equals(Findings.FREE_ALKALI.id()) || finding.equals(Findings.PINK_DROP.id())) {
             return Optional.of(Kind.ALKALI);
         }
         return finding.equals(Findings.WEEPING_DOTS.id()) ? Optional.of(Kind.WEEPING) : Optional.empty();

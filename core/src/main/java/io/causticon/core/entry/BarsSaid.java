@@ -4,6 +4,7 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.observation.Named;
 import io.causticon.core.wording.Phrase;
 import java.util.List;
 import java.util.Optional;
@@ -11,13 +12,18 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** Which bars are meant by "bar 3", "bars 2, 5 and 8", "bars 1-3" or "3 bars", after what was seen on them. */
+/** Which bars are meant by "bar 3", "bars 2, 5 and 8", "3 bars", "the cream bar" or "bar 3 of cream", after what was seen on them. */
 final class BarsSaid {
 
     private static final Pattern NUMBERED = Pattern.compile(
             "^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?bars?\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,5}(?:\\s*(?:-|,|to\\b|and\\b|&|\\+)\\s*\\d{1,5})*)(?:$|[\\s,.;])", Pattern.CASE_INSENSITIVE);
     private static final Pattern COUNTED =
             Pattern.compile("^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?(?:(\\d{1,5})|(one|two|three|four|five|six))\\s+(?:other\\s+)?bars?(?:$|[\\s,.;])", Pattern.CASE_INSENSITIVE);
+    /** Not "in the pot": only names that this batch knows are portions. */
+    private static final Pattern PORTION_FIRST = Pattern.compile(
+            "^\\s*,?\\s*(?:on|with|of|in|from)\\s+(?:the\\s+)?(" + Quotes.QUOTED + "|[\\p{L}\\p{N}' ()-]+?)(?:\\s+(bar|cup|layer|soap|portion)s?)?(?:\\s+(\\d{1,4}))?(?:$|[,.;]|\\s+(?:near|at|in|on|today|again)\\b)",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern PORTION_AFTER = Pattern.compile("^\\s*(?:of|from)\\s+(?:the\\s+)?(" + Quotes.QUOTED + "|[\\p{L}\\p{N}' ()-]+?)(?:$|[,.;])", Pattern.CASE_INSENSITIVE);
     private static final List<String> WORDS = List.of("one", "two", "three", "four", "five", "six");
     private static final Pattern PART = Pattern.compile("(\\d+)(?:\\s*(?:-|to)\\s*(\\d+))?", Pattern.CASE_INSENSITIVE);
 
@@ -27,7 +33,33 @@ final class BarsSaid {
     private BarsSaid() {}
 
     /** Reads from the start; without bars all of it is rest. */
-    static Said read(String text) {
+    static Said read(String text, QuickContext context) {
+        Said said = read(text);
+        if (said.bars() == null) {
+            Matcher first = PORTION_FIRST.matcher(text);
+            if (first.find()) {
+                Optional<Named> portion = context.portion(Quotes.taken(first.group(1)));
+                if (portion.isPresent()) {
+                    int end = Math.max(first.end(1), Math.max(first.end(2), first.end(3)));
+                    Bars bars = first.group(3) == null ? Bars.some(1) : sound(Bars.numbered(Integer.valueOf(first.group(3))));
+                    // What stands after "bar" or "bars" is no part of it.
+                    int plural = first.group(3) == null && end < text.length() && text.charAt(end) == 's' ? 1 : 0;
+                    return new Said(bars.of(portion.get()), text.substring(end + plural));
+                }
+            }
+            return said;
+        }
+        Matcher after = PORTION_AFTER.matcher(said.rest());
+        if (after.find()) {
+            Optional<Named> portion = context.portion(Quotes.taken(after.group(1)));
+            if (portion.isPresent()) {
+                return new Said(said.bars().of(portion.get()), said.rest().substring(after.end(1)));
+            }
+        }
+        return said;
+    }
+
+    private static Said read(String text) {
         Matcher numbered = NUMBERED.matcher(text);
         if (numbered.find()) {
             String list = numbered.group(1);
@@ -74,16 +106,17 @@ final class BarsSaid {
     }
 
     /** How it is typed, with a space before it; nothing when there is none. */
-    static String typed(@Nullable Bars bars) {
-        if (bars == null) {
-            return "";
-        }
+    static String typed(@Nullable Bars bars, Pen pen) {
+        return bars == null ? "" : said(bars) + pen.name(" of ", bars.portion());
+    }
+
+    private static String said(Bars bars) {
         String list = bars.numbers().stream().map(String::valueOf).collect(Collectors.joining(", "));
         return list.isEmpty() ? " on " + bars.count() + (bars.count() == 1 ? " bar" : " bars") : (bars.count() == 1 ? " on bar " : " on bars ") + list;
     }
 
     /** A phrase with the bars after it. */
     static Phrase after(Phrase phrase, @Nullable Bars bars) {
-        return bars == null ? phrase : Phrase.of("{}{}", phrase, typed(bars));
+        return bars == null ? phrase : Phrase.of("{}{}{}", phrase, said(bars), bars.portion() == null ? "" : " of " + bars.portion().name());
     }
 }

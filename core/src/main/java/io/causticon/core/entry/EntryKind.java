@@ -180,7 +180,7 @@ public final class EntryKind<E extends Entry> {
                 if (!matcher.find()) {
                     return Optional.empty();
                 }
-                BarsSaid.Said said = BarsSaid.read(text.substring(matcher.end()));
+                BarsSaid.Said said = BarsSaid.read(text.substring(matcher.end()), context);
                 return Optional.of(new Way.Match(entry.of(matcher, said.bars()), said.rest()));
             });
         }

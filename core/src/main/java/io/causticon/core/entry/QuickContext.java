@@ -3,10 +3,13 @@ package io.causticon.core.entry;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.observation.Named;
 import io.causticon.core.substance.Catalogue;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * What the quick line needs to know to understand a maker.
@@ -19,17 +22,38 @@ import java.util.Map;
  * @param findings words for findings, in small letters, with the finding each means
  * @param vessels those that the workshop knows
  * @param substances what it has beyond the plan: the tables, and its own
+ * @param taken portions that were taken from the bowl so far
  */
 public record QuickContext(
-        BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings, KnownVessels vessels, Catalogue substances) {
+        BatchPlan plan,
+        Instant begun,
+        Instant now,
+        ZoneId zone,
+        Units units,
+        Map<String, String> findings,
+        KnownVessels vessels,
+        Catalogue substances,
+        List<Named> taken) {
 
     public QuickContext {
         findings = Map.copyOf(findings);
+        taken = List.copyOf(taken);
+    }
+
+    /** Of a batch that was not divided. */
+    public QuickContext(
+            BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings, KnownVessels vessels, Catalogue substances) {
+        this(plan, begun, now, zone, units, findings, vessels, substances, List.of());
     }
 
     /** Of a workshop that has nothing of its own. */
     public QuickContext(BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings) {
         this(plan, begun, now, zone, units, findings, KnownVessels.NONE, Catalogue.standard());
+    }
+
+    /** A portion that was planned or taken; empty for a name that this batch does not know. */
+    Optional<Named> portion(String called) {
+        return names().plannedPortion(called).or(() -> taken.stream().filter(p -> p.isCalled(called)).findFirst().map(p -> new Named(p.id(), called.trim())));
     }
 
     Names names() {

@@ -5,6 +5,7 @@ import com.google.re2j.Pattern;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Named;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
@@ -157,10 +158,28 @@ public final class QuickLine {
                     return;
                 }
             }
-            throw notUnderstood(part, context);
+            entries.add(ofPortion(part, context).orElseThrow(() -> notUnderstood(part, context)));
         } catch (ProblemsException e) {
             problems.addAll(e.problems());
         }
+    }
+
+    /** A test with the portion in front of it, as in "goat lather 4" or "cream bar 83.2 g"; empty for anything else. */
+    private static Optional<Entry> ofPortion(String part, QuickContext context) {
+        int space = part.indexOf(' ');
+        while (space > 0) {
+            Optional<Named> portion = context.portion(part.substring(0, space));
+            if (portion.isPresent()) {
+                String moved = part.substring(space).trim() + " of " + Quotes.around(portion.get().name());
+                return WAYS.stream()
+                        .flatMap(way -> way.match(moved, context).stream())
+                        .filter(m -> EntryKinds.of(m.entry()).tells() == Tells.TESTS && m.rest().isBlank())
+                        .map(Way.Match::entry)
+                        .findFirst();
+            }
+            space = part.indexOf(' ', space + 1);
+        }
+        return Optional.empty();
     }
 
     /** What nobody said is meant as words is asked about, with what it may have been. */

@@ -9,10 +9,13 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.Titration;
+import io.causticon.core.observation.Titration.Acid;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.Comparator;
@@ -40,6 +43,14 @@ final class TestKinds {
                     + "|a|one|two|three|some|most|every|mostly|slightly|as|but|and|this|where|than|bars?|\\d+ bars?)\\b)",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern STANDARD = Pattern.compile(
+            "^titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*ml\\s+(?:of\\s+)?" + Patterns.NUMBER + "\\s*(?:n|m|mol(?:/l|\\s+a\\s+litre)?|normal|molar)()\\s+(?:acid\\s+)?"
+                    + "(?:for|in|per|to)\\s+(" + Patterns.AMOUNT + ")(?:\\s+(?:of\\s+)?soap)?(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern CITRIC = Pattern.compile(
+            "^titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*g\\s+(?:of\\s+)?" + Patterns.NUMBER + "\\s*(?:%|per\\s?cent)\\s+citric(?:\\s+acid)?(\\s+monohydrate)?\\s+"
+                    + "(?:for|in|per|to)\\s+(" + Patterns.AMOUNT + ")(?:\\s+(?:of\\s+)?soap)?(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
+
     private static final Pattern FINDING = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE);
 
     private static final EntryKind<Entry.PhRead> PH = EntryKind.of(Entry.PhRead.class, "ph")
@@ -48,7 +59,7 @@ final class TestKinds {
             .words((p, n) -> BarsSaid.after(Phrase.of(
                     p.method() == PhMethod.STRIP ? "strip on paste: {}" : "1 % solution, pen: pH {}",
                     new Exactly(p.ph(), p.ph() == Math.rint(p.ph()) ? 0 : 1)), p.on()))
-            .typed((p, pen) -> "ph " + pen.number(p.ph()) + (p.method() == PhMethod.STRIP ? " strip" : " meter") + BarsSaid.typed(p.on()))
+            .typed((p, pen) -> "ph " + pen.number(p.ph()) + (p.method() == PhMethod.STRIP ? " strip" : " meter") + BarsSaid.typed(p.on(), pen))
             .phraseOnBars("ph\\s+" + Patterns.NUMBER + "(?:\\s+(strip|meter|pen))?", (m, on) -> ph(m.group(1), m.group(2), on))
             .phraseOnBars("(strip|pen|meter)\\s+" + Patterns.NUMBER, (m, on) -> ph(m.group(2), m.group(1), on))
             .on(OnStrip.OPEN);
@@ -57,7 +68,7 @@ final class TestKinds {
             .tells(Tells.TESTS)
             .version(2)
             .words((w, n) -> BarsSaid.after(Phrase.of("wash test: {}", Pen.lower(w.feel())), w.on()))
-            .typed((w, pen) -> "wash " + Pen.lower(w.feel()) + BarsSaid.typed(w.on()))
+            .typed((w, pen) -> "wash " + Pen.lower(w.feel()) + BarsSaid.typed(w.on(), pen))
             .phraseOnBars("wash\\s+" + Patterns.oneOf(WASHES), (m, on) -> new Entry.WashTested(Patterns.meant(WASHES, m.group(1)), on))
             .on(w -> switch (w.feel()) {
                 case CALM -> OnStrip.CALM;
@@ -67,16 +78,33 @@ final class TestKinds {
 
     private static final EntryKind<Entry.TouchTested> TOUCH = EntryKind.of(Entry.TouchTested.class, "touch")
             .tells(Tells.TESTS)
-            .words((t, n) -> Phrase.of("touch: {}", Pen.lower(t.feel())))
-            .typed((t, pen) -> "touch " + Pen.lower(t.feel()))
-            .phrase("touch\\s+" + Patterns.oneOf(TOUCHES), (m, c) -> new Entry.TouchTested(Patterns.meant(TOUCHES, m.group(1))))
+            .version(2)
+            .words((t, n) -> BarsSaid.after(Phrase.of("touch: {}", Pen.lower(t.feel())), t.on()))
+            .typed((t, pen) -> "touch " + Pen.lower(t.feel()) + BarsSaid.typed(t.on(), pen))
+            .phraseOnBars("touch\\s+" + Patterns.oneOf(TOUCHES), (m, on) -> new Entry.TouchTested(Patterns.meant(TOUCHES, m.group(1)), on))
+            .on(OnStrip.OPEN);
+
+    private static final EntryKind<Entry.Lathered> LATHER = EntryKind.of(Entry.Lathered.class, "lather")
+            .tells(Tells.TESTS)
+            .words((l, n) -> BarsSaid.after(Phrase.of("lather {} of 5", l.grade()), l.on()))
+            .typed((l, pen) -> "lather " + l.grade() + BarsSaid.typed(l.on(), pen))
+            .phraseOnBars("lather(?:s|ed)?\\s+(\\d{1,3})(?:\\s+of\\s+5)?", (m, on) -> new Entry.Lathered((int) Patterns.within("The grade of a lather", m.group(1), EntryCheck.LATHER), on))
+            .on(OnStrip.OPEN);
+
+    private static final EntryKind<Entry.NeedleRead> NEEDLE = EntryKind.of(Entry.NeedleRead.class, "needle")
+            .tells(Tells.TESTS)
+            .words((l, n) -> BarsSaid.after(Phrase.of("needle {} mm deep", new Exactly(l.millimetres(), 1)), l.on()))
+            .typed((l, pen) -> "needle " + pen.number(l.millimetres()) + " mm" + BarsSaid.typed(l.on(), pen))
+            .phraseOnBars("needle\\s+" + Patterns.NUMBER + "\\s*(?:mm)?", (m, on) -> new Entry.NeedleRead(Patterns.within("The depth of the needle in mm", m.group(1), EntryCheck.NEEDLE), on))
             .on(OnStrip.OPEN);
 
     private static final EntryKind<Entry.Titrated> TITRATED = EntryKind.of(Entry.Titrated.class, "titrated")
             .tells(Tells.TESTS)
-            .version(2)
-            .words((t, n) -> BarsSaid.after(Phrase.of("titrated: free alkali {} %", new Exactly(t.freeAlkaliPercent(), 2)), t.on()))
-            .typed((t, pen) -> "titrate " + pen.number(t.freeAlkaliPercent()) + BarsSaid.typed(t.on()))
+            .version(3)
+            .words((t, n) -> BarsSaid.after(said(t), t.on()))
+            .typed((t, pen) -> "titrate " + (t.by() == null ? pen.number(t.freeAlkaliPercent()) : typed(t.by(), pen)) + BarsSaid.typed(t.on(), pen))
+            .way((text, context) -> titration(STANDARD, text, context))
+            .way((text, context) -> titration(CITRIC, text, context))
             .phraseOnBars(
                     "titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*(%|ml|g|mg|drops?|mol|n)?",
                     (m, on) -> new Entry.Titrated(alkali(m.group(1), m.group(2)), on))
@@ -89,17 +117,61 @@ final class TestKinds {
                     .map(f -> o.presence() == Presence.SEEN ? f.words() : "looked: " + f.absent())
                     .orElse(o.finding())), o.on()))
             .typed((o, pen) -> (o.presence() == Presence.SEEN ? "see " : "no ")
-                    + Findings.find(o.finding()).map(Finding::words).orElse(o.finding()) + BarsSaid.typed(o.on()))
+                    + Findings.find(o.finding()).map(Finding::words).orElse(o.finding()) + BarsSaid.typed(o.on(), pen))
             .way(TestKinds::finding)
+            .phraseOnBars("phenolphthalein(?:\\s+drop)?\\s+(pink|clear|colou?rless)", (m, on) -> new Entry.Observed(
+                    Findings.PINK_DROP.id(), "pink".equals(Patterns.lower(m.group(1))) ? Presence.SEEN : Presence.LOOKED_AND_ABSENT, on))
             .on(OnStrip.OPEN);
 
-    static final List<EntryKind<?>> ALL = List.of(PH, WASH, TOUCH, TITRATED, OBSERVED);
+    static final List<EntryKind<?>> ALL = List.of(PH, WASH, TOUCH, LATHER, NEEDLE, TITRATED, OBSERVED);
 
     private TestKinds() {}
 
     private static Entry.PhRead ph(String number, @Nullable String method, @Nullable Bars on) {
         boolean meter = method != null && !"strip".equals(Patterns.lower(method));
         return new Entry.PhRead(Patterns.within("pH", number, EntryCheck.PH), meter ? PhMethod.METER : PhMethod.STRIP, on);
+    }
+
+    private static Phrase said(Entry.Titrated titrated) {
+        Exactly percent = new Exactly(titrated.freeAlkaliPercent(), 2);
+        Titration by = titrated.by();
+        return by == null
+                ? Phrase.of("titrated: free alkali {} %", percent)
+                : Phrase.of(
+                        "titrated: free alkali {} %, to {} either way ({} {} {} for {})",
+                        percent,
+                        new Exactly(by.freeAlkaliPercent().halfWidth95(), 2),
+                        new Exactly(by.used(), 2),
+                        by.acid().isStandard() ? "ml of" : "g of",
+                        by.acid().isStandard() ? Phrase.of("{} N", new Exactly(by.strength(), 3)) : Phrase.of("{} % citric acid", new Exactly(by.strength(), 2)),
+                        by.soap());
+    }
+
+    private static String typed(Titration by, Pen pen) {
+        String strong = pen.number(by.strength());
+        String acid = switch (by.acid()) {
+            case STANDARD -> " ml of " + strong + " N";
+            case CITRIC -> " g of " + strong + " % citric";
+            case CITRIC_MONOHYDRATE -> " g of " + strong + " % citric monohydrate";
+        };
+        return pen.number(by.used()) + acid + " for " + pen.mass(by.soap());
+    }
+
+    private static Optional<Way.Match> titration(Pattern way, String text, QuickContext context) {
+        Matcher m = way.matcher(text);
+        if (!m.find()) {
+            return Optional.empty();
+        }
+        Acid acid = way == STANDARD ? Acid.STANDARD : m.group(3) == null ? Acid.CITRIC : Acid.CITRIC_MONOHYDRATE;
+        Titration by = new Titration(
+                acid,
+                Patterns.within("acid", m.group(1), Titration.USED),
+                Patterns.within("The strength of the acid", m.group(2), acid.strengths()),
+                Patterns.mass("soap", m.group(4), Mass.grams(Titration.SOAP_GRAMS.high()), context));
+        BarsSaid.Said said = BarsSaid.read(text.substring(m.end(4)).replaceFirst("^\\s+(?:of\\s+)?soap\\b", ""), context);
+        Entry entry = Entry.Titrated.of(by, said.bars());
+        EntryCheck.of(entry).throwIfAny();
+        return Optional.of(new Way.Match(entry, said.rest()));
     }
 
     private static double alkali(String percent, @Nullable String unit) {
@@ -127,7 +199,7 @@ final class TestKinds {
             throw ProblemsException.of(Patterns.FIELD, ProblemKey.UNKNOWN_FINDING, said.group(2).trim());
         }
         return known.map(f -> {
-            BarsSaid.Said rest = BarsSaid.read(words.substring(f.getKey().length()));
+            BarsSaid.Said rest = BarsSaid.read(words.substring(f.getKey().length()), context);
             return new Way.Match(new Entry.Observed(f.getValue(), absent ? Presence.LOOKED_AND_ABSENT : Presence.SEEN, rest.bars()), rest.rest());
         });
     }

@@ -27,7 +27,7 @@ final class WeighingKinds {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern NUMBERED_BAR =
-            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*\\s*(?:kg|g|oz|lbs?)?)$", Pattern.CASE_INSENSITIVE);
+            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*\\s*(?:kg|g|oz|lbs?)?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
     private static final Pattern BAR = Pattern.compile("^bar\\s+([\\d.,]+\\s*(?:(?:kg|g|oz|lbs?)\\b)?)(.*)$", Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ANOTHER_NUMBER = Pattern.compile("^\\s*[-+]?\\d");
@@ -76,7 +76,7 @@ final class WeighingKinds {
             .version(2)
             .tells(Tells.TESTS)
             .words((b, n) -> BarsSaid.after(Phrase.of("bar {}", b.mass()), b.on()))
-            .typed((b, pen) -> "bar " + pen.mass(b.mass()) + BarsSaid.typed(b.on()))
+            .typed((b, pen) -> "bar " + pen.mass(b.mass()) + BarsSaid.typed(b.on(), pen))
             .way(WeighingKinds::barWeighed)
             .on(OnStrip.CURVE);
 
@@ -106,11 +106,12 @@ final class WeighingKinds {
     private static Optional<Way.Match> barWeighed(String text, QuickContext context) {
         Matcher numbered = NUMBERED_BAR.matcher(text);
         if (numbered.matches()) {
-            Bars bar = Bars.numbered(Integer.parseInt(numbered.group(1)));
-            return Optional.of(new Way.Match(new Entry.BarWeighed(Patterns.mass("bar", numbered.group(2), EntryCheck.HEAVIEST_BAR, context), bar), ""));
+            BarsSaid.Said of = BarsSaid.read(numbered.group(3) == null ? "" : numbered.group(3), context);
+            Bars bar = Bars.numbered(Integer.parseInt(numbered.group(1))).of(of.bars() == null ? null : of.bars().portion());
+            return Optional.of(new Way.Match(new Entry.BarWeighed(Patterns.mass("bar", numbered.group(2), EntryCheck.HEAVIEST_BAR, context), bar), of.rest()));
         }
         Matcher plain = BAR.matcher(text);
-        BarsSaid.Said said = plain.matches() ? BarsSaid.read(plain.group(2)) : null;
+        BarsSaid.Said said = plain.matches() ? BarsSaid.read(plain.group(2), context) : null;
         // "bar 3 -5" and "bar 1 1e9 kg" are no bars of three grams and of one.
         if (said == null || ANOTHER_NUMBER.matcher(said.rest()).find()) {
             return Optional.empty();

@@ -16,6 +16,11 @@ public sealed interface Entry {
         return this instanceof PhotoTaken || this instanceof Held || this instanceof Released || this instanceof Concluded || this instanceof Abandoned;
     }
 
+    /** On which bars it was seen, felt or measured; null where that was not said, and for what is of the whole batch. */
+    default @Nullable Bars on() {
+        return null;
+    }
+
     /** Something was weighed into the batch. The same thing weighed twice adds up, unless the line is amended. */
     record Weighed(Weighable what, Mass mass, Tare tare, @Nullable Named vessel) implements Entry {}
 
@@ -152,8 +157,14 @@ public sealed interface Entry {
         }
     }
 
-    /** Somebody pressed it. */
-    record TouchTested(TouchFeel feel) implements Entry {}
+    /** Somebody pressed it; which bar, where that was said. */
+    record TouchTested(TouchFeel feel, @Nullable Bars on) implements Entry {
+
+        /** One that was not named. */
+        public TouchTested(TouchFeel feel) {
+            this(feel, null);
+        }
+    }
 
     /** A bar was weighed in cure; which one, where that was said. */
     record BarWeighed(Mass mass, @Nullable Bars on) implements Entry {
@@ -164,8 +175,29 @@ public sealed interface Entry {
         }
     }
 
-    /** Free alkali was titrated; per cent NaOH of the soap's mass; of which bar, where that was said. */
-    record Titrated(double freeAlkaliPercent, @Nullable Bars on) implements Entry {
+    /** How well it lathers, from 1 for hardly to 5 for a handful of foam; with which bar, where that was said. */
+    record Lathered(int grade, @Nullable Bars on) implements Entry {}
+
+    /** How deep a needle under a weight went into it; of which bar, where that was said. */
+    record NeedleRead(double millimetres, @Nullable Bars on) implements Entry {}
+
+    /**
+     * Free alkali was titrated; per cent NaOH of the soap's mass.
+     *
+     * @param on of which bar, where that was said
+     * @param by how; null where only its result was said
+     */
+    record Titrated(double freeAlkaliPercent, @Nullable Bars on, @Nullable Titration by) implements Entry {
+
+        /** As it was told elsewhere. */
+        public Titrated(double freeAlkaliPercent, @Nullable Bars on) {
+            this(freeAlkaliPercent, on, null);
+        }
+
+        /** As it follows from how it was done. */
+        public static Titrated of(Titration by, @Nullable Bars on) {
+            return new Titrated(by.freeAlkaliPercent().value(), on, by);
+        }
 
         /** Of a bar that was not named. */
         public Titrated(double freeAlkaliPercent) {

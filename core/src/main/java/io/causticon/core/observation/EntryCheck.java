@@ -34,6 +34,12 @@ public final class EntryCheck {
     /** Per cent of NaOH by mass; a bar that holds more is not one. */
     public static final Interval FREE_ALKALI = Interval.between(0, 20);
 
+    /** As it is graded: hardly, little, some, well, a handful. */
+    public static final Interval LATHER = Interval.between(1, 5);
+
+    /** mm of a needle into a bar. */
+    public static final Interval NEEDLE = Interval.between(0, 60);
+
     public static final Interval HUMIDITY = Interval.between(0, 100);
 
     /** By more than twice it is another batch. */
@@ -47,6 +53,7 @@ public final class EntryCheck {
     public static final int LONGEST_WORDS = 2000;
 
     private static final String FIELD = "quick";
+    private static final double ROUNDING = 1e-6;
 
     private final Problems problems = new Problems();
 
@@ -189,6 +196,23 @@ public final class EntryCheck {
             mass("bar", e.mass(), HEAVIEST_BAR);
         } else if (entry instanceof Entry.Titrated e) {
             within("free alkali", e.freeAlkaliPercent(), FREE_ALKALI);
+            if (e.by() != null) {
+                titration(e.by(), e.freeAlkaliPercent());
+            }
+        } else if (entry instanceof Entry.Lathered e) {
+            within("The grade of a lather", e.grade(), LATHER);
+        } else if (entry instanceof Entry.NeedleRead e) {
+            within("The depth of the needle in mm", e.millimetres(), NEEDLE);
+        }
+    }
+
+    private void titration(Titration by, double said) {
+        within("acid", by.used(), Titration.USED);
+        within("The strength of the acid", by.strength(), by.acid().strengths());
+        within("g of soap", by.soap().grams(), Titration.SOAP_GRAMS);
+        // A store that was written to by hand may say two things.
+        if (problems.isEmpty() && Math.abs(by.freeAlkaliPercent().value() - said) > ROUNDING) {
+            problems.add(FIELD, ProblemKey.NOT_A_NUMBER, said);
         }
     }
 

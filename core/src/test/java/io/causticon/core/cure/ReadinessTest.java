@@ -58,7 +58,7 @@ class ReadinessTest {
         Readiness readiness = Readiness.of(plan, new BatchLog(BEGUN, lines));
         assertThat(readiness.readyBand().get(0)).isBeforeOrEqualTo(slow);
         assertThat(readiness.readyBand().get(1)).isAfter(slow);
-        assertThat(readiness.drying().bars()).containsExactly(1, 2);
+        assertThat(readiness.drying().bars()).containsExactly("1", "2");
         // Bars that lose hardly anything any more are as old as they have to be, and no older.
         lines.clear();
         cut();

@@ -116,7 +116,8 @@ class ReleaseGateTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"day 8 no white spots", "day 8 strip 9", "day 8 no zap", "day 8 no bloom", "day 8 no brittle", "day 8 no weeping", "day 8 wash calm", "day 8 touch firm"})
+    @ValueSource(strings = {"day 8 no white spots", "day 8 strip 9", "day 8 no zap", "day 8 no bloom", "day 8 no brittle", "day 8 no weeping", "day 8 wash calm", "day 8 touch firm",
+        "day 8 phenolphthalein clear"})
     void noSetOfLooksFreesABatchWhoseWashBurned(String first) {
         String[] looks = {"day 9 no white spots", "day 9 no weeping", "day 9 no bloom", "day 9 no brittle", "day 9 no crust grows", "day 9 no thick crust", "day 9 strip 9", "day 9 no zap"};
         Cases of = made().log(first, "day 8 wash burns");
@@ -133,6 +134,35 @@ class ReleaseGateTest {
         assertThat(gate(early).missing()).isEmpty();
         assertThat(made().log("@+12h see zap").probabilityOf(Conditions.LYE_HEAVY)).isGreaterThan(.05);
         assertThat(missing(made().log("@+30h see zap", "day 8 no zap", "day 8 wash calm"))).contains(Kind.NO_STANDING_SIGN);
+    }
+
+    @Test
+    void aPinkDropStandsUntilItWasMeasured() {
+        Cases pink = made().log("day 8 phenolphthalein pink", "day 8 wash calm");
+        assertThat(missing(pink)).contains(Kind.NO_STANDING_SIGN);
+        assertThat(pink.probabilityOf(Conditions.LYE_HEAVY)).isGreaterThan(made().log("day 8 wash calm").probabilityOf(Conditions.LYE_HEAVY));
+        assertThat(missing(pink.log("day 12 phenolphthalein clear"))).contains(Kind.NO_STANDING_SIGN);
+        assertThat(missing(pink.log("day 12 titrate 0"))).doesNotContain(Kind.NO_STANDING_SIGN);
+    }
+
+    @Test
+    void whatIsWorthTestingNextIsWhatTheGateAsksFor() {
+        assertThat(next(made()).test()).isEmpty();
+        assertThat(next(made()).why().written(Object::toString)).contains("caustic");
+        Cases week = made().log("day 8 no bloom");
+        assertThat(next(week).test()).contains(BarTest.WASH);
+        assertThat(next(week).keptFromSkin()).isFalse();
+        Cases burned = made().log("day 8 wash burns");
+        assertThat(next(burned).test()).contains(BarTest.TITRATE);
+        assertThat(next(burned).keptFromSkin()).isTrue();
+        Cases calm = made().log("day 8 wash calm", "day 8 titrate 0");
+        assertThat(next(calm).test()).isEmpty();
+        assertThat(next(calm.log("day 22 no bloom")).test()).contains(BarTest.LATHER);
+        assertThat(next(calm.log("day 22 lather 4")).test()).isEmpty();
+    }
+
+    private static NextTest next(Cases of) {
+        return NextTest.of(of.facts(), of.diagnosis(), gate(of));
     }
 
     @Test

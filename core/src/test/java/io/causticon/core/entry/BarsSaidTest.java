@@ -9,6 +9,7 @@ import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.observation.Named;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -43,10 +44,27 @@ class BarsSaidTest {
     })
     void namesTheBars(String line, @Nullable String numbers, int count) {
         Entry entry = read(line).entries().get(0);
-        Bars on = entry instanceof Entry.WashTested w ? w.on()
-                : entry instanceof Entry.Titrated t ? t.on() : entry instanceof Entry.PhRead p ? p.on() : ((Entry.Observed) entry).on();
+        Bars on = entry.on();
         List<Integer> named = numbers == null ? List.of() : Arrays.stream(numbers.split(" ")).map(Integer::valueOf).toList();
         assertThat(on).isEqualTo(count == 0 ? null : new Bars(named, count));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "wash calm on the cream bar|of cream", "wash calm on cream bars|of cream", "wash calm of goat, twice|of goat", "wash calm with goat bar 2|2 of goat",
+        "wash calm on bar 3 of the cream|3 of cream", "wash calm on 1 bar of Goat|of Goat", "wash calm on the top|", "wash calm in the bathroom|", "bar 83.2 g of cream|of cream",
+        "bar 83.2 g on bar 2 of goat|2 of goat", "ash on the cream bar|?", "goat lather 4|of goat", "cream bar 83.2 g|of cream", "cream bar 3 83.2 g|3 of cream", "goat ph 9.5 strip|of goat", "see bloom on the cream bar|of cream", "lather 4 with goat|of goat", "needle 3.5 mm on bar 3|3",
+        "titrate 2.5 ml of 0.1 N for 5 g on the goat bar|of goat"
+    })
+    void namesThePortion(String line, @Nullable String label) {
+        QuickLine.Reading read = QuickLine.read(line, new QuickContext(
+                recipe().fat("olive-oil", 500).plan(), BEGUN, BEGUN.plusSeconds(86_400L * 60), ZoneOffset.UTC, Units.METRIC, Findings.vocabulary(),
+                new KnownVessels(Map.of(), Map.of()), Catalogue.standard(), List.of(Named.called("cream"), Named.called("goat"))));
+        if ("?".equals(label)) {
+            assertThat(read.problems()).extracting(Problem::key).containsAnyOf(ProblemKey.NOT_UNDERSTOOD, ProblemKey.NOT_UNDERSTOOD_MAYBE);
+            return;
+        }
+        assertThat(Bars.label(read.entries().get(0).on())).isEqualTo(label == null ? "" : label);
     }
 
     @ParameterizedTest

@@ -15,6 +15,7 @@ import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Named;
+import io.causticon.core.observation.Titration;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -164,8 +165,13 @@ class EntryKindsTest {
             double number = random.nextInt(3) == 0 ? random.nextDouble() * 90 : random.nextInt(-100, 900) / 10.0;
             return random.nextBoolean() ? Temperature.celsius(number) : Temperature.fahrenheit(number * 2);
         }
+        if (type == Titration.class) {
+            Titration.Acid acid = any(List.of(Titration.Acid.values()), random);
+            return new Titration(acid, random.nextInt(0, 90) / 10.0, acid.isStandard() ? 0.1 : 1.5, random.nextBoolean() ? Mass.grams(10) : Mass.ounces(0.35));
+        }
         if (type == Bars.class) {
-            return any(List.of(Bars.numbered(3), Bars.numbered(2, 5, 8), Bars.numbered(1, 2), Bars.some(1), Bars.some(3), Bars.some(12)), random);
+            return any(List.of(Bars.numbered(3), Bars.numbered(2, 5, 8), Bars.numbered(1, 2), Bars.some(1), Bars.some(3), Bars.some(12),
+                    Bars.numbered(3).of(PORTIONS.get(0)), Bars.some(1).of(PORTIONS.get(1)), Bars.some(2).of(PORTIONS.get(0))), random);
         }
         if (type == Weighable.class) {
             return any(List.of(Weighable.fat("lard"), Weighable.fat("shea-butter"), Weighable.NAOH, Weighable.KOH, Weighable.liquid("distilled-water"),

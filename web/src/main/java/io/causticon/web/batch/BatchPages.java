@@ -61,7 +61,7 @@ class BatchPages {
                 Formats.percent(weighed.superfat()),
                 weighed.isComplete(),
                 believed(batch),
-                Formats.duration(batch.log().ageAt(now)) + " old, " + state(batch) + EntryWords.purpose(batch.purpose()),
+                Formats.duration(batch.log().ageAt(now)) + " old, " + BatchWords.state(batch) + EntryWords.purpose(batch.purpose()),
                 batch.isHeld(),
                 heldBecause(batch),
                 batch.life() == Life.ABANDONED ? givenUp(batch, formats) : null,
@@ -161,16 +161,6 @@ class BatchPages {
 
     private BatchPage.@Nullable Line givenUp(Batch batch, Formats formats) {
         return batch.log().last(Entry.Abandoned.class).flatMap(a -> batch.log().find(a.id())).map(l -> line(l, batch, formats)).orElse(null);
-    }
-
-    private static String state(Batch batch) {
-        return switch (batch.life()) {
-            case BENCH -> "on the bench";
-            case MOULD -> "in the mould";
-            case CURE -> "curing";
-            case READY -> "released";
-            case ABANDONED -> "given up";
-        };
     }
 
     private static String heldBecause(Batch batch) {

@@ -199,7 +199,8 @@ public class Logbook {
                 maker.units(),
                 Findings.vocabulary(),
                 workshop.knownVessels(),
-                batch.log().substances());
+                batch.log().substances(),
+                batch.log().of(Entry.PortionTaken.class).map(p -> p.entry().portion()).toList());
     }
 
     /** An entry as its maker would type it. */

@@ -341,8 +341,8 @@ final class StripLayout {
         Readiness readiness = Readiness.of(batch.plan(), log);
         Drying drying = readiness.drying();
         Instant last = bars.get(bars.size() - 1).at();
-        drying.bars().forEach(number -> {
-            double fresh = drying.freshGrams(number).orElseThrow();
+        drying.bars().forEach(label -> {
+            double fresh = drying.freshGrams(label).orElseThrow();
             SvgPath middle = new SvgPath();
             SvgPath band = new SvgPath();
             Deque<Runnable> back = new ArrayDeque<>();

@@ -112,7 +112,7 @@ public class CasebookService implements Judge {
     }
 
     /** What it must have to be released. */
-    ReleaseGate gate(Batch batch, Diagnosis diagnosis) {
+    public ReleaseGate gate(Batch batch, Diagnosis diagnosis) {
         return ReleaseGate.of(batch.facts(clock.instant()), diagnosis);
     }
 

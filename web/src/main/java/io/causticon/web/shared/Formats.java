@@ -45,11 +45,16 @@ public record Formats(Units units, ZoneId zone) {
     /** With as many places as it takes to show that it is not nothing. */
     public String exactMass(Mass mass) {
         boolean shown = mass.grams() == 0 || massNumber(mass).chars().anyMatch(c -> c >= '1' && c <= '9');
-        return shown ? mass(mass) : trim(number(switch (units.mass()) {
+        return shown ? mass(mass) : trim(number(massValue(mass), FINEST_PLACES)) + " " + massUnit();
+    }
+
+    /** The number of her unit. */
+    public double massValue(Mass mass) {
+        return switch (units.mass()) {
             case GRAM -> mass.grams();
             case OUNCE -> mass.inOunces();
             case POUND -> mass.inOunces() / Mass.OUNCES_PER_POUND;
-        }, FINEST_PLACES)) + " " + massUnit();
+        };
     }
 
     /** Without its unit. */

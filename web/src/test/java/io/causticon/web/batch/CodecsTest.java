@@ -20,6 +20,7 @@ import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Titration;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.observation.Weighable;
@@ -75,6 +76,10 @@ class CodecsTest {
                 new Entry.TouchTested(TouchFeel.STICKY),
                 new Entry.BarWeighed(Mass.grams(104.2)),
                 new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)),
+                new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3).of(new Named("portion-1", "cream"))),
+                new Entry.Lathered(4, Bars.some(1).of(Named.called("goat"))),
+                new Entry.NeedleRead(3.5, null),
+                Entry.Titrated.of(new Titration(Titration.Acid.CITRIC, 10, 1, Mass.grams(20)), Bars.numbered(3)),
                 new Entry.Titrated(0.3),
                 new Entry.Observed("thick-crust", Presence.SEEN),
                 new Entry.PhotoTaken("7b1e", "the crust"),

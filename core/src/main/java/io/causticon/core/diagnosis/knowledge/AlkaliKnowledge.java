@@ -9,6 +9,7 @@ import static io.causticon.core.diagnosis.Findings.CRUST_RESISTS;
 import static io.causticon.core.diagnosis.Findings.CRUST_UNDER_COVER;
 import static io.causticon.core.diagnosis.Findings.FREE_ALKALI;
 import static io.causticon.core.diagnosis.Findings.METER_HIGH;
+import static io.causticon.core.diagnosis.Findings.PINK_DROP;
 import static io.causticon.core.diagnosis.Findings.SKIN_TIGHT;
 import static io.causticon.core.diagnosis.Findings.STRIP_HIGH;
 import static io.causticon.core.diagnosis.Findings.THICK_CRUST;
@@ -51,6 +52,8 @@ final class AlkaliKnowledge implements Knowledge.Source {
         k.finding(BURNS_AGAIN).happensAnyway(.10).points(.55).to(LYE_HEAVY).because("what burned once mostly burns with every bar");
         k.finding(ZAP).happensAnyway(.02).points(.93).halfAt(.01).to(LYE_HEAVY).because("the tongue feels free alkali");
         k.finding(FREE_ALKALI).happensAnyway(.004).points(.97).halfAt(.006).to(LYE_HEAVY).because("it measures what is left over");
+        // Soap in water colours it faintly by itself, and a dry face hardly shows anything.
+        k.finding(PINK_DROP).happensAnyway(.08).points(.85).to(LYE_HEAVY).because("it turns where free alkali is");
         k.finding(STRIP_HIGH).happensAnyway(.03).points(.35).to(LYE_HEAVY).because("soap alone lies at 9 to 10.5");
         k.finding(METER_HIGH).happensAnyway(.03).points(.90).halfAt(.008).to(LYE_HEAVY).because("soap alone lies at 9 to 10");
         k.finding(BRITTLE).happensAnyway(.04).points(.45).to(LYE_HEAVY).because("excess alkali salts the soap out and makes it chalky");
@@ -72,6 +75,7 @@ final class AlkaliKnowledge implements Knowledge.Source {
         k.finding(BURNS_AGAIN).points(.40).to(LYE_POCKETS).because("another pocket came under the hand");
         k.finding(ZAP).points(.45).to(LYE_POCKETS).because("it stings where the pocket is");
         k.finding(FREE_ALKALI).points(.45).to(LYE_POCKETS).because("the sample may have met a pocket");
+        k.finding(PINK_DROP).points(.30).to(LYE_POCKETS).because("the drop may have met a pocket");
         k.finding(STRIP_HIGH).points(.20).to(LYE_POCKETS).because("the strip may have met a pocket");
         k.fact(
                         "thick or seized when poured",

@@ -1,0 +1,31 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.cure.Tasks;
+
+/** What is said of a batch wherever it is spoken of. */
+public final class BatchWords {
+
+    private BatchWords() {}
+
+    /** Where in its life it is. */
+    public static String state(Batch batch) {
+        return switch (batch.life()) {
+            case BENCH -> "on the bench";
+            case MOULD -> "in the mould";
+            case CURE -> "curing";
+            case READY -> "released";
+            case ABANDONED -> "given up";
+        };
+    }
+
+    /** What is to be done with it, as a verb. */
+    public static String task(Tasks.Kind kind) {
+        return switch (kind) {
+            case UNMOULD -> "Unmould";
+            case CUT -> "Cut";
+            case WASH_TEST -> "First wash test";
+            case WEIGH -> "Weigh a bar";
+            case RELEASE -> "Release, if its tests allow";
+        };
+    }
+}

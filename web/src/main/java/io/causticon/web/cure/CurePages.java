@@ -1,0 +1,178 @@
+package io.causticon.web.cure;
+
+import io.causticon.core.cure.Drying;
+import io.causticon.core.cure.Readiness;
+import io.causticon.core.cure.Tasks;
+import io.causticon.core.diagnosis.BarTest;
+import io.causticon.core.diagnosis.Diagnosis;
+import io.causticon.core.diagnosis.NextTest;
+import io.causticon.core.diagnosis.ReleaseGate;
+import io.causticon.core.entry.EntryKinds;
+import io.causticon.core.entry.Tells;
+import io.causticon.core.observation.Bars;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.quantity.Mass;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchWords;
+import io.causticon.web.batch.EntryWords;
+import io.causticon.web.casebook.CasebookService;
+import io.causticon.web.shared.Formats;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Words and lays out a batch's cure. */
+@Service
+class CurePages {
+
+    private static final int MOST_BARS = 30;
+
+    /** g, as an example. */
+    private static final double TYPICAL_BAR = 104.2;
+
+    private static final int MOST_SEEN = 3;
+    private static final int MOST_DATES = 6;
+
+    private final CasebookService casebook;
+    private final Clock clock;
+
+    CurePages(CasebookService casebook, Clock clock) {
+        this.casebook = casebook;
+        this.clock = clock;
+    }
+
+    /** @param asked the name of the test that is to be shown; empty for the one that is worth doing */
+    CurePage page(Batch batch, Maker maker, String asked) {
+        Instant now = clock.instant();
+        Formats formats = maker.formats();
+        Diagnosis diagnosis = casebook.examine(batch);
+        ReleaseGate gate = casebook.gate(batch, diagnosis);
+        NextTest next = NextTest.of(batch.facts(now), diagnosis, gate);
+        BarTest shown = asked.isBlank() ? next.test().orElse(BarTest.WASH) : BarTest.called(asked);
+        Readiness readiness = Readiness.of(batch.plan(), batch.log());
+        boolean poured = batch.log().first(Entry.Poured.class).isPresent();
+        return new CurePage(
+                batch.id().toString(),
+                batch.name(),
+                Formats.duration(batch.log().ageAt(now)) + " old, " + BatchWords.state(batch),
+                batch.isHeld(),
+                poured ? headline(readiness, formats, now) : "Not poured yet",
+                poured ? band(readiness, formats) : "",
+                poured ? DryingChart.of(readiness, formats, now) : null,
+                readiness.drying().told().stream().map(t -> formats.phrase(t) + ".").toList(),
+                bars(batch, readiness.drying(), formats),
+                "bar " + nextBar(readiness.drying()) + "  " + formats.mass(Mass.grams(TYPICAL_BAR)),
+                next.test().map(BarTest::title).orElse("Nothing to test today"),
+                sentence(formats.phrase(next.why())),
+                guide(shown),
+                shown.isOnSkin() && next.keptFromSkin(),
+                Arrays.stream(BarTest.values()).map(t -> new CurePage.Other(name(t), t.title(), t == shown)).toList(),
+                gate.requirements().stream().map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
+                gate.isOpen(),
+                dates(batch, formats));
+    }
+
+    private static String name(BarTest test) {
+        return test.name().toLowerCase(Locale.ROOT);
+    }
+
+    private static CurePage.Guide guide(BarTest test) {
+        return new CurePage.Guide(
+                name(test),
+                test.title(),
+                test.minutes() + " min",
+                test.worth(),
+                test.steps(),
+                test.answers().stream().map(a -> new CurePage.Tap(a.words(), a.line(), a.isAlarming())).toList(),
+                test.blanks().stream().map(b -> new CurePage.Field(b.name(), b.words(), b.example())).toList(),
+                test == BarTest.TITRATE);
+    }
+
+    private static String headline(Readiness readiness, Formats formats, Instant now) {
+        return readiness.ready().isAfter(now) ? "Ready about " + formats.longDay(readiness.ready()) : "Old enough, and dry as far as it was weighed, since " + formats.day(readiness.ready());
+    }
+
+    private static String band(Readiness readiness, Formats formats) {
+        String rule = "dry is less than " + Formats.number(100 * Drying.DRY_BELOW_A_WEEK, 1) + " % a week";
+        if (!readiness.isWeighed()) {
+            return "the least for its kind; weighings move it. By water and air alone dry about " + formats.day(readiness.dry()) + "; " + rule;
+        }
+        return formats.day(readiness.readyBand().get(0)) + " to " + formats.day(readiness.readyBand().get(1)) + "; " + rule
+                + (readiness.dry().isAfter(readiness.oldEnough()) ? "" : ", and its kind wants until " + formats.day(readiness.oldEnough()));
+    }
+
+    /** The number after the highest that was weighed today is the likeliest to come. */
+    private static String nextBar(Drying drying) {
+        return drying.bars().stream().filter(b -> b.matches("\\d+")).findFirst().orElse("1");
+    }
+
+    private static List<CurePage.BarRow> bars(Batch batch, Drying drying, Formats formats) {
+        Map<String, List<LoggedEntry>> each = new LinkedHashMap<>();
+        for (LoggedEntry line : batch.log().entries()) {
+            if (EntryKinds.of(line.entry()).tells() == Tells.TESTS) {
+                labels(line.entry()).forEach(label -> each.computeIfAbsent(label, l -> new ArrayList<>()).add(line));
+            }
+        }
+        return each.entrySet().stream().limit(MOST_BARS).map(e -> row(e.getKey(), e.getValue(), drying, batch, formats)).toList();
+    }
+
+    /** What the bars of a line are called; several stand for themselves. */
+    private static List<String> labels(Entry entry) {
+        Bars on = entry.on();
+        if (on == null) {
+            return entry instanceof Entry.BarWeighed ? List.of("") : List.of();
+        }
+        if (on.numbers().size() > 1) {
+            return on.numbers().stream().map(n -> Bars.label(Bars.numbered(n).of(on.portion()))).toList();
+        }
+        String label = Bars.label(on);
+        return label.isEmpty() ? List.of() : List.of(label);
+    }
+
+    private static CurePage.BarRow row(String label, List<LoggedEntry> lines, Drying drying, Batch batch, Formats formats) {
+        Optional<Double> fresh = drying.freshGrams(label);
+        Optional<Mass> last = lines.stream()
+                .map(LoggedEntry::entry)
+                .filter(Entry.BarWeighed.class::isInstance)
+                .map(e -> ((Entry.BarWeighed) e).mass())
+                .reduce((a, b) -> b);
+        String lost = fresh.isPresent() && last.isPresent() ? Formats.number(100 * (1 - last.get().grams() / fresh.get()), 1) + " %" : "";
+        String seen = lines.stream()
+                .filter(l -> !(l.entry() instanceof Entry.BarWeighed))
+                .sorted((a, b) -> b.at().compareTo(a.at()))
+                .limit(MOST_SEEN)
+                .map(l -> EntryWords.of(l.entry(), batch.names(), formats).text().replaceFirst(" on bars? .*$", "").replaceFirst(" on 1 bar of .*$", "")
+                        + ", day " + Duration.between(batch.log().begun(), l.at()).toDays())
+                .collect(Collectors.joining("; "));
+        long weighed = lines.stream().filter(l -> l.entry() instanceof Entry.BarWeighed).count();
+        return new CurePage.BarRow(
+                label.isEmpty() ? "any" : label,
+                fresh.map(g -> formats.massNumber(Mass.grams(g))).orElse(""),
+                last.map(formats::massNumber).orElse(""),
+                lost,
+                seen.isEmpty() ? weighed == 1 ? "weighed once" : "weighed " + weighed + " times" : seen);
+    }
+
+    private static List<CurePage.Date> dates(Batch batch, Formats formats) {
+        return Tasks.of(batch.plan(), batch.log()).stream()
+                .filter(Tasks.Task::isOpen)
+                .limit(MOST_DATES)
+                .map(t -> new CurePage.Date(BatchWords.task(t.kind()), formats.day(t.due()), false))
+                .toList();
+    }
+
+    private static String sentence(String words) {
+        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
+    }
+}
