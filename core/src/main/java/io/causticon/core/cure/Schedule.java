@@ -6,6 +6,7 @@ import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.GelGoal;
 import io.causticon.core.formula.Process;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.substance.FattyAcid.Family;
 import java.time.Duration;
 
@@ -31,7 +32,16 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
     /** A mash is wetter than a cooked paste (a judgement). */
     private static final double REWORKED_UNMOULD_HOURS = 24;
     private static final double LONGEST_UNMOULD_HOURS = 168;
-    private static final double MOSTLY_OLEIC = 0.62;
+    private static final double USUAL_CURE = 28;
+    private static final double COOKED_CURE = 7;
+    private static final double OLEIC_CURE = 56;
+    private static final double CASTOR_CURE = 28;
+
+    /** Share of mono-unsaturated acids: a middling recipe, and all olive. */
+    private static final Interval OLEIC = Interval.between(0.55, 0.70);
+
+    /** Share of ricinoleic acid: more than is usual, and a third of it. */
+    private static final Interval CASTOR = Interval.between(0.12, 0.35);
     private static final double SALT_BAR = 0.15;
     private static final Duration BENCH = Duration.ofMinutes(75);
     private static final Duration REWORK_BENCH = Duration.ofHours(2);
@@ -77,17 +87,29 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
         return Math.min(LONGEST_UNMOULD_HOURS, USUAL_UNMOULD_HOURS * soft * wet * gel);
     }
 
-    /** The fixed minimum for its kind: cooked one week, others four, above 80 % olive twelve, salt bars four, and scraps that were melted with water four. */
+    /**
+     * The least for its kind (judgements, as makers report them): cooked one week, others four, salt bars and scraps that were melted with water four. What
+     * is mostly oleic, as all-olive soap, takes up to eight weeks longer, what is rich in castor up to four: both grow with their share, without a step.
+     */
     private static Duration cure(BatchPlan plan) {
         if (plan.isRework()) {
             // Reacted long ago, and as wet as on its first day.
-            return Duration.ofDays(28);
+            return days(USUAL_CURE);
         }
         if (plan.process() == Process.HOT) {
-            return Duration.ofDays(7);
+            return days(COOKED_CURE);
         }
-        double mono = Composition.of(plan.formula().fats()).of(Family.MONO_UNSATURATED).fraction();
-        return Duration.ofDays(mono > MOSTLY_OLEIC && !isSaltBar(plan.formula()) ? 84 : 28);
+        if (isSaltBar(plan.formula())) {
+            return days(USUAL_CURE);
+        }
+        Composition acids = Composition.of(plan.formula().fats());
+        return days(USUAL_CURE
+                + OLEIC_CURE * OLEIC.shareOf(acids.of(Family.MONO_UNSATURATED).fraction())
+                + CASTOR_CURE * CASTOR.shareOf(acids.of(Family.RICINOLEIC).fraction()));
+    }
+
+    private static Duration days(double days) {
+        return Duration.ofMinutes(Math.round(days * 24 * 60));
     }
 
     /** Whether its salt makes it hard in hours. */

@@ -16,14 +16,15 @@ import org.jspecify.annotations.Nullable;
 final class BarsSaid {
 
     private static final Pattern NUMBERED = Pattern.compile(
-            "^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?bars?\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,5}(?:\\s*(?:-|,|to\\b|and\\b|&|\\+)\\s*\\d{1,5})*)(?:$|[\\s,.;])", Pattern.CASE_INSENSITIVE);
+            "^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?bars?\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,5}(?:\\s*(?:-|,|to\\b|and\\b|&|\\+)\\s*\\d{1,5})*)(?:$|[\\s,.;:])", Pattern.CASE_INSENSITIVE);
     private static final Pattern COUNTED =
-            Pattern.compile("^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?(?:(\\d{1,5})|(one|two|three|four|five|six))\\s+(?:other\\s+)?bars?(?:$|[\\s,.;])", Pattern.CASE_INSENSITIVE);
+            Pattern.compile("^\\s*,?\\s*(?:(?:on|with|of|in|from)\\s+)?(?:(\\d{1,5})|(one|two|three|four|five|six))\\s+(?:other\\s+)?bars?(?:$|[\\s,.;:])", Pattern.CASE_INSENSITIVE);
     /** Not "in the pot": only names that this batch knows are portions. */
     private static final Pattern PORTION_FIRST = Pattern.compile(
-            "^\\s*,?\\s*(?:on|with|of|in|from)\\s+(?:the\\s+)?(" + Quotes.QUOTED + "|[\\p{L}\\p{N}' ()-]+?)(?:\\s+(bar|cup|layer|soap|portion)s?)?(?:\\s+(\\d{1,4}))?(?:$|[,.;]|\\s+(?:near|at|in|on|today|again)\\b)",
+            "^\\s*,?\\s*(?:on|with|of|in|from)\\s+(?:the\\s+)?(" + Quotes.QUOTED + "|[\\p{L}\\p{N}' ()-]+?)(?:\\s+(bar|cup|layer|soap|portion)s?)?(?:\\s+(\\d{1,4}))?(?:$|[,.;:]|\\s+(?:near|at|in|on|today|again|to|for|because)\\b)",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern PORTION_AFTER = Pattern.compile("^\\s*(?:of|from)\\s+(?:the\\s+)?(" + Quotes.QUOTED + "|[\\p{L}\\p{N}' ()-]+?)(?:$|[,.;])", Pattern.CASE_INSENSITIVE);
+    private static final Pattern PORTION_AFTER = Pattern.compile("^\\s*(?:of|from)\\s+(?:the\\s+)?(" + Quotes.QUOTED + "|[\\p{L}\\p{N}' ()-]+?)(?:\\s+(?:bar|cup|layer|soap|portion)s?)?(?:$|[,.;:]|\\s+(?:to|for|at|because)\\b)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CONTINUES = Pattern.compile("^\\s*(?::|(?:of|from|to|for|because)\\b)", Pattern.CASE_INSENSITIVE);
     private static final List<String> WORDS = List.of("one", "two", "three", "four", "five", "six");
     private static final Pattern PART = Pattern.compile("(\\d+)(?:\\s*(?:-|to)\\s*(\\d+))?", Pattern.CASE_INSENSITIVE);
 
@@ -64,7 +65,7 @@ final class BarsSaid {
         if (numbered.find()) {
             String list = numbered.group(1);
             String rest = text.substring(numbered.end(1));
-            if (list.contains(",") && !rest.isBlank()) {
+            if (list.contains(",") && !rest.isBlank() && !CONTINUES.matcher(rest).find()) {
                 // "bar 3, 15 min later" is one bar.
                 list = list.substring(0, list.indexOf(','));
             }
@@ -73,7 +74,8 @@ final class BarsSaid {
         Matcher counted = COUNTED.matcher(text);
         if (counted.find()) {
             int count = counted.group(1) != null ? Integer.parseInt(counted.group(1)) : 1 + WORDS.indexOf(Patterns.lower(counted.group(2)));
-            return new Said(sound(Bars.some(count)), text.substring(counted.end()));
+            int end = counted.end() > 0 && text.charAt(counted.end() - 1) == ':' ? counted.end() - 1 : counted.end();
+            return new Said(sound(Bars.some(count)), text.substring(end));
         }
         return new Said(null, text);
     }

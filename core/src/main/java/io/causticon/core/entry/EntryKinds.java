@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 public final class EntryKinds {
 
     public static final List<EntryKind<?>> ALL = Stream.of(
-                    WeighingKinds.ALL, PotKinds.ALL, BatterKinds.ALL, CookKinds.ALL, MouldKinds.ALL, TestKinds.ALL, WordKinds.ALL)
+                    WeighingKinds.ALL, PotKinds.ALL, BatterKinds.ALL, CookKinds.ALL, StockKinds.ALL, MouldKinds.ALL, TestKinds.ALL, WordKinds.ALL)
             .flatMap(List::stream)
             .<EntryKind<?>>map(k -> k)
             .toList();

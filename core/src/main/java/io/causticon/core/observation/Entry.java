@@ -214,6 +214,15 @@ public sealed interface Entry {
         }
     }
 
+    /** Bars left the rack: how many or which, and who has them; empty where nobody was named. */
+    record BarsWent(Bars on, Whither where, String to) implements Entry {}
+
+    /** Bars, a cup or a layer stand apart and are given to nobody, whatever the batch is. */
+    record SetApart(Bars on, String reason) implements Entry {}
+
+    /** They stand with the others again. */
+    record BroughtBack(Bars on, String reason) implements Entry {}
+
     /** A picture was taken. */
     record PhotoTaken(String photo, String caption) implements Entry {}
 

@@ -1,5 +1,6 @@
 package io.causticon.core.observation;
 
+import io.causticon.core.formula.Alkali;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
@@ -27,7 +28,6 @@ public record Titration(Acid acid, double used, double strength, Mass soap) {
     /** Less than a gram is not weighed well in a kitchen, more than half a kilogram not dissolved. */
     public static final Interval SOAP_GRAMS = Interval.between(0.2, 500);
 
-    private static final double NAOH_G_PER_MOL = 39.997;
     private static final double GRAMS_PER_MILLILITRE = 1;
     private static final double PERCENT = 100;
     private static final double MILLI = 1000;
@@ -83,6 +83,6 @@ public record Titration(Acid acid, double used, double strength, Mass soap) {
     /** Per cent of NaOH that so much acid stands for: 1 ml or 1 g. */
     private double percentFor(double amount) {
         double moles = acid.isStandard() ? amount / MILLI * strength : acid.equivalents * amount * strength / PERCENT / acid.gramsPerMol;
-        return PERCENT * moles * NAOH_G_PER_MOL / soap.grams();
+        return PERCENT * moles * Alkali.NAOH.molarMass() / soap.grams();
     }
 }

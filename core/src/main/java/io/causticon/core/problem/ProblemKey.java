@@ -125,6 +125,20 @@ public enum ProblemKey {
     TWO_THINGS,
     /** Words that may be a sign of a hazard and would be kept as words. Values: none. */
     SPEAKS_OF_BURNING,
+    /** Bars of a held batch that would be given to somebody. Values: none. */
+    HELD_NOT_GIVEN,
+    /** Bars that are set apart and would be given to somebody. Values: why they are. */
+    APART_NOT_GIVEN,
+    /** Bars of a batch that is not cut. Values: how many, none. */
+    NOT_CUT_YET,
+    /** More bars than are left. Values: how many, how many are left. */
+    NOT_SO_MANY_BARS,
+    /** A day that cannot be read. Values: what was typed. */
+    NOT_A_DAY,
+    /** A day that is over. Values: what was typed. */
+    DAY_IS_OVER,
+    /** A deed without its reason. Values: none. */
+    WHY,
     /** A batch that cannot be worked out. Values: none. */
     NOT_WORKED_OUT
 }

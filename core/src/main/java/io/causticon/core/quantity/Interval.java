@@ -26,6 +26,11 @@ public record Interval(double low, double high) {
         return (low + high) / 2;
     }
 
+    /** How far a value has come from the low to the high end, 0 to 1; an interval without width steps. */
+    public double shareOf(double value) {
+        return high == low ? value < low ? 0 : 1 : (clamp(value) - low) / (high - low);
+    }
+
     public double clamp(double value) {
         return Math.max(low, Math.min(high, value));
     }

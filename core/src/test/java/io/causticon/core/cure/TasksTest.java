@@ -53,6 +53,25 @@ class TasksTest {
         }
 
         @Test
+        void growWithOliveAndCastorWithoutAStep() {
+            long before = 0;
+            for (int olive = 40; olive <= 100; olive++) {
+                long hours = Schedule.of(recipe().fat("olive-oil", 10 * olive).fat("coconut-oil-76", 1000.01 - 10 * olive).plan()).cure().toHours();
+                assertThat(hours - Math.max(before, 28 * 24)).as(olive + " % olive").isBetween(0L, 4 * 24L);
+                before = hours;
+            }
+            assertThat(before).isEqualTo(84 * 24);
+            assertThat(cure("castor-oil", 10)).isEqualTo(28 * 24);
+            assertThat(cure("castor-oil", 30)).isBetween(29 * 24L, 56 * 24L);
+            // Salt makes it hard in hours, however much olive there is.
+            assertThat(Schedule.of(recipe().fat("olive-oil", 1000).additive("salt-bar", 500).plan()).cure().toDays()).isEqualTo(28);
+        }
+
+        private static long cure(String fat, int percent) {
+            return Schedule.of(recipe().fat("palm-oil", 10 * (100 - percent)).fat(fat, 10 * percent).plan()).cure().toHours();
+        }
+
+        @Test
         void giveMoreWaterLonger() {
             Schedule wet = Schedule.of(
                     recipe().fat("olive-oil", 500).fat("palm-oil", 500).target(LiquidTarget.concentration(.26)).plan());

@@ -1,0 +1,62 @@
+package io.causticon.core.cure;
+
+import static io.causticon.core.Recipes.recipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.core.cure.BarContents.Ingredient;
+import io.causticon.core.formula.AlkaliBalance;
+import io.causticon.core.formula.AlkaliChoice;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchLog;
+import io.causticon.core.quantity.Share;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Label arithmetic, by hand. */
+class BarContentsTest {
+
+    private static final Instant BEGUN = Instant.parse("2026-01-10T10:00:00Z");
+    private static final BatchPlan PLAN = recipe().fat("olive-oil", 600).fat("coconut-oil-76", 400).superfat(5).additive("eo-lavender", 30).plan();
+
+    private static BarContents contents(BatchPlan plan, int days) {
+        return BarContents.of(plan, new BatchLog(BEGUN, List.of()), BEGUN.plus(Duration.ofDays(days)));
+    }
+
+    private static double grams(BarContents of, String name) {
+        return of.ingredients().stream().filter(i -> i.name().equals(name)).findFirst().orElseThrow().mass().grams();
+    }
+
+    @Test
+    void stepByStep() {
+        BarContents bar = contents(PLAN, 60);
+        assertThat(bar.ingredients().get(0).name()).isEqualTo("Sodium Olivate");
+        assertThat(bar.ingredients()).extracting(Ingredient::mass).isSortedAccordingTo((a, b) -> Double.compare(b.grams(), a.grams()));
+        // 600 g of olive, of which 95 % react: 570 g of fat; by its saponification value so many moles.
+        double moles = 0.95 * PLAN.formula().fats().get(0).alkaliMoles();
+        assertThat(grams(bar, "Sodium Olivate")).isCloseTo(570 + moles * 39.997 - moles / 3 * 92.094, within(0.5));
+        assertThat(grams(bar, "Olea Europaea (Olive) Fruit Oil")).isCloseTo(30, within(0.1));
+        assertThat(grams(bar, PLAN.formula().additives().get(0).additive().name())).isCloseTo(30, within(1e-9));
+        assertThat(bar.scentAllergens()).anyMatch(a -> a.toLowerCase(java.util.Locale.ROOT).contains("linalool"));
+    }
+
+    @Test
+    void keepsMassButForTheWaterThatDries() {
+        Weights planned = Weights.planned(PLAN.formula());
+        double impure = planned.naoh().grams() - AlkaliBalance.of(PLAN.formula()).forFats().grams() + AlkaliBalance.of(PLAN.formula()).leftOut().grams();
+        double fresh = contents(PLAN, 0).ingredients().stream().mapToDouble(i -> i.mass().grams()).sum();
+        assertThat(fresh).isCloseTo(planned.total().grams(), within(Math.abs(impure) + 25));
+        double old = contents(PLAN, 90).ingredients().stream().mapToDouble(i -> i.mass().grams()).sum();
+        assertThat(fresh - old).isCloseTo(grams(contents(PLAN, 0), "Aqua") - grams(contents(PLAN, 90), "Aqua"), within(1e-6));
+        assertThat(grams(contents(PLAN, 90), "Aqua")).isBetween(20.0, 0.8 * grams(contents(PLAN, 0), "Aqua"));
+    }
+
+    @Test
+    void bothAlkalisMakeSoapsOfTheirOwn() {
+        BarContents shaving = contents(recipe().fat("stearic-acid", 500).fat("coconut-oil-76", 500).alkali(new AlkaliChoice(Share.percent(40), Share.percent(98), Share.percent(90))).plan(), 30);
+        assertThat(shaving.ingredients()).extracting(Ingredient::name).contains("Potassium Cocoate", "Sodium Cocoate");
+    }
+}
