@@ -1,11 +1,14 @@
-// Builds what the application ships: one style sheet and four font files, under web/src/main/resources/static.
+// Builds what the application ships: one style sheet and four font files, under web/src/main/resources/static, and the same fonts unpacked for what is
+// printed as PDF.
 import { execFileSync } from 'node:child_process';
-import { copyFileSync, mkdirSync } from 'node:fs';
+import { copyFileSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { decompress } from 'wawoff2';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const statics = join(here, '..', 'web', 'src', 'main', 'resources', 'static');
+const labels = join(here, '..', 'web', 'src', 'main', 'resources', 'io', 'causticon', 'web', 'label');
 const modules = join(here, 'node_modules');
 
 const FONTS = {
@@ -19,6 +22,10 @@ mkdirSync(join(statics, 'fonts'), { recursive: true });
 mkdirSync(join(statics, 'css'), { recursive: true });
 for (const [from, to] of Object.entries(FONTS)) {
   copyFileSync(join(modules, from), join(statics, 'fonts', to));
+}
+mkdirSync(labels, { recursive: true });
+for (const font of ['text', 'text-ext', 'figures']) {
+  writeFileSync(join(labels, `${font}.ttf`), await decompress(readFileSync(join(statics, 'fonts', `${font}.woff2`))));
 }
 execFileSync(
   join(modules, '.bin', 'tailwindcss'),

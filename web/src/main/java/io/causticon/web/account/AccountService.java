@@ -14,6 +14,7 @@ import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
@@ -103,6 +104,12 @@ public class AccountService implements UserDetailsService {
                 Temperature.celsius(usual(workshop.mixAtCelsius(), MIXING, Workshop.USUAL_MIX)),
                 TemperatureChange.kelvin(usual(workshop.matchWithinKelvin(), WITHIN, Workshop.USUAL_MATCH)),
                 workshop.currency());
+    }
+
+    /** Who may sign in by this name; empty where nobody may, or not any more. */
+    @Transactional(readOnly = true)
+    public Optional<Maker> active(String name) {
+        return accounts.findByName(normal(name)).filter(Account::active).map(a -> maker(a.name()));
     }
 
     /** The workshop's zone. */

@@ -46,11 +46,11 @@ class SecurityConfiguration {
         return new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(strength)));
     }
 
-    /** Devices carry a token of their own: no session, no form, no cookie. */
+    /** Devices and calendars carry a token of their own: no session, no form, no cookie. */
     @Bean
     @Order(1)
     SecurityFilterChain devices(HttpSecurity http) throws Exception {
-        return http.securityMatcher("/ingest")
+        return http.securityMatcher("/ingest", "/feed/**")
                 .authorizeHttpRequests(r -> r.anyRequest().permitAll())
                 .csrf(c -> c.disable())
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

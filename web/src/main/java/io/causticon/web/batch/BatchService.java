@@ -1,6 +1,7 @@
 package io.causticon.web.batch;
 
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.observation.BarStock;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
@@ -303,6 +304,7 @@ public class BatchService {
         try {
             write(batch, before -> {
                 lines.forEach(l -> EntryCheck.of(l, before.plan(), before.log().substances()).throwIfAny());
+                lines.forEach(l -> BarStock.of(l, before.log()).throwIfAny());
                 check.accept(before);
                 return rows;
             });

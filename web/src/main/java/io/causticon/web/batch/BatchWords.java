@@ -28,4 +28,15 @@ public final class BatchWords {
             case RELEASE -> "Release, if its tests allow";
         };
     }
+
+    /** Why it is due, as a sentence. */
+    public static String reason(Tasks.Kind kind) {
+        return switch (kind) {
+            case UNMOULD -> "Only when the sides let go.";
+            case CUT -> "One to two hours after it left the mould.";
+            case WASH_TEST -> "Your own hands first, 48 h after unmoulding; gloves until then.";
+            case WEIGH -> "The same bars each time tell when it is dry.";
+            case RELEASE -> "Old enough for its kind, and dry where bars were weighed.";
+        };
+    }
 }

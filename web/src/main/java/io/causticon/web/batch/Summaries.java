@@ -39,6 +39,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     /** Nothing is due, held or on the bench in larger numbers than anybody reads. */
     private static final Limit MANY = Limit.of(60);
 
+    private static final Limit CALENDAR = Limit.of(500);
     private static final Limit AT_ONCE = Limit.of(50);
     private static final Duration JUDGED_FOR = Duration.ofHours(20);
     private static final long EVERY_MINUTES = 30;
@@ -177,6 +178,12 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     @Transactional(readOnly = true)
     public List<BatchSummary> due(Instant from, Instant to) {
         return read(rows.due(READY_LIFE, from, to, MANY));
+    }
+
+    /** The same, as many as a calendar may hold. */
+    @Transactional(readOnly = true)
+    public List<BatchSummary> allDue(Instant from, Instant to) {
+        return read(rows.due(READY_LIFE, from, to, CALENDAR));
     }
 
     /** Vessels that lye was dissolved in, the last one first. */

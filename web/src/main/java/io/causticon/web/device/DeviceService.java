@@ -5,12 +5,7 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.shared.NotFoundException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
-import java.util.Base64;
-import java.util.HexFormat;
+import io.causticon.web.shared.Token;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,12 +20,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class DeviceService {
 
     private static final int LONGEST_NAME = 40;
-    private static final int TOKEN_BYTES = 24;
     private static final int MOST_SECONDS = 86_400;
 
     private final DeviceRepository devices;
     private final ReadingStore readings;
-    private final SecureRandom random = new SecureRandom();
 
     DeviceService(DeviceRepository devices, ReadingStore readings) {
         this.devices = devices;
@@ -53,11 +46,11 @@ public class DeviceService {
         if (!row.name.isEmpty() && !row.retired) {
             throw ProblemsException.of("name", ProblemKey.NAME_TAKEN, called);
         }
-        String token = newToken();
+        String token = Token.fresh();
         row.name = called;
         row.kind = kind.name();
         row.simulated = simulated;
-        row.tokenHash = hash(token);
+        row.tokenHash = Token.hash(token);
         row.batchId = null;
         row.retired = false;
         row.lastSequence = 0;
@@ -86,7 +79,7 @@ public class DeviceService {
 
     @Transactional(readOnly = true)
     Optional<Device> byToken(String token) {
-        return devices.findByTokenHashAndRetiredFalse(hash(token)).flatMap(DeviceRow::device);
+        return devices.findByTokenHashAndRetiredFalse(Token.hash(token)).flatMap(DeviceRow::device);
     }
 
     /**
@@ -127,20 +120,5 @@ public class DeviceService {
             row.retired = true;
             row.batchId = null;
         });
-    }
-
-    private String newToken() {
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Impossible state: no SHA-256", e);
-        }
     }
 }

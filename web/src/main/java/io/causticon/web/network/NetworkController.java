@@ -1,5 +1,6 @@
 package io.causticon.web.network;
 
+import io.causticon.web.shared.QrCode;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;

@@ -1,5 +1,6 @@
 package io.causticon.web.network;
 
+import io.causticon.web.shared.QrCode;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;

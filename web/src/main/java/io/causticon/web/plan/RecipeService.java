@@ -61,6 +61,12 @@ public class RecipeService {
                 .toList();
     }
 
+    /** Those in use that can be understood, by name. */
+    @Transactional(readOnly = true)
+    public List<Recipe> inUse() {
+        return all(false).stream().flatMap(k -> k.newest().stream()).toList();
+    }
+
     /** @throws NotFoundException if there is none */
     @Transactional(readOnly = true)
     public Recipe latest(UUID recipe) {

@@ -1,11 +1,14 @@
 package io.causticon.web.rack;
 
 import io.causticon.core.cure.Tasks;
+import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Summaries;
+import io.causticon.web.dates.Makings;
 import io.causticon.web.shared.Formats;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -15,14 +18,23 @@ import java.util.Optional;
 final class DueList {
 
     private static final Duration AHEAD = Duration.ofHours(26);
+    /** g, as an example. */
+    private static final double TYPICAL_BAR = 104.2;
+
     private static final Duration FORGOTTEN = Duration.ofDays(30);
 
+    private static final List<Tap> OUT = List.of(new Tap("It is out", "unmoulded", false));
+    private static final List<Tap> WASHED =
+            List.of(new Tap("calm", "wash calm", false), new Tap("tight", "wash tight", false), new Tap("burns", "wash burns", true));
+
     private final Summaries summaries;
+    private final Makings makings;
     private final Formats formats;
     private final Instant now;
 
-    DueList(Summaries summaries, Formats formats, Instant now) {
+    DueList(Summaries summaries, Makings makings, Formats formats, Instant now) {
         this.summaries = summaries;
+        this.makings = makings;
         this.formats = formats;
         this.now = now;
     }
@@ -35,15 +47,34 @@ final class DueList {
      * @param when since when or when
      * @param style {@code live}, {@code hold}, {@code late} or {@code due}
      * @param href where it is done
+     * @param batch that it is logged to from the list; empty where it is not
+     * @param taps what can be logged at a tap
+     * @param field words of a field for a weighing; empty where none is asked for
      */
-    record Due(String title, String words, String when, String style, String href) {}
+    record Due(String title, String words, String when, String style, String href, String batch, List<Tap> taps, String field) {
+
+        /** Something that is only opened. */
+        Due(String title, String words, String when, String style, String href) {
+            this(title, words, when, style, href, "", List.of(), "");
+        }
+    }
+
+    /** A line of the log, at a tap. */
+    record Tap(String words, String line, boolean alarming) {}
 
     List<Due> all() {
         List<Due> due = new ArrayList<>();
         summaries.onTheBench().forEach(b -> due.add(live(b)));
         summaries.held().forEach(b -> due.add(held(b)));
+        makings.until(now.atZone(formats.zone()).toLocalDate()).forEach(m -> due.add(make(m)));
         summaries.due(now.minus(FORGOTTEN), now.plus(AHEAD)).forEach(b -> next(b).ifPresent(due::add));
         return due;
+    }
+
+    private Due make(Makings.Making making) {
+        long late = ChronoUnit.DAYS.between(making.on(), now.atZone(formats.zone()).toLocalDate());
+        String when = late == 0 ? "today" : late == 1 ? "1 day late" : late + " days late";
+        return new Due("Make " + making.name(), making.bars() + " of " + making.goal(), when, late > 0 ? "late" : "due", "/plan/" + making.recipe());
     }
 
     private Due live(BatchSummary batch) {
@@ -78,14 +109,22 @@ final class DueList {
         boolean late = task.due().isBefore(now.minus(Duration.ofHours(12)));
         Duration gap = Duration.between(now, task.due()).abs();
         String when = late ? Formats.duration(gap) + " late" : task.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
-        return new Due(title(batch, task), words(batch, task), when, late ? "late" : "due", where(batch, task));
+        boolean comes = !late && task.due().isAfter(now);
+        List<Tap> taps = comes && task.kind() == Tasks.Kind.WASH_TEST ? List.of() : switch (task.kind()) {
+            case UNMOULD -> OUT;
+            case WASH_TEST -> WASHED;
+            case CUT, WEIGH, RELEASE -> List.of();
+        };
+        String field = task.kind() == Tasks.Kind.WEIGH ? "bar 3 " + formats.mass(Mass.grams(TYPICAL_BAR)) : "";
+        return new Due(
+                title(batch, task), words(batch, task), when, late ? "late" : "due", where(batch, task), batch.id().toString(), taps, field);
     }
 
     /** Where it is done. */
     private static String where(BatchSummary batch, Tasks.Task task) {
         return switch (task.kind()) {
             case UNMOULD, CUT -> "/bench/" + batch.id() + "?step=out";
-            case WASH_TEST, WEIGH, RELEASE -> "/batch/" + batch.id();
+            case WASH_TEST, WEIGH, RELEASE -> "/batch/" + batch.id() + "/cure";
         };
     }
 

@@ -1,10 +1,13 @@
 package io.causticon.web.rack;
 
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.EntryWords;
+import io.causticon.web.batch.Logbook;
 import io.causticon.web.batch.Summaries;
+import io.causticon.web.dates.Makings;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.time.Duration;
@@ -14,10 +17,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Home: all batches by age. */
 @Controller
@@ -30,10 +38,14 @@ class RackController {
             List.of(new Age("a week", 7), new Age("4 weeks", 28), new Age("3 months", 91), new Age("a year", 365), new Age("2 years", 730));
 
     private final Summaries summaries;
+    private final Makings makings;
+    private final Logbook logbook;
     private final Clock clock;
 
-    RackController(Summaries summaries, Clock clock) {
+    RackController(Summaries summaries, Makings makings, Logbook logbook, Clock clock) {
         this.summaries = summaries;
+        this.makings = makings;
+        this.logbook = logbook;
         this.clock = clock;
     }
 
@@ -100,9 +112,27 @@ class RackController {
         model.addAttribute("shown", shown.size());
         model.addAttribute("chart", AgeChart.of(shown, formats, now));
         model.addAttribute("rows", shown.stream().map(b -> row(b, now)).toList());
+        model.addAttribute("key", UUID.randomUUID().toString());
         model.addAttribute("today", formats.longDay(now));
-        model.addAttribute("due", new DueList(summaries, formats, now).all());
+        model.addAttribute("due", new DueList(summaries, makings, formats, now).all());
+        model.asMap().putIfAbsent("dueProblem", "");
+        model.asMap().putIfAbsent("dueBatch", "");
+        model.asMap().putIfAbsent("dueTyped", "");
         return "rack/rack";
+    }
+
+    /** Done from the list: the line is read and logged as if it was typed. What cannot be is told at the list, and what was typed stays. */
+    @PostMapping("/today/{id}")
+    String done(
+            @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam String line, @RequestParam String key, RedirectAttributes once) {
+        try {
+            logbook.log(new BatchId(id), line, "", Duration.ZERO, maker, key);
+        } catch (ProblemsException e) {
+            once.addFlashAttribute("dueProblem", logbook.problem(e.problems(), maker));
+            once.addFlashAttribute("dueBatch", id.toString());
+            once.addFlashAttribute("dueTyped", line);
+        }
+        return "redirect:/";
     }
 
     /** A batch that cannot be worked with. */

@@ -27,6 +27,7 @@ public record Formats(Units units, ZoneId zone) {
 
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", Locale.ENGLISH);
@@ -224,6 +225,11 @@ public record Formats(Units units, ZoneId zone) {
 
     public String day(Instant at) {
         return DAY.format(at.atZone(zone));
+    }
+
+    /** {@code 6 Nov 2026}. */
+    public String date(Instant at) {
+        return DATE.format(at.atZone(zone));
     }
 
     public String longDay(Instant at) {

@@ -24,6 +24,7 @@ import io.causticon.core.observation.Titration;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.observation.Weighable;
+import io.causticon.core.observation.Whither;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.shared.Formats;
@@ -79,6 +80,9 @@ class CodecsTest {
                 new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3).of(new Named("portion-1", "cream"))),
                 new Entry.Lathered(4, Bars.some(1).of(Named.called("goat"))),
                 new Entry.NeedleRead(3.5, null),
+                new Entry.BarsWent(Bars.some(6), Whither.SOLD, "the harbour shop"),
+                new Entry.SetApart(Bars.numbered(2, 5), "they weep"),
+                new Entry.BroughtBack(Bars.numbered(2, 5), "dry since"),
                 Entry.Titrated.of(new Titration(Titration.Acid.CITRIC, 10, 1, Mass.grams(20)), Bars.numbered(3)),
                 new Entry.Titrated(0.3),
                 new Entry.Observed("thick-crust", Presence.SEEN),

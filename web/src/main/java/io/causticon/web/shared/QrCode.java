@@ -1,4 +1,4 @@
-package io.causticon.web.network;
+package io.causticon.web.shared;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
@@ -8,14 +8,14 @@ import com.google.zxing.qrcode.QRCodeWriter;
 import java.util.Map;
 
 /** Words as a QR code (ISO/IEC 18004), to be read by a camera from a screen or from a terminal. */
-final class QrCode {
+public final class QrCode {
 
     /** Modules of white round it, which cameras want. */
     private static final int QUIET = 2;
 
     private final BitMatrix dark;
 
-    QrCode(String words) {
+    public QrCode(String words) {
         try {
             this.dark = new QRCodeWriter().encode(words, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET));
         } catch (WriterException e) {
@@ -23,12 +23,17 @@ final class QrCode {
         }
     }
 
-    int size() {
+    /** Squares on a side, with the white round it. */
+    public int size() {
         return dark.getWidth();
     }
 
+    public boolean isDark(int x, int y) {
+        return dark.get(x, y);
+    }
+
     /** Its dark squares as the path of a drawing, one unit a square. */
-    String path() {
+    public String path() {
         StringBuilder path = new StringBuilder();
         for (int y = 0; y < size(); y++) {
             for (int x = 0; x < size(); x++) {
@@ -45,7 +50,7 @@ final class QrCode {
     }
 
     /** For a terminal with light letters on dark ground: two rows of squares a line, light ones are drawn. */
-    String text() {
+    public String text() {
         StringBuilder text = new StringBuilder();
         for (int y = 0; y < size(); y += 2) {
             for (int x = 0; x < size(); x++) {

@@ -1,4 +1,4 @@
-package io.causticon.web.network;
+package io.causticon.web.shared;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

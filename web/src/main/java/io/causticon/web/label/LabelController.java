@@ -1,0 +1,159 @@
+package io.causticon.web.label;
+
+import io.causticon.core.cure.Tasks;
+import io.causticon.core.observation.BarStock;
+import io.causticon.core.observation.Life;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.network.NetworkPlace;
+import io.causticon.web.shared.Frame;
+import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** Labels of a batch: chosen, looked at, and printed. */
+@Controller
+@RequestMapping("/batch/{id}/labels")
+class LabelController {
+
+    private static final MediaType SVG = MediaType.valueOf("image/svg+xml");
+    private static final int MOST = 500;
+
+    private final BatchService batches;
+    private final Labels labels;
+    private final NetworkPlace network;
+
+    LabelController(BatchService batches, Labels labels, NetworkPlace network) {
+        this.batches = batches;
+        this.labels = labels;
+        this.network = network;
+    }
+
+    /**
+     * What is to be printed.
+     *
+     * @param kind {@code rack} or {@code bar}
+     * @param sheet of labels
+     * @param copies how many, as typed
+     * @param first the first place that is free on the first sheet, counted from 1, as typed
+     */
+    record Asked(@Nullable String kind, @Nullable String sheet, @Nullable String copies, @Nullable String first) {
+
+        boolean isOfBars() {
+            return "bar".equals(kind);
+        }
+
+        LabelSheet onto() {
+            return LabelSheet.called(sheet == null ? "" : sheet).orElse(LabelSheet.ALL.get(isOfBars() ? 2 : 1));
+        }
+
+        static int number(@Nullable String typed, int otherwise, int most) {
+            return typed != null && typed.trim().matches("\\d{1,4}") ? Math.max(1, Math.min(most, Integer.parseInt(typed.trim()))) : otherwise;
+        }
+
+        /** Whether something was typed there that is no such number. */
+        static boolean isOdd(@Nullable String typed, int most) {
+            return typed != null && !typed.isBlank() && (!typed.trim().matches("\\d{1,4}") || Integer.parseInt(typed.trim()) < 1 || Integer.parseInt(typed.trim()) > most);
+        }
+    }
+
+    @GetMapping
+    String show(
+            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
+        Batch batch = batches.get(new BatchId(id));
+        LabelSheet sheet = asked.onto();
+        LabelArt art = art(batch, asked, maker, frame, request);
+        int bars = Math.max(1, BarStock.of(batch.log()).cut());
+        model.addAttribute("batch", batch);
+        model.addAttribute("id", id.toString());
+        model.addAttribute("kind", asked.isOfBars() ? "bar" : "rack");
+        model.addAttribute("sheet", sheet.id());
+        model.addAttribute("sheets", LabelSheet.ALL);
+        model.addAttribute("copies", asked.copies() == null ? String.valueOf(asked.isOfBars() ? Math.min(MOST, bars) : 1) : asked.copies());
+        model.addAttribute("first", asked.first() == null ? "1" : asked.first());
+        model.addAttribute("problem", problem(asked, sheet));
+        model.addAttribute("svg", LabelPrint.svg(art));
+        model.addAttribute("leftOut", art.leftOut());
+        model.addAttribute("held", batch.isHeld());
+        model.addAttribute("released", batch.life() == Life.READY);
+        model.addAttribute("words", "Label of " + batch.name() + ": " + (asked.isOfBars() ? "what it is made of, what it weighs, " + batch.code() : batch.code() + ", with a code that leads to "
+                + address(batch, request)));
+        model.addAttribute("on", maker.formats().day(on(batch)));
+        return "label/labels";
+    }
+
+    private static String problem(Asked asked, LabelSheet sheet) {
+        if (Asked.isOdd(asked.copies(), MOST)) {
+            return "Copies: a number from 1 to " + MOST + ".";
+        }
+        return Asked.isOdd(asked.first(), sheet.count()) ? "First free place: a number from 1 to " + sheet.count() + "." : "";
+    }
+
+    /** @throws io.causticon.web.shared.NotFoundException where there is no such batch */
+    @GetMapping("/sheet.pdf")
+    ResponseEntity<byte[]> pdf(
+            @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
+        Batch batch = batches.get(new BatchId(id));
+        if (asked.isOfBars() && batch.isHeld()) {
+            return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body("This batch is held: no labels for its bars.".getBytes(StandardCharsets.UTF_8));
+        }
+        int copies = Asked.number(asked.copies(), 1, MOST);
+        List<LabelArt> all = new ArrayList<>(Collections.nCopies(copies, art(batch, asked, maker, frame, request)));
+        LabelSheet sheet = asked.onto();
+        int first = Asked.number(asked.first(), 1, sheet.count()) - 1;
+        byte[] pdf = LabelPrint.pdf(all, sheet, first, batch.name() + " " + batch.code());
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).headers(named(batch, "pdf")).body(pdf);
+    }
+
+    @GetMapping("/label.svg")
+    ResponseEntity<String> svg(
+            @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
+        Batch batch = batches.get(new BatchId(id));
+        if (asked.isOfBars() && batch.isHeld()) {
+            return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body("This batch is held: no labels for its bars.");
+        }
+        return ResponseEntity.ok().contentType(SVG).headers(named(batch, "svg")).body(LabelPrint.svg(art(batch, asked, maker, frame, request)));
+    }
+
+    private static HttpHeaders named(Batch batch, String kind) {
+        HttpHeaders headers = new HttpHeaders();
+        headers.setContentDisposition(ContentDisposition.inline().filename("label-" + batch.code().replaceAll("[^A-Za-z0-9-]", "") + "." + kind).build());
+        return headers;
+    }
+
+    private LabelArt art(Batch batch, Asked asked, Maker maker, Frame frame, HttpServletRequest request) {
+        return asked.isOfBars()
+                ? labels.bar(batch, asked.onto(), frame.workshop(), on(batch), maker.formats())
+                : labels.rack(batch, asked.onto(), address(batch, request), maker.formats());
+    }
+
+    /** Nobody is given a bar before it is ready: its label tells of that day, or of today where that is past. */
+    private Instant on(Batch batch) {
+        Instant ready = Tasks.ready(batch.plan(), batch.log());
+        return ready.isAfter(labels.today()) ? ready : labels.today();
+    }
+
+    /** Where a telephone finds the batch: in the workshop's network if it listens there, else where this was asked from. */
+    private String address(Batch batch, HttpServletRequest request) {
+        String base = network.addresses().stream().findFirst().orElseGet(() -> ServletUriComponentsBuilder.fromContextPath(request).build().toUriString());
+        return base + "/batch/" + batch.id();
+    }
+}
