@@ -2,6 +2,8 @@ package io.causticon.web.batch;
 
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.Rework;
 import io.causticon.core.formula.Vessel;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
@@ -16,13 +18,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Writes what is known of a batch into its row for lists, and reads it from there. */
 final class SummaryCodec {
 
     /** Goes up when the same log gives another row: by what is in it, or by what the program knows. */
-    static final int VERSION = 5;
+    static final int VERSION = 6;
 
     private static final int LONGEST_WORDS = 2000;
     private static final int LONGEST_LOOK = 400;
@@ -118,10 +121,20 @@ final class SummaryCodec {
                 .orElse(null);
     }
 
+    /** What it is found by: what it is called, and all that went in, by name and lot. */
     private static String words(Batch batch, String mould) {
-        return (batch.name() + " " + batch.code() + " " + mould + " "
-                        + batch.plan().formula().fats().stream().map(f -> f.fat().name()).collect(Collectors.joining(" "))
-                        + (batch.plan().rework() == null ? "" : batch.plan().rework().scraps().stream().map(s -> " " + s.name() + " " + s.id()).collect(Collectors.joining())))
+        Formula formula = batch.plan().formula();
+        Rework rework = batch.plan().rework();
+        return Stream.of(
+                        Stream.of(batch.name(), batch.code(), mould),
+                        formula.fats().stream().map(f -> f.fat().name()),
+                        formula.fats().stream().flatMap(f -> Stream.ofNullable(f.lot())),
+                        rework == null ? Stream.<String>empty() : rework.scraps().stream().map(s -> s.name() + " " + s.id()),
+                        batch.log().of(Entry.Added.class).flatMap(a -> Stream.ofNullable(a.entry().lot())),
+                        formula.additives().stream().map(a -> a.additive().name()),
+                        formula.liquidParts().stream().map(l -> l.liquid().name()))
+                .flatMap(w -> w)
+                .collect(Collectors.joining(" "))
                 .toLowerCase(Locale.ROOT);
     }
 

@@ -1,6 +1,7 @@
 package io.causticon.web.cure;
 
 import io.causticon.core.diagnosis.BarTest;
+import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/batch/{id}/cure")
 class CureController {
 
+    private static final List<String> WHERE = List.of("sold", "gave", "kept", "destroyed");
     private static final String CITRIC = "citric";
 
     /** How an acid is said in a line; the strength stands within. */
@@ -63,6 +65,16 @@ class CureController {
         return log(new BatchId(id), model, maker, typed, on.isEmpty() ? said : said + " on " + (on.matches("\\d.*") ? "bar " : "") + on, "test", key);
     }
 
+    /** Bars left the rack: how many or which, where to, to whom. */
+    @PostMapping("/went")
+    String went(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+        String where = WHERE.contains(typed.getOrDefault("where", "")) ? typed.get("where") : WHERE.get(0);
+        String bars = typed.getOrDefault("bars", "").trim();
+        String to = typed.getOrDefault("to", "").trim();
+        String line = where + " " + bars + (to.isEmpty() ? "" : " to \"" + to.replace("\"", "\"\"") + "\"");
+        return log(new BatchId(id), model, maker, typed, line, "went", key);
+    }
+
     private static String numbers(BarTest test, Map<String, String> typed) {
         String line = test.line().replace("{acid}", ACIDS.getOrDefault(typed.getOrDefault("acid", ""), ACIDS.get("standard")));
         for (BarTest.Blank blank : test.blanks()) {
@@ -74,11 +86,13 @@ class CureController {
 
     private String log(BatchId id, Model model, Maker maker, Map<String, String> typed, String line, String part, String key) {
         try {
+            if ("went".equals(part) && typed.getOrDefault("bars", "").isBlank()) {
+                throw ProblemsException.of("bars", ProblemKey.MISSING);
+            }
             logbook.log(id, line, "", Duration.ZERO, maker, key);
             return "redirect:/batch/" + id + "/cure";
         } catch (ProblemsException e) {
             model.addAttribute(part + "Problem", logbook.problem(e.problems(), maker));
-            model.addAttribute("maybe", "bar".equals(part) ? List.of() : Logbook.maybe(e.problems(), line));
             return show(id, model, maker, typed.getOrDefault("test", ""), new TreeMap<>(typed));
         }
     }
@@ -88,7 +102,7 @@ class CureController {
         model.addAttribute("typed", typed);
         model.asMap().putIfAbsent("barProblem", "");
         model.asMap().putIfAbsent("testProblem", "");
-        model.asMap().putIfAbsent("maybe", List.of());
+        model.asMap().putIfAbsent("wentProblem", "");
         model.addAttribute("key", UUID.randomUUID().toString());
         return "cure/cure";
     }

@@ -25,6 +25,9 @@ import org.jspecify.annotations.Nullable;
  * @param gate what it must have to be released
  * @param open whether it may be released
  * @param dates what is due
+ * @param apart what is set apart, and why
+ * @param stock how many bars there are and where they went; empty before the cut
+ * @param went each time that some left the rack, the last first
  */
 record CurePage(
         String id,
@@ -44,7 +47,10 @@ record CurePage(
         List<Other> others,
         List<Wanted> gate,
         boolean open,
-        List<Date> dates) {
+        List<Date> dates,
+        List<String> apart,
+        String stock,
+        List<Date> went) {
 
     /** One bar: what it is called, masses at the cut and now, what it lost, what was seen and tested on it. */
     record BarRow(String name, String fresh, String now, String lost, String seen) {}

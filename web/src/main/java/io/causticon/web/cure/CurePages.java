@@ -9,9 +9,11 @@ import io.causticon.core.diagnosis.NextTest;
 import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.Tells;
+import io.causticon.core.observation.BarStock;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Whither;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
@@ -61,6 +63,7 @@ class CurePages {
         NextTest next = NextTest.of(batch.facts(now), diagnosis, gate);
         BarTest shown = asked.isBlank() ? next.test().orElse(BarTest.WASH) : BarTest.called(asked);
         Readiness readiness = Readiness.of(batch.plan(), batch.log());
+        BarStock stock = BarStock.of(batch.log());
         boolean poured = batch.log().first(Entry.Poured.class).isPresent();
         return new CurePage(
                 batch.id().toString(),
@@ -80,7 +83,29 @@ class CurePages {
                 Arrays.stream(BarTest.values()).map(t -> new CurePage.Other(name(t), t.title(), t == shown)).toList(),
                 gate.requirements().stream().map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
                 gate.isOpen(),
-                dates(batch, formats));
+                dates(batch, formats),
+                stock.apart().stream().map(a -> EntryWords.of(a, batch.names(), formats).text()).toList(),
+                stock.cut() == 0 ? "" : stock(stock),
+                went(batch, formats));
+    }
+
+    private static String stock(BarStock stock) {
+        String gone = Arrays.stream(Whither.values())
+                .filter(w -> stock.count(w) > 0)
+                .map(w -> stock.count(w) + " " + w.name().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
+        return stock.left() + " of " + stock.cut() + " are here" + (gone.isEmpty() ? "." : "; " + gone + ".");
+    }
+
+    /** Each time that bars left the rack, the last first. */
+    static List<CurePage.Date> went(Batch batch, Formats formats) {
+        List<CurePage.Date> went = new ArrayList<>();
+        for (LoggedEntry line : batch.log().entries()) {
+            if (line.entry() instanceof Entry.BarsWent) {
+                went.add(0, new CurePage.Date(EntryWords.of(line.entry(), batch.names(), formats).text(), formats.date(line.at()), true));
+            }
+        }
+        return went;
     }
 
     private static String name(BarTest test) {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.DateTimeParseException;
+import java.time.format.ResolverStyle;
 import java.time.temporal.ChronoField;
 import java.util.List;
 import java.util.Locale;
@@ -82,10 +83,10 @@ record GoalForm(@Nullable String bars, @Nullable String by, @Nullable String rec
 
     /** "2026-12-12", "12 December", "12 Dec 2026", "Dec 12": without a year the next one. */
     static Optional<LocalDate> day(String typed, LocalDate today) {
-        for (String pattern : List.of("d MMM", "d MMMM", "MMM d", "MMMM d", "yyyy-M-d", "d MMM yyyy", "d MMMM yyyy", "MMM d yyyy", "MMMM d yyyy", "d.M.yyyy")) {
+        for (String pattern : List.of("d MMM", "d MMMM", "MMM d", "MMMM d", "uuuu-M-d", "d MMM uuuu", "d MMMM uuuu", "MMM d uuuu", "MMMM d uuuu", "d.M.uuuu")) {
             DateTimeFormatterBuilder builder = new DateTimeFormatterBuilder().parseCaseInsensitive().appendPattern(pattern);
-            boolean year = pattern.contains("y");
-            DateTimeFormatter format = (year ? builder : builder.parseDefaulting(ChronoField.YEAR, today.getYear())).toFormatter(Locale.ENGLISH);
+            boolean year = pattern.contains("u");
+            DateTimeFormatter format = (year ? builder : builder.parseDefaulting(ChronoField.YEAR, today.getYear())).toFormatter(Locale.ENGLISH).withResolverStyle(ResolverStyle.STRICT);
             try {
                 LocalDate day = LocalDate.parse(typed.replace(",", " ").replaceAll("\\s+", " "), format);
                 return Optional.of(!year && day.isBefore(today) ? day.plusYears(1) : day);

@@ -45,11 +45,6 @@ enum LabelFont {
         return family;
     }
 
-    /** What a page of the application calls it. */
-    String variable() {
-        return this == FIGURES ? "--font-figures" : "--font-text";
-    }
-
     private boolean has(int letter) {
         return letters.getGlyphId(letter) > 0;
     }

@@ -119,8 +119,8 @@ final class LabelPrint {
 
     private static String svg(LabelArt.Piece piece) {
         if (piece instanceof LabelArt.Words w) {
-            return "<text xml:space=\"preserve\" x=\"" + mm(w.x()) + "\" y=\"" + mm(w.y()) + "\" font-size=\"" + mm(w.size()) + "\" style=\"font-family: var(" + w.font().variable() + ", '" + w.font().family()
-                    + "'), sans-serif\" fill=\"#000\" textLength=\"" + mm(Math.max(NO_MARGIN, w.font().width(w.text(), w.size()))) + "\" lengthAdjust=\"spacingAndGlyphs\">"
+            return "<text xml:space=\"preserve\" x=\"" + mm(w.x()) + "\" y=\"" + mm(w.y()) + "\" font-size=\"" + mm(w.size()) + "\" class=\"" + (w.font() == LabelFont.FIGURES ? "figures" : "words") + "\" font-family=\"'" + w.font().family()
+                    + "', sans-serif\" fill=\"#000\" textLength=\"" + mm(Math.max(NO_MARGIN, w.font().width(w.text(), w.size()))) + "\" lengthAdjust=\"spacingAndGlyphs\">"
                     + escaped(w.text()) + "</text>";
         }
         if (piece instanceof LabelArt.Box b) {

@@ -1,6 +1,7 @@
 package io.causticon.web.harness;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -62,6 +63,18 @@ public final class Client {
 
     public HttpResponse<String> get(String path) {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+    }
+
+    /** What is no text. */
+    public byte[] bytes(String path) {
+        try {
+            return http.send(HttpRequest.newBuilder(URI.create(address + path)).GET().build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
     }
 
     public HttpResponse<String> post(String path, Map<String, String> form) {

@@ -1,0 +1,66 @@
+package io.causticon.web.cure;
+
+import io.causticon.core.observation.BarStock;
+import io.causticon.core.observation.Whither;
+import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.BatchSummary;
+import io.causticon.web.batch.BatchWords;
+import io.causticon.web.batch.Summaries;
+import io.causticon.web.shared.Guard;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Who has soap of a lot, an ingredient, a batch or what was melted down: whom to call when it must come back. */
+@Controller
+class RecallController {
+
+    private static final int MOST_FOUND = 200;
+
+    private final Summaries summaries;
+    private final BatchService batches;
+
+    RecallController(Summaries summaries, BatchService batches) {
+        this.summaries = summaries;
+        this.batches = batches;
+    }
+
+    /** One batch: where it is in its life, how many are here, how many are with others, each time that some left. */
+    record Row(String href, String name, String code, String state, String here, String away, List<CurePage.Date> went) {}
+
+    @GetMapping("/recall")
+    String show(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find) {
+        String asked = find.trim();
+        List<BatchSummary> found = asked.isEmpty()
+                ? List.of()
+                : Stream.of(Summaries.Which.ALL)
+                        .flatMap(w -> summaries.page(w, asked, Optional.empty(), Optional.empty(), MOST_FOUND).batches().stream())
+                        .filter(BatchSummary::isReadable)
+                        .toList();
+        List<Row> rows = found.stream().flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), maker)).stream()).toList();
+        model.addAttribute("find", asked);
+        model.addAttribute("rows", rows);
+        model.addAttribute("most", found.size() >= MOST_FOUND);
+        return "cure/recall";
+    }
+
+    private static Row row(Batch batch, Maker maker) {
+        BarStock stock = BarStock.of(batch.log());
+        int away = stock.count(Whither.SOLD) + stock.count(Whither.GIVEN);
+        return new Row(
+                "/batch/" + batch.id() + "/cure",
+                batch.name(),
+                batch.code(),
+                batch.isHeld() ? "held" : BatchWords.state(batch),
+                stock.cut() == 0 ? "not cut" : String.valueOf(stock.left()),
+                String.valueOf(away),
+                CurePages.went(batch, maker.formats()));
+    }
+}
