@@ -66,6 +66,11 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
         return Duration.between(from, to).toSeconds() / SECONDS_A_DAY;
     }
 
+    /** Of a batch that is not begun: by its water, its mould and usual air; moments are told from an arbitrary beginning. */
+    public static Readiness expected(BatchPlan plan) {
+        return of(plan, new BatchLog(Instant.EPOCH, List.of()));
+    }
+
     /** Whether its bars were weighed often enough to move a date. */
     public boolean isWeighed() {
         return drying.weighings() >= TELLING;

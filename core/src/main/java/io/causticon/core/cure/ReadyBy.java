@@ -3,7 +3,6 @@ package io.causticon.core.cure;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.mould.Cutting;
-import io.causticon.core.observation.BatchLog;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -54,7 +53,7 @@ public record ReadyBy(List<Making> makings, int missing, LocalDate allReady) {
         public static Kind of(BatchPlan plan) {
             Schedule schedule = Schedule.of(plan);
             Instant any = Instant.EPOCH;
-            Readiness ready = Readiness.of(plan, new BatchLog(any, List.of()));
+            Readiness ready = Readiness.expected(plan);
             Instant poured = any.plus(schedule.bench());
             int cure = days(Duration.between(poured, ready.readyBand().get(1)));
             int bars = plan.mould() == null ? 1 : Cutting.of(plan.mould(), BatterAmount.of(plan.formula()).mass(), plan.pouring().thickness()).bars();

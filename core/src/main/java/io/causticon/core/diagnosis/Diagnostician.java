@@ -76,7 +76,7 @@ public final class Diagnostician {
         Set<Finding> known = weighing.evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
         Duration age = Duration.between(facts.rebatchedAt().orElse(facts.log().begun()), facts.log().begun().plus(facts.age()));
         NextLooks.Ranked looks = new NextLooks(network, belief).ranked(known, age, SignHistory.calmTest(facts).isPresent());
-        boolean stands = SignHistory.of(facts.log()).stream().anyMatch(SignHistory::stands);
+        boolean stands = SignHistory.of(facts).stream().anyMatch(SignHistory::stands);
         return new Diagnosis(
                 reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, SuperfatLevels.estimate(belief.superfat()), Excess.of(belief.superfat()), weighing.slips,
                 looks.looks(), !stands && looks.oneCouldFree());

@@ -2,7 +2,6 @@ package io.causticon.core.diagnosis;
 
 import io.causticon.core.formula.Process;
 import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.wording.Exactly;
@@ -58,7 +57,7 @@ public record ReleaseGate(List<Requirement> requirements) {
         all.add(age(facts));
         all.add(test(facts, diagnosis));
         cuts(facts, diagnosis).ifPresent(all::add);
-        all.addAll(signs(facts.log()));
+        all.addAll(signs(facts));
         return new ReleaseGate(all);
     }
 
@@ -99,6 +98,11 @@ public record ReleaseGate(List<Requirement> requirements) {
     /** Nobody is asked to wash with what may burn. */
     private static Requirement test(BatchFacts facts, Diagnosis diagnosis) {
         String how = diagnosis.anyHazard() > Diagnosis.CALM_ENOUGH_TO_TOUCH || diagnosis.signStands() ? "titrate first" : "wash your own hands with it, a day old or more, or titrate";
+        List<String> untested = SignHistory.untested(facts);
+        if (!untested.isEmpty()) {
+            return new Requirement(
+                    Kind.TEST, false, Phrase.of("each part had lye of its own, and no calm wash or titration is logged of: " + String.join(", ", untested) + ". Say which: \"wash calm on the {} bar\"", untested.get(0)));
+        }
         return SignHistory.calmTest(facts)
                 .map(words -> new Requirement(Kind.TEST, true, Phrase.of(words)))
                 .orElseGet(() -> new Requirement(Kind.TEST, false, Phrase.of("no calm wash or titration is logged: " + how)));
@@ -125,8 +129,8 @@ public record ReleaseGate(List<Requirement> requirements) {
         return Optional.of(new Requirement(Kind.CUTS, clean >= BARS_TO_CUT, words));
     }
 
-    private static List<Requirement> signs(BatchLog log) {
-        List<SignHistory> ever = SignHistory.of(log);
+    private static List<Requirement> signs(BatchFacts facts) {
+        List<SignHistory> ever = SignHistory.of(facts);
         if (ever.isEmpty()) {
             return List.of(new Requirement(Kind.NO_STANDING_SIGN, true, Phrase.of("no test ever spoke for a hazard")));
         }

@@ -1,5 +1,7 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.formula.Portioning.LyeRoute;
+import io.causticon.core.formula.Portioning;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
@@ -14,8 +16,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -50,6 +55,11 @@ final class SignHistory {
      */
     private record Said(Kind kind, Instant at, boolean bad, boolean measured, boolean byItself, @Nullable Bars on) {
 
+        /** Of which part it was said; empty where it was not. */
+        String part() {
+            return on == null || on.portion() == null ? "" : on.portion().name().trim();
+        }
+
         /** The same kind of test, and calm, on what is not certainly the same bar. */
         boolean clears(Said sign) {
             return kind == sign.kind && !bad && !at.isBefore(sign.at.plus(AGAIN_AFTER)) && !Bars.areTheSame(on, sign.on);
@@ -57,30 +67,58 @@ final class SignHistory {
     }
 
     private final Kind kind;
+    private final String part;
     private final long day;
     private final boolean repeated;
     private final boolean supported;
 
-    private SignHistory(Kind kind, long day, boolean repeated, boolean supported) {
+    private SignHistory(Kind kind, String part, long day, boolean repeated, boolean supported) {
         this.kind = kind;
+        this.part = part;
         this.day = day;
         this.repeated = repeated;
         this.supported = supported;
     }
 
-    /** Of each kind that ever was there. */
-    static List<SignHistory> of(BatchLog log) {
-        List<Said> said = said(log);
-        return Arrays.stream(Kind.values()).flatMap(k -> of(k, said, log.begun()).stream()).toList();
+    /** Of each kind that ever was there; where each part had lye of its own, of each part by itself. */
+    static List<SignHistory> of(BatchFacts facts) {
+        Instant begun = facts.log().begun();
+        return byPart(facts).entrySet().stream()
+                .flatMap(part -> Arrays.stream(Kind.values()).flatMap(k -> of(k, part.getKey(), part.getValue(), begun).stream()))
+                .toList();
     }
 
-    private static Optional<SignHistory> of(Kind kind, List<Said> said, Instant begun) {
+    /** What is said of each part that has lye of its own; under no name what is said of the batch. */
+    private static Map<String, List<Said>> byPart(BatchFacts facts) {
+        boolean apart = facts.plan().pouring().portioning().route() != LyeRoute.TOGETHER;
+        return said(facts.log()).stream().collect(Collectors.groupingBy(s -> apart ? s.part() : "", LinkedHashMap::new, Collectors.toList()));
+    }
+
+    /** Parts with lye of their own of which no test was calm: the lye of one says nothing of the next. */
+    static List<String> untested(BatchFacts facts) {
+        Portioning portioning = facts.plan().pouring().portioning();
+        if (portioning.route() == LyeRoute.TOGETHER) {
+            return List.of();
+        }
+        return portioning.portions().stream()
+                .map(p -> p.name().trim())
+                .filter(name -> said(facts.log()).stream().noneMatch(s -> s.part().equalsIgnoreCase(name) && isCalmTest(s, facts)))
+                .toList();
+    }
+
+    private static boolean isCalmTest(Said s, BatchFacts facts) {
+        Instant from = facts.rebatchedAt().orElse(facts.log().begun());
+        boolean test = !s.bad() && s.byItself() && (s.kind() == Kind.WASH || s.kind() == Kind.ALKALI && s.measured());
+        return test && Duration.between(from, s.at()).compareTo(TEST_FROM) >= 0;
+    }
+
+    private static Optional<SignHistory> of(Kind kind, String part, List<Said> said, Instant begun) {
         // On the first day every soap is caustic.
         Instant meant = begun.plus(TEST_FROM);
         return said.stream().filter(s -> s.kind() == kind && s.bad() && !s.at().isBefore(meant)).max(Comparator.comparing(Said::at)).map(last -> {
             boolean repeated = said.stream().anyMatch(s -> s.clears(last));
             boolean supported = said.stream().anyMatch(s -> s.measured() && !s.bad() && s.at().isAfter(last.at()));
-            return new SignHistory(kind, Duration.between(begun, last.at()).toDays(), repeated, supported);
+            return new SignHistory(kind, part, Duration.between(begun, last.at()).toDays(), repeated, supported);
         });
     }
 
@@ -89,7 +127,7 @@ final class SignHistory {
     }
 
     Phrase words() {
-        String sign = kind.sign + " on day " + day;
+        String sign = kind.sign + (part.isEmpty() ? "" : " of " + part) + " on day " + day;
         if (!stands()) {
             return Phrase.of(sign + " was repeated and is calm, and a measurement supports it");
         }
@@ -106,10 +144,8 @@ final class SignHistory {
     /** The last wash or titration that was calm, of a batch a day old or more; of one that was melted down again, of what came of it. */
     static Optional<String> calmTest(BatchFacts facts) {
         BatchLog log = facts.log();
-        Instant from = facts.rebatchedAt().orElse(log.begun());
         return said(log).stream()
-                .filter(s -> !s.bad() && s.byItself() && (s.kind() == Kind.WASH || s.kind() == Kind.ALKALI && s.measured()))
-                .filter(s -> Duration.between(from, s.at()).compareTo(TEST_FROM) >= 0)
+                .filter(s -> isCalmTest(s, facts))
                 .max(Comparator.comparing(Said::at))
                 .map(s -> (s.kind() == Kind.WASH ? "a calm wash" : "measured: no free alkali") + " on day "
                         + Duration.between(log.begun(), s.at()).toDays());

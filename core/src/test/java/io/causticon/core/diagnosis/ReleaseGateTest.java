@@ -6,9 +6,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.Recipes;
 import io.causticon.core.diagnosis.ReleaseGate.Kind;
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Pouring;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Share;
 import java.util.List;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -159,6 +164,23 @@ class ReleaseGateTest {
         assertThat(next(calm).test()).isEmpty();
         assertThat(next(calm.log("day 22 no bloom")).test()).contains(BarTest.LATHER);
         assertThat(next(calm.log("day 22 lather 4")).test()).isEmpty();
+    }
+
+    @Test
+    void partsWithLyeOfTheirOwnAreTestedEach() {
+        List<Portion> parts = List.of(Portion.sharing("cream", Share.percent(50)), Portion.sharing("goat", Share.percent(50)));
+        for (Portioning.LyeRoute route : Portioning.LyeRoute.values()) {
+            BatchPlan plan = plain().plan();
+            plan = plan.with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.SHARES, parts, Share.NONE, null, route)));
+            Cases one = batch(plan).weighedAsPlanned().log("@+1h poured 40", "day 9 wash calm on the cream bar");
+            boolean together = route == Portioning.LyeRoute.TOGETHER;
+            assertThat(missing(one).contains(Kind.TEST)).as(route.name()).isEqualTo(!together);
+            assertThat(missing(one.log("day 9 wash calm on the goat bar"))).doesNotContain(Kind.TEST);
+            // A sign on one is not lifted by the other.
+            Cases burned = one.log("day 10 wash burns on the goat bar", "day 14 wash calm on the cream bar", "day 14 titrate 0 on the cream bar");
+            assertThat(missing(burned).contains(Kind.NO_STANDING_SIGN)).as(route.name()).isEqualTo(!together);
+            assertThat(missing(burned.log("day 15 wash calm on the goat bar", "day 15 titrate 0 on the goat bar"))).doesNotContain(Kind.NO_STANDING_SIGN);
+        }
     }
 
     private static NextTest next(Cases of) {

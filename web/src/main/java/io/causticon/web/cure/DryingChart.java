@@ -10,6 +10,7 @@ import io.causticon.web.shared.LinearAxis;
 import io.causticon.web.shared.SvgPath;
 import java.time.Instant;
 import java.util.ArrayDeque;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 
@@ -19,7 +20,7 @@ final class DryingChart {
     private static final double WIDTH = 830;
     private static final double HEIGHT = 250;
     private static final double LEFT = 52;
-    private static final double RIGHT = WIDTH - 40;
+    private static final double RIGHT = WIDTH - 64;
     private static final double TOP = 14;
     private static final double BOTTOM = HEIGHT - 34;
     private static final int STEPS = 60;
@@ -27,6 +28,9 @@ final class DryingChart {
     private static final double LEAST_DAYS = 28;
     private static final double MOST_LABELS = 10;
     private static final double NEAR = 56;
+
+    /** Between the names of two curves. */
+    private static final double APART = 13;
 
     /** g of a bar that nobody weighed: its share is drawn, of a hundred. */
     private static final double NOMINAL = 100;
@@ -77,6 +81,7 @@ final class DryingChart {
         drying.shown().forEach(w -> drawing.mark(shownBars().indexOf(w.bar()) == 0 ? "fats" : "liquid", days.at(w.days()), mass.at(w.grams())));
         double x = days.at(now);
         drawing.line(x, TOP, x, BOTTOM, "now").text(x + 5, TOP + 10, "now", "name");
+        names();
         atTheEnd();
         return drawing.done();
     }
@@ -93,7 +98,7 @@ final class DryingChart {
         for (double d = 0; d <= last; d += beat) {
             drawing.textMiddle(days.at(d), BOTTOM + 20, Formats.number(d, 0), "figure");
         }
-        drawing.text(RIGHT + 14, BOTTOM + 20, "d", "note");
+        drawing.text(RIGHT + 16, BOTTOM + 20, "d", "note");
     }
 
     /** A step of 1, 2 or 5 with some five lines. */
@@ -136,6 +141,21 @@ final class DryingChart {
         }
         back.forEach(Runnable::run);
         drawing.path(band.closed(), "band fill-core").path(middle.open(), "drying");
+    }
+
+    /** Which curve is whose, where they stand apart. */
+    private void names() {
+        if (shownBars().size() < 2) {
+            return;
+        }
+        double before = Double.NEGATIVE_INFINITY;
+        for (String label : shownBars().stream().sorted(Comparator.comparingDouble(this::fresh).reversed()).toList()) {
+            double y = mass.at(fresh(label) * drying.massShareAt(last)) + 4;
+            if (y - before >= APART) {
+                drawing.text(RIGHT + 5, y, label.isEmpty() ? "any" : label, "small figure");
+                before = y;
+            }
+        }
     }
 
     private void atTheEnd() {

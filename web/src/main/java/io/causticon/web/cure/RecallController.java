@@ -9,6 +9,7 @@ import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.BatchWords;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Guard;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -44,7 +45,10 @@ class RecallController {
                         .flatMap(w -> summaries.page(w, asked, Optional.empty(), Optional.empty(), MOST_FOUND).batches().stream())
                         .filter(BatchSummary::isReadable)
                         .toList();
-        List<Row> rows = found.stream().flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), maker)).stream()).toList();
+        List<Row> rows = found.stream().flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), maker)).stream())
+                // Those that somebody has stand first: there is somebody to call.
+                .sorted(Comparator.comparing((Row r) -> r.away().equals("0")))
+                .toList();
         model.addAttribute("find", asked);
         model.addAttribute("rows", rows);
         model.addAttribute("most", found.size() >= MOST_FOUND);

@@ -4,6 +4,7 @@ import io.causticon.core.cure.ReadyBy;
 import io.causticon.web.account.Maker;
 import io.causticon.web.plan.RecipeService;
 import io.causticon.web.shared.NotFoundException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -57,9 +58,11 @@ public class Makings {
     /**
      * Keeps what was proposed.
      *
-     * @param key of the form: the same one sent twice keeps it once
+     * @param sent key of the form: the same one sent twice keeps it once
      */
-    void keep(RecipeService.Recipe recipe, List<ReadyBy.Making> makings, String goal, Maker maker, String key) {
+    void keep(RecipeService.Recipe recipe, List<ReadyBy.Making> makings, String goal, Maker maker, String sent) {
+        // A form without a key has nothing in common with any other.
+        String key = UUID.nameUUIDFromBytes((sent.isBlank() ? UUID.randomUUID().toString() : sent).getBytes(StandardCharsets.UTF_8)).toString();
         try {
             transaction.executeWithoutResult(t -> {
                 if (!rows.existsByFormKey(key + "#0")) {

@@ -37,7 +37,7 @@ class Labels {
     LabelArt rack(Batch batch, LabelSheet sheet, String address, Formats formats) {
         double side = Math.min(sheet.height() - 2 * MARGIN, Math.max(LEAST_CODE, sheet.width() * 0.3));
         LabelArt.Writer art = new LabelArt.Writer(sheet.width(), sheet.height(), MARGIN);
-        art.add(new Code(sheet.width() - MARGIN - side, MARGIN, side, new QrCode(address)));
+        art.add(new Code(sheet.width() - MARGIN - side, MARGIN, side, QrCode.sturdy(address)));
         double big = Math.min(6, sheet.height() / 7.5);
         art.narrow(sheet.width() - 2 * MARGIN - side);
         art.line(batch.name(), big, LabelFont.TEXT);

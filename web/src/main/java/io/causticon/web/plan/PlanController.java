@@ -6,6 +6,7 @@ import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -21,12 +22,13 @@ import io.causticon.web.shelf.Pantry;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -172,27 +174,56 @@ class PlanController {
     @GetMapping("/after/{batch}")
     String after(@PathVariable UUID batch, Model model, @ModelAttribute("maker") Maker maker, @RequestParam String condition) {
         Batch made = batches.get(new BatchId(batch));
-        Condition had = StandardKnowledge.all().conditions().stream()
-                .filter(c -> c.id().equals(condition))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("condition " + condition));
+        Condition had = condition(condition).orElseThrow(() -> new NotFoundException("condition " + condition));
         if (made.plan().isRework()) {
             // It has no recipe: the next one is melted down from what there is then.
             return "redirect:/rework";
         }
-        Optional<RecipeService.Recipe> recipe = batches.recipe(made.id()).map(recipes::latest);
-        BatchPlan plan = recipe.map(RecipeService.Recipe::plan).orElse(made.plan());
-        String note = had.name() + " on " + maker.formats().day(made.log().begun()) + ": " + StandardKnowledge.all().remedy(had).nextTime();
-        NextVersion next = NextVersion.after(condition, plan, note);
-        model.addAttribute("proposal", Stream.concat(
-                        next.changes().stream().map(maker.formats()::phrase), Stream.of("a note of what to do next time"))
-                .toList());
+        BatchPlan plan = batches.recipe(made.id()).map(recipes::latest).map(RecipeService.Recipe::plan).orElse(made.plan());
         model.addAttribute("proposedAfter", made.name() + ", " + had.name());
-        PlanForm form = PlanForm.of(next.plan(), maker.formats());
+        return proposed(made, plan, List.of(had), model, maker);
+    }
+
+    /** Makes a batch again as it was made, with what was concluded about it as proposals. */
+    @GetMapping("/again/{batch}")
+    String again(@PathVariable UUID batch, Model model, @ModelAttribute("maker") Maker maker) {
+        Batch made = batches.get(new BatchId(batch));
+        if (made.plan().isRework()) {
+            return "redirect:/rework";
+        }
+        List<Condition> had = made.log().of(Entry.Concluded.class)
+                .map(c -> c.entry().condition().id())
+                .distinct()
+                .flatMap(id -> condition(id == null ? "" : id).stream())
+                .toList();
+        model.addAttribute("proposedAfter", made.name() + " of " + maker.formats().date(made.log().begun())
+                + (had.isEmpty() ? "" : ", " + had.stream().map(Condition::name).collect(Collectors.joining(", "))));
+        return proposed(made, made.plan(), had, model, maker);
+    }
+
+    private static Optional<Condition> condition(String id) {
+        return StandardKnowledge.all().conditions().stream().filter(c -> c.id().equals(id)).findFirst();
+    }
+
+    private String proposed(Batch made, BatchPlan from, List<Condition> had, Model model, Maker maker) {
+        BatchPlan plan = from;
+        List<String> changes = new ArrayList<>();
+        for (Condition one : had) {
+            String note = one.name() + " on " + maker.formats().day(made.log().begun()) + ": " + StandardKnowledge.all().remedy(one).nextTime();
+            NextVersion next = NextVersion.after(one.id(), plan, note);
+            next.changes().stream().map(maker.formats()::phrase).forEach(changes::add);
+            plan = next.plan();
+        }
+        changes.add(had.isEmpty() ? "as it was made, since no conclusion about it asks for a change" : "a note of what to do next time");
+        model.addAttribute("proposal", changes);
+        PlanForm form = PlanForm.of(plan, maker.formats());
         Pantry pantry = shelf.pantry();
         return pages.show(
                 model,
-                recipe.map(r -> pages.opened(form, maker, pantry, r, plan)).orElseGet(() -> pages.begun(form, maker, pantry, plan)),
+                batches.recipe(made.id())
+                        .map(recipes::latest)
+                        .map(r -> pages.opened(form, maker, pantry, r, r.plan()))
+                        .orElseGet(() -> pages.begun(form, maker, pantry, from)),
                 Map.of());
     }
 

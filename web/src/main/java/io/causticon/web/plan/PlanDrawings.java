@@ -1,11 +1,12 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.cure.Readiness;
 import io.causticon.core.cure.Schedule;
 import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Process;
 import io.causticon.core.formula.BatterAmount;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.PortionAmounts;
+import io.causticon.core.formula.Process;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafHistory.Extent;
 import io.causticon.core.making.WorkingTime;
@@ -14,6 +15,7 @@ import io.causticon.core.mould.Mould;
 import io.causticon.core.mould.MouldKind;
 import io.causticon.core.pots.LyePeak;
 import io.causticon.core.quantity.Estimate;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.FattyAcid.Family;
 import io.causticon.web.shared.Drawing;
@@ -43,6 +45,7 @@ final class PlanDrawings {
     private static final double MOULD_WIDTH = 252;
     private static final double MOULD_HEIGHT = 110;
     private static final double ROW = 26;
+    private static final double MINUTES_A_DAY = 24 * 60;
     private static final Map<Family, String> NAMES = Map.of(
             Family.SHORT_SATURATED, "short",
             Family.LONG_SATURATED, "long sat.",
@@ -135,14 +138,16 @@ final class PlanDrawings {
         double out = bench + schedule.unmould().toMinutes();
         event(drawing, axis, 3, "ink", 0.75 * out, 1.3 * out, "unmould");
         double ready = out + schedule.cure().toMinutes();
+        Interval dry = Readiness.expected(plan).drying().readyDays();
+        double driest = out + MINUTES_A_DAY * dry.high();
         event(
                 drawing,
                 axis,
                 4,
                 "action",
-                0.95 * ready,
-                1.15 * ready,
-                "ready after " + Formats.duration(Duration.ofMinutes((long) ready)));
+                Math.max(ready, out + MINUTES_A_DAY * dry.low()),
+                Math.max(1.05 * ready, driest),
+                "old enough after " + Formats.duration(Duration.ofMinutes((long) ready)) + ", dry after " + Formats.number(dry.low(), 0) + "\u2013" + Formats.number(dry.high(), 0) + " d");
         return drawing.done();
     }
 

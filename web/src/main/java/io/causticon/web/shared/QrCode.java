@@ -5,6 +5,7 @@ import com.google.zxing.EncodeHintType;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.util.Map;
 
 /** Words as a QR code (ISO/IEC 18004), to be read by a camera from a screen or from a terminal. */
@@ -16,11 +17,21 @@ public final class QrCode {
     private final BitMatrix dark;
 
     public QrCode(String words) {
+        this(words, ErrorCorrectionLevel.L);
+    }
+
+    private QrCode(String words, ErrorCorrectionLevel spare) {
         try {
-            this.dark = new QRCodeWriter().encode(words, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET));
+            this.dark = new QRCodeWriter()
+                    .encode(words, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET, EncodeHintType.ERROR_CORRECTION, spare));
         } catch (WriterException e) {
             throw new IllegalArgumentException("Impossible state: an address too long for a code", e);
         }
+    }
+
+    /** One for paper in a workshop: it is read although a seventh of it is smeared. */
+    public static QrCode sturdy(String words) {
+        return new QrCode(words, ErrorCorrectionLevel.M);
     }
 
     /** Squares on a side, with the white round it. */

@@ -104,7 +104,8 @@ class SixCupsCuredTest {
 
         // The label's code leads to the batch.
         browser.open("/batch/" + id + "/labels?kind=rack").waitFor(".label-shown svg");
-        browser.script("document.querySelector('.label-shown svg').scrollIntoView()");
+        // As large as a camera close by sees it.
+        browser.script("const f = document.querySelector('.label-shown'); f.style.overflow = 'visible'; f.firstElementChild.style.width = '1200px'; f.scrollIntoView()");
         Path picture = Files.createTempFile("label", ".png");
         browser.picture(picture);
         String address = LabelsTest.decoded(ImageIO.read(picture.toFile()));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
@@ -13,7 +14,9 @@ import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
 import java.awt.image.BufferedImage;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -24,6 +27,7 @@ import org.junit.jupiter.api.Test;
 @Application
 public class LabelsTest {
 
+    private static final Map<String, Client> INES = new HashMap<>();
     private static final double MM_PER_POINT = 25.4 / 72;
 
     private static Batch called(RunningApplication application, String name) {
@@ -31,13 +35,13 @@ public class LabelsTest {
     }
 
     private static byte[] pdf(RunningApplication application, Batch batch, String query) {
-        return new Client(application.address()).signIn("ines").bytes("/batch/" + batch.id() + "/labels/sheet.pdf?" + query);
+        return INES.computeIfAbsent(application.address(), a -> new Client(a).signIn("ines")).bytes("/batch/" + batch.id() + "/labels/sheet.pdf?" + query);
     }
 
     /** What a camera reads from a picture. */
     public static String decoded(BufferedImage image) throws Exception {
         int[] pixels = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
-        return new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels)))).getText();
+        return new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels))), Map.of(DecodeHintType.TRY_HARDER, true)).getText();
     }
 
     @Test
@@ -45,10 +49,20 @@ public class LabelsTest {
         Batch batch = called(application, "Honey Loft");
         try (PDDocument document = Loader.loadPDF(pdf(application, batch, "kind=rack&sheet=a4-14&copies=1"))) {
             assertThat(document.getPage(0).getMediaBox().getWidth() * MM_PER_POINT).isCloseTo(210, within(0.05));
-            String address = decoded(new PDFRenderer(document).renderImageWithDPI(0, 150).getSubimage(0, 0, 620, 400));
+            String address = decoded(new PDFRenderer(document).renderImageWithDPI(0, 300).getSubimage(0, 0, 1240, 800));
             assertThat(address).isEqualTo(application.address() + "/batch/" + batch.id());
             String words = new PDFTextStripper().getText(document);
             assertThat(words).contains("Honey Loft").contains(batch.code()).contains("ready about");
+        }
+    }
+
+    /** Whatever its address comes to, on the smallest label too. */
+    @Test
+    void everyCodeIsRead(RunningApplication application) throws Exception {
+        for (Batch batch : application.bean(BatchService.class).all()) {
+            try (PDDocument document = Loader.loadPDF(pdf(application, batch, "kind=rack&sheet=letter-30"))) {
+                assertThat(decoded(new PDFRenderer(document).renderImageWithDPI(0, 400).getSubimage(0, 0, 1200, 700))).endsWith(batch.id().toString());
+            }
         }
     }
 
