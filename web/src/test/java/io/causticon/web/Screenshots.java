@@ -8,6 +8,7 @@ import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.harness.Swirl;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -20,7 +21,6 @@ class Screenshots {
 
     @Test
     void ofTheMainViews(RunningApplication application, Browser browser) {
-        browser.open("/sign-in").picture(FOLDER.resolve("sign-in.png"));
         browser.signIn("ines").open("/").picture(FOLDER.resolve("rack.png"));
         browser.open("/plan").press("Whey & Barley").waitFor(".lye-head").picture(FOLDER.resolve("plan.png"));
         browser.open("/plan/first").type("note", "olive oil 360\nlard 150\ncoconut 120\ncastor 30\nlye 90\nwater 190").waitForText("superfat");
@@ -43,6 +43,13 @@ class Screenshots {
         open(browser, "Sail Loft Tar").press("Something is wrong").waitFor(".verdict-box").picture(FOLDER.resolve("casebook.png"));
         browser.press("Add what you see").press("In pictures").waitFor(".tiles").pressAt("[aria-label='top, open to air']").waitForText("Look: top");
         browser.press("thin pale bloom").waitFor(".looking-say form").picture(FOLDER.resolve("casebook-look.png"));
+        browser.open(open(browser, "Sea Buckthorn Winter").path() + "/cure").waitFor(".cure-head");
+        for (String weighed : List.of("bar 1 138.9 g", "bar 2 137.2 g")) {
+            browser.type("bar", weighed).press("Weighed").waitForText(weighed.substring(0, 5).replace("bar ", ""));
+        }
+        browser.picture(FOLDER.resolve("cure.png"));
+        browser.open("/dates").type("bars", "40").chooseText("recipe", "Honey Loft").type("by", "12 March").press("When to make them").waitFor(".goal-found");
+        browser.picture(FOLDER.resolve("dates.png"));
         browser.open("/settings").choose("theme", 0, "night").press("Keep these").waitFor("[data-theme=night]");
         open(browser, "Honey Loft").picture(FOLDER.resolve("batch-night.png"));
         browser.open("/settings").choose("theme", 0, "day").press("Keep these").waitFor("[data-theme=day]");
@@ -53,7 +60,6 @@ class Screenshots {
     private static void milk(RunningApplication application, Browser browser) {
         String bench = "/bench/" + Swirl.milkInTheIceBath(application, "Cold Ferry");
         browser.open(bench + "?step=lye").waitFor(".two-buttons").picture(FOLDER.resolve("bench-lye.png"));
-        browser.size(820, 1180).picture(FOLDER.resolve("bench-lye-tablet.png"));
     }
 
     /** A swirl at light trace, the same with its fragrance riced, and on its way into the mould. */

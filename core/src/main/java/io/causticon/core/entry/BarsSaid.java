@@ -117,6 +117,11 @@ final class BarsSaid {
         return list.isEmpty() ? " on " + bars.count() + (bars.count() == 1 ? " bar" : " bars") : (bars.count() == 1 ? " on bar " : " on bars ") + list;
     }
 
+    /** With a space before it: " 6 bars", " bars 2, 5 of cream". */
+    static String plain(Bars bars) {
+        return said(bars).replaceFirst("^ on", "") + (bars.portion() == null ? "" : " of " + bars.portion().name());
+    }
+
     /** A phrase with the bars after it. */
     static Phrase after(Phrase phrase, @Nullable Bars bars) {
         return bars == null ? phrase : Phrase.of("{}{}{}", phrase, said(bars), bars.portion() == null ? "" : " of " + bars.portion().name());

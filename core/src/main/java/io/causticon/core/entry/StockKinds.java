@@ -28,7 +28,7 @@ final class StockKinds {
 
     private static final EntryKind<Entry.BarsWent> WENT_AWAY = EntryKind.of(Entry.BarsWent.class, "bars-went")
             .tells(Tells.VERDICT)
-            .words((w, n) -> Phrase.of("{}{}{}", said(w.where()), BarsSaid.after(Phrase.of(""), w.on()), w.to().isBlank() ? "" : " to " + w.to()))
+            .words((w, n) -> Phrase.of("{}{}{}", said(w.where()), BarsSaid.plain(w.on()), w.to().isBlank() ? "" : " to " + w.to()))
             .typed((w, pen) -> said(w.where()) + BarsSaid.typed(w.on(), pen).replaceFirst("^ on", "") + (w.to().isBlank() ? "" : " to " + Quotes.around(w.to())))
             .way(StockKinds::went)
             .notOnStrip();
@@ -36,14 +36,14 @@ final class StockKinds {
     private static final EntryKind<Entry.SetApart> SET_APART = EntryKind.of(Entry.SetApart.class, "set-apart")
             .tells(Tells.VERDICT)
             .marked(Mark.HAZARD)
-            .words((s, n) -> Phrase.of("{}: {}", BarsSaid.after(Phrase.of("set apart"), s.on()), s.reason()))
+            .words((s, n) -> Phrase.of("set apart{}: {}", BarsSaid.plain(s.on()), s.reason()))
             .typed((s, pen) -> "set apart" + BarsSaid.typed(s.on(), pen).replaceFirst("^ on", "") + ": " + Quotes.around(s.reason()))
             .way((text, context) -> said(APART, text, context).map(m -> new Way.Match(new Entry.SetApart(m.bars(), because(m.rest())), "")))
             .notOnStrip();
 
     private static final EntryKind<Entry.BroughtBack> BROUGHT_BACK = EntryKind.of(Entry.BroughtBack.class, "brought-back")
             .tells(Tells.VERDICT)
-            .words((b, n) -> Phrase.of("{}: {}", BarsSaid.after(Phrase.of("brought back"), b.on()), b.reason()))
+            .words((b, n) -> Phrase.of("brought back{}: {}", BarsSaid.plain(b.on()), b.reason()))
             .typed((b, pen) -> "bring back" + BarsSaid.typed(b.on(), pen).replaceFirst("^ on", "") + ": " + Quotes.around(b.reason()))
             .way((text, context) -> said(BACK, text, context).map(m -> new Way.Match(new Entry.BroughtBack(m.bars(), because(m.rest())), "")))
             .notOnStrip();

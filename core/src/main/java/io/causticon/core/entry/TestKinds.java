@@ -51,6 +51,10 @@ final class TestKinds {
             "^titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*g\\s+(?:of\\s+)?" + Patterns.NUMBER + "\\s*(?:%|per\\s?cent)\\s+citric(?:\\s+acid)?(\\s+monohydrate)?\\s+"
                     + "(?:for|in|per|to)\\s+(" + Patterns.AMOUNT + ")(?:\\s+(?:of\\s+)?soap)?(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern PER_CENT =
+            Pattern.compile("^titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*(%|ml|g|mg|drops?|mol|n)?(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
+    private static final Pattern FIGURE = Pattern.compile("^\\s*(?:of\\s+|for\\s+|in\\s+|per\\s+)?\\d|\\b(?:ml|n|normal|molar|citric)\\b", Pattern.CASE_INSENSITIVE);
+
     private static final Pattern FINDING = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE);
 
     private static final EntryKind<Entry.PhRead> PH = EntryKind.of(Entry.PhRead.class, "ph")
@@ -105,9 +109,7 @@ final class TestKinds {
             .typed((t, pen) -> "titrate " + (t.by() == null ? pen.number(t.freeAlkaliPercent()) : typed(t.by(), pen)) + BarsSaid.typed(t.on(), pen))
             .way((text, context) -> titration(STANDARD, text, context))
             .way((text, context) -> titration(CITRIC, text, context))
-            .phraseOnBars(
-                    "titrat(?:ed|ion|e)\\s+" + Patterns.NUMBER + "\\s*(%|ml|g|mg|drops?|mol|n)?",
-                    (m, on) -> new Entry.Titrated(alkali(m.group(1), m.group(2)), on))
+            .way(TestKinds::titratedPerCent)
             .on(t -> t.freeAlkaliPercent() >= ALARMING_ALKALI ? OnStrip.ALARM : OnStrip.CALM);
 
     private static final EntryKind<Entry.Observed> OBSERVED = EntryKind.of(Entry.Observed.class, "finding")
@@ -172,6 +174,19 @@ final class TestKinds {
         Entry entry = Entry.Titrated.of(by, said.bars());
         EntryCheck.of(entry).throwIfAny();
         return Optional.of(new Way.Match(entry, said.rest()));
+    }
+
+    /** {@code titrate 0.05}: per cent. What goes on with another number was meant as how it was done, and is asked about. */
+    private static Optional<Way.Match> titratedPerCent(String text, QuickContext context) {
+        Matcher m = PER_CENT.matcher(text);
+        if (!m.find()) {
+            return Optional.empty();
+        }
+        BarsSaid.Said said = BarsSaid.read(text.substring(m.end()), context);
+        if (FIGURE.matcher(said.rest()).find()) {
+            throw ProblemsException.of(Patterns.FIELD, ProblemKey.NOT_PER_CENT, m.group(1) + said.rest());
+        }
+        return Optional.of(new Way.Match(new Entry.Titrated(alkali(m.group(1), m.group(2)), said.bars()), said.rest()));
     }
 
     private static double alkali(String percent, @Nullable String unit) {

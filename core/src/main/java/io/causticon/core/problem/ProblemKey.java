@@ -133,6 +133,10 @@ public enum ProblemKey {
     NOT_CUT_YET,
     /** More bars than are left. Values: how many, how many are left. */
     NOT_SO_MANY_BARS,
+    /** A line that says something else than what its form is for, or more. Values: the line. */
+    NOT_UNDERSTOOD_HERE,
+    /** A number that was left out. Values: what it is. */
+    NO_NUMBER,
     /** A day that cannot be read. Values: what was typed. */
     NOT_A_DAY,
     /** A day that is over. Values: what was typed. */

@@ -67,6 +67,14 @@ class BarsSaidTest {
         assertThat(Bars.label(read.entries().get(0).on())).isEqualTo(label == null ? "" : label);
     }
 
+    /** How it was done, half said, is no result. */
+    @ParameterizedTest
+    @ValueSource(strings = {"titrate 2.5 of 0.1 N for 5 g", "titrate 12 December ml of 12 December N", "titrate 3 drops", "titrate 2.5 ml", "titrate 10 with citric", "titrate 2 0.1 5"})
+    void aTitrationIsNeverTakenForPerCent(String line) {
+        assertThat(read(line).entries()).isEmpty();
+        assertThat(read(line).problems()).extracting(Problem::key).contains(ProblemKey.NOT_PER_CENT);
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"wash calm on bar 0", "wash calm on 0 bars", "wash calm on bars 3 and 9999", "wash calm on bars 1-99999"})
     void barsThatCannotBeAreTold(String line) {

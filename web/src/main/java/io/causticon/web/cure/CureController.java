@@ -1,7 +1,11 @@
 package io.causticon.web.cure;
 
 import io.causticon.core.diagnosis.BarTest;
+import io.causticon.core.entry.EntryKinds;
+import io.causticon.core.entry.Tells;
+import io.causticon.core.observation.Entry;
 import io.causticon.core.problem.ProblemKey;
+import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
@@ -10,8 +14,10 @@ import io.causticon.web.batch.Logbook;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,6 +33,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 class CureController {
 
     private static final List<String> WHERE = List.of("sold", "gave", "kept", "destroyed");
+    private static final String BAR = "bar";
+    private static final String TEST = "test";
+    private static final String WENT = "went";
+
+    /** With one comma or point, as it is read everywhere. */
+    private static final Pattern NUMBER = Pattern.compile("\\d{1,6}(?:[.,]\\d{1,4})?");
     private static final String CITRIC = "citric";
 
     /** How an acid is said in a line; the strength stands within. */
@@ -51,7 +63,7 @@ class CureController {
     /** One bar was weighed. */
     @PostMapping("/weigh")
     String weigh(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
-        return log(new BatchId(id), model, maker, typed, typed.getOrDefault("bar", ""), "bar", key);
+        return log(new BatchId(id), model, maker, typed, typed.getOrDefault("bar", ""), BAR, key);
     }
 
     /** A test was done: its answer at a tap, or the numbers that came of it; on which bar. */
@@ -60,9 +72,15 @@ class CureController {
         BarTest test = BarTest.called(typed.getOrDefault("test", ""));
         String line = typed.getOrDefault("answer", "");
         boolean known = test.answers().stream().anyMatch(a -> a.line().equals(line));
-        String said = known ? line : numbers(test, typed);
         String on = typed.getOrDefault("on", "").trim();
-        return log(new BatchId(id), model, maker, typed, on.isEmpty() ? said : said + " on " + (on.matches("\\d.*") ? "bar " : "") + on, "test", key);
+        try {
+            String said = known ? line : numbers(test, typed);
+            String bars = on.matches("[\\d\\s,&+-]+|.*\\band\\s+\\d+") && !on.startsWith("bar") ? "bars " + on : on;
+            return log(new BatchId(id), model, maker, typed, on.isEmpty() ? said : said + " on " + bars, TEST, key);
+        } catch (ProblemsException e) {
+            model.addAttribute(TEST + "Problem", logbook.problem(e.problems(), maker));
+            return show(new BatchId(id), model, maker, typed.getOrDefault("test", ""), new TreeMap<>(typed));
+        }
     }
 
     /** Bars left the rack: how many or which, where to, to whom. */
@@ -72,29 +90,58 @@ class CureController {
         String bars = typed.getOrDefault("bars", "").trim();
         String to = typed.getOrDefault("to", "").trim();
         String line = where + " " + bars + (to.isEmpty() ? "" : " to \"" + to.replace("\"", "\"\"") + "\"");
-        return log(new BatchId(id), model, maker, typed, line, "went", key);
+        return log(new BatchId(id), model, maker, typed, line, WENT, key);
     }
 
+    /** @throws ProblemsException if what is typed is no number: "12 December" is no titration of twelve per cent */
     private static String numbers(BarTest test, Map<String, String> typed) {
         String line = test.line().replace("{acid}", ACIDS.getOrDefault(typed.getOrDefault("acid", ""), ACIDS.get("standard")));
+        Problems problems = new Problems();
         for (BarTest.Blank blank : test.blanks()) {
-            // What is left out stays a blank that no line knows.
-            line = line.replace("{" + blank.name() + "}", typed.getOrDefault(blank.name(), "").trim());
+            String number = typed.getOrDefault(blank.name(), "").trim();
+            if (number.isEmpty()) {
+                problems.add(blank.name(), ProblemKey.NO_NUMBER, blank.words());
+            } else if (!NUMBER.matcher(number).matches()) {
+                problems.add(blank.name(), ProblemKey.NOT_A_NUMBER, number);
+            } else {
+                line = line.replace("{" + blank.name() + "}", number);
+            }
         }
+        problems.throwIfAny();
         return line;
     }
 
     private String log(BatchId id, Model model, Maker maker, Map<String, String> typed, String line, String part, String key) {
         try {
-            if ("went".equals(part) && typed.getOrDefault("bars", "").isBlank()) {
-                throw ProblemsException.of("bars", ProblemKey.MISSING);
-            }
-            logbook.log(id, line, "", Duration.ZERO, maker, key);
+            logbook.log(id, understood(id, typed, line, part, maker), Duration.ZERO, maker, key, Optional::empty);
             return "redirect:/batch/" + id + "/cure";
         } catch (ProblemsException e) {
             model.addAttribute(part + "Problem", logbook.problem(e.problems(), maker));
             return show(id, model, maker, typed.getOrDefault("test", ""), new TreeMap<>(typed));
         }
+    }
+
+    /** What a form says is one thing, and the thing that the form is for: nothing beside it is filed as words. */
+    private Logbook.Reading understood(BatchId id, Map<String, String> typed, String line, String part, Maker maker) {
+        if (WENT.equals(part) && typed.getOrDefault("bars", "").isBlank()) {
+            throw ProblemsException.of("bars", ProblemKey.MISSING);
+        }
+        Logbook.Reading reading = logbook.understand(batches.get(id), line, "", Duration.ZERO, maker);
+        if (!reading.problems().isEmpty()) {
+            throw new ProblemsException(reading.problems());
+        }
+        boolean fits = reading.entries().size() == 1 && reading.at().isEmpty() && switch (part) {
+            case BAR -> reading.entries().get(0) instanceof Entry.BarWeighed;
+            case WENT -> reading.entries().get(0) instanceof Entry.BarsWent;
+            default -> EntryKinds.of(reading.entries().get(0)).tells() == Tells.TESTS;
+        };
+        if (!fits) {
+            throw ProblemsException.of("quick", ProblemKey.NOT_UNDERSTOOD_HERE, line);
+        }
+        if (!typed.getOrDefault("on", "").isBlank() && reading.entries().get(0).on() == null) {
+            throw ProblemsException.of("on", ProblemKey.NOT_BARS, typed.getOrDefault("on", ""));
+        }
+        return reading;
     }
 
     private String show(BatchId id, Model model, Maker maker, String test, Map<String, String> typed) {

@@ -1,8 +1,10 @@
 package io.causticon.web.rack;
 
+import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.batch.Logbook;
@@ -39,12 +41,14 @@ class RackController {
 
     private final Summaries summaries;
     private final Makings makings;
+    private final BatchService batches;
     private final Logbook logbook;
     private final Clock clock;
 
-    RackController(Summaries summaries, Makings makings, Logbook logbook, Clock clock) {
+    RackController(Summaries summaries, Makings makings, BatchService batches, Logbook logbook, Clock clock) {
         this.summaries = summaries;
         this.makings = makings;
+        this.batches = batches;
         this.logbook = logbook;
         this.clock = clock;
     }
@@ -126,7 +130,11 @@ class RackController {
     String done(
             @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam String line, @RequestParam String key, RedirectAttributes once) {
         try {
-            logbook.log(new BatchId(id), line, "", Duration.ZERO, maker, key);
+            Logbook.Reading reading = logbook.understand(batches.get(new BatchId(id)), line, "", Duration.ZERO, maker);
+            if (reading.problems().isEmpty() && reading.entries().size() != 1) {
+                throw ProblemsException.of("quick", ProblemKey.NOT_UNDERSTOOD_HERE, line);
+            }
+            logbook.log(new BatchId(id), reading, Duration.ZERO, maker, key, Optional::empty);
         } catch (ProblemsException e) {
             once.addFlashAttribute("dueProblem", logbook.problem(e.problems(), maker));
             once.addFlashAttribute("dueBatch", id.toString());

@@ -86,12 +86,13 @@ class SixCupsCuredTest {
         browser.open("/batch/" + id + "/cure?test=titrate").waitForText("Dissolve it in 50 g");
         browser.type("used", "2 ml").type("strength", "0.1").type("soap", "5").type("on", "the goat bar").press("Log it").waitFor(".guide-form .field-problem");
         assertThat(browser.value("used")).isEqualTo("2 ml");
+        assertThat(browser.text(".guide-form .field-problem")).contains("2 ml");
         browser.type("used", "0.2").press("Log it").waitForText("titrated: free alkali 0.02 %");
 
         // One cup is set apart; the gate lets the rest go.
         browser.open("/batch/" + id).waitFor("[name=quick]");
         browser.quick("set apart the tar bars: they smell burnt").waitForText("set apart");
-        browser.open("/batch/" + id + "/cure").waitForText("Set apart on 1 bar of tar: they smell burnt");
+        browser.open("/batch/" + id + "/cure").waitForText("Set apart 1 bar of tar: they smell burnt");
         browser.press("Release it in its case").waitFor("[name=reason]");
         browser.type("reason", "calm, 35 days").press("Release as sound");
         browser.waitUntilTrue(() -> application.bean(BatchService.class).get(id).life() == Life.READY);
