@@ -146,7 +146,8 @@ final class TestKinds {
                         new Exactly(by.used(), 2),
                         by.acid().isStandard() ? "ml of" : "g of",
                         by.acid().isStandard() ? Phrase.of("{} N", new Exactly(by.strength(), 3)) : Phrase.of("{} % citric acid", new Exactly(by.strength(), 2)),
-                        by.soap());
+                        // In a laboratory's unit, whatever her kitchen's is.
+                        Phrase.of("{} g", new Exactly(by.soap().grams(), 2)));
     }
 
     private static String typed(Titration by, Pen pen) {

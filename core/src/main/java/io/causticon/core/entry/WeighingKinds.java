@@ -2,6 +2,7 @@ package io.causticon.core.entry;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import io.causticon.core.notation.Units;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
@@ -27,8 +28,14 @@ final class WeighingKinds {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern NUMBERED_BAR =
-            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*\\s*(?:kg|g|oz|lbs?)?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
+            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*(?:\\s+\\d/\\d)?\\s*(?:kg|g|oz|lbs?)?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
     private static final Pattern BAR = Pattern.compile("^bar\\s+([\\d.,]+\\s*(?:(?:kg|g|oz|lbs?)\\b)?)(.*)$", Pattern.CASE_INSENSITIVE);
+
+    /** A number that may be the bar's, or what it weighs. */
+    private static final Pattern BARE_BAR = Pattern.compile("^bar\\s+(\\d{1,4})$", Pattern.CASE_INSENSITIVE);
+
+    /** g: nobody cuts bars that weigh less. */
+    private static final int LIGHTEST_SAID = 25;
 
     private static final Pattern ANOTHER_NUMBER = Pattern.compile("^\\s*[-+]?\\d");
 
@@ -109,6 +116,10 @@ final class WeighingKinds {
             BarsSaid.Said of = BarsSaid.read(numbered.group(3) == null ? "" : numbered.group(3), context);
             Bars bar = Bars.numbered(Integer.parseInt(numbered.group(1))).of(of.bars() == null ? null : of.bars().portion());
             return Optional.of(new Way.Match(new Entry.BarWeighed(Patterns.mass("bar", numbered.group(2), EntryCheck.HEAVIEST_BAR, context), bar), of.rest()));
+        }
+        Matcher bare = BARE_BAR.matcher(text);
+        if (bare.matches() && (context.units().mass() != Units.MassUnit.GRAM || Integer.parseInt(bare.group(1)) < LIGHTEST_SAID)) {
+            throw ProblemsException.of(Patterns.FIELD, ProblemKey.BAR_OR_MASS, bare.group(1));
         }
         Matcher plain = BAR.matcher(text);
         BarsSaid.Said said = plain.matches() ? BarsSaid.read(plain.group(2), context) : null;

@@ -67,6 +67,16 @@ class BarsSaidTest {
         assertThat(Bars.label(read.entries().get(0).on())).isEqualTo(label == null ? "" : label);
     }
 
+    /** "bar 3" may be the third, or three ounces of soap. */
+    @ParameterizedTest
+    @CsvSource({"bar 3, METRIC, true", "bar 104, METRIC, false", "bar 3, US, true", "bar 3 4 1/4 oz, US, false", "bar 3 4.1, US, false", "bar 3.5, US, false", "bar 4 oz, US, false"})
+    void aBareNumberIsAskedAbout(String line, String units, boolean asked) {
+        QuickLine.Reading read = QuickLine.read(line, new QuickContext(
+                recipe().fat("olive-oil", 500).plan(), BEGUN, BEGUN.plusSeconds(86_400L * 60), ZoneOffset.UTC, "US".equals(units) ? Units.US : Units.METRIC, Findings.vocabulary()));
+        assertThat(read.problems().stream().map(Problem::key).toList().contains(ProblemKey.BAR_OR_MASS)).isEqualTo(asked);
+        assertThat(read.entries().isEmpty()).isEqualTo(asked);
+    }
+
     /** How it was done, half said, is no result. */
     @ParameterizedTest
     @ValueSource(strings = {"titrate 2.5 of 0.1 N for 5 g", "titrate 12 December ml of 12 December N", "titrate 3 drops", "titrate 2.5 ml", "titrate 10 with citric", "titrate 2 0.1 5"})

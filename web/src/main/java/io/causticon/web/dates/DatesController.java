@@ -49,9 +49,10 @@ class DatesController {
     }
 
     @GetMapping("/dates")
-    String show(Model model, @ModelAttribute("maker") Maker maker, GoalForm form) {
+    String show(Model model, @ModelAttribute("maker") Maker maker, GoalForm form, @RequestParam(required = false) @Nullable String bars) {
         Problems problems = new Problems();
-        DatesPages.Worked worked = form.isEmpty() ? null : pages.work(form, maker, problems).orElse(null);
+        // Who opens the page asked nothing; who pressed the button did, whatever is missing.
+        DatesPages.Worked worked = bars == null && form.isEmpty() ? null : pages.work(form, maker, problems).orElse(null);
         return show(model, maker, form, worked, problems);
     }
 
