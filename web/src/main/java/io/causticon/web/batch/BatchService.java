@@ -417,6 +417,9 @@ public class BatchService {
                 throw ProblemsException.of("quick", ProblemKey.NOT_AMENDED);
             }
             EntryCheck.of(entry, before.plan(), before.log().substances()).throwIfAny();
+            // As if the line that it stands on was not there.
+            List<LoggedEntry> others = before.log().all().stream().filter(l -> !l.id().equals(now.id())).toList();
+            BarStock.of(entry, new BatchLog(before.log().begun(), others)).throwIfAny();
             return row(batch, UUID.fromString(now.id()), base + 1, entry, at, by);
         });
     }

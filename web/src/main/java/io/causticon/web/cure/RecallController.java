@@ -4,15 +4,18 @@ import io.causticon.core.observation.BarStock;
 import io.causticon.core.observation.Whither;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.BatchWords;
+import io.causticon.web.batch.Scraps;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Guard;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,10 +29,12 @@ class RecallController {
     private static final int MOST_FOUND = 200;
 
     private final Summaries summaries;
+    private final Scraps scraps;
     private final BatchService batches;
 
-    RecallController(Summaries summaries, BatchService batches) {
+    RecallController(Summaries summaries, Scraps scraps, BatchService batches) {
         this.summaries = summaries;
+        this.scraps = scraps;
         this.batches = batches;
     }
 
@@ -39,20 +44,29 @@ class RecallController {
     @GetMapping("/recall")
     String show(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find) {
         String asked = find.trim();
-        List<BatchSummary> found = asked.isEmpty()
-                ? List.of()
-                : Stream.of(Summaries.Which.ALL)
-                        .flatMap(w -> summaries.page(w, asked, Optional.empty(), Optional.empty(), MOST_FOUND).batches().stream())
-                        .filter(BatchSummary::isReadable)
-                        .toList();
-        List<Row> rows = found.stream().flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), maker)).stream())
+        Map<BatchId, BatchSummary> found = new LinkedHashMap<>();
+        if (!asked.isEmpty()) {
+            summaries.page(Summaries.Which.ALL, asked, Optional.empty(), Optional.empty(), MOST_FOUND).batches().forEach(b -> withDescendants(b, found));
+        }
+        List<Row> rows = found.values().stream().filter(BatchSummary::isReadable).flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), maker)).stream())
                 // Those that somebody has stand first: there is somebody to call.
                 .sorted(Comparator.comparing((Row r) -> r.away().equals("0")))
                 .toList();
         model.addAttribute("find", asked);
         model.addAttribute("rows", rows);
         model.addAttribute("most", found.size() >= MOST_FOUND);
+        model.addAttribute("unreadable", summaries.unreadable().size());
         return "cure/recall";
+    }
+
+    /** What was melted down from it holds the lot as well, and what was melted down from that. */
+    private void withDescendants(BatchSummary batch, Map<BatchId, BatchSummary> found) {
+        if (found.putIfAbsent(batch.id(), batch) == null) {
+            scraps.takenBy(batch.id()).stream()
+                    .flatMap(k -> BatchId.read(k.batch()).stream())
+                    .flatMap(id -> summaries.of(id).stream())
+                    .forEach(b -> withDescendants(b, found));
+        }
     }
 
     private static Row row(Batch batch, Maker maker) {

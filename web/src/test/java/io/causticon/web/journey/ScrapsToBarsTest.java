@@ -71,6 +71,8 @@ class ScrapsToBarsTest {
         browser.open("/batch/" + id).waitForText("Made from 121.0 g green of Nettle, 200.0 g pale of Long Shelf");
         browser.open("/batch/" + nettle).waitForText("Went into Tideline Crumbs, 121.0 g");
         browser.open("/?find=" + green.id()).waitForText("Tideline Crumbs");
+        // Who looks for a batch finds what was melted down from it, too.
+        browser.open("/recall?find=" + application.bean(BatchService.class).get(nettle).code()).waitForText("Tideline Crumbs");
         browser.open("/casebook/" + id).waitForText("7 days is the least");
         browser.open("/plan/batch/" + id + "/sheet").waitForText("green of Nettle");
         assertThat(browser.text()).doesNotContain("hydroxide");
