@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param humidity of the air there, a fraction; null where nobody read it
  */
 public record DryingBar(
-        double thickness, double width, double height, int faces, Share freshWater, Temperature room, @Nullable Double humidity) {
+        double thickness, double width, double height, double faces, Share freshWater, Temperature room, @Nullable Double humidity) {
 
     /** Of a workshop where nobody reads it. */
     private static final double USUAL_HUMIDITY = 0.55;

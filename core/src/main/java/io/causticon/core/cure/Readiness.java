@@ -49,17 +49,40 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
         Share water = Share.fraction(weights.total().isPositive() ? weights.water().dividedBy(weights.total()) : 0);
         Temperature room = facts.room().orElse(USUAL_ROOM);
         Double humidity = log.last(Entry.HumidityRead.class).map(h -> h.entry().percent() / 100).orElse(null);
+        double faces = openFaces(log);
         Mould mould = plan.mould();
         double thick = plan.pouring().thickness();
         if (mould == null || mould.kind() == MouldKind.CUSTOM) {
-            return new DryingBar(thick, USUAL_WIDTH, USUAL_HEIGHT, DryingBar.ALL_FACES, water, room, humidity);
+            return new DryingBar(thick, USUAL_WIDTH, USUAL_HEIGHT, faces, water, room, humidity);
         }
         if (!mould.kind().isCut()) {
-            return new DryingBar(mould.height(), mould.width(), mould.length(), DryingBar.ALL_FACES, water, room, humidity);
+            return new DryingBar(mould.height(), mould.width(), mould.length(), faces, water, room, humidity);
         }
         BatterAmount batter = BatterAmount.of(plan.formula());
         double high = mould.kind() == MouldKind.TUBE ? mould.width() : Math.min(mould.height(), mould.fillHeight(batter.mass(), batter.density()));
-        return new DryingBar(thick, mould.width(), Math.max(1, high), DryingBar.ALL_FACES, water, room, humidity);
+        return new DryingBar(thick, mould.width(), Math.max(1, high), faces, water, room, humidity);
+    }
+
+    /**
+     * How many faces stood open, the mean from when that was first said to the last weighing, which is what the weighings tell of. Before any, as it was
+     * last said; all of them where nothing was said.
+     */
+    private static double openFaces(BatchLog log) {
+        List<BatchLog.Timed<Entry.BarsStand>> said = log.of(Entry.BarsStand.class).toList();
+        if (said.isEmpty()) {
+            return DryingBar.ALL_FACES;
+        }
+        Instant from = said.get(0).at();
+        Instant to = log.last(Entry.BarWeighed.class).map(BatchLog.Timed::at).orElse(from);
+        if (!to.isAfter(from)) {
+            return said.get(said.size() - 1).entry().how().openFaces();
+        }
+        double faceDays = 0;
+        for (int i = 0; i < said.size() && said.get(i).at().isBefore(to); i++) {
+            Instant until = i + 1 < said.size() && said.get(i + 1).at().isBefore(to) ? said.get(i + 1).at() : to;
+            faceDays += said.get(i).entry().how().openFaces() * days(said.get(i).at(), until);
+        }
+        return faceDays / days(from, to);
     }
 
     private static double days(Instant from, Instant to) {

@@ -27,7 +27,9 @@ public final class Tasks {
         CUT,
         WASH_TEST,
         WEIGH,
-        RELEASE
+        RELEASE,
+        /** For stale spots, on bars that are still there. */
+        LOOK
     }
 
     /**
@@ -95,6 +97,11 @@ public final class Tasks {
                 ? log.last(Entry.Released.class).map(r -> r.at())
                 : Optional.empty();
         tasks.add(new Task(Kind.RELEASE, ready, released));
+        if (released.isPresent()) {
+            // Nobody catches up on weighings of what is released.
+            tasks.removeIf(Task::isOpen);
+            Staleness.of(plan, log).flatMap(s -> s.nextLook(log)).ifPresent(look -> tasks.add(new Task(Kind.LOOK, look, Optional.empty())));
+        }
         return List.copyOf(tasks);
     }
 

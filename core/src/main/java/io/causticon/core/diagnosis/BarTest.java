@@ -119,6 +119,18 @@ public enum BarTest {
             List.of(),
             ""),
 
+    WATER(
+            "How hard the water is",
+            3,
+            "Lime takes the first of every lather and leaves curds. Compare bars in one water only, and write down which.",
+            List.of(
+                    "Fill a glass from the tap that is washed from.",
+                    "Dip a hardness strip as its packet says, or count drops of a kit until the colour turns.",
+                    "Read it in its own unit: mg/l, dH, fH or gpg."),
+            List.of(),
+            List.of(new Blank("hardness", "Hardness with its unit", "14 dH")),
+            "water hardness {hardness}"),
+
     /** Last, where everything else is calm; nobody has to. */
     TONGUE(
             "A wetted fingertip to the tongue",

@@ -45,7 +45,7 @@ public record Diagnosis(
     public static final double LEADS_FROM = 0.5;
 
     /** Above this neither a wash nor a tongue is proposed. */
-    static final double CALM_ENOUGH_TO_TOUCH = 0.05;
+    public static final double CALM_ENOUGH_TO_TOUCH = 0.05;
 
     public Diagnosis {
         if (!(anyHazard >= 0 && anyHazard <= 1)) {

@@ -11,10 +11,12 @@ import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -111,7 +113,22 @@ final class PotKinds {
                     (m, c) -> new Entry.HumidityRead(Patterns.within("humidity", m.group(1), EntryCheck.HUMIDITY)))
             .notOnStrip();
 
-    static final List<EntryKind<?>> ALL = List.of(TEMPERATURE, BATHED, LYE_IN, READY, PORTION, CLEAR, HUMIDITY);
+    /** mg/l of calcium carbonate in one of each: German degrees, French degrees, grains a US gallon. */
+    private static final Map<String, Double> HARDNESSES = Map.of(
+            "mg/l", 1.0, "ppm", 1.0, "dh", 17.85, "\u00b0dh", 17.85, "fh", 10.0, "\u00b0fh", 10.0, "gpg", 17.12, "mmol/l", 100.09);
+
+    private static final EntryKind<Entry.WaterRead> WATER = EntryKind.of(Entry.WaterRead.class, "water-hardness")
+            .tells(Tells.TESTS)
+            .words((w, n) -> Phrase.of("water of {} mg/l of lime", new Exactly(w.milligramsPerLitre(), 0)))
+            .typed((w, pen) -> "water hardness " + pen.number(w.milligramsPerLitre()) + " mg/l")
+            .phrase(
+                    "(?:water\\s+)?hardness\\s+" + Patterns.NUMBER + "\\s*(mg/l|ppm|\u00b0?dh|\u00b0?fh|gpg|mmol/l)",
+                    (m, c) -> new Entry.WaterRead(Patterns.within(
+                            "The hardness", m.group(1), Interval.between(0, EntryCheck.HARDNESS.high() / HARDNESSES.get(m.group(2).toLowerCase(Locale.ROOT))))
+                            * HARDNESSES.get(m.group(2).toLowerCase(Locale.ROOT))))
+            .notOnStrip();
+
+    static final List<EntryKind<?>> ALL = List.of(TEMPERATURE, BATHED, LYE_IN, READY, PORTION, CLEAR, HUMIDITY, WATER);
 
     private PotKinds() {}
 

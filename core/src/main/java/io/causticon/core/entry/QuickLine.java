@@ -58,12 +58,26 @@ public final class QuickLine {
     }
 
     /**
-     * Which bars a field of their own names: "3", "2, 5 and 8", "3 bars".
+     * Which bars a field of their own names: "3", "2, 5 and 8", "3 bars", "cream bar 3".
      *
      * @param field at which a problem stands
      * @return null when nothing is typed
      * @throws ProblemsException if it names none
      */
+    public static @Nullable Bars bars(String field, String typed, QuickContext context) {
+        String text = typed.strip();
+        if (text.isEmpty() || BarsSaid.alone(text).isPresent()) {
+            return bars(field, typed);
+        }
+        BarsSaid.Said said = BarsSaid.read(text, context);
+        BarsSaid.Said of = said.bars() == null ? BarsSaid.read("of " + text, context) : said;
+        if (of.bars() == null || !of.rest().isBlank()) {
+            throw ProblemsException.of(field, ProblemKey.NOT_BARS, text);
+        }
+        return of.bars();
+    }
+
+    /** The same where no portion is known. */
     public static @Nullable Bars bars(String field, String typed) {
         if (typed.isBlank()) {
             return null;

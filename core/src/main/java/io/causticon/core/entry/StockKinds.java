@@ -4,6 +4,7 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Standing;
 import io.causticon.core.observation.Whither;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -18,6 +19,8 @@ import org.jspecify.annotations.Nullable;
 final class StockKinds {
 
     private static final Map<String, Whither> WHERE = where();
+
+    private static final Map<String, Standing> STANDINGS = standings();
 
     private static final Pattern WENT =
             Pattern.compile("^" + Patterns.oneOf(WHERE) + "\\s+(?:(\\d{1,5})(?:\\s+bars?)?|(bars?\\b[^a-z]*))(.*)$", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
@@ -48,7 +51,14 @@ final class StockKinds {
             .way((text, context) -> said(BACK, text, context).map(m -> new Way.Match(new Entry.BroughtBack(m.bars(), because(m.rest())), "")))
             .notOnStrip();
 
-    static final List<EntryKind<?>> ALL = List.of(WENT_AWAY, SET_APART, BROUGHT_BACK);
+    private static final EntryKind<Entry.BarsStand> STAND = EntryKind.of(Entry.BarsStand.class, "bars-stand")
+            .tells(Tells.MOULD)
+            .words((s, n) -> Phrase.of("bars {}", Patterns.word(STANDINGS, s.how())))
+            .typed((s, pen) -> "bars " + Patterns.word(STANDINGS, s.how()))
+            .phrase("(?:the\\s+)?bars\\s+(?:are\\s+|stand\\s+)?" + Patterns.oneOf(STANDINGS), (m, c) -> new Entry.BarsStand(Patterns.meant(STANDINGS, m.group(1))))
+            .notOnStrip();
+
+    static final List<EntryKind<?>> ALL = List.of(WENT_AWAY, SET_APART, BROUGHT_BACK, STAND);
 
     private StockKinds() {}
 
@@ -60,6 +70,20 @@ final class StockKinds {
         words.put("kept", Whither.KEPT);
         words.put("destroyed", Whither.DESTROYED);
         words.put("threw away", Whither.DESTROYED);
+        return words;
+    }
+
+    /** The first of each is how it is written. */
+    private static Map<String, Standing> standings() {
+        Map<String, Standing> words = new LinkedHashMap<>();
+        words.put("apart on a rack", Standing.RACK);
+        words.put("on a rack", Standing.RACK);
+        words.put("apart on a board", Standing.BOARD);
+        words.put("on a board", Standing.BOARD);
+        words.put("close together", Standing.CLOSE);
+        words.put("wrapped", Standing.WRAPPED);
+        words.put("in paper", Standing.WRAPPED);
+        words.put("boxed", Standing.WRAPPED);
         return words;
     }
 

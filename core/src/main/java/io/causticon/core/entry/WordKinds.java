@@ -34,7 +34,8 @@ final class WordKinds {
 
     private static final EntryKind<Entry.PhotoTaken> PHOTO = EntryKind.of(Entry.PhotoTaken.class, "photo")
             .tells(Tells.WORDS)
-            .words((p, n) -> p.caption().isBlank() ? Phrase.of("picture") : Phrase.of("picture: {}", p.caption()))
+            .version(2)
+            .words((p, n) -> BarsSaid.after(p.caption().isBlank() ? Phrase.of("picture") : Phrase.of("picture: {}", p.caption()), p.on()))
             .notOnStrip();
 
     private static final EntryKind<Entry.Held> HELD = EntryKind.of(Entry.Held.class, "held")

@@ -115,6 +115,12 @@ public sealed interface Entry {
         }
     }
 
+    /** How the bars stand from now on while they dry. */
+    record BarsStand(Standing how) implements Entry {}
+
+    /** Hardness of the water that is washed with, as mg of calcium carbonate in a litre (ISO 6059 gives mmol/l, a hundredth of it). */
+    record WaterRead(double milligramsPerLitre) implements Entry {}
+
     /** Relative humidity of the workshop's air, per cent. */
     record HumidityRead(double percent) implements Entry {}
 
@@ -223,8 +229,14 @@ public sealed interface Entry {
     /** They stand with the others again. */
     record BroughtBack(Bars on, String reason) implements Entry {}
 
-    /** A picture was taken. */
-    record PhotoTaken(String photo, String caption) implements Entry {}
+    /** A picture was taken; of which bar, where that was said. */
+    record PhotoTaken(String photo, String caption, @Nullable Bars on) implements Entry {
+
+        /** Of the batch. */
+        public PhotoTaken(String photo, String caption) {
+            this(photo, caption, null);
+        }
+    }
 
     /** What the batch is for from now on. */
     record MeantFor(Purpose purpose) implements Entry {}

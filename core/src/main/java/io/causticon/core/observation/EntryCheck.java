@@ -42,6 +42,9 @@ public final class EntryCheck {
 
     public static final Interval HUMIDITY = Interval.between(0, 100);
 
+    /** mg of calcium carbonate in a litre: rain has none, the hardest wells a thousand and more. */
+    public static final Interval HARDNESS = Interval.between(0, 3000);
+
     /** By more than twice it is another batch. */
     public static final Interval SCALING = Interval.between(1, 2);
 
@@ -201,6 +204,8 @@ public final class EntryCheck {
             }
         } else if (entry instanceof Entry.Lathered e) {
             within("The grade of a lather", e.grade(), LATHER);
+        } else if (entry instanceof Entry.WaterRead e) {
+            within("mg/l of lime", e.milligramsPerLitre(), HARDNESS);
         } else if (entry instanceof Entry.NeedleRead e) {
             within("The depth of the needle in mm", e.millimetres(), NEEDLE);
         }

@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param problem why it cannot be worked with; empty for one that can, and the rest says nothing where it is not
  * @param purpose what it is made for
  * @param heldSince when it was held; empty when it is not
+ * @param heldBecause what was said when it was held
  * @param pouredAt when it was poured, or is expected to be
  * @param unmouldedAt when it left the mould, or is expected to
  * @param readyAt when it may be called ready at the earliest
@@ -39,6 +40,7 @@ public record BatchSummary(
         Life life,
         Purpose purpose,
         Optional<Instant> heldSince,
+        String heldBecause,
         Instant pouredAt,
         Instant unmouldedAt,
         Instant readyAt,

@@ -26,6 +26,7 @@ public final class BatchWords {
             case WASH_TEST -> "First wash test";
             case WEIGH -> "Weigh a bar";
             case RELEASE -> "Release, if its tests allow";
+            case LOOK -> "Look for stale spots";
         };
     }
 
@@ -37,6 +38,7 @@ public final class BatchWords {
             case WASH_TEST -> "Your own hands first, 48 h after unmoulding; gloves until then.";
             case WEIGH -> "The same bars each time tell when it is dry.";
             case RELEASE -> "Old enough for its kind, and dry where bars were weighed.";
+            case LOOK -> "By its fats, its superfat and the warmth it may begin to go stale.";
         };
     }
 }

@@ -6,6 +6,7 @@ import io.causticon.core.entry.QuickContext;
 import io.causticon.core.entry.QuickLine;
 import io.causticon.core.entry.Suggestion;
 import io.causticon.core.notation.TimeNotation;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.Problem;
@@ -25,6 +26,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Takes what is typed into the quick line, wherever it stands. */
@@ -188,6 +190,16 @@ public class Logbook {
             }
         }
         return new Reading(read.entries(), at, problems);
+    }
+
+    /**
+     * The bars that a field of a batch's page names.
+     *
+     * @return null when nothing is typed
+     * @throws ProblemsException if it names none
+     */
+    public @Nullable Bars bars(BatchId id, String field, String typed, Maker maker) {
+        return QuickLine.bars(field, typed, context(batches.get(id), clock.instant(), maker));
     }
 
     private QuickContext context(Batch batch, Instant typed, Maker maker) {

@@ -174,16 +174,16 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return read(rows.findByProblemGreaterThanOrderByBegunAtDesc("", MANY));
     }
 
-    /** Those that are neither held nor ready and of which something is due between two moments, the next one first. */
+    /** Those that are not held and of which something is due between two moments, the next one first. */
     @Transactional(readOnly = true)
     public List<BatchSummary> due(Instant from, Instant to) {
-        return read(rows.due(READY_LIFE, from, to, MANY));
+        return read(rows.due(from, to, MANY));
     }
 
     /** The same, as many as a calendar may hold. */
     @Transactional(readOnly = true)
     public List<BatchSummary> allDue(Instant from, Instant to) {
-        return read(rows.due(READY_LIFE, from, to, CALENDAR));
+        return read(rows.due(from, to, CALENDAR));
     }
 
     /** Vessels that lye was dissolved in, the last one first. */

@@ -25,11 +25,12 @@ import org.jspecify.annotations.Nullable;
 final class SummaryCodec {
 
     /** Goes up when the same log gives another row: by what is in it, or by what the program knows. */
-    static final int VERSION = 6;
+    static final int VERSION = 7;
 
     private static final int LONGEST_WORDS = 2000;
     private static final int LONGEST_LOOK = 400;
     private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_REASON = 200;
 
     private SummaryCodec() {}
 
@@ -48,6 +49,7 @@ final class SummaryCodec {
         row.purpose = batch.purpose().name();
         row.held = batch.isHeld();
         row.heldSince = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> h.at()).orElse(now) : null;
+        row.heldBecause = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> shortened(h.entry().reason(), LONGEST_REASON)).orElse("") : "";
         row.pouredAt = Tasks.poured(plan, batch.log());
         row.unmouldedAt = Tasks.unmoulded(plan, batch.log());
         row.readyAt = Tasks.ready(plan, batch.log());
@@ -83,6 +85,7 @@ final class SummaryCodec {
         row.begunAt = begun.isAfter(now) || begun.isBefore(Instant.EPOCH) ? now : begun;
         row.held = false;
         row.heldSince = null;
+        row.heldBecause = "";
         row.nextDue = null;
         row.words = shortened((broken.name() + " " + broken.code()).toLowerCase(Locale.ROOT), LONGEST_WORDS);
     }
@@ -97,6 +100,7 @@ final class SummaryCodec {
                 Life.valueOf(row.life),
                 Purpose.valueOf(row.purpose),
                 Optional.ofNullable(row.heldSince),
+                row.heldBecause,
                 row.pouredAt,
                 row.unmouldedAt,
                 row.readyAt,

@@ -52,8 +52,8 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
 
     List<SummaryRow> findByProblemGreaterThanOrderByBegunAtDesc(String none, Limit limit);
 
-    @Query("select s from SummaryRow s where length(s.problem) = 0 and s.held = false and s.life <> :ready and s.nextDue between :from and :to order by s.nextDue")
-    List<SummaryRow> due(@Param("ready") String ready, @Param("from") Instant from, @Param("to") Instant to, Limit limit);
+    @Query("select s from SummaryRow s where length(s.problem) = 0 and s.held = false and s.nextDue between :from and :to order by s.nextDue")
+    List<SummaryRow> due(@Param("from") Instant from, @Param("to") Instant to, Limit limit);
 
     @Query("select s.lyeVessel from SummaryRow s where s.lyeVessel <> '' order by s.begunAt desc")
     List<String> lyeVessels(Limit limit);

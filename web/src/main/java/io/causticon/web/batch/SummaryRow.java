@@ -36,6 +36,7 @@ class SummaryRow extends NewRow<UUID> {
 
     boolean held;
     @Nullable Instant heldSince;
+    String heldBecause = "";
     Instant pouredAt = Instant.EPOCH;
     Instant unmouldedAt = Instant.EPOCH;
     Instant readyAt = Instant.EPOCH;

@@ -3,6 +3,7 @@ package io.causticon.web.cure;
 import io.causticon.core.diagnosis.BarTest;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.Tells;
+import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
@@ -11,6 +12,8 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.Logbook;
+import io.causticon.web.batch.PhotoService;
+import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +29,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
 /** A batch after the cut: weighing and testing its bars. Whatever is answered becomes a line of the log, read like any other. */
 @Controller
@@ -36,9 +40,14 @@ class CureController {
     private static final String BAR = "bar";
     private static final String TEST = "test";
     private static final String WENT = "went";
+    private static final String STAND = "stand";
 
     /** With one comma or point, as it is read everywhere. */
     private static final Pattern NUMBER = Pattern.compile("\\d{1,6}(?:[.,]\\d{1,4})?");
+
+    /** With its unit, of which there are many. */
+    private static final Pattern HARDNESS = Pattern.compile("\\d{1,6}(?:[.,]\\d{1,4})?\\s*[\\p{L}\u00b0/]{2,8}");
+
     private static final String CITRIC = "citric";
 
     /** How an acid is said in a line; the strength stands within. */
@@ -48,11 +57,13 @@ class CureController {
     private final BatchService batches;
     private final CurePages pages;
     private final Logbook logbook;
+    private final PhotoService photos;
 
-    CureController(BatchService batches, CurePages pages, Logbook logbook) {
+    CureController(BatchService batches, CurePages pages, Logbook logbook, PhotoService photos) {
         this.batches = batches;
         this.pages = pages;
         this.logbook = logbook;
+        this.photos = photos;
     }
 
     @GetMapping
@@ -93,6 +104,35 @@ class CureController {
         return log(new BatchId(id), model, maker, typed, line, WENT, key);
     }
 
+    /** How the bars stand, or how damp the air is. */
+    @PostMapping("/stand")
+    String stand(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+        String humidity = typed.getOrDefault("humidity", "").trim();
+        return log(new BatchId(id), model, maker, typed, typed.containsKey("stand") ? typed.get("stand") : "humidity " + humidity, STAND, key);
+    }
+
+    /** A picture of a bar, beside those that were taken of it before. */
+    @PostMapping("/picture")
+    String picture(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam MultipartFile photo,
+            @RequestParam Map<String, String> typed,
+            @RequestParam String key)
+            throws IOException {
+        BatchId batch = new BatchId(id);
+        try {
+            Bars of = logbook.bars(batch, "of", typed.getOrDefault("of", ""), maker);
+            String name = photo.getOriginalFilename() == null ? "" : photo.getOriginalFilename();
+            logbook.log(batch, new Entry.PhotoTaken(photos.keep(batch, name, photo.getBytes()), typed.getOrDefault("caption", "").trim(), of), "", maker, key);
+            return "redirect:/batch/" + id + "/cure#pictures";
+        } catch (ProblemsException e) {
+            model.addAttribute("pictureProblem", logbook.problem(e.problems(), maker));
+            return show(batch, model, maker, "", new TreeMap<>(typed));
+        }
+    }
+
     /** @throws ProblemsException if what is typed is no number: "12 December" is no titration of twelve per cent */
     private static String numbers(BarTest test, Map<String, String> typed) {
         String line = test.line().replace("{acid}", ACIDS.getOrDefault(typed.getOrDefault("acid", ""), ACIDS.get("standard")));
@@ -101,7 +141,7 @@ class CureController {
             String number = typed.getOrDefault(blank.name(), "").trim();
             if (number.isEmpty()) {
                 problems.add(blank.name(), ProblemKey.NO_NUMBER, blank.words());
-            } else if (!NUMBER.matcher(number).matches()) {
+            } else if (!(test == BarTest.WATER ? HARDNESS : NUMBER).matcher(number).matches()) {
                 problems.add(blank.name(), ProblemKey.NOT_A_NUMBER, number);
             } else {
                 line = line.replace("{" + blank.name() + "}", number);
@@ -133,6 +173,7 @@ class CureController {
         boolean fits = reading.entries().size() == 1 && reading.at().isEmpty() && switch (part) {
             case BAR -> reading.entries().get(0) instanceof Entry.BarWeighed;
             case WENT -> reading.entries().get(0) instanceof Entry.BarsWent;
+            case STAND -> reading.entries().get(0) instanceof Entry.BarsStand || reading.entries().get(0) instanceof Entry.HumidityRead;
             default -> EntryKinds.of(reading.entries().get(0)).tells() == Tells.TESTS;
         };
         if (!fits) {
@@ -150,6 +191,8 @@ class CureController {
         model.asMap().putIfAbsent("barProblem", "");
         model.asMap().putIfAbsent("testProblem", "");
         model.asMap().putIfAbsent("wentProblem", "");
+        model.asMap().putIfAbsent("standProblem", "");
+        model.asMap().putIfAbsent("pictureProblem", "");
         model.addAttribute("key", UUID.randomUUID().toString());
         return "cure/cure";
     }

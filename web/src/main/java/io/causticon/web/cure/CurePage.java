@@ -28,6 +28,10 @@ import org.jspecify.annotations.Nullable;
  * @param apart what is set apart, and why
  * @param stock how many bars there are and where they went; empty before the cut
  * @param went each time that some left the rack, the last first
+ * @param air how they stand and how damp the air is, as far as it was said
+ * @param standings how bars can stand
+ * @param keeps how long they keep from going stale, and why no longer
+ * @param faces pictures of one bar, or of the batch, over the weeks
  */
 record CurePage(
         String id,
@@ -50,7 +54,11 @@ record CurePage(
         List<Date> dates,
         List<String> apart,
         String stock,
-        List<Date> went) {
+        List<Date> went,
+        String air,
+        List<Tap> standings,
+        List<String> keeps,
+        List<Face> faces) {
 
     /** One bar: what it is called, masses at the cut and now, what it lost, what was seen and tested on it. */
     record BarRow(String name, String fresh, String now, String lost, String seen) {}
@@ -63,6 +71,12 @@ record CurePage(
 
     /** A number that is typed. */
     record Field(String name, String words, String example) {}
+
+    /** One bar, or the batch, in pictures from the first to the last. */
+    record Face(String name, List<Shot> shots) {}
+
+    /** A picture: its id, at what age it was taken, what it shows. */
+    record Shot(String photo, String age, String caption) {}
 
     /** Another test: its name, its words, whether it is the one shown. */
     record Other(String name, String words, boolean current) {}

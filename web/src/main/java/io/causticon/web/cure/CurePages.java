@@ -2,6 +2,7 @@ package io.causticon.web.cure;
 
 import io.causticon.core.cure.Drying;
 import io.causticon.core.cure.Readiness;
+import io.causticon.core.cure.Staleness;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.diagnosis.BarTest;
 import io.causticon.core.diagnosis.Diagnosis;
@@ -11,6 +12,7 @@ import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.Tells;
 import io.causticon.core.observation.BarStock;
 import io.causticon.core.observation.Bars;
+import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Whither;
@@ -21,9 +23,11 @@ import io.causticon.web.batch.BatchWords;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.casebook.CasebookService;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -31,7 +35,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Words and lays out a batch's cure. */
@@ -46,11 +53,16 @@ class CurePages {
     private static final int MOST_SEEN = 3;
     private static final int MOST_DATES = 6;
 
+    private static final List<CurePage.Tap> STANDINGS =
+            Stream.of("apart on a rack", "apart on a board", "close together", "wrapped").map(w -> new CurePage.Tap(w, "bars " + w, false)).toList();
+
     private final CasebookService casebook;
+    private final ShelfService shelf;
     private final Clock clock;
 
-    CurePages(CasebookService casebook, Clock clock) {
+    CurePages(CasebookService casebook, ShelfService shelf, Clock clock) {
         this.casebook = casebook;
+        this.shelf = shelf;
         this.clock = clock;
     }
 
@@ -86,7 +98,54 @@ class CurePages {
                 dates(batch, formats),
                 stock.apart().stream().map(a -> EntryWords.of(a, batch.names(), formats).text()).toList(),
                 stock.cut() == 0 ? "" : stock(stock),
-                went(batch, formats));
+                went(batch, formats),
+                air(batch, formats),
+                STANDINGS,
+                poured ? keeps(batch, formats, now) : List.of(),
+                faces(batch));
+    }
+
+    private static String air(Batch batch, Formats formats) {
+        return Stream.of(batch.log().last(Entry.BarsStand.class).map(BatchLog.Timed::entry), batch.log().last(Entry.HumidityRead.class).map(BatchLog.Timed::entry))
+                .flatMap(e -> e.stream().map(said -> EntryWords.of((Entry) said, batch.names(), formats).text()))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** How long they keep, why no longer, and lots that were past their date when they went in. */
+    private List<String> keeps(Batch batch, Formats formats, Instant now) {
+        Optional<Staleness> told = Staleness.of(batch.plan(), batch.log());
+        if (told.isEmpty()) {
+            return List.of();
+        }
+        Staleness stale = told.get();
+        List<String> keeps = new ArrayList<>();
+        keeps.add(Staleness.isSeen(batch.log())
+                ? "Stale spots or their smell were seen."
+                : (stale.from().isAfter(now) ? "Stale spots are hardly to be expected before " : "Stale spots may come since ") + formats.month(stale.from())
+                        + "; in half of such bars by " + formats.month(stale.likely()) + ", in nine of ten by " + formats.month(stale.to()) + ".");
+        if (!stale.because().isEmpty()) {
+            keeps.add(sentence(stale.because().stream().map(formats::phrase).collect(Collectors.joining(", "))));
+        }
+        Set<String> past = shelf.pantry().lotsPastUse(LocalDate.ofInstant(batch.log().begun(), formats.zone()));
+        batch.plan().formula().fats().stream()
+                .filter(f -> f.lot() != null && past.contains(f.lot()))
+                .forEach(f -> keeps.add(f.fat().name() + " " + f.lot() + " was past its date when it went in: look sooner."));
+        return keeps;
+    }
+
+    /** Pictures of each bar, of each portion and of the batch, where there are some. */
+    private static List<CurePage.Face> faces(Batch batch) {
+        Map<String, List<CurePage.Shot>> faces = new TreeMap<>();
+        for (BatchLog.Timed<Entry.PhotoTaken> taken : batch.log().of(Entry.PhotoTaken.class).toList()) {
+            Entry.PhotoTaken photo = taken.entry();
+            String age = Formats.duration(Duration.between(batch.log().begun(), taken.at()));
+            List<String> labels = photo.on() == null ? List.of("") : labels(photo);
+            labels.forEach(label -> faces.computeIfAbsent(label, l -> new ArrayList<>()).add(new CurePage.Shot(photo.photo(), age, photo.caption())));
+        }
+        return faces.entrySet().stream()
+                .map(f -> new CurePage.Face(f.getKey().isEmpty() ? "The batch" : Character.isDigit(f.getKey().charAt(0)) ? "Bar " + f.getKey() : "A bar " + f.getKey(), f.getValue()))
+                .limit(MOST_BARS)
+                .toList();
     }
 
     private static String stock(BarStock stock) {

@@ -4,6 +4,7 @@ import io.causticon.core.cure.Schedule;
 import io.causticon.core.entry.Names;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Portion;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.loaf.LoafHistory;
 import io.causticon.core.loaf.LoafKnowledge;
@@ -12,12 +13,15 @@ import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.GelExtent;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.Named;
+import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Tare;
@@ -103,6 +107,9 @@ final class DemoBatch {
         if (planned.naoh().isPositive()) {
             weigh(Weighable.NAOH, planned.naoh());
         }
+        if (planned.koh().isPositive()) {
+            weigh(Weighable.KOH, planned.koh());
+        }
         planned.additives().forEach(a -> weigh(Weighable.additive(a.additive().id()), a.mass()));
         return this;
     }
@@ -176,13 +183,68 @@ final class DemoBatch {
         at(lyeIn + 0.1 * light + 0.6, new Entry.BlenderBurst(20));
         at(lyeIn + 0.25 * light + 0.5, new Entry.StageReached(Stage.EMULSION, null));
         at(lyeIn + 0.5 * light, new Entry.BlenderBurst(10));
-        at(lyeIn + 0.62 * light, new Entry.StageReached(Stage.THIN, null));
-        at(lyeIn + light, new Entry.StageReached(Stage.LIGHT, null));
-        if (last.isAtLeast(Stage.MEDIUM)) {
-            at(lyeIn + 1.5 * light, new Entry.StageReached(Stage.MEDIUM, null));
-        }
-        poured = lyeIn + (last.isAtLeast(Stage.MEDIUM) ? 1.8 : 1.3) * light;
+        reached(last, Stage.THIN, 0.62);
+        reached(last, Stage.LIGHT, 1);
+        reached(last, Stage.MEDIUM, 1.5);
+        poured = lyeIn + (last.isAtLeast(Stage.MEDIUM) ? 1.8 : last.isAtLeast(Stage.LIGHT) ? 1.3 : 0.5) * light;
         minute = poured;
+        return this;
+    }
+
+    private void reached(Stage last, Stage stage, double share) {
+        if (last.isAtLeast(stage)) {
+            at(lyeIn + share * light, new Entry.StageReached(stage, null));
+        }
+    }
+
+    /** Said before the lye goes in. */
+    DemoBatch mixedWith(MixMethod method) {
+        at(lyeIn - 0.2, new Entry.MixedWith(method));
+        return this;
+    }
+
+    /** On the heat until it is one clear paste, tested, and spooned hot into its mould. */
+    DemoBatch cooked() {
+        double heat = lyeIn + 1.2 * light;
+        at(heat, new Entry.Cooked(Cooking.HEAT_ON));
+        at(heat + 14, new Entry.Cooked(Cooking.SETS));
+        at(heat + 24, new Entry.Cooked(Cooking.RISES));
+        at(heat + 25, new Entry.Cooked(Cooking.STIRRED));
+        at(heat + 38, new Entry.Cooked(Cooking.GRAINY));
+        at(heat + 55, new Entry.Cooked(Cooking.WAXY));
+        at(heat + 56, new Entry.TemperatureRead(MeasurementPoint.BATTER, noisy(82)));
+        at(heat + 84, new Entry.Cooked(Cooking.CLEAR));
+        at(heat + 86, new Entry.PhRead(9.9, PhMethod.METER));
+        at(heat + 88, new Entry.Cooked(Cooking.HEAT_OFF));
+        spooned(heat + 95, 76);
+        return this;
+    }
+
+    /** Scraps on the heat until they are one even mash. */
+    DemoBatch melted() {
+        at(4, new Entry.Cooked(Cooking.HEAT_ON));
+        at(38, new Entry.Cooked(Cooking.LUMPY));
+        at(39, new Entry.Cooked(Cooking.STIRRED));
+        at(96, new Entry.Cooked(Cooking.EVEN));
+        at(97, new Entry.TemperatureRead(MeasurementPoint.BATTER, noisy(79)));
+        at(99, new Entry.Cooked(Cooking.HEAT_OFF));
+        spooned(106, 72);
+        return this;
+    }
+
+    private void spooned(double when, double celsius) {
+        poured = when;
+        minute = when;
+        at(when, new Entry.Poured(noisy(celsius)));
+        at(when + 3, new Entry.AirTapped());
+    }
+
+    /** Each layer into the mould in its turn, a few minutes apart. */
+    DemoBatch layersPoured() {
+        for (Portion layer : plan.pouring().portioning().portions()) {
+            at(poured, new Entry.LayerPoured(layer.name(), null));
+            poured += 6;
+        }
         return this;
     }
 

@@ -129,13 +129,18 @@ final class DemoRecipes {
     }
 
     static BatchPlan nettle() {
+        return nettle(0.28);
+    }
+
+    /** With so much lye in its water. */
+    static BatchPlan nettle(double concentration) {
         return new DemoRecipes("Nettle")
                 .fat("olive-oil", 400)
                 .fat("rice-bran-oil", 120)
                 .fat("coconut-oil-76", 200)
                 .fat("shea-butter", 80)
                 .water()
-                .concentration(0.28)
+                .concentration(concentration)
                 .in(SMALL_LOAF)
                 .mixAt(33)
                 .plan();
@@ -238,6 +243,98 @@ final class DemoRecipes {
                 .in(SLAB)
                 .mixAt(43)
                 .plan();
+    }
+
+    /** Much of it goes stale soon, and much of that is left as fat. */
+    static BatchPlan rapeseedAndRye() {
+        return new DemoRecipes("Rapeseed & Rye")
+                .fat("canola-oil", 520)
+                .fat("hempseed-oil", 90)
+                .fat("coconut-oil-76", 330)
+                .fat("lard", 260)
+                .water()
+                .superfat(8)
+                .mixAt(38)
+                .plan();
+    }
+
+    /** A shaving soap: stearic acid, both alkalis, cooked. */
+    static BatchPlan loftLather() {
+        BatchPlan plan = new DemoRecipes("Loft Lather")
+                .fat("stearic-acid", 320)
+                .fat("tallow-beef", 180)
+                .fat("coconut-oil-76", 130)
+                .fat("castor-oil", 70)
+                .water()
+                .superfat(4)
+                .concentration(0.26)
+                .in(CAVITIES)
+                .mixAt(70)
+                .plan();
+        Formula f = plan.formula();
+        AlkaliChoice both = new AlkaliChoice(Share.percent(40), Share.percent(98), AlkaliChoice.USUAL_KOH_PURITY);
+        Formula mixed = new Formula(f.fats(), both, f.superfat(), f.liquidTarget(), f.liquidParts(), f.additives());
+        return plan.with(mixed).with(Process.HOT);
+    }
+
+    static BatchPlan skerrowFog() {
+        return new DemoRecipes("Skerrow Fog")
+                .fat("olive-oil", 540)
+                .fat("palm-oil", 300)
+                .fat("coconut-oil-76", 300)
+                .fat("castor-oil", 60)
+                .water()
+                .concentration(0.27)
+                .gel(GelGoal.FORCE)
+                .additive("titanium-dioxide", 18)
+                .mixAt(44)
+                .plan();
+    }
+
+    static BatchPlan netLoft() {
+        return new DemoRecipes("Net Loft Lavender")
+                .fat("olive-oil", 560)
+                .fat("coconut-oil-76", 300)
+                .fat("lard", 260)
+                .fat("shea-butter", 80)
+                .water()
+                .additive("eo-lavender", 28)
+                .mixAt(40)
+                .plan();
+    }
+
+    static BatchPlan harbourDusk() {
+        return new DemoRecipes("Harbour Dusk")
+                .fat("olive-oil", 480)
+                .fat("tallow-beef", 360)
+                .fat("coconut-oil-76", 240)
+                .fat("castor-oil", 60)
+                .water()
+                .concentration(0.28)
+                .mixAt(60)
+                .plan()
+                .with(Process.HOT);
+    }
+
+    static final List<String> WATERS = List.of("water", "goat", "cream", "tea", "oat", "beer");
+
+    /** One batter in six equal cups, each with a liquid of its own. */
+    static BatchPlan sixWaters() {
+        BatchPlan plan = new DemoRecipes("Six Waters")
+                .fat("olive-oil", 480)
+                .fat("coconut-oil-76", 280)
+                .fat("palm-oil", 240)
+                .water()
+                .concentration(0.36)
+                .mixAt(38)
+                .plan();
+        Catalogue tables = Catalogue.standard();
+        List<String> ids = List.of("distilled-water", "goat-milk-whole", "heavy-cream-36", "black-tea", "oat-milk", "beer-flat");
+        List<Portion> cups = new ArrayList<>();
+        for (int i = 0; i < ids.size(); i++) {
+            cups.add(Portion.sharing(WATERS.get(i), Share.fraction(1.0 / ids.size())).with(tables.liquid(ids.get(i)), Dose.ofFats(Share.percent(6))));
+        }
+        return plan.with(plan.pouring().divided(new Portioning(Portioning.Way.CUPS, cups, Portioning.USUALLY_STUCK)));
     }
 
     private DemoRecipes fat(String id, double grams) {

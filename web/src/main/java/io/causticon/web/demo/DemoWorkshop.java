@@ -42,7 +42,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -54,8 +56,8 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
- * Saltern Lane Soapworks, a made-up studio in the invented harbour town of Skerrow: twelve batches in every stage of life. Dates are
- * relative to the moment it is made.
+ * Saltern Lane Soapworks, a made-up studio in the invented harbour town of Skerrow: twenty-five batches over fourteen months, in every
+ * stage of life. Dates are relative to the moment it is made.
  */
 @Component
 @Order(1)
@@ -74,6 +76,7 @@ class DemoWorkshop implements ApplicationRunner {
     private final BatchService batches;
     private final DeviceService devices;
     private final Clock clock;
+    private final Map<String, RecipeService.Recipe> kept = new HashMap<>();
     private final Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all());
 
     DemoWorkshop(
@@ -103,9 +106,27 @@ class DemoWorkshop implements ApplicationRunner {
         List.of(DemoRecipes.OAK_LOAF, DemoRecipes.SMALL_LOAF, DemoRecipes.SLAB, DemoRecipes.CAVITIES)
                 .forEach(shelf::addMould);
         stockTheShelf();
+        pastOnes();
         cleanOnes();
         troubledOnes();
         LOG.info("Saltern Lane Soapworks is set up.");
+    }
+
+    /** The oldest first: a recipe that changed since has a version for each. */
+    private void pastOnes() {
+        DemoPast past = new DemoPast(clock.instant(), ROOM);
+        keep(ODD, past.rapeseedAndRye());
+        keep(ODD, past.nettleUnderItsLid());
+        keep(INES, past.juniperThatParted());
+        keep(ODD, past.galeWarning());
+        keep(ODD, past.brineCutTooLate());
+        keep(INES, past.loftLather());
+        keep(INES, past.skerrowFog());
+        keep(INES, past.netLoft());
+        keep(INES, past.seaBuckthornHalfGelled());
+        keep(ODD, past.harbourDusk());
+        keep(ODD, past.threeTides());
+        keep(INES, past.sixWaters());
     }
 
     private void stockTheShelf() {
@@ -170,7 +191,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .day(2.4, new Entry.ScrapsKept("orange", Mass.grams(118)))
                 .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
                 .day(14.4, new Entry.PhRead(9.8, PhMethod.METER)));
-        keep(INES, batch(DemoRecipes.ferryBar(), 66, 11)
+        BatchId brown = keep(INES, batch(DemoRecipes.ferryBar(), 66, 11)
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
@@ -182,8 +203,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .day(9, new Entry.TouchTested(TouchFeel.FIRM), new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
                 .day(24, new Entry.Behaved("tarred hemp", Behaviour.BROWNED))
                 .day(31, new Entry.WashTested(WashFeel.CALM), new Entry.Released("four weeks, calm on both makers")));
-        recipes.create(DemoRecipes.threeTides(), ODD);
-        keep(ODD, batch(DemoRecipes.longShelf(), 88, 12)
+        BatchId pale = keep(ODD, batch(DemoRecipes.longShelf(), 88, 12)
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.LIGHT)
@@ -195,6 +215,7 @@ class DemoWorkshop implements ApplicationRunner {
                 .day(12, new Entry.WashTested(WashFeel.CALM))
                 .day(13, new Entry.Concluded(new Named("soda-ash", "soda ash"), "steam took it off"))
                 .day(60, new Entry.TouchTested(TouchFeel.FIRM)));
+        keep(ODD, new DemoPast(clock.instant(), ROOM).quayEnds(batches.get(pale), batches.get(brown)));
     }
 
     private void troubledOnes() {
@@ -269,15 +290,23 @@ class DemoWorkshop implements ApplicationRunner {
     }
 
     private BatchId keep(String by, DemoBatch batch) {
-        RecipeService.Recipe recipe = recipes.create(batch.plan(), by);
+        if (batch.plan().isRework()) {
+            return keep(by, batch, null, 1);
+        }
+        RecipeService.Recipe recipe = kept.compute(
+                batch.plan().name(), (name, old) -> old == null ? recipes.create(batch.plan(), by) : recipes.save(old.recipe(), batch.plan(), 0, by));
+        return keep(by, batch, recipe.recipe(), recipe.version());
+    }
+
+    private BatchId keep(String by, DemoBatch batch, @Nullable UUID recipe, int version) {
         BatchId id = batches.begin(
                 batch.plan(),
-                recipe.recipe(),
-                recipe.version(),
+                recipe,
+                version,
                 batch.begun(),
                 by,
                 ZoneId.systemDefault(),
-                "demo-" + batch.plan().name());
+                "demo-" + kept.size() + "-" + batch.begun().getEpochSecond());
         batches.takeOver(id, withHold(batch), by);
         return id;
     }

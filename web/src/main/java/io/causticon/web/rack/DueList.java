@@ -1,6 +1,7 @@
 package io.causticon.web.rack;
 
 import io.causticon.core.cure.Tasks;
+import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Summaries;
@@ -26,6 +27,11 @@ final class DueList {
     private static final List<Tap> OUT = List.of(new Tap("It is out", "unmoulded", false));
     private static final List<Tap> WASHED =
             List.of(new Tap("calm", "wash calm", false), new Tap("tight", "wash tight", false), new Tap("burns", "wash burns", true));
+
+    private static final List<Tap> LOOKED = List.of(
+            new Tap("clean", "no orange dots that grow over months", false),
+            new Tap("orange dots", "see orange dots that grow over months", false),
+            new Tap("crayon smell", "see smells of crayons or old paint", false));
 
     private final Summaries summaries;
     private final Makings makings;
@@ -89,15 +95,24 @@ final class DueList {
     }
 
     private Due held(BatchSummary batch) {
-        String why = batch.hazard().name().isEmpty()
-                ? "look at its case"
-                : batch.hazard().name() + " " + Formats.probability(batch.hazard().probability());
         return new Due(
                 batch.name() + " is held",
-                why + (batch.look().isEmpty() ? "" : ". " + batch.look()),
+                whyHeld(batch),
                 "since " + Formats.duration(Duration.between(batch.heldSince().orElse(now), now)),
                 "hold",
                 "/casebook/" + batch.id());
+    }
+
+    /** What its case says today, where the case held it or would; else what was said when it was held. */
+    private static String whyHeld(BatchSummary batch) {
+        boolean byItsCase = batch.hazard().probability() >= Diagnosis.CALM_ENOUGH_TO_TOUCH;
+        if (!byItsCase && !batch.heldBecause().isEmpty()) {
+            return batch.heldBecause();
+        }
+        String why = batch.hazard().name().isEmpty()
+                ? "look at its case"
+                : batch.hazard().name() + " " + Formats.probability(batch.hazard().probability());
+        return why + (batch.look().isEmpty() ? "" : ". " + batch.look());
     }
 
     /** The first open task of a batch. */
@@ -113,6 +128,7 @@ final class DueList {
         List<Tap> taps = comes && task.kind() == Tasks.Kind.WASH_TEST ? List.of() : switch (task.kind()) {
             case UNMOULD -> OUT;
             case WASH_TEST -> WASHED;
+            case LOOK -> LOOKED;
             case CUT, WEIGH, RELEASE -> List.of();
         };
         String field = task.kind() == Tasks.Kind.WEIGH ? "bar 3 " + formats.mass(Mass.grams(TYPICAL_BAR)) : "";
@@ -124,7 +140,7 @@ final class DueList {
     private static String where(BatchSummary batch, Tasks.Task task) {
         return switch (task.kind()) {
             case UNMOULD, CUT -> "/bench/" + batch.id() + "?step=out";
-            case WASH_TEST, WEIGH, RELEASE -> "/batch/" + batch.id() + "/cure";
+            case WASH_TEST, WEIGH, RELEASE, LOOK -> "/batch/" + batch.id() + "/cure";
         };
     }
 
@@ -135,6 +151,7 @@ final class DueList {
             case WASH_TEST -> "First wash test, " + batch.name();
             case WEIGH -> "Weigh a bar, " + batch.name();
             case RELEASE -> batch.name() + " may be ready";
+            case LOOK -> "Look for stale spots, " + batch.name();
         };
     }
 
@@ -145,6 +162,7 @@ final class DueList {
             case WASH_TEST -> "your own hands first, 48 h after unmoulding";
             case WEIGH -> batch.lastBar().map(m -> "last " + formats.mass(m)).orElse("the first weighing of its cure");
             case RELEASE -> "old enough for its kind, and dry where bars were weighed";
+            case LOOK -> "by its fats, what is left over and the warmth it may begin now; smell it, too";
         };
     }
 }

@@ -29,6 +29,7 @@ public record Formats(Units units, ZoneId zone) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", Locale.ENGLISH);
     private static final double FINE_GRAMS = 10;
@@ -230,6 +231,11 @@ public record Formats(Units units, ZoneId zone) {
     /** {@code 6 Nov 2026}. */
     public String date(Instant at) {
         return DATE.format(at.atZone(zone));
+    }
+
+    /** {@code November 2026}. */
+    public String month(Instant at) {
+        return MONTH.format(at.atZone(zone));
     }
 
     public String longDay(Instant at) {

@@ -19,6 +19,7 @@ import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Stage;
+import io.causticon.core.observation.Standing;
 import io.causticon.core.observation.Tare;
 import io.causticon.core.observation.Titration;
 import io.causticon.core.observation.TouchFeel;
@@ -87,6 +88,9 @@ class CodecsTest {
                 new Entry.Titrated(0.3),
                 new Entry.Observed("thick-crust", Presence.SEEN),
                 new Entry.PhotoTaken("7b1e", "the crust"),
+                new Entry.PhotoTaken("7b1e", "the crust", Bars.numbered(3)),
+                new Entry.BarsStand(Standing.CLOSE),
+                new Entry.WaterRead(250),
                 new Entry.MeantFor(Purpose.PRACTICE),
                 new Entry.Noted("smells sweet"),
                 new Entry.Held("lye-heavy at 94 %"),

@@ -39,7 +39,7 @@ class CalendarTest {
         Instant at = Instant.parse("2026-10-20T09:00:00Z");
         Judge.Likely nothing = Judge.Judgement.UNKNOWN.leading();
         return new BatchSummary(
-                new BatchId(new UUID(1, 2)), "NE-26-1", "Nettle, \"late\"; æøå", "", at, Life.MOULD, Purpose.MADE, Optional.empty(), at, at, at, List.of(tasks), "", Mass.grams(1), 0,
+                new BatchId(new UUID(1, 2)), "NE-26-1", "Nettle, \"late\"; æøå", "", at, Life.MOULD, Purpose.MADE, Optional.empty(), "", at, at, at, List.of(tasks), "", Mass.grams(1), 0,
                 Optional.empty(), Optional.empty(), Optional.empty(), true, nothing, nothing, "");
     }
 

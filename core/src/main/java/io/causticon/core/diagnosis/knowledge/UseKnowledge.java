@@ -7,7 +7,11 @@ import static io.causticon.core.diagnosis.Findings.TACKY;
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.Conditions;
 import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.Entry;
 import io.causticon.core.substance.FattyAcid.Family;
+import io.causticon.core.wording.Phrase;
+import java.util.Optional;
 
 /** What a bar does at the basin, and how it feels in the hand. */
 final class UseKnowledge implements Knowledge.Source {
@@ -22,6 +26,11 @@ final class UseKnowledge implements Knowledge.Source {
 
     private static final double MUCH_CASTOR = .10;
     private static final double VERY_OLEIC = .72;
+
+    /** mg/l of calcium carbonate: soft below the one, hard from the other on (as waterworks class it). */
+    private static final double SOFT_WATER = 60;
+
+    private static final double HARD_WATER_FROM = 180;
 
     @Override
     public void tell(Knowledge.Builder k) {
@@ -54,8 +63,18 @@ final class UseKnowledge implements Knowledge.Source {
                         "A chelator: citrate or gluconate.");
         k.finding("scum").points(.92).to(HARD_WATER).because("lime and magnesium make soap that does not dissolve");
         k.finding("grey-flecks").happensAnyway(.02).points(.80).to(HARD_WATER).because("scum dries on the dish");
+        k.fact(UseKnowledge::limeInWater).shifts(HARD_WATER).by(6).because("each litre takes its share of soap");
+        k.fact("soft water", f -> lime(f).filter(mg -> mg < SOFT_WATER).isPresent()).shifts(HARD_WATER).by(-8).because("there is no lime to curdle with");
         k.finding("few-bubbles").points(.35).to(HARD_WATER).because("the first soap goes to the lime");
         k.fact("a chelator in it", f -> Facts.has(f, "chelator")).shifts(HARD_WATER).by(-6).because("it holds the lime");
+    }
+
+    private static Optional<Double> lime(BatchFacts facts) {
+        return facts.log().last(Entry.WaterRead.class).map(w -> w.entry().milligramsPerLitre());
+    }
+
+    private static Optional<Phrase> limeInWater(BatchFacts facts) {
+        return lime(facts).filter(mg -> mg >= HARD_WATER_FROM).map(mg -> Phrase.of("water of {} mg/l of lime", Math.round(mg)));
     }
 
     private static void mushyBar(Knowledge.Builder k) {
