@@ -2,6 +2,7 @@ package io.causticon.core.diagnosis;
 
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.Life;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.util.EnumSet;
@@ -43,6 +44,10 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
         }
         if (missing.contains(ReleaseGate.Kind.HAZARDS_LOW)) {
             return new NextTest(Optional.of(BarTest.TITRATE), Phrase.of("one measurement more rules out what is left of the doubt"), false);
+        }
+        if (Life.isHeld(facts.log())) {
+            String reason = facts.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("");
+            return new NextTest(Optional.empty(), Phrase.of("it is held: {}. No test settles that; release it once it is settled", reason), false);
         }
         if (gate.isOpen() && facts.age().compareTo(LATHERS_FROM) >= 0 && facts.log().first(Entry.Lathered.class).isEmpty()) {
             return new NextTest(Optional.of(BarTest.LATHER), Phrase.of("it is safe by its tests; how it lathers is not written down yet"), false);

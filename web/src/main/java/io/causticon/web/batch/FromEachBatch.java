@@ -67,6 +67,11 @@ public final class FromEachBatch<T> {
         return known;
     }
 
+    /** Whether many are being read in the background. */
+    public boolean isReading() {
+        return reading.get();
+    }
+
     /** A log has changed. */
     public void changed(BatchId id) {
         changed.add(id);

@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -184,6 +185,12 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     @Transactional(readOnly = true)
     public List<BatchSummary> allDue(Instant from, Instant to) {
         return read(rows.due(from, to, CALENDAR));
+    }
+
+    /** Names of what batches have by their cases, where that is at least so likely. */
+    @Transactional(readOnly = true)
+    public Map<BatchId, String> likelyTroubled(double least) {
+        return rows.leading(least).stream().collect(Collectors.toMap(r -> new BatchId((UUID) r[0]), r -> (String) r[1]));
     }
 
     /** Vessels that lye was dissolved in, the last one first. */

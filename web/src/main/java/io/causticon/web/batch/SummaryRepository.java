@@ -48,6 +48,10 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
 
     List<SummaryRow> findByLifeOrderByBegunAtDesc(String life, Limit limit);
 
+    /** Rows of an id and the name of what leads. */
+    @Query("select s.batchId, s.leading from SummaryRow s where length(s.problem) = 0 and s.leadingProbability >= :least and length(s.leading) > 0")
+    List<Object[]> leading(@Param("least") double least);
+
     List<SummaryRow> findByHeldTrueOrderByBegunAtDesc(Limit limit);
 
     List<SummaryRow> findByProblemGreaterThanOrderByBegunAtDesc(String none, Limit limit);

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param name its name
  * @param state how old it is and where in its life
  * @param held whether it is held
+ * @param heldBecause what was said when it was held
  * @param headline when it is ready
  * @param band from when to when, and by what rule
  * @param chart how its bars dry; null before the pour
@@ -38,6 +39,7 @@ record CurePage(
         String name,
         String state,
         boolean held,
+        String heldBecause,
         String headline,
         String band,
         @Nullable Drawing chart,

@@ -82,6 +82,7 @@ class CurePages {
                 batch.name(),
                 Formats.duration(batch.log().ageAt(now)) + " old, " + BatchWords.state(batch),
                 batch.isHeld(),
+                sentence(batch.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("")).replaceFirst("\\.$", ""),
                 poured ? headline(readiness, formats, now) : "Not poured yet",
                 poured ? band(readiness, formats) : "",
                 poured ? DryingChart.of(readiness, formats, now) : null,

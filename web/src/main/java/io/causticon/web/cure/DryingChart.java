@@ -93,7 +93,7 @@ final class DryingChart {
             double y = mass.at(grams(v));
             drawing.line(LEFT, y, RIGHT, y, "rule").textEnd(LEFT - 8, y + 4, Formats.number(v, step < 1 ? step < 0.1 ? 2 : 1 : 0), "figure");
         }
-        drawing.textEnd(LEFT - 8, TOP - 2, weighed ? formats.massUnit() : "%", "note");
+        drawing.text(LEFT + 4, TOP - 3, weighed ? formats.massUnit() : "%", "note");
         double beat = WEEK * Math.ceil(last / WEEK / MOST_LABELS);
         for (double d = 0; d <= last; d += beat) {
             drawing.textMiddle(days.at(d), BOTTOM + 20, Formats.number(d, 0), "figure");

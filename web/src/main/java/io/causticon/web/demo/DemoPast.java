@@ -12,6 +12,7 @@ import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Behaviour;
 import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.MixMethod;
 import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.Named;
@@ -94,7 +95,10 @@ final class DemoPast {
     DemoBatch galeWarning() {
         return batch(DemoRecipes.harbourMilk().named("Gale Warning"), 318, 24)
                 .weighed()
-                .atMinute(24, new Entry.Abandoned("the power went in the gale, the milk thawed"));
+                .atMinute(12, new Entry.TemperatureRead(MeasurementPoint.ROOM, Temperature.celsius(15.9)))
+                .atMinute(14, new Entry.ReadyForLye(List.of()))
+                .atMinute(21, new Entry.Noted("the light went out, and the freezer with it"))
+                .atMinute(64, new Entry.Abandoned("the power went in the gale, the milk thawed"));
     }
 
     /** A salt bar that waited too long for the knife. */

@@ -7,9 +7,12 @@ import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.Conditions;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Slip;
+import io.causticon.core.formula.Rework;
+import io.causticon.core.observation.BarStock;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.Purpose;
 import io.causticon.core.pots.LyePotCurve;
 import io.causticon.core.pots.PotSoFar;
 import io.causticon.core.quantity.Temperature;
@@ -21,6 +24,8 @@ import io.causticon.web.harness.RunningApplication;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -33,6 +38,10 @@ class DemoWorkshopTest {
     private static final List<String> NAMES = List.of(
             "Whey & Barley", "Rye-beer Tar", "Juniper Slab", "Nettle", "Bladderwrack Brine", "Sail Loft Tar",
             "Sea Buckthorn Winter", "Harbour Milk", "Clove Lantern", "Honey Loft", "Ferry Bar", "Long Shelf");
+
+    /** Those of the months before, which no later one of their name hides. */
+    private static final List<String> EARLIER = List.of(
+            "Rapeseed & Rye", "Loft Lather", "Skerrow Fog", "Net Loft Lavender", "Harbour Dusk", "Three Tides", "Six Waters", "Quay Ends", "Gale Warning");
 
     private BatchService batches;
     private CasebookService casebook;
@@ -52,10 +61,23 @@ class DemoWorkshopTest {
     }
 
     @Test
-    void hasTwelveBatchesInEveryStageOfLife() {
-        assertThat(NAMES).allSatisfy(name -> assertThat(batch(name)).isNotNull());
-        assertThat(NAMES.stream().map(n -> batch(n).life()).distinct())
-                .contains(Life.BENCH, Life.MOULD, Life.CURE, Life.READY);
+    void hasBatchesInEveryStageOfLifeOverFourteenMonths() {
+        List<Batch> made = Stream.concat(NAMES.stream(), EARLIER.stream()).map(this::batch).toList();
+        assertThat(made.stream().map(Batch::life).distinct()).contains(Life.BENCH, Life.MOULD, Life.CURE, Life.READY, Life.ABANDONED);
+        assertThat(made.stream().map(Batch::purpose).distinct()).contains(Purpose.MADE, Purpose.TRIAL);
+        assertThat(batch("Rapeseed & Rye").log().ageAt(Instant.now()).toDays()).isBetween(400L, 440L);
+        assertThat(batches.all()).filteredOn(b -> b.name().equals("Nettle") && b.log().entries().size() > 20).hasSize(2);
+    }
+
+    @Test
+    void hasACookedOneAShavingSoapOfBothAlkalisAMeltedOneLayersAndCups() {
+        assertThat(batch("Harbour Dusk").facts(Instant.now()).isCookedThrough()).isTrue();
+        assertThat(batch("Loft Lather").facts(Instant.now()).weightsNow().koh().grams()).isGreaterThan(batch("Loft Lather").facts(Instant.now()).weightsNow().naoh().grams());
+        Rework ends = Objects.requireNonNull(batch("Quay Ends").plan().rework());
+        assertThat(ends.sources()).containsExactly(batch("Long Shelf").id().toString(), batch("Ferry Bar").id().toString());
+        assertThat(batch("Three Tides").log().of(Entry.LayerPoured.class)).hasSize(3);
+        assertThat(BarStock.of(batch("Six Waters").log()).apart()).hasSize(1);
+        assertThat(batch("Six Waters").log().of(Entry.Lathered.class)).hasSize(12);
     }
 
     /** What its pages expect is what was read, but for what a thermometer is off: three standard deviations of half a kelvin, and a little for the minute. */
@@ -101,7 +123,10 @@ class DemoWorkshopTest {
         "Sail Loft Tar, lye-heavy",
         "Harbour Milk, scorched-liquor",
         "Clove Lantern, seized",
-        "Honey Loft, overheated"
+        "Honey Loft, overheated",
+        "Rapeseed & Rye, stale-spots",
+        "Skerrow Fog, glycerin-rivers",
+        "Rye-beer Tar, ricing"
     })
     void itsTroubledBatchesAreDiagnosed(String name, String condition) {
         Diagnosis diagnosis = casebook.examine(batch(name));
@@ -118,8 +143,15 @@ class DemoWorkshopTest {
         assertThat(diagnosis.slips().get(0).words().written(Object::toString)).contains("second jug");
     }
 
+    @Test
+    void holdsTheOneWhoseScentWasCalledBackAndSaysWhy() {
+        assertThat(batch("Net Loft Lavender").isHeld()).isTrue();
+        assertThat(casebook.examine(batch("Net Loft Lavender")).verdict()).isEqualTo(Diagnosis.Verdict.CALM);
+        assertThat(batch("Net Loft Lavender").log().last(Entry.Held.class).orElseThrow().entry().reason()).contains("LV-2");
+    }
+
     @ParameterizedTest
-    @CsvSource({"Ferry Bar", "Sea Buckthorn Winter", "Bladderwrack Brine", "Nettle", "Honey Loft", "Clove Lantern"})
+    @CsvSource({"Ferry Bar", "Loft Lather", "Harbour Dusk", "Sea Buckthorn Winter", "Bladderwrack Brine", "Nettle", "Honey Loft", "Clove Lantern"})
     void holdsNoneThatIsCalm(String name) {
         assertThat(batch(name).isHeld()).isFalse();
         assertThat(casebook.examine(batch(name)).verdict()).isEqualTo(Diagnosis.Verdict.CALM);

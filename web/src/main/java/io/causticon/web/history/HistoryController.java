@@ -1,0 +1,34 @@
+package io.causticon.web.history;
+
+import io.causticon.web.account.Maker;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What was made over the years. */
+@Controller
+class HistoryController {
+
+    private static final int LONGEST_FIND = 120;
+
+    private final HistoryPages pages;
+
+    HistoryController(HistoryPages pages) {
+        this.pages = pages;
+    }
+
+    @GetMapping("/history")
+    String show(
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam(defaultValue = "") String what,
+            @RequestParam(defaultValue = "") String find) {
+        String looked = find.length() > LONGEST_FIND ? find.substring(0, LONGEST_FIND) : find;
+        model.addAttribute("page", pages.page(by, what, looked, maker));
+        model.addAttribute("find", looked);
+        return "history/history";
+    }
+}
