@@ -50,6 +50,7 @@ class Screenshots {
         browser.picture(FOLDER.resolve("cure.png"));
         browser.open("/dates").type("bars", "40").chooseText("recipe", "Honey Loft").type("by", "12 March").press("When to make them").waitFor(".goal-found");
         browser.picture(FOLDER.resolve("dates.png"));
+        browser.open("/history").waitFor(".multiples").picture(FOLDER.resolve("history.png"));
         browser.open("/settings").choose("theme", 0, "night").press("Keep these").waitFor("[data-theme=night]");
         open(browser, "Honey Loft").picture(FOLDER.resolve("batch-night.png"));
         browser.open("/settings").choose("theme", 0, "day").press("Keep these").waitFor("[data-theme=day]");
@@ -62,14 +63,14 @@ class Screenshots {
         browser.open(bench + "?step=lye").waitFor(".two-buttons").picture(FOLDER.resolve("bench-lye.png"));
     }
 
-    /** A swirl at light trace, the same with its fragrance riced, and on its way into the mould. */
+    /** A swirl at light trace, riced, and on its way into the mould. */
     private static void swirl(RunningApplication application, Browser browser) {
         String bench = "/bench/" + Swirl.lyeIn(application, "Three Nets", Duration.ofMinutes(14));
         browser.size(1280, 800);
         log(browser, bench, "@+29m emulsion; blend 14", "@+34m thin; blend 9", "@+39m light");
         browser.open(bench + "?step=mix").waitFor(".ladder").picture(FOLDER.resolve("bench-mix.png"));
         log(browser, bench, "batter 37; add tarred hemp 25 g lot TH-2; rice");
-        browser.size(820, 1180).open(bench + "?step=mix").waitFor(".rescue").picture(FOLDER.resolve("bench-mix-tablet.png"));
+        browser.open(bench + "?step=mix").waitFor(".rescue");
         log(browser, bench, "take plain; take madder; add madder root to madder; take charcoal; add activated charcoal to charcoal", "layer plain");
         browser.size(1280, 800).open(bench + "?step=pour").waitFor(".face").picture(FOLDER.resolve("bench-pour.png"));
         log(browser, bench, "poured", "cover");

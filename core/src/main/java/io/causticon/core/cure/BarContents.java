@@ -3,11 +3,18 @@ package io.causticon.core.cure;
 import io.causticon.core.formula.Alkali;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.LiquidPortion;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.PortionAmounts;
+import io.causticon.core.formula.Portions;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.FatKind;
+import io.causticon.core.substance.Liquid;
 import io.causticon.core.substance.StandardNames;
 import java.time.Instant;
 import java.util.Comparator;
@@ -15,7 +22,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a bar is made of on a day, as a label tells it: what the alkali made of the fats, what it left of them, the water that is still there. What was
@@ -26,15 +38,19 @@ import java.util.SortedSet;
  * @param ingredients in descending order of mass
  * @param allergens of food, by name
  * @param scentAllergens of fragrances, as labels name them
+ * @param beside allergens of food that only other layers or cups of the same batch hold
  * @param ofScraps whether soap was melted down into it, whose own contents are not told here
  */
-public record BarContents(List<Ingredient> ingredients, SortedSet<String> allergens, SortedSet<String> scentAllergens, boolean ofScraps) {
+public record BarContents(List<Ingredient> ingredients, SortedSet<String> allergens, SortedSet<String> scentAllergens, SortedSet<String> beside, boolean ofScraps) {
 
     private static final double GLYCEROL_G_PER_MOL = 92.094;
     private static final double ALKALI_OF_A_GLYCERIDE = 3;
     private static final double WATER_G_PER_MOL = 18.015;
     private static final double LEAST_GRAMS = 1e-3;
     private static final double ALL_WATER = 0.995;
+
+    /** Of what nobody weighed: it stands last, and it stands there. */
+    private static final double UNKNOWN_GRAMS = 0.01;
 
     public BarContents {
         ingredients = List.copyOf(ingredients);
@@ -45,6 +61,15 @@ public record BarContents(List<Ingredient> ingredients, SortedSet<String> allerg
 
     /** @param at the day of the label, not before the cut */
     public static BarContents of(BatchPlan plan, BatchLog log, Instant at) {
+        return of(plan, log, at, "");
+    }
+
+    /**
+     * The same of one layer, colour or cup: what is in all of them, what is in it alone, and what the others hold told apart.
+     *
+     * @param portion its name; empty for bars that may hold all of them
+     */
+    public static BarContents of(BatchPlan plan, BatchLog log, Instant at, String portion) {
         BatchFacts facts = BatchFacts.of(plan, log, Instant.MAX);
         Weights weights = facts.weightsNow();
         double superfat = Math.max(0, facts.asWeighed().superfat().value());
@@ -53,15 +78,94 @@ public record BarContents(List<Ingredient> ingredients, SortedSet<String> allerg
         double naoh = Alkali.NAOH.moles(weights.naoh());
         double koh = Alkali.KOH.moles(weights.koh());
         double potassium = naoh + koh > 0 ? koh / (naoh + koh) : 0;
+        double left = left(plan, log, weights, at);
         weights.allFats().forEach(f -> saponified(f, superfat, potassium, grams, standard));
-        liquids(weights, left(plan, log, weights, at), grams, standard);
+        liquids(weights.liquids(), left, grams, standard);
         weights.additives().forEach(a -> add(a.additive().name(), false, a.mass().grams(), grams, standard));
+        List<Portion> portions = plan.pouring().portioning().portions();
+        boolean one = portions.stream().anyMatch(p -> p.name().equals(portion));
+        Map<Portion, PortionAmounts> amounts = amounts(plan);
+        if (one) {
+            double share = amounts.entrySet().stream().filter(p -> p.getKey().name().equals(portion)).mapToDouble(p -> p.getValue().share().fraction()).sum();
+            grams.replaceAll((name, mass) -> mass * share);
+        }
+        Set<String> allergens = new TreeSet<>(one ? plan.formula().allergens() : plan.allergens());
+        Set<String> scents = new TreeSet<>(one ? plan.formula().scentAllergens() : plan.scentAllergens());
+        // What was weighed and not planned is in it, too.
+        weights.allFats().forEach(f -> allergens.addAll(f.fat().allergens()));
+        weights.liquids().forEach(l -> allergens.addAll(l.liquid().allergens()));
+        weights.additives().forEach(a -> {
+            allergens.addAll(a.additive().allergens());
+            scents.addAll(a.additive().scentAllergens());
+        });
+        Set<String> beside = new TreeSet<>();
+        for (Portion part : portions) {
+            if (one && !part.name().equals(portion)) {
+                beside.addAll(part.allergens());
+                continue;
+            }
+            own(part, amounts.get(part), left, grams, standard);
+            allergens.addAll(part.allergens());
+            scents.addAll(part.scentAllergens());
+        }
+        addedAtTheBench(plan, log, grams, standard, allergens, scents);
+        if (plan.rework() != null) {
+            allergens.addAll(plan.rework().allergens());
+        }
+        beside.removeAll(allergens);
         List<Ingredient> ingredients = grams.entrySet().stream()
                 .filter(e -> e.getValue() > LEAST_GRAMS)
                 .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()).thenComparing(Map.Entry::getKey))
                 .map(e -> new Ingredient(e.getKey(), Mass.grams(e.getValue()), standard.getOrDefault(e.getKey(), false)))
                 .toList();
-        return new BarContents(ingredients, plan.allergens(), plan.formula().scentAllergens(), plan.isRework());
+        return new BarContents(ingredients, new TreeSet<>(allergens), new TreeSet<>(scents), new TreeSet<>(beside), plan.isRework());
+    }
+
+    /** What each portion takes; nothing for a division that cannot be worked out. */
+    private static Map<Portion, PortionAmounts> amounts(BatchPlan plan) {
+        if (plan.pouring().portioning().portions().isEmpty() || !Portions.check(plan).isEmpty()) {
+            return Map.of();
+        }
+        return Portions.of(plan).amounts().stream().collect(Collectors.toMap(PortionAmounts::portion, a -> a, (a, b) -> a));
+    }
+
+    /** What goes into a portion alone: never left out, also where nobody knows how much it is. */
+    private static void own(Portion part, @Nullable PortionAmounts amounts, double left, Map<String, Double> grams, Map<String, Boolean> standard) {
+        if (amounts == null) {
+            part.additives().forEach(a -> add(a.additive().name(), false, UNKNOWN_GRAMS, grams, standard));
+            part.liquids().forEach(l -> add(l.liquid().name(), false, UNKNOWN_GRAMS, grams, standard));
+            return;
+        }
+        amounts.additives().forEach(a -> add(a.additive().name(), false, a.mass().grams(), grams, standard));
+        liquids(amounts.liquids(), left, grams, standard);
+    }
+
+    /** What somebody put in that no plan knew of. */
+    private static void addedAtTheBench(
+            BatchPlan plan, BatchLog log, Map<String, Double> grams, Map<String, Boolean> standard, Set<String> allergens, Set<String> scents) {
+        List<Portion> portions = plan.pouring().portioning().portions();
+        Set<String> planned = Stream.of(
+                        plan.formula().additives().stream().map(a -> a.additive().id()),
+                        plan.formula().liquidParts().stream().map(l -> l.liquid().id()),
+                        plan.formula().fats().stream().map(f -> f.fat().id()),
+                        portions.stream().flatMap(p -> p.additives().stream()).map(a -> a.additive().id()),
+                        portions.stream().flatMap(p -> p.liquids().stream()).map(l -> l.liquid().id()))
+                .flatMap(id -> id)
+                .collect(Collectors.toSet());
+        for (Entry.Added added : log.of(Entry.Added.class).map(BatchLog.Timed::entry).toList()) {
+            Optional<Additive> additive = log.substances().additives().stream().filter(a -> added.what().isSubstance(a.id(), a.name())).findFirst();
+            Optional<Liquid> liquid = log.substances().liquids().stream().filter(l -> added.what().isSubstance(l.id(), l.name())).findFirst();
+            boolean isPlanned = Stream.concat(additive.stream().map(Additive::id), liquid.stream().map(Liquid::id)).anyMatch(planned::contains)
+                    || added.what().id() != null && planned.contains(added.what().id())
+                    || plan.formula().additives().stream().anyMatch(a -> added.what().isSubstance(a.additive().id(), a.additive().name()));
+            if (!isPlanned) {
+                String name = additive.map(Additive::name).or(() -> liquid.map(Liquid::name)).orElse(added.what().name());
+                add(name, false, added.mass() == null ? UNKNOWN_GRAMS : added.mass().grams(), grams, standard);
+                additive.ifPresent(a -> allergens.addAll(a.allergens()));
+                additive.ifPresent(a -> scents.addAll(a.scentAllergens()));
+                liquid.ifPresent(l -> allergens.addAll(l.allergens()));
+            }
+        }
     }
 
     private static void saponified(FatPortion fat, double superfat, double potassium, Map<String, Double> grams, Map<String, Boolean> standard) {
@@ -84,8 +188,8 @@ public record BarContents(List<Ingredient> ingredients, SortedSet<String> allerg
     }
 
     /** Water dries out of all liquids alike; what else is in them stays. */
-    private static void liquids(Weights weights, double left, Map<String, Double> grams, Map<String, Boolean> standard) {
-        weights.liquids().forEach(l -> {
+    private static void liquids(List<LiquidPortion> all, double left, Map<String, Double> grams, Map<String, Boolean> standard) {
+        all.forEach(l -> {
             double water = l.water().grams();
             boolean plain = l.mass().isPositive() && water / l.mass().grams() > ALL_WATER;
             add(plain ? StandardNames.WATER : l.liquid().name(), plain, l.mass().grams() - water + water * left, grams, standard);

@@ -66,9 +66,11 @@ public final class Tasks {
         return BatchFacts.of(plan, log, Instant.MAX).planAsMade();
     }
 
-    /** When it is old enough for its kind. */
+    /** When it is old enough for its kind, and for its maker where she wants it older: some give all-olive soap a year. She cannot make it younger. */
     static Instant oldEnough(BatchPlan plan, BatchLog log) {
-        return unmoulded(plan, log).plus(Schedule.of(road(plan, log)).cure());
+        Duration wanted = log.last(Entry.ToCure.class).map(c -> WEEK.multipliedBy(c.entry().weeks())).orElse(Duration.ZERO);
+        Duration least = Schedule.of(road(plan, log)).cure();
+        return unmoulded(plan, log).plus(wanted.compareTo(least) > 0 ? wanted : least);
     }
 
     /** When it may be called ready at the earliest: its bars' weighings move that. */

@@ -4,6 +4,7 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.Standing;
 import io.causticon.core.observation.Whither;
 import io.causticon.core.problem.ProblemKey;
@@ -58,7 +59,16 @@ final class StockKinds {
             .phrase("(?:the\\s+)?bars\\s+(?:are\\s+|stand\\s+)?" + Patterns.oneOf(STANDINGS), (m, c) -> new Entry.BarsStand(Patterns.meant(STANDINGS, m.group(1))))
             .notOnStrip();
 
-    static final List<EntryKind<?>> ALL = List.of(WENT_AWAY, SET_APART, BROUGHT_BACK, STAND);
+    private static final EntryKind<Entry.ToCure> TO_CURE = EntryKind.of(Entry.ToCure.class, "to-cure")
+            .tells(Tells.VERDICT)
+            .words((c, n) -> Phrase.of("to cure {} weeks at least", c.weeks()))
+            .typed((c, pen) -> "cure " + c.weeks() + " weeks")
+            .phrase(
+                    "(?:to\\s+)?cure\\s+(?:at\\s+least\\s+)?(\\d{1,4})\\s*weeks?(?:\\s+at\\s+least)?",
+                    (m, c) -> new Entry.ToCure((int) Patterns.within("A cure in weeks", m.group(1), EntryCheck.CURE_WEEKS)))
+            .notOnStrip();
+
+    static final List<EntryKind<?>> ALL = List.of(WENT_AWAY, SET_APART, BROUGHT_BACK, STAND, TO_CURE);
 
     private StockKinds() {}
 

@@ -74,12 +74,20 @@ public record BatchPlan(
         return rework != null;
     }
 
-    /** Food allergens that go in, by name; with all that the scraps brought. */
+    /** Food allergens that go in, by name: with what goes into one layer or cup alone, and with all that the scraps brought. */
     public SortedSet<String> allergens() {
         SortedSet<String> all = formula.allergens();
+        pouring.portioning().portions().forEach(p -> all.addAll(p.allergens()));
         if (rework != null) {
             all.addAll(rework.allergens());
         }
+        return all;
+    }
+
+    /** Fragrance allergens that labels name, as far as the tables know, with those of one layer or cup alone. */
+    public SortedSet<String> scentAllergens() {
+        SortedSet<String> all = formula.scentAllergens();
+        pouring.portioning().portions().forEach(p -> all.addAll(p.scentAllergens()));
         return all;
     }
 

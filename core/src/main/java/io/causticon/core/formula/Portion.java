@@ -5,6 +5,10 @@ import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Liquid;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,6 +37,17 @@ public record Portion(String name, @Nullable Line top, Share share, List<OwnAddi
     public Portion {
         additives = List.copyOf(additives);
         liquids = List.copyOf(liquids);
+    }
+
+    /** Food allergens that go into it alone, by name. */
+    public Set<String> allergens() {
+        return Stream.concat(additives.stream().flatMap(a -> a.additive().allergens().stream()), liquids.stream().flatMap(l -> l.liquid().allergens().stream()))
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** Fragrance allergens that go into it alone. */
+    public Set<String> scentAllergens() {
+        return additives.stream().flatMap(a -> a.additive().scentAllergens().stream()).collect(Collectors.toCollection(TreeSet::new));
     }
 
     public static Portion layer(String name, Line top) {

@@ -115,6 +115,9 @@ public sealed interface Entry {
         }
     }
 
+    /** Its maker wants it to cure at least so long, where that is longer than the least for its kind; counted in weeks from the mould. */
+    record ToCure(int weeks) implements Entry {}
+
     /** How the bars stand from now on while they dry. */
     record BarsStand(Standing how) implements Entry {}
 

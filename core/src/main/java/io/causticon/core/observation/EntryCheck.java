@@ -42,6 +42,9 @@ public final class EntryCheck {
 
     public static final Interval HUMIDITY = Interval.between(0, 100);
 
+    /** Weeks of cure; some keep all-olive soap for years. */
+    public static final Interval CURE_WEEKS = Interval.between(1, 260);
+
     /** mg of calcium carbonate in a litre: rain has none, the hardest wells a thousand and more. */
     public static final Interval HARDNESS = Interval.between(0, 3000);
 
@@ -204,6 +207,8 @@ public final class EntryCheck {
             }
         } else if (entry instanceof Entry.Lathered e) {
             within("The grade of a lather", e.grade(), LATHER);
+        } else if (entry instanceof Entry.ToCure e) {
+            within("weeks of cure", e.weeks(), CURE_WEEKS);
         } else if (entry instanceof Entry.WaterRead e) {
             within("mg/l of lime", e.milligramsPerLitre(), HARDNESS);
         } else if (entry instanceof Entry.NeedleRead e) {

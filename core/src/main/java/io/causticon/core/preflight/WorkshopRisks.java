@@ -15,7 +15,7 @@ final class WorkshopRisks {
         WorkshopFacts.LastBatch last = f.workshop.lastInMould();
         if (last != null) {
             Set<String> carried = new TreeSet<>(last.allergens());
-            carried.removeAll(f.formula.allergens());
+            carried.removeAll(f.plan.allergens());
             if (!carried.isEmpty()) {
                 f.bite(
                         Phrase.of("The mould last held {}", String.join(" and ", carried)),

@@ -8,9 +8,20 @@ import io.causticon.core.cure.BarContents.Ingredient;
 import io.causticon.core.formula.AlkaliBalance;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Dose;
+import io.causticon.core.formula.Portion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Pouring;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.observation.Named;
+import io.causticon.core.observation.Tare;
+import io.causticon.core.observation.Weighable;
+import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.substance.Catalogue;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -52,6 +63,49 @@ class BarContentsTest {
         double old = contents(PLAN, 90).ingredients().stream().mapToDouble(i -> i.mass().grams()).sum();
         assertThat(fresh - old).isCloseTo(grams(contents(PLAN, 0), "Aqua") - grams(contents(PLAN, 90), "Aqua"), within(1e-6));
         assertThat(grams(contents(PLAN, 90), "Aqua")).isBetween(20.0, 0.8 * grams(contents(PLAN, 0), "Aqua"));
+    }
+
+    private static BatchPlan cups() {
+        Catalogue tables = Catalogue.standard();
+        List<Portion> cups = List.of(
+                Portion.sharing("plain", Share.percent(50)),
+                Portion.sharing("goat", Share.percent(25)).with(tables.liquid("goat-milk-whole"), Dose.ofFats(Share.percent(6))),
+                Portion.sharing("lavender", Share.percent(25)).with(tables.additive("eo-lavender"), Dose.ofFats(Share.percent(2))));
+        return recipe().fat("olive-oil", 600).fat("coconut-oil-76", 400).plan().with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.SHARES, cups, Share.NONE)));
+    }
+
+    /** Whoever must not have milk is told of the milk in one cup of three, on the label of all of it and beside the others. */
+    @Test
+    void whatIsInOneCupAloneIsNeverLeftOut() {
+        BarContents all = contents(cups(), 40);
+        String milk = cups().pouring().portioning().portions().get(1).allergens().iterator().next();
+        assertThat(all.allergens()).contains(milk);
+        assertThat(all.scentAllergens()).anyMatch(a -> a.toLowerCase(java.util.Locale.ROOT).contains("linalool"));
+        assertThat(all.ingredients()).extracting(Ingredient::name).anyMatch(n -> n.contains("oat milk")).anyMatch(n -> n.contains("avender"));
+        assertThat(cups().allergens()).contains(milk);
+
+        BarContents plain = BarContents.of(cups(), new BatchLog(BEGUN, List.of()), BEGUN.plus(Duration.ofDays(40)), "plain");
+        assertThat(plain.allergens()).doesNotContain(milk);
+        assertThat(plain.beside()).contains(milk);
+        assertThat(plain.scentAllergens()).isEmpty();
+        assertThat(grams(plain, "Sodium Olivate")).isCloseTo(grams(all, "Sodium Olivate") / 2, within(0.1));
+        BarContents goat = BarContents.of(cups(), new BatchLog(BEGUN, List.of()), BEGUN.plus(Duration.ofDays(40)), "goat");
+        assertThat(goat.allergens()).contains(milk);
+        assertThat(goat.beside()).isEmpty();
+    }
+
+    @Test
+    void whatWasPutInAtTheBenchStandsThereToo() {
+        List<LoggedEntry> lines = List.of(
+                LoggedEntry.first("a", BEGUN, "Ines", new Entry.Weighed(Weighable.liquid("beer-flat"), Mass.grams(80), Tare.TAKEN, null)),
+                LoggedEntry.first("b", BEGUN, "Ines", new Entry.Added(new Named("eo-rosemary", "rosemary"), Mass.grams(12), null, null)),
+                LoggedEntry.first("c", BEGUN, "Ines", new Entry.Added("grandmother's secret", null)),
+                LoggedEntry.first("d", BEGUN, "Ines", new Entry.Added("lavender", Mass.grams(30))));
+        BarContents bar = BarContents.of(PLAN, new BatchLog(BEGUN, lines), BEGUN.plus(Duration.ofDays(40)));
+        assertThat(bar.allergens()).isNotEmpty();
+        assertThat(bar.ingredients()).extracting(Ingredient::name).anyMatch(n -> n.contains("osemary")).contains("grandmother's secret");
+        assertThat(bar.ingredients()).filteredOn(i -> i.name().toLowerCase(java.util.Locale.ROOT).contains("lavender")).as("planned, and not twice").hasSize(1);
+        assertThat(bar.ingredients()).last().extracting(Ingredient::name).isEqualTo("grandmother's secret");
     }
 
     @Test

@@ -53,6 +53,14 @@ class TasksTest {
         }
 
         @Test
+        void areLongerWhereTheirMakerWantsThatAndNeverShorter() {
+            after(Duration.ofHours(2), new Entry.Poured(null)).after(Duration.ofHours(50), new Entry.Unmoulded()).after(Duration.ofHours(60), new Entry.ToCure(52));
+            assertThat(task(Tasks.Kind.RELEASE).due()).isEqualTo(BEGUN.plus(Duration.ofHours(50)).plus(Duration.ofDays(364)));
+            after(Duration.ofHours(70), new Entry.ToCure(1));
+            assertThat(task(Tasks.Kind.RELEASE).due()).isEqualTo(BEGUN.plus(Duration.ofHours(50)).plus(Duration.ofDays(28)));
+        }
+
+        @Test
         void growWithOliveAndCastorWithoutAStep() {
             long before = 0;
             for (int olive = 40; olive <= 100; olive++) {

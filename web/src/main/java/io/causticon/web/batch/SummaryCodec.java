@@ -5,6 +5,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.Rework;
 import io.causticon.core.formula.Vessel;
+import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.MeasurementPoint;
@@ -135,6 +136,10 @@ final class SummaryCodec {
                         formula.fats().stream().flatMap(f -> Stream.ofNullable(f.lot())),
                         rework == null ? Stream.<String>empty() : rework.scraps().stream().map(s -> s.name() + " " + s.id()),
                         batch.log().of(Entry.Added.class).flatMap(a -> Stream.ofNullable(a.entry().lot())),
+                        batch.log().of(Entry.Added.class).map(a -> a.entry().what().name()),
+                        AsWeighed.sums(batch.log()).keySet().stream().map(w -> batch.names().of(w)),
+                        batch.plan().pouring().portioning().portions().stream()
+                                .flatMap(p -> Stream.concat(p.additives().stream().map(a -> a.additive().name()), p.liquids().stream().map(l -> l.liquid().name()))),
                         formula.additives().stream().map(a -> a.additive().name()),
                         formula.liquidParts().stream().map(l -> l.liquid().name()))
                 .flatMap(w -> w)

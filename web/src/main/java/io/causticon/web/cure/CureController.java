@@ -41,6 +41,7 @@ class CureController {
     private static final String TEST = "test";
     private static final String WENT = "went";
     private static final String STAND = "stand";
+    private static final List<Class<?>> STANDS = List.of(Entry.BarsStand.class, Entry.HumidityRead.class, Entry.ToCure.class);
 
     /** With one comma or point, as it is read everywhere. */
     private static final Pattern NUMBER = Pattern.compile("\\d{1,6}(?:[.,]\\d{1,4})?");
@@ -104,11 +105,12 @@ class CureController {
         return log(new BatchId(id), model, maker, typed, line, WENT, key);
     }
 
-    /** How the bars stand, or how damp the air is. */
+    /** How the bars stand, how damp the air is, or how long they are to cure. */
     @PostMapping("/stand")
     String stand(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
-        String humidity = typed.getOrDefault("humidity", "").trim();
-        return log(new BatchId(id), model, maker, typed, typed.containsKey("stand") ? typed.get("stand") : "humidity " + humidity, STAND, key);
+        String line = typed.containsKey(STAND) ? typed.get(STAND)
+                : typed.containsKey("weeks") ? "cure " + typed.get("weeks").trim() + " weeks" : "humidity " + typed.getOrDefault("humidity", "").trim();
+        return log(new BatchId(id), model, maker, typed, line, STAND, key);
     }
 
     /** A picture of a bar, beside those that were taken of it before. */
@@ -173,7 +175,7 @@ class CureController {
         boolean fits = reading.entries().size() == 1 && reading.at().isEmpty() && switch (part) {
             case BAR -> reading.entries().get(0) instanceof Entry.BarWeighed;
             case WENT -> reading.entries().get(0) instanceof Entry.BarsWent;
-            case STAND -> reading.entries().get(0) instanceof Entry.BarsStand || reading.entries().get(0) instanceof Entry.HumidityRead;
+            case STAND -> STANDS.stream().anyMatch(k -> k.isInstance(reading.entries().get(0)));
             default -> EntryKinds.of(reading.entries().get(0)).tells() == Tells.TESTS;
         };
         if (!fits) {

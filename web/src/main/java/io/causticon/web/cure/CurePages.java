@@ -107,8 +107,9 @@ class CurePages {
     }
 
     private static String air(Batch batch, Formats formats) {
-        return Stream.of(batch.log().last(Entry.BarsStand.class).map(BatchLog.Timed::entry), batch.log().last(Entry.HumidityRead.class).map(BatchLog.Timed::entry))
-                .flatMap(e -> e.stream().map(said -> EntryWords.of((Entry) said, batch.names(), formats).text()))
+        return Stream.of(Entry.BarsStand.class, Entry.HumidityRead.class, Entry.ToCure.class)
+                .flatMap(kind -> batch.log().last(kind).stream())
+                .map(said -> EntryWords.of(said.entry(), batch.names(), formats).text())
                 .collect(Collectors.joining(", "));
     }
 

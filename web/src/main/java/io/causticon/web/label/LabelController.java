@@ -1,6 +1,7 @@
 package io.causticon.web.label;
 
 import io.causticon.core.cure.Tasks;
+import io.causticon.core.formula.Portion;
 import io.causticon.core.observation.BarStock;
 import io.causticon.core.observation.Life;
 import io.causticon.web.account.Maker;
@@ -53,9 +54,10 @@ class LabelController {
      * @param kind {@code rack} or {@code bar}
      * @param sheet of labels
      * @param copies how many, as typed
+     * @param part of which layer, colour or cup; empty for bars that may hold all of them
      * @param first the first place that is free on the first sheet, counted from 1, as typed
      */
-    record Asked(@Nullable String kind, @Nullable String sheet, @Nullable String copies, @Nullable String first) {
+    record Asked(@Nullable String kind, @Nullable String part, @Nullable String sheet, @Nullable String copies, @Nullable String first) {
 
         boolean isOfBars() {
             return "bar".equals(kind);
@@ -63,6 +65,11 @@ class LabelController {
 
         LabelSheet onto() {
             return LabelSheet.called(sheet == null ? "" : sheet).orElse(LabelSheet.ALL.get(isOfBars() ? 2 : 1));
+        }
+
+        /** One that the batch has. */
+        String partOf(Batch batch) {
+            return parts(batch).stream().filter(p -> p.equals(part)).findFirst().orElse("");
         }
 
         static int number(@Nullable String typed, int otherwise, int most) {
@@ -85,6 +92,8 @@ class LabelController {
         model.addAttribute("batch", batch);
         model.addAttribute("id", id.toString());
         model.addAttribute("kind", asked.isOfBars() ? "bar" : "rack");
+        model.addAttribute("parts", asked.isOfBars() ? parts(batch) : List.of());
+        model.addAttribute("part", asked.partOf(batch));
         model.addAttribute("sheet", sheet.id());
         model.addAttribute("sheets", LabelSheet.ALL);
         model.addAttribute("copies", asked.copies() == null ? String.valueOf(asked.isOfBars() ? Math.min(MOST, bars) : 1) : asked.copies());
@@ -98,6 +107,10 @@ class LabelController {
                 + address(batch, request)));
         model.addAttribute("on", maker.formats().day(on(batch)));
         return "label/labels";
+    }
+
+    private static List<String> parts(Batch batch) {
+        return batch.plan().pouring().portioning().portions().stream().map(Portion::name).distinct().toList();
     }
 
     private static String problem(Asked asked, LabelSheet sheet) {
@@ -141,7 +154,7 @@ class LabelController {
 
     private LabelArt art(Batch batch, Asked asked, Maker maker, Frame frame, HttpServletRequest request) {
         return asked.isOfBars()
-                ? labels.bar(batch, asked.onto(), frame.workshop(), on(batch), maker.formats())
+                ? labels.bar(batch, asked.partOf(batch), asked.onto(), frame.workshop(), on(batch), maker.formats())
                 : labels.rack(batch, asked.onto(), address(batch, request), maker.formats());
     }
 

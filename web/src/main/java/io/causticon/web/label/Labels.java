@@ -71,12 +71,12 @@ class Labels {
     }
 
     /** For a bar: what it is called, what is in it, what it weighs, its batch. */
-    LabelArt bar(Batch batch, LabelSheet sheet, String workshop, Instant on, Formats formats) {
-        BarContents contents = BarContents.of(batch.plan(), batch.log(), on);
+    LabelArt bar(Batch batch, String part, LabelSheet sheet, String workshop, Instant on, Formats formats) {
+        BarContents contents = BarContents.of(batch.plan(), batch.log(), on, part);
         Optional<Mass> net = BarContents.netMass(batch.plan(), batch.log(), on);
         LabelArt.Writer art = new LabelArt.Writer(sheet.width(), sheet.height(), MARGIN);
         double big = Math.min(5, sheet.height() / 8);
-        art.line(batch.name(), big, LabelFont.TEXT);
+        art.line(part.isEmpty() ? batch.name() : batch.name() + ", " + part, big, LabelFont.TEXT);
         art.line(workshop, big * 0.55, LabelFont.TEXT);
         art.gap(0.6);
         String small = smallPrint(contents);
@@ -104,8 +104,9 @@ class Labels {
         String ingredients = "Ingredients: " + contents.ingredients().stream().map(BarContents.Ingredient::name).collect(Collectors.joining(", ")) + ".";
         String scent = contents.scentAllergens().isEmpty() ? "" : " Contains " + String.join(", ", contents.scentAllergens()) + ".";
         String food = contents.allergens().isEmpty() ? "" : " Made with " + String.join(", ", contents.allergens()) + ".";
+        String beside = contents.beside().isEmpty() ? "" : " Made beside " + String.join(", ", contents.beside()) + ".";
         String scraps = contents.ofScraps() ? " With soap that was melted down." : "";
-        return ingredients + scent + food + scraps;
+        return ingredients + scent + food + beside + scraps;
     }
 
     Instant today() {

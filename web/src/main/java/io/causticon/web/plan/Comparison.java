@@ -13,7 +13,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
 
 /** Two recipes, or two versions of one, row by row. */
 record Comparison(List<Block> blocks) {
@@ -95,7 +94,7 @@ record Comparison(List<Block> blocks) {
         rows.put("saturated", f.percent(c.saturated(), 0));
         rows.put("iodine value", Formats.number(c.iodineValue(), 0));
         rows.put("saponification value", Formats.number(c.saponificationValue(), 0));
-        new TreeSet<>(plan.formula().allergens()).forEach(a -> rows.put("allergen: " + a, "in it"));
+        plan.allergens().forEach(a -> rows.put("allergen: " + a, "in it"));
         return rows;
     }
 

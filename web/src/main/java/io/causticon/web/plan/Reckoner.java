@@ -292,11 +292,11 @@ final class Reckoner {
 
     private List<String> allergens() {
         List<String> lines = new ArrayList<>();
-        if (!formula.allergens().isEmpty()) {
-            lines.add("Food allergens: " + String.join(", ", formula.allergens()));
+        if (!plan.allergens().isEmpty()) {
+            lines.add("Food allergens: " + String.join(", ", plan.allergens()));
         }
-        if (!formula.scentAllergens().isEmpty()) {
-            lines.add("Fragrance allergens, as far as known: " + String.join(", ", formula.scentAllergens()));
+        if (!plan.scentAllergens().isEmpty()) {
+            lines.add("Fragrance allergens, as far as known: " + String.join(", ", plan.scentAllergens()));
         }
         return lines;
     }

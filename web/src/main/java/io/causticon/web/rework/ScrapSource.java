@@ -1,5 +1,6 @@
 package io.causticon.web.rework;
 
+import io.causticon.core.cure.BarContents;
 import io.causticon.core.cure.ScrapWater;
 import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.formula.FatPortion;
@@ -93,8 +94,9 @@ class ScrapSource {
         BatchFacts facts = batch.facts(now);
         Diagnosis diagnosis = casebook.examine(batch);
         Duration age = Duration.between(facts.poured().orElse(batch.log().begun()), now);
-        Set<String> allergens = new TreeSet<>(batch.plan().allergens());
-        allergens.addAll(batch.plan().formula().scentAllergens());
+        BarContents contents = BarContents.of(batch.plan(), batch.log(), now);
+        Set<String> allergens = new TreeSet<>(contents.allergens());
+        allergens.addAll(contents.scentAllergens());
         return ScrapPortion.of(
                 id, batch.id().toString(), name, mass, facts.weightsNow(), diagnosis.superfatToRework(), ScrapWater.of(fresh(facts), age),
                 facts.isCookedThrough() || age.compareTo(ScrapPortion.REACTS_FOR) >= 0, allergens);

@@ -91,6 +91,7 @@ class CodecsTest {
                 new Entry.PhotoTaken("7b1e", "the crust", Bars.numbered(3)),
                 new Entry.BarsStand(Standing.CLOSE),
                 new Entry.WaterRead(250),
+                new Entry.ToCure(52),
                 new Entry.MeantFor(Purpose.PRACTICE),
                 new Entry.Noted("smells sweet"),
                 new Entry.Held("lye-heavy at 94 %"),
