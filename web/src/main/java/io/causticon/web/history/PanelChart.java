@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,15 +24,14 @@ import java.util.stream.Collectors;
 /** One group of a history: a measure against the date, on the scales that all groups share; what had a defect is crossed and named. */
 final class PanelChart {
 
-    private static final double WIDTH = 400;
-    private static final double HEIGHT = 150;
+    private static final double WIDTH = 330;
+    private static final double HEIGHT = 140;
     private static final double LEFT = 58;
     private static final double RIGHT = WIDTH - 14;
     private static final double TOP = 20;
     private static final double BOTTOM = HEIGHT - 28;
     private static final double SECONDS_A_DAY = 86_400;
     private static final double WIDE_FROM = 0.55;
-    private static final int NAMED = 3;
     private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM yy", Locale.ENGLISH);
 
     /** Names of what could hurt somebody. */
@@ -76,25 +76,45 @@ final class PanelChart {
         if (!line.isEmpty()) {
             drawing.path(line.open(), "stroke-history");
         }
-        long troubled = shown.stream().filter(c -> !c.conditions().isEmpty()).count();
+        Names names = new Names(drawing);
         for (Chapter c : shown) {
             double x = time.at(days(scales.first(), c.begun()));
             double y = value.at(c.measures().get(scales.measure()));
             boolean had = !c.conditions().isEmpty();
             drawing.mark(!had ? "dot" : c.conditions().keySet().stream().anyMatch(HAZARDS::contains) ? "trouble" : "cross", x, y);
-            if (had && troubled <= NAMED) {
-                boolean late = x > LEFT + WIDE_FROM * (RIGHT - LEFT);
-                String words = c.conditions().keySet().stream().sorted().findFirst().orElse("");
-                String href = "/batch/" + batches.get(c);
-                double at = y < TOP + 14 ? y + 20 : y - 9;
-                if (late) {
-                    drawing.linkEnd(x + 6, at, words, "small strong", href);
-                } else {
-                    drawing.link(x - 6, at, words, "small strong", href);
-                }
+            if (had) {
+                names.put(c.conditions().keySet().stream().sorted().findFirst().orElse(""), x, y, "/batch/" + batches.get(c));
             }
         }
         return drawing.done();
+    }
+
+    /** Names what is crossed, as long as there is room beside what is named already. */
+    private static final class Names {
+
+        private static final double LETTER = 6.6;
+        private static final double LINE = 14;
+
+        private final Drawing.Builder drawing;
+        private final List<double[]> taken = new ArrayList<>();
+
+        Names(Drawing.Builder drawing) {
+            this.drawing = drawing;
+        }
+
+        void put(String words, double x, double y, String href) {
+            double wide = LETTER * words.length();
+            boolean late = x > LEFT + WIDE_FROM * (RIGHT - LEFT);
+            double from = late ? Math.max(0, x + 6 - wide) : Math.min(x - 6, RIGHT - wide);
+            for (double at : new double[] {y - 9, y + 20}) {
+                boolean fits = at > TOP - 6 && at < BOTTOM + 2 && taken.stream().noneMatch(t -> Math.abs(t[1] - at) < LINE && from < t[0] + t[2] && t[0] < from + wide);
+                if (fits) {
+                    taken.add(new double[] {from, at, wide});
+                    drawing.link(from, at, words, "small strong", href);
+                    return;
+                }
+            }
+        }
     }
 
     private static double days(Instant from, Instant to) {

@@ -101,12 +101,28 @@ class LabelController {
         model.addAttribute("problem", problem(asked, sheet));
         model.addAttribute("svg", LabelPrint.svg(art));
         model.addAttribute("leftOut", art.leftOut());
-        model.addAttribute("held", batch.isHeld());
+        model.addAttribute("refused", refused(batch, asked));
         model.addAttribute("released", batch.life() == Life.READY);
         model.addAttribute("words", "Label of " + batch.name() + ": " + (asked.isOfBars() ? "what it is made of, what it weighs, " + batch.code() : batch.code() + ", with a code that leads to "
                 + address(batch, request)));
         model.addAttribute("on", maker.formats().day(on(batch)));
         return "label/labels";
+    }
+
+    /** Why nobody is given a bar of it, and there are no labels; empty where they may be. */
+    private static String refused(Batch batch, Asked asked) {
+        if (!asked.isOfBars()) {
+            return "";
+        }
+        if (batch.isHeld()) {
+            return "This batch is held: nobody is given a bar, so there are no labels for them. One for the rack says that it is held.";
+        }
+        String part = asked.partOf(batch);
+        return BarStock.of(batch.log()).apart().stream()
+                .filter(a -> !part.isEmpty() && a.on().portion() != null && a.on().mayBeOf(part))
+                .findFirst()
+                .map(a -> "Bars of " + part + " are set apart (" + a.reason() + "): nobody is given any, so there are no labels for them.")
+                .orElse("");
     }
 
     private static List<String> parts(Batch batch) {
@@ -125,8 +141,9 @@ class LabelController {
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
         Batch batch = batches.get(new BatchId(id));
-        if (asked.isOfBars() && batch.isHeld()) {
-            return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body("This batch is held: no labels for its bars.".getBytes(StandardCharsets.UTF_8));
+        String refused = refused(batch, asked);
+        if (!refused.isEmpty()) {
+            return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body(refused.getBytes(StandardCharsets.UTF_8));
         }
         int copies = Asked.number(asked.copies(), 1, MOST);
         List<LabelArt> all = new ArrayList<>(Collections.nCopies(copies, art(batch, asked, maker, frame, request)));
@@ -140,8 +157,9 @@ class LabelController {
     ResponseEntity<String> svg(
             @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
         Batch batch = batches.get(new BatchId(id));
-        if (asked.isOfBars() && batch.isHeld()) {
-            return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body("This batch is held: no labels for its bars.");
+        String refused = refused(batch, asked);
+        if (!refused.isEmpty()) {
+            return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body(refused);
         }
         return ResponseEntity.ok().contentType(SVG).headers(named(batch, "svg")).body(LabelPrint.svg(art(batch, asked, maker, frame, request)));
     }

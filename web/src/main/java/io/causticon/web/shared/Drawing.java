@@ -117,11 +117,6 @@ public record Drawing(double width, double height, String label, List<Shape> sha
             return add("text", style, x, y, 0, 0, words, "start", href);
         }
 
-        /** One whose words end there. */
-        public Builder linkEnd(double x, double y, String words, String style, String href) {
-            return add("text", style, x, y, 0, 0, words, "end", href);
-        }
-
         public Drawing done() {
             return new Drawing(width, height, label, shapes);
         }

@@ -85,6 +85,13 @@ public class LabelsTest {
         assertThat(ines.get("/batch/" + held.id() + "/labels/sheet.pdf?kind=bar").statusCode()).isEqualTo(409);
         assertThat(ines.get("/batch/" + held.id() + "/labels?kind=bar").body()).contains("This batch is held").doesNotContain("PDF to print");
         assertThat(ines.get("/batch/" + held.id() + "/labels?kind=rack").body()).contains("HELD");
+
+        // Nor has a cup that is set apart; the one beside it says what was made with it.
+        String cups = "/batch/" + called(application, "Six Waters").id() + "/labels";
+        assertThat(ines.get(cups + "/label.svg?kind=bar&part=beer").statusCode()).isEqualTo(409);
+        assertThat(ines.get(cups + "?kind=bar&part=beer").body()).contains("are set apart (smells sour)").doesNotContain("PDF to print");
+        assertThat(ines.get(cups + "/label.svg?kind=bar&part=goat").body()).contains("Made beside gluten");
+        assertThat(ines.get("/recall?find=goat+milk").body()).contains("Six Waters");
     }
 
     @Test
