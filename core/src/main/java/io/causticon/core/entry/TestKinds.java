@@ -9,19 +9,24 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
+import io.causticon.core.observation.SensoryScale;
 import io.causticon.core.observation.Titration;
 import io.causticon.core.observation.Titration.Acid;
 import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What was seen, felt and measured of the soap. */
@@ -95,6 +100,20 @@ final class TestKinds {
             .phraseOnBars("lather(?:s|ed)?\\s+(\\d{1,3})(?:\\s+of\\s+5)?", (m, on) -> new Entry.Lathered((int) Patterns.within("The grade of a lather", m.group(1), EntryCheck.LATHER), on))
             .on(OnStrip.OPEN);
 
+    private static final Map<String, SensoryScale> SCALES =
+            Arrays.stream(SensoryScale.values()).collect(Collectors.toMap(SensoryScale::word, x -> x));
+    private static final Pattern GRADE = Pattern.compile(Patterns.oneOf(SCALES) + "\\s+(\\d{1,3})", Pattern.CASE_INSENSITIVE);
+
+    private static final EntryKind<Entry.Judged> JUDGED = EntryKind.of(Entry.Judged.class, "judged")
+            .tells(Tells.TESTS)
+            .words((j, n) -> BarsSaid.after(Phrase.of("judged by {}, {} of {}: {}", j.judge(), j.place(), j.of(), grades(j)), j.on()))
+            .typed((j, pen) -> "judged by " + Quotes.around(j.judge()) + ", " + j.place() + " of " + j.of() + ": " + grades(j) + BarsSaid.typed(j.on(), pen))
+            .phraseOnBars(
+                    "judged\\s+by\\s+(" + Quotes.QUOTED + "|[\\p{L}' -]+?)\\s*,?\\s+(\\d{1,3})\\s+of\\s+(\\d{1,3})\\s*:\\s*("
+                            + Patterns.oneOf(SCALES) + "\\s+\\d{1,3}(?:\\s*,\\s*" + Patterns.oneOf(SCALES) + "\\s+\\d{1,3})*)",
+                    TestKinds::judged)
+            .on(OnStrip.OPEN);
+
     private static final EntryKind<Entry.NeedleRead> NEEDLE = EntryKind.of(Entry.NeedleRead.class, "needle")
             .tells(Tells.TESTS)
             .words((l, n) -> BarsSaid.after(Phrase.of("needle {} mm deep", new Exactly(l.millimetres(), 1)), l.on()))
@@ -125,9 +144,24 @@ final class TestKinds {
                     Findings.PINK_DROP.id(), "pink".equals(Patterns.lower(m.group(1))) ? Presence.SEEN : Presence.LOOKED_AND_ABSENT, on))
             .on(OnStrip.OPEN);
 
-    static final List<EntryKind<?>> ALL = List.of(PH, WASH, TOUCH, LATHER, NEEDLE, TITRATED, OBSERVED);
+    static final List<EntryKind<?>> ALL = List.of(PH, WASH, TOUCH, LATHER, JUDGED, NEEDLE, TITRATED, OBSERVED);
 
     private TestKinds() {}
+
+    private static String grades(Entry.Judged judged) {
+        return judged.grades().stream().map(g -> g.scale().word() + " " + g.grade()).collect(Collectors.joining(", "));
+    }
+
+    private static Entry.Judged judged(Matcher m, @Nullable Bars on) {
+        List<Entry.Judged.Grade> grades = new ArrayList<>();
+        Matcher grade = GRADE.matcher(m.group(4));
+        while (grade.find()) {
+            grades.add(new Entry.Judged.Grade(Patterns.meant(SCALES, grade.group(1)), (int) Patterns.within("A grade", grade.group(2), EntryCheck.LATHER)));
+        }
+        int of = (int) Patterns.within("Bars in a round", m.group(3), EntryCheck.ROUND);
+        int place = (int) Patterns.within("The place in the round", m.group(2), Interval.between(1, of));
+        return new Entry.Judged(Quotes.taken(m.group(1)), place, of, grades, on);
+    }
 
     private static Entry.PhRead ph(String number, @Nullable String method, @Nullable Bars on) {
         boolean meter = method != null && !"strip".equals(Patterns.lower(method));

@@ -187,6 +187,25 @@ public sealed interface Entry {
     /** How well it lathers, from 1 for hardly to 5 for a handful of foam; with which bar, where that was said. */
     record Lathered(int grade, @Nullable Bars on) implements Entry {}
 
+    /**
+     * Somebody washed with it and graded it, in a round of several.
+     *
+     * @param judge who
+     * @param place in which place of the round, from 1
+     * @param of how many there were in the round
+     * @param grades each scale once
+     * @param on with which bar, or of which portion
+     */
+    record Judged(String judge, int place, int of, List<Grade> grades, @Nullable Bars on) implements Entry {
+
+        public Judged {
+            grades = grades == null ? List.of() : List.copyOf(grades);
+        }
+
+        /** One scale's grade, from 1 to 5. */
+        public record Grade(SensoryScale scale, int grade) {}
+    }
+
     /** How deep a needle under a weight went into it; of which bar, where that was said. */
     record NeedleRead(double millimetres, @Nullable Bars on) implements Entry {}
 

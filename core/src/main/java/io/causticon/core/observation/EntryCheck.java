@@ -37,6 +37,11 @@ public final class EntryCheck {
     /** As it is graded: hardly, little, some, well, a handful. */
     public static final Interval LATHER = Interval.between(1, 5);
 
+    /** Bars that one pair of hands can compare in a sitting. */
+    public static final Interval ROUND = Interval.between(1, 24);
+
+    private static final int LONGEST_JUDGE = 80;
+
     /** mm of a needle into a bar. */
     public static final Interval NEEDLE = Interval.between(0, 60);
 
@@ -207,12 +212,26 @@ public final class EntryCheck {
             }
         } else if (entry instanceof Entry.Lathered e) {
             within("The grade of a lather", e.grade(), LATHER);
+        } else if (entry instanceof Entry.Judged e) {
+            judged(e);
         } else if (entry instanceof Entry.ToCure e) {
             within("weeks of cure", e.weeks(), CURE_WEEKS);
         } else if (entry instanceof Entry.WaterRead e) {
             within("mg/l of lime", e.milligramsPerLitre(), HARDNESS);
         } else if (entry instanceof Entry.NeedleRead e) {
             within("The depth of the needle in mm", e.millimetres(), NEEDLE);
+        }
+    }
+
+    private void judged(Entry.Judged judged) {
+        within("bars in a round", judged.of(), ROUND);
+        within("The place in the round", judged.place(), Interval.between(1, Math.max(1, judged.of())));
+        judged.grades().forEach(g -> within("A grade", g.grade(), LATHER));
+        boolean twice = judged.grades().stream().map(Entry.Judged.Grade::scale).distinct().count() < judged.grades().size();
+        if (judged.judge().isBlank() || judged.grades().isEmpty() || twice) {
+            problems.add(FIELD, ProblemKey.MISSING);
+        } else if (judged.judge().length() > LONGEST_JUDGE) {
+            problems.add(FIELD, ProblemKey.TOO_LONG, judged.judge().length(), LONGEST_JUDGE);
         }
     }
 

@@ -14,6 +14,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.observation.SensoryScale;
 import io.causticon.core.observation.Named;
 import io.causticon.core.observation.Titration;
 import io.causticon.core.observation.Weighable;
@@ -185,7 +186,10 @@ class EntryKindsTest {
             };
         }
         if (type == int.class) {
-            return random.nextInt(1, 100);
+            return kind.type() == Entry.Judged.class ? (part.getName().equals("of") ? 6 : random.nextInt(1, 7)) : random.nextInt(1, 100);
+        }
+        if (part.getName().equals("grades")) {
+            return Arrays.stream(SensoryScale.values()).filter(s -> random.nextBoolean()).map(s -> new Entry.Judged.Grade(s, random.nextInt(1, 6))).toList();
         }
         if (type == double.class) {
             double most = kind.type() == Entry.RestScaled.class ? 2 : kind.type() == Entry.PhRead.class ? 14 : 20;

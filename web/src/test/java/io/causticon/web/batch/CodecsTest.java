@@ -18,6 +18,7 @@ import io.causticon.core.observation.Named;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.observation.Purpose;
+import io.causticon.core.observation.SensoryScale;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.observation.Standing;
 import io.causticon.core.observation.Tare;
@@ -92,6 +93,7 @@ class CodecsTest {
                 new Entry.BarsStand(Standing.CLOSE),
                 new Entry.WaterRead(250),
                 new Entry.ToCure(52),
+                new Entry.Judged("Odd Brekke", 2, 6, List.of(new Entry.Judged.Grade(SensoryScale.CREAM, 4)), Bars.some(1).of(Named.called("goat"))),
                 new Entry.MeantFor(Purpose.PRACTICE),
                 new Entry.Noted("smells sweet"),
                 new Entry.Held("lye-heavy at 94 %"),
