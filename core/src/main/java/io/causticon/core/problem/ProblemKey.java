@@ -23,6 +23,17 @@ public enum ProblemKey {
     /** A recipe without fat. Values: none. */
     NO_FATS,
     NO_SCRAPS,
+    /** A trial that compares nothing. Values: how many arms there are. */
+    TOO_FEW_ARMS,
+    /** A trial without a control. Values: the names of its arms. */
+    NO_CONTROL,
+    /** A code that no batch has. Values: what was typed. */
+    NO_SUCH_CODE,
+    /** One judge twice in a panel. Values: who, at what age. */
+    JUDGED_ALREADY,
+    /** No arm may be washed with now. Values: none. */
+    NOTHING_TO_JUDGE,
+    NO_GRADE,
     TOO_MUCH_ALKALI,
     NOT_SO_MUCH_LEFT,
     WOULD_BE_LYE_HEAVY,

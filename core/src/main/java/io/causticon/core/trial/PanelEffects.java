@@ -38,6 +38,9 @@ public final class PanelEffects {
     private static final double MOST_MISSING = 99;
     private static final double SINGULAR = 1e-9;
 
+    /** What is felt is told in whole grades: that alone makes a twelfth of a grade squared, however well judges agree. */
+    private static final double STEP_VARIANCE = 1.0 / 12;
+
     private PanelEffects() {}
 
     /**
@@ -120,8 +123,8 @@ public final class PanelEffects {
             RealVector coefficients = covariance.operate(design.transposeMultiply(inverse).operate(grades));
             RealVector residual = grades.subtract(design.operate(coefficients));
             double squares = residual.dotProduct(inverse.operate(residual));
-            double variance = squares / (n - p);
-            double likelihood = -0.5 * ((n - p) * Math.log(Math.max(variance, 1e-12)) + logDeterminant(cholesky) + Math.log(new LUDecomposition(information).getDeterminant()));
+            double variance = Math.max(STEP_VARIANCE, squares / (n - p));
+            double likelihood = -0.5 * ((n - p) * Math.log(variance) + logDeterminant(cholesky) + Math.log(new LUDecomposition(information).getDeterminant()));
             return new Fit(coefficients, covariance, variance, likelihood);
         }
 

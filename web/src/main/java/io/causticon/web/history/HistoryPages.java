@@ -1,13 +1,12 @@
 package io.causticon.web.history;
 
-import io.causticon.core.history.Change;
 import io.causticon.core.history.Chapter;
 import io.causticon.core.history.Grouping;
 import io.causticon.core.history.History;
 import io.causticon.core.history.Measure;
-import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
+import io.causticon.web.shared.ChangeWords;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.util.Arrays;
@@ -72,7 +71,7 @@ class HistoryPages {
             return List.of();
         }
         PanelChart.Scales scales = new PanelChart.Scales(
-                measure, all.get(0).begun(), all.get(all.size() - 1).begun(), values.getMin(), values.getMax(), v -> value(measure, v, formats), formats.zone());
+                measure, all.get(0).begun(), all.get(all.size() - 1).begun(), values.getMin(), values.getMax(), v -> ChangeWords.value(measure, v, formats), formats.zone());
         return groups.stream().limit(MOST_PANELS).map(g -> {
             List<Chapter> last = g.getValue().subList(Math.max(0, g.getValue().size() - MOST_IN_A_PANEL), g.getValue().size());
             return new HistoryPage.Panel(g.getKey(), told(g.getValue()), PanelChart.of(g.getKey(), last, known.batches(), scales));
@@ -92,7 +91,7 @@ class HistoryPages {
     }
 
     private static HistoryPage.Turn turn(History.Turn turn, Map<Chapter, BatchId> batches, Formats formats) {
-        List<String> changes = turn.changes().stream().limit(MOST_CHANGES).map(c -> change(c, formats)).toList();
+        List<String> changes = turn.changes().stream().limit(MOST_CHANGES).map(c -> ChangeWords.change(c, formats)).toList();
         return new HistoryPage.Turn(
                 turn.after().recipe(),
                 turn.condition(),
@@ -104,28 +103,12 @@ class HistoryPages {
                 changes.isEmpty() ? List.of("nothing that the logs tell of") : changes);
     }
 
-    private static String change(Change change, Formats formats) {
-        if (change instanceof Change.Moved m) {
-            return m.measure().words() + " " + value(m.measure(), m.before(), formats) + " to " + value(m.measure(), m.after(), formats);
-        } else if (change instanceof Change.Switched s) {
-            return s.what() + " " + none(s.before()) + ", then " + none(s.after());
-        } else if (change instanceof Change.OtherLot l) {
-            return l.substance() + " of lot " + l.before() + ", then " + l.after();
-        }
-        Change.Swapped swapped = (Change.Swapped) change;
-        return (swapped.isNew() ? "with " : "without ") + swapped.substance();
-    }
-
-    private static String none(String words) {
-        return words.isEmpty() ? "none" : words;
-    }
-
     private static HistoryPage.Link link(History.Link link, Formats formats) {
         History.Factor factor = link.factor();
         Measure measure = factor.measure();
         String words = switch (factor.kind()) {
-            case LOW -> measure == null ? "" : measure.words() + " of " + value(measure, factor.limit(), formats) + " or less";
-            case HIGH -> measure == null ? "" : measure.words() + " of " + value(measure, factor.limit(), formats) + " or more";
+            case LOW -> measure == null ? "" : measure.words() + " of " + ChangeWords.value(measure, factor.limit(), formats) + " or less";
+            case HIGH -> measure == null ? "" : measure.words() + " of " + ChangeWords.value(measure, factor.limit(), formats) + " or more";
             case WITH -> "with " + factor.what();
             case LOT -> "lot " + factor.what();
             case MOULD -> "in the " + factor.what();
@@ -154,21 +137,9 @@ class HistoryPages {
                         formats.date(c.begun()),
                         c.recipe(),
                         "/batch/" + known.batches().get(c),
-                        c.measures().containsKey(measure) ? value(measure, c.measures().get(measure), formats) : "",
+                        c.measures().containsKey(measure) ? ChangeWords.value(measure, c.measures().get(measure), formats) : "",
                         c.conditions().keySet().stream().sorted().collect(Collectors.joining(", "))))
                 .toList();
-    }
-
-    private static String value(Measure measure, double value, Formats formats) {
-        return switch (measure.unit()) {
-            case SHARE -> PanelChart.percent(value);
-            case CELSIUS -> formats.temperature(Temperature.celsius(value));
-            case SECONDS -> Formats.number(value, 0) + " s";
-            case MINUTES -> Formats.number(value, 0) + " min";
-            case DAYS -> Formats.number(value, 0) + " d";
-            case MILLIMETRES -> Formats.number(value, 1) + " mm";
-            case GRADE -> Formats.number(value, 0);
-        };
     }
 
     private static <E extends Enum<E>> E named(E[] values, String name, E otherwise) {

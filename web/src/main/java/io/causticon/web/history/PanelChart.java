@@ -6,7 +6,6 @@ import io.causticon.core.history.Chapter;
 import io.causticon.core.history.Measure;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.shared.Drawing;
-import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LinearAxis;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;
@@ -119,9 +118,5 @@ final class PanelChart {
 
     private static double days(Instant from, Instant to) {
         return Duration.between(from, to).toSeconds() / SECONDS_A_DAY;
-    }
-
-    static String percent(double share) {
-        return Formats.number(100 * share, 1) + " %";
     }
 }

@@ -118,9 +118,11 @@ class SummariesTest {
     void workedOutAnewIsWhatWasWrittenWithTheLog() {
         BatchId id = begun("Anew", Duration.ofHours(3));
         log(id, new Entry.LyeIntoFats(), new Entry.Poured(null), new Entry.WashTested(WashFeel.CALM));
-        List<Map<String, Object>> written = rows();
+        // What the cases taught since others were written may have moved them.
+        Map<String, Object> own = rows().stream().filter(r -> id.value().equals(r.get("BATCH_ID"))).findFirst().orElseThrow();
         summaries.renewAll();
-        assertThat(rows()).isEqualTo(written);
+        List<Map<String, Object>> written = rows();
+        assertThat(written).contains(own);
         jdbc.update("delete from batch_summary");
         summaries.afterSingletonsInstantiated();
         assertThat(rows()).isEqualTo(written);

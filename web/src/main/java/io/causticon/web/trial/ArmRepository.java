@@ -1,0 +1,10 @@
+package io.causticon.web.trial;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface ArmRepository extends JpaRepository<ArmRow, UUID> {
+
+    List<ArmRow> findByTrialIdOrderByPlace(UUID trialId);
+}

@@ -1,0 +1,30 @@
+package io.causticon.web.trial;
+
+import io.causticon.web.shared.NewRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A question asked of soap. */
+@Entity
+@Table(name = "trial")
+class TrialRow extends NewRow<UUID> {
+
+    @Id
+    UUID id = UUID.randomUUID();
+
+    String question = "";
+    String factor = "";
+    boolean coded;
+    String madeBy = "";
+    Instant madeAt = Instant.EPOCH;
+    String formKey = "";
+    boolean putAway;
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+}
