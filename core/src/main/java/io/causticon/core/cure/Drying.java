@@ -111,6 +111,11 @@ public final class Drying {
         return drying;
     }
 
+    /** Of its mass: what loses less in a week is dry, as it stands. */
+    public double dryBelowAWeekShare() {
+        return bar.dryBelow();
+    }
+
     /** Days after the cut until it is dry, in the middle. */
     public double readyDay() {
         return quantile(0.5);
@@ -165,7 +170,7 @@ public final class Drying {
     }
 
     private double quantile(double part) {
-        double[] all = Arrays.stream(draws).mapToDouble(Drying::readyDay).sorted().toArray();
+        double[] all = Arrays.stream(draws).mapToDouble(this::readyDay).sorted().toArray();
         return all[Math.min(all.length - 1, (int) (part * all.length))];
     }
 
@@ -183,15 +188,15 @@ public final class Drying {
     }
 
     /** Halved until it is known to an hour: what is lost a week falls all the time. */
-    private static double readyDay(double[] p) {
+    private double readyDay(double[] p) {
         double low = 0;
         double high = LONGEST_DAYS;
-        if (weekly(p, 0) < DRY_BELOW_A_WEEK) {
+        if (weekly(p, 0) < bar.dryBelow()) {
             return 0;
         }
         while (high - low > 0.04) {
             double middle = (low + high) / 2;
-            if (weekly(p, middle) < DRY_BELOW_A_WEEK) {
+            if (weekly(p, middle) < bar.dryBelow()) {
                 high = middle;
             } else {
                 low = middle;

@@ -55,6 +55,11 @@ public record DryingBar(
         return share * share;
     }
 
+    /** Of its mass in a week: what is covered loses little however wet it is, and is not dry for that. */
+    double dryBelow() {
+        return Drying.DRY_BELOW_A_WEEK * open();
+    }
+
     /** What it can lose, of its mass when it was cut. */
     double canLose() {
         double left = waterAtTheEnd();

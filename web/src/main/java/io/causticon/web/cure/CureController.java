@@ -5,6 +5,7 @@ import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.Tells;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
@@ -108,8 +109,14 @@ class CureController {
     /** How the bars stand, how damp the air is, or how long they are to cure. */
     @PostMapping("/stand")
     String stand(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
-        String line = typed.containsKey(STAND) ? typed.get(STAND)
-                : typed.containsKey("weeks") ? "cure " + typed.get("weeks").trim() + " weeks" : "humidity " + typed.getOrDefault("humidity", "").trim();
+        String field = typed.containsKey("weeks") ? "weeks" : "humidity";
+        String number = typed.getOrDefault(field, "").trim();
+        if (!typed.containsKey(STAND) && !NUMBER.matcher(number).matches()) {
+            List<Problem> problems = List.of(new Problem(number.isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_NUMBER, field, List.of(number)));
+            model.addAttribute(STAND + "Problem", logbook.problem(problems, maker));
+            return show(new BatchId(id), model, maker, "", new TreeMap<>(typed));
+        }
+        String line = typed.containsKey(STAND) ? typed.get(STAND) : "weeks".equals(field) ? "cure " + number + " weeks" : "humidity " + number;
         return log(new BatchId(id), model, maker, typed, line, STAND, key);
     }
 

@@ -84,7 +84,7 @@ class CurePages {
                 batch.isHeld(),
                 sentence(batch.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("")).replaceFirst("\\.$", ""),
                 poured ? headline(readiness, formats, now) : "Not poured yet",
-                poured ? band(readiness, formats) : "",
+                poured ? band(readiness, formats, now) : "",
                 poured ? DryingChart.of(readiness, formats, now) : null,
                 readiness.drying().told().stream().map(t -> formats.phrase(t) + ".").toList(),
                 bars(batch, readiness.drying(), formats),
@@ -96,7 +96,7 @@ class CurePages {
                 Arrays.stream(BarTest.values()).map(t -> new CurePage.Other(name(t), t.title(), t == shown)).toList(),
                 gate.requirements().stream().map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
                 gate.isOpen(),
-                dates(batch, formats),
+                dates(batch, formats, now),
                 stock.apart().stream().map(a -> EntryWords.of(a, batch.names(), formats).text()).toList(),
                 stock.cut() == 0 ? "" : stock(stock),
                 went(batch, formats),
@@ -186,16 +186,19 @@ class CurePages {
     }
 
     private static String headline(Readiness readiness, Formats formats, Instant now) {
-        return readiness.ready().isAfter(now) ? "Ready about " + formats.longDay(readiness.ready()) : "Old enough, and dry as far as it was weighed, since " + formats.day(readiness.ready());
+        return readiness.ready().isAfter(now) ? "Ready about " + formats.longDay(readiness.ready(), now)
+                : "Old enough, and dry as far as it was weighed, since " + formats.day(readiness.ready(), now);
     }
 
-    private static String band(Readiness readiness, Formats formats) {
-        String rule = "dry is less than " + Formats.number(100 * Drying.DRY_BELOW_A_WEEK, 1) + " % a week";
+    private static String band(Readiness readiness, Formats formats, Instant now) {
+        double below = readiness.drying().dryBelowAWeekShare();
+        String rule = "dry is less than " + Formats.number(100 * below, below < Drying.DRY_BELOW_A_WEEK ? 2 : 1) + " % a week"
+                + (below < Drying.DRY_BELOW_A_WEEK ? ", as closely as they stand" : "");
         if (!readiness.isWeighed()) {
-            return "the least for its kind; weighings move it. By water and air alone dry about " + formats.day(readiness.dry()) + "; " + rule;
+            return "the least for its kind; weighings move it. By water and air alone dry about " + formats.day(readiness.dry(), now) + "; " + rule;
         }
-        return formats.day(readiness.readyBand().get(0)) + " to " + formats.day(readiness.readyBand().get(1)) + "; " + rule
-                + (readiness.dry().isAfter(readiness.oldEnough()) ? "" : ", and its kind wants until " + formats.day(readiness.oldEnough()));
+        return formats.day(readiness.readyBand().get(0), now) + " to " + formats.day(readiness.readyBand().get(1), now) + "; " + rule
+                + (readiness.dry().isAfter(readiness.oldEnough()) ? "" : ", and its kind wants until " + formats.day(readiness.oldEnough(), now));
     }
 
     /** The number after the highest that was weighed today is the likeliest to come. */
@@ -250,11 +253,11 @@ class CurePages {
                 seen.isEmpty() ? weighed == 1 ? "weighed once" : "weighed " + weighed + " times" : seen);
     }
 
-    private static List<CurePage.Date> dates(Batch batch, Formats formats) {
+    private static List<CurePage.Date> dates(Batch batch, Formats formats, Instant now) {
         return Tasks.of(batch.plan(), batch.log()).stream()
                 .filter(Tasks.Task::isOpen)
                 .limit(MOST_DATES)
-                .map(t -> new CurePage.Date(BatchWords.task(t.kind()), formats.day(t.due()), false))
+                .map(t -> new CurePage.Date(BatchWords.task(t.kind()), formats.day(t.due(), now), false))
                 .toList();
     }
 

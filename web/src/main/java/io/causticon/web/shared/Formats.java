@@ -29,6 +29,9 @@ public record Formats(Units units, ZoneId zone) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    /** From here on a day of the same name may be meant. */
+    private static final Duration FAR = Duration.ofDays(300);
+
     private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", Locale.ENGLISH);
@@ -231,6 +234,16 @@ public record Formats(Units units, ZoneId zone) {
     /** {@code 6 Nov 2026}. */
     public String date(Instant at) {
         return DATE.format(at.atZone(zone));
+    }
+
+    /** A day, with its year where it is far from another. */
+    public String day(Instant at, Instant from) {
+        return Duration.between(from, at).abs().compareTo(FAR) > 0 ? date(at) : day(at);
+    }
+
+    /** The same with the day of the week where it is near. */
+    public String longDay(Instant at, Instant from) {
+        return Duration.between(from, at).abs().compareTo(FAR) > 0 ? date(at) : longDay(at);
     }
 
     /** {@code November 2026}. */

@@ -4,7 +4,9 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.SensoryScale;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.problem.Problem;
+import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Logbook;
 import io.causticon.web.shared.ProblemWords;
@@ -136,7 +138,13 @@ class TrialController {
         if (!problems.isEmpty()) {
             return round(trial, model, maker, judge, new TreeMap<>(typed), told(problems, maker));
         }
-        logbook.log(trial.arms().get(turn.get().arm()).batch(), entry, "", maker, key);
+        try {
+            pages.keep(trial, turn.get(), entry, maker, key);
+        } catch (ProblemsException e) {
+            if (e.problems().stream().anyMatch(p -> p.key() != ProblemKey.JUDGED_ALREADY)) {
+                throw e;
+            }
+        }
         return "redirect:" + address(trial, judge);
     }
 

@@ -16,6 +16,7 @@ import io.causticon.core.observation.SensoryScale;
 import io.causticon.core.observation.WashFeel;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.trial.Effect;
 import io.causticon.core.trial.PanelAge;
@@ -349,6 +350,23 @@ class TrialPages {
             problems.add("grades", ProblemKey.NO_GRADE);
         }
         return new Entry.Judged(turn.judge(), turn.place(), turn.of(), grades, bars(trial, turn));
+    }
+
+    /**
+     * Keeps a judge's grades; of two that come in the same moment for one arm and age the first is kept.
+     *
+     * @throws ProblemsException for the second
+     */
+    void keep(Trials.Trial trial, TrialPage.Turn turn, Entry.Judged entry, Maker maker, String key) {
+        Trials.Arm arm = trial.arms().get(turn.arm());
+        Instant now = clock.instant();
+        batches.logIf(arm.batch(), batch -> {
+            Standing standing = new Standing(arm, Optional.of(batch));
+            String age = standing.cut().map(c -> PanelAge.wordsFor(Duration.between(c, now))).orElse("");
+            if (standing.sittings().stream().anyMatch(s -> s.judge().equals(turn.judge()) && s.age().equals(age))) {
+                throw ProblemsException.of("judge", ProblemKey.JUDGED_ALREADY, turn.judge(), age);
+            }
+        }, List.of(entry), now, maker.displayName(), key);
     }
 
     /** The bars that are before a judge; null for any of a whole batch. */
