@@ -86,7 +86,8 @@ public record BarContents(List<Ingredient> ingredients, SortedSet<String> allerg
         boolean one = portions.stream().anyMatch(p -> p.name().equals(portion));
         Map<Portion, PortionAmounts> amounts = amounts(plan);
         if (one) {
-            double share = amounts.entrySet().stream().filter(p -> p.getKey().name().equals(portion)).mapToDouble(p -> p.getValue().share().fraction()).sum();
+            // Where the division cannot be worked out the fats stand there all the same.
+            double share = amounts.isEmpty() ? 1 : amounts.entrySet().stream().filter(p -> p.getKey().name().equals(portion)).mapToDouble(p -> p.getValue().share().fraction()).sum();
             grams.replaceAll((name, mass) -> mass * share);
         }
         Set<String> allergens = new TreeSet<>(one ? plan.formula().allergens() : plan.allergens());

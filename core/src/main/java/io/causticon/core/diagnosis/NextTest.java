@@ -47,7 +47,7 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
         }
         if (Life.isHeld(facts.log())) {
             String reason = facts.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("");
-            return new NextTest(Optional.empty(), Phrase.of("it is held: {}. No test settles that; release it once it is settled", reason), false);
+            return new NextTest(Optional.empty(), Phrase.of("it is held: {}. No test settles that; release it once it is settled", reason), true);
         }
         if (gate.isOpen() && facts.age().compareTo(LATHERS_FROM) >= 0 && facts.log().first(Entry.Lathered.class).isEmpty()) {
             return new NextTest(Optional.of(BarTest.LATHER), Phrase.of("it is safe by its tests; how it lathers is not written down yet"), false);

@@ -95,6 +95,17 @@ class BarContentsTest {
     }
 
     @Test
+    void aDivisionThatCannotBeWorkedOutLeavesNothingOut() {
+        List<Portion> half = List.of(Portion.sharing("plain", Share.percent(50)), cups().pouring().portioning().portions().get(1));
+        BatchPlan broken = cups().with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.SHARES, half, Share.NONE)));
+        for (String part : List.of("", "plain", "goat")) {
+            assertThat(BarContents.of(broken, new BatchLog(BEGUN, List.of()), BEGUN.plus(Duration.ofDays(40)), part).ingredients())
+                    .extracting(Ingredient::name).contains("Sodium Olivate");
+        }
+        assertThat(BarContents.of(broken, new BatchLog(BEGUN, List.of()), BEGUN, "goat").ingredients()).extracting(Ingredient::name).anyMatch(n -> n.contains("oat milk"));
+    }
+
+    @Test
     void whatWasPutInAtTheBenchStandsThereToo() {
         List<LoggedEntry> lines = List.of(
                 LoggedEntry.first("a", BEGUN, "Ines", new Entry.Weighed(Weighable.liquid("beer-flat"), Mass.grams(80), Tare.TAKEN, null)),
