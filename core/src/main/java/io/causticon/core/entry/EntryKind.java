@@ -105,6 +105,12 @@ public final class EntryKind<E extends Entry> {
         E of(Matcher matcher, @Nullable Bars on);
     }
 
+    /** The same where a number is in the maker's units. */
+    @FunctionalInterface
+    interface OnBarsIn<E> {
+        E of(Matcher matcher, @Nullable Bars on, QuickContext context);
+    }
+
     /** Takes the sentences of one descriptor. */
     static final class Builder<E extends Entry> {
 
@@ -174,6 +180,11 @@ public final class EntryKind<E extends Entry> {
 
         /** The same, of what is looked at on single bars: they may be named after it. */
         Builder<E> phraseOnBars(String pattern, OnBars<E> entry) {
+            return phraseOnBarsIn(pattern, (matcher, bars, context) -> entry.of(matcher, bars));
+        }
+
+        /** The same with numbers in the maker's units. */
+        Builder<E> phraseOnBarsIn(String pattern, OnBarsIn<E> entry) {
             Pattern compiled = Pattern.compile("^(?:" + pattern + ")(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
             return way((text, context) -> {
                 Matcher matcher = compiled.matcher(text);
@@ -181,7 +192,7 @@ public final class EntryKind<E extends Entry> {
                     return Optional.empty();
                 }
                 BarsSaid.Said said = BarsSaid.read(text.substring(matcher.end()), context);
-                return Optional.of(new Way.Match(entry.of(matcher, said.bars()), said.rest()));
+                return Optional.of(new Way.Match(entry.of(matcher, said.bars(), context), said.rest()));
             });
         }
 

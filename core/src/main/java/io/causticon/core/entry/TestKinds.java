@@ -4,6 +4,7 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.diagnosis.Finding;
 import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.notation.TemperatureNotation;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
@@ -18,6 +19,7 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
@@ -106,10 +108,12 @@ final class TestKinds {
 
     private static final EntryKind<Entry.Judged> JUDGED = EntryKind.of(Entry.Judged.class, "judged")
             .tells(Tells.TESTS)
-            .words((j, n) -> BarsSaid.after(Phrase.of("judged by {}, {} of {}: {}", j.judge(), j.place(), j.of(), grades(j)), j.on()))
-            .typed((j, pen) -> "judged by " + Quotes.around(j.judge()) + ", " + j.place() + " of " + j.of() + ": " + grades(j) + BarsSaid.typed(j.on(), pen))
-            .phraseOnBars(
-                    "judged\\s+by\\s+(" + Quotes.QUOTED + "|[\\p{L}' -]+?)\\s*,?\\s+(\\d{1,3})\\s+of\\s+(\\d{1,3})\\s*:\\s*("
+            .version(2)
+            .words((j, n) -> BarsSaid.after(judgedWords(j), j.on()))
+            .typed((j, pen) -> "judged by " + Quotes.around(j.judge()) + ", " + j.place() + " of " + j.of() + pen.temperature(" in water of ", j.water()) + ": " + grades(j)
+                    + BarsSaid.typed(j.on(), pen))
+            .phraseOnBarsIn(
+                    "judged\\s+by\\s+(" + Quotes.QUOTED + "|[\\p{L}' -]+?)\\s*,?\\s+(\\d{1,3})\\s+of\\s+(\\d{1,3})(?:\\s+in\\s+water\\s+of\\s+" + Patterns.DEGREES + ")?\\s*:\\s*("
                             + Patterns.oneOf(SCALES) + "\\s+\\d{1,3}(?:\\s*,\\s*" + Patterns.oneOf(SCALES) + "\\s+\\d{1,3})*)",
                     TestKinds::judged)
             .on(OnStrip.OPEN);
@@ -152,15 +156,22 @@ final class TestKinds {
         return judged.grades().stream().map(g -> g.scale().word() + " " + g.grade()).collect(Collectors.joining(", "));
     }
 
-    private static Entry.Judged judged(Matcher m, @Nullable Bars on) {
+    private static Phrase judgedWords(Entry.Judged judged) {
+        return judged.water() == null
+                ? Phrase.of("judged by {}, {} of {}: {}", judged.judge(), judged.place(), judged.of(), grades(judged))
+                : Phrase.of("judged by {}, {} of {} in water of {}: {}", judged.judge(), judged.place(), judged.of(), new Exactly(judged.water()), grades(judged));
+    }
+
+    private static Entry.Judged judged(Matcher m, @Nullable Bars on, QuickContext context) {
         List<Entry.Judged.Grade> grades = new ArrayList<>();
-        Matcher grade = GRADE.matcher(m.group(4));
+        Matcher grade = GRADE.matcher(m.group(5));
         while (grade.find()) {
             grades.add(new Entry.Judged.Grade(Patterns.meant(SCALES, grade.group(1)), (int) Patterns.within("A grade", grade.group(2), EntryCheck.LATHER)));
         }
         int of = (int) Patterns.within("Bars in a round", m.group(3), EntryCheck.ROUND);
         int place = (int) Patterns.within("The place in the round", m.group(2), Interval.between(1, of));
-        return new Entry.Judged(Quotes.taken(m.group(1)), place, of, grades, on);
+        Temperature water = m.group(4) == null ? null : TemperatureNotation.read(Patterns.FIELD, m.group(4), context.units());
+        return new Entry.Judged(Quotes.taken(m.group(1)), place, of, grades, water, on);
     }
 
     private static Entry.PhRead ph(String number, @Nullable String method, @Nullable Bars on) {

@@ -62,6 +62,11 @@ public record RecipeNote(List<NotedLine> lines) {
                 .toList());
     }
 
+    /** What somebody calls a substance, without how much of it. */
+    public static NotedLine named(String called, Catalogue catalogue) {
+        return line(called + " 1 g", called, "1 g", Units.METRIC, new SubstanceNames(catalogue));
+    }
+
     public boolean isUnderstood() {
         return lines.stream().allMatch(l -> l.problem().isEmpty());
     }

@@ -194,12 +194,18 @@ public sealed interface Entry {
      * @param place in which place of the round, from 1
      * @param of how many there were in the round
      * @param grades each scale once
+     * @param water how warm the water was; null where nobody said
      * @param on with which bar, or of which portion
      */
-    record Judged(String judge, int place, int of, List<Grade> grades, @Nullable Bars on) implements Entry {
+    record Judged(String judge, int place, int of, List<Grade> grades, @Nullable Temperature water, @Nullable Bars on) implements Entry {
 
         public Judged {
             grades = grades == null ? List.of() : List.copyOf(grades);
+        }
+
+        /** In water of which nobody said how warm it was. */
+        public Judged(String judge, int place, int of, List<Grade> grades, @Nullable Bars on) {
+            this(judge, place, of, grades, null, on);
         }
 
         /** One scale's grade, from 1 to 5. */

@@ -38,6 +38,9 @@ public final class EntryCheck {
     public static final Interval LATHER = Interval.between(1, 5);
 
     /** Bars that one pair of hands can compare in a sitting. */
+    /** C: ice water to what hands can bear. */
+    public static final Interval WASH_WATER = Interval.between(0, 50);
+
     public static final Interval ROUND = Interval.between(1, 24);
 
     private static final int LONGEST_JUDGE = 80;
@@ -226,6 +229,9 @@ public final class EntryCheck {
     private void judged(Entry.Judged judged) {
         within("bars in a round", judged.of(), ROUND);
         within("The place in the round", judged.place(), Interval.between(1, Math.max(1, judged.of())));
+        if (judged.water() != null) {
+            within("Water that hands wash in, C", judged.water().celsius(), WASH_WATER);
+        }
         judged.grades().forEach(g -> within("A grade", g.grade(), LATHER));
         boolean twice = judged.grades().stream().map(Entry.Judged.Grade::scale).distinct().count() < judged.grades().size();
         if (judged.judge().isBlank() || judged.grades().isEmpty() || twice) {

@@ -11,7 +11,8 @@ public enum SensoryScale {
     SLIP("slip", "How it slides", List.of("it drags", "a little", "well", "like oil", "it gets away")),
     SLIME("slime", "How slimy the wet bar is", List.of("clean", "a trace", "some", "strings", "it hangs down")),
     TACK("tack", "How sticky the rinsed hand is", List.of("not at all", "a trace", "some", "fingers cling", "they stick")),
-    AFTER("after", "How the skin feels ten minutes later", List.of("tight", "dry", "as before", "soft", "as after cream"));
+    AFTER("after", "How the skin feels ten minutes later", List.of("tight", "dry", "as before", "soft", "as after cream")),
+    FIRM("firm", "How firm the dry bar is under the thumb", List.of("a deep dent", "a dent that stays", "it gives and springs back", "hardly a mark", "as stone"));
 
     private final String word;
     private final String question;

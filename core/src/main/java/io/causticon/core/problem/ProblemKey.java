@@ -34,6 +34,14 @@ public enum ProblemKey {
     /** No arm may be washed with now. Values: none. */
     NOTHING_TO_JUDGE,
     NO_GRADE,
+    /** A substance of another kind than is compared. Values: its name, what it is, what is compared. */
+    ANOTHER_KIND,
+    /** A substance that is not known, with names that are. Values: what was typed, those names. */
+    SUBSTANCE_MAYBE,
+    /** A trial with one arm to make. Values: none. */
+    ONE_ARM,
+    /** An arm that no recipe can be made of. Values: its name. */
+    NO_PLAN_OF_ARM,
     TOO_MUCH_ALKALI,
     NOT_SO_MUCH_LEFT,
     WOULD_BE_LYE_HEAVY,

@@ -31,6 +31,16 @@ public enum PanelAge {
         return due;
     }
 
+    /** How old a bar is at the least. */
+    Duration from() {
+        return from;
+    }
+
+    /** How old it is at the most. */
+    Duration to() {
+        return to;
+    }
+
     /** As which panel an age counts; empty for one that is between two of them. */
     public static Optional<PanelAge> of(Duration sinceCut) {
         return Arrays.stream(values()).filter(a -> sinceCut.compareTo(a.from) >= 0 && sinceCut.compareTo(a.to) <= 0).findFirst();

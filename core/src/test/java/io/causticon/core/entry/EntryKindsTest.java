@@ -162,6 +162,9 @@ class EntryKindsTest {
             double number = random.nextInt(3) == 0 ? random.nextDouble() * 600 : random.nextInt(10, 60_000) / 100.0;
             return random.nextBoolean() ? Mass.grams(number) : Mass.ounces(number / 10);
         }
+        if (part.getName().equals("water") && type == Temperature.class) {
+            return random.nextBoolean() ? Temperature.celsius(random.nextInt(0, 500) / 10.0) : Temperature.fahrenheit(random.nextInt(33, 120));
+        }
         if (type == Temperature.class) {
             double number = random.nextInt(3) == 0 ? random.nextDouble() * 90 : random.nextInt(-100, 900) / 10.0;
             return random.nextBoolean() ? Temperature.celsius(number) : Temperature.fahrenheit(number * 2);

@@ -3,6 +3,7 @@ package io.causticon.web.dates;
 import io.causticon.core.cure.Tasks;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.BatchWords;
+import io.causticon.web.trial.Panels;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -75,6 +76,13 @@ final class CalendarFile {
     /** A batch that is to be made. */
     void add(Makings.Making making) {
         finish(new VEvent(making.on(), "Make " + making.name()), "making-" + making.id(), making.goal(), "/plan/" + making.recipe());
+    }
+
+    /** Arms that are to be judged. */
+    void add(Panels.Due panel) {
+        finish(
+                new VEvent(day(panel.due(), zone), "Judge at " + panel.age() + ": " + panel.question()), "panel-" + panel.trial() + "-" + day(panel.due(), zone) + "-" + panel.arms().size(),
+                String.join(", ", panel.arms()), "/trials/" + panel.trial());
     }
 
     private void finish(VEvent event, String uid, String why, String path) {

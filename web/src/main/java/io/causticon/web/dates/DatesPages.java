@@ -16,6 +16,7 @@ import io.causticon.web.batch.Summaries;
 import io.causticon.web.plan.RecipeService;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.NotFoundException;
+import io.causticon.web.trial.Panels;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -43,13 +44,15 @@ class DatesPages {
 
     private final Summaries summaries;
     private final Makings makings;
+    private final Panels panels;
     private final Feeds feeds;
     private final RecipeService recipes;
     private final Clock clock;
 
-    DatesPages(Summaries summaries, Makings makings, Feeds feeds, RecipeService recipes, Clock clock) {
+    DatesPages(Summaries summaries, Makings makings, Panels panels, Feeds feeds, RecipeService recipes, Clock clock) {
         this.summaries = summaries;
         this.makings = makings;
+        this.panels = panels;
         this.feeds = feeds;
         this.recipes = recipes;
         this.clock = clock;
@@ -147,6 +150,10 @@ class DatesPages {
             due.computeIfAbsent(m.on(), d -> new ArrayList<>())
                     .add(new DatesPage.Due("", "Make " + m.name(), m.bars() + " of " + m.goal(), "/plan/" + m.recipe(), m.id().toString()));
         }
+        for (Panels.Due p : panels.until(now.plus(AHEAD))) {
+            due.computeIfAbsent(CalendarFile.day(p.due(), zone), d -> new ArrayList<>())
+                    .add(new DatesPage.Due("", "Judge at " + p.age() + ": " + p.question(), String.join(", ", p.arms()), "/trials/" + p.trial(), ""));
+        }
         for (BatchSummary b : summaries.allDue(now.minus(FORGOTTEN), now.plus(AHEAD))) {
             b.tasks().stream().filter(Tasks.Task::isOpen).filter(t -> t.due().isBefore(now.plus(AHEAD))).forEach(t -> due
                     .computeIfAbsent(CalendarFile.day(t.due(), zone), d -> new ArrayList<>())
@@ -167,6 +174,7 @@ class DatesPages {
         CalendarFile file = new CalendarFile(maker.zone(), now, base);
         summaries.allDue(now.minus(FORGOTTEN), now.plus(CALENDAR_AHEAD)).forEach(b -> file.add(b, b.tasks()));
         makings.all().forEach(file::add);
+        panels.until(now.plus(CALENDAR_AHEAD)).forEach(file::add);
         return file.text();
     }
 

@@ -1,5 +1,5 @@
 /**
- * Dates: what is due and when, in a calendar too; and backwards from a day on which bars are to be ready. May use {@code plan}, {@code batch},
+ * Dates: what is due and when, in a calendar too; and backwards from a day on which bars are to be ready. May use {@code plan}, {@code trial}, {@code batch},
  * {@code account}, {@code shared}.
  */
 @NullMarked

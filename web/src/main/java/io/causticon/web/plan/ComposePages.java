@@ -234,6 +234,7 @@ class ComposePages {
         model.addAttribute("reckoning", result.plan().map(p -> reckoner(p, s).reckon(s.form())).orElse(null));
         boolean untouched = result.problems().all().stream().allMatch(p -> p.key() == ProblemKey.NO_FATS);
         model.addAttribute("untouched", untouched);
+        model.addAttribute("hands", result.plan().map(memory::hands).orElse(List.of()));
         model.addAttribute("reckonProblems", wording(result.problems().all(), s.maker()));
     }
 

@@ -33,14 +33,16 @@ class WorkshopMemory {
     private final Summaries summaries;
     private final MixMemory mixes;
     private final LoafMemory loaves;
+    private final WashFindings hands;
     private final Clock clock;
     private final Map<String, Optional<LastBatch>> lastInMould = new ConcurrentHashMap<>();
 
-    WorkshopMemory(BatchService batches, Summaries summaries, MixMemory mixes, LoafMemory loaves, Clock clock) {
+    WorkshopMemory(BatchService batches, Summaries summaries, MixMemory mixes, LoafMemory loaves, WashFindings hands, Clock clock) {
         this.batches = batches;
         this.summaries = summaries;
         this.mixes = mixes;
         this.loaves = loaves;
+        this.hands = hands;
         this.clock = clock;
     }
 
@@ -61,6 +63,11 @@ class WorkshopMemory {
                 pantry.lotsPastUse(LocalDate.ofInstant(clock.instant(), maker.zone())),
                 known.trace(),
                 loaves.known(maker.room()));
+    }
+
+    /** What hands found here of something that is in it. */
+    List<String> hands(BatchPlan plan) {
+        return hands.about(plan);
     }
 
     /** How batters come to trace here. */

@@ -7,6 +7,7 @@ import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.dates.Makings;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.trial.Panels;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -35,12 +36,14 @@ final class DueList {
 
     private final Summaries summaries;
     private final Makings makings;
+    private final Panels panels;
     private final Formats formats;
     private final Instant now;
 
-    DueList(Summaries summaries, Makings makings, Formats formats, Instant now) {
+    DueList(Summaries summaries, Makings makings, Panels panels, Formats formats, Instant now) {
         this.summaries = summaries;
         this.makings = makings;
+        this.panels = panels;
         this.formats = formats;
         this.now = now;
     }
@@ -73,6 +76,7 @@ final class DueList {
         summaries.onTheBench().forEach(b -> due.add(live(b)));
         summaries.held().forEach(b -> due.add(held(b)));
         makings.until(now.atZone(formats.zone()).toLocalDate()).forEach(m -> due.add(make(m)));
+        panels.until(now.plus(AHEAD)).forEach(p -> due.add(panel(p)));
         summaries.due(now.minus(FORGOTTEN), now.plus(AHEAD)).forEach(b -> next(b).ifPresent(due::add));
         return due;
     }
@@ -81,6 +85,14 @@ final class DueList {
         long late = ChronoUnit.DAYS.between(making.on(), now.atZone(formats.zone()).toLocalDate());
         String when = late == 0 ? "today" : late == 1 ? "1 day late" : late + " days late";
         return new Due("Make " + making.name(), making.bars() + " of " + making.goal(), when, late > 0 ? "late" : "due", "/plan/" + making.recipe());
+    }
+
+    /** Wash and grade: after its day it can be made up for until one of them is too old. */
+    private Due panel(Panels.Due panel) {
+        boolean late = panel.due().isBefore(now.minus(Duration.ofHours(12)));
+        Duration gap = Duration.between(now, panel.due()).abs();
+        String when = late ? "until " + formats.date(panel.closes()) : panel.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
+        return new Due(panel.question(), "judge at " + panel.age() + ": " + String.join(", ", panel.arms()), when, late ? "late" : "due", "/trials/" + panel.trial());
     }
 
     private Due live(BatchSummary batch) {

@@ -11,6 +11,7 @@ import io.causticon.web.batch.Logbook;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.dates.Makings;
 import io.causticon.web.shared.Formats;
+import io.causticon.web.trial.Panels;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -41,13 +42,15 @@ class RackController {
 
     private final Summaries summaries;
     private final Makings makings;
+    private final Panels panels;
     private final BatchService batches;
     private final Logbook logbook;
     private final Clock clock;
 
-    RackController(Summaries summaries, Makings makings, BatchService batches, Logbook logbook, Clock clock) {
+    RackController(Summaries summaries, Makings makings, Panels panels, BatchService batches, Logbook logbook, Clock clock) {
         this.summaries = summaries;
         this.makings = makings;
+        this.panels = panels;
         this.batches = batches;
         this.logbook = logbook;
         this.clock = clock;
@@ -118,7 +121,7 @@ class RackController {
         model.addAttribute("rows", shown.stream().map(b -> row(b, now)).toList());
         model.addAttribute("key", UUID.randomUUID().toString());
         model.addAttribute("today", formats.longDay(now));
-        model.addAttribute("due", new DueList(summaries, makings, formats, now).all());
+        model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).all());
         model.asMap().putIfAbsent("dueProblem", "");
         model.asMap().putIfAbsent("dueBatch", "");
         model.asMap().putIfAbsent("dueTyped", "");

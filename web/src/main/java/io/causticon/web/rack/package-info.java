@@ -1,5 +1,5 @@
 /**
- * All batches by age, and what is due. May use {@code dates}, {@code batch}, {@code account}, {@code shared}.
+ * All batches by age, and what is due. May use {@code dates}, {@code trial}, {@code batch}, {@code account}, {@code shared}.
  */
 @NullMarked
 package io.causticon.web.rack;

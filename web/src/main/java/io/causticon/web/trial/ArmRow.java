@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** One of the things that a trial compares: a batch, or one part of it. */
 @Entity
@@ -16,7 +17,15 @@ class ArmRow extends NewRow<UUID> {
 
     UUID trialId = new UUID(0, 0);
     int place;
-    UUID batchId = new UUID(0, 0);
+
+    /** Null before it is begun. */
+    @Nullable UUID batchId;
+
+    /** As it is kept; null where it was a batch from the beginning. */
+    @Nullable String plan;
+
+    /** Arms of one pot are begun together. */
+    int pot;
 
     /** Empty for a whole batch. */
     String portion = "";

@@ -1,27 +1,20 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.diagnosis.Diagnosis;
-import io.causticon.core.diagnosis.NextTest;
+import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Portion;
-import io.causticon.core.formula.PortionAmounts;
-import io.causticon.core.formula.Portions;
 import io.causticon.core.history.Change;
 import io.causticon.core.history.Chapter;
-import io.causticon.core.observation.BarStock;
-import io.causticon.core.observation.Bars;
+import io.causticon.core.history.Measure;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Named;
-import io.causticon.core.observation.SensoryScale;
-import io.causticon.core.observation.WashFeel;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
-import io.causticon.core.problem.ProblemsException;
-import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.trial.Aspect;
 import io.causticon.core.trial.Effect;
-import io.causticon.core.trial.PanelAge;
 import io.causticon.core.trial.PanelEffects;
-import io.causticon.core.trial.PanelOrder;
+import io.causticon.core.trial.PanelPlan;
+import io.causticon.core.trial.PlanDifference;
 import io.causticon.core.trial.Sitting;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
@@ -29,26 +22,30 @@ import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Summaries;
-import io.causticon.web.casebook.CasebookService;
 import io.causticon.web.shared.ChangeWords;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.Guard;
+import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.DoubleSummaryStatistics;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** Reads trials from the logs, words them, and knows whose turn it is. */
+/** Reads questions as they are typed, and words how they stand. */
 @Service
 class TrialPages {
 
@@ -56,18 +53,27 @@ class TrialPages {
     private static final int LONGEST_QUESTION = 300;
     private static final int LONGEST_FACTOR = 80;
     private static final int MOST_ARMS = 24;
-    private static final int MOST_TOLD = 3;
-    private static final double TELLING_POINTS = 0.005;
+
+    /** Between these hands tell water from water (a judgement). */
+    private static final double SAME_WATER_KELVIN = 5;
+
+    /** What plans tell of already. */
+    private static final Set<Measure> PLANNED = EnumSet.of(Measure.LYE_CONCENTRATION, Measure.SUPERFAT);
+
+    /** What spoils the question is told first. */
+    private static final List<String> ORDER = List.of("spoils", "asked", "comes", "hardly");
 
     private final BatchService batches;
     private final Summaries summaries;
-    private final CasebookService casebook;
+    private final Standings standings;
+    private final ShelfService shelf;
     private final Clock clock;
 
-    TrialPages(BatchService batches, Summaries summaries, CasebookService casebook, Clock clock) {
+    TrialPages(BatchService batches, Summaries summaries, Standings standings, ShelfService shelf, Clock clock) {
         this.batches = batches;
         this.summaries = summaries;
-        this.casebook = casebook;
+        this.standings = standings;
+        this.shelf = shelf;
         this.clock = clock;
     }
 
@@ -87,17 +93,26 @@ class TrialPages {
         return batch.plan().pouring().portioning().portions();
     }
 
-    /** What is compared, the control first; problems stand at the fields of the form. */
-    List<Trials.Arm> arms(TrialForm form, Problems problems) {
+    /** What is asked; problems stand at the fields of the form. */
+    static Trials.Asked asked(TrialForm form, Problems problems) {
         text("question", form.question(), LONGEST_QUESTION, problems);
-        text("factor", form.factor(), LONGEST_FACTOR, problems);
+        Aspect.Factor kind = form.factorKind().orElse(Aspect.Factor.OTHER);
+        String words = TrialForm.trimmed(form.factor());
+        if (kind == Aspect.Factor.OTHER || !words.isEmpty()) {
+            text("factor", words, LONGEST_FACTOR, problems);
+        }
+        return new Trials.Asked(TrialForm.trimmed(form.question()), words.isEmpty() ? kind.words() : words, kind, form.coded() != null, null);
+    }
+
+    /** What is compared of what is there, the control first; problems stand at the fields of the form. */
+    List<Trials.Arm> arms(TrialForm form, Problems problems) {
         List<Trials.Arm> arms = new ArrayList<>();
         Optional<BatchId> divided = BatchId.read(TrialForm.trimmed(form.batch()));
         if (divided.isPresent()) {
-            parts(batches.get(divided.get())).stream().map(Portion::name).distinct().forEach(p -> arms.add(new Trials.Arm(divided.get(), p, p)));
+            parts(batches.get(divided.get())).stream().map(Portion::name).distinct().forEach(p -> arms.add(Trials.Arm.made(divided.get(), p, p)));
         } else {
             Arrays.stream(TrialForm.trimmed(form.codes()).split("[,;\\s]+")).filter(c -> !c.isEmpty()).distinct().limit(MOST_ARMS).forEach(code -> called(code).ifPresentOrElse(
-                    b -> arms.add(new Trials.Arm(b.id(), "", arms.stream().anyMatch(a -> a.name().equals(b.name())) ? b.name() + " " + b.code() : b.name())),
+                    b -> arms.add(Trials.Arm.made(b.id(), "", arms.stream().anyMatch(a -> a.name().equals(b.name())) ? b.name() + " " + b.code() : b.name())),
                     () -> problems.add("codes", ProblemKey.NO_SUCH_CODE, code)));
         }
         if (arms.size() < 2 && problems.all().stream().noneMatch(p -> p.field().equals("codes"))) {
@@ -124,254 +139,153 @@ class TrialPages {
         }
     }
 
-    /** An arm with its batch as it stands; empty where that cannot be read. */
-    private record Standing(Trials.Arm arm, Optional<Batch> batch) {
-
-        Optional<Instant> cut() {
-            return batch.flatMap(b -> b.log().first(Entry.Cut.class).map(BatchLog.Timed::at)
-                    .or(() -> b.log().first(Entry.Unmoulded.class).map(BatchLog.Timed::at)));
-        }
-
-        boolean isMeantBy(Entry.Judged judged) {
-            Bars on = judged.on();
-            return arm.portion().isEmpty() || on != null && on.portion() != null && on.portion().isCalled(arm.portion());
-        }
-
-        List<Sitting> sittings() {
-            Instant from = cut().orElse(Instant.MAX);
-            Map<String, List<Sitting>> last = new LinkedHashMap<>();
-            batch.ifPresent(b -> b.log().of(Entry.Judged.class).filter(j -> isMeantBy(j.entry()) && !j.at().isBefore(from)).forEach(j -> {
-                String age = PanelAge.wordsFor(Duration.between(from, j.at()));
-                last.put(j.entry().judge() + "\u0000" + age, j.entry().grades().stream()
-                        .map(g -> new Sitting(arm.name(), j.entry().judge(), age, j.entry().place(), g.scale(), g.grade()))
-                        .toList());
-            }));
-            return last.values().stream().flatMap(List::stream).toList();
-        }
-    }
-
-    private List<Standing> standing(Trials.Trial trial) {
-        return trial.arms().stream().map(a -> new Standing(a, Guard.of("Batch " + a.batch(), () -> batches.get(a.batch())))).toList();
-    }
-
-    /** Why nobody washes with it now; empty where it may be. What the gate holds is on no hand. */
-    private String keptFrom(Standing s, Map<BatchId, NextTest> tests, Instant now) {
-        if (s.batch().isEmpty()) {
-            return "its batch cannot be read";
-        }
-        Batch batch = s.batch().get();
-        if (s.cut().isEmpty()) {
-            return "not cut yet";
-        }
-        if (batch.isHeld()) {
-            return "held";
-        }
-        Bars bars = s.arm().portion().isEmpty() ? Bars.some(1) : Bars.some(1).of(Named.called(s.arm().portion()));
-        Optional<Entry.SetApart> apart = BarStock.of(batch.log()).apart(bars);
-        if (apart.isPresent()) {
-            return "set apart: " + apart.get().reason();
-        }
-        NextTest next = tests.computeIfAbsent(batch.id(), id -> {
-            Diagnosis diagnosis = casebook.examine(batch);
-            return NextTest.of(batch.facts(now), diagnosis, casebook.gate(batch, diagnosis));
-        });
-        if (next.keptFromSkin()) {
-            return "a measurement or two days more come first";
-        }
-        boolean calm = batch.log().of(Entry.WashTested.class).anyMatch(w -> w.entry().feel() == WashFeel.CALM && mayBeOf(w.entry().on(), s.arm()));
-        return calm ? "" : "one calm wash of its own comes first";
-    }
-
-    private static boolean mayBeOf(@Nullable Bars on, Trials.Arm arm) {
-        return on == null || arm.portion().isEmpty() || on.mayBeOf(arm.portion());
-    }
-
     TrialPage page(Trials.Trial trial, Maker maker) {
         Instant now = clock.instant();
         Formats formats = maker.formats();
-        List<Standing> standing = standing(trial);
-        Map<BatchId, NextTest> tests = new LinkedHashMap<>();
-        List<Sitting> sittings = standing.stream().flatMap(s -> s.sittings().stream()).toList();
+        List<Standing> standing = standings.of(trial);
+        List<Sitting> sittings = Standings.sittings(standing);
         List<Effect> effects = PanelEffects.of(sittings, trial.control().name());
-        List<TrialPage.ArmWords> arms = standing.stream()
-                .map(s -> new TrialPage.ArmWords(
-                        s.arm().name(), "/batch/" + s.arm().batch() + "/cure", s.batch().map(b -> b.name() + " " + b.code()).orElse("unreadable"),
-                        s.cut().map(c -> Formats.duration(Duration.between(c, now)) + " since the cut").orElse("not cut"), keptFrom(s, tests, now),
-                        s.arm().equals(trial.control())))
-                .toList();
+        List<TrialPage.Other> others = others(standing, trial.asked().kind(), formats);
         return new TrialPage(
-                trial.id().toString(), trial.question(), trial.factor(), trial.coded(), arms, others(standing, formats), panels(standing, sittings, formats),
-                results(effects), effects.stream().map(TrialPages::row).toList(), sentence(effects, sittings, trial.control().name()), arms.stream().filter(a -> a.kept().isEmpty()).count() > 1);
+                trial.id().toString(), trial.question(), trial.factor(), arms(trial, standing, now, formats), pots(trial, formats), others, fair(others, trial),
+                panels(standing, sittings, now, formats), water(standing, formats), TrialResults.charts(effects), effects.stream().map(TrialResults::row).toList(),
+                TrialResults.sentence(effects, !sittings.isEmpty(), trial.control().name()), TrialResults.changed(effects),
+                sittings.isEmpty() ? List.of() : new TrialWorth(shelf.pantry().prices(), maker.currency()).words(standing, effects));
     }
 
-    private static List<TrialPage.Panel> panels(List<Standing> standing, List<Sitting> sittings, Formats formats) {
-        Optional<Instant> first = standing.stream().flatMap(s -> s.cut().stream()).min(Comparator.naturalOrder());
-        Map<String, String> judged = new LinkedHashMap<>();
-        Arrays.stream(PanelAge.values()).forEach(a -> judged.put(a.words(), ""));
-        sittings.forEach(s -> judged.merge(s.age(), s.judge(), (all, one) -> Arrays.asList(all.split(", ")).contains(one) ? all : all.isEmpty() ? one : all + ", " + one));
-        return judged.entrySet().stream()
-                .map(e -> new TrialPage.Panel(
-                        e.getKey(),
-                        Arrays.stream(PanelAge.values()).filter(a -> a.words().equals(e.getKey())).findFirst()
-                                .flatMap(a -> first.map(f -> formats.date(f.plus(a.due()))))
-                                .orElse("when it was"),
-                        e.getValue().isEmpty() ? "nobody yet" : e.getValue()))
+    private List<TrialPage.ArmWords> arms(Trials.Trial trial, List<Standing> standing, Instant now, Formats formats) {
+        Standings.Hands hands = standings.hands(now);
+        return standing.stream()
+                .map(s -> new TrialPage.ArmWords(
+                        s.arm().name(), s.arm().batch().map(b -> "/batch/" + b + "/cure").orElse(""), s.batch().map(b -> b.name() + " " + b.code()).orElse(""),
+                        s.cut().map(c -> Formats.duration(Duration.between(c, now)) + " since the cut").orElse("not cut"), needle(s),
+                        hands.keepFrom(s).map(formats::phrase).orElse(""), s.cut().isEmpty() && s.arm().batch().isEmpty() == s.batch().isEmpty(), s.arm().equals(trial.control())))
                 .toList();
     }
 
-    private static List<TrialPage.Result> results(List<Effect> effects) {
-        Map<SensoryScale, List<Effect>> scales = new LinkedHashMap<>();
-        effects.forEach(e -> scales.computeIfAbsent(e.scale(), s -> new ArrayList<>()).add(e));
-        return scales.entrySet().stream().map(s -> new TrialPage.Result(s.getKey().question(), EffectChart.of(s.getKey().question(), s.getValue()))).toList();
+    private static String needle(Standing standing) {
+        return standing.batch().flatMap(b -> b.log().of(Entry.NeedleRead.class)
+                        .map(BatchLog.Timed::entry)
+                        .filter(n -> n.on() == null || standing.arm().portion().isEmpty() || n.on().mayBeOf(standing.arm().portion()))
+                        .reduce((first, second) -> second))
+                .map(n -> "needle " + Formats.number(n.millimetres(), 1) + " mm")
+                .orElse("");
     }
 
-    private static String signed(double value) {
-        return (value > 0 ? "+" : "") + Formats.number(value, 1);
+    /** What is not begun yet, by pots. */
+    private static List<TrialPage.Pot> pots(Trials.Trial trial, Formats formats) {
+        Map<Integer, List<Trials.Arm>> pots = new TreeMap<>();
+        trial.arms().stream().filter(a -> a.batch().isEmpty()).forEach(a -> pots.computeIfAbsent(a.pot(), p -> new ArrayList<>()).add(a));
+        return pots.entrySet().stream()
+                .map(e -> new TrialPage.Pot(
+                        e.getKey(), e.getValue().stream().map(Trials.Arm::name).collect(Collectors.joining(", ")),
+                        e.getValue().get(0).plan().map(p -> what(p, e.getValue().size(), formats)).orElse("its plan cannot be read")))
+                .toList();
     }
 
-    private static TrialPage.Row row(Effect e) {
-        Interval i = e.interval();
-        return new TrialPage.Row(
-                e.scale().word(), e.age(), e.arm(), signed(e.difference()), i == null ? "one judge once: nothing tells" : signed(i.low()) + " to " + signed(i.high()),
-                i == null ? "" : Formats.probability(e.chanceReal()), e.found() || i == null ? "" : e.roundsMissing() == 0 ? "" : e.roundsMissing() + " rounds more");
+    private static String what(BatchPlan plan, int arms, Formats formats) {
+        return formats.mass(plan.formula().fatMass()) + " of fats" + (arms > 1 ? " in " + arms + " cups" : "");
     }
 
-    /** What it comes to, in a sentence. */
-    private static String sentence(List<Effect> effects, List<Sitting> sittings, String control) {
-        if (sittings.isEmpty()) {
-            return "Nobody has judged yet.";
+    private static List<TrialPage.Panel> panels(List<Standing> standing, List<Sitting> sittings, Instant now, Formats formats) {
+        List<TrialPage.Panel> panels = new ArrayList<>();
+        Set<String> told = new LinkedHashSet<>();
+        for (PanelPlan panel : Standings.panels(standing, now)) {
+            told.add(panel.age().words());
+            String judges = judges(sittings.stream().filter(s -> s.age().equals(panel.age().words()) && panel.arms().contains(s.arm())).toList());
+            String words = switch (panel.state()) {
+                case JUDGED -> judges;
+                case COMES -> "about " + formats.date(panel.due());
+                case OPEN -> (judges.isEmpty() ? "now" : judges + " so far") + ", until " + formats.date(panel.closes());
+                case MISSED -> (judges.isEmpty() ? "missed" : judges + ", not all of them") + ": it closed on " + formats.date(panel.closes()) + ". What is judged later counts as the age it has then.";
+            };
+            boolean all = panel.arms().size() == standing.size();
+            panels.add(new TrialPage.Panel(
+                    panel.age().words(), formats.date(panel.due()), all ? "" : String.join(", ", panel.arms()), panel.state().name().toLowerCase(Locale.ROOT), words));
         }
-        Map<String, List<Effect>> found = effects.stream()
-                .filter(Effect::found)
-                .sorted(Comparator.comparingDouble((Effect e) -> -Math.abs(e.difference())))
-                .collect(Collectors.groupingBy(e -> e.arm() + " at " + e.age(), LinkedHashMap::new, Collectors.toList()));
-        if (!found.isEmpty()) {
-            return "Against " + control + ": " + found.entrySet().stream().limit(MOST_TOLD)
-                    .map(f -> f.getKey() + " " + f.getValue().stream().limit(MOST_TOLD).map(TrialPages::told).collect(Collectors.joining(", ")))
-                    .collect(Collectors.joining("; ")) + (found.size() > MOST_TOLD ? "; and more below." : ".");
-        }
-        return effects.stream().filter(e -> e.roundsMissing() > 0 && e.interval() != null).min(Comparator.comparingInt(Effect::roundsMissing))
-                .map(e -> "Nothing stands out yet. Nearest is " + e.arm() + " in " + e.scale().word() + " at " + e.age() + ": some " + e.roundsMissing() + " rounds more would tell.")
-                .orElse("Nothing stands out yet.");
+        sittings.stream().map(Sitting::age).distinct().filter(a -> !told.contains(a)).forEach(a -> panels.add(
+                new TrialPage.Panel(a, "", "", "judged", judges(sittings.stream().filter(s -> s.age().equals(a)).toList()) + ", between two panels")));
+        return panels;
     }
 
-    private static String told(Effect e) {
-        return e.scale().word() + " " + signed(e.difference()) + " (" + row(e).interval() + ")";
+    private static String judges(List<Sitting> sittings) {
+        return sittings.stream().map(Sitting::judge).distinct().collect(Collectors.joining(", "));
+    }
+
+    /** In what it was judged, and whether that was one water. */
+    private static String water(List<Standing> standing, Formats formats) {
+        List<Entry.Judged> judged = standing.stream().flatMap(Standing::judged).map(BatchLog.Timed::entry).toList();
+        if (judged.isEmpty()) {
+            return "";
+        }
+        DoubleSummaryStatistics warm = judged.stream().flatMap(j -> Optional.ofNullable(j.water()).stream()).mapToDouble(Temperature::celsius).summaryStatistics();
+        DoubleSummaryStatistics hard = standing.stream().flatMap(s -> s.batch().stream()).distinct()
+                .flatMap(b -> b.log().of(Entry.WaterRead.class)).mapToDouble(w -> w.entry().milligramsPerLitre()).summaryStatistics();
+        String hardness = hard.getCount() == 0 ? "how hard it is, is not written down" : Formats.number(hard.getMin(), 0)
+                + (hard.getMax() > hard.getMin() ? " to " + Formats.number(hard.getMax(), 0) : "") + " mg/l of lime";
+        if (warm.getCount() == 0) {
+            return "Water: nobody wrote down how warm it was; " + hardness + ".";
+        }
+        String from = formats.temperature(Temperature.celsius(warm.getMin()));
+        String to = formats.temperature(Temperature.celsius(warm.getMax()));
+        boolean apart = warm.getMax() - warm.getMin() > SAME_WATER_KELVIN;
+        return "Water of " + (from.equals(to) ? from : from + " to " + to) + ", " + hardness + "."
+                + (apart ? " That is not one water: warmth alone changes lather." : "") + (warm.getCount() < judged.size() ? " Not written down each time." : "");
     }
 
     /** What else differs from the control, whatever is asked about. */
-    private List<String> others(List<Standing> standing, Formats formats) {
+    private List<TrialPage.Other> others(List<Standing> standing, Aspect.Factor kind, Formats formats) {
         Standing control = standing.get(0);
-        List<String> told = new ArrayList<>();
+        List<TrialPage.Other> told = new ArrayList<>();
         for (Standing s : standing.subList(1, standing.size())) {
-            if (s.batch().isEmpty() || control.batch().isEmpty()) {
-                continue;
+            Set<TrialPage.Difference> differs = new LinkedHashSet<>();
+            if (control.plan().isPresent() && s.plan().isPresent()) {
+                PlanDifference.between(control.plan().get(), s.plan().get()).forEach(d -> differs.add(
+                        new TrialPage.Difference(formats.phrase(d.words()), bearing(d.aspect().bearing(kind)))));
             }
-            List<String> differs = s.arm().batch().equals(control.arm().batch())
-                    ? inside(s.batch().get(), control.arm().portion(), s.arm().portion(), formats)
-                    : between(control.batch().get(), s.batch().get(), formats);
+            if (control.batch().isPresent() && s.batch().isPresent() && !control.batch().get().id().equals(s.batch().get().id())) {
+                made(control.batch().get(), s.batch().get()).forEach(c -> differs.add(new TrialPage.Difference(ChangeWords.change(c, formats), "hardly")));
+            }
             if (!differs.isEmpty()) {
-                told.add(s.arm().name() + ": " + String.join(", ", differs));
+                told.add(new TrialPage.Other(s.arm().name(), differs.stream().sorted(Comparator.comparingInt(d -> ORDER.indexOf(d.bearing()))).toList()));
             }
         }
         return told;
     }
 
-    private List<String> between(Batch control, Batch other, Formats formats) {
-        Optional<Chapter> one = Chapter.of(control.facts(clock.instant()));
-        Optional<Chapter> two = Chapter.of(other.facts(clock.instant()));
-        return one.isEmpty() || two.isEmpty()
-                ? List.of()
-                : Change.between(one.get(), two.get()).stream().map(c -> ChangeWords.change(c, formats)).toList();
+    private static String bearing(Aspect.Bearing bearing) {
+        return switch (bearing) {
+            case ASKED -> "asked";
+            case COMES_WITH -> "comes";
+            case SPOILS -> "spoils";
+            case HARDLY -> "hardly";
+        };
     }
 
-    private static List<String> inside(Batch batch, String control, String other, Formats formats) {
-        if (!Portions.check(batch.plan()).isEmpty()) {
-            return List.of();
-        }
-        List<PortionAmounts> amounts = Portions.of(batch.plan()).amounts();
-        Optional<PortionAmounts> one = amounts.stream().filter(a -> a.portion().name().equals(control)).findFirst();
-        Optional<PortionAmounts> two = amounts.stream().filter(a -> a.portion().name().equals(other)).findFirst();
+    /** What the making of two batches has otherwise that no plan tells of. */
+    private List<Change> made(Batch control, Batch other) {
+        Instant now = clock.instant();
+        Optional<Chapter> one = Chapter.of(control.facts(now));
+        Optional<Chapter> two = Chapter.of(other.facts(now));
         if (one.isEmpty() || two.isEmpty()) {
             return List.of();
         }
-        List<String> differs = new ArrayList<>();
-        two.get().portion().liquids().forEach(l -> differs.add("with " + l.liquid().name()));
-        two.get().portion().additives().forEach(a -> differs.add("with " + a.additive().name()));
-        if (Math.abs(two.get().superfat().fraction() - one.get().superfat().fraction()) >= TELLING_POINTS) {
-            differs.add("superfat " + formats.percent(one.get().superfat(), 1) + " to " + formats.percent(two.get().superfat(), 1));
-        }
-        if (Math.abs(two.get().concentration().fraction() - one.get().concentration().fraction()) >= TELLING_POINTS) {
-            differs.add("lye concentration " + formats.percent(one.get().concentration(), 1) + " to " + formats.percent(two.get().concentration(), 1));
-        }
-        return differs;
-    }
-
-    /**
-     * Whose turn it is before a judge.
-     *
-     * @return empty when this judge has judged all that may be washed with at this age; problems where none may be
-     */
-    Optional<TrialPage.Turn> turn(Trials.Trial trial, String judge, Problems problems) {
-        Instant now = clock.instant();
-        List<Standing> standing = standing(trial);
-        Map<BatchId, NextTest> tests = new LinkedHashMap<>();
-        List<Sitting> sittings = standing.stream().flatMap(s -> s.sittings().stream()).toList();
-        List<String> rounds = sittings.stream().map(s -> s.judge() + "\u0000" + s.age()).distinct().toList();
-        String age = standing.stream().flatMap(s -> s.cut().stream()).findFirst().map(c -> PanelAge.wordsFor(Duration.between(c, now))).orElse("");
-        int known = rounds.indexOf(judge + "\u0000" + age);
-        List<Integer> order = PanelOrder.of(standing.size(), known < 0 ? rounds.size() : known).stream()
-                .filter(i -> keptFrom(standing.get(i), tests, now).isEmpty())
-                .filter(i -> standing.get(i).cut().map(c -> PanelAge.wordsFor(Duration.between(c, now)).equals(age)).orElse(false))
+        return Change.between(one.get(), two.get()).stream()
+                .filter(c -> c instanceof Change.Moved m ? !PLANNED.contains(m.measure()) : c instanceof Change.Switched s ? !s.what().equals("mould") : c instanceof Change.OtherLot)
                 .toList();
-        if (order.size() < 2) {
-            problems.add("judge", ProblemKey.NOTHING_TO_JUDGE);
-            return Optional.empty();
-        }
-        for (int place = 0; place < order.size(); place++) {
-            Trials.Arm arm = standing.get(order.get(place)).arm();
-            boolean done = sittings.stream().anyMatch(s -> s.arm().equals(arm.name()) && s.judge().equals(judge) && s.age().equals(age));
-            if (!done) {
-                String shown = trial.coded() ? "Bar " + (char) ('A' + (order.get(place) * 7 + 3) % 26) : arm.name();
-                return Optional.of(new TrialPage.Turn(place + 1, order.size(), shown, judge, order.get(place)));
-            }
-        }
-        problems.add("judge", ProblemKey.JUDGED_ALREADY, judge, age);
-        return Optional.empty();
     }
 
-    /** What a judge's grades of one arm are as a line of its batch. */
-    Entry.Judged judged(Trials.Trial trial, TrialPage.Turn turn, Map<String, String> typed, Problems problems) {
-        List<Entry.Judged.Grade> grades = Arrays.stream(SensoryScale.values())
-                .map(s -> typed.getOrDefault(s.word(), "").matches("[1-5]") ? new Entry.Judged.Grade(s, Integer.parseInt(typed.get(s.word()))) : null)
-                .filter(Objects::nonNull)
-                .toList();
-        if (grades.isEmpty()) {
-            problems.add("grades", ProblemKey.NO_GRADE);
+    private static String fair(List<TrialPage.Other> others, Trials.Trial trial) {
+        List<String> spoilt = others.stream().filter(o -> o.differences().stream().anyMatch(d -> d.bearing().equals("spoils"))).map(TrialPage.Other::arm).toList();
+        if (!spoilt.isEmpty()) {
+            return "Not a clean question of " + trial.factor() + ": " + String.join(", ", spoilt) + " differ in more, and hands may tell of that.";
         }
-        return new Entry.Judged(turn.judge(), turn.place(), turn.of(), grades, bars(trial, turn));
-    }
-
-    /**
-     * Keeps a judge's grades; of two that come in the same moment for one arm and age the first is kept.
-     *
-     * @throws ProblemsException for the second
-     */
-    void keep(Trials.Trial trial, TrialPage.Turn turn, Entry.Judged entry, Maker maker, String key) {
-        Trials.Arm arm = trial.arms().get(turn.arm());
-        Instant now = clock.instant();
-        batches.logIf(arm.batch(), batch -> {
-            Standing standing = new Standing(arm, Optional.of(batch));
-            String age = standing.cut().map(c -> PanelAge.wordsFor(Duration.between(c, now))).orElse("");
-            if (standing.sittings().stream().anyMatch(s -> s.judge().equals(turn.judge()) && s.age().equals(age))) {
-                throw ProblemsException.of("judge", ProblemKey.JUDGED_ALREADY, turn.judge(), age);
-            }
-        }, List.of(entry), now, maker.displayName(), key);
-    }
-
-    /** The bars that are before a judge; null for any of a whole batch. */
-    @Nullable Bars bars(Trials.Trial trial, TrialPage.Turn turn) {
-        Trials.Arm arm = trial.arms().get(turn.arm());
-        return arm.portion().isEmpty() ? null : Bars.some(1).of(batches.get(arm.batch()).names().portion(arm.portion()));
+        if (trial.asked().kind() == Aspect.Factor.OTHER) {
+            return "Whatever stands here besides what you ask about may be what hands tell of.";
+        }
+        boolean comes = others.stream().anyMatch(o -> o.differences().stream().anyMatch(d -> d.bearing().equals("comes")));
+        return comes
+                ? "A clean question of " + trial.factor() + ". What comes with it by itself is part of the answer."
+                : others.isEmpty() ? "Nothing that plans and logs tell of." : "A clean question of " + trial.factor() + ".";
     }
 }

@@ -1,11 +1,13 @@
 package io.causticon.web.trial;
 
+import io.causticon.core.trial.Aspect;
 import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A question asked of soap. */
 @Entity
@@ -17,6 +19,10 @@ class TrialRow extends NewRow<UUID> {
 
     String question = "";
     String factor = "";
+    String factorKind = Aspect.Factor.OTHER.name();
+
+    @Nullable UUID recipeId;
+
     boolean coded;
     String madeBy = "";
     Instant madeAt = Instant.EPOCH;

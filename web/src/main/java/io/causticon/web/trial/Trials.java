@@ -1,12 +1,21 @@
 package io.causticon.web.trial;
 
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.observation.Purpose;
+import io.causticon.core.trial.Aspect;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.PlanCodec;
+import io.causticon.web.shared.Guard;
 import io.causticon.web.shared.NotFoundException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -22,12 +31,16 @@ class Trials {
 
     private final TrialRepository trials;
     private final ArmRepository arms;
+    private final PlanCodec plans;
+    private final BatchService batches;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
-    Trials(TrialRepository trials, ArmRepository arms, PlatformTransactionManager transactions, Clock clock) {
+    Trials(TrialRepository trials, ArmRepository arms, PlanCodec plans, BatchService batches, PlatformTransactionManager transactions, Clock clock) {
         this.trials = trials;
         this.arms = arms;
+        this.plans = plans;
+        this.batches = batches;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
@@ -35,11 +48,10 @@ class Trials {
     /**
      * A trial.
      *
-     * @param factor what differs on purpose, in a word
-     * @param coded whether judges see letters instead of names
+     * @param asked what is asked, and of what
      * @param arms the first is the one that the others are compared with
      */
-    record Trial(UUID id, String question, String factor, boolean coded, List<Arm> arms) {
+    record Trial(UUID id, Asked asked, List<Arm> arms) {
 
         Trial {
             arms = List.copyOf(arms);
@@ -48,44 +60,81 @@ class Trials {
         Arm control() {
             return arms.get(0);
         }
+
+        public String question() {
+            return asked.question();
+        }
+
+        public String factor() {
+            return asked.factor();
+        }
     }
+
+    /**
+     * What is asked.
+     *
+     * @param factor what differs on purpose, in the maker's words
+     * @param kind the same as the core knows it
+     * @param coded whether judges see letters instead of names
+     * @param recipe that the arms were made from; null where they are batches of any
+     */
+    record Asked(String question, String factor, Aspect.Factor kind, boolean coded, @Nullable UUID recipe) {}
 
     /**
      * One of the things compared.
      *
+     * @param batch empty before it is begun
      * @param portion of its batch; empty for all of it
      * @param name unlike that of any other
+     * @param plan what it is to be made by; empty where it was a batch from the beginning, or that cannot be read
+     * @param pot arms of one pot are begun together
      */
-    record Arm(BatchId batch, String portion, String name) {}
+    record Arm(Optional<BatchId> batch, String portion, String name, Optional<BatchPlan> plan, int pot) {
+
+        static Arm made(BatchId batch, String portion, String name) {
+            return new Arm(Optional.of(batch), portion, name, Optional.empty(), 0);
+        }
+
+        static Arm toMake(BatchPlan plan, String portion, String name, int pot) {
+            return new Arm(Optional.empty(), portion, name, Optional.of(plan), pot);
+        }
+    }
 
     @Transactional(readOnly = true)
     List<Trial> all() {
-        return trials.findByPutAwayFalseOrderByMadeAtDesc(MANY).stream().map(this::read).toList();
+        return trials.findByPutAwayFalseOrderByMadeAtDesc(MANY).stream().map(this::read).filter(t -> !t.arms().isEmpty()).toList();
     }
 
     /** @throws NotFoundException if there is none */
     @Transactional(readOnly = true)
     Trial get(UUID id) {
-        return trials.findById(id).map(this::read).orElseThrow(() -> new NotFoundException("trial " + id));
+        return trials.findById(id).map(this::read).filter(t -> !t.arms().isEmpty()).orElseThrow(() -> new NotFoundException("trial " + id));
     }
 
     private Trial read(TrialRow row) {
+        Aspect.Factor kind = Guard.of("factor of trial " + row.id, () -> Aspect.Factor.valueOf(row.factorKind)).orElse(Aspect.Factor.OTHER);
         return new Trial(
-                row.id, row.question, row.factor, row.coded,
-                arms.findByTrialIdOrderByPlace(row.id).stream().map(a -> new Arm(new BatchId(a.batchId), a.portion, a.name)).toList());
+                row.id, new Asked(row.question, row.factor, kind, row.coded, row.recipeId),
+                arms.findByTrialIdOrderByPlace(row.id).stream()
+                        .map(a -> new Arm(
+                                Optional.ofNullable(a.batchId).map(BatchId::new), a.portion, a.name,
+                                Optional.ofNullable(a.plan).flatMap(p -> Guard.of("plan of arm " + a.id, () -> plans.read(p))), a.pot))
+                        .toList());
     }
 
     /**
-     * Keeps a trial.
+     * Asks it; the same form sent twice asks once.
      *
-     * @param sent key of the form: the same one sent twice keeps it once
+     * @param sent the form's own key
      */
-    UUID keep(String question, String factor, boolean coded, List<Arm> compared, Maker maker, String sent) {
+    UUID keep(Asked asked, List<Arm> compared, Maker maker, String sent) {
         String key = UUID.nameUUIDFromBytes((sent.isBlank() ? UUID.randomUUID().toString() : sent).getBytes(StandardCharsets.UTF_8)).toString();
         TrialRow row = new TrialRow();
-        row.question = question;
-        row.factor = factor;
-        row.coded = coded;
+        row.question = asked.question();
+        row.factor = asked.factor();
+        row.factorKind = asked.kind().name();
+        row.recipeId = asked.recipe();
+        row.coded = asked.coded();
         row.madeBy = maker.displayName();
         row.madeAt = clock.instant();
         row.formKey = key;
@@ -103,14 +152,37 @@ class Trials {
         }
     }
 
-    private static ArmRow arm(UUID trial, int place, Arm arm) {
+    private ArmRow arm(UUID trial, int place, Arm arm) {
         ArmRow row = new ArmRow();
         row.trialId = trial;
         row.place = place;
-        row.batchId = arm.batch().value();
+        row.batchId = arm.batch().map(BatchId::value).orElse(null);
         row.portion = arm.portion();
         row.name = arm.name();
+        row.plan = arm.plan().map(plans::write).orElse(null);
+        row.pot = arm.pot();
         return row;
+    }
+
+    /**
+     * Begins what one pot is planned for; asked twice, it is begun once.
+     *
+     * @throws NotFoundException if nothing of the trial is to be made in that pot
+     */
+    BatchId begin(Trial trial, int pot, Maker maker) {
+        List<Arm> together = trial.arms().stream().filter(a -> a.pot() == pot && a.plan().isPresent()).toList();
+        if (together.isEmpty()) {
+            throw new NotFoundException("pot " + pot + " of trial " + trial.id());
+        }
+        Optional<BatchId> begun = together.stream().flatMap(a -> a.batch().stream()).min(Comparator.comparing(b -> b.value().toString()));
+        if (begun.isPresent()) {
+            return begun.get();
+        }
+        BatchPlan plan = together.get(0).plan().orElseThrow();
+        BatchId batch = batches.beginFor(
+                Purpose.TRIAL, plan, trial.asked().recipe(), 1, clock.instant(), maker.displayName(), maker.zone(), "trial " + trial.id() + " " + pot);
+        transaction.executeWithoutResult(t -> arms.findByTrialIdOrderByPlace(trial.id()).stream().filter(a -> a.pot == pot && a.plan != null).forEach(a -> a.batchId = batch.value()));
+        return batch;
     }
 
     /** @throws NotFoundException if there is none */

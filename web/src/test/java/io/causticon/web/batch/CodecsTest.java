@@ -81,6 +81,7 @@ class CodecsTest {
                 new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)),
                 new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3).of(new Named("portion-1", "cream"))),
                 new Entry.Lathered(4, Bars.some(1).of(Named.called("goat"))),
+                new Entry.Judged("Odd", 1, 2, List.of(new Entry.Judged.Grade(SensoryScale.FIRM, 3)), Temperature.celsius(38), null),
                 new Entry.NeedleRead(3.5, null),
                 new Entry.BarsWent(Bars.some(6), Whither.SOLD, "the harbour shop"),
                 new Entry.SetApart(Bars.numbered(2, 5), "they weep"),

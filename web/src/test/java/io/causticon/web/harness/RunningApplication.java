@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -25,8 +26,15 @@ public final class RunningApplication implements AutoCloseable {
     private final Path data;
 
     private RunningApplication(Path data, boolean demo, ProcessorTimes times, String... more) {
+        this(data, demo, times, null, more);
+    }
+
+    private RunningApplication(Path data, boolean demo, ProcessorTimes times, SteppedClock clock, String... more) {
         this.data = data;
         SpringApplication application = CausticonApplication.create();
+        if (clock != null) {
+            application.addInitializers(c -> ((GenericApplicationContext) c).registerBean("stepped", Clock.class, () -> clock, b -> b.setPrimary(true)));
+        }
         if (times != null) {
             application.addInitializers(c -> ((GenericApplicationContext) c).registerBean("processorTimes", Filter.class, () -> times));
         }
@@ -79,6 +87,11 @@ public final class RunningApplication implements AutoCloseable {
     /** One of its own whose answers are timed. */
     public static RunningApplication timed(ProcessorTimes times) {
         return new RunningApplication(folder(true), true, times);
+    }
+
+    /** One of its own with the made-up workshop, in which time passes when the test says so. */
+    public static RunningApplication at(SteppedClock clock) {
+        return new RunningApplication(folder(true), true, null, clock);
     }
 
     /** A folder for the data of one application, with the made-up workshop in it or with nothing. */

@@ -1,0 +1,85 @@
+package io.causticon.web.trial;
+
+import io.causticon.core.diagnosis.Diagnosis;
+import io.causticon.core.diagnosis.KeptFromHands;
+import io.causticon.core.diagnosis.NextTest;
+import io.causticon.core.trial.PanelPlan;
+import io.causticon.core.trial.Sitting;
+import io.causticon.core.wording.Phrase;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.casebook.CasebookService;
+import io.causticon.web.shared.Guard;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** Reads how the arms of a trial stand: their batches, what was graded, who may be washed with. */
+@Component
+class Standings {
+
+    private final BatchService batches;
+    private final CasebookService casebook;
+
+    Standings(BatchService batches, CasebookService casebook) {
+        this.batches = batches;
+        this.casebook = casebook;
+    }
+
+    /** Arms in their order, the control first. */
+    List<Standing> of(Trials.Trial trial) {
+        return trial.arms().stream()
+                .map(a -> new Standing(a, a.batch().flatMap(id -> Guard.of("Batch " + id, () -> batches.get(id)))))
+                .toList();
+    }
+
+    /** All that was graded. */
+    static List<Sitting> sittings(List<Standing> standing) {
+        return standing.stream().flatMap(s -> s.sittings().stream()).toList();
+    }
+
+    /** When they are to be judged, by the cuts of those that are cut. */
+    static List<PanelPlan> panels(List<Standing> standing, Instant now) {
+        Map<String, Instant> cuts = new LinkedHashMap<>();
+        standing.forEach(s -> s.cut().ifPresent(c -> cuts.put(s.arm().name(), c)));
+        Map<String, Set<String>> judged = new HashMap<>();
+        sittings(standing).forEach(s -> judged.computeIfAbsent(s.age(), a -> new HashSet<>()).add(s.arm()));
+        return PanelPlan.of(cuts, judged, now);
+    }
+
+    /** Says of each arm why nobody washes with it now. A batch of several arms is worked out once. */
+    final class Hands {
+
+        private final Map<BatchId, NextTest> tests = new HashMap<>();
+        private final Instant now;
+
+        Hands(Instant now) {
+            this.now = now;
+        }
+
+        /** Empty where it may be washed with. */
+        Optional<Phrase> keepFrom(Standing s) {
+            if (s.batch().isEmpty()) {
+                return Optional.of(Phrase.of(s.arm().batch().isPresent() ? "its batch cannot be read" : "not made yet"));
+            }
+            Batch batch = s.batch().get();
+            return KeptFromHands.of(batch.log(), s.arm().portion(), () -> tests.computeIfAbsent(batch.id(), id -> next(batch)));
+        }
+
+        private NextTest next(Batch batch) {
+            Diagnosis diagnosis = casebook.examine(batch);
+            return NextTest.of(batch.facts(now), diagnosis, casebook.gate(batch, diagnosis));
+        }
+    }
+
+    Hands hands(Instant now) {
+        return new Hands(now);
+    }
+}
