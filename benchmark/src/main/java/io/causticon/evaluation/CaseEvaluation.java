@@ -5,6 +5,10 @@ import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.LoggingHabit;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.draw.Appearances;
+import io.causticon.core.draw.DrawnCase;
+import io.causticon.core.draw.DrawnRecipe;
+import io.causticon.core.draw.Logging;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.KnownVessels;
 import java.util.Arrays;
@@ -39,7 +43,7 @@ final class CaseEvaluation {
         System.out.printf(Locale.ROOT, "%n%d conditions%n%n", tables.all().size());
         System.out.println("| logging | first | among three | told and there | told though not there, a batch |");
         System.out.println("|---|---|---|---|---|");
-        for (DrawnBatch.Logging logging : DrawnBatch.Logging.values()) {
+        for (Logging logging : Logging.values()) {
             run(logging, true, cases, new Random(seed));
             run(logging, false, cases, new Random(seed));
         }
@@ -56,7 +60,7 @@ final class CaseEvaluation {
         return tables.all().get(drawn);
     }
 
-    private void run(DrawnBatch.Logging logging, boolean alike, int cases, Random random) {
+    private void run(Logging logging, boolean alike, int cases, Random random) {
         Diagnostician diagnostician = new Diagnostician(StandardKnowledge.all(), habit(logging, random));
         Tally first = new Tally();
         Tally amongThree = new Tally();
@@ -89,7 +93,7 @@ final class CaseEvaluation {
     }
 
     /** How the workshop logged before. */
-    private LoggingHabit habit(DrawnBatch.Logging logging, Random random) {
+    private LoggingHabit habit(Logging logging, Random random) {
         LoggingHabit habit = LoggingHabit.UNKNOWN;
         for (int n = 0; n < BEFORE; n++) {
             DrawnCase one = new DrawnCase(tables, met(random), random, logging);

@@ -1,5 +1,6 @@
 package io.causticon.evaluation;
 
+import io.causticon.core.draw.Logging;
 import io.causticon.core.formula.AlkaliChoice;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
@@ -38,13 +39,6 @@ import java.util.Random;
  * from free alkali in the soap by curves and frequencies of its own (judgements, laid down before the diagnosis was asked).
  */
 final class DrawnBatch {
-
-    /** How a maker logs. */
-    enum Logging {
-        ALL_LOOKED_AT,
-        NO_LABORATORY,
-        ONLY_WHAT_IS_ODD
-    }
 
     /** Which bars are cut, of a dozen. */
     private static final List<Integer> CUT = List.of(2, 6, 11);

@@ -4,6 +4,7 @@ import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.Diagnostician;
 import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.draw.Logging;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.quantity.Mass;
@@ -32,13 +33,13 @@ public final class Evaluation {
         }
         System.out.println("| logging | held below \u22123 % | hazardous that pass | sound that are freed | sound that are held | passed: alkali, pockets, separation |");
         System.out.println("|---|---|---|---|---|---|");
-        for (DrawnBatch.Logging logging : DrawnBatch.Logging.values()) {
+        for (Logging logging : Logging.values()) {
             new Evaluation().run(logging, cases, new Random(seed));
         }
         new CaseEvaluation().print(cases, seed);
     }
 
-    private void run(DrawnBatch.Logging logging, int cases, Random random) {
+    private void run(Logging logging, int cases, Random random) {
         Tally heldWhenHeavy = new Tally();
         Tally passed = new Tally();
         Tally freed = new Tally();

@@ -7,7 +7,7 @@ import io.causticon.web.shared.LabelRows;
 import java.util.List;
 
 /** Lays out a ledger: one bar a line from the middle, to the right for, to the left against, as long as it weighs. */
-final class LedgerLayout {
+public final class LedgerLayout {
 
     private static final double WIDTH = 640;
     private static final double MIDDLE = 318;
@@ -30,7 +30,8 @@ final class LedgerLayout {
                 .toList();
     }
 
-    static Drawing draw(String condition, Ledger ledger, Formats formats) {
+    /** Its picture. */
+    public static Drawing draw(String condition, Ledger ledger, Formats formats) {
         List<Ledger.Line> lines = shown(ledger);
         double height = lines.size() * ROW + 8;
         Drawing.Builder drawing = Drawing.sized(WIDTH, height, "For and against " + condition);

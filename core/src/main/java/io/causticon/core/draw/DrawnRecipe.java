@@ -1,4 +1,4 @@
-package io.causticon.evaluation;
+package io.causticon.core.draw;
 
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
@@ -27,7 +27,7 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /** A recipe as workshops have them, with what a condition needs in it where one is wanted, and with what others have by chance. */
-record DrawnRecipe(BatchPlan plan, Set<String> has) {
+public record DrawnRecipe(BatchPlan plan, Set<String> has) {
 
     private static final Catalogue TABLES = Catalogue.standard();
 
@@ -75,11 +75,11 @@ record DrawnRecipe(BatchPlan plan, Set<String> has) {
     }
 
     /** How often recipes have it, 0 to 1; nothing needed is always there. */
-    static double often(String needs) {
+    public static double often(String needs) {
         return needs.isEmpty() ? 1 : OFTEN.get(needs);
     }
 
-    static DrawnRecipe with(String needs, Random random) {
+    public static DrawnRecipe with(String needs, Random random) {
         Set<String> has = new TreeSet<>();
         OFTEN.forEach((what, share) -> {
             if (what.equals(needs) || random.nextDouble() < share) {

@@ -1,4 +1,4 @@
-package io.causticon.evaluation;
+package io.causticon.core.draw;
 
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -16,7 +16,7 @@ import org.apache.commons.csv.CSVRecord;
  * numbers. In {@code appearances.csv} a condition, how seldom it is, what a recipe or a making must have for it, and of a hundred such batches how many
  * show each look. In {@code background.csv} of each look the day on which it is looked for, and how often it is there without any of them.
  */
-record Appearances(List<Appearance> all, Map<String, Background> background) {
+public record Appearances(List<Appearance> all, Map<String, Background> background) {
 
     /**
      * How one condition looks.
@@ -25,7 +25,7 @@ record Appearances(List<Appearance> all, Map<String, Background> background) {
      * @param needs what the batch must have for it; empty for nothing
      * @param looks how often each look is there, 0 to 1
      */
-    record Appearance(String condition, int onceIn, String needs, Map<String, Double> looks) {}
+    public record Appearance(String condition, int onceIn, String needs, Map<String, Double> looks) {}
 
     /**
      * A look of batches that have nothing.
@@ -34,9 +34,9 @@ record Appearances(List<Appearance> all, Map<String, Background> background) {
      * @param anyway how often it is there, 0 to 1
      * @param onlyWith looks of which one must be there for it to be asked at all; empty for none
      */
-    record Background(double day, double anyway, List<String> onlyWith) {}
+    public record Background(double day, double anyway, List<String> onlyWith) {}
 
-    static Appearances read() {
+    public static Appearances read() {
         List<Appearance> all = table("appearances.csv").stream()
                 .map(r -> new Appearance(r.get("condition"), Integer.parseInt(r.get("once_in")), r.get("needs"), looks(r.get("looks"))))
                 .toList();

@@ -1,4 +1,4 @@
-package io.causticon.evaluation;
+package io.causticon.core.draw;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Weights;
@@ -26,7 +26,7 @@ import java.util.TreeSet;
  * A batch that has one condition for certain, others by chance, and shows of each what it happens to show: of the certain one at least one look, for
  * nobody opens a case of what cannot be seen.
  */
-final class DrawnCase {
+public final class DrawnCase {
 
     private static final Instant BEGUN = Instant.parse("2025-02-01T10:00:00Z");
 
@@ -34,36 +34,68 @@ final class DrawnCase {
     private static final double FIRST_ASKED_DAY = 9;
 
     /** How often a wash burns, and how often what is titrated holds liquor, 0 to 1. */
-    private static final Map<String, Double> BURNS = Map.of("lye-pockets", .45, "separation", .3, "hidden-liquor", .35, "sensitive-skin", .3);
+    private static final Map<String, Double> BURNS = Map.of("lye-heavy", .95, "lye-pockets", .45, "separation", .3, "hidden-liquor", .35, "sensitive-skin", .3);
 
-    private static final Map<String, Double> MET = Map.of("lye-pockets", .4, "separation", .35, "hidden-liquor", .1);
+    private static final double LEAST_OF_A_SHORT_FAT = .7;
+
+    /** Free alkali where liquor is met, per cent. */
+    private static final double MET_PERCENT = .6;
+
+    private static final Map<String, Double> MET = Map.of("lye-heavy", .97, "lye-pockets", .4, "separation", .35, "hidden-liquor", .1);
 
     private final Random random;
-    private final DrawnBatch.Logging logging;
+    private final Logging logging;
     private final Appearances tables;
     private final DrawnRecipe recipe;
     private final Set<String> conditions = new TreeSet<>();
+    private final Set<String> certain = new TreeSet<>();
     private final Set<String> seen = new HashSet<>();
     private final List<LoggedEntry> lines = new ArrayList<>();
+    private final boolean burns;
+    private final boolean met;
+    private final List<LoggedEntry> made;
     private double askedDay = FIRST_ASKED_DAY;
 
-    DrawnCase(Appearances tables, Appearances.Appearance wanted, Random random, DrawnBatch.Logging logging) {
+    public DrawnCase(Appearances tables, Appearances.Appearance wanted, Random random, Logging logging) {
+        this(tables, wanted, 0, true, random, logging);
+    }
+
+    /**
+     * @param first what it has for certain; the recipe has what that needs
+     * @param more how many others it has for certain, of those that fit the recipe
+     * @param others whether it may have still others by chance
+     */
+    public DrawnCase(Appearances tables, Appearances.Appearance first, int more, boolean others, Random random, Logging logging) {
         this.tables = tables;
         this.random = random;
         this.logging = logging;
-        this.recipe = DrawnRecipe.with(wanted.needs(), random);
-        conditions.add(wanted.condition());
-        for (Appearances.Appearance other : tables.all()) {
-            if ((other.needs().isEmpty() || recipe.has().contains(other.needs())) && random.nextInt(other.onceIn()) == 0) {
-                conditions.add(other.condition());
+        this.recipe = DrawnRecipe.with(first.needs(), random);
+        List<Appearances.Appearance> wanted = new ArrayList<>(List.of(first));
+        while (wanted.size() <= more) {
+            Appearances.Appearance other = tables.all().get(random.nextInt(tables.all().size()));
+            if (fits(other, recipe) && !wanted.contains(other)) {
+                wanted.add(other);
             }
+        }
+        wanted.forEach(w -> certain.add(w.condition()));
+        conditions.addAll(certain);
+        if (others) {
+            tables.all().stream().filter(o -> fits(o, recipe) && random.nextInt(o.onceIn()) == 0).forEach(o -> conditions.add(o.condition()));
         }
         do {
             draw();
-        } while (wanted.looks().keySet().stream().noneMatch(seen::contains));
+        } while (!wanted.stream().allMatch(w -> w.looks().keySet().stream().anyMatch(seen::contains)));
+        this.burns = BURNS.entrySet().stream().anyMatch(e -> conditions.contains(e.getKey()) && chance(e.getValue()));
+        this.met = MET.entrySet().stream().anyMatch(e -> conditions.contains(e.getKey()) && chance(e.getValue()));
         make();
+        this.made = List.copyOf(lines);
         look();
         test();
+    }
+
+    /** Whether a recipe has what a condition needs. */
+    private static boolean fits(Appearances.Appearance one, DrawnRecipe recipe) {
+        return one.needs().isEmpty() || recipe.has().contains(one.needs());
     }
 
     private void draw() {
@@ -93,9 +125,13 @@ final class DrawnCase {
     }
 
     private void make() {
-        if (chance(.75)) {
+        // Too much alkali all through is too little of a fat: the first was weighed short, and nobody noticed.
+        boolean isShort = conditions.contains("lye-heavy");
+        double first = isShort ? LEAST_OF_A_SHORT_FAT + .13 * random.nextDouble() : 1;
+        if (isShort || chance(.75)) {
             Weights planned = Weights.planned(recipe.plan().formula());
-            planned.fats().forEach(f -> add(.004, new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
+            String of = planned.fats().get(0).fat().id();
+            planned.fats().forEach(f -> add(.004, new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass().times(f.fat().id().equals(of) ? first : 1), Tare.TAKEN, null)));
             planned.liquids().forEach(l -> add(.008, new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
             add(.008, new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
         }
@@ -120,18 +156,16 @@ final class DrawnCase {
     private void look() {
         tables.background().entrySet().stream().filter(e -> e.getValue().day() < askedDay).forEach(e -> {
             boolean there = seen.contains(e.getKey());
-            if (isAsked(e.getKey()) && (there || logging != DrawnBatch.Logging.ONLY_WHAT_IS_ODD)) {
+            if (isAsked(e.getKey()) && (there || logging != Logging.ONLY_WHAT_IS_ODD)) {
                 add(e.getValue().day(), new Entry.Observed(e.getKey(), there ? Presence.SEEN : Presence.LOOKED_AND_ABSENT));
             }
         });
     }
 
     private void test() {
-        boolean burns = BURNS.entrySet().stream().anyMatch(e -> conditions.contains(e.getKey()) && chance(e.getValue()));
         add(8.1, new Entry.WashTested(burns ? WashFeel.BURNING : WashFeel.CALM));
-        if (logging == DrawnBatch.Logging.ALL_LOOKED_AT) {
-            boolean met = MET.entrySet().stream().anyMatch(e -> conditions.contains(e.getKey()) && chance(e.getValue()));
-            add(8.2, new Entry.Titrated(met ? .6 : 0));
+        if (logging == Logging.ALL_LOOKED_AT) {
+            add(8.2, new Entry.Titrated(met ? MET_PERCENT : 0));
         }
     }
 
@@ -147,20 +181,54 @@ final class DrawnCase {
         return BEGUN.plus(Duration.ofSeconds(Math.round(day * 86_400)));
     }
 
-    BatchPlan plan() {
+    public BatchPlan plan() {
         return recipe.plan();
     }
 
-    BatchLog log() {
+    public BatchLog log() {
         return new BatchLog(BEGUN, lines);
     }
 
-    Instant askedAt() {
+    public Instant askedAt() {
         return at(askedDay);
     }
 
     /** By their ids. */
-    Set<String> conditions() {
+    public Set<String> conditions() {
         return conditions;
+    }
+
+    /** Those of them that were wanted, by their ids. */
+    public Set<String> certain() {
+        return certain;
+    }
+
+    /** What its maker wrote down while it was made, before anybody looked. */
+    public List<LoggedEntry> made() {
+        return made;
+    }
+
+    public static Instant begun() {
+        return BEGUN;
+    }
+
+    /** A look that is there, by its id. */
+    public boolean isSeen(String look) {
+        return seen.contains(look);
+    }
+
+    /** Whether a wash of it burns. */
+    public boolean burns() {
+        return burns;
+    }
+
+    /** Free alkali that a titration of it finds, per cent NaOH. */
+    public double freeAlkaliPercent() {
+        return met ? MET_PERCENT : 0;
+    }
+
+    /** What its recipe or its making has, in the words of the tables. */
+    public Set<String> has() {
+        return recipe.has();
     }
 }

@@ -1,4 +1,4 @@
-package io.causticon.evaluation;
+package io.causticon.core.draw;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -39,7 +39,7 @@ class AppearancesTest {
     void aCaseHasWhatWasWantedAndItsRecipeWhatThatNeeds() {
         Random random = new Random(3);
         for (Appearances.Appearance wanted : TABLES.all()) {
-            DrawnCase drawn = new DrawnCase(TABLES, wanted, random, DrawnBatch.Logging.ALL_LOOKED_AT);
+            DrawnCase drawn = new DrawnCase(TABLES, wanted, random, Logging.ALL_LOOKED_AT);
             assertThat(drawn.conditions()).contains(wanted.condition());
             assertThat(drawn.log().entries()).allMatch(line -> !line.at().isAfter(drawn.askedAt()));
             if (!wanted.needs().isEmpty()) {

@@ -1,0 +1,215 @@
+package io.causticon.web.practice;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import io.causticon.core.practice.Drill;
+import io.causticon.core.practice.PracticeCase;
+import io.causticon.core.practice.PracticeLevel;
+import io.causticon.core.practice.PracticeMove;
+import io.causticon.core.practice.PracticeReview;
+import io.causticon.core.practice.PracticeSitting;
+import io.causticon.core.practice.Skill;
+import io.causticon.web.account.Maker;
+import io.causticon.web.account.Role;
+import io.causticon.web.shared.NotFoundException;
+import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.random.RandomGenerator;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Cases and drills of each maker. None of them is a batch, and nothing reads them but practice itself. */
+@Service
+class PracticeService {
+
+    private static final Limit MANY = Limit.of(300);
+    private static final int CASES = 100;
+    private static final int SEEDS = 1_000_000;
+    private static final int MOST_TAPS = 60;
+
+    private final PracticeRepository cases;
+    private final DrillRepository drills;
+    private final ShownRepository shown;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final RandomGenerator random = new SecureRandom();
+
+    /** Drawing one takes up to a second. */
+    private final Cache<String, PracticeCase> drawn = Caffeine.newBuilder().maximumSize(CASES).build();
+
+    PracticeService(PracticeRepository cases, DrillRepository drills, ShownRepository shown, PlatformTransactionManager transactions, Clock clock) {
+        this.cases = cases;
+        this.drills = drills;
+        this.shown = shown;
+        this.transaction = new TransactionTemplate(transactions);
+        this.clock = clock;
+    }
+
+    /** Begins a case; the same form sent twice begins one. */
+    UUID begin(PracticeLevel level, Maker maker, String sent) {
+        String key = UUID.nameUUIDFromBytes((maker.name() + (sent.isBlank() ? UUID.randomUUID().toString() : sent)).getBytes(StandardCharsets.UTF_8)).toString();
+        PracticeRow row = new PracticeRow();
+        row.maker = maker.name();
+        row.level = level.name();
+        row.seed = random.nextInt(SEEDS);
+        row.begunAt = clock.instant();
+        row.formKey = key;
+        try {
+            return transaction.execute(t -> cases.findByFormKey(key).orElseGet(() -> cases.save(row)).id);
+        } catch (DataIntegrityViolationException e) {
+            return cases.findByFormKey(key).orElseThrow(() -> e).id;
+        }
+    }
+
+    /** A maker's own, the latest first. */
+    List<PracticeRow> mine(String maker) {
+        return cases.findByMakerOrderByBegunAtDesc(maker, MANY);
+    }
+
+    /** @throws NotFoundException for what is not there, and for what is another's */
+    PracticeRow get(UUID id, Maker maker) {
+        return cases.findById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("practice " + id));
+    }
+
+    /** @throws NotFoundException where its level is none that is known any more */
+    PracticeCase drawn(PracticeRow row) {
+        PracticeLevel level = Arrays.stream(PracticeLevel.values()).filter(l -> l.name().equals(row.level)).findFirst()
+                .orElseThrow(() -> new NotFoundException("level " + row.level));
+        return drawn.get(row.level + row.seed, k -> PracticeCase.draw(level, row.seed));
+    }
+
+    PracticeSitting sitting(PracticeRow row) {
+        return PracticeSitting.of(drawn(row), PracticeMove.readAll(row.moves));
+    }
+
+    /** Makes a move where it can be made and the case is open; else nothing changes. */
+    void move(UUID id, PracticeMove move, Maker maker) {
+        transaction.executeWithoutResult(t -> {
+            PracticeRow row = locked(id, maker);
+            if (row.finishedAt == null && sitting(row).allows(move) && sitting(row).done().size() < PracticeSitting.MOST_MOVES) {
+                row.moves = (row.moves + "\n" + move.written()).strip();
+            }
+        });
+    }
+
+    private PracticeRow locked(UUID id, Maker maker) {
+        return cases.findLockedById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("practice " + id));
+    }
+
+    /** Ends a case; what was said first stays. */
+    void conclude(UUID id, PracticeReview.Conclusion said, Maker maker) {
+        transaction.executeWithoutResult(t -> {
+            PracticeRow row = locked(id, maker);
+            if (row.finishedAt == null) {
+                PracticeReview review = PracticeReview.of(sitting(row), said);
+                row.finishedAt = clock.instant();
+                row.named = String.join(" ", new TreeSet<>(said.conditions()));
+                row.held = said.hold();
+                row.remedy = said.remedy();
+                row.certainty = said.certainty();
+                row.wasRight = review.right();
+                row.hazardReleased = review.releasedHazard();
+                row.falseAlarms = review.falseAlarms().size();
+                row.heldInVain = review.heldInVain();
+                row.needless = review.needless().size();
+                row.points = review.points();
+            }
+        });
+    }
+
+    static PracticeReview.Conclusion said(PracticeRow row) {
+        return new PracticeReview.Conclusion(row.named.isBlank() ? Set.of() : Set.of(row.named.split(" ")), row.held, row.remedy, row.certainty);
+    }
+
+    Skill skill(String maker) {
+        return Skill.of(mine(maker).stream()
+                .filter(r -> r.finishedAt != null)
+                .map(r -> new Skill.Ended(r.wasRight, r.hazardReleased, r.falseAlarms, r.heldInVain, r.needless, r.certainty))
+                .toList());
+    }
+
+    boolean isShown(String maker) {
+        return shown.existsById(maker);
+    }
+
+    /** Lets the owners see, or no more. */
+    @Transactional
+    void show(Maker maker, boolean yes) {
+        if (!yes) {
+            shown.deleteById(maker.name());
+        } else if (!shown.existsById(maker.name())) {
+            ShownRow row = new ShownRow();
+            row.maker = maker.name();
+            shown.save(row);
+        }
+    }
+
+    /** Whose record this maker may see beside her own: an owner those who agreed. */
+    List<String> others(Maker maker) {
+        return maker.role() == Role.OWNER ? shown.findAll().stream().map(r -> r.maker).filter(m -> !m.equals(maker.name())).sorted().toList() : List.of();
+    }
+
+    UUID beginDrill(Drill drill, Maker maker) {
+        DrillRow row = new DrillRow();
+        row.maker = maker.name();
+        row.drill = drill.name();
+        row.seed = random.nextInt(SEEDS);
+        row.begunAt = clock.instant();
+        return drills.save(row).id;
+    }
+
+    List<DrillRow> drilled(String maker) {
+        return drills.findByMakerOrderByBegunAtDesc(maker, MANY);
+    }
+
+    /** @throws NotFoundException for what is not there, and for what is another's */
+    DrillRow drill(UUID id, Maker maker) {
+        return drills.findById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("drill " + id));
+    }
+
+    /** @throws NotFoundException where it is none that is known any more */
+    static Drill of(DrillRow row) {
+        return named(row.drill).orElseThrow(() -> new NotFoundException("drill " + row.drill));
+    }
+
+    static Optional<Drill> named(String name) {
+        return Arrays.stream(Drill.values()).filter(d -> d.name().equals(name)).findFirst();
+    }
+
+    static Drill.Progress progress(DrillRow row) {
+        return of(row).progress(Arrays.asList(row.tapped.split(" ")));
+    }
+
+    /** Whether what was tapped last was not next: only then it is told why. */
+    static boolean endsWithASlip(DrillRow row) {
+        List<String> tapped = Arrays.asList(row.tapped.split(" "));
+        return of(row).progress(tapped).slips().size() > of(row).progress(tapped.subList(0, tapped.size() - 1)).slips().size();
+    }
+
+    /** A tap; after the last right one time stands still. */
+    void tap(UUID id, String option, Maker maker) {
+        transaction.executeWithoutResult(t -> {
+            DrillRow row = drills.findLockedById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("drill " + id));
+            boolean known = of(row).options(row.seed).stream().anyMatch(o -> o.id().equals(option));
+            if (row.finishedAt != null || !known || row.tapped.split(" ").length >= MOST_TAPS) {
+                return;
+            }
+            row.tapped = (row.tapped + " " + option).strip();
+            Drill.Progress progress = progress(row);
+            row.slips = progress.slips().size();
+            row.harmful = (int) progress.slips().stream().filter(Drill.Slip::harmful).count();
+            row.finishedAt = progress.isThrough() ? clock.instant() : null;
+        });
+    }
+}
