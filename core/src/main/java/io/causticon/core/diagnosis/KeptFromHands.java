@@ -46,6 +46,12 @@ public final class KeptFromHands {
         return calm ? Optional.empty() : Optional.of(Phrase.of("one calm wash of its own comes first"));
     }
 
+    /** Whether it is out of the question until somebody says otherwise: given up, held, or set apart. */
+    public static boolean isOut(BatchLog log, String portion) {
+        Bars bars = portion.isEmpty() ? Bars.some(1) : Bars.some(1).of(Named.called(portion));
+        return Life.of(log) == Life.ABANDONED || Life.isHeld(log) || BarStock.of(log).apart(bars).isPresent();
+    }
+
     /** From when bars count their age: the cut, or that they left the mould where nothing was cut. */
     public static Optional<Instant> takenOut(BatchLog log) {
         return log.first(Entry.Cut.class).map(BatchLog.Timed::at).or(() -> log.first(Entry.Unmoulded.class).map(BatchLog.Timed::at));

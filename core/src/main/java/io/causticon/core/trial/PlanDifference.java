@@ -39,6 +39,8 @@ public record PlanDifference(Aspect aspect, Phrase words) {
     /** Of the fats. What scales and rounding do is less. */
     private static final double LEAST_SHARE = 0.002;
 
+    private static final String OF_THE_WHOLE = ", of the ";
+
     private static final double LEAST_KELVIN = 0.5;
     private static final double LEAST_MASS_SHARE = 0.01;
     private static final double LEAST_MILLIMETRES = 0.5;
@@ -92,16 +94,15 @@ public record PlanDifference(Aspect aspect, Phrase words) {
     }
 
     private static Phrase words(Key key, @Nullable Object one, @Nullable Object two) {
+        int whole = key.subject().lastIndexOf(OF_THE_WHOLE);
+        String subject = whole < 0 ? key.subject() : key.subject().substring(0, whole);
+        String of = whole < 0 ? "" : key.subject().substring(whole + 1);
         if (one == null) {
-            return Phrase.of("with {}", told(key.subject(), Objects.requireNonNull(two)));
+            return two instanceof String text && text.isEmpty() ? Phrase.of("with {}", subject) : Phrase.of("with {} {}{}", subject, value(Objects.requireNonNull(two)), of);
         } else if (two == null) {
-            return Phrase.of("without {}", key.subject());
+            return Phrase.of("without {}", subject);
         }
-        return Phrase.of("{} {}, then {}", key.subject(), value(one), value(two));
-    }
-
-    private static Phrase told(String subject, Object value) {
-        return value instanceof String text && text.isEmpty() ? Phrase.of(subject) : Phrase.of("{} {}", subject, value(value));
+        return Phrase.of("{} {}, then {}{}", subject, value(one), value(two), of);
     }
 
     private static Object value(Object value) {

@@ -63,6 +63,11 @@ record Standing(Trials.Arm arm, Optional<Batch> batch) {
         return last.values().stream().flatMap(List::stream).toList();
     }
 
+    /** Whether it is out of the question until somebody says otherwise. */
+    boolean isOut() {
+        return batch.filter(b -> KeptFromHands.isOut(b.log(), arm.portion())).isPresent();
+    }
+
     boolean isJudgedBy(String judge, String age) {
         return sittings().stream().anyMatch(s -> s.judge().equals(judge) && s.age().equals(age));
     }

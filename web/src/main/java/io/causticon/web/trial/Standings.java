@@ -45,10 +45,10 @@ class Standings {
         return standing.stream().flatMap(s -> s.sittings().stream()).toList();
     }
 
-    /** When they are to be judged, by the cuts of those that are cut. */
+    /** When they are to be judged, by the cuts of those that are cut; what is out of the question keeps no panel open. */
     static List<PanelPlan> panels(List<Standing> standing, Instant now) {
         Map<String, Instant> cuts = new LinkedHashMap<>();
-        standing.forEach(s -> s.cut().ifPresent(c -> cuts.put(s.arm().name(), c)));
+        standing.stream().filter(s -> !s.isOut()).forEach(s -> s.cut().ifPresent(c -> cuts.put(s.arm().name(), c)));
         Map<String, Set<String>> judged = new HashMap<>();
         sittings(standing).forEach(s -> judged.computeIfAbsent(s.age(), a -> new HashSet<>()).add(s.arm()));
         return PanelPlan.of(cuts, judged, now);

@@ -55,6 +55,6 @@ record TrialPage(
     /** One effect. */
     record Row(String scale, String age, String arm, String difference, String interval, String chance, String more) {}
 
-    /** One arm's price and gain, and its index in the trial. */
-    record WorthWords(String words, int arm, String name) {}
+    /** One arm's price and gain, its index in the trial, and whether it may become the recipe. */
+    record WorthWords(String words, int arm, String name, boolean isOffered) {}
 }

@@ -42,7 +42,7 @@ final class TrialWorth {
             if (control.isPresent() && plan.isPresent() && isSound(control.get()) && isSound(plan.get())) {
                 BigDecimal dearer = dearer(control.get().formula(), plan.get().formula());
                 int more = Math.max(0, things(plan.get().formula()) - things(control.get().formula()));
-                all.add(new TrialPage.WorthWords(words(Worth.of(name, effects, dearer, more), unpriced(control.get().formula(), plan.get().formula())), i, name));
+                all.add(new TrialPage.WorthWords(words(Worth.of(name, effects, dearer, more), unpriced(control.get().formula(), plan.get().formula())), i, name, !standing.get(i).isOut()));
             }
         }
         return all;

@@ -35,7 +35,7 @@ class TrialOfSixCupsTest {
         browser.typeInto("control", 1, "water").press("Ask it").waitForText("Nobody has judged yet");
         String trial = browser.path();
         // What stands apart is in no round; what else differs is told.
-        assertThat(browser.text("main")).contains("not washed with: set apart: smells sour").contains("superfat 5.0 %, then 7").contains("A clean question of the liquid");
+        assertThat(browser.text("main")).contains("not washed with: set apart: smells sour").contains("superfat 5.0 %, then 7").contains("with Heavy cream, 36% fat at trace").contains("A clean question of the liquid");
 
         for (String judge : List.of("Ines Harrow", "Odd Brekke")) {
             browser.open(trial).type("judge", judge).press("Sit a round").waitFor(".round");
