@@ -1,6 +1,7 @@
 package io.causticon.web.practice;
 
 import io.causticon.core.practice.Drill;
+import io.causticon.core.practice.HurriedBench;
 import io.causticon.core.practice.PracticeLevel;
 import io.causticon.core.practice.PracticeMove;
 import io.causticon.core.practice.PracticeReview;
@@ -11,6 +12,7 @@ import io.causticon.web.shared.ProblemWords;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -100,6 +102,28 @@ class PracticeController {
         }
         practice.conclude(id, said, maker);
         return "redirect:/practice/" + id;
+    }
+
+    @PostMapping("/bench")
+    String beginBench(@ModelAttribute("maker") Maker maker) {
+        return "redirect:/practice/bench/" + practice.beginBench(maker);
+    }
+
+    @GetMapping("/bench/{id}")
+    String bench(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+        HurriedBench bench = PracticeService.bench(practice.benchRow(id, maker));
+        model.addAttribute("id", id.toString());
+        model.addAttribute("bench", bench);
+        model.addAttribute("page", BenchWords.of(bench, maker.formats()));
+        return "practice/bench";
+    }
+
+    /** What is none, or cannot be done now, changes nothing. */
+    @PostMapping("/bench/{id}")
+    String act(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam String deed) {
+        practice.benchRow(id, maker);
+        HurriedBench.read(List.of(deed)).forEach(d -> practice.act(id, d, maker));
+        return "redirect:/practice/bench/" + id;
     }
 
     @PostMapping("/drill")

@@ -3,6 +3,7 @@ package io.causticon.web.practice;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.practice.Drill;
+import io.causticon.core.practice.HurriedBench;
 import io.causticon.core.practice.PracticeCase;
 import io.causticon.core.practice.PracticeLevel;
 import io.causticon.core.practice.PracticeMove;
@@ -37,6 +38,9 @@ class PracticeService {
     private static final int CASES = 100;
     private static final int SEEDS = 1_000_000;
     private static final int MOST_TAPS = 60;
+
+    /** Under which a bench in a hurry is kept. */
+    private static final String BENCH = "BENCH";
 
     private final PracticeRepository cases;
     private final DrillRepository drills;
@@ -167,6 +171,42 @@ class PracticeService {
         row.seed = random.nextInt(SEEDS);
         row.begunAt = clock.instant();
         return drills.save(row).id;
+    }
+
+    /** A made-up batch to be made in a hurry. */
+    UUID beginBench(Maker maker) {
+        DrillRow row = new DrillRow();
+        row.maker = maker.name();
+        row.drill = BENCH;
+        row.seed = random.nextInt(SEEDS);
+        row.begunAt = clock.instant();
+        return drills.save(row).id;
+    }
+
+    /** @throws NotFoundException for what is not there, is another's, or is no bench */
+    DrillRow benchRow(UUID id, Maker maker) {
+        return Optional.of(drill(id, maker)).filter(r -> r.drill.equals(BENCH)).orElseThrow(() -> new NotFoundException("bench " + id));
+    }
+
+    static HurriedBench bench(DrillRow row) {
+        return HurriedBench.of(row.seed, HurriedBench.read(Arrays.asList(row.tapped.split(" "))));
+    }
+
+    /** A deed where it can be done; else nothing changes. */
+    void act(UUID id, HurriedBench.Deed deed, Maker maker) {
+        transaction.executeWithoutResult(t -> {
+            DrillRow row = drills.findLockedById(id).filter(r -> r.maker.equals(maker.name()) && r.drill.equals(BENCH)).orElseThrow(() -> new NotFoundException("bench " + id));
+            if (row.finishedAt != null || !bench(row).open().contains(deed) || row.tapped.split(" ").length >= HurriedBench.MOST_DEEDS) {
+                return;
+            }
+            row.tapped = (row.tapped + " " + deed.name()).strip();
+            HurriedBench bench = bench(row);
+            if (bench.isOver()) {
+                row.finishedAt = clock.instant();
+                row.slips = bench.faults().size();
+                row.harmful = (int) bench.faults().stream().filter(HurriedBench.Fault::hazard).count();
+            }
+        });
     }
 
     List<DrillRow> drilled(String maker) {

@@ -73,6 +73,21 @@ class PracticeTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
+    @Test
+    void aBatchMadeInAHurryGoesIntoTheMouldWithAllThatWentWrong(RunningApplication application, Browser browser) {
+        browser.size(820, 1180).signIn("odd").open("/practice").press("Make a batch in a hurry").waitFor(".bench-readings");
+        new Everybody(browser).canUse("a bench in a hurry");
+        assertThat(browser.text("main")).contains("lye fed").doesNotContain("Pour it");
+        browser.press("Tip all the lye in").waitForText("6 of 6");
+        browser.press("Lye into the fats").waitForText("The batter looks");
+        browser.press("Pour it").waitForText("In the mould, and it can burn somebody");
+        assertThat(browser.text("main")).contains("lye pockets", "separation");
+        Client ines = new Client(application.address()).signIn("ines");
+        assertThat(ines.get(browser.path()).statusCode()).isEqualTo(404);
+        assertThat(ines.post(browser.path(), Map.of("deed", "POUR")).statusCode()).isEqualTo(404);
+        assertThat(browser.complaints()).isEmpty();
+    }
+
     private static final Pattern LOOK = Pattern.compile("value=\"(LOOK [a-z-]+)\"");
 
     @Test
