@@ -4,6 +4,9 @@ import io.causticon.core.draw.DrawnRecipe;
 import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.formula.Formula;
+import io.causticon.core.formula.LiquidPart;
+import io.causticon.core.formula.LiquidState;
 import io.causticon.core.formula.ScorchLimit;
 import io.causticon.core.formula.SettingFat;
 import io.causticon.core.formula.Weights;
@@ -115,7 +118,12 @@ public final class HurriedBench {
     private HurriedBench(long seed) {
         Random random = new Random(seed);
         DrawnRecipe recipe = DrawnRecipe.with(NEEDS.get(random.nextInt(NEEDS.size())), random);
-        this.plan = recipe.plan().mixedAt(Temperature.celsius(recipe.has().contains("cool") ? 30 : 40));
+        // What scorches is slush: fluid it scorches whatever one does, frozen through it never would.
+        Formula formula = recipe.plan().formula();
+        LiquidState state = ScorchLimit.of(Weights.planned(formula), AdditionStage.LYE).isPresent() ? LiquidState.SLUSH : LiquidState.LIQUID;
+        this.plan = recipe.plan()
+                .with(formula.withLiquid(formula.liquidTarget(), formula.liquidParts().stream().map(l -> new LiquidPart(l.liquid(), l.share(), state)).toList()))
+                .mixedAt(Temperature.celsius(recipe.has().contains("cool") ? 30 : 40));
         this.unscented = plan.with(plan.formula().withAdditives(plan.formula().additives().stream().filter(a -> !a.additive().isFragrance()).toList()));
         Weights planned = Weights.planned(plan.formula());
         planned.fats().forEach(f -> log(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
@@ -262,7 +270,12 @@ public final class HurriedBench {
     }
 
     private Temperature read(MeasurementPoint spot) {
-        return new InstrumentSimulator(plan, new BatchLog(BEGUN, lines), ROOM, BEGUN, Optional::empty).thermometer(spot, now());
+        List<LoggedEntry> all = new ArrayList<>(lines);
+        if (portions > 0 && portions < PORTIONS) {
+            // The pot is followed as fed evenly: by now so many sixths have gone in, however long one waited between.
+            all.add(LoggedEntry.first("next", now(), "practice", new Entry.PortionFed(portions + 1, PORTIONS)));
+        }
+        return new InstrumentSimulator(plan, new BatchLog(BEGUN, all), ROOM, BEGUN, Optional::empty).thermometer(spot, now());
     }
 
     /** What a probe in the lye shows. */
