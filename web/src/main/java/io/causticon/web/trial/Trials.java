@@ -13,8 +13,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.data.domain.Limit;
@@ -102,20 +104,22 @@ class Trials {
 
     @Transactional(readOnly = true)
     List<Trial> all() {
-        return trials.findByPutAwayFalseOrderByMadeAtDesc(MANY).stream().map(this::read).filter(t -> !t.arms().isEmpty()).toList();
+        List<TrialRow> rows = trials.findByPutAwayFalseOrderByMadeAtDesc(MANY);
+        Map<UUID, List<ArmRow>> ofEach = arms.findByTrialIdInOrderByPlace(rows.stream().map(r -> r.id).toList()).stream().collect(Collectors.groupingBy(a -> a.trialId));
+        return rows.stream().filter(r -> ofEach.containsKey(r.id)).map(r -> read(r, ofEach.get(r.id))).toList();
     }
 
     /** @throws NotFoundException if there is none */
     @Transactional(readOnly = true)
     Trial get(UUID id) {
-        return trials.findById(id).map(this::read).filter(t -> !t.arms().isEmpty()).orElseThrow(() -> new NotFoundException("trial " + id));
+        return trials.findById(id).map(r -> read(r, arms.findByTrialIdOrderByPlace(r.id))).filter(t -> !t.arms().isEmpty()).orElseThrow(() -> new NotFoundException("trial " + id));
     }
 
-    private Trial read(TrialRow row) {
+    private Trial read(TrialRow row, List<ArmRow> compared) {
         Aspect.Factor kind = Guard.of("factor of trial " + row.id, () -> Aspect.Factor.valueOf(row.factorKind)).orElse(Aspect.Factor.OTHER);
         return new Trial(
                 row.id, new Asked(row.question, row.factor, kind, row.coded, row.recipeId),
-                arms.findByTrialIdOrderByPlace(row.id).stream()
+                compared.stream()
                         .map(a -> new Arm(
                                 Optional.ofNullable(a.batchId).map(BatchId::new), a.portion, a.name,
                                 Optional.ofNullable(a.plan).flatMap(p -> Guard.of("plan of arm " + a.id, () -> plans.read(p))), a.pot))

@@ -12,6 +12,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Component;
 
 /** Makes a version of a recipe of the arm that is to be made from now on. */
@@ -57,7 +58,16 @@ class Winners {
         boolean isPart = !won.arm().portion().isEmpty() && before.pouring().portioning().portions().stream().anyMatch(p -> p.name().equals(won.arm().portion()));
         // A recipe of the very cups becomes what one of them was; of another recipe the division is its own.
         next = isPart ? next.with(plan.pouring()) : next;
-        return recipes.save(recipe.get().recipe(), noting(next, before.note(), why), 0, maker.displayName()).recipe();
+        return save(recipe.get().recipe(), noting(next, before.note(), why), maker);
+    }
+
+    /** Of two that come in one moment the second is put on top of the first; where they say the same, that is one version. */
+    private UUID save(UUID recipe, BatchPlan plan, Maker maker) {
+        try {
+            return recipes.save(recipe, plan, 0, maker.displayName()).recipe();
+        } catch (DataIntegrityViolationException e) {
+            return recipes.save(recipe, plan, 0, maker.displayName()).recipe();
+        }
     }
 
     /** The same arm taken twice says so once. */
