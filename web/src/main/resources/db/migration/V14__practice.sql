@@ -1,9 +1,10 @@
--- A case somebody practises on. What it is follows from level and seed; nothing of it is a batch.
+-- A case somebody practises on. What it is follows from level and seed; what was drawn is kept to know it again. Nothing of it is a batch.
 create table practice_case (
     id              uuid                     primary key,
     maker           varchar(80)              not null,
     level           varchar(20)              not null,
     seed            bigint                   not null,
+    drawn           varchar(2000)            not null,
     begun_at        timestamp with time zone not null,
     moves           varchar(8000)            not null,
     finished_at     timestamp with time zone,

@@ -44,7 +44,7 @@ public final class HurriedBench {
 
     /** What one can do. */
     public enum Deed {
-        FEED_ALL("Tip all the lye in", 1.5),
+        FEED_ALL("Tip all the lye in", 1),
         FEED_PORTION("A sixth of the lye, stirred in", 2),
         ICE_BATH("Lye pot into ice water", .5),
         OUT_OF_BATH("Lye pot out of the bath", .5),
@@ -159,8 +159,8 @@ public final class HurriedBench {
             }
             return open;
         }
-        open.add(isIn(Deed.ICE_BATH, Deed.OUT_OF_BATH) ? Deed.OUT_OF_BATH : Deed.ICE_BATH);
-        open.add(isIn(Deed.WARM_FATS, Deed.FATS_OUT) ? Deed.FATS_OUT : Deed.WARM_FATS);
+        open.add(isBathed(MeasurementPoint.LYE) ? Deed.OUT_OF_BATH : Deed.ICE_BATH);
+        open.add(isBathed(MeasurementPoint.FATS) ? Deed.FATS_OUT : Deed.WARM_FATS);
         if (portions < PORTIONS) {
             open.add(Deed.FEED_PORTION);
             if (portions == 0) {
@@ -175,10 +175,9 @@ public final class HurriedBench {
         return open;
     }
 
-    /** Whether what goes in came after what comes out. */
-    private boolean isIn(Deed in, Deed out) {
-        return lines.stream().map(LoggedEntry::entry).filter(e -> e instanceof Entry.Bathed b && b.pot() == (in == Deed.ICE_BATH ? MeasurementPoint.LYE : MeasurementPoint.FATS))
-                .reduce((a, b) -> b).filter(e -> ((Entry.Bathed) e).into() != Bath.ROOM).isPresent() && out != in;
+    /** Whether a pot stands in a bath now. */
+    private boolean isBathed(MeasurementPoint pot) {
+        return new BatchLog(BEGUN, lines).of(Entry.Bathed.class).map(BatchLog.Timed::entry).filter(b -> b.pot() == pot).reduce((a, b) -> b).filter(b -> b.into() != Bath.ROOM).isPresent();
     }
 
     private void act(Deed deed) {

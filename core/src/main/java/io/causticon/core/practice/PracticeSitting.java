@@ -30,8 +30,8 @@ public final class PracticeSitting {
     /** Nobody does more before concluding. */
     public static final int MOST_MOVES = 80;
 
-    /** Soap of the first days burns whoever touches it. */
-    private static final double SAFE_FROM_DAY = 3;
+    /** Soap of the first two days burns whoever touches it. */
+    private static final double SAFE_FROM_DAY = 2;
 
     private static final double LONGEST_DAYS = 400;
     private static final int WASH_MINUTES = 5;

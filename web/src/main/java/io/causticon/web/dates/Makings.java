@@ -3,8 +3,8 @@ package io.causticon.web.dates;
 import io.causticon.core.cure.ReadyBy;
 import io.causticon.web.account.Maker;
 import io.causticon.web.plan.RecipeService;
+import io.causticon.web.shared.FormKey;
 import io.causticon.web.shared.NotFoundException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -62,7 +62,7 @@ public class Makings {
      */
     void keep(RecipeService.Recipe recipe, List<ReadyBy.Making> makings, String goal, Maker maker, String sent) {
         // A form without a key has nothing in common with any other.
-        String key = UUID.nameUUIDFromBytes((sent.isBlank() ? UUID.randomUUID().toString() : sent).getBytes(StandardCharsets.UTF_8)).toString();
+        String key = FormKey.of(sent);
         try {
             transaction.executeWithoutResult(t -> {
                 if (!rows.existsByFormKey(key + "#0")) {

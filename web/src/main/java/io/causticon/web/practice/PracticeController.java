@@ -74,6 +74,12 @@ class PracticeController {
     }
 
     private String show(PracticeRow row, PracticeForm form, Map<String, String> problems, Model model, Maker maker) {
+        if (!practice.isSame(row)) {
+            model.addAttribute("ended", row.finishedAt != null);
+            model.addAttribute("points", row.points);
+            model.addAttribute("was", pages.was(row).orElse(""));
+            return "practice/gone";
+        }
         if (row.finishedAt != null) {
             model.addAttribute("review", pages.review(row, maker));
             model.addAttribute("level", row.level);

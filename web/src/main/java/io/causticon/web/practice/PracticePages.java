@@ -138,7 +138,7 @@ class PracticePages {
         PracticeSitting sitting = practice.sitting(row);
         PracticeReview.Conclusion said = PracticeService.said(row);
         PracticeReview review = PracticeReview.of(sitting, said);
-        PracticeSolver.Solved solved = PracticeSolver.shortest(sitting.of());
+        PracticeSolver.Solved solved = practice.solved(row);
         return new PracticePage.Review(
                 sitting.of().level().words(), verdict(review, sitting), review.releasedHazard(), review.points(), told(review, said, sitting), accounts(sitting, said, maker.formats()),
                 moves(solved.sitting(), maker), cost(solved.sitting()), moves(sitting, maker), cost(sitting), review.needless().stream().map(PracticePages::words).toList());
@@ -208,6 +208,6 @@ class PracticePages {
 
     /** A row of the list: what it was where it is over. */
     Optional<String> was(PracticeRow row) {
-        return row.finishedAt == null ? Optional.empty() : Optional.of(names(practice.drawn(row).conditions()));
+        return row.finishedAt == null ? Optional.empty() : Optional.of(names(PracticeService.had(row)));
     }
 }

@@ -21,6 +21,10 @@ class PracticeRow extends NewRow<UUID> {
 
     String level = "";
     long seed;
+
+    /** Ids of what it has, then those of what brought it, as they were drawn; a later program may draw another batch from the same seed. */
+    String drawn = "";
+
     Instant begunAt = Instant.EPOCH;
 
     /** A line each. */

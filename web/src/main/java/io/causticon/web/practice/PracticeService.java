@@ -9,11 +9,12 @@ import io.causticon.core.practice.PracticeLevel;
 import io.causticon.core.practice.PracticeMove;
 import io.causticon.core.practice.PracticeReview;
 import io.causticon.core.practice.PracticeSitting;
+import io.causticon.core.practice.PracticeSolver;
 import io.causticon.core.practice.Skill;
 import io.causticon.web.account.Maker;
 import io.causticon.web.account.Role;
+import io.causticon.web.shared.FormKey;
 import io.causticon.web.shared.NotFoundException;
-import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.Arrays;
@@ -38,6 +39,7 @@ class PracticeService {
     private static final int CASES = 100;
     private static final int SEEDS = 1_000_000;
     private static final int MOST_TAPS = 60;
+    private static final String SEP = ";";
 
     /** Under which a bench in a hurry is kept. */
     private static final String BENCH = "BENCH";
@@ -49,8 +51,10 @@ class PracticeService {
     private final Clock clock;
     private final RandomGenerator random = new SecureRandom();
 
-    /** Drawing one takes up to a second. */
+    /** Drawing one takes up to a second, and so does the best way through it. */
     private final Cache<String, PracticeCase> drawn = Caffeine.newBuilder().maximumSize(CASES).build();
+
+    private final Cache<String, PracticeSolver.Solved> solved = Caffeine.newBuilder().maximumSize(CASES).build();
 
     PracticeService(PracticeRepository cases, DrillRepository drills, ShownRepository shown, PlatformTransactionManager transactions, Clock clock) {
         this.cases = cases;
@@ -62,11 +66,12 @@ class PracticeService {
 
     /** Begins a case; the same form sent twice begins one. */
     UUID begin(PracticeLevel level, Maker maker, String sent) {
-        String key = UUID.nameUUIDFromBytes((maker.name() + (sent.isBlank() ? UUID.randomUUID().toString() : sent)).getBytes(StandardCharsets.UTF_8)).toString();
+        String key = FormKey.of(sent.isBlank() ? "" : maker.name() + sent);
         PracticeRow row = new PracticeRow();
         row.maker = maker.name();
         row.level = level.name();
         row.seed = random.nextInt(SEEDS);
+        row.drawn = written(drawn(row));
         row.begunAt = clock.instant();
         row.formKey = key;
         try {
@@ -93,6 +98,20 @@ class PracticeService {
         return drawn.get(row.level + row.seed, k -> PracticeCase.draw(level, row.seed));
     }
 
+    private static String written(PracticeCase practice) {
+        return String.join(" ", practice.conditions()) + SEP + String.join(" ", practice.brought());
+    }
+
+    /** Whether this program draws the same batch from it as the one that began it. */
+    boolean isSame(PracticeRow row) {
+        return written(drawn(row)).equals(row.drawn);
+    }
+
+    /** Ids of what it had, without drawing it again. */
+    static Set<String> had(PracticeRow row) {
+        return new TreeSet<>(Arrays.asList(row.drawn.split(SEP, 2)[0].split(" ")));
+    }
+
     PracticeSitting sitting(PracticeRow row) {
         return PracticeSitting.of(drawn(row), PracticeMove.readAll(row.moves));
     }
@@ -101,7 +120,7 @@ class PracticeService {
     void move(UUID id, PracticeMove move, Maker maker) {
         transaction.executeWithoutResult(t -> {
             PracticeRow row = locked(id, maker);
-            if (row.finishedAt == null && sitting(row).allows(move) && sitting(row).done().size() < PracticeSitting.MOST_MOVES) {
+            if (row.finishedAt == null && isSame(row) && sitting(row).allows(move) && sitting(row).done().size() < PracticeSitting.MOST_MOVES) {
                 row.moves = (row.moves + "\n" + move.written()).strip();
             }
         });
@@ -115,7 +134,7 @@ class PracticeService {
     void conclude(UUID id, PracticeReview.Conclusion said, Maker maker) {
         transaction.executeWithoutResult(t -> {
             PracticeRow row = locked(id, maker);
-            if (row.finishedAt == null) {
+            if (row.finishedAt == null && isSame(row)) {
                 PracticeReview review = PracticeReview.of(sitting(row), said);
                 row.finishedAt = clock.instant();
                 row.named = String.join(" ", new TreeSet<>(said.conditions()));
@@ -130,6 +149,11 @@ class PracticeService {
                 row.points = review.points();
             }
         });
+    }
+
+    /** The best way through it. */
+    PracticeSolver.Solved solved(PracticeRow row) {
+        return solved.get(row.level + row.seed, k -> PracticeSolver.shortest(drawn(row)));
     }
 
     static PracticeReview.Conclusion said(PracticeRow row) {

@@ -60,6 +60,8 @@ class TrialPages {
     /** What plans tell of already. */
     private static final Set<Measure> PLANNED = EnumSet.of(Measure.LYE_CONCENTRATION, Measure.SUPERFAT);
 
+    private static final String APART = " Made weeks apart, not all were judged on one day: a judge's day is in it.";
+
     /** What spoils the question is told first. */
     private static final List<String> ORDER = List.of("spoils", "asked", "comes", "hardly");
 
@@ -149,8 +151,14 @@ class TrialPages {
         return new TrialPage(
                 trial.id().toString(), trial.question(), trial.factor(), arms(trial, standing, now, formats), pots(trial, formats), others, fair(others, trial),
                 panels(standing, sittings, now, formats), water(standing, formats), TrialResults.charts(effects), effects.stream().map(TrialResults::row).toList(),
-                TrialResults.sentence(effects, !sittings.isEmpty(), trial.control().name()), TrialResults.changed(effects),
+                TrialResults.sentence(effects, !sittings.isEmpty(), trial.control().name()) + (sittings.isEmpty() || sitTogether(standing, now) ? "" : APART), TrialResults.changed(effects),
                 sittings.isEmpty() ? List.of() : new TrialWorth(shelf.pantry().prices(), maker.currency()).words(standing, effects));
+    }
+
+    /** Whether all arms of an age sit on one day. */
+    private static boolean sitTogether(List<Standing> standing, Instant now) {
+        List<PanelPlan> panels = Standings.panels(standing, now);
+        return panels.stream().map(PanelPlan::age).distinct().count() == panels.size();
     }
 
     private List<TrialPage.ArmWords> arms(Trials.Trial trial, List<Standing> standing, Instant now, Formats formats) {

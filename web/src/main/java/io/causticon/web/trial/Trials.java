@@ -7,9 +7,9 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.PlanCodec;
+import io.causticon.web.shared.FormKey;
 import io.causticon.web.shared.Guard;
 import io.causticon.web.shared.NotFoundException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
@@ -132,7 +132,7 @@ class Trials {
      * @param sent the form's own key
      */
     UUID keep(Asked asked, List<Arm> compared, Maker maker, String sent) {
-        String key = UUID.nameUUIDFromBytes((sent.isBlank() ? UUID.randomUUID().toString() : sent).getBytes(StandardCharsets.UTF_8)).toString();
+        String key = FormKey.of(sent);
         TrialRow row = new TrialRow();
         row.question = asked.question();
         row.factor = asked.factor();

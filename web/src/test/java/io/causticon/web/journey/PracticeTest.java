@@ -10,10 +10,14 @@ import io.causticon.web.harness.Client;
 import io.causticon.web.harness.Everybody;
 import io.causticon.web.harness.RunningApplication;
 import java.net.http.HttpResponse;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 
 /** A case from its plan to what it was, and a drill. */
@@ -91,7 +95,7 @@ class PracticeTest {
     private static final Pattern LOOK = Pattern.compile("value=\"(LOOK [a-z-]+)\"");
 
     @Test
-    void whatIsNoMoveChangesNothingAndTheFirstWordStands(RunningApplication application) {
+    void whatIsNoMoveChangesNothingAndTheFirstWordStands(RunningApplication application) throws SQLException {
         Client ines = new Client(application.address()).signIn("ines");
         String one = begin(ines, "CLEAR", "p1");
         assertThat(begin(ines, "CLEAR", "p1")).as("the same form twice").isEqualTo(one);
@@ -111,6 +115,12 @@ class PracticeTest {
         ines.post(one + "/conclude", Map.of("named", "dew", "certainty", "50", "verdict", "release"));
         ines.post(one + "/move", Map.of("move", "TITRATE"));
         assertThat(ines.get(one).body()).contains("You said to be sure to 95 %").hasSameSizeAs(said);
+        // As if another program had drawn it: what came of it stays, and nothing is explained that it was not.
+        try (Connection connection = application.bean(DataSource.class).getConnection(); Statement statement = connection.createStatement()) {
+            assertThat(statement.executeUpdate("update practice_case set drawn = 'soda-ash;thin-bloom' where id = '" + one.replaceAll(".*/", "") + "'")).isEqualTo(1);
+        }
+        assertThat(ines.get(one).body()).contains("An earlier Causticon drew this case", "It was soda ash").doesNotContain("The best order of looks");
+        assertThat(ines.get("/practice").body()).contains("points: soda ash");
         assertThat(ines.post("/practice", Map.of("level", "HARDEST")).statusCode()).isEqualTo(404);
         assertThat(ines.post("/practice/drill", Map.of("drill", "FIRE")).statusCode()).isEqualTo(404);
         Client guest = new Client(application.address()).signIn("guest");

@@ -202,7 +202,7 @@ class TrialOverWeeksTest {
         assertThat(made).hasSize(9);
         assertThat(made.get("lard").plan().formula().fatMass().grams()).isEqualTo(300);
         String page = new Client(application.address()).signIn("ines").get(trial).body();
-        assertThat(page).contains("Against olive oil: ").contains("coconut oil at 3 months").contains("A clean question of the fats").doesNotContain("To make");
+        assertThat(page).contains("Against olive oil: ").contains("not all were judged on one day").contains("coconut oil at 3 months").contains("A clean question of the fats").doesNotContain("To make");
         for (String fat : FATS) {
             BatchId id = made.get(fat).id();
             List<String> ages = batches().get(id).log().of(Entry.Judged.class).map(j -> Duration.between(batches().get(id).log().first(Entry.Cut.class).orElseThrow().at(), j.at()))
