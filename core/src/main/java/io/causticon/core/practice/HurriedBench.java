@@ -83,8 +83,10 @@ public final class HurriedBench {
     /** What a bench in a hurry has: an hour and a half. */
     public static final double MINUTES = 90;
 
-    /** Nobody does more. */
+    /** Nobody does more, nor longer than twice that: then it is given up. */
     public static final int MOST_DEEDS = 120;
+
+    private static final double GIVEN_UP_AFTER = 2 * MINUTES;
 
     private static final Instant BEGUN = Instant.parse("2025-02-01T10:00:00Z");
     private static final Temperature ROOM = Temperature.celsius(21);
@@ -109,6 +111,7 @@ public final class HurriedBench {
     private final List<LoggedEntry> lines = new ArrayList<>();
     private final Set<Deed> done = EnumSet.noneOf(Deed.class);
     private int portions;
+    private int deeds;
     private double minute;
     private double thickness;
     private double hottestLye;
@@ -212,6 +215,7 @@ public final class HurriedBench {
             case WAIT_TWO, WAIT_TEN, STIR -> {}
         }
         done.add(deed);
+        deeds++;
         pass(deed);
     }
 
@@ -309,8 +313,13 @@ public final class HurriedBench {
         return done.contains(Deed.MEET);
     }
 
+    /** Poured, or given up. */
     public boolean isOver() {
-        return done.contains(Deed.POUR);
+        return done.contains(Deed.POUR) || minute > GIVEN_UP_AFTER || deeds >= MOST_DEEDS;
+    }
+
+    public boolean isGivenUp() {
+        return isOver() && !done.contains(Deed.POUR);
     }
 
     /** What the batter looks like: fat that sets looks thick before it is. */
@@ -333,6 +342,9 @@ public final class HurriedBench {
         List<Fault> faults = new ArrayList<>();
         if (!isOver()) {
             return faults;
+        }
+        if (!done.contains(Deed.POUR)) {
+            return List.of(new Fault("given up", Phrase.of("nothing was poured in {} minutes", new Exactly(minute, 0)), false));
         }
         Optional<Temperature> limit = ScorchLimit.of(Weights.planned(plan.formula()), AdditionStage.LYE);
         if (limit.filter(l -> hottestLye > l.celsius()).isPresent()) {

@@ -94,6 +94,10 @@ class HurriedBenchTest {
         assertThat(bench.isMet()).isFalse();
         assertThat(bench.minute()).isLessThan(1);
         assertThat(bench.open()).contains(Deed.FEED_ALL, Deed.FEED_PORTION, Deed.ICE_BATH, Deed.WARM_FATS).doesNotContain(Deed.MEET, Deed.POUR);
+        HurriedBench waited = HurriedBench.of(3, Collections.nCopies(200, Deed.WAIT_TEN));
+        assertThat(waited.isGivenUp()).isTrue();
+        assertThat(waited.open()).isEmpty();
+        assertThat(waited.faults()).extracting(HurriedBench.Fault::what).containsExactly("given up");
         assertThat(HurriedBench.read(List.of("MEET", "RUN", "", "pour"))).containsExactly(Deed.MEET);
         assertThat(HurriedBench.of(3, List.of(Deed.ICE_BATH, Deed.ICE_BATH)).open()).contains(Deed.OUT_OF_BATH).doesNotContain(Deed.ICE_BATH);
     }

@@ -42,7 +42,7 @@ record BenchWords(List<String> plan, List<Reading> readings, String batter, Stri
             readings.add(new Reading("lye fed", bench.sixthsFed() + " of 6"));
         }
         List<Fault> faults = bench.faults().stream().map(f -> new Fault(f.what(), formats.phrase(f.why()), f.hazard())).toList();
-        String verdict = !bench.isOver() ? "" : faults.isEmpty()
+        String verdict = !bench.isOver() ? "" : bench.isGivenUp() ? "Nothing came into the mould." : faults.isEmpty()
                 ? "In the mould, and sound."
                 : faults.stream().anyMatch(Fault::hazard) ? "In the mould, and it can burn somebody." : "In the mould, and it shows.";
         return new BenchWords(plan, readings, bench.isMet() ? EntryWords.stage(bench.looks()) : "", verdict, faults);

@@ -220,7 +220,7 @@ class PracticeService {
     void act(UUID id, HurriedBench.Deed deed, Maker maker) {
         transaction.executeWithoutResult(t -> {
             DrillRow row = drills.findLockedById(id).filter(r -> r.maker.equals(maker.name()) && r.drill.equals(BENCH)).orElseThrow(() -> new NotFoundException("bench " + id));
-            if (row.finishedAt != null || !bench(row).open().contains(deed) || row.tapped.split(" ").length >= HurriedBench.MOST_DEEDS) {
+            if (row.finishedAt != null || !bench(row).open().contains(deed)) {
                 return;
             }
             row.tapped = (row.tapped + " " + deed.name()).strip();
@@ -266,7 +266,9 @@ class PracticeService {
         transaction.executeWithoutResult(t -> {
             DrillRow row = drills.findLockedById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("drill " + id));
             boolean known = of(row).options(row.seed).stream().anyMatch(o -> o.id().equals(option));
-            if (row.finishedAt != null || !known || row.tapped.split(" ").length >= MOST_TAPS) {
+            // Whoever only slips does so no more after a while; the next right step always counts.
+            boolean isNext = of(row).steps().size() > progress(row).done().size() && of(row).steps().get(progress(row).done().size()).id().equals(option);
+            if (row.finishedAt != null || !known || row.tapped.split(" ").length >= MOST_TAPS && !isNext) {
                 return;
             }
             row.tapped = (row.tapped + " " + option).strip();
