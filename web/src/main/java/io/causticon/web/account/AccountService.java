@@ -294,9 +294,20 @@ public class AccountService implements UserDetailsService {
         }
     }
 
+    /**
+     * Somebody who signs in, or did.
+     *
+     * @param name what she signs in with
+     * @param displayName what is written beside her entries
+     * @param role what she may do
+     * @param active whether she may sign in now
+     */
+    public record Person(String name, String displayName, Role role, boolean active) {}
+
+    /** By name. */
     @Transactional(readOnly = true)
-    List<Account> all() {
-        return accounts.findAllByOrderByName();
+    public List<Person> people() {
+        return accounts.findAllByOrderByName().stream().map(a -> new Person(a.name(), a.displayName(), a.role(), a.active())).toList();
     }
 
     private Workshop workshop() {

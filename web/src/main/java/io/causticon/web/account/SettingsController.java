@@ -143,9 +143,6 @@ class SettingsController {
         }
     }
 
-    /** One line of the list of people. */
-    record Person(String name, String displayName, Role role, boolean active) {}
-
     private String show(Model model, Maker maker, Map<String, String> problems, String done) {
         model.addAttribute("settings", maker);
         model.addAttribute("typedWorkshop", maker.workshop());
@@ -160,11 +157,7 @@ class SettingsController {
         model.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
         model.addAttribute("roles", Role.values());
         if (maker.role() == Role.OWNER) {
-            model.addAttribute(
-                    "people",
-                    accounts.all().stream()
-                            .map(a -> new Person(a.name(), a.displayName(), a.role(), a.active()))
-                            .toList());
+            model.addAttribute("people", accounts.people());
         }
         return "account/settings";
     }

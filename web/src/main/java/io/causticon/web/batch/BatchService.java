@@ -359,6 +359,21 @@ public class BatchService {
         events.publishEvent(new BatchLogged(id));
     }
 
+    /**
+     * Judges a batch whose lines came or went by another door, and holds it where they speak for a hazard. Within the transaction that moves them; the
+     * store learns of it when that is on disk.
+     *
+     * @throws UnreadableException if it cannot be worked with
+     */
+    void settle(BatchId id) {
+        BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
+        BatchStore.Kept before = fromRows(row);
+        Judge.Judgement judged = summaries.judge(before.batch());
+        BatchStore.Kept held = append(before, holdIfNeeded(before.batch(), judged));
+        row.logVersion++;
+        summaries.write(held.batch(), row.logVersion, judged);
+    }
+
     private BatchStore.Kept append(BatchStore.Kept before, List<RevisionRow> added) {
         if (added.isEmpty()) {
             return before;

@@ -58,4 +58,9 @@ class BatchStore {
     void keep(Kept kept) {
         known.asMap().merge(kept.batch().id().value(), kept, (before, now) -> before.version() > now.version() ? before : now);
     }
+
+    /** It is gone, or not what it was: whatever version is known of it counts no more. */
+    void forget(UUID id) {
+        known.invalidate(id);
+    }
 }

@@ -88,7 +88,7 @@ class EntryCodec {
     }
 
     /** Kept by a newer program: half of it might mean something else. */
-    private static boolean isFromTheFuture(String kept) {
+    static boolean isFromTheFuture(String kept) {
         Matcher version = VERSION.matcher(kept);
         if (!version.find()) {
             return false;

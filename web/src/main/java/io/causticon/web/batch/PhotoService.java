@@ -70,6 +70,26 @@ public class PhotoService {
         return row.id.toString();
     }
 
+    /** Whether this is a picture such as this service writes: a JPEG of a size that it keeps. Its pixels are not unpacked. */
+    static boolean isKept(byte[] file) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                return false;
+            }
+            ImageReader reader = readers.next();
+            try {
+                reader.setInput(in, true, true);
+                return reader.getFormatName().equalsIgnoreCase("jpeg") && reader.getWidth(0) <= LARGEST_SIDE && reader.getHeight(0) <= LARGEST_SIDE;
+            } finally {
+                reader.dispose();
+            }
+        } catch (IOException | RuntimeException e) {
+            // The readers of the platform meet broken files with whatever exception they come to.
+            return false;
+        }
+    }
+
     private BufferedImage unpacked(String fileName, byte[] file) throws IOException {
         unpacking.acquireUninterruptibly();
         try {

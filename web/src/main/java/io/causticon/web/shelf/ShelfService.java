@@ -159,6 +159,11 @@ public class ShelfService implements Belongings {
         return new KnownVessels(masses, names);
     }
 
+    /** What stands here is not what stood here: rows came or went by another door. Within the transaction that moves them. */
+    public void changedOtherwise() {
+        readAnewOnceWritten();
+    }
+
     private void readAnewOnceWritten() {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override

@@ -79,7 +79,7 @@ class PowersTest {
             HttpResponse<String> answer = demoted.post(
                     "/people", Map.of("name", "mole", "displayName", "", "password", "long-enough-1", "role", "OWNER"));
             assertThat(answer.statusCode()).isEqualTo(403);
-            assertThat(accounts.all()).noneMatch(a -> a.name().equals("mole"));
+            assertThat(accounts.people()).noneMatch(a -> a.name().equals("mole"));
             assertThat(isIn(demoted)).isTrue();
         }
 
@@ -100,7 +100,7 @@ class PowersTest {
             assertThat(out.post("/people", Map.of("name", "mole2", "displayName", "", "password", "long-enough-1", "role", "OWNER"))
                             .statusCode())
                     .isNotEqualTo(200);
-            assertThat(accounts.all()).noneMatch(a -> a.name().equals("mole2"));
+            assertThat(accounts.people()).noneMatch(a -> a.name().equals("mole2"));
         }
 
         @Test
@@ -258,7 +258,7 @@ class PowersTest {
             HttpResponse<String> answer = late.post("/first-visit", Map.of(
                     "workshop", "Mine now", "zone", "UTC", "name", "thief", "displayName", "", "password", "long-enough-1"));
             assertThat(answer.statusCode()).isEqualTo(302);
-            assertThat(accounts.all()).noneMatch(a -> a.name().equals("thief"));
+            assertThat(accounts.people()).noneMatch(a -> a.name().equals("thief"));
         }
     }
 

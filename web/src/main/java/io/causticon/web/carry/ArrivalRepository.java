@@ -1,0 +1,20 @@
+package io.causticon.web.carry;
+
+import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+
+interface ArrivalRepository extends JpaRepository<ArrivalRow, UUID> {
+
+    List<ArrivalRow> findByStateInOrderBySeenAtDesc(List<String> states, Limit limit);
+
+    List<ArrivalRow> findByStateAndSeenAtBefore(String state, Instant before);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    Optional<ArrivalRow> findWithLockById(UUID id);
+}

@@ -1,0 +1,58 @@
+package io.causticon.web.carry;
+
+import io.causticon.web.shared.NewRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** Something that was brought in from elsewhere. */
+@Entity
+@Table(name = "arrival")
+class ArrivalRow extends NewRow<UUID> {
+
+    @Id
+    UUID id = UUID.randomUUID();
+
+    /** What the file was called. */
+    String source = "";
+
+    /** What it is called here, until it is taken. */
+    String file = "";
+
+    String byName = "";
+    Instant seenAt = Instant.EPOCH;
+
+    /** One of {@link State}. */
+    String state = State.SEEN.name();
+
+    @Nullable Instant takenAt;
+
+    @Nullable Instant undoneAt;
+
+    String undoneBy = "";
+
+    /** What came of it, in a sentence. */
+    String told = "";
+
+    /** How far it has come. */
+    enum State {
+        /** It waits to be taken; nothing of it is kept. */
+        SEEN,
+        TAKEN,
+        UNDONE,
+        /** It was never taken. */
+        LEFT
+    }
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+
+    boolean is(State other) {
+        return state.equals(other.name());
+    }
+}

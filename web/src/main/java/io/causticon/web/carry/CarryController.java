@@ -1,0 +1,236 @@
+package io.causticon.web.carry;
+
+import io.causticon.web.account.Maker;
+import io.causticon.web.account.Role;
+import io.causticon.web.document.DocumentFault;
+import io.causticon.web.document.DocumentKind;
+import io.causticon.web.document.Documents;
+import io.causticon.web.shared.NotFoundException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Out in open formats, and in again. */
+@Controller
+class CarryController {
+
+    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+    private static final String ZIP = "application/zip";
+
+    private final Arrivals arrivals;
+    private final Documents documents;
+    private final WorkshopZip zips;
+    private final LogTable logs;
+    private final Path folder;
+    private final Clock clock;
+
+    CarryController(Arrivals arrivals, Documents documents, WorkshopZip zips, LogTable logs, @Value("${causticon.data}") Path data, Clock clock) {
+        this.arrivals = arrivals;
+        this.documents = documents;
+        this.zips = zips;
+        this.logs = logs;
+        this.folder = data.toAbsolutePath().normalize().resolve("leaving");
+        this.clock = clock;
+    }
+
+    @GetMapping("/carry")
+    String show(Model model, @ModelAttribute("maker") Maker maker) {
+        return page(model, maker, "");
+    }
+
+    /** Something that came, as its list tells it. */
+    record Came(UUID id, String source, String when, String by, String told, boolean waits, boolean taken, String undone) {}
+
+    private String page(Model model, Maker maker, String problem) {
+        model.addAttribute("problem", problem);
+        model.addAttribute("counts", List.of(
+                documents.keys(DocumentKind.RECIPE).size(), documents.keys(DocumentKind.BATCH).size(), documents.keys(DocumentKind.TRIAL).size()));
+        model.addAttribute("came", maker.role() == Role.OWNER ? arrivals.all().stream().map(r -> came(r, maker)).toList() : List.of());
+        return "carry/carry";
+    }
+
+    private static Came came(ArrivalRow r, Maker maker) {
+        String undone = r.undoneAt == null ? "" : "taken back " + maker.formats().moment(r.undoneAt) + " by " + r.undoneBy;
+        return new Came(r.id, r.source, maker.formats().moment(r.seenAt), r.byName, r.told, r.is(ArrivalRow.State.SEEN), r.is(ArrivalRow.State.TAKEN), undone);
+    }
+
+    /** One document as it stands. */
+    @GetMapping("/carry/{kind}/{id}.json")
+    ResponseEntity<byte[]> document(@PathVariable String kind, @PathVariable UUID id) {
+        DocumentKind of = DocumentKind.called(kind).filter(k -> k.root().isPresent()).orElseThrow(() -> new NotFoundException("documents of " + kind));
+        byte[] json = documents.json(of, id).orElseThrow(() -> new NotFoundException(kind + " " + id));
+        return attached(json, MediaType.APPLICATION_JSON, WorkshopZip.fileName(of, documents.rows(of, id).get(0)) + ".json");
+    }
+
+    @GetMapping("/carry/shelf.json")
+    ResponseEntity<byte[]> shelf() {
+        return attached(documents.json(DocumentKind.SHELF, "").orElseThrow(), MediaType.APPLICATION_JSON, "shelf.json");
+    }
+
+    private static ResponseEntity<byte[]> attached(byte[] content, MediaType type, String name) {
+        HttpHeaders headers = new HttpHeaders();
+        headers.setContentDisposition(ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build());
+        headers.setCacheControl("no-store");
+        return ResponseEntity.ok().headers(headers).contentType(type).body(content);
+    }
+
+    /** The log of a batch as a table. */
+    @GetMapping("/carry/batch/{id}/log.csv")
+    void log(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+        var rows = documents.rows(DocumentKind.BATCH, id);
+        if (rows.isEmpty()) {
+            throw new NotFoundException("batch " + id);
+        }
+        attach(response, CSV.toString(), WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)) + ".csv");
+        Writer writer = new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8);
+        logs.write(id, maker.formats(), writer);
+        writer.flush();
+    }
+
+    /** One batch with its pictures. */
+    @GetMapping("/carry/batch/{id}.zip")
+    void batch(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+        var rows = documents.rows(DocumentKind.BATCH, id);
+        if (rows.isEmpty()) {
+            throw new NotFoundException("batch " + id);
+        }
+        send(new WorkshopZip.Asked(false, DocumentKind.BATCH, List.of(id)), WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)), maker, response);
+    }
+
+    /** All of one kind, or the whole workshop. */
+    @GetMapping("/carry/{kind}.zip")
+    void all(@PathVariable String kind, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+        DocumentKind of = DocumentKind.called(kind).filter(k -> k.root().isPresent() || k == DocumentKind.WORKSHOP)
+                .orElseThrow(() -> new NotFoundException("documents of " + kind));
+        if (of == DocumentKind.WORKSHOP) {
+            if (maker.role() != Role.OWNER) {
+                throw new NotFoundException("workshop");
+            }
+            send(WorkshopZip.Asked.all(), "workshop", maker, response);
+        } else {
+            send(new WorkshopZip.Asked(false, of, documents.keys(of)), kind, maker, response);
+        }
+    }
+
+    private void send(WorkshopZip.Asked asked, String name, Maker maker, HttpServletResponse response) throws IOException {
+        Path file = zips.write(asked, folder, maker);
+        try {
+            String day = clock.instant().atZone(maker.zone()).toLocalDate().toString();
+            attach(response, ZIP, name + "-" + day + ".zip");
+            response.setContentLengthLong(Files.size(file));
+            Files.copy(file, response.getOutputStream());
+        } finally {
+            Files.delete(file);
+        }
+    }
+
+    private static void attach(HttpServletResponse response, String type, String name) {
+        response.setContentType(type);
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+    }
+
+    /** A file from a form; small ones come so where no script runs. */
+    @PostMapping(path = "/people/arrivals", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultipartFile file, HttpServletResponse response) throws IOException {
+        if (file.isEmpty() && String.valueOf(file.getOriginalFilename()).isEmpty()) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            return page(model, maker, "Choose a file first.");
+        }
+        try (InputStream in = file.getInputStream()) {
+            return "redirect:/people/arrivals/" + arrivals.lay(in, String.valueOf(file.getOriginalFilename()), maker.displayName());
+        } catch (DocumentFault e) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            return page(model, maker, e.words());
+        }
+    }
+
+    /** A file of whatever size, as the body of a request: it is written to the disk while it comes. Answers where it is to be looked at. */
+    @PostMapping(path = "/people/arrivals", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    ResponseEntity<String> stream(
+            @ModelAttribute("maker") Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
+            throws IOException {
+        try (InputStream in = request.getInputStream()) {
+            UUID id = arrivals.lay(in, decoded(name), maker.displayName());
+            return ResponseEntity.ok().contentType(MediaType.TEXT_PLAIN).body("/people/arrivals/" + id);
+        } catch (DocumentFault e) {
+            return ResponseEntity.badRequest().contentType(new MediaType("text", "plain", StandardCharsets.UTF_8)).body(e.words());
+        }
+    }
+
+    private static String decoded(String name) {
+        try {
+            return URLDecoder.decode(name, StandardCharsets.UTF_8);
+        } catch (IllegalArgumentException e) {
+            return name;
+        }
+    }
+
+    @GetMapping("/people/arrivals/{id}")
+    String look(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+        return preview(id, model, maker, "");
+    }
+
+    private String preview(UUID id, Model model, Maker maker, String problem) {
+        model.addAttribute("arrival", came(arrivals.get(id), maker));
+        model.addAttribute("preview", arrivals.look(id));
+        model.addAttribute("standings", Novelty.values());
+        model.addAttribute("problem", problem);
+        return "carry/arrival";
+    }
+
+    @PostMapping("/people/arrivals/{id}/take")
+    String take(
+            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response, RedirectAttributes next) {
+        try {
+            arrivals.take(id);
+            next.addFlashAttribute("said", arrivals.get(id).told);
+            return "redirect:/carry";
+        } catch (DocumentFault e) {
+            response.setStatus(HttpServletResponse.SC_CONFLICT);
+            return preview(id, model, maker, e.words());
+        }
+    }
+
+    @PostMapping("/people/arrivals/{id}/leave")
+    String leave(@PathVariable UUID id) {
+        arrivals.leave(id);
+        return "redirect:/carry";
+    }
+
+    @PostMapping("/people/arrivals/{id}/undo")
+    String undo(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response) {
+        try {
+            arrivals.undo(id, maker.displayName());
+            return "redirect:/carry";
+        } catch (DocumentFault e) {
+            response.setStatus(HttpServletResponse.SC_CONFLICT);
+            return page(model, maker, e.words());
+        }
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * The open formats: which tables a document holds, what it calls their columns, how it is written and read again.
+ */
+@NullMarked
+package io.causticon.web.document;
+
+import org.jspecify.annotations.NullMarked;
