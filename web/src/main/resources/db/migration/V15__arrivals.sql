@@ -1,6 +1,8 @@
 -- What was brought in from elsewhere: seen first, taken as a whole, and to be taken back as a whole.
 create table arrival (
     id        uuid                     primary key,
+    kind      varchar(20)              not null,
+    about     uuid,
     source    varchar(200)             not null,
     file      varchar(60)              not null,
     by_name   varchar(80)              not null,
@@ -21,3 +23,10 @@ create table arrived_row (
     primary key (arrival_id, place)
 );
 create index arrived_row_by_key on arrived_row (arrival_id, table_name, row_key);
+
+-- How tables from elsewhere are read, by what their columns are called: whoever said it once need not say it again.
+create table known_table (
+    heading varchar(64)              primary key,
+    reading varchar(4000)            not null,
+    said_at timestamp with time zone not null
+);

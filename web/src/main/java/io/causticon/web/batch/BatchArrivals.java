@@ -85,6 +85,11 @@ public class BatchArrivals {
         return entries.read(kept) instanceof Entry.Unreadable ? Line.DAMAGED : Line.UNDERSTOOD;
     }
 
+    /** A line as its row keeps it. */
+    public String kept(Entry entry) {
+        return entries.write(entry);
+    }
+
     /** What the kind of a line is called in its row; empty where it is not understood. */
     public Optional<String> kind(String kept) {
         Entry entry = entries.read(kept);

@@ -13,6 +13,8 @@ interface ArrivalRepository extends JpaRepository<ArrivalRow, UUID> {
 
     List<ArrivalRow> findByStateInOrderBySeenAtDesc(List<String> states, Limit limit);
 
+    List<ArrivalRow> findByAboutAndStateInOrderBySeenAtDesc(UUID about, List<String> states);
+
     List<ArrivalRow> findByStateAndSeenAtBefore(String state, Instant before);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)

@@ -16,6 +16,12 @@ class ArrivalRow extends NewRow<UUID> {
     @Id
     UUID id = UUID.randomUUID();
 
+    /** One of {@link Kind}. */
+    String kind = Kind.DOCUMENTS.name();
+
+    /** The batch it is about; null where it is about none. */
+    @Nullable UUID about;
+
     /** What the file was called. */
     String source = "";
 
@@ -36,6 +42,15 @@ class ArrivalRow extends NewRow<UUID> {
 
     /** What came of it, in a sentence. */
     String told = "";
+
+    /** What came. */
+    enum Kind {
+        DOCUMENTS,
+        /** Readings of a probe. */
+        PROBE,
+        /** Recipes or batches in somebody's own table. */
+        SHEET
+    }
 
     /** How far it has come. */
     enum State {

@@ -8,14 +8,8 @@ import io.causticon.web.document.Row;
 import io.causticon.web.document.RowStore;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shelf.ShelfService;
-import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -25,7 +19,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiConsumer;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -39,11 +32,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class Arrivals {
 
-    private static final Duration LAID_ASIDE = Duration.ofDays(2);
-    private static final int LONGEST_NAME = 200;
     private static final int SHOWN = 100;
     private static final int LISTED = 40;
-    private static final int AT_ONCE = 64 * 1024;
 
     private final ArrivalRepository rows;
     private final DocumentReader reader;
@@ -52,8 +42,7 @@ public class Arrivals {
     private final BatchArrivals batches;
     private final ShelfService shelf;
     private final TransactionTemplate transaction;
-    private final Path folder;
-    private final long largest;
+    private final LaidAside laidAside;
     private final Clock clock;
 
     Arrivals(
@@ -64,8 +53,7 @@ public class Arrivals {
             BatchArrivals batches,
             ShelfService shelf,
             PlatformTransactionManager transactions,
-            @Value("${causticon.data}") Path data,
-            @Value("${causticon.carry.largest-megabytes:4096}") long largest,
+            LaidAside laidAside,
             Clock clock) {
         this.rows = rows;
         this.reader = reader;
@@ -74,8 +62,7 @@ public class Arrivals {
         this.batches = batches;
         this.shelf = shelf;
         this.transaction = new TransactionTemplate(transactions);
-        this.folder = data.toAbsolutePath().normalize().resolve("arrivals");
-        this.largest = largest * 1024 * 1024;
+        this.laidAside = laidAside;
         this.clock = clock;
     }
 
@@ -87,64 +74,7 @@ public class Arrivals {
      * @throws DocumentFault if it is too large, or neither a document nor a zip of documents
      */
     public UUID lay(InputStream in, String source, String by) {
-        tidy();
-        ArrivalRow row = new ArrivalRow();
-        row.source = named(source);
-        row.file = row.id + ".part";
-        row.byName = by;
-        row.seenAt = clock.instant();
-        Path file = folder.resolve(row.file);
-        try {
-            Files.createDirectories(folder);
-            copy(in, file);
-            Parcel.open(file).close();
-            rows.save(row);
-            return row.id;
-        } catch (IOException e) {
-            delete(file);
-            throw new UncheckedIOException(e);
-        } catch (RuntimeException e) {
-            delete(file);
-            throw e;
-        }
-    }
-
-    private static String named(String source) {
-        String name = source.replaceAll("[\\p{Cntrl}/\\\\]+", " ").strip();
-        return name.isEmpty() ? "a file" : name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
-    }
-
-    private void copy(InputStream in, Path file) throws IOException {
-        byte[] some = new byte[AT_ONCE];
-        long written = 0;
-        try (OutputStream out = Files.newOutputStream(file)) {
-            for (int n = in.read(some); n >= 0; n = in.read(some)) {
-                written += n;
-                if (written > largest) {
-                    throw new DocumentFault("The file is larger than " + largest / (1024 * 1024) + " MB, and no more is taken in at once.");
-                }
-                out.write(some, 0, n);
-            }
-        }
-    }
-
-    private static void delete(Path file) {
-        try {
-            Files.deleteIfExists(file);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    /** What was laid aside and never taken does not lie there for ever. */
-    private void tidy() {
-        rows.findByStateAndSeenAtBefore(ArrivalRow.State.SEEN.name(), clock.instant().minus(LAID_ASIDE)).forEach(this::leave);
-    }
-
-    private void leave(ArrivalRow row) {
-        delete(folder.resolve(row.file));
-        row.state = ArrivalRow.State.LEFT.name();
-        rows.save(row);
+        return laidAside.lay(in, source, by, ArrivalRow.Kind.DOCUMENTS, null, file -> Parcel.open(file).close());
     }
 
     /**
@@ -170,7 +100,7 @@ public class Arrivals {
         Map<Novelty, Integer> counts = new EnumMap<>(Novelty.class);
         List<Sifted> shown = new ArrayList<>();
         int[] added = {0};
-        each(waiting(id), (name, sifted) -> {
+        each(laidAside.waiting(id, ArrivalRow.Kind.DOCUMENTS), (name, sifted) -> {
             counts.merge(sifted.novelty(), 1, Integer::sum);
             added[0] += sifted.add().size();
             boolean toSay = sifted.novelty() != Novelty.SAME || !sifted.words().isEmpty();
@@ -183,14 +113,9 @@ public class Arrivals {
         return new Preview(counts, shown, added[0]);
     }
 
-    private ArrivalRow waiting(UUID id) {
-        return rows.findById(id).filter(r -> r.is(ArrivalRow.State.SEEN) && Files.exists(folder.resolve(r.file)))
-                .orElseThrow(() -> new NotFoundException("arrival " + id));
-    }
-
     /** Each document as it stands at this moment. */
     private void each(ArrivalRow row, BiConsumer<Parcel, Sifted> look) {
-        try (Parcel parcel = Parcel.open(folder.resolve(row.file))) {
+        try (Parcel parcel = Parcel.open(laidAside.file(row))) {
             Arriving arriving = new Arriving(parcel::hasPicture);
             for (Parcel.Part part : parcel.parts()) {
                 String name = part.name().isEmpty() ? row.source : part.name();
@@ -214,7 +139,7 @@ public class Arrivals {
      */
     public void take(UUID id) {
         Set<Object> settled = new HashSet<>();
-        ArrivalRow seen = waiting(id);
+        ArrivalRow seen = laidAside.waiting(id, ArrivalRow.Kind.DOCUMENTS);
         try {
             transaction.executeWithoutResult(t -> {
                 ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
@@ -235,7 +160,7 @@ public class Arrivals {
         } finally {
             batches.moved(settled);
         }
-        delete(folder.resolve(seen.file));
+        laidAside.discard(seen);
     }
 
     private void add(Sifted sifted, Parcel parcel, RowStore.Ledger ledger, Set<Object> settled) {
@@ -266,7 +191,7 @@ public class Arrivals {
 
     /** Leaves what was laid aside. */
     public void leave(UUID id) {
-        leave(waiting(id));
+        laidAside.leave(rows.findById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id)));
     }
 
     /**
@@ -301,6 +226,12 @@ public class Arrivals {
         } finally {
             batches.moved(moved);
         }
+    }
+
+    /** The same for what came for one batch. */
+    void undoOf(UUID id, UUID batch, String by) {
+        rows.findById(id).filter(r -> batch.equals(r.about)).orElseThrow(() -> new NotFoundException("arrival " + id));
+        undo(id, by);
     }
 
     private void checkNothingStandsOn(RowStore.Ledger ledger, Set<Object> gone) {

@@ -12,7 +12,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
-import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -63,20 +62,12 @@ class CarryController {
         return page(model, maker, "");
     }
 
-    /** Something that came, as its list tells it. */
-    record Came(UUID id, String source, String when, String by, String told, boolean waits, boolean taken, String undone) {}
-
     private String page(Model model, Maker maker, String problem) {
         model.addAttribute("problem", problem);
         model.addAttribute("counts", List.of(
                 documents.keys(DocumentKind.RECIPE).size(), documents.keys(DocumentKind.BATCH).size(), documents.keys(DocumentKind.TRIAL).size()));
-        model.addAttribute("came", maker.role() == Role.OWNER ? arrivals.all().stream().map(r -> came(r, maker)).toList() : List.of());
+        model.addAttribute("came", maker.role() == Role.OWNER ? arrivals.all().stream().map(r -> Came.of(r, maker)).toList() : List.of());
         return "carry/carry";
-    }
-
-    private static Came came(ArrivalRow r, Maker maker) {
-        String undone = r.undoneAt == null ? "" : "taken back " + maker.formats().moment(r.undoneAt) + " by " + r.undoneBy;
-        return new Came(r.id, r.source, maker.formats().moment(r.seenAt), r.byName, r.told, r.is(ArrivalRow.State.SEEN), r.is(ArrivalRow.State.TAKEN), undone);
     }
 
     /** One document as it stands. */
@@ -176,18 +167,10 @@ class CarryController {
             @ModelAttribute("maker") Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
             throws IOException {
         try (InputStream in = request.getInputStream()) {
-            UUID id = arrivals.lay(in, decoded(name), maker.displayName());
-            return ResponseEntity.ok().contentType(MediaType.TEXT_PLAIN).body("/people/arrivals/" + id);
+            UUID id = arrivals.lay(in, Came.decoded(name), maker.displayName());
+            return Came.at("/people/arrivals/" + id);
         } catch (DocumentFault e) {
-            return ResponseEntity.badRequest().contentType(new MediaType("text", "plain", StandardCharsets.UTF_8)).body(e.words());
-        }
-    }
-
-    private static String decoded(String name) {
-        try {
-            return URLDecoder.decode(name, StandardCharsets.UTF_8);
-        } catch (IllegalArgumentException e) {
-            return name;
+            return Came.refused(e);
         }
     }
 
@@ -197,7 +180,7 @@ class CarryController {
     }
 
     private String preview(UUID id, Model model, Maker maker, String problem) {
-        model.addAttribute("arrival", came(arrivals.get(id), maker));
+        model.addAttribute("arrival", Came.of(arrivals.get(id), maker));
         model.addAttribute("preview", arrivals.look(id));
         model.addAttribute("standings", Novelty.values());
         model.addAttribute("problem", problem);

@@ -74,6 +74,11 @@ public enum DocumentKind {
         return Stream.concat(Stream.ofNullable(root), lists.stream()).toList();
     }
 
+    /** One of its tables by name. */
+    public Table table(String name) {
+        return tables().stream().filter(t -> t.name().equals(name)).findFirst().orElseThrow(() -> new IllegalArgumentException(name));
+    }
+
     /** What it is called in words. */
     public String words() {
         return name().toLowerCase(Locale.ROOT);
