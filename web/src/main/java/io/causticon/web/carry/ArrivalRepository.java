@@ -15,6 +15,8 @@ interface ArrivalRepository extends JpaRepository<ArrivalRow, UUID> {
 
     List<ArrivalRow> findByAboutAndStateInOrderBySeenAtDesc(UUID about, List<String> states);
 
+    List<ArrivalRow> findByKindAndStateInOrderBySeenAtDesc(String kind, List<String> states, Limit limit);
+
     List<ArrivalRow> findByStateAndSeenAtBefore(String state, Instant before);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)

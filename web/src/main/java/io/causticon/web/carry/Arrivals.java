@@ -234,6 +234,12 @@ public class Arrivals {
         undo(id, by);
     }
 
+    /** The same for recipes of somebody's own table. */
+    void undoSheet(UUID id, String by) {
+        rows.findById(id).filter(r -> r.kind.equals(ArrivalRow.Kind.SHEET.name())).orElseThrow(() -> new NotFoundException("arrival " + id));
+        undo(id, by);
+    }
+
     private void checkNothingStandsOn(RowStore.Ledger ledger, Set<Object> gone) {
         ledger.grownSince().ifPresent(what -> {
             throw new DocumentFault(what + " was written to since. What came stays, as that stands on it.");

@@ -109,6 +109,12 @@ public class RowStore {
             jdbc.update("insert into arrived_row (arrival_id, place, table_name, row_key) values (?, ?, ?, ?)", arrival, size++, table, key);
         }
 
+        /** A recipe that was made of what came goes with it. Within the transaction that made it, after it was written. */
+        public void noteRecipe(UUID recipe) {
+            note("recipe", recipe.toString());
+            jdbc.queryForList("select id from recipe_version where recipe_id = ?", UUID.class, recipe).forEach(v -> note("recipe_version", v.toString()));
+        }
+
         /** Lines by which a batch was held when it arrived go with it. */
         public void addHolds(Object batch) {
             jdbc.queryForList(

@@ -1,0 +1,175 @@
+package io.causticon.web.carry;
+
+import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.intake.RecipeSheet;
+import io.causticon.web.account.Maker;
+import io.causticon.web.document.DocumentFault;
+import io.causticon.web.document.RowStore;
+import io.causticon.web.plan.NotedPlans;
+import io.causticon.web.plan.RecipeService;
+import io.causticon.web.shared.Kept;
+import io.causticon.web.shared.NotFoundException;
+import java.io.InputStream;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Recipes from somebody's own table: what each column is, is guessed, shown and put right; what cannot be read says why in its row. */
+@Service
+class SheetFiles {
+
+    private static final int COLUMNS_SHOWN = 24;
+    private static final int ROWS_SHOWN = 5;
+    private static final int LONGEST_NAME = 80;
+    private static final int LISTED = 20;
+
+    private final LaidAside laidAside;
+    private final ArrivalRepository rows;
+    private final KnownTables known;
+    private final NotedPlans plans;
+    private final RecipeService recipes;
+    private final RowStore store;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    SheetFiles(
+            LaidAside laidAside,
+            ArrivalRepository rows,
+            KnownTables known,
+            NotedPlans plans,
+            RecipeService recipes,
+            RowStore store,
+            PlatformTransactionManager transactions,
+            Clock clock) {
+        this.laidAside = laidAside;
+        this.rows = rows;
+        this.known = known;
+        this.plans = plans;
+        this.recipes = recipes;
+        this.store = store;
+        this.transaction = new TransactionTemplate(transactions);
+        this.clock = clock;
+    }
+
+    /** @throws DocumentFault if it is no table */
+    UUID lay(InputStream in, String source, Maker maker) {
+        return laidAside.lay(in, source, maker.displayName(), ArrivalRow.Kind.SHEET, null, file -> {
+            if (SheetRows.read(file).isEmpty()) {
+                throw new DocumentFault("There is no row in this table.");
+            }
+        });
+    }
+
+    /**
+     * A recipe of the table, as it is understood.
+     *
+     * @param row where it begins, counted from 1
+     * @param words what it says, as a note
+     * @param here whether a recipe of this name is here already
+     */
+    record Read(String name, int row, String words, NotedPlans.Noted noted, boolean here) {}
+
+    /**
+     * A table as it is understood.
+     *
+     * @param heading names of its columns; empty where none are named
+     * @param parts what each column is
+     * @param first its first rows
+     */
+    record View(ArrivalRow arrival, RecipeSheet.Layout layout, List<String> heading, List<RecipeSheet.Part> parts, List<List<String>> first, List<Read> recipes) {
+
+        List<Read> good() {
+            return recipes.stream().filter(r -> r.noted().plan().isPresent()).toList();
+        }
+    }
+
+    /** @param asked what columns are, by {@code part0} and so on; empty to guess */
+    View look(UUID id, Map<String, String> asked, Maker maker) {
+        ArrivalRow row = laidAside.waiting(id, ArrivalRow.Kind.SHEET);
+        List<List<String>> cells = SheetRows.read(laidAside.file(row));
+        NotedPlans.Reader reader = plans.reader(maker);
+        int at = RecipeSheet.heading(cells, reader.catalogue());
+        List<String> heading = at < 0 ? List.of() : cells.get(at);
+        List<RecipeSheet.Part> parts = said(heading, asked.isEmpty() ? known.of(heading) : asked);
+        RecipeSheet sheet = RecipeSheet.read(cells, parts, maker.units(), reader.catalogue());
+        Set<String> here = recipes.inUse().stream().map(r -> r.plan().name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        List<Read> read = sheet.recipes().stream()
+                .map(r -> new Read(shortened(r.name()), r.row(), r.note(), reader.read(r.note(), shortened(r.name()), line -> where(r, line)), here.contains(r.name().toLowerCase(Locale.ROOT))))
+                .toList();
+        int from = Math.max(0, at + 1);
+        List<List<String>> first = cells.subList(Math.min(from, cells.size()), Math.min(cells.size(), from + ROWS_SHOWN));
+        return new View(row, sheet.layout(), heading.stream().limit(COLUMNS_SHOWN).toList(), parts, first, read);
+    }
+
+    private static String where(RecipeSheet.Found recipe, String line) {
+        return recipe.lines().entrySet().stream()
+                .filter(e -> e.getValue().contains(line))
+                .map(e -> "Row " + e.getKey() + ": ")
+                .findFirst()
+                .orElse("");
+    }
+
+    private static String shortened(String name) {
+        return name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME);
+    }
+
+    private static List<RecipeSheet.Part> said(List<String> heading, Map<String, String> said) {
+        List<RecipeSheet.Part> guessed = RecipeSheet.parts(heading);
+        return IntStream.range(0, heading.size())
+                .mapToObj(i -> Kept.choice(RecipeSheet.Part.class, said.getOrDefault("part" + i, "")).orElse(guessed.get(i)))
+                .toList();
+    }
+
+    /**
+     * Keeps every recipe that is understood, all of them or none.
+     *
+     * @throws DocumentFault if there is none
+     */
+    void take(UUID id, Map<String, String> asked, Maker maker) {
+        View view = look(id, asked, maker);
+        List<BatchPlan> good = view.good().stream().flatMap(r -> r.noted().plan().stream()).toList();
+        if (good.isEmpty()) {
+            throw new DocumentFault("There is no recipe in it that is understood.");
+        }
+        transaction.executeWithoutResult(t -> {
+            ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
+            row.state = ArrivalRow.State.TAKEN.name();
+            row.takenAt = clock.instant();
+            row.told = good.size() + " of " + view.recipes().size() + (view.recipes().size() == 1 ? " recipe." : " recipes.");
+            rows.saveAndFlush(row);
+            RowStore.Ledger ledger = store.ledger(id);
+            List<UUID> made = new ArrayList<>();
+            good.forEach(plan -> made.add(recipes.create(plan, maker.displayName()).recipe()));
+            // The account reads what is written, not what is about to be.
+            rows.flush();
+            made.forEach(ledger::noteRecipe);
+            known.remember(view.heading(), kept(view.parts()));
+        });
+        laidAside.discard(view.arrival());
+    }
+
+    private static Map<String, String> kept(List<RecipeSheet.Part> parts) {
+        Map<String, String> kept = new TreeMap<>();
+        for (int i = 0; i < Math.min(parts.size(), COLUMNS_SHOWN); i++) {
+            kept.put("part" + i, parts.get(i).name());
+        }
+        return kept;
+    }
+
+    /** What was taken of tables, the latest first. */
+    List<ArrivalRow> all() {
+        return rows.findByKindAndStateInOrderBySeenAtDesc(
+                ArrivalRow.Kind.SHEET.name(), List.of(ArrivalRow.State.TAKEN.name(), ArrivalRow.State.UNDONE.name()), Limit.of(LISTED));
+    }
+}

@@ -1,0 +1,165 @@
+package io.causticon.web.carry;
+
+import io.causticon.core.intake.RecipeSheet;
+import io.causticon.web.account.Maker;
+import io.causticon.web.document.DocumentFault;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Recipes from somebody's own table. */
+@Controller
+@RequestMapping("/carry/table")
+class TableController {
+
+    private final SheetFiles files;
+    private final Arrivals arrivals;
+
+    TableController(SheetFiles files, Arrivals arrivals) {
+        this.files = files;
+        this.arrivals = arrivals;
+    }
+
+    @GetMapping
+    String show(Model model, @ModelAttribute("maker") Maker maker) {
+        return page(model, maker, "");
+    }
+
+    private String page(Model model, Maker maker, String problem) {
+        model.addAttribute("problem", problem);
+        model.addAttribute("came", files.all().stream().map(r -> Came.of(r, maker)).toList());
+        return "carry/table";
+    }
+
+    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultipartFile file, HttpServletResponse response) throws IOException {
+        try (InputStream in = file.getInputStream()) {
+            return "redirect:/carry/table/" + files.lay(in, String.valueOf(file.getOriginalFilename()), maker);
+        } catch (DocumentFault e) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            return page(model, maker, e.words());
+        }
+    }
+
+    /** A file of whatever size, as the body of a request. */
+    @PostMapping(consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    ResponseEntity<String> stream(
+            @ModelAttribute("maker") Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
+            throws IOException {
+        try (InputStream in = request.getInputStream()) {
+            return Came.at("/carry/table/" + files.lay(in, Came.decoded(name), maker));
+        } catch (DocumentFault e) {
+            return Came.refused(e);
+        }
+    }
+
+    /** A column and what it is. */
+    record ColumnChoice(String name, String field, List<ProbeController.Choice> parts) {}
+
+    /** A recipe as it is shown. */
+    record Card(String name, String row, String words, String facts, String alarm, List<String> problems, boolean here) {}
+
+    @GetMapping("/{id}")
+    String look(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> asked) {
+        return preview(id, model, maker, asked, "");
+    }
+
+    private String preview(UUID id, Model model, Maker maker, Map<String, String> asked, String problem) {
+        SheetFiles.View view = files.look(id, said(asked), maker);
+        model.addAttribute("arrival", Came.of(view.arrival(), maker));
+        model.addAttribute("problem", problem);
+        model.addAttribute("layout", layout(view.layout()));
+        model.addAttribute("first", view.first());
+        model.addAttribute("columns", columns(view));
+        model.addAttribute("recipes", view.recipes().stream().map(TableController::card).toList());
+        model.addAttribute("good", view.good().size());
+        return "carry/table-file";
+    }
+
+    private static Map<String, String> said(Map<String, String> asked) {
+        return asked.entrySet().stream().filter(e -> e.getKey().matches("part\\d{1,3}")).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    private static String layout(RecipeSheet.Layout layout) {
+        return switch (layout) {
+            case LINES -> "A row an ingredient.";
+            case COLUMNS -> "A row a recipe, a column an ingredient.";
+            case BLOCKS -> "Blocks with a title over each.";
+            case NONE -> "No recipe was found in it: neither a heading that names an ingredient and an amount, nor columns that are ingredients, nor titles with"
+                    + " ingredients under them.";
+        };
+    }
+
+    private static List<ColumnChoice> columns(SheetFiles.View view) {
+        return IntStream.range(0, view.heading().size())
+                .mapToObj(i -> new ColumnChoice(
+                        view.heading().get(i).isBlank() ? "column " + (i + 1) : view.heading().get(i).strip(),
+                        "part" + i,
+                        Arrays.stream(RecipeSheet.Part.values())
+                                .map(p -> new ProbeController.Choice(p.name(), word(p), p == view.parts().get(i)))
+                                .toList()))
+                .toList();
+    }
+
+    private static String word(RecipeSheet.Part part) {
+        return part == RecipeSheet.Part.NOTHING ? "an ingredient, or nothing" : part.name().toLowerCase(Locale.ROOT);
+    }
+
+    private static Card card(SheetFiles.Read read) {
+        return new Card(
+                read.name(), "row " + read.row(), read.words().replace("\n", ", "), read.noted().facts(), read.noted().alarm(), read.noted().problems(), read.here());
+    }
+
+    @PostMapping("/{id}/take")
+    String take(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam Map<String, String> asked,
+            HttpServletResponse response) {
+        try {
+            files.take(id, said(asked), maker);
+            return "redirect:/plan";
+        } catch (DocumentFault e) {
+            response.setStatus(HttpServletResponse.SC_CONFLICT);
+            return preview(id, model, maker, asked, e.words());
+        }
+    }
+
+    @PostMapping("/{id}/leave")
+    String leave(@PathVariable UUID id) {
+        arrivals.leave(id);
+        return "redirect:/carry/table";
+    }
+
+    @PostMapping("/{id}/undo")
+    String undo(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response) {
+        try {
+            arrivals.undoSheet(id, maker.displayName());
+            return "redirect:/carry/table";
+        } catch (DocumentFault e) {
+            response.setStatus(HttpServletResponse.SC_CONFLICT);
+            return page(model, maker, e.words());
+        }
+    }
+}
