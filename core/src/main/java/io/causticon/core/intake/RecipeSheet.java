@@ -28,6 +28,12 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     private static final Pattern WITH_UNIT = Pattern.compile("^(.*?)\\s*[\\[(]\\s*(g|gr|grams?|gramm|kg|oz|ounces?|unzen|lbs?|pounds?|%)\\s*[\\])]$", Pattern.CASE_INSENSITIVE);
     private static final int TITLE_REACH = 2;
 
+    /** {@code 12 oz lard}, {@code lard 12 oz}. */
+    private static final Pattern AMOUNT_AT_AN_END = Pattern.compile("\\d.*\\p{L}.*|.*\\p{L}.*\\d\\s*[\\p{L}%]{0,7}\\.?");
+
+    /** What is longer is no line of a recipe. */
+    private static final int LONGEST_LINE = 80;
+
     public RecipeSheet {
         recipes = List.copyOf(recipes);
     }
@@ -209,6 +215,9 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     }
 
     private static boolean isSubstance(String name, Catalogue catalogue) {
+        if (name.length() > LONGEST_LINE) {
+            return false;
+        }
         NotedLine read = RecipeNote.named(name, catalogue);
         return read.problem().isEmpty();
     }
@@ -283,7 +292,8 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     private static boolean isLine(List<String> cells, Units units, Catalogue catalogue) {
         return cells.size() > 1 && startsWithNumber(NumberWords.digits(cells.get(1)))
                 || cells.size() > 1 && startsWithNumber(NumberWords.digits(cells.get(0)))
-                || cells.size() == 1 && RecipeNote.read(cells.get(0), units, catalogue).isUnderstood();
+                || cells.size() == 1 && cells.get(0).length() <= LONGEST_LINE && AMOUNT_AT_AN_END.matcher(cells.get(0)).matches()
+                        && RecipeNote.read(cells.get(0), units, catalogue).isUnderstood();
     }
 
     private static boolean followed(List<List<String>> rows, int title, Units units, Catalogue catalogue) {

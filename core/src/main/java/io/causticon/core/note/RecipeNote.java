@@ -53,7 +53,7 @@ public record RecipeNote(List<NotedLine> lines) {
      * @param catalogue the tables, and what the workshop has of its own
      */
     public static RecipeNote read(String text, Units units, Catalogue catalogue) {
-        SubstanceNames names = new SubstanceNames(catalogue);
+        SubstanceNames names = SubstanceNames.of(catalogue);
         return new RecipeNote(text.lines()
                 .map(line -> BULLET.matcher(line.strip()).replaceFirst(""))
                 .filter(line -> !line.isBlank())
@@ -64,7 +64,7 @@ public record RecipeNote(List<NotedLine> lines) {
 
     /** What somebody calls a substance, without how much of it. */
     public static NotedLine named(String called, Catalogue catalogue) {
-        return line(called + " 1 g", called, "1 g", Units.METRIC, new SubstanceNames(catalogue));
+        return line(called + " 1 g", called, "1 g", Units.METRIC, SubstanceNames.of(catalogue));
     }
 
     public boolean isUnderstood() {

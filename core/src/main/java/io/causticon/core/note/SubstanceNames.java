@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Finds what a note calls by some name: as the tables call it, by the words of its name in any order, or by a name of the trade. */
 final class SubstanceNames {
@@ -35,7 +36,20 @@ final class SubstanceNames {
     private final Catalogue catalogue;
     private final List<Substance> all;
 
-    SubstanceNames(Catalogue catalogue) {
+    /** Those that were asked for last: a table of a thousand lines asks for the same each time. */
+    private static volatile @Nullable SubstanceNames last;
+
+    static SubstanceNames of(Catalogue catalogue) {
+        SubstanceNames known = last;
+        if (known != null && known.catalogue == catalogue) {
+            return known;
+        }
+        SubstanceNames names = new SubstanceNames(catalogue);
+        last = names;
+        return names;
+    }
+
+    private SubstanceNames(Catalogue catalogue) {
         this.catalogue = catalogue;
         this.all = Stream.of(
                         catalogue.fats().stream().map(f -> substance(What.FAT, f.id(), f.name())),

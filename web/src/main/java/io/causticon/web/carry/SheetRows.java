@@ -62,6 +62,9 @@ final class SheetRows {
     private static List<List<String>> text(Path file) {
         TableLines lines = new TableLines(file);
         List<String> first = lines.first(60);
+        if (first.stream().filter(l -> !l.isBlank()).findFirst().filter(l -> l.strip().startsWith("{") || l.strip().startsWith("[")).isPresent()) {
+            throw new DocumentFault("This is no table but a document (JSON): those come in under \"Out and in\".");
+        }
         char delimiter = LoggerGuess.delimiter(first, d -> some(lines, d, 60));
         return some(lines, delimiter, RecipeSheet.MOST_ROWS);
     }

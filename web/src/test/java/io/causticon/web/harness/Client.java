@@ -89,6 +89,15 @@ public final class Client {
                         encode(form) + more.replace(" ", "+") + "&_csrf=" + encode(token))));
     }
 
+    /** A file as the body of a request, as scripts of the pages send it. */
+    public HttpResponse<String> postFile(String path, String name, byte[] content) {
+        return send(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/octet-stream")
+                .header("X-XSRF-TOKEN", token)
+                .header("X-File-Name", encode(name))
+                .POST(HttpRequest.BodyPublishers.ofByteArray(content)));
+    }
+
     public HttpResponse<String> postWithoutToken(String path, Map<String, String> form) {
         return post(path, form, false);
     }
