@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -88,7 +89,7 @@ public enum TimeShape {
      * @return empty if it is not of this shape
      */
     public Optional<Instant> read(String cell, ZoneId zone, Instant beginning) {
-        String text = tidy(cell);
+        String text = isLocal() || this == ISO_WITH_OFFSET ? tidy(cell) : cell.strip();
         try {
             return switch (this) {
                 case ISO_WITH_OFFSET -> Optional.of(OffsetDateTime.parse(text.replace(' ', 'T')).toInstant());
@@ -105,14 +106,19 @@ public enum TimeShape {
         }
     }
 
-    /** One space, no fractions of seconds, no T between a day and a time. */
+    private static final Pattern SPACES = Pattern.compile("[\\s\u00a0]+");
+    private static final Pattern WITH_T = Pattern.compile("\\d{4}-\\d\\d?-\\d\\d?T\\d[\\d:.,]*");
+    private static final Pattern FRACTION = Pattern.compile("(\\d:\\d\\d:\\d\\d)[.,]\\d+");
+    private static final Pattern COMMA = Pattern.compile("^(\\S+), ");
+
+    /** One space, no T between a day and a time where no offset follows. */
     private static String tidy(String cell) {
-        String text = cell.strip().replaceAll("[\\s\u00a0]+", " ");
-        return text.matches("\\d{4}-\\d\\d?-\\d\\d?T\\d.*") && !text.matches(".*(Z|[+-]\\d\\d:?\\d\\d)$") ? text.replace('T', ' ') : text;
+        String text = SPACES.matcher(cell.strip()).replaceAll(" ");
+        return WITH_T.matcher(text).matches() ? text.replace('T', ' ') : text;
     }
 
     private Optional<LocalDateTime> local(String text) {
-        String whole = text.replaceAll("(\\d:\\d\\d:\\d\\d)[.,]\\d+", "$1").replaceFirst("^(\\S+), ", "$1 ");
+        String whole = COMMA.matcher(FRACTION.matcher(text).replaceAll("$1")).replaceFirst("$1 ");
         for (DateTimeFormatter format : formats) {
             try {
                 return Optional.of(LocalDateTime.parse(whole, format));
