@@ -45,14 +45,16 @@ class CarryController {
     private final Documents documents;
     private final WorkshopZip zips;
     private final LogTable logs;
+    private final BatchFile paper;
     private final Path folder;
     private final Clock clock;
 
-    CarryController(Arrivals arrivals, Documents documents, WorkshopZip zips, LogTable logs, @Value("${causticon.data}") Path data, Clock clock) {
+    CarryController(Arrivals arrivals, Documents documents, WorkshopZip zips, LogTable logs, BatchFile paper, @Value("${causticon.data}") Path data, Clock clock) {
         this.arrivals = arrivals;
         this.documents = documents;
         this.zips = zips;
         this.logs = logs;
+        this.paper = paper;
         this.folder = data.toAbsolutePath().normalize().resolve("leaving");
         this.clock = clock;
     }
@@ -101,6 +103,13 @@ class CarryController {
         Writer writer = new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8);
         logs.write(id, maker.formats(), writer);
         writer.flush();
+    }
+
+    /** A batch on paper. */
+    @GetMapping("/carry/batch/{id}.pdf")
+    ResponseEntity<byte[]> paper(@PathVariable UUID id, @ModelAttribute("maker") Maker maker) {
+        byte[] pdf = paper.of(id, maker);
+        return attached(pdf, MediaType.APPLICATION_PDF, WorkshopZip.fileName(DocumentKind.BATCH, documents.rows(DocumentKind.BATCH, id).get(0)) + ".pdf");
     }
 
     /** One batch with its pictures. */

@@ -124,7 +124,7 @@ final class TableLines {
     }
 
     private Reader reader() throws IOException {
-        Reader in = new InputStreamReader(Files.newInputStream(file), charset.newDecoder().onMalformedInput(CodingErrorAction.REPLACE));
+        Reader in = new InputStreamReader(Files.newInputStream(file), charset.newDecoder().onMalformedInput(CodingErrorAction.REPLACE).onUnmappableCharacter(CodingErrorAction.REPLACE));
         BufferedReader buffered = new BufferedReader(in);
         buffered.mark(1);
         if (buffered.read() != '\ufeff') {

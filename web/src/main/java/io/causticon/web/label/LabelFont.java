@@ -10,8 +10,8 @@ import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
-/** A typeface of the labels: the letters of the application itself, unpacked. What it has no letter for is another face's, or a question mark. */
-enum LabelFont {
+/** A typeface for paper: the letters of the application itself, unpacked. What it has no letter for is another face's, or a question mark. */
+public enum LabelFont {
     TEXT("text.ttf", "Atkinson Hyperlegible Next"),
     TEXT_EXTENDED("text-ext.ttf", "Atkinson Hyperlegible Next"),
     FIGURES("figures.ttf", "IBM Plex Mono");
@@ -32,7 +32,7 @@ enum LabelFont {
         }
     }
 
-    InputStream open() {
+    public InputStream open() {
         InputStream in = LabelFont.class.getResourceAsStream(file);
         if (in == null) {
             throw new IllegalStateException("Impossible state: " + file + " is not on the class path");
@@ -55,10 +55,10 @@ enum LabelFont {
     }
 
     /** A stretch of words in one face. */
-    record Run(LabelFont font, String text) {}
+    public record Run(LabelFont font, String text) {}
 
     /** Words as stretches that can be written: no line breaks, nothing that no face has. */
-    List<Run> runs(String text) {
+    public List<Run> runs(String text) {
         List<Run> runs = new ArrayList<>();
         StringBuilder run = new StringBuilder();
         LabelFont now = this;
@@ -79,11 +79,11 @@ enum LabelFont {
     }
 
     /** In the unit of the size. */
-    double width(String text, double size) {
+    public double width(String text, double size) {
         return runs(text).stream().mapToDouble(r -> r.font().plainWidth(r.text(), size)).sum();
     }
 
-    double plainWidth(String text, double size) {
+    public double plainWidth(String text, double size) {
         try {
             double units = 0;
             for (int letter : text.codePoints().toArray()) {
