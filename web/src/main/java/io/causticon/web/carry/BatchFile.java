@@ -73,7 +73,7 @@ class BatchFile {
         Map<Class<? extends Entry>, String> all = new LinkedHashMap<>();
         all.put(Entry.Titrated.class, "free alkali was not titrated");
         all.put(Entry.PhRead.class, "pH was not read");
-        all.put(Entry.TouchTested.class, "nobody touched it with the tongue for a zap");
+        all.put(Entry.TouchTested.class, "nobody felt its surface");
         all.put(Entry.WashTested.class, "nobody washed with it");
         all.put(Entry.BarWeighed.class, "no bar was weighed while it dried");
         all.put(Entry.PhotoTaken.class, "no picture was taken");
@@ -108,7 +108,7 @@ class BatchFile {
         }
         if (batch.isHeld()) {
             String why = batch.log().of(Entry.Held.class).reduce((a, b) -> b).map(h -> h.entry().reason()).orElse("");
-            paper.words("HELD. Not to be used or sold. " + why, Paper.HAZARD, 0);
+            paper.words("HELD. Not to be used or sold." + (why.isBlank() ? "" : " Because: " + why), Paper.HAZARD, 0);
             return;
         }
         Optional<LoggedEntry> released = batch.log().entries().stream().filter(l -> l.entry() instanceof Entry.Released).reduce((a, b) -> b);
