@@ -6,6 +6,7 @@ import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.EntryWords;
+import io.causticon.web.shared.OpenCells;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.document.Row;

@@ -4,6 +4,7 @@ import com.github.miachm.sods.Range;
 import com.github.miachm.sods.SpreadSheet;
 import io.causticon.core.intake.LoggerGuess;
 import io.causticon.core.intake.RecipeSheet;
+import io.causticon.web.shared.OpenCells;
 import io.causticon.web.document.DocumentFault;
 import java.io.IOException;
 import java.io.InputStream;

@@ -2,6 +2,7 @@ package io.causticon.web.carry;
 
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Maker;
+import io.causticon.web.shared.OpenCells;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.document.Row;

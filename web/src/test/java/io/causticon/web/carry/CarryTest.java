@@ -11,6 +11,7 @@ import io.causticon.web.batch.BatchService;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.harness.Application;
+import io.causticon.web.shared.OpenCells;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
 import java.io.StringReader;

@@ -1,4 +1,4 @@
-package io.causticon.web.carry;
+package io.causticon.web.shared;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -11,14 +11,14 @@ import org.apache.commons.csv.CSVPrinter;
  * Tables of comma-separated values (RFC 4180, UTF-8). A cell that a spreadsheet would run as a formula leaves as text, with an apostrophe before it; numbers are
  * none.
  */
-final class OpenCells {
+public final class OpenCells {
 
     private static final String RUN = "=+-@\t\r";
     private static final String NUMBER = "[-+]?\\d+(\\.\\d+)?([eE][-+]?\\d+)?";
 
     private final CSVPrinter out;
 
-    OpenCells(Appendable to, List<String> headings) {
+    public OpenCells(Appendable to, List<String> headings) {
         try {
             this.out = new CSVPrinter(to, CSVFormat.RFC4180);
             out.printRecord(headings);
@@ -27,7 +27,7 @@ final class OpenCells {
         }
     }
 
-    void row(Object... cells) {
+    public void row(Object... cells) {
         try {
             out.printRecord(Arrays.stream(cells).map(c -> safe(String.valueOf(c))));
         } catch (IOException e) {
@@ -35,12 +35,12 @@ final class OpenCells {
         }
     }
 
-    static String safe(String cell) {
+    public static String safe(String cell) {
         return !cell.isEmpty() && RUN.indexOf(cell.charAt(0)) >= 0 && !cell.matches(NUMBER) ? "'" + cell : cell;
     }
 
     /** What {@link #safe} was given. */
-    static String asItWas(String cell) {
+    public static String asItWas(String cell) {
         return cell.length() > 1 && cell.charAt(0) == '\'' && RUN.indexOf(cell.charAt(1)) >= 0 ? cell.substring(1) : cell;
     }
 }

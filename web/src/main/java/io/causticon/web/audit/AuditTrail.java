@@ -1,0 +1,121 @@
+package io.causticon.web.audit;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.EntryWords;
+import io.causticon.web.shared.Formats;
+import io.causticon.web.shared.Guard;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+
+/** Reads who did what, and what was amended. */
+@Service
+class AuditTrail {
+
+    private static final String NAMES =
+            "select d.id, d.done_at, d.name, d.device, d.what, d.subject, (select b.name from batch b where cast(b.id as varchar) = substring(d.subject from 1 for 36)) as batch"
+                    + " from deed d where d.id < ? and (? = '' or d.name = ?) order by d.id desc limit ?";
+
+    private final JdbcTemplate jdbc;
+    private final BatchService batches;
+
+    AuditTrail(JdbcTemplate jdbc, BatchService batches) {
+        this.jdbc = jdbc;
+        this.batches = batches;
+    }
+
+    /**
+     * Something that was done.
+     *
+     * @param number counts up
+     * @param batch name of the batch that it was done to; empty where it was none
+     */
+    record Done(long number, Instant at, String name, String device, String what, String subject, String batch) {}
+
+    /** The latest before a number. */
+    List<Done> done(long before, String name, int most) {
+        return jdbc.query(NAMES, (found, i) -> done(found), before, name, name, most);
+    }
+
+    private static Done done(ResultSet found) throws SQLException {
+        String batch = found.getString("batch");
+        return new Done(
+                found.getLong("id"),
+                found.getObject("done_at", OffsetDateTime.class).toInstant(),
+                found.getString("name"),
+                found.getString("device"),
+                found.getString("what"),
+                found.getString("subject"),
+                batch == null ? "" : batch);
+    }
+
+    /** Who is in it. */
+    List<String> names() {
+        return jdbc.queryForList("select distinct name from deed order by name", String.class);
+    }
+
+    /**
+     * A line that says something else now.
+     *
+     * @param at when it was amended
+     * @param before what it said
+     * @param now what it says; empty where it was taken back
+     * @param reason why, where one was given
+     */
+    record Amendment(Instant at, String by, String batch, String code, UUID id, String before, String now, String reason) {}
+
+    /** The latest amendments, newest first. */
+    List<Amendment> amendments(int most, Formats formats) {
+        List<Amendment> all = new ArrayList<>();
+        record Where(UUID batch, UUID line, int revision) {}
+        List<Where> found = jdbc.query(
+                "select batch_id, line_id, revision from log_revision where revision > 1 order by recorded_at desc limit ?",
+                (r, i) -> new Where(r.getObject(1, UUID.class), r.getObject(2, UUID.class), r.getInt(3)),
+                most);
+        for (Where where : found) {
+            Optional<Batch> batch = Guard.of("Batch " + where.batch(), () -> batches.glance(new BatchId(where.batch())));
+            batch.flatMap(b -> amendment(b, where.line(), where.revision(), formats)).ifPresent(all::add);
+        }
+        return all;
+    }
+
+    private static Optional<Amendment> amendment(Batch batch, UUID line, int revision, Formats formats) {
+        return batch.log().find(line.toString()).flatMap(l -> {
+            var revisions = Stream.concat(l.earlier().stream(), Stream.of(l.current())).toList();
+            var now = revisions.stream().filter(r -> r.number() == revision).findFirst();
+            var before = revisions.stream().filter(r -> r.number() == revision - 1).findFirst();
+            return now.map(n -> new Amendment(
+                    n.recordedAt(),
+                    n.by(),
+                    batch.name(),
+                    batch.code(),
+                    batch.id().value(),
+                    before.map(b -> words(batch, b.entry(), b.at(), formats)).orElse(""),
+                    n.withdrawn() ? "" : words(batch, n.entry(), n.at(), formats),
+                    n.reason()));
+        });
+    }
+
+    private static String words(Batch batch, Entry entry, Instant at, Formats formats) {
+        return EntryWords.of(entry, batch.names(), formats).text() + ", " + formats.moment(at);
+    }
+
+    /** Everything that was done, the oldest first, one after the other. */
+    void each(Consumer<Done> take) {
+        jdbc.query("select d.*, '' as batch from deed d order by d.id", found -> {
+            take.accept(done(found));
+        });
+    }
+}

@@ -1,0 +1,114 @@
+package io.causticon.web.audit;
+
+import io.causticon.web.shared.DaemonThreads;
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import org.springframework.web.util.WebUtils;
+
+/** Writes down who did what, behind whoever did it: nobody waits for it. What was acknowledged is in the logs in any case. */
+@Component
+class Deeds implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Deeds.class);
+    private static final int MOST_WAITING = 20_000;
+    private static final int AT_ONCE = 200;
+    private static final int LONGEST_NAME = 60;
+    private static final int LONGEST_DEVICE = 160;
+    private static final int LONGEST_SUBJECT = 200;
+    private static final String BROWSER = "causticon-browser";
+    private static final int BROWSER_SHOWN = 8;
+
+    private final JdbcTemplate jdbc;
+    private final Clock clock;
+    private final BlockingQueue<Deed> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
+    private final AtomicBoolean writing = new AtomicBoolean();
+    private final ExecutorService background = Executors.newSingleThreadExecutor(DaemonThreads.named("deeds"));
+
+    Deeds(JdbcTemplate jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /**
+     * Something that somebody did.
+     *
+     * @param at when
+     * @param name what she signs in with
+     * @param device browser and address it was done from
+     * @param what in words
+     * @param subject what it was done to: an id, a name
+     */
+    record Deed(Instant at, String name, String device, String what, String subject) {}
+
+    void note(String name, HttpServletRequest request, String what, String subject) {
+        boolean kept = waiting.offer(new Deed(
+                clock.instant(), cut(name, LONGEST_NAME), cut(device(request), LONGEST_DEVICE), what, cut(subject, LONGEST_SUBJECT)));
+        if (!kept) {
+            LOG.warn("{} {} {} could not be written down: too much waits", name, what, subject);
+        } else if (writing.compareAndSet(false, true)) {
+            background.execute(this::write);
+        }
+    }
+
+    private void write() {
+        do {
+            List<Deed> some = new ArrayList<>();
+            waiting.drainTo(some, AT_ONCE);
+            try {
+                jdbc.batchUpdate("insert into deed (done_at, name, device, what, subject) values (?, ?, ?, ?, ?)", some, AT_ONCE, (statement, d) -> {
+                    statement.setObject(1, d.at().atOffset(ZoneOffset.UTC));
+                    statement.setString(2, d.name());
+                    statement.setString(3, d.device());
+                    statement.setString(4, d.what());
+                    statement.setString(5, d.subject());
+                });
+            } catch (RuntimeException e) {
+                // The disk is full, or the file closed: what was done is done, and the log of the program keeps it.
+                some.forEach(d -> LOG.warn("not written down: {}", d));
+            }
+            writing.set(false);
+        } while (!waiting.isEmpty() && writing.compareAndSet(false, true));
+    }
+
+    private static String cut(String text, int longest) {
+        String line = text.replaceAll("\\p{Cntrl}+", " ").strip();
+        return line.length() <= longest ? line : line.substring(0, longest);
+    }
+
+    /** The browser by the cookie that it keeps, by what it says that it is, and by its address. */
+    private static String device(HttpServletRequest request) {
+        Cookie known = WebUtils.getCookie(request, BROWSER);
+        String id = known == null ? "" : known.getValue().split("\\.")[0];
+        String named = id.length() > BROWSER_SHOWN ? id.substring(0, BROWSER_SHOWN) : id;
+        String says = String.valueOf(request.getHeader("User-Agent"));
+        return (kind(says) + " " + named + " at " + request.getRemoteAddr()).replaceAll(" +", " ");
+    }
+
+    private static String kind(String agent) {
+        String browser = agent.contains("Firefox") ? "Firefox" : agent.contains("Edg/") ? "Edge" : agent.contains("Chrome") ? "Chrome" : agent.contains("Safari") ? "Safari" : "a program";
+        String on = agent.contains("Android")
+                ? "Android"
+                : agent.contains("iPhone") || agent.contains("iPad") ? "iOS" : agent.contains("Windows") ? "Windows" : agent.contains("Mac OS") ? "macOS" : agent.contains("Linux") ? "Linux" : "";
+        return on.isEmpty() ? browser : browser + " on " + on;
+    }
+
+    @Override
+    public void destroy() {
+        DaemonThreads.end(background);
+    }
+}

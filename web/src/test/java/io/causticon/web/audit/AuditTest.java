@@ -1,0 +1,86 @@
+package io.causticon.web.audit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.core.observation.Entry;
+import io.causticon.web.batch.BatchId;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.Test;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Who did what. */
+@Application
+class AuditTest {
+
+    /** What works something out and keeps nothing, and what has no person behind it. */
+    private static final Set<String> NO_DEED = Set.of(
+            "/rework/ask", "/plan/first/read", "/plan/reckon", "/plan/rows", "/plan/change", "/plan/gel", "/plan/scale", "/plan/size", "/plan/powder", "/plan/cups",
+            "/plan/up/{list}", "/plan/even", "/plan/fit", "/ingest", "/error");
+
+    private final RunningApplication application = RunningApplication.get();
+
+    private static void waitUntil(BooleanSupplier holds) throws InterruptedException {
+        long end = System.nanoTime() + Duration.ofSeconds(Long.getLong("causticon.patience", 20)).toNanos();
+        while (!holds.getAsBoolean() && System.nanoTime() < end) {
+            Thread.sleep(20);
+        }
+        assertThat(holds.getAsBoolean()).isTrue();
+    }
+
+    @Test
+    void everyFormHasItsWords() {
+        Set<String> patterns = new TreeSet<>();
+        application.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
+                .filter(m -> m.getMethodsCondition().getMethods().contains(RequestMethod.POST))
+                .forEach(m -> patterns.addAll(m.getPatternValues()));
+        assertThat(patterns).isNotEmpty();
+        List<String> without = new ArrayList<>(patterns);
+        without.removeIf(p -> NO_DEED.contains(p) || DeedWords.of(p).isPresent());
+        assertThat(without).as("addresses of which no one would know what was done there").isEmpty();
+        assertThat(patterns).as("and none that is no more").containsAll(DeedWords.patterns());
+    }
+
+    @Test
+    void tellsWhoDidWhatFromWhereAndBothVersionsOfALine() throws InterruptedException {
+        Client odd = new Client(application.address()).signIn("odd");
+        BatchId batch = application.bean(BatchService.class).all().get(4).id();
+        odd.get("/batch/" + batch);
+        assertThat(odd.post("/batch/" + batch + "/log", Map.of("quick", "bar 101.5 g", "key", UUID.randomUUID().toString())).statusCode()).isLessThan(400);
+        Client ines = new Client(application.address()).signIn("ines");
+        waitUntil(() -> ines.get("/people/audit?name=odd").body().contains(application.bean(BatchService.class).get(batch).name()));
+        assertThat(ines.get("/people/audit?name=odd").body()).contains("logged", "a program", "127.0.0.1", "signed in").doesNotContain("<td>ines</td>");
+        assertThat(ines.get("/people/audit.csv").body()).startsWith("number,done_at,name,what,subject,device").contains("odd,logged," + batch);
+
+        String line = application.bean(BatchService.class).get(batch).log().all().stream()
+                .filter(l -> l.entry() instanceof Entry.BarWeighed b && Math.abs(b.mass().grams() - 101.5) < 0.01)
+                .findFirst()
+                .orElseThrow()
+                .id();
+        odd.get("/batch/" + batch + "/line/" + line);
+        odd.post("/batch/" + batch + "/line/" + line, Map.of("quick", "bar 105.5 g", "revision", "1", "at", "", "key", UUID.randomUUID().toString()));
+        assertThat(ines.get("/people/audit").body()).contains("bar 101.5 g", "bar 105.5 g");
+        assertThat(ines.get("/people/amendments.csv").body()).contains("bar 101.5 g", "bar 105.5 g");
+        assertThat(odd.get("/people/audit").statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void tellsWhoWasNotLetIn() throws InterruptedException {
+        Client stranger = new Client(application.address());
+        stranger.get("/sign-in");
+        stranger.post("/sign-in", Map.of("name", "nobody-of-ours", "password", "wrong-wrong-wrong"));
+        Client ines = new Client(application.address()).signIn("ines");
+        waitUntil(() -> ines.get("/people/audit?name=nobody-of-ours").body().contains("was not let in"));
+    }
+}
