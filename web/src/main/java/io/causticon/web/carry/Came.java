@@ -5,13 +5,22 @@ import io.causticon.web.document.DocumentFault;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.multipart.MultipartFile;
 
 /** Something that came, as a list tells it. */
 record Came(UUID id, String source, String when, String by, String told, boolean waits, boolean taken, String undone) {
 
     private static final MediaType WORDS = new MediaType("text", "plain", StandardCharsets.UTF_8);
+
+    static final String CHOOSE = "Choose a file first.";
+
+    /** Whether a form was sent without a file. */
+    static boolean isNone(@Nullable MultipartFile file) {
+        return file == null || file.isEmpty() && String.valueOf(file.getOriginalFilename()).isEmpty();
+    }
 
     static Came of(ArrivalRow r, Maker maker) {
         String undone = r.undoneAt == null ? "" : "taken back " + maker.formats().moment(r.undoneAt) + " by " + r.undoneBy;

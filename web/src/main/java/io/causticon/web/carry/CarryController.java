@@ -21,6 +21,7 @@ import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -156,11 +157,10 @@ class CarryController {
     }
 
     /** A file from a form; small ones come so where no script runs. */
-    @PostMapping(path = "/people/arrivals", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultipartFile file, HttpServletResponse response) throws IOException {
-        if (file.isEmpty() && String.valueOf(file.getOriginalFilename()).isEmpty()) {
-            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return page(model, maker, "Choose a file first.");
+    @PostMapping("/people/arrivals")
+    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
+        if (Came.isNone(file)) {
+            return page(model, maker, Came.CHOOSE);
         }
         try (InputStream in = file.getInputStream()) {
             return "redirect:/people/arrivals/" + arrivals.lay(in, String.valueOf(file.getOriginalFilename()), maker.displayName());

@@ -22,6 +22,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -64,10 +65,13 @@ class ProbeController {
         return "carry/probe";
     }
 
-    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @PostMapping
     String bring(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultipartFile file, HttpServletResponse response)
+            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response)
             throws IOException {
+        if (Came.isNone(file)) {
+            return page(id, model, maker, Came.CHOOSE);
+        }
         try (InputStream in = file.getInputStream()) {
             return "redirect:" + lay(id, in, String.valueOf(file.getOriginalFilename()), maker);
         } catch (DocumentFault e) {

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -51,8 +52,11 @@ class TableController {
         return "carry/table";
     }
 
-    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultipartFile file, HttpServletResponse response) throws IOException {
+    @PostMapping
+    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
+        if (Came.isNone(file)) {
+            return page(model, maker, Came.CHOOSE);
+        }
         try (InputStream in = file.getInputStream()) {
             return "redirect:/carry/table/" + files.lay(in, String.valueOf(file.getOriginalFilename()), maker);
         } catch (DocumentFault e) {
