@@ -3,7 +3,7 @@ package io.causticon.web.carry;
 import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.DocumentReader;
-import io.causticon.web.document.Pictures;
+import io.causticon.web.document.PictureFiles;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -142,8 +142,8 @@ final class Parcel implements AutoCloseable {
                 names.add(name);
             } else if (small.endsWith(".jpg")) {
                 int folder = name.lastIndexOf('/');
-                String picture = Pictures.FOLDER + name.substring(folder + 1);
-                if (Pictures.isOne(picture)) {
+                String picture = PictureFiles.FOLDER + name.substring(folder + 1);
+                if (PictureFiles.isOne(picture)) {
                     pictures.putIfAbsent(picture, name);
                 }
             }

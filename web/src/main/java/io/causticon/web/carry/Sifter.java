@@ -6,7 +6,7 @@ import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.document.Row;
-import io.causticon.web.document.Table;
+import io.causticon.web.document.DocumentTable;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -267,7 +267,7 @@ class Sifter {
         return done;
     }
 
-    private static boolean mayBeAlone(Table table, String column) {
+    private static boolean mayBeAlone(DocumentTable table, String column) {
         return switch (table.name()) {
             case "batch", "recipe_draft", "device" -> true;
             case "trial" -> column.equals(RECIPE);

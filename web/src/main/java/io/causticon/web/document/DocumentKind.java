@@ -14,43 +14,43 @@ public enum DocumentKind {
     SHELF(
             1,
             null,
-            Table.of("mould", "moulds", "name").noTwo("name"),
-            Table.of("vessel", "vessels", "name").noTwo("name"),
-            Table.of("own_fat", "fats", "name").noTwo("name"),
-            Table.of("own_fragrance", "fragrances", "name").noTwo("name"),
-            Table.of("lot", "lots", "label").noTwo("label")),
+            DocumentTable.of("mould", "moulds", "name").noTwo("name"),
+            DocumentTable.of("vessel", "vessels", "name").noTwo("name"),
+            DocumentTable.of("own_fat", "fats", "name").noTwo("name"),
+            DocumentTable.of("own_fragrance", "fragrances", "name").noTwo("name"),
+            DocumentTable.of("lot", "lots", "label").noTwo("label")),
     RECIPE(
             1,
-            Table.of("recipe", "recipe", "created_at, id"),
-            Table.of("recipe_version", "versions", "number").under("recipe_id").with("plan")),
+            DocumentTable.of("recipe", "recipe", "created_at, id"),
+            DocumentTable.of("recipe_version", "versions", "number").under("recipe_id").with("plan")),
     BATCH(
             1,
-            Table.of("batch", "batch", "begun_at, id").without("log_version").with("plan"),
-            Table.of("log_revision", "log", "happened_at, line_id, revision").under("batch_id").with("entry"),
-            Table.of("photo", "photos", "created_at, id").under("batch_id")),
+            DocumentTable.of("batch", "batch", "begun_at, id").without("log_version").with("plan"),
+            DocumentTable.of("log_revision", "log", "happened_at, line_id, revision").under("batch_id").with("entry"),
+            DocumentTable.of("photo", "photos", "created_at, id").under("batch_id")),
     TRIAL(
             1,
-            Table.of("trial", "trial", "made_at, id"),
-            Table.of("trial_arm", "arms", "place, id").under("trial_id").with("plan")),
+            DocumentTable.of("trial", "trial", "made_at, id"),
+            DocumentTable.of("trial_arm", "arms", "place, id").under("trial_id").with("plan")),
     WORKSHOP(
             1,
             null,
-            Table.of("workshop", "workshop", "id"),
-            Table.of("planned_making", "plannedMakings", "on_day, id"),
-            Table.of("recipe_draft", "recipeDrafts", "changed_at, id"),
-            Table.of("device", "devices", "name").noTwo("name").without("token_hash", "last_sequence"),
-            Table.of("scrap", "scraps", "id"),
-            Table.of("practice_case", "practiceCases", "begun_at, id"),
-            Table.of("practice_drill", "practiceDrills", "begun_at, id"),
-            Table.of("practice_shown", "practiceShown", "maker").keyed("maker"));
+            DocumentTable.of("workshop", "workshop", "id"),
+            DocumentTable.of("planned_making", "plannedMakings", "on_day, id"),
+            DocumentTable.of("recipe_draft", "recipeDrafts", "changed_at, id"),
+            DocumentTable.of("device", "devices", "name").noTwo("name").without("token_hash", "last_sequence"),
+            DocumentTable.of("scrap", "scraps", "id"),
+            DocumentTable.of("practice_case", "practiceCases", "begun_at, id"),
+            DocumentTable.of("practice_drill", "practiceDrills", "begun_at, id"),
+            DocumentTable.of("practice_shown", "practiceShown", "maker").keyed("maker"));
 
     private static final String PREFIX = "causticon/";
 
     private final int version;
-    private final @Nullable Table root;
-    private final List<Table> lists;
+    private final @Nullable DocumentTable root;
+    private final List<DocumentTable> lists;
 
-    DocumentKind(int version, @Nullable Table root, Table... lists) {
+    DocumentKind(int version, @Nullable DocumentTable root, DocumentTable... lists) {
         this.version = version;
         this.root = root;
         this.lists = List.of(lists);
@@ -62,20 +62,20 @@ public enum DocumentKind {
     }
 
     /** The table whose one row the document is of; empty where it is of the whole workshop. */
-    public Optional<Table> root() {
+    public Optional<DocumentTable> root() {
         return Optional.ofNullable(root);
     }
 
-    public List<Table> lists() {
+    public List<DocumentTable> lists() {
         return lists;
     }
 
-    public List<Table> tables() {
+    public List<DocumentTable> tables() {
         return Stream.concat(Stream.ofNullable(root), lists.stream()).toList();
     }
 
     /** One of its tables by name. */
-    public Table table(String name) {
+    public DocumentTable table(String name) {
         return tables().stream().filter(t -> t.name().equals(name)).findFirst().orElseThrow(() -> new IllegalArgumentException(name));
     }
 

@@ -72,7 +72,7 @@ public class DocumentReader {
         kind.lists().forEach(t -> lists.add(t.list()));
         Object root = null;
         if (kind.root().isPresent()) {
-            Table table = kind.root().get();
+            DocumentTable table = kind.root().get();
             inside = document.path(table.list());
             onlyKnown(document, Set.of(table.list()), HEAD, "the document");
             Row row = row(table, inside, table.list(), lists, null);
@@ -81,13 +81,13 @@ public class DocumentReader {
         } else {
             onlyKnown(document, lists, HEAD, "the document");
         }
-        for (Table list : kind.lists()) {
+        for (DocumentTable list : kind.lists()) {
             rows.addAll(list(list, inside.path(list.list()), root));
         }
         return rows;
     }
 
-    private List<Row> list(Table table, JsonNode list, @Nullable Object root) {
+    private List<Row> list(DocumentTable table, JsonNode list, @Nullable Object root) {
         if (list.isMissingNode()) {
             return List.of();
         }
@@ -106,7 +106,7 @@ public class DocumentReader {
         return rows;
     }
 
-    private Row row(Table table, JsonNode node, String where, Set<String> lists, @Nullable Object root) {
+    private Row row(DocumentTable table, JsonNode node, String where, Set<String> lists, @Nullable Object root) {
         if (!node.isObject()) {
             throw new DocumentFault("\"" + table.list() + "\": an object is missing at " + where + ".");
         }
@@ -149,7 +149,7 @@ public class DocumentReader {
         if (c.longest() > 0 && value.toString().length() > c.longest()) {
             throw new DocumentFault(where + ": \"" + c.field() + "\" has " + value.toString().length() + " letters; " + c.longest() + " are possible.");
         }
-        if (c.type() == FieldType.PICTURE && !Pictures.isOne(value.toString())) {
+        if (c.type() == FieldType.PICTURE && !PictureFiles.isOne(value.toString())) {
             throw new DocumentFault(where + ": \"" + c.field() + "\" is \"" + shortened(value.toString()) + "\"; photos/ID.jpg is meant.");
         }
         return value;

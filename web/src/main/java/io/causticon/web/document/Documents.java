@@ -35,7 +35,7 @@ public class Documents {
 
     /** Which there are of a kind, in their order. */
     public List<Object> keys(DocumentKind kind) {
-        Table root = kind.root().orElseThrow();
+        DocumentTable root = kind.root().orElseThrow();
         return jdbc.queryForList("select " + root.key() + " from " + root.name() + " order by " + root.order(), Object.class);
     }
 
@@ -57,23 +57,23 @@ public class Documents {
         if (kind.root().isPresent() && rows.isEmpty()) {
             return rows;
         }
-        for (Table list : kind.lists()) {
+        for (DocumentTable list : kind.lists()) {
             rows.addAll(list.parent() == null ? found(list, "") : found(list, "where " + list.parent() + " = ?", key));
         }
         return rows;
     }
 
     /** The row of a table with this key, as it is kept. */
-    public Optional<Row> row(Table table, Object key) {
+    public Optional<Row> row(DocumentTable table, Object key) {
         return found(table, "where " + table.key() + " = ?", key).stream().findFirst();
     }
 
     /** The row that has this in a column which no two share. */
-    public Optional<Row> rowWith(Table table, String column, Object value) {
+    public Optional<Row> rowWith(DocumentTable table, String column, Object value) {
         return found(table, "where " + column + " = ?", value).stream().findFirst();
     }
 
-    private List<Row> found(Table table, String where, Object... values) {
+    private List<Row> found(DocumentTable table, String where, Object... values) {
         List<Column> columns = tables.columns(table);
         String names = columns.stream()
                 // A picture is a file beside the document.
@@ -83,14 +83,14 @@ public class Documents {
                 "select " + names + " from " + table.name() + " " + where + " order by " + table.order(), (found, i) -> row(table, columns, found), values);
     }
 
-    private static Row row(Table table, List<Column> columns, ResultSet found) throws SQLException {
+    private static Row row(DocumentTable table, List<Column> columns, ResultSet found) throws SQLException {
         Map<String, @Nullable Object> values = new HashMap<>();
         for (Column c : columns) {
             values.put(c.name(), value(c, found));
         }
         columns.stream()
                 .filter(c -> c.type() == FieldType.PICTURE && values.get(c.name()) != null)
-                .forEach(c -> values.put(c.name(), Pictures.name(c.name(), values.get(table.key()))));
+                .forEach(c -> values.put(c.name(), PictureFiles.name(c.name(), values.get(table.key()))));
         return new Row(table, values);
     }
 
@@ -117,7 +117,7 @@ public class Documents {
         document.put("version", kind.version());
         ObjectNode inside = kind.root().map(r -> document.set(r.list(), written(rows.get(0)))).map(d -> (ObjectNode) d.get(kind.root().orElseThrow().list()))
                 .orElse(document);
-        for (Table list : kind.lists()) {
+        for (DocumentTable list : kind.lists()) {
             var array = inside.putArray(list.list());
             rows.stream().filter(r -> r.table().equals(list)).forEach(r -> array.add(written(r)));
         }
@@ -138,7 +138,7 @@ public class Documents {
 
     /** Copies a picture out; nothing where there is none. */
     public void picture(String name, OutputStream to) {
-        Pictures.Place place = Pictures.place(name);
+        PictureFiles.Place place = PictureFiles.place(name);
         jdbc.query("select " + place.column() + " from photo where id = ?", (ResultSetExtractor<Void>) found -> {
             if (found.next()) {
                 try (InputStream in = found.getBinaryStream(1)) {

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  * @param table which table it is of
  * @param values by column; pictures as the name of their file; what a document does not tell is not there
  */
-public record Row(Table table, Map<String, @Nullable Object> values) {
+public record Row(DocumentTable table, Map<String, @Nullable Object> values) {
 
     public Object key() {
         return required(table.key());

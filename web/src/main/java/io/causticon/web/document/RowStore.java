@@ -20,8 +20,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class RowStore {
 
-    private static final Map<String, Table> TABLES =
-            Stream.of(DocumentKind.values()).flatMap(k -> k.tables().stream()).collect(Collectors.toMap(Table::name, t -> t));
+    private static final Map<String, DocumentTable> TABLES =
+            Stream.of(DocumentKind.values()).flatMap(k -> k.tables().stream()).collect(Collectors.toMap(DocumentTable::name, t -> t));
 
     private static final String DID_NOT_COME =
             " and not exists (select 1 from arrived_row x where x.arrival_id = ? and x.table_name = '%s' and x.row_key = cast(%s.id as varchar))";
@@ -74,7 +74,7 @@ public class RowStore {
          * @param picture gives the bytes of a picture by the name of its file
          */
         public void add(Row row, Function<String, byte[]> picture) {
-            Table table = row.table();
+            DocumentTable table = row.table();
             // What follows from a log may be there already, written as it follows here: where it came along, it is as it was there.
             if (table.name().equals("scrap")) {
                 jdbc.update("delete from scrap where id = ? and batch_id is not null", row.key());
@@ -99,7 +99,7 @@ public class RowStore {
         }
 
         /** What stays with a workshop is made anew where the rest arrives: a device that came opens nothing until it is given a token. */
-        private Map<String, Object> stays(Table table) {
+        private Map<String, Object> stays(DocumentTable table) {
             return table.name().equals("device")
                     ? Map.of("token_hash", (UUID.randomUUID().toString() + UUID.randomUUID()).replace("-", ""), "last_sequence", 0L)
                     : Map.of();
@@ -136,7 +136,7 @@ public class RowStore {
         }
 
         private Object key(String table, String key) {
-            Table of = TABLES.get(table);
+            DocumentTable of = TABLES.get(table);
             boolean id = tables.columns(of).stream().anyMatch(c -> c.name().equals(of.key()) && c.type() == FieldType.ID);
             return id ? UUID.fromString(key) : key;
         }
@@ -176,7 +176,7 @@ public class RowStore {
                     (found, i) -> new Added(found.getString(1), found.getString(2)),
                     arrival);
             for (Added row : added) {
-                Table table = TABLES.get(row.table());
+                DocumentTable table = TABLES.get(row.table());
                 if (table != null) {
                     jdbc.update("delete from " + table.name() + " where " + table.key() + " = ?", key(row.table(), row.key()));
                 }

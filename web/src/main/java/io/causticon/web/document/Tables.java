@@ -26,14 +26,14 @@ class Tables {
     }
 
     /** The columns that a document tells. */
-    synchronized List<Column> columns(Table table) {
+    synchronized List<Column> columns(DocumentTable table) {
         return known.computeIfAbsent(table.name(), n -> {
             List<Column> columns = jdbc.execute((ConnectionCallback<List<Column>>) c -> read(c.getMetaData(), table));
             return columns == null ? List.of() : columns;
         });
     }
 
-    private static List<Column> read(DatabaseMetaData data, Table table) throws SQLException {
+    private static List<Column> read(DatabaseMetaData data, DocumentTable table) throws SQLException {
         List<Column> columns = new ArrayList<>();
         try (ResultSet found = data.getColumns(null, "PUBLIC", table.name().toUpperCase(Locale.ROOT), null)) {
             while (found.next()) {

@@ -49,12 +49,12 @@ final class FormatSchemas {
         fields.putObject("version").put("const", kind.version());
         ObjectNode inside = schema;
         if (kind.root().isPresent()) {
-            Table root = kind.root().get();
+            DocumentTable root = kind.root().get();
             inside = row(root, parts);
             fields.set(root.list(), inside);
             ((ArrayNode) schema.get("required")).add(root.list());
         }
-        for (Table list : kind.lists()) {
+        for (DocumentTable list : kind.lists()) {
             ObjectNode array = ((ObjectNode) inside.get("properties")).putObject(list.list());
             array.put("type", "array");
             array.set("items", row(list, parts));
@@ -73,7 +73,7 @@ final class FormatSchemas {
         node.put("additionalProperties", false);
     }
 
-    private ObjectNode row(Table table, SchemaBuilder parts) {
+    private ObjectNode row(DocumentTable table, SchemaBuilder parts) {
         List<Column> columns = tables.columns(table).stream().filter(c -> !c.name().equals(table.parent())).toList();
         ObjectNode row = MAPPER.createObjectNode();
         object(row, columns.stream().filter(c -> c.required() && !c.defaulted()).map(Column::field).toList());

@@ -6,12 +6,12 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** What the files of pictures are called beside a document: {@code photos/ID.jpg} and, the small one, {@code photos/ID-small.jpg}. */
-public final class Pictures {
+public final class PictureFiles {
 
     public static final String FOLDER = "photos/";
     private static final Pattern NAME = Pattern.compile("photos/([0-9a-f-]{36})(-small)?\\.jpg");
 
-    private Pictures() {}
+    private PictureFiles() {}
 
     /** Where a picture is kept. */
     record Place(UUID id, String column) {}

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param leftOut columns that stay with the workshop: secrets, and what is counted anew where it arrives
  * @param json columns that hold JSON
  */
-public record Table(
+public record DocumentTable(
         String name,
         String list,
         String key,
@@ -25,27 +25,27 @@ public record Table(
         Set<String> leftOut,
         Set<String> json) {
 
-    static Table of(String name, String list, String order) {
-        return new Table(name, list, "id", null, order, null, Set.of(), Set.of());
+    static DocumentTable of(String name, String list, String order) {
+        return new DocumentTable(name, list, "id", null, order, null, Set.of(), Set.of());
     }
 
-    Table keyed(String column) {
-        return new Table(name, list, column, parent, order, unique, leftOut, json);
+    DocumentTable keyed(String column) {
+        return new DocumentTable(name, list, column, parent, order, unique, leftOut, json);
     }
 
-    Table under(String column) {
-        return new Table(name, list, key, column, order, unique, leftOut, json);
+    DocumentTable under(String column) {
+        return new DocumentTable(name, list, key, column, order, unique, leftOut, json);
     }
 
-    Table noTwo(String column) {
-        return new Table(name, list, key, parent, order, column, leftOut, json);
+    DocumentTable noTwo(String column) {
+        return new DocumentTable(name, list, key, parent, order, column, leftOut, json);
     }
 
-    Table without(String... columns) {
-        return new Table(name, list, key, parent, order, unique, Set.of(columns), json);
+    DocumentTable without(String... columns) {
+        return new DocumentTable(name, list, key, parent, order, unique, Set.of(columns), json);
     }
 
-    Table with(String... jsonColumns) {
-        return new Table(name, list, key, parent, order, unique, leftOut, Set.of(jsonColumns));
+    DocumentTable with(String... jsonColumns) {
+        return new DocumentTable(name, list, key, parent, order, unique, leftOut, Set.of(jsonColumns));
     }
 }
