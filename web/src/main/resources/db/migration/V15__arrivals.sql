@@ -41,3 +41,5 @@ create table deed (
     subject varchar(200)             not null
 );
 create index deed_by_time on deed (done_at);
+
+create index log_revision_amended on log_revision (revision, recorded_at);

@@ -12,7 +12,9 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
@@ -24,9 +26,7 @@ import org.springframework.stereotype.Service;
 @Service
 class AuditTrail {
 
-    private static final String NAMES =
-            "select d.id, d.done_at, d.name, d.device, d.what, d.subject, (select b.name from batch b where cast(b.id as varchar) = substring(d.subject from 1 for 36)) as batch"
-                    + " from deed d where d.id < ? and (? = '' or d.name = ?) order by d.id desc limit ?";
+    private static final int ID = 36;
 
     private final JdbcTemplate jdbc;
     private final BatchService batches;
@@ -46,11 +46,19 @@ class AuditTrail {
 
     /** The latest before a number. */
     List<Done> done(long before, String name, int most) {
-        return jdbc.query(NAMES, (found, i) -> done(found), before, name, name, most);
+        return jdbc.query(
+                        "select * from deed where id < ? and (? = '' or name = ?) order by id desc limit ?", (found, i) -> done(found), before, name, name, most)
+                .stream()
+                .map(d -> new Done(d.number(), d.at(), d.name(), d.device(), d.what(), d.subject(), batch(d.subject())))
+                .toList();
+    }
+
+    /** The batch that a subject begins with; empty where it is none. */
+    private String batch(String subject) {
+        return BatchId.read(subject.length() > ID ? subject.substring(0, ID) : subject).flatMap(batches::name).orElse("");
     }
 
     private static Done done(ResultSet found) throws SQLException {
-        String batch = found.getString("batch");
         return new Done(
                 found.getLong("id"),
                 found.getObject("done_at", OffsetDateTime.class).toInstant(),
@@ -58,7 +66,7 @@ class AuditTrail {
                 found.getString("device"),
                 found.getString("what"),
                 found.getString("subject"),
-                batch == null ? "" : batch);
+                "");
     }
 
     /** Who is in it. */
@@ -84,8 +92,9 @@ class AuditTrail {
                 "select batch_id, line_id, revision from log_revision where revision > 1 order by recorded_at desc limit ?",
                 (r, i) -> new Where(r.getObject(1, UUID.class), r.getObject(2, UUID.class), r.getInt(3)),
                 most);
+        Map<UUID, Optional<Batch>> read = new HashMap<>();
         for (Where where : found) {
-            Optional<Batch> batch = Guard.of("Batch " + where.batch(), () -> batches.glance(new BatchId(where.batch())));
+            Optional<Batch> batch = read.computeIfAbsent(where.batch(), id -> Guard.of("Batch " + id, () -> batches.glance(new BatchId(id))));
             batch.flatMap(b -> amendment(b, where.line(), where.revision(), formats)).ifPresent(all::add);
         }
         return all;
@@ -114,7 +123,7 @@ class AuditTrail {
 
     /** Everything that was done, the oldest first, one after the other. */
     void each(Consumer<Done> take) {
-        jdbc.query("select d.*, '' as batch from deed d order by d.id", found -> {
+        jdbc.query("select * from deed order by id", found -> {
             take.accept(done(found));
         });
     }

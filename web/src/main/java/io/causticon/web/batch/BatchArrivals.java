@@ -105,13 +105,15 @@ public class BatchArrivals {
      * Works out what follows from the log of a batch whose rows were just written: its summary, its scraps, and that it is held where the log speaks for a
      * hazard. Within the transaction that wrote them.
      *
+     * @return the lines that were added to its log, as that it is held
      * @throws UnreadableException if it cannot be worked with
      */
-    public void settle(Object id) {
-        batches.settle(new BatchId((UUID) id));
+    public List<UUID> settle(Object id) {
+        List<UUID> added = batches.settle(new BatchId((UUID) id));
         // Thousands may arrive in one go.
         rows.flush();
         rows.clear();
+        return added;
     }
 
     /** Lets go what followed from the log of a batch that is taken away. Within the transaction that does so. */

@@ -363,15 +363,18 @@ public class BatchService {
      * Judges a batch whose lines came or went by another door, and holds it where they speak for a hazard. Within the transaction that moves them; the
      * store learns of it when that is on disk.
      *
+     * @return the lines that were added
      * @throws UnreadableException if it cannot be worked with
      */
-    void settle(BatchId id) {
+    List<UUID> settle(BatchId id) {
         BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
         BatchStore.Kept before = fromRows(row);
         Judge.Judgement judged = summaries.judge(before.batch());
-        BatchStore.Kept held = append(before, holdIfNeeded(before.batch(), judged));
+        List<RevisionRow> holds = holdIfNeeded(before.batch(), judged);
+        BatchStore.Kept held = append(before, holds);
         row.logVersion++;
         summaries.write(held.batch(), row.logVersion, judged);
+        return holds.stream().map(r -> r.id).toList();
     }
 
     private BatchStore.Kept append(BatchStore.Kept before, List<RevisionRow> added) {

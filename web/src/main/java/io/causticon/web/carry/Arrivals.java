@@ -6,6 +6,7 @@ import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.DocumentReader;
 import io.causticon.web.document.Row;
 import io.causticon.web.document.RowStore;
+import io.causticon.web.shared.LogsShrank;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shelf.ShelfService;
 import java.io.InputStream;
@@ -16,9 +17,12 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiConsumer;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -41,6 +45,7 @@ public class Arrivals {
     private final RowStore store;
     private final BatchArrivals batches;
     private final ShelfService shelf;
+    private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
     private final LaidAside laidAside;
     private final Clock clock;
@@ -52,6 +57,7 @@ public class Arrivals {
             RowStore store,
             BatchArrivals batches,
             ShelfService shelf,
+            ApplicationEventPublisher events,
             PlatformTransactionManager transactions,
             LaidAside laidAside,
             Clock clock) {
@@ -61,6 +67,7 @@ public class Arrivals {
         this.store = store;
         this.batches = batches;
         this.shelf = shelf;
+        this.events = events;
         this.transaction = new TransactionTemplate(transactions);
         this.laidAside = laidAside;
         this.clock = clock;
@@ -178,8 +185,7 @@ public class Arrivals {
         }
         for (Object batch : sifted.settle()) {
             settled.add(batch);
-            batches.settle(batch);
-            ledger.addHolds(batch);
+            batches.settle(batch).forEach(ledger::noteLine);
         }
     }
 
@@ -189,9 +195,18 @@ public class Arrivals {
         return String.join(", ", words) + "; " + rows + (rows == 1 ? " line" : " lines") + " added.";
     }
 
-    /** Leaves what was laid aside. */
-    public void leave(UUID id) {
-        laidAside.leave(rows.findById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id)));
+    /**
+     * Leaves what was laid aside.
+     *
+     * @param batch the one it is about; null for what is about none
+     * @throws NotFoundException if nothing of this name and kind waits there
+     */
+    void leave(UUID id, ArrivalRow.Kind kind, @Nullable UUID batch) {
+        ArrivalRow row = laidAside.waiting(id, kind);
+        if (!Objects.equals(batch, row.about)) {
+            throw new NotFoundException("arrival " + id);
+        }
+        laidAside.leave(row);
     }
 
     /**
@@ -218,8 +233,9 @@ public class Arrivals {
                 row.state = ArrivalRow.State.UNDONE.name();
                 row.undoneAt = clock.instant();
                 row.undoneBy = by;
-                rows.save(row);
+                rows.saveAndFlush(row);
                 shelf.changedOtherwise();
+                events.publishEvent(new LogsShrank());
             });
         } catch (DataIntegrityViolationException e) {
             throw new DocumentFault("Something was made of it since, or points at it: a batch, a trial, a plan. It stays.");

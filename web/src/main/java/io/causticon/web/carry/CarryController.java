@@ -211,7 +211,7 @@ class CarryController {
 
     @PostMapping("/people/arrivals/{id}/leave")
     String leave(@PathVariable UUID id) {
-        arrivals.leave(id);
+        arrivals.leave(id, ArrivalRow.Kind.DOCUMENTS, null);
         return "redirect:/carry";
     }
 

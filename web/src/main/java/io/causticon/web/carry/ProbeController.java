@@ -138,7 +138,7 @@ class ProbeController {
         Map<String, String> said = asked.entrySet().stream()
                 .filter(e -> FIELDS.contains(e.getKey()))
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-        ProbeFiles.View view = files.look(arrival, said, maker);
+        ProbeFiles.View view = files.look(arrival, id, said, maker);
         LoggerShape shape = view.shape();
         model.addAttribute("batch", batches.get(new BatchId(id)));
         model.addAttribute("view", view);
@@ -223,7 +223,7 @@ class ProbeController {
         Map<String, String> said =
                 asked.entrySet().stream().filter(e -> FIELDS.contains(e.getKey())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
         try {
-            files.take(arrival, said, maker);
+            files.take(arrival, id, said, maker);
             return "redirect:/batch/" + id;
         } catch (DocumentFault e) {
             response.setStatus(HttpServletResponse.SC_CONFLICT);
@@ -233,7 +233,7 @@ class ProbeController {
 
     @PostMapping("/{arrival}/leave")
     String leave(@PathVariable UUID id, @PathVariable UUID arrival) {
-        arrivals.leave(arrival);
+        arrivals.leave(arrival, ArrivalRow.Kind.PROBE, id);
         return "redirect:/batch/" + id + "/probe";
     }
 

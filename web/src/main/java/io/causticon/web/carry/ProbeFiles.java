@@ -122,10 +122,17 @@ class ProbeFiles {
         }
     }
 
-    /** @param asked how it is to be read; empty to guess */
-    View look(UUID id, Map<String, String> asked, Maker maker) {
+    /**
+     * @param of the batch it is about
+     * @param asked how it is to be read; empty to guess
+     * @throws NotFoundException if nothing of this name waits for this batch
+     */
+    View look(UUID id, UUID of, Map<String, String> asked, Maker maker) {
         ArrivalRow row = laidAside.waiting(id, ArrivalRow.Kind.PROBE);
-        Batch batch = batches.get(new BatchId(about(row)));
+        if (!of.equals(row.about)) {
+            throw new NotFoundException("arrival " + id);
+        }
+        Batch batch = batches.get(new BatchId(of));
         TableLines lines = new TableLines(laidAside.file(row));
         List<String> first = lines.first(FIRST_LINES);
         char delimiter = LoggerGuess.delimiter(first, d -> divided(lines, d));
@@ -139,14 +146,6 @@ class ProbeFiles {
         int from = shape == null ? 0 : Math.max(0, shape.heading());
         List<List<String>> shown = rowsOfIt.subList(Math.min(from, rowsOfIt.size()), Math.min(rowsOfIt.size(), from + SHOWN));
         return new View(row, shape, heading, shown, shape == null ? Told.NOTHING : told(lines, shape, batch));
-    }
-
-    private static UUID about(ArrivalRow row) {
-        UUID about = row.about;
-        if (about == null) {
-            throw new NotFoundException("batch of " + row.id);
-        }
-        return about;
     }
 
     private static List<List<String>> divided(TableLines lines, char delimiter) {
@@ -207,13 +206,12 @@ class ProbeFiles {
      *
      * @throws DocumentFault if there is nothing to take
      */
-    void take(UUID id, Map<String, String> asked, Maker maker) {
-        View view = look(id, asked, maker);
+    void take(UUID id, UUID batch, Map<String, String> asked, Maker maker) {
+        View view = look(id, batch, asked, maker);
         LoggerShape shape = view.shape();
         if (shape == null || view.told().isEmpty()) {
             throw new DocumentFault("There is no reading in it to take.");
         }
-        UUID batch = about(view.arrival());
         try {
             transaction.executeWithoutResult(t -> {
                 ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
@@ -223,8 +221,7 @@ class ProbeFiles {
                 rows.saveAndFlush(row);
                 RowStore.Ledger ledger = store.ledger(id);
                 view.told().kept().forEach(r -> ledger.add(line(batch, r, shape.spot(), maker), name -> new byte[0]));
-                arrivals.settle(batch);
-                ledger.addHolds(batch);
+                arrivals.settle(batch).forEach(ledger::noteLine);
                 known.remember(view.heading(), ProbeForm.said(shape));
             });
         } finally {

@@ -142,8 +142,9 @@ class Sifter {
     }
 
     private static Set<String> differing(Row row, Row before) {
+        boolean device = row.table().name().equals("device");
         return row.values().keySet().stream()
-                .filter(c -> !OURS.contains(c) && !Objects.equals(row.get(c), before.get(c)))
+                .filter(c -> !OURS.contains(c) && !(device && c.equals(BATCH)) && !Objects.equals(row.get(c), before.get(c)))
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 

@@ -152,7 +152,7 @@ class TableController {
 
     @PostMapping("/{id}/leave")
     String leave(@PathVariable UUID id) {
-        arrivals.leave(id);
+        arrivals.leave(id, ArrivalRow.Kind.SHEET, null);
         return "redirect:/carry/table";
     }
 

@@ -83,6 +83,9 @@ public class RowStore {
             Map<String, Column> columns = tables.columns(table).stream().collect(Collectors.toMap(Column::name, c -> c));
             row.values().forEach((name, value) -> values.put(
                     name, value != null && columns.get(name) != null && columns.get(name).type() == FieldType.PICTURE ? picture.apply(value.toString()) : value));
+            if (table.name().equals("device")) {
+                values.put("batch_id", null);
+            }
             List<String> names = new ArrayList<>(values.keySet());
             jdbc.update(
                     "insert into " + table.name() + " (" + String.join(", ", names) + ") values (" + names.stream().map(n -> "?").collect(Collectors.joining(", ")) + ")",
@@ -98,7 +101,7 @@ public class RowStore {
             return value instanceof Instant at ? at.atOffset(ZoneOffset.UTC) : value;
         }
 
-        /** What stays with a workshop is made anew where the rest arrives: a device that came opens nothing until it is given a token. */
+        /** What stays with a workshop is made anew where the rest arrives: a device that came opens nothing until it is given a token, and reads no batch. */
         private Map<String, Object> stays(DocumentTable table) {
             return table.name().equals("device")
                     ? Map.of("token_hash", (UUID.randomUUID().toString() + UUID.randomUUID()).replace("-", ""), "last_sequence", 0L)
@@ -115,17 +118,9 @@ public class RowStore {
             jdbc.queryForList("select id from recipe_version where recipe_id = ?", UUID.class, recipe).forEach(v -> note("recipe_version", v.toString()));
         }
 
-        /** Lines by which a batch was held when it arrived go with it. */
-        public void addHolds(Object batch) {
-            jdbc.queryForList(
-                            "select l.id from log_revision l where l.batch_id = ? and not exists"
-                                    + " (select 1 from arrived_row a where a.arrival_id = ? and a.table_name = 'log_revision' and a.row_key = cast(l.id as varchar))"
-                                    + " and l.kind = 'Held' and l.recorded_at >= (select seen_at from arrival where id = ?)",
-                            UUID.class,
-                            batch,
-                            arrival,
-                            arrival)
-                    .forEach(id -> note("log_revision", id.toString()));
+        /** A line that followed from what came, as that its batch is held, goes with it. */
+        public void noteLine(UUID revision) {
+            note("log_revision", revision.toString());
         }
 
         /** Keys of what was added to a table. */
@@ -178,6 +173,10 @@ public class RowStore {
             for (Added row : added) {
                 DocumentTable table = TABLES.get(row.table());
                 if (table != null) {
+                    if (table.name().equals("device")) {
+                        // What it read meanwhile and nobody logged.
+                        jdbc.update("delete from device_reading where device_id = ?", key(row.table(), row.key()));
+                    }
                     jdbc.update("delete from " + table.name() + " where " + table.key() + " = ?", key(row.table(), row.key()));
                 }
             }

@@ -1,6 +1,7 @@
 package io.causticon.web.start;
 
 import io.causticon.web.shared.DaemonThreads;
+import io.causticon.web.shared.LogsShrank;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -43,6 +44,12 @@ class HeldBefore implements DisposableBean {
     void start() {
         keep();
         every.scheduleWithFixedDelay(this::keep, EVERY_SECONDS, EVERY_SECONDS, TimeUnit.SECONDS);
+    }
+
+    /** Before it is on the disk: a count that is too low keeps nobody from starting, and the next minute mends it. */
+    @EventListener
+    void shrank(LogsShrank event) {
+        keep();
     }
 
     private synchronized void keep() {

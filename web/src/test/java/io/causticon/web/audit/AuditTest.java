@@ -18,7 +18,6 @@ import java.util.UUID;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
 import org.springframework.web.bind.annotation.RequestMethod;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** Who did what. */
 @Application
@@ -42,7 +41,7 @@ class AuditTest {
     @Test
     void everyFormHasItsWords() {
         Set<String> patterns = new TreeSet<>();
-        application.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
+        application.addresses().getHandlerMethods().keySet().stream()
                 .filter(m -> m.getMethodsCondition().getMethods().contains(RequestMethod.POST))
                 .forEach(m -> patterns.addAll(m.getPatternValues()));
         assertThat(patterns).isNotEmpty();
@@ -82,5 +81,14 @@ class AuditTest {
         stranger.post("/sign-in", Map.of("name", "nobody-of-ours", "password", "wrong-wrong-wrong"));
         Client ines = new Client(application.address()).signIn("ines");
         waitUntil(() -> ines.get("/people/audit?name=nobody-of-ours").body().contains("was not let in"));
+    }
+
+    @Test
+    void howItDoesIsForTheOwner() {
+        Client ines = new Client(application.address()).signIn("ines");
+        assertThat(ines.get("/people/actuator/health").body()).contains("\"status\":\"UP\"");
+        assertThat(ines.get("/people/actuator/metrics/jvm.memory.used").body()).contains("jvm.memory.used");
+        assertThat(ines.get("/people/actuator/env").statusCode()).isEqualTo(404);
+        assertThat(new Client(application.address()).signIn("odd").get("/people/actuator/health").statusCode()).isEqualTo(403);
     }
 }

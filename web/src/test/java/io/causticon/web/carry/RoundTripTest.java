@@ -185,7 +185,7 @@ class RoundTripTest {
         arrivals = to.bean(Arrivals.class);
         UUID again = laid(out());
         assertThat(arrivals.look(again).rows()).as("nothing is new the second time").isZero();
-        arrivals.leave(again);
+        arrivals.leave(again, ArrivalRow.Kind.DOCUMENTS, null);
 
         arrivals.undo(id, "Ines");
         assertThat(everything(to)).isEqualTo(empty);

@@ -12,6 +12,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** The real application on a free port with the made-up workshop, started once for all tests of a run. */
 public final class RunningApplication implements AutoCloseable {
@@ -142,5 +143,10 @@ public final class RunningApplication implements AutoCloseable {
 
     public <T> T bean(Class<T> type) {
         return context.getBean(type);
+    }
+
+    /** The addresses of the application's own controllers; the actuator has others. */
+    public RequestMappingHandlerMapping addresses() {
+        return context.getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
     }
 }

@@ -40,7 +40,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
  * Asks every address of the application, found by reflection, for things that it cannot give, in every role, from a seed. What a page is asked
@@ -92,7 +91,7 @@ final class Hostile {
         this.application = application;
         this.times = times;
         this.random = new Random(seed);
-        application.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach(this::add);
+        application.addresses().getHandlerMethods().forEach(this::add);
         application.bean(BatchService.class).all().forEach(b -> {
             ids.add(b.id().toString());
             b.log().entries().stream().limit(2).forEach(e -> ids.add(e.id()));
