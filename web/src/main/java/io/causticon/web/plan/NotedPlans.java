@@ -81,6 +81,11 @@ public class NotedPlans {
             return new Noted(plan, problems.stream().distinct().toList(), plan.map(this::facts).orElse(""), plan.map(this::alarm).orElse(""));
         }
 
+        /** The same of a plan that is there already. */
+        public Noted seen(BatchPlan plan) {
+            return new Noted(Optional.of(plan), List.of(), facts(plan), alarm(plan));
+        }
+
         private String told(NotedLine line, Problem problem) {
             String maybe = line.maybe().isEmpty() ? "" : " Maybe: " + String.join("; ", line.maybe()) + ".";
             return "\"" + line.text() + "\": " + words.of(problem, maker.formats()) + maybe;
