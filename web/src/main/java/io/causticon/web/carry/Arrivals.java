@@ -271,6 +271,11 @@ public class Arrivals {
                 List.of(ArrivalRow.State.SEEN.name(), ArrivalRow.State.TAKEN.name(), ArrivalRow.State.UNDONE.name()), Limit.of(LISTED));
     }
 
+    /** Whether it was taken or left already: whoever goes back to it is led to what came of it. */
+    boolean isOver(UUID id) {
+        return rows.findById(id).filter(r -> !r.is(ArrivalRow.State.SEEN)).isPresent();
+    }
+
     ArrivalRow get(UUID id) {
         return rows.findById(id).orElseThrow(() -> new NotFoundException("arrival " + id));
     }

@@ -185,7 +185,7 @@ class CarryController {
 
     @GetMapping("/people/arrivals/{id}")
     String look(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
-        return preview(id, model, maker, "");
+        return arrivals.isOver(id) ? "redirect:/carry" : preview(id, model, maker, "");
     }
 
     private String preview(UUID id, Model model, Maker maker, String problem) {

@@ -127,7 +127,7 @@ class ProbeController {
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
         try {
-            return preview(id, arrival, model, maker, asked, "");
+            return arrivals.isOver(arrival) ? "redirect:/batch/" + id + "/probe" : preview(id, arrival, model, maker, asked, "");
         } catch (DocumentFault e) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
             return page(id, model, maker, e.words());

@@ -85,7 +85,7 @@ class TableController {
 
     @GetMapping("/{id}")
     String look(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> asked) {
-        return preview(id, model, maker, asked, "");
+        return arrivals.isOver(id) ? "redirect:/carry/table" : preview(id, model, maker, asked, "");
     }
 
     private String preview(UUID id, Model model, Maker maker, Map<String, String> asked, String problem) {

@@ -55,7 +55,7 @@ public class DocumentReader {
         } catch (StreamConstraintsException e) {
             throw new DocumentFault("This is no document of a workshop: it is nested deeper, or its names are longer, than any of ours." + where(e));
         } catch (JacksonException e) {
-            throw new DocumentFault("This cannot be read as JSON." + where(e) + " " + shortened(String.valueOf(e.getOriginalMessage())));
+            throw new DocumentFault("This cannot be read as JSON: it was cut short on its way, or changed." + where(e));
         }
     }
 

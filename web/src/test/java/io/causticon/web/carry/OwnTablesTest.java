@@ -45,6 +45,8 @@ class OwnTablesTest {
         assertThat(browser.text()).contains("1 of 2 recipes can be taken", "Row 9: \"zaubersalz 300 g\"");
         new Everybody(browser).canUse("a table of her own");
         browser.press("Keep this recipe").waitForText("Dorfseife");
+        browser.script("history.back()");
+        browser.waitForText("Recipes from a table of yours");
         BatchPlan village = plan(application, "Dorfseife");
         assertThat(village.formula().fatMass().grams()).isCloseTo(550, within(0.01));
         assertThat(village.formula().superfat().inPercent()).isCloseTo(5, within(1e-6));
