@@ -7,7 +7,6 @@ import io.causticon.web.document.DocumentFault;
 import io.causticon.web.plan.NotedPlans;
 import io.causticon.web.plan.RecipeService;
 import io.causticon.web.shared.QrCode;
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -64,8 +63,7 @@ class RecipeTextController {
             Model model,
             @ModelAttribute("maker") Maker maker,
             @RequestParam(defaultValue = "") String text,
-            @RequestParam(defaultValue = "false") boolean keep,
-            HttpServletResponse response) {
+            @RequestParam(defaultValue = "false") boolean keep) {
         String typed = text.length() > LONGEST_TEXT ? text.substring(0, LONGEST_TEXT) : text;
         try {
             BatchPlan plan = read(RecipeText.read(typed));
@@ -77,7 +75,6 @@ class RecipeTextController {
             model.addAttribute("here", recipes.inUse().stream().anyMatch(r -> plans.write(r.plan()).equals(plans.write(plan))));
             return page(model, typed, "");
         } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
             return page(model, typed, e.words());
         }
     }
