@@ -9,6 +9,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -63,6 +64,11 @@ class Deeds implements DisposableBean {
         } else if (writing.compareAndSet(false, true)) {
             background.execute(this::write);
         }
+    }
+
+    /** Waits until what was noted before is written. */
+    void awaitWritten() {
+        CompletableFuture.runAsync(() -> {}, background).join();
     }
 
     private void write() {

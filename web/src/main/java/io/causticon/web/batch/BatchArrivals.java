@@ -123,9 +123,16 @@ public class BatchArrivals {
         jdbc.update("delete from scrap where batch_id = ?", id);
     }
 
+    /** A batch that took of the soap of another. */
+    public record Taker(UUID id, String name) {}
+
     /** Which other batches took of the soap of one. */
-    public List<String> takenBy(Object id) {
-        return jdbc.queryForList("select distinct name from scrap_use where source = ? and batch_id <> ?", String.class, id.toString(), id);
+    public List<Taker> takenBy(Object id) {
+        return jdbc.query(
+                "select distinct batch_id, name from scrap_use where source = ? and batch_id <> ?",
+                (found, i) -> new Taker(found.getObject(1, UUID.class), found.getString(2)),
+                id.toString(),
+                id);
     }
 
     /** Tells everybody who keeps something of them; once it is on disk, or once it is certain that it will not be. */

@@ -260,8 +260,8 @@ public class Arrivals {
         ledger.grownSince().ifPresent(what -> {
             throw new DocumentFault(what + " was written to since. What came stays, as that stands on it.");
         });
-        gone.forEach(batch -> batches.takenBy(batch).stream().filter(n -> !ledger.isOfThis(n)).findFirst().ifPresent(name -> {
-            throw new DocumentFault(name + " holds soap of a batch that came. What came stays.");
+        gone.forEach(batch -> batches.takenBy(batch).stream().filter(t -> !gone.contains(t.id())).findFirst().ifPresent(taker -> {
+            throw new DocumentFault(taker.name() + " holds soap of a batch that came. What came stays.");
         }));
     }
 

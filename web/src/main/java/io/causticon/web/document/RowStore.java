@@ -152,17 +152,6 @@ public class RowStore {
                     .findFirst();
         }
 
-        /** Whether a batch of this name came with it. */
-        public boolean isOfThis(String name) {
-            Integer found = jdbc.queryForObject(
-                    "select count(*) from arrived_row a join batch b on b.id = cast(a.row_key as uuid)"
-                            + " where a.arrival_id = ? and a.table_name = 'batch' and b.name = ?",
-                    Integer.class,
-                    arrival,
-                    name);
-            return found != null && found > 0;
-        }
-
         /** Takes away all that was added, the last first. */
         public void takeBack() {
             record Added(String table, String key) {}
