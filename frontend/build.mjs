@@ -4,11 +4,12 @@ import { execFileSync } from 'node:child_process';
 import { copyFileSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { transform } from 'lightningcss';
 import { decompress } from 'wawoff2';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const statics = join(here, '..', 'web', 'src', 'main', 'resources', 'static');
-const labels = join(here, '..', 'web', 'src', 'main', 'resources', 'io', 'causticon', 'web', 'label');
+const prints = join(here, '..', 'web', 'src', 'main', 'resources', 'io', 'causticon', 'web', 'print');
 const modules = join(here, 'node_modules');
 
 const FONTS = {
@@ -23,12 +24,20 @@ mkdirSync(join(statics, 'css'), { recursive: true });
 for (const [from, to] of Object.entries(FONTS)) {
   copyFileSync(join(modules, from), join(statics, 'fonts', to));
 }
-mkdirSync(labels, { recursive: true });
+mkdirSync(prints, { recursive: true });
 for (const font of ['text', 'text-ext', 'figures']) {
-  writeFileSync(join(labels, `${font}.ttf`), await decompress(readFileSync(join(statics, 'fonts', `${font}.woff2`))));
+  writeFileSync(join(prints, `${font}.ttf`), await decompress(readFileSync(join(statics, 'fonts', `${font}.woff2`))));
 }
 execFileSync(
   join(modules, '.bin', 'tailwindcss'),
   ['--input', join(here, 'src', 'app.css'), '--output', join(statics, 'css', 'app.css'), '--minify'],
   { stdio: ['ignore', 'ignore', 'inherit'], cwd: here },
 );
+
+// What is drawn leaves the screen without the page around it: its styles by day, with every colour worked out.
+const tokens = readFileSync(join(here, 'src', 'tokens.css'), 'utf8');
+const byDay = new Map([...tokens.split(':root[data-theme')[0].matchAll(/(--[a-z0-9-]+):\s*([^;]+);/g)].map(([, name, value]) => [name, value]));
+const drawing = readFileSync(join(here, 'src', 'drawing.css'), 'utf8').replace(/var\((--[a-z0-9-]+)\)/g, (whole, name) => byDay.get(name) ?? whole);
+const { code } = transform({ filename: 'drawing.css', code: Buffer.from(drawing), minify: false, targets: { chrome: 80 << 16 } });
+// Flat, as it is read by a program that knows no conditions.
+writeFileSync(join(prints, 'drawing.css'), code.toString().replace(/@(?:supports|media)[^{]*\{(?:[^{}]*\{[^{}]*\})*[^{}]*\}\n*/g, ''));

@@ -94,6 +94,8 @@ public enum ProblemKey {
     CUPS_FIRST,
     /** The liquid takes up alkali faster than it brings water. Values: none. */
     LIQUID_WITHOUT_WATER,
+    /** A last day that is over already: the day. */
+    DAY_IS_PAST,
     /** After now. Values: the moment. */
     IN_THE_FUTURE,
     /** Before the batch was begun. Values: the moment, when it began. */

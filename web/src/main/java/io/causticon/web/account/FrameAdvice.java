@@ -4,6 +4,7 @@ import io.causticon.web.shared.Frame;
 import java.security.Principal;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
@@ -23,7 +24,8 @@ class FrameAdvice {
 
     @ModelAttribute("maker")
     @Nullable Maker maker(@Nullable Principal principal) {
-        return principal == null ? null : accounts.maker(principal.getName());
+        // A program that shows a token is no maker, and sees no pages.
+        return principal instanceof Authentication a && a.getPrincipal() instanceof SignedIn ? accounts.maker(a.getName()) : null;
     }
 
     @ModelAttribute("frame")

@@ -8,6 +8,7 @@ import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
+import io.causticon.web.print.DrawingAnswer;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.ProblemWords;
 import java.io.IOException;
@@ -96,6 +97,13 @@ class BatchController {
             model.addAttribute("photoProblem", logbook.problem(e.problems(), maker));
             return show(batch, model, maker, "", "", "");
         }
+    }
+
+    /** The strip of its life as a file. */
+    @GetMapping("/strip.{kind:svg|png}")
+    ResponseEntity<byte[]> strip(@PathVariable UUID id, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+        Batch batch = batches.get(new BatchId(id));
+        return DrawingAnswer.of(pages.page(batch, maker).strip(), kind, batch.code() + "-strip");
     }
 
     @GetMapping("/photo/{photo}")

@@ -278,13 +278,21 @@ public class BatchService {
     }
 
     /**
+     * What a form came to.
+     *
+     * @param lines ids of its lines
+     * @param before whether it came before, and its lines stood there already
+     */
+    public record Taken(List<UUID> lines, boolean before) {}
+
+    /**
      * Adds lines to a log.
      *
      * @param clientKey the form's own key: the same form sent twice adds its lines once
      * @throws ProblemsException if a line cannot stand in a log, or if the form was sent before with other words
      */
-    public void log(BatchId batch, List<Entry> lines, Instant at, String by, String clientKey) {
-        logIf(batch, b -> {}, lines, at, by, clientKey);
+    public Taken log(BatchId batch, List<Entry> lines, Instant at, String by, String clientKey) {
+        return logIf(batch, b -> {}, lines, at, by, clientKey);
     }
 
     /**
@@ -292,7 +300,7 @@ public class BatchService {
      *
      * @param check throws what keeps the lines from being written
      */
-    public void logIf(BatchId batch, Consumer<Batch> check, List<Entry> lines, Instant at, String by, String clientKey) {
+    public Taken logIf(BatchId batch, Consumer<Batch> check, List<Entry> lines, Instant at, String by, String clientKey) {
         String key = ClientKey.of(clientKey);
         List<RevisionRow> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
@@ -308,28 +316,28 @@ public class BatchService {
                 check.accept(before);
                 return rows;
             });
+            return new Taken(rows.stream().map(r -> r.lineId).toList(), false);
         } catch (DataIntegrityViolationException | ProblemsException | NotFoundException e) {
             // Nearly always it is sent once: looked for only where it could not be written, maybe because it had been.
-            if (!wasSent(batch, key, lines)) {
+            List<UUID> sent = sentBefore(batch, key, lines);
+            if (sent.isEmpty()) {
                 throw e;
             }
+            return new Taken(sent, true);
         }
     }
 
-    /** Whether this form came before. One that comes again with other words is told, or they would be lost. */
-    private boolean wasSent(BatchId batch, String key, List<Entry> lines) {
+    /** The lines of this form if it came before. One that comes again with other words is told, or they would be lost. */
+    private List<UUID> sentBefore(BatchId batch, String key, List<Entry> lines) {
         // One more than there are now, in case that it brought more the first time.
         List<RevisionRow> sent = revisions.findByClientKeyIn(
                 IntStream.rangeClosed(0, lines.size()).mapToObj(i -> key + "#" + i).toList());
-        if (sent.isEmpty()) {
-            return false;
-        }
         boolean same = sent.stream().allMatch(r -> r.batchId.equals(batch.value()))
                 && said(sent.stream().map(r -> entries.read(r.entry)).toList()).equals(said(lines));
-        if (!same) {
+        if (!sent.isEmpty() && !same) {
             throw ProblemsException.of("quick", ProblemKey.FORM_USED);
         }
-        return true;
+        return sent.stream().map(r -> r.lineId).toList();
     }
 
     /** What a maker said; what a thermometer in the batter added to it may differ the second time. */

@@ -31,7 +31,7 @@ import tools.jackson.databind.module.SimpleModule;
  * what an older program kept is read, what a newer one kept is a line that cannot be understood here.
  */
 @Component
-class EntryCodec {
+public class EntryCodec {
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
     private interface Kinds {}
@@ -60,7 +60,7 @@ class EntryCodec {
         return builder.build();
     }
 
-    String write(Entry entry) {
+    public String write(Entry entry) {
         if (entry instanceof Entry.Unreadable u) {
             return u.kept();
         }
@@ -68,6 +68,18 @@ class EntryCodec {
         EntryKind<?> kind = EntryKinds.of(entry);
         String type = "{\"type\":\"" + kind.name() + "\"";
         return kind.version() == 1 ? json : type + ",\"v\":" + kind.version() + json.substring(type.length());
+    }
+
+    /**
+     * Reads an entry that somebody else wrote, and says what is wrong with it.
+     *
+     * @throws JacksonException if it is none, with the place in it
+     * @throws io.causticon.core.problem.ProblemsException if it cannot stand in a log
+     */
+    public Entry readStrictly(String json) {
+        Entry entry = mapper.readValue(json, Entry.class);
+        EntryCheck.of(entry).throwIfAny();
+        return entry;
     }
 
     /** A revision is never changed, so what it says is read once and remembered. Whatever stands there, it is an entry. */

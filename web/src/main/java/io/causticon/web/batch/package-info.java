@@ -1,5 +1,5 @@
 /**
- * Batches, their logs and the strip of their life. May use {@code account}, {@code shared}.
+ * Batches, their logs and the strip of their life. May use {@code account}, {@code print}, {@code shared}.
  */
 @NullMarked
 package io.causticon.web.batch;

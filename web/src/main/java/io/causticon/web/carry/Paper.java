@@ -1,6 +1,6 @@
 package io.causticon.web.carry;
 
-import io.causticon.web.label.LabelFont;
+import io.causticon.web.print.Typeface;
 import java.awt.Color;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -32,7 +32,7 @@ final class Paper implements AutoCloseable {
     static final Color HAZARD = new Color(0xb9, 0x2e, 0x12);
 
     private final PDDocument document = new PDDocument();
-    private final Map<LabelFont, PDFont> fonts = new EnumMap<>(LabelFont.class);
+    private final Map<Typeface, PDFont> fonts = new EnumMap<>(Typeface.class);
     private final String foot;
     private PDPageContentStream page;
     private double y;
@@ -41,7 +41,7 @@ final class Paper implements AutoCloseable {
         this.foot = foot;
         document.getDocumentInformation().setTitle(title);
         try {
-            for (LabelFont font : LabelFont.values()) {
+            for (Typeface font : Typeface.values()) {
                 try (InputStream in = font.open()) {
                     fonts.put(font, PDType0Font.load(document, in, true));
                 }
@@ -72,35 +72,35 @@ final class Paper implements AutoCloseable {
     }
 
     void title(String words) {
-        write(words, MARGIN, 20, INK, LabelFont.TEXT, WIDTH - 2 * MARGIN);
+        write(words, MARGIN, 20, INK, Typeface.TEXT, WIDTH - 2 * MARGIN);
     }
 
     void heading(String words) {
         room(60);
         y -= 10;
         rule();
-        write(words, MARGIN, 13, INK, LabelFont.TEXT, WIDTH - 2 * MARGIN);
+        write(words, MARGIN, 13, INK, Typeface.TEXT, WIDTH - 2 * MARGIN);
         y -= 2;
     }
 
     void words(String words) {
-        write(words, MARGIN, BODY, INK, LabelFont.TEXT, WIDTH - 2 * MARGIN);
+        write(words, MARGIN, BODY, INK, Typeface.TEXT, WIDTH - 2 * MARGIN);
     }
 
     void words(String words, Color colour, double indent) {
-        write(words, MARGIN + indent, BODY, colour, LabelFont.TEXT, WIDTH - 2 * MARGIN - indent);
+        write(words, MARGIN + indent, BODY, colour, Typeface.TEXT, WIDTH - 2 * MARGIN - indent);
     }
 
     /** What stands at the left of a line, and beside it what is said. */
     void row(String left, String right, double wide) {
         room(BODY * LEADING);
         double before = y;
-        put(left, MARGIN, y - BODY, BODY, QUIET, LabelFont.TEXT);
+        put(left, MARGIN, y - BODY, BODY, QUIET, Typeface.TEXT);
         y = before;
-        write(right, MARGIN + wide, BODY, INK, LabelFont.TEXT, WIDTH - 2 * MARGIN - wide);
+        write(right, MARGIN + wide, BODY, INK, Typeface.TEXT, WIDTH - 2 * MARGIN - wide);
     }
 
-    private void write(String words, double x, double size, Color colour, LabelFont font, double width) {
+    private void write(String words, double x, double size, Color colour, Typeface font, double width) {
         for (String line : lines(words, size, font, width)) {
             room(size * LEADING);
             put(line, x, y - size, size, colour, font);
@@ -109,7 +109,7 @@ final class Paper implements AutoCloseable {
     }
 
     /** Words broken into lines; a word that is longer than a line is cut. */
-    private static List<String> lines(String words, double size, LabelFont font, double width) {
+    private static List<String> lines(String words, double size, Typeface font, double width) {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : words.strip().split("\\s+")) {
@@ -137,10 +137,10 @@ final class Paper implements AutoCloseable {
     }
 
     /** Words at a place of this sheet, counted from its lower left corner. */
-    void put(String words, double x, double baseline, double size, Color colour, LabelFont font) {
+    void put(String words, double x, double baseline, double size, Color colour, Typeface font) {
         try {
             double at = x;
-            for (LabelFont.Run run : font.runs(words)) {
+            for (Typeface.Run run : font.runs(words)) {
                 page.beginText();
                 page.setNonStrokingColor(colour);
                 page.setFont(fonts.get(run.font()), (float) size);
@@ -155,7 +155,7 @@ final class Paper implements AutoCloseable {
     }
 
     void put(String words, double x, double baseline, double size, Color colour) {
-        put(words, x, baseline, size, colour, LabelFont.TEXT);
+        put(words, x, baseline, size, colour, Typeface.TEXT);
     }
 
     private void rule() {
@@ -224,7 +224,7 @@ final class Paper implements AutoCloseable {
                     double x = MARGIN + k * (width + gap);
                     page.drawImage(image, (float) x, (float) (low + 16 + height - image.getHeight() * scale), (float) (image.getWidth() * scale),
                             (float) (image.getHeight() * scale));
-                    List<String> lines = lines(words.get(i + k), 8, LabelFont.TEXT, width);
+                    List<String> lines = lines(words.get(i + k), 8, Typeface.TEXT, width);
                     put(lines.get(0), x, low + 5, 8, QUIET);
                 }
             } catch (IOException e) {

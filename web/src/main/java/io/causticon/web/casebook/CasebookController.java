@@ -16,11 +16,14 @@ import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Logbook;
 import io.causticon.web.batch.Summaries;
+import io.causticon.web.print.DrawingAnswer;
+import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.util.List;
@@ -28,6 +31,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -102,6 +106,14 @@ class CasebookController {
     String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find) {
         model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), TypedWords.bounded(find)));
         return show(new BatchId(id), model, maker, "", "");
+    }
+
+    /** What speaks for and against one condition as a file. */
+    @GetMapping("/{id}/reasons-{number}.{kind:svg|png}")
+    ResponseEntity<byte[]> reasons(@PathVariable UUID id, @PathVariable int number, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+        Batch batch = batches.get(new BatchId(id));
+        List<Drawing> ledgers = pages.page(batch, maker.formats()).ranked().stream().map(CasebookPage.Ranked::ledger).toList();
+        return DrawingAnswer.of(ledgers, number, kind, batch.code() + "-reasons");
     }
 
     /** What is typed may mean this, while it is typed. */

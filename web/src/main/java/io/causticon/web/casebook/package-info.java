@@ -1,5 +1,5 @@
 /**
- * Diagnosis: what is seen, what it is, what to look at next; hold and release. May use {@code shelf}, {@code batch}, {@code account},
+ * Diagnosis: what is seen, what it is, what to look at next; hold and release. May use {@code shelf}, {@code batch}, {@code account}, {@code print},
  * {@code shared}.
  */
 @NullMarked

@@ -10,10 +10,12 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.Logbook;
 import io.causticon.web.batch.PhotoService;
+import io.causticon.web.print.DrawingAnswer;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -22,6 +24,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -71,6 +74,13 @@ class CureController {
     @GetMapping
     String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String test) {
         return show(new BatchId(id), model, maker, test, new TreeMap<>());
+    }
+
+    /** How it dries as a file. */
+    @GetMapping("/drying.{kind:svg|png}")
+    ResponseEntity<byte[]> drying(@PathVariable UUID id, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+        Batch batch = batches.get(new BatchId(id));
+        return DrawingAnswer.of(pages.page(batch, maker, "").chart(), kind, batch.code() + "-drying");
     }
 
     /** One bar was weighed. */

@@ -1,6 +1,7 @@
 package io.causticon.web.device;
 
 import jakarta.servlet.http.HttpServletRequest;
+import io.causticon.web.shared.RateLimits;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -24,9 +25,11 @@ class IngestController {
 
     private final DeviceService devices;
     private final Readings readings;
+    private final RateLimits limits;
     private final Clock clock;
 
-    IngestController(DeviceService devices, Readings readings, Clock clock) {
+    IngestController(DeviceService devices, Readings readings, RateLimits limits, Clock clock) {
+        this.limits = limits;
         this.devices = devices;
         this.readings = readings;
         this.clock = clock;
@@ -38,9 +41,16 @@ class IngestController {
             @RequestHeader(name = HttpHeaders.AUTHORIZATION, required = false) @Nullable String authorization,
             @RequestHeader(name = HttpHeaders.CONTENT_TYPE, defaultValue = "") String type)
             throws IOException {
+        String address = request.getRemoteAddr();
         Optional<Device> device = authorization == null || !authorization.startsWith(BEARER)
                 ? Optional.empty()
                 : devices.byToken(authorization.substring(BEARER.length()).trim());
+        RateLimits.Left left = device.map(d -> limits.asked(d.id())).orElseGet(() -> limits.refused(address));
+        if (!left.allowed()) {
+            return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                    .header(HttpHeaders.RETRY_AFTER, Long.toString(left.seconds()))
+                    .body(Map.of("refused", "too often; send again in " + left.seconds() + " s, several readings in one body"));
+        }
         if (device.isEmpty()) {
             return refused(HttpStatus.UNAUTHORIZED, "no such token; add the device on the Shelf and send Authorization: Bearer <token>");
         }

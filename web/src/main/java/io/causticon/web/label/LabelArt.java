@@ -1,5 +1,6 @@
 package io.causticon.web.label;
 
+import io.causticon.web.print.Typeface;
 import io.causticon.web.shared.QrCode;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,7 +23,7 @@ record LabelArt(double width, double height, List<Piece> pieces, boolean leftOut
     sealed interface Piece {}
 
     /** Words on one line; x is their left end, y their baseline, size the height of the letters' body. */
-    record Words(double x, double y, double size, LabelFont font, String text) implements Piece {}
+    record Words(double x, double y, double size, Typeface font, String text) implements Piece {}
 
     /** A frame. */
     record Box(double x, double y, double width, double height, double line) implements Piece {}
@@ -61,7 +62,7 @@ record LabelArt(double width, double height, List<Piece> pieces, boolean leftOut
         }
 
         /** A line that is made smaller, down to 60 %, and then cut, until it fits. */
-        void line(String text, double size, LabelFont font) {
+        void line(String text, double size, Typeface font) {
             double room = until - margin;
             double wide = font.width(text, size);
             double fitted = wide <= room ? size : Math.max(0.6 * size, size * room / wide);
@@ -69,7 +70,7 @@ record LabelArt(double width, double height, List<Piece> pieces, boolean leftOut
         }
 
         /** Words over as many lines as there is room for. */
-        void paragraph(String text, double size, LabelFont font, double bottom) {
+        void paragraph(String text, double size, Typeface font, double bottom) {
             List<String> lines = wrapped(text, size, font);
             for (int i = 0; i < lines.size(); i++) {
                 boolean last = y + 2 * size * LEADING > bottom;
@@ -87,11 +88,11 @@ record LabelArt(double width, double height, List<Piece> pieces, boolean leftOut
         }
 
         /** How many lines these words take. */
-        double heightOf(String text, double size, LabelFont font) {
+        double heightOf(String text, double size, Typeface font) {
             return wrapped(text, size, font).size() * size * LEADING;
         }
 
-        private List<String> wrapped(String text, double size, LabelFont font) {
+        private List<String> wrapped(String text, double size, Typeface font) {
             List<String> lines = new ArrayList<>();
             StringBuilder line = new StringBuilder();
             for (String word : text.split(" ")) {
@@ -107,7 +108,7 @@ record LabelArt(double width, double height, List<Piece> pieces, boolean leftOut
             return lines;
         }
 
-        private static String cut(String text, double size, LabelFont font, double room) {
+        private static String cut(String text, double size, Typeface font, double room) {
             String shown = text;
             while (shown.length() > 1 && font.width(shown, size) > room) {
                 shown = shown.substring(0, shown.length() - 2).stripTrailing() + "\u2026";
@@ -115,7 +116,7 @@ record LabelArt(double width, double height, List<Piece> pieces, boolean leftOut
             return shown;
         }
 
-        private void put(String text, double size, LabelFont font) {
+        private void put(String text, double size, Typeface font) {
             pieces.add(new Words(margin, y + 0.8 * size, size, font, text));
             y += size * LEADING;
         }

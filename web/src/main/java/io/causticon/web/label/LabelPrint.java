@@ -1,5 +1,6 @@
 package io.causticon.web.label;
 
+import io.causticon.web.print.Typeface;
 import io.causticon.web.shared.QrCode;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -32,7 +33,7 @@ final class LabelPrint {
     static byte[] pdf(List<LabelArt> labels, LabelSheet sheet, int first, String title) {
         try (PDDocument document = new PDDocument(); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle(title);
-            Map<LabelFont, PDFont> fonts = fonts(document);
+            Map<Typeface, PDFont> fonts = fonts(document);
             PDPageContentStream page = null;
             for (int i = 0; i < labels.size(); i++) {
                 int place = first + i;
@@ -56,9 +57,9 @@ final class LabelPrint {
         }
     }
 
-    private static Map<LabelFont, PDFont> fonts(PDDocument document) throws IOException {
-        Map<LabelFont, PDFont> fonts = new EnumMap<>(LabelFont.class);
-        for (LabelFont font : LabelFont.values()) {
+    private static Map<Typeface, PDFont> fonts(PDDocument document) throws IOException {
+        Map<Typeface, PDFont> fonts = new EnumMap<>(Typeface.class);
+        for (Typeface font : Typeface.values()) {
             try (InputStream in = font.open()) {
                 fonts.put(font, PDType0Font.load(document, in, true));
             }
@@ -70,11 +71,11 @@ final class LabelPrint {
         return (float) (millimetres * POINTS_PER_MM);
     }
 
-    private static void write(LabelArt art, double x, double y, double pageHeight, PDPageContentStream page, Map<LabelFont, PDFont> fonts) throws IOException {
+    private static void write(LabelArt art, double x, double y, double pageHeight, PDPageContentStream page, Map<Typeface, PDFont> fonts) throws IOException {
         for (LabelArt.Piece piece : art.pieces()) {
             if (piece instanceof LabelArt.Words words) {
                 double at = x + words.x();
-                for (LabelFont.Run run : words.font().runs(words.text())) {
+                for (Typeface.Run run : words.font().runs(words.text())) {
                     page.beginText();
                     page.setFont(fonts.get(run.font()), points(words.size()));
                     page.newLineAtOffset(points(at), points(pageHeight - y - words.y()));
@@ -119,7 +120,7 @@ final class LabelPrint {
 
     private static String svg(LabelArt.Piece piece) {
         if (piece instanceof LabelArt.Words w) {
-            return "<text xml:space=\"preserve\" x=\"" + mm(w.x()) + "\" y=\"" + mm(w.y()) + "\" font-size=\"" + mm(w.size()) + "\" class=\"" + (w.font() == LabelFont.FIGURES ? "figures" : "words") + "\" font-family=\"'" + w.font().family()
+            return "<text xml:space=\"preserve\" x=\"" + mm(w.x()) + "\" y=\"" + mm(w.y()) + "\" font-size=\"" + mm(w.size()) + "\" class=\"" + (w.font() == Typeface.FIGURES ? "figures" : "words") + "\" font-family=\"'" + w.font().family()
                     + "', sans-serif\" fill=\"#000\" textLength=\"" + mm(Math.max(NO_MARGIN, w.font().width(w.text(), w.size()))) + "\" lengthAdjust=\"spacingAndGlyphs\">"
                     + escaped(w.text()) + "</text>";
         }

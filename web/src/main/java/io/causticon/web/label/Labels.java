@@ -1,5 +1,6 @@
 package io.causticon.web.label;
 
+import io.causticon.web.print.Typeface;
 import io.causticon.core.cure.BarContents;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.quantity.Mass;
@@ -40,14 +41,14 @@ class Labels {
         art.add(new Code(sheet.width() - MARGIN - side, MARGIN, side, QrCode.sturdy(address)));
         double big = Math.min(6, sheet.height() / 7.5);
         art.narrow(sheet.width() - 2 * MARGIN - side);
-        art.line(batch.name(), big, LabelFont.TEXT);
-        art.line(batch.code(), big * 0.8, LabelFont.FIGURES);
+        art.line(batch.name(), big, Typeface.TEXT);
+        art.line(batch.code(), big * 0.8, Typeface.FIGURES);
         Instant made = Tasks.poured(batch.plan(), batch.log());
-        art.line("made " + formats.date(made), big * 0.6, LabelFont.TEXT);
+        art.line("made " + formats.date(made), big * 0.6, Typeface.TEXT);
         if (batch.isHeld()) {
-            art.line("HELD. Do not use or sell.", big * 0.7, LabelFont.TEXT);
+            art.line("HELD. Do not use or sell.", big * 0.7, Typeface.TEXT);
         } else {
-            art.line("ready about " + formats.date(Tasks.ready(batch.plan(), batch.log())), big * 0.6, LabelFont.TEXT);
+            art.line("ready about " + formats.date(Tasks.ready(batch.plan(), batch.log())), big * 0.6, Typeface.TEXT);
         }
         boxes(art, sheet, side, formats);
         return art.done();
@@ -65,8 +66,8 @@ class Labels {
         for (int i = 0; i < WEIGHINGS; i++) {
             double x = MARGIN + i * wide;
             art.add(new Box(x, top, wide - 1, tall, THIN));
-            art.add(new LabelArt.Words(x + 0.8, top + 2.4, 2, LabelFont.TEXT, i == 0 ? "cut" : i == WEIGHINGS - 1 ? "ready" : "week " + 2 * i));
-            art.add(new LabelArt.Words(x + wide - 3.4, top + tall - 1, 2, LabelFont.TEXT, formats.massUnit()));
+            art.add(new LabelArt.Words(x + 0.8, top + 2.4, 2, Typeface.TEXT, i == 0 ? "cut" : i == WEIGHINGS - 1 ? "ready" : "week " + 2 * i));
+            art.add(new LabelArt.Words(x + wide - 3.4, top + tall - 1, 2, Typeface.TEXT, formats.massUnit()));
         }
     }
 
@@ -76,20 +77,20 @@ class Labels {
         Optional<Mass> net = BarContents.netMass(batch.plan(), batch.log(), on);
         LabelArt.Writer art = new LabelArt.Writer(sheet.width(), sheet.height(), MARGIN);
         double big = Math.min(5, sheet.height() / 8);
-        art.line(part.isEmpty() ? batch.name() : batch.name() + ", " + part, big, LabelFont.TEXT);
-        art.line(workshop, big * 0.55, LabelFont.TEXT);
+        art.line(part.isEmpty() ? batch.name() : batch.name() + ", " + part, big, Typeface.TEXT);
+        art.line(workshop, big * 0.55, Typeface.TEXT);
         art.gap(0.6);
         String small = smallPrint(contents);
         double foot = sheet.height() - MARGIN - big * 0.55 * 1.18;
         double size = LARGEST_SMALL_PRINT;
-        while (size > SMALLEST && art.y() + art.heightOf(small, size, LabelFont.TEXT) > foot) {
+        while (size > SMALLEST && art.y() + art.heightOf(small, size, Typeface.TEXT) > foot) {
             size -= 0.1;
         }
-        art.paragraph(small, size, LabelFont.TEXT, foot);
+        art.paragraph(small, size, Typeface.TEXT, foot);
         String mass = net.map(m -> "net " + weight(m, formats)).orElse("net ______");
-        art.add(new LabelArt.Words(MARGIN, sheet.height() - MARGIN - 0.2, big * 0.55, LabelFont.TEXT, mass));
-        double codeWide = LabelFont.FIGURES.width(batch.code(), big * 0.55);
-        art.add(new LabelArt.Words(sheet.width() - MARGIN - codeWide, sheet.height() - MARGIN - 0.2, big * 0.55, LabelFont.FIGURES, batch.code()));
+        art.add(new LabelArt.Words(MARGIN, sheet.height() - MARGIN - 0.2, big * 0.55, Typeface.TEXT, mass));
+        double codeWide = Typeface.FIGURES.width(batch.code(), big * 0.55);
+        art.add(new LabelArt.Words(sheet.width() - MARGIN - codeWide, sheet.height() - MARGIN - 0.2, big * 0.55, Typeface.FIGURES, batch.code()));
         return art.done();
     }
 

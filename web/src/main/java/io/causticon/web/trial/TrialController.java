@@ -11,6 +11,8 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.Logbook;
 import io.causticon.web.batch.PhotoService;
+import io.causticon.web.print.DrawingAnswer;
+import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.ProblemWords;
 import java.io.IOException;
 import java.time.Duration;
@@ -21,6 +23,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -117,6 +120,13 @@ class TrialController {
     @GetMapping("/{id}")
     String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
         return show(trials.get(id), model, maker, Map.of());
+    }
+
+    /** What one scale came to as a file. */
+    @GetMapping("/{id}/scale-{number}.{kind:svg|png}")
+    ResponseEntity<byte[]> scale(@PathVariable UUID id, @PathVariable int number, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+        List<Drawing> charts = pages.page(trials.get(id), maker).results().stream().map(TrialPage.Result::chart).toList();
+        return DrawingAnswer.of(charts, number, kind, "trial-scale");
     }
 
     private String show(Trials.Trial trial, Model model, Maker maker, Map<String, String> problems) {

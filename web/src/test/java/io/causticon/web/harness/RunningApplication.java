@@ -45,6 +45,8 @@ public final class RunningApplication implements AutoCloseable {
                                 "--causticon.demo=" + demo,
                                 // Passwords of tests need no protection, and each sign-in would pay for it.
                                 "--causticon.password-strength=4",
+                                // What describes the interface for programs is here to write it down, and no part of the application.
+                                "--springdoc.api-docs.enabled=" + Stream.of(more).anyMatch(m -> m.startsWith("--springdoc.paths")),
                                 "--logging.level.io.causticon=warn"),
                         Stream.of(Stream.of(more).anyMatch(m -> m.startsWith("--server.port")) ? more : withPort(more)))
                 .toArray(String[]::new));
@@ -91,8 +93,8 @@ public final class RunningApplication implements AutoCloseable {
     }
 
     /** One of its own with the made-up workshop, in which time passes when the test says so. */
-    public static RunningApplication at(SteppedClock clock) {
-        return new RunningApplication(folder(true), true, null, clock);
+    public static RunningApplication at(SteppedClock clock, String... more) {
+        return new RunningApplication(folder(true), true, null, clock, more);
     }
 
     /** A folder for the data of one application, with the made-up workshop in it or with nothing. */

@@ -1,5 +1,6 @@
 package io.causticon.web.label;
 
+import io.causticon.web.print.Typeface;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -118,10 +119,10 @@ public class LabelsTest {
 
     @Test
     void whatNoFontHasIsAQuestionMarkAndWhatIsTooLongIsCut() {
-        assertThat(LabelFont.TEXT.runs("Żółw \u2603").stream().map(LabelFont.Run::text).reduce("", String::concat)).isEqualTo("Żółw ?");
+        assertThat(Typeface.TEXT.runs("Żółw \u2603").stream().map(Typeface.Run::text).reduce("", String::concat)).isEqualTo("Żółw ?");
         LabelArt.Writer art = new LabelArt.Writer(40, 20, 3);
-        art.line("A name that nobody would give to any soap in the whole world, ever", 4, LabelFont.TEXT);
-        art.paragraph("word ".repeat(200), 2, LabelFont.TEXT, 17);
+        art.line("A name that nobody would give to any soap in the whole world, ever", 4, Typeface.TEXT);
+        art.paragraph("word ".repeat(200), 2, Typeface.TEXT, 17);
         LabelArt done = art.done();
         assertThat(done.leftOut()).isTrue();
         assertThat(done.pieces()).allSatisfy(p -> {
@@ -129,7 +130,7 @@ public class LabelsTest {
             assertThat(words.x() + words.font().width(words.text(), words.size())).isLessThanOrEqualTo(37.01);
             assertThat(words.y()).isLessThanOrEqualTo(17);
         });
-        assertThat(LabelPrint.svg(new LabelArt(10, 10, List.of(new LabelArt.Words(0, 5, 2, LabelFont.TEXT, "<script>&\u0000")), false)))
+        assertThat(LabelPrint.svg(new LabelArt(10, 10, List.of(new LabelArt.Words(0, 5, 2, Typeface.TEXT, "<script>&\u0000")), false)))
                 .contains("&lt;script&gt;&amp;").doesNotContain("<script>");
     }
 }

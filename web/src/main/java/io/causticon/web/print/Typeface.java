@@ -1,27 +1,35 @@
-package io.causticon.web.label;
+package io.causticon.web.print;
 
+import java.awt.geom.AffineTransform;
+import java.awt.geom.PathIterator;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.fontbox.ttf.CmapLookup;
+import org.apache.fontbox.ttf.GlyphData;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
-/** A typeface for paper: the letters of the application itself, unpacked. What it has no letter for is another face's, or a question mark. */
-public enum LabelFont {
+/** A typeface for paper and for pictures: the letters of the application itself, unpacked. What it has no letter for is another face's, or a question mark. */
+public enum Typeface {
     TEXT("text.ttf", "Atkinson Hyperlegible Next"),
     TEXT_EXTENDED("text-ext.ttf", "Atkinson Hyperlegible Next"),
     FIGURES("figures.ttf", "IBM Plex Mono");
+
+    /** Numbers that each kind of segment has: begin, line, quadratic, cubic, close. */
+    private static final int[] POINTS = {2, 2, 4, 6, 0};
+
+    private static final double HUNDREDTHS = 100.0;
 
     private final String file;
     private final String family;
     private final TrueTypeFont font;
     private final CmapLookup letters;
 
-    LabelFont(String file, String family) {
+    Typeface(String file, String family) {
         this.file = file;
         this.family = family;
         try (InputStream in = open()) {
@@ -33,7 +41,7 @@ public enum LabelFont {
     }
 
     public InputStream open() {
-        InputStream in = LabelFont.class.getResourceAsStream(file);
+        InputStream in = Typeface.class.getResourceAsStream(file);
         if (in == null) {
             throw new IllegalStateException("Impossible state: " + file + " is not on the class path");
         }
@@ -41,7 +49,7 @@ public enum LabelFont {
     }
 
     /** For style sheets. */
-    String family() {
+    public String family() {
         return family;
     }
 
@@ -50,20 +58,20 @@ public enum LabelFont {
     }
 
     /** The face that has a letter: this one, the extended one, or none. */
-    private LabelFont of(int letter) {
+    private Typeface of(int letter) {
         return has(letter) ? this : TEXT_EXTENDED.has(letter) ? TEXT_EXTENDED : this;
     }
 
     /** A stretch of words in one face. */
-    public record Run(LabelFont font, String text) {}
+    public record Run(Typeface font, String text) {}
 
     /** Words as stretches that can be written: no line breaks, nothing that no face has. */
     public List<Run> runs(String text) {
         List<Run> runs = new ArrayList<>();
         StringBuilder run = new StringBuilder();
-        LabelFont now = this;
+        Typeface now = this;
         for (int letter : text.replaceAll("\\s+", " ").codePoints().toArray()) {
-            LabelFont with = of(letter);
+            Typeface with = of(letter);
             String shown = with.has(letter) ? Character.toString(letter) : "?";
             if (with != now && !run.isEmpty()) {
                 runs.add(new Run(now, run.toString()));
@@ -90,6 +98,47 @@ public enum LabelFont {
                 units += font.getAdvanceWidth(letters.getGlyphId(letter));
             }
             return units * size / font.getUnitsPerEm();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * The outline of words as the data of a path.
+     *
+     * @param size of the letters
+     * @param x where they begin
+     * @param y their baseline
+     */
+    public String outline(String text, double size, double x, double y) {
+        StringBuilder path = new StringBuilder();
+        double at = x;
+        for (Run run : runs(text)) {
+            for (int letter : run.text().codePoints().toArray()) {
+                at += run.font().outline(letter, size, at, y, path);
+            }
+        }
+        return path.toString();
+    }
+
+    /** One letter; how wide it is. */
+    private double outline(int letter, double size, double x, double y, StringBuilder path) {
+        try {
+            double scale = size / font.getUnitsPerEm();
+            int id = letters.getGlyphId(letter);
+            GlyphData glyph = font.getGlyph().getGlyph(id);
+            if (glyph != null) {
+                AffineTransform place = new AffineTransform(scale, 0, 0, -scale, x, y);
+                double[] to = new double[6];
+                for (PathIterator i = glyph.getPath().getPathIterator(place); !i.isDone(); i.next()) {
+                    int kind = i.currentSegment(to);
+                    path.append("MLQCZ".charAt(kind));
+                    for (int k = 0; k < POINTS[kind]; k++) {
+                        path.append(' ').append(Math.round(to[k] * HUNDREDTHS) / HUNDREDTHS);
+                    }
+                }
+            }
+            return font.getAdvanceWidth(id) * scale;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

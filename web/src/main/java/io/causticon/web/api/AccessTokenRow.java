@@ -1,0 +1,47 @@
+package io.causticon.web.api;
+
+import io.causticon.web.shared.Kept;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A token of a program; only its hash is kept. */
+@Entity
+@Table(name = "access_token")
+class AccessTokenRow {
+
+    @Id
+    UUID id = UUID.randomUUID();
+
+    String name = "";
+    String tokenHash = "";
+
+    /** Names of scopes with commas between. */
+    String scopes = "";
+
+    /** For whom it acts: what she may not do, it may not. */
+    String accountName = "";
+
+    Instant madeAt = Instant.EPOCH;
+    @Nullable Instant usedAt;
+
+    /** The last day on which it is taken, in the workshop's zone; null for no end. */
+    @Nullable LocalDate endsOn;
+
+    @Nullable Instant withdrawnAt;
+
+    /** A scope that nobody knows allows nothing. */
+    Set<Scope> allows() {
+        Set<Scope> all = EnumSet.noneOf(Scope.class);
+        for (String scope : scopes.split(",")) {
+            Kept.choice(Scope.class, scope).ifPresent(all::add);
+        }
+        return all;
+    }
+}
