@@ -56,8 +56,40 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
         AMOUNT,
         UNIT,
         SUPERFAT,
+        /** The day on which it was made. */
+        MADE,
+        /** Into how many it was cut. */
+        BARS,
         NOTE,
         NOTHING
+    }
+
+    /**
+     * What a table tells of a batch that was made, as it stands there.
+     *
+     * @param day when; empty where it tells of none
+     * @param bars into how many it was cut; may be empty
+     * @param notes whatever else was written down
+     */
+    public record Making(String day, String bars, List<String> notes) {
+
+        private static final Making NONE = new Making("", "", List.of());
+
+        public Making {
+            notes = List.copyOf(notes);
+        }
+
+        private static Making of(List<String> row, List<Part> parts) {
+            String note = at(row, parts.indexOf(Part.NOTE));
+            return new Making(at(row, parts.indexOf(Part.MADE)), at(row, parts.indexOf(Part.BARS)), note.isEmpty() ? List.of() : List.of(note));
+        }
+
+        /** With what a further row of it tells. */
+        private Making and(Making more) {
+            List<String> all = new ArrayList<>(notes);
+            all.addAll(more.notes);
+            return new Making(day.isEmpty() ? more.day : day, bars.isEmpty() ? more.bars : bars, all.stream().distinct().toList());
+        }
     }
 
     /**
@@ -66,8 +98,9 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
      * @param name of it
      * @param row where it begins, counted from 1
      * @param lines as they would stand in a notebook, by the row that they are from
+     * @param making the batch that was made of it, where the table tells of one
      */
-    public record Found(String name, int row, Map<Integer, List<String>> lines) {
+    public record Found(String name, int row, Map<Integer, List<String>> lines, Making making) {
 
         /** All that it says, one ingredient a line. */
         public String note() {
@@ -91,12 +124,14 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
                 case "amount" -> Part.AMOUNT;
                 case "unit" -> Part.UNIT;
                 case "superfat" -> Part.SUPERFAT;
+                case "date" -> Part.MADE;
+                case "bars" -> Part.BARS;
                 case "note" -> Part.NOTE;
                 default -> m.matches() && SheetWords.meaning(m.group(1)).isEmpty() || meaning.matches("g|oz|kg|lb") ? Part.AMOUNT : Part.NOTHING;
             });
         }
         // Two of one kind: the first is meant, as "oil" and "ingredient" side by side.
-        for (Part part : List.of(Part.RECIPE, Part.INGREDIENT, Part.AMOUNT, Part.UNIT)) {
+        for (Part part : List.of(Part.RECIPE, Part.INGREDIENT, Part.AMOUNT, Part.UNIT, Part.MADE, Part.BARS)) {
             int first = parts.indexOf(part);
             for (int i = first + 1; first >= 0 && i < parts.size(); i++) {
                 if (parts.get(i) == part) {
@@ -148,7 +183,8 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     }
 
     private static String amount(String cell, String unit) {
-        String digits = NumberWords.digits(cell);
+        // Beside a name, a sign would be taken for a dash.
+        String digits = NumberWords.digits(cell).replaceFirst("^[-\u2212]\\s*(?=[\\d.,])", "minus ");
         boolean hasUnit = digits.matches(".*[\\p{L}%]\\.?$");
         return hasUnit || unit.isBlank() ? digits : digits + " " + NumberWords.digits("1 " + unit).substring(2);
     }
@@ -168,16 +204,24 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
         String unitOfAll = unitOf(at(rows.get(heading), amount));
         Map<String, Found> found = new LinkedHashMap<>();
         String now = "";
+        String day = "";
         for (int i = heading + 1; i < Math.min(rows.size(), MOST_ROWS); i++) {
             List<String> row = rows.get(i);
+            Making making = Making.of(row, parts);
             // Merged with the cells above, or left out as the same.
-            now = at(row, name).isEmpty() ? now : at(row, name);
+            if (!at(row, name).isEmpty() && !at(row, name).equals(now)) {
+                now = at(row, name);
+                day = making.day();
+            }
+            day = making.day().isEmpty() ? day : making.day();
             if (at(row, ingredient).isEmpty() && at(row, superfat).isEmpty()) {
                 continue;
             }
             String called = now.isEmpty() ? "Recipe" : now;
+            // The same made on another day is another batch.
+            String key = called + "\u0000" + day;
             int at = i + 1;
-            Found recipe = found.computeIfAbsent(called, n -> new Found(n, at, Map.of()));
+            Found recipe = found.computeIfAbsent(key, n -> new Found(called, at, Map.of(), Making.NONE));
             Map<Integer, List<String>> all = new LinkedHashMap<>(recipe.lines());
             List<String> said = new ArrayList<>();
             if (!at(row, ingredient).isEmpty()) {
@@ -188,7 +232,7 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
                 said.add("superfat " + percent(at(row, superfat)));
             }
             all.put(at, said);
-            found.put(called, new Found(called, recipe.row(), all));
+            found.put(key, new Found(called, recipe.row(), all, recipe.making().and(making)));
             if (found.size() >= MOST_RECIPES) {
                 break;
             }
@@ -241,7 +285,7 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
             }
             String name = at(row, parts.indexOf(Part.RECIPE));
             if (!said.isEmpty()) {
-                found.add(new Found(name.isEmpty() ? "Recipe in row " + (i + 1) : name, i + 1, Map.of(i + 1, said)));
+                found.add(new Found(name.isEmpty() ? "Recipe in row " + (i + 1) : name, i + 1, Map.of(i + 1, said), Making.of(row, parts)));
             }
         }
         return found;
@@ -270,7 +314,7 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
 
     private static void close(List<Found> found, String title, int begins, Map<Integer, List<String>> lines) {
         if (!title.isEmpty() && !lines.isEmpty()) {
-            found.add(new Found(title, begins, lines));
+            found.add(new Found(title, begins, lines, Making.NONE));
         }
     }
 

@@ -63,7 +63,7 @@ public enum TimeShape {
         } else {
             builder.appendPattern(day.substring(0, day.length() - 2)).appendValueReduced(ChronoField.YEAR, 2, 2, PIVOT);
         }
-        return builder.appendPattern(" " + time).toFormatter(Locale.ROOT).withResolverStyle(ResolverStyle.SMART);
+        return builder.appendPattern(" " + time).toFormatter(Locale.ROOT).withResolverStyle(ResolverStyle.STRICT);
     }
 
     /** How it looks. */

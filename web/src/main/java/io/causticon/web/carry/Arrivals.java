@@ -41,6 +41,7 @@ public class Arrivals {
 
     private final ArrivalRepository rows;
     private final DocumentReader reader;
+    private final LogCsv logs;
     private final Sifter sifter;
     private final RowStore store;
     private final BatchArrivals batches;
@@ -53,6 +54,7 @@ public class Arrivals {
     Arrivals(
             ArrivalRepository rows,
             DocumentReader reader,
+            LogCsv logs,
             Sifter sifter,
             RowStore store,
             BatchArrivals batches,
@@ -63,6 +65,7 @@ public class Arrivals {
             Clock clock) {
         this.rows = rows;
         this.reader = reader;
+        this.logs = logs;
         this.sifter = sifter;
         this.store = store;
         this.batches = batches;
@@ -128,7 +131,8 @@ public class Arrivals {
                 String name = part.name().isEmpty() ? row.source : part.name();
                 Sifted sifted;
                 try {
-                    Document document = reader.read(parcel.document(part.name()));
+                    byte[] file = parcel.document(part.name());
+                    Document document = LogCsv.isOne(file) ? logs.read(file) : reader.read(file);
                     sifted = sifter.sift(document, arriving);
                 } catch (DocumentFault e) {
                     sifted = Sifted.fault(name, e.words());

@@ -5,17 +5,17 @@ import io.causticon.web.account.Role;
 import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
+import io.causticon.web.print.TableFile;
 import io.causticon.web.shared.NotFoundException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStreamWriter;
-import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.HashSet;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
@@ -39,7 +39,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class CarryController {
 
-    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
     private static final String ZIP = "application/zip";
 
     private final Arrivals arrivals;
@@ -94,16 +93,13 @@ class CarryController {
     }
 
     /** The log of a batch as a table. */
-    @GetMapping("/carry/batch/{id}/log.csv")
-    void log(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+    @GetMapping("/carry/batch/{id}/log.{kind:csv|xlsx}")
+    void log(@PathVariable UUID id, @PathVariable String kind, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
         var rows = documents.rows(DocumentKind.BATCH, id);
         if (rows.isEmpty()) {
             throw new NotFoundException("batch " + id);
         }
-        attach(response, CSV.toString(), WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)) + ".csv");
-        Writer writer = new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8);
-        logs.write(id, maker.formats(), writer);
-        writer.flush();
+        TableFile.send(response, kind, WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)), LogTable.HEADINGS, to -> logs.write(id, maker.formats(), to));
     }
 
     /** A batch on paper. */
@@ -125,9 +121,19 @@ class CarryController {
 
     /** All of one kind, or the whole workshop. */
     @GetMapping("/carry/{kind}.zip")
-    void all(@PathVariable String kind, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+    void all(
+            @PathVariable String kind, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable List<UUID> id, HttpServletResponse response)
+            throws IOException {
         DocumentKind of = DocumentKind.called(kind).filter(k -> k.root().isPresent() || k == DocumentKind.WORKSHOP)
                 .orElseThrow(() -> new NotFoundException("documents of " + kind));
+        if (id != null && of != DocumentKind.WORKSHOP) {
+            List<Object> chosen = documents.keys(of).stream().filter(id::contains).toList();
+            if (chosen.size() < new HashSet<>(id).size()) {
+                throw new NotFoundException("one of what was chosen");
+            }
+            send(new WorkshopZip.Asked(false, of, chosen), kind + "-chosen", maker, response);
+            return;
+        }
         if (of == DocumentKind.WORKSHOP) {
             if (maker.role() != Role.OWNER) {
                 throw new NotFoundException("workshop");

@@ -6,10 +6,10 @@ import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.EntryWords;
-import io.causticon.web.shared.OpenCells;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.document.Row;
+import io.causticon.web.print.TableFile;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.Guard;
 import java.time.temporal.ChronoUnit;
@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
 class LogTable {
 
     static final List<String> HEADINGS =
-            List.of("happened_at", "says", "recorded_by", "recorded_at", "withdrawn", "reason", "line", "revision", "entry");
+            List.of("happened_at", "says", "recorded_by", "recorded_at", "withdrawn", "reason", "line", "revision", "entry", "batch");
 
     private final Documents documents;
     private final BatchService batches;
@@ -37,12 +37,11 @@ class LogTable {
     }
 
     /** Writes it. Moments are in the workshop's zone, with their distance from UTC. */
-    void write(UUID id, Formats formats, Appendable to) {
+    void write(UUID id, Formats formats, TableFile.Rows rows) {
         Map<String, String> words = words(id, formats);
-        OpenCells cells = new OpenCells(to, HEADINGS);
         for (Row line : documents.rows(DocumentKind.BATCH, id)) {
             if (line.table().name().equals("log_revision")) {
-                cells.row(
+                rows.row(
                         moment(line.required("happened_at"), formats),
                         words.getOrDefault(line.get("line_id") + " " + line.get("revision"), ""),
                         line.required("recorded_by"),
@@ -51,7 +50,8 @@ class LogTable {
                         line.required("reason"),
                         line.required("line_id"),
                         line.required("revision"),
-                        line.required("entry"));
+                        line.required("entry"),
+                        id);
             }
         }
     }

@@ -2,6 +2,8 @@ package io.causticon.web.carry;
 
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.intake.RecipeSheet;
+import io.causticon.core.intake.SheetDays;
+import io.causticon.core.intake.TimeShape;
 import io.causticon.web.account.Maker;
 import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.RowStore;
@@ -12,9 +14,12 @@ import io.causticon.web.shared.NotFoundException;
 import java.io.InputStream;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -29,6 +34,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 class SheetFiles {
 
+    /** Under which it is said how days are meant. */
+    static final String DAYS = "days";
+
     private static final int COLUMNS_SHOWN = 24;
     private static final int ROWS_SHOWN = 5;
     private static final int LONGEST_NAME = 80;
@@ -39,6 +47,7 @@ class SheetFiles {
     private final KnownTables known;
     private final NotedPlans plans;
     private final RecipeService recipes;
+    private final SheetBatches made;
     private final RowStore store;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -49,6 +58,7 @@ class SheetFiles {
             KnownTables known,
             NotedPlans plans,
             RecipeService recipes,
+            SheetBatches made,
             RowStore store,
             PlatformTransactionManager transactions,
             Clock clock) {
@@ -57,6 +67,7 @@ class SheetFiles {
         this.known = known;
         this.plans = plans;
         this.recipes = recipes;
+        this.made = made;
         this.store = store;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -77,8 +88,10 @@ class SheetFiles {
      * @param row where it begins, counted from 1
      * @param words what it says, as a note
      * @param here whether a recipe of this name is here already
+     * @param batch the batch that was made of it; empty where the table tells of none
+     * @param batchProblem why that batch cannot be taken; empty where it can
      */
-    record Read(String name, int row, String words, NotedPlans.Noted noted, boolean here) {}
+    record Read(String name, int row, String words, NotedPlans.Noted noted, boolean here, Optional<SheetBatches.Made> batch, String batchProblem) {}
 
     /**
      * A table as it is understood.
@@ -86,11 +99,18 @@ class SheetFiles {
      * @param heading names of its columns; empty where none are named
      * @param parts what each column is
      * @param first its first rows
+     * @param days how its days can be read; more than one where somebody has to say
      */
-    record View(ArrivalRow arrival, RecipeSheet.Layout layout, List<String> heading, List<RecipeSheet.Part> parts, List<List<String>> first, List<Read> recipes) {
+    record View(
+            ArrivalRow arrival, RecipeSheet.Layout layout, List<String> heading, List<RecipeSheet.Part> parts, List<List<String>> first, List<Read> recipes,
+            List<TimeShape> days) {
 
         List<Read> good() {
             return recipes.stream().filter(r -> r.noted().plan().isPresent()).toList();
+        }
+
+        List<Read> batches() {
+            return good().stream().filter(r -> r.batch().isPresent()).toList();
         }
     }
 
@@ -104,12 +124,19 @@ class SheetFiles {
         List<RecipeSheet.Part> parts = said(heading, asked.isEmpty() ? known.of(heading) : asked);
         RecipeSheet sheet = RecipeSheet.read(cells, parts, maker.units(), reader.catalogue());
         Set<String> here = recipes.inUse().stream().map(r -> r.plan().name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
-        List<Read> read = sheet.recipes().stream()
-                .map(r -> new Read(shortened(r.name()), r.row(), r.note(), reader.read(r.note(), shortened(r.name()), line -> where(r, line)), here.contains(r.name().toLowerCase(Locale.ROOT))))
-                .toList();
+        List<TimeShape> days = SheetDays.shapes(sheet.recipes().stream().map(r -> r.making().day()).toList());
+        SheetBatches.Reader batches = made.reader(days, asked.getOrDefault(DAYS, ""), maker);
+        List<Read> read = sheet.recipes().stream().map(r -> read(r, reader, here, batches)).toList();
         int from = Math.max(0, at + 1);
         List<List<String>> first = cells.subList(Math.min(from, cells.size()), Math.min(cells.size(), from + ROWS_SHOWN));
-        return new View(row, sheet.layout(), heading.stream().limit(COLUMNS_SHOWN).toList(), parts, first, read);
+        return new View(row, sheet.layout(), heading.stream().limit(COLUMNS_SHOWN).toList(), parts, first, read, days);
+    }
+
+    private static Read read(RecipeSheet.Found r, NotedPlans.Reader reader, Set<String> here, SheetBatches.Reader batches) {
+        String name = shortened(r.name());
+        SheetBatches.Result batch = batches.read(r);
+        return new Read(
+                name, r.row(), r.note(), reader.read(r.note(), name, line -> where(r, line)), here.contains(r.name().toLowerCase(Locale.ROOT)), batch.made(), batch.problem());
     }
 
     private static String where(RecipeSheet.Found recipe, String line) {
@@ -134,29 +161,54 @@ class SheetFiles {
     /**
      * Keeps every recipe that is understood, all of them or none.
      *
+     * @param batchesToo whether batches that were made of them are kept as well
      * @throws DocumentFault if there is none
      */
-    void take(UUID id, Map<String, String> asked, Maker maker) {
+    void take(UUID id, Map<String, String> asked, boolean batchesToo, Maker maker) {
         View view = look(id, asked, maker);
-        List<BatchPlan> good = view.good().stream().flatMap(r -> r.noted().plan().stream()).toList();
-        if (good.isEmpty()) {
+        if (batchesToo && view.batches().isEmpty()) {
+            throw new DocumentFault("No batch in it can be taken.");
+        }
+        if (view.good().isEmpty()) {
             throw new DocumentFault("There is no recipe in it that is understood.");
         }
-        transaction.executeWithoutResult(t -> {
-            ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
-            row.state = ArrivalRow.State.TAKEN.name();
-            row.takenAt = clock.instant();
-            row.told = good.size() + " of " + view.recipes().size() + (view.recipes().size() == 1 ? " recipe." : " recipes.");
-            rows.saveAndFlush(row);
-            RowStore.Ledger ledger = store.ledger(id);
-            List<UUID> made = new ArrayList<>();
-            good.forEach(plan -> made.add(recipes.create(plan, maker.displayName()).recipe()));
-            // The account reads what is written, not what is about to be.
-            rows.flush();
-            made.forEach(ledger::noteRecipe);
-            known.remember(view.heading(), kept(view.parts()));
-        });
+        List<UUID> settled = new ArrayList<>();
+        try {
+            transaction.executeWithoutResult(t -> {
+                ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
+                row.state = ArrivalRow.State.TAKEN.name();
+                row.takenAt = clock.instant();
+                RowStore.Ledger ledger = store.ledger(id);
+                Map<Read, RecipeService.Recipe> kept = keepRecipes(view, batchesToo, maker);
+                kept.values().stream().map(RecipeService.Recipe::recipe).distinct().forEach(ledger::noteRecipe);
+                int begun = batchesToo ? made.begin(view.batches(), kept, row, ledger, maker, settled) : 0;
+                row.told = view.good().size() + " of " + view.recipes().size() + (view.recipes().size() == 1 ? " row" : " rows") + " of recipes"
+                        + (begun == 0 ? "." : ", " + begun + (begun == 1 ? " batch." : " batches."));
+                rows.saveAndFlush(row);
+                known.remember(view.heading(), kept(view.parts()));
+            });
+        } finally {
+            made.moved(settled);
+        }
         laidAside.discard(view.arrival());
+    }
+
+    /** A recipe that was made several times is one, with a version for each way it was made. */
+    private Map<Read, RecipeService.Recipe> keepRecipes(View view, boolean batchesToo, Maker maker) {
+        Map<Read, RecipeService.Recipe> kept = new LinkedHashMap<>();
+        Map<String, RecipeService.Recipe> ofName = new HashMap<>();
+        for (Read read : view.good()) {
+            BatchPlan plan = read.noted().plan().orElseThrow();
+            RecipeService.Recipe known = batchesToo && read.batch().isPresent() ? ofName.get(read.name()) : null;
+            RecipeService.Recipe now = known == null
+                    ? recipes.create(plan, maker.displayName())
+                    : recipes.save(known.recipe(), plan, known.version(), maker.displayName());
+            // Written now, for the account that reads it; a version of one recipe would also be written before the recipe that follows it.
+            rows.flush();
+            ofName.put(read.name(), now);
+            kept.put(read, now);
+        }
+        return kept;
     }
 
     private static Map<String, String> kept(List<RecipeSheet.Part> parts) {

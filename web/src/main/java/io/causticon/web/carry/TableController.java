@@ -1,6 +1,7 @@
 package io.causticon.web.carry;
 
 import io.causticon.core.intake.RecipeSheet;
+import io.causticon.core.intake.TimeShape;
 import io.causticon.web.account.Maker;
 import io.causticon.web.document.DocumentFault;
 import jakarta.servlet.http.HttpServletRequest;
@@ -81,7 +82,8 @@ class TableController {
     record ColumnChoice(String name, String field, List<ProbeController.Choice> parts) {}
 
     /** A recipe as it is shown. */
-    record Card(String name, String row, String words, String facts, String alarm, List<String> problems, boolean here) {}
+    record Card(
+            String name, String row, String words, String facts, String alarm, List<String> problems, boolean here, String batch, String batchAlarm, String batchProblem) {}
 
     @GetMapping("/{id}")
     String look(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> asked) {
@@ -95,13 +97,17 @@ class TableController {
         model.addAttribute("layout", layout(view.layout()));
         model.addAttribute("first", view.first());
         model.addAttribute("columns", columns(view));
-        model.addAttribute("recipes", view.recipes().stream().map(TableController::card).toList());
+        model.addAttribute("recipes", view.recipes().stream().map(r -> card(r, maker)).toList());
         model.addAttribute("good", view.good().size());
+        model.addAttribute("batches", view.batches().size());
+        model.addAttribute("days", view.days().size() < 2 ? List.of() : view.days().stream()
+                .map(d -> new ProbeController.Choice(d.name(), day(d), d.name().equals(asked.get(SheetFiles.DAYS))))
+                .toList());
         return "carry/table-file";
     }
 
     private static Map<String, String> said(Map<String, String> asked) {
-        return asked.entrySet().stream().filter(e -> e.getKey().matches("part\\d{1,3}")).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        return asked.entrySet().stream().filter(e -> e.getKey().matches("part\\d{1,3}|" + SheetFiles.DAYS)).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     private static String layout(RecipeSheet.Layout layout) {
@@ -126,12 +132,32 @@ class TableController {
     }
 
     private static String word(RecipeSheet.Part part) {
-        return part == RecipeSheet.Part.NOTHING ? "an ingredient, or nothing" : part.name().toLowerCase(Locale.ROOT);
+        return switch (part) {
+            case NOTHING -> "an ingredient, or nothing";
+            case MADE -> "the day it was made";
+            case BARS -> "how many bars";
+            default -> part.name().toLowerCase(Locale.ROOT);
+        };
     }
 
-    private static Card card(SheetFiles.Read read) {
+    private static String day(TimeShape shape) {
+        return switch (shape) {
+            case DAY_FIRST -> "the day first: 28/11/2026";
+            case MONTH_FIRST -> "the month first: 11/28/2026";
+            default -> "the year first: 2026-11-28";
+        };
+    }
+
+    private static Card card(SheetFiles.Read read, Maker maker) {
         return new Card(
-                read.name(), "row " + read.row(), read.words().replace("\n", ", "), read.noted().facts(), read.noted().alarm(), read.noted().problems(), read.here());
+                read.name(), "row " + read.row(), read.words().replace("\n", ", "), read.noted().facts(), read.noted().alarm(), read.noted().problems(), read.here(),
+                read.batch().map(m -> made(m, maker)).orElse(""),
+                read.batch().flatMap(SheetBatches.Made::burning).map(n -> "\"" + n + "\" speaks of burning: it comes held.").orElse(""), read.batchProblem());
+    }
+
+    private static String made(SheetBatches.Made made, Maker maker) {
+        return "Made " + maker.formats().date(made.at()) + (made.bars() == null ? "" : ", " + made.bars() + (made.bars() == 1 ? " bar" : " bars"))
+                + (made.notes().isEmpty() ? "" : ": " + String.join("; ", made.notes()));
     }
 
     @PostMapping("/{id}/take")
@@ -141,9 +167,24 @@ class TableController {
             @ModelAttribute("maker") Maker maker,
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
+        return take(id, false, model, maker, asked, response);
+    }
+
+    /** The recipes, and what was made of them. */
+    @PostMapping("/{id}/take-batches")
+    String takeBatches(
+            @PathVariable UUID id,
+            Model model,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam Map<String, String> asked,
+            HttpServletResponse response) {
+        return take(id, true, model, maker, asked, response);
+    }
+
+    private String take(UUID id, boolean batchesToo, Model model, Maker maker, Map<String, String> asked, HttpServletResponse response) {
         try {
-            files.take(id, said(asked), maker);
-            return "redirect:/plan";
+            files.take(id, said(asked), batchesToo, maker);
+            return batchesToo ? "redirect:/" : "redirect:/plan";
         } catch (DocumentFault e) {
             response.setStatus(HttpServletResponse.SC_CONFLICT);
             return preview(id, model, maker, asked, e.words());

@@ -2,10 +2,10 @@ package io.causticon.web.carry;
 
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Maker;
-import io.causticon.web.shared.OpenCells;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.document.Row;
+import io.causticon.web.print.TableFile;
 import io.causticon.web.shared.Formats;
 import java.io.IOException;
 import java.io.InputStream;
@@ -105,7 +105,7 @@ class WorkshopZip {
             if (kind == DocumentKind.BATCH) {
                 put(zip, "logs/" + name + ".csv", out -> {
                     Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-                    logs.write((UUID) key, formats, writer);
+                    logs.write((UUID) key, formats, TableFile.csv(writer, LogTable.HEADINGS));
                     writer.flush();
                 });
                 rows.stream().filter(r -> r.table().name().equals("photo")).forEach(r -> pictures(zip, r));
@@ -170,7 +170,7 @@ class WorkshopZip {
 
     /** Who was there; nothing that opens anything. */
     private void people(Writer to) throws IOException {
-        OpenCells cells = new OpenCells(to, List.of("name", "written_as", "may", "signs_in"));
+        TableFile.Rows cells = TableFile.csv(to, List.of("name", "written_as", "may", "signs_in"));
         accounts.people().forEach(a -> cells.row(a.name(), a.displayName(), a.role().name().toLowerCase(Locale.ROOT), a.active()));
         to.flush();
     }

@@ -63,6 +63,11 @@ public class Documents {
         return rows;
     }
 
+    /** What each document of a kind begins with, in their order. */
+    public List<Row> roots(DocumentKind kind) {
+        return found(kind.root().orElseThrow(), "");
+    }
+
     /** The row of a table with this key, as it is kept. */
     public Optional<Row> row(DocumentTable table, Object key) {
         return found(table, "where " + table.key() + " = ?", key).stream().findFirst();

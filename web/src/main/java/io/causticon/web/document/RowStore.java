@@ -118,6 +118,12 @@ public class RowStore {
             jdbc.queryForList("select id from recipe_version where recipe_id = ?", UUID.class, recipe).forEach(v -> note("recipe_version", v.toString()));
         }
 
+        /** A batch that was begun of what came goes with it, with its log. Within the transaction that began it, after it was written. */
+        public void noteBatch(UUID batch) {
+            note("batch", batch.toString());
+            jdbc.queryForList("select id from log_revision where batch_id = ?", UUID.class, batch).forEach(this::noteLine);
+        }
+
         /** A line that followed from what came, as that its batch is held, goes with it. */
         public void noteLine(UUID revision) {
             note("log_revision", revision.toString());

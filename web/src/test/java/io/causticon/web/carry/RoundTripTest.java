@@ -7,10 +7,15 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.PhotoService;
 import io.causticon.web.batch.Summaries;
+import io.causticon.web.document.DocumentKind;
+import io.causticon.web.document.Documents;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.print.TableFile;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Blob;
@@ -36,6 +41,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The made-up workshop, out and into an empty one. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -95,6 +102,22 @@ class RoundTripTest {
         try (InputStream in = Files.newInputStream(file)) {
             return to.bean(Arrivals.class).lay(in, "workshop.zip", "Ines");
         }
+    }
+
+    /** Brings in one file, which has to be as it should. */
+    private static void bring(RunningApplication into, byte[] file, String name) {
+        Arrivals arrivals = into.bean(Arrivals.class);
+        UUID id = arrivals.lay(new ByteArrayInputStream(file), name, "Ines");
+        assertThat(arrivals.look(id).count(Novelty.FAULT)).as(name + " " + arrivals.look(id).documents()).isZero();
+        arrivals.take(id);
+    }
+
+    private static RunningApplication again(RunningApplication application, Path data) {
+        // What the workshop learned from all of them moves what is said of the first, once it is started again.
+        application.close();
+        RunningApplication again = RunningApplication.in(data);
+        again.bean(Summaries.class).renewAll();
+        return again;
     }
 
     private static Set<String> tables(Connection of) throws SQLException {
@@ -170,10 +193,7 @@ class RoundTripTest {
         assertThat(everything(to)).as("nothing is kept before it is taken").isEqualTo(empty);
 
         arrivals.take(id);
-        // What the workshop learned from all of them moves what is said of the first, once it is started again.
-        to.close();
-        to = RunningApplication.in(there);
-        to.bean(Summaries.class).renewAll();
+        to = again(to, there);
         Map<String, List<String>> after = everything(to);
         Set<String> tables = new HashSet<>(before.keySet());
         for (String table : tables) {
@@ -190,5 +210,54 @@ class RoundTripTest {
 
         arrivals.undo(id, "Ines");
         assertThat(everything(to)).isEqualTo(empty);
+
+        oneDocumentAfterTheOther();
+        linesThroughTables();
+    }
+
+    /** Each document by itself, without a zip around it: all but the pictures, which lie beside them. */
+    private void oneDocumentAfterTheOther() throws Exception {
+        Documents documents = from.bean(Documents.class);
+        for (DocumentKind kind : DocumentKind.values()) {
+            for (Object key : kind.root().isPresent() ? documents.keys(kind) : List.of("")) {
+                bring(to, documents.json(kind, key).orElseThrow(), kind.words() + ".json");
+            }
+        }
+        to = again(to, there);
+        Map<String, List<String>> before = everything(from);
+        Map<String, List<String>> after = everything(to);
+        for (String table : before.keySet()) {
+            if (!table.equals("PHOTO")) {
+                assertThat(after.get(table)).as(table).isEqualTo(before.get(table));
+            }
+        }
+    }
+
+    /** What a log as a table holds: batches come with an empty log, and each line through its table. */
+    private void linesThroughTables() throws Exception {
+        Documents documents = from.bean(Documents.class);
+        JsonMapper json = JsonMapper.builder().build();
+        to.close();
+        there = RunningApplication.folder(false);
+        to = RunningApplication.in(there);
+        for (Object key : documents.keys(DocumentKind.BATCH)) {
+            ObjectNode document = (ObjectNode) json.readTree(documents.json(DocumentKind.BATCH, key).orElseThrow());
+            ((ObjectNode) document.get("batch")).putArray("log");
+            ((ObjectNode) document.get("batch")).putArray("photos");
+            bring(to, json.writeValueAsBytes(document), "batch.json");
+            StringBuilder table = new StringBuilder();
+            from.bean(LogTable.class).write((UUID) key, ines().formats(), TableFile.csv(table, LogTable.HEADINGS));
+            bring(to, table.toString().getBytes(StandardCharsets.UTF_8), "log.csv");
+            // A second time there is nothing new in it.
+            UUID again = to.bean(Arrivals.class).lay(new ByteArrayInputStream(table.toString().getBytes(StandardCharsets.UTF_8)), "log.csv", "Ines");
+            assertThat(to.bean(Arrivals.class).look(again).rows()).isZero();
+        }
+        String lines = "select line_id, revision, kind, entry, recorded_by, withdrawn, reason, date_trunc(millisecond, happened_at) as happened,"
+                + " date_trunc(millisecond, recorded_at) as recorded from log_revision order by line_id, revision";
+        List<Map<String, Object>> kept = from.bean(JdbcTemplate.class).queryForList(lines);
+        assertThat(kept).hasSizeGreaterThan(500);
+        assertThat(to.bean(JdbcTemplate.class).queryForList(lines)).isEqualTo(kept);
+        String held = "select batch_id, life, held from batch_summary order by batch_id";
+        assertThat(to.bean(JdbcTemplate.class).queryForList(held)).isEqualTo(from.bean(JdbcTemplate.class).queryForList(held));
     }
 }
