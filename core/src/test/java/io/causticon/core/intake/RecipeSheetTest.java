@@ -90,4 +90,25 @@ class RecipeSheetTest {
         assertThat(read("a|b", "c|d").layout()).isEqualTo(RecipeSheet.Layout.NONE);
         assertThat(RecipeSheet.read(List.of(), List.of(), Units.METRIC, TABLES).recipes()).isEmpty();
     }
+
+    @Test
+    void findsWhatWasMadeOnWhichDay() {
+        RecipeSheet rows = read("Soap|Made on|Olive oil (g)|Coconut oil (g)|Bars|Notes", "Quay|3.4.2024|400|200|8|soft", "Quay|1.5.2024|410|190||", "Plain||300|300||");
+        assertThat(rows.recipes()).extracting(r -> r.name() + " " + r.making().day() + " " + r.making().bars()).containsExactly("Quay 3.4.2024 8", "Quay 1.5.2024 ", "Plain  ");
+        assertThat(rows.recipes().get(0).making().notes()).containsExactly("soft");
+        // The same soap on two days is two batches, each with its own ingredients.
+        RecipeSheet lines = read("Seife|Datum|Zutat|Menge (g)|Bemerkung", "Dorf|1.2.2025|Oliven\u00f6l|400|", "||Kokos\u00f6l|100|weich", "Dorf|8.2.2025|Oliven\u00f6l|500|", "Moor||Oliven\u00f6l|300|");
+        assertThat(lines.recipes()).extracting(r -> r.name() + " " + r.making().day()).containsExactly("Dorf 1.2.2025", "Dorf 8.2.2025", "Moor ");
+        assertThat(lines.recipes().get(0).making().notes()).containsExactly("weich");
+        assertThat(grams(note(lines, 1), What.FAT)).isEqualTo(500);
+    }
+
+    @Test
+    void takesNoSignForADash() {
+        RecipeSheet sheet = read("Soap|Olive oil (g)|Coconut oil (g)", "Odd|400|-200", "Odder|400|\u2212 200");
+        assertThat(sheet.recipes()).allSatisfy(r -> {
+            assertThat(r.note()).contains("minus 200");
+            assertThat(RecipeNote.read(r.note(), Units.METRIC, TABLES).isUnderstood()).isFalse();
+        });
+    }
 }

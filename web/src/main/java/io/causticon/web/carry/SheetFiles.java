@@ -182,7 +182,7 @@ class SheetFiles {
                 Map<Read, RecipeService.Recipe> kept = keepRecipes(view, batchesToo, maker);
                 kept.values().stream().map(RecipeService.Recipe::recipe).distinct().forEach(ledger::noteRecipe);
                 int begun = batchesToo ? made.begin(view.batches(), kept, row, ledger, maker, settled) : 0;
-                row.told = view.good().size() + " of " + view.recipes().size() + (view.recipes().size() == 1 ? " row" : " rows") + " of recipes"
+                row.told = view.good().size() + " of " + view.recipes().size() + (view.recipes().size() == 1 ? " recipe" : " recipes")
                         + (begun == 0 ? "." : ", " + begun + (begun == 1 ? " batch." : " batches."));
                 rows.saveAndFlush(row);
                 known.remember(view.heading(), kept(view.parts()));

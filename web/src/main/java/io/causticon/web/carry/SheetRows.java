@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -22,6 +23,7 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.dhatim.fastexcel.reader.Cell;
+import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.jspecify.annotations.Nullable;
@@ -40,6 +42,7 @@ final class SheetRows {
     /** Cells that say something are not repeated so often; empty ones are, to the end of a sheet. */
     private static final int MOST_REPEATED = 1000;
 
+    private static final Pattern DAY_FORMAT = Pattern.compile("(?i)y.*[md]|[md].*y");
     private static final String TABLE = "urn:oasis:names:tc:opendocument:xmlns:table:1.0";
 
     private SheetRows() {}
@@ -182,7 +185,15 @@ final class SheetRows {
     }
 
     private static String text(@Nullable Cell cell) {
-        return cell == null ? "" : shortened(number(String.valueOf(cell.getText())));
+        if (cell == null) {
+            return "";
+        }
+        String format = cell.getDataFormatString();
+        // A workbook keeps a day as a number that is shown as one.
+        if (cell.getType() == CellType.NUMBER && format != null && DAY_FORMAT.matcher(format).find()) {
+            return cell.asDate().toLocalDate().toString();
+        }
+        return shortened(number(String.valueOf(cell.getText())));
     }
 
     private static List<List<String>> openDocument(Path file) throws IOException {

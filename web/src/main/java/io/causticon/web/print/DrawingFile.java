@@ -86,7 +86,7 @@ public final class DrawingFile {
         // Links lead nowhere from a file.
         svg.select("a").unwrap();
         for (Element mark : svg.select("svg svg")) {
-            Element group = new Element("g").addClass(mark.className()).attr("transform", "translate(" + mark.attr("x") + " " + mark.attr("y") + ")");
+            Element group = new Element("g").attr("data-mark", "").addClass(mark.className()).attr("transform", "translate(" + mark.attr("x") + " " + mark.attr("y") + ")");
             String inside = MARKS.getOrDefault(Objects.requireNonNull(mark.selectFirst("use")).attr("href"), "");
             Jsoup.parse("<g>" + inside + "</g>", "", Parser.xmlParser()).select("g").first().children().forEach(group::appendChild);
             mark.replaceWith(group);

@@ -75,11 +75,11 @@ final class DrawingStyle {
         return classes * 10 + elements;
     }
 
-    /** Writes it into the shapes of a drawing. */
+    /** Writes it into the shapes of a drawing. What is in a mark ({@code data-mark}) has its own looks, and takes its colours from the mark. */
     static void writeInto(Document svg) {
         Map<Element, Map<String, String>> said = new LinkedHashMap<>();
         for (Rule rule : RULES) {
-            for (Element shape : svg.select(rule.selector())) {
+            for (Element shape : svg.select(rule.selector()).not("[data-mark] *")) {
                 said.computeIfAbsent(shape, s -> new LinkedHashMap<>()).putAll(rule.says());
             }
         }
@@ -95,6 +95,7 @@ final class DrawingStyle {
             }
         }
         svg.select("[class]").removeAttr("class");
+        svg.select("[data-mark]").removeAttr("data-mark");
     }
 
     private static String resolved(String value, Element at, Map<Element, Map<String, String>> said) {

@@ -14,12 +14,14 @@ import io.causticon.web.harness.Application;
 import io.causticon.web.shared.OpenCells;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import java.io.ByteArrayInputStream;
 import java.io.StringReader;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +29,8 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.apache.pdfbox.Loader;
@@ -191,5 +195,64 @@ class CarryTest {
 
     private long core(Batch batch) {
         return batches.get(batch.id()).log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == MeasurementPoint.CORE).count();
+    }
+
+    @Test
+    void thoseThatAreChosenLeaveAlone() throws Exception {
+        String page = ines.get("/carry/batch/choose?find=loft").body();
+        List<String> ids = Pattern.compile("name=\"id\" value=\"([^\"]+)\"").matcher(page).results().map(m -> m.group(1)).toList();
+        assertThat(ids).hasSizeBetween(2, 10);
+        byte[] zip = ines.bytes("/carry/batch/chosen?find=&id=" + ids.get(0) + "&id=" + ids.get(1));
+        List<String> names = new ArrayList<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                names.add(e.getName());
+            }
+        }
+        assertThat(names.stream().filter(n -> n.startsWith("batches/"))).hasSize(2);
+        assertThat(ines.get(ines.get("/carry/batch/chosen?find=loft").headers().firstValue("Location").orElseThrow()).body()).contains("Tick what is to leave.");
+        assertThat(ines.get("/carry/batch.zip?id=" + UUID.randomUUID()).statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aLogAsATableComesBackAndSaysWhereItCannotBeRead() {
+        Batch batch = called("Harbour Dusk");
+        String log = ines.get("/carry/batch/" + batch.id() + "/log.csv").body();
+        assertThat(looked(log)).contains("as here");
+        String line = log.lines().filter(l -> l.contains("unmoulded")).findFirst().orElseThrow();
+        assertThat(looked(log.replace(line, line.replaceFirst("^20\\d\\d", "2011")))).contains("It stays as it is here");
+        assertThat(looked(log.replace(line, line.replaceFirst("^20\\d\\d", "x")))).contains("happened_at wants a moment");
+        assertThat(looked(log.replace(batch.id().toString(), UUID.randomUUID().toString()))).contains("is not here");
+        assertThat(looked(log.replace(line, line.substring(0, line.indexOf(','))))).contains("cells where there are");
+    }
+
+    private String looked(String log) {
+        String at = ines.postFile("/people/arrivals", "log.csv", log.getBytes(StandardCharsets.UTF_8)).body();
+        String page = ines.get(at).body();
+        ines.post(at + "/leave", Map.of());
+        return page;
+    }
+
+    @Test
+    void whatWasMadeLongAgoComesFromATableAndGoesAgain() {
+        Client odd = new Client(application.address()).signIn("odd");
+        odd.get("/carry/table");
+        String table = "Soap,Made on,Olive oil (g),Coconut oil (g),Water (g),Bars,Notes\nOld Quay,3/4/2024,400,150,180,8,soft for weeks\nOld Quay,5/6/2024,400,160,180,8,\n"
+                + "Old Step,7/8/2025,400,150,180,,it burned my hands\nOld Odd,9/9/2031,400,150,180,8,\n";
+        String at = odd.postFile("/carry/table", "book.csv", table.getBytes(StandardCharsets.UTF_8)).body();
+        assertThat(odd.get(at).body()).contains("can be two days").doesNotContain("take-batches");
+        String page = odd.get(at + "?days=DAY_FIRST").body();
+        assertThat(page).contains("Made 3 Apr 2024, 8 bars: soft for weeks", "it comes held", "2031-09-09 is still to come", "Keep the recipes and 3 batches");
+        int before = batches.ids().size();
+        assertThat(odd.post(at + "/take-batches", Map.of("days", "DAY_FIRST")).statusCode()).isEqualTo(302);
+        List<Batch> made = batches.all().stream().filter(b -> b.name().startsWith("Old ")).toList();
+        assertThat(made).hasSize(3).hasSize(batches.ids().size() - before);
+        assertThat(made).filteredOn(b -> b.name().equals("Old Quay")).extracting(Batch::version).containsExactlyInAnyOrder(1, 2);
+        assertThat(made).filteredOn(Batch::isHeld).extracting(Batch::name).containsExactly("Old Step");
+        assertThat(made).allSatisfy(b -> assertThat(odd.get("/batch/" + b.id()).body()).contains("From book.csv, row"));
+        odd.get("/carry/table");
+        assertThat(odd.post(at + "/undo", Map.of()).statusCode()).isEqualTo(302);
+        assertThat(batches.ids()).hasSize(before);
+        assertThat(odd.get("/plan").body()).doesNotContain("Old Quay");
     }
 }

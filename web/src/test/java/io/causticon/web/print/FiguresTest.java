@@ -1,0 +1,97 @@
+package io.causticon.web.print;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.BatchService;
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Client;
+import io.causticon.web.harness.RunningApplication;
+import java.io.ByteArrayInputStream;
+import java.io.StringReader;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.dhatim.fastexcel.reader.CellType;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.Row;
+import org.junit.jupiter.api.Test;
+
+/** Tables and drawings of pages, opened by readers of other makes. */
+@Application
+class FiguresTest {
+
+    private final RunningApplication application = RunningApplication.get();
+    private final Client guest = new Client(application.address()).signIn("guest");
+
+    private List<CSVRecord> table(String path) throws Exception {
+        return CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(new StringReader(guest.get(path).body())).getRecords();
+    }
+
+    private Batch called(String name) {
+        return application.bean(BatchService.class).all().stream().filter(b -> b.name().equals(name)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void theCasebookSaysInATableWhatItsPagesSay() throws Exception {
+        List<CSVRecord> cases = table("/casebook/cases.csv");
+        Map<String, Integer> ranks = new TreeMap<>();
+        for (CSVRecord r : cases) {
+            assertThat(Double.parseDouble(r.get("probability"))).isBetween(0.0, 1.0);
+            assertThat(Integer.parseInt(r.get("rank"))).as("the likeliest first").isGreaterThan(ranks.getOrDefault(r.get("batch"), 0));
+            ranks.put(r.get("batch"), Integer.parseInt(r.get("rank")));
+        }
+        Batch lavender = called("Net Loft Lavender");
+        CSVRecord first = cases.stream().filter(r -> r.get("batch").equals(lavender.id().toString())).findFirst().orElseThrow();
+        assertThat(first.get("held")).isEqualTo("yes");
+        assertThat(guest.get("/casebook/" + lavender.id()).body()).contains(first.get("condition_name"));
+        assertThat(cases).anyMatch(r -> r.get("settled").equals("yes"));
+    }
+
+    @Test
+    void dryingStandsBesideWhatIsExpectedOfIt() throws Exception {
+        List<CSVRecord> drying = table("/cure/drying.csv");
+        assertThat(drying).hasSizeGreaterThan(50);
+        long within = drying.stream().filter(r -> Math.abs(number(r, "grams") - number(r, "expected_grams")) < 0.03 * number(r, "grams")).count();
+        assertThat(within).as("the curve was drawn through them").isGreaterThan(drying.size() * 9L / 10);
+        assertThat(drying).allSatisfy(r -> assertThat(number(r, "expected_grams")).isBetween(number(r, "expected_from_grams") - 0.01, number(r, "expected_to_grams") + 0.01));
+
+        try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(guest.bytes("/cure/drying.xlsx")))) {
+            List<Row> rows = book.getFirstSheet().read();
+            assertThat(rows).hasSize(drying.size() + 1);
+            assertThat(rows.get(1).getCell(6).getType()).isEqualTo(CellType.NUMBER);
+            assertThat(rows.get(1).getCell(6).asNumber().doubleValue()).isCloseTo(number(drying.get(0), "grams"), within(1e-9));
+        }
+    }
+
+    private static double number(CSVRecord row, String column) {
+        return Double.parseDouble(row.get(column));
+    }
+
+    @Test
+    void aWorkbookRunsNothing() throws Exception {
+        Batch batch = called("Harbour Dusk");
+        Client odd = new Client(application.address()).signIn("odd");
+        odd.get("/batch/" + batch.id());
+        odd.post("/batch/" + batch.id() + "/log", Map.of("quick", "note =1+1", "key", "runs-nothing"));
+        try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(guest.bytes("/carry/batch/" + batch.id() + "/log.xlsx")))) {
+            List<Row> rows = book.getFirstSheet().read();
+            assertThat(rows).anyMatch(r -> r.getCellText(1).contains("=1+1")).allSatisfy(r -> assertThat(r).noneMatch(c -> c != null && c.getType() == CellType.FORMULA));
+        }
+    }
+
+    @Test
+    void everyDrawingOfAPageLeavesAsWhatItIs() {
+        Batch batch = called("Harbour Dusk");
+        for (String drawing : List.of("/batch/" + batch.id() + "/strip", "/batch/" + batch.id() + "/cure/drying", "/casebook/" + batch.id() + "/reasons-1", "/history/chart-1")) {
+            assertThat(guest.get(drawing + ".svg").body()).as(drawing).startsWith("<svg").doesNotContain("var(");
+            assertThat(guest.bytes(drawing + ".png")).as(drawing).startsWith(0x89, 'P', 'N', 'G');
+            assertThat(guest.get(drawing + ".gif").statusCode()).isEqualTo(404);
+        }
+        assertThat(guest.get("/casebook/" + batch.id() + "/reasons-99.svg").statusCode()).isEqualTo(404);
+        assertThat(guest.get("/history/chart-0.png").statusCode()).isEqualTo(404);
+    }
+}
