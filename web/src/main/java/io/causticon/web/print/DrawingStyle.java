@@ -79,9 +79,9 @@ final class DrawingStyle {
     static void writeInto(Document svg) {
         Map<Element, Map<String, String>> said = new LinkedHashMap<>();
         for (Rule rule : RULES) {
-            for (Element shape : svg.select(rule.selector()).not("[data-mark] *")) {
-                said.computeIfAbsent(shape, s -> new LinkedHashMap<>()).putAll(rule.says());
-            }
+            svg.select(rule.selector()).stream()
+                    .filter(s -> !s.parents().hasAttr("data-mark"))
+                    .forEach(s -> said.computeIfAbsent(s, n -> new LinkedHashMap<>()).putAll(rule.says()));
         }
         said.forEach((shape, says) -> ATTRIBUTES.stream().filter(says::containsKey).forEach(a -> shape.attr(a, resolved(says.get(a), shape, said))));
         for (Element shape : svg.select("*")) {
