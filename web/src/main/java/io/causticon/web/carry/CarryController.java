@@ -2,7 +2,6 @@ package io.causticon.web.carry;
 
 import io.causticon.web.account.Maker;
 import io.causticon.web.account.Role;
-import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.print.TableFile;
@@ -10,7 +9,6 @@ import io.causticon.web.shared.NotFoundException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -165,15 +163,8 @@ class CarryController {
     /** A file from a form; small ones come so where no script runs. */
     @PostMapping("/people/arrivals")
     String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
-        if (Came.isNone(file)) {
-            return page(model, maker, Came.CHOOSE);
-        }
-        try (InputStream in = file.getInputStream()) {
-            return "redirect:/people/arrivals/" + arrivals.lay(in, String.valueOf(file.getOriginalFilename()), maker.displayName());
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return page(model, maker, e.words());
-        }
+        return Uploads.ofForm(
+                file, response, (in, name) -> "/people/arrivals/" + arrivals.lay(in, name, maker.displayName()), problem -> page(model, maker, problem));
     }
 
     /** A file of whatever size, as the body of a request: it is written to the disk while it comes. Answers where it is to be looked at. */
@@ -181,12 +172,7 @@ class CarryController {
     ResponseEntity<String> stream(
             @ModelAttribute("maker") Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
             throws IOException {
-        try (InputStream in = request.getInputStream()) {
-            UUID id = arrivals.lay(in, Came.decoded(name), maker.displayName());
-            return Came.at("/people/arrivals/" + id);
-        } catch (DocumentFault e) {
-            return Came.refused(e);
-        }
+        return Uploads.ofBody(request, name, (in, called) -> "/people/arrivals/" + arrivals.lay(in, called, maker.displayName()));
     }
 
     @GetMapping("/people/arrivals/{id}")
@@ -205,14 +191,14 @@ class CarryController {
     @PostMapping("/people/arrivals/{id}/take")
     String take(
             @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response, RedirectAttributes next) {
-        try {
-            arrivals.take(id);
-            next.addFlashAttribute("said", arrivals.get(id).told);
-            return "redirect:/carry";
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return preview(id, model, maker, e.words());
-        }
+        return Uploads.tried(
+                response,
+                () -> {
+                    arrivals.take(id);
+                    next.addFlashAttribute("said", arrivals.get(id).told);
+                    return "redirect:/carry";
+                },
+                problem -> preview(id, model, maker, problem));
     }
 
     @PostMapping("/people/arrivals/{id}/leave")
@@ -223,12 +209,12 @@ class CarryController {
 
     @PostMapping("/people/arrivals/{id}/undo")
     String undo(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response) {
-        try {
-            arrivals.undo(id, maker.displayName());
-            return "redirect:/carry";
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return page(model, maker, e.words());
-        }
+        return Uploads.tried(
+                response,
+                () -> {
+                    arrivals.undo(id, maker.displayName());
+                    return "redirect:/carry";
+                },
+                problem -> page(model, maker, problem));
     }
 }

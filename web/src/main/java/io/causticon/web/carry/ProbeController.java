@@ -69,15 +69,7 @@ class ProbeController {
     String bring(
             @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response)
             throws IOException {
-        if (Came.isNone(file)) {
-            return page(id, model, maker, Came.CHOOSE);
-        }
-        try (InputStream in = file.getInputStream()) {
-            return "redirect:" + lay(id, in, String.valueOf(file.getOriginalFilename()), maker);
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return page(id, model, maker, e.words());
-        }
+        return Uploads.ofForm(file, response, (in, name) -> lay(id, in, name, maker), problem -> page(id, model, maker, problem));
     }
 
     /** A file of whatever size, as the body of a request. */
@@ -88,11 +80,7 @@ class ProbeController {
             @RequestHeader(name = "X-File-Name", defaultValue = "") String name,
             HttpServletRequest request)
             throws IOException {
-        try (InputStream in = request.getInputStream()) {
-            return Came.at(lay(id, in, Came.decoded(name), maker));
-        } catch (DocumentFault e) {
-            return Came.refused(e);
-        }
+        return Uploads.ofBody(request, name, (in, called) -> lay(id, in, called, maker));
     }
 
     private String lay(UUID id, InputStream in, String name, Maker maker) {
@@ -222,13 +210,13 @@ class ProbeController {
             HttpServletResponse response) {
         Map<String, String> said =
                 asked.entrySet().stream().filter(e -> FIELDS.contains(e.getKey())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-        try {
-            files.take(arrival, id, said, maker);
-            return "redirect:/batch/" + id;
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return preview(id, arrival, model, maker, said, e.words());
-        }
+        return Uploads.tried(
+                response,
+                () -> {
+                    files.take(arrival, id, said, maker);
+                    return "redirect:/batch/" + id;
+                },
+                problem -> preview(id, arrival, model, maker, said, problem));
     }
 
     @PostMapping("/{arrival}/leave")
@@ -244,12 +232,12 @@ class ProbeController {
             Model model,
             @ModelAttribute("maker") Maker maker,
             HttpServletResponse response) {
-        try {
-            arrivals.undoOf(arrival, id, maker.displayName());
-            return "redirect:/batch/" + id + "/probe";
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return page(id, model, maker, e.words());
-        }
+        return Uploads.tried(
+                response,
+                () -> {
+                    arrivals.undoOf(arrival, id, maker.displayName());
+                    return "redirect:/batch/" + id + "/probe";
+                },
+                problem -> page(id, model, maker, problem));
     }
 }

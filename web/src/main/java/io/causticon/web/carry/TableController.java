@@ -3,11 +3,9 @@ package io.causticon.web.carry;
 import io.causticon.core.intake.RecipeSheet;
 import io.causticon.core.intake.TimeShape;
 import io.causticon.web.account.Maker;
-import io.causticon.web.document.DocumentFault;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -55,15 +53,7 @@ class TableController {
 
     @PostMapping
     String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
-        if (Came.isNone(file)) {
-            return page(model, maker, Came.CHOOSE);
-        }
-        try (InputStream in = file.getInputStream()) {
-            return "redirect:/carry/table/" + files.lay(in, String.valueOf(file.getOriginalFilename()), maker);
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return page(model, maker, e.words());
-        }
+        return Uploads.ofForm(file, response, (in, name) -> "/carry/table/" + files.lay(in, name, maker), problem -> page(model, maker, problem));
     }
 
     /** A file of whatever size, as the body of a request. */
@@ -71,11 +61,7 @@ class TableController {
     ResponseEntity<String> stream(
             @ModelAttribute("maker") Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
             throws IOException {
-        try (InputStream in = request.getInputStream()) {
-            return Came.at("/carry/table/" + files.lay(in, Came.decoded(name), maker));
-        } catch (DocumentFault e) {
-            return Came.refused(e);
-        }
+        return Uploads.ofBody(request, name, (in, called) -> "/carry/table/" + files.lay(in, called, maker));
     }
 
     /** A column and what it is. */
@@ -182,13 +168,13 @@ class TableController {
     }
 
     private String take(UUID id, boolean batchesToo, Model model, Maker maker, Map<String, String> asked, HttpServletResponse response) {
-        try {
-            files.take(id, said(asked), batchesToo, maker);
-            return batchesToo ? "redirect:/" : "redirect:/plan";
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return preview(id, model, maker, asked, e.words());
-        }
+        return Uploads.tried(
+                response,
+                () -> {
+                    files.take(id, said(asked), batchesToo, maker);
+                    return batchesToo ? "redirect:/" : "redirect:/plan";
+                },
+                problem -> preview(id, model, maker, asked, problem));
     }
 
     @PostMapping("/{id}/leave")
@@ -199,12 +185,12 @@ class TableController {
 
     @PostMapping("/{id}/undo")
     String undo(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response) {
-        try {
-            arrivals.undoSheet(id, maker.displayName());
-            return "redirect:/carry/table";
-        } catch (DocumentFault e) {
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return page(model, maker, e.words());
-        }
+        return Uploads.tried(
+                response,
+                () -> {
+                    arrivals.undoSheet(id, maker.displayName());
+                    return "redirect:/carry/table";
+                },
+                problem -> page(model, maker, problem));
     }
 }

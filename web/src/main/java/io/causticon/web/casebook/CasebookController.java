@@ -23,7 +23,6 @@ import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Logbook;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.print.DrawingAnswer;
-import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.util.List;
@@ -109,11 +108,10 @@ class CasebookController {
     }
 
     /** What speaks for and against one condition as a file. */
-    @GetMapping("/{id}/reasons-{number}.{kind:svg|png}")
-    ResponseEntity<byte[]> reasons(@PathVariable UUID id, @PathVariable int number, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+    @GetMapping("/{id}/reasons-{condition}.{kind:svg|png}")
+    ResponseEntity<byte[]> reasons(@PathVariable UUID id, @PathVariable String condition, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
         Batch batch = batches.get(new BatchId(id));
-        List<Drawing> ledgers = pages.page(batch, maker.formats()).ranked().stream().map(CasebookPage.Ranked::ledger).toList();
-        return DrawingAnswer.of(ledgers, number, kind, batch.code() + "-reasons");
+        return DrawingAnswer.of(pages.reasons(batch, condition, maker.formats()).orElse(null), kind, batch.code() + "-" + condition);
     }
 
     /** What is typed may mean this, while it is typed. */

@@ -18,6 +18,7 @@ import io.causticon.core.observation.Presence;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.vocabulary.FindingSearch;
 import io.causticon.web.batch.Batch;
+import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.time.Duration;
@@ -25,6 +26,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -125,6 +127,14 @@ class CasebookPages {
         return report.condition().hazard()
                 || report.ledger().lines().stream()
                         .anyMatch(l -> l.kind() != Ledger.Kind.FACT && l.kind() != Ledger.Kind.SILENCE && l.isExplained() && Math.abs(l.weight().decibans()) >= NOTABLE);
+    }
+
+    /** What speaks for and against one condition, whether it is shown now or not; empty if there is none of this id. */
+    Optional<Drawing> reasons(Batch batch, String condition, Formats formats) {
+        return casebook.examine(batch).reports().stream()
+                .filter(r -> r.condition().id().equals(condition))
+                .findFirst()
+                .map(r -> LedgerLayout.draw(r.condition().name(), r.ledger(), formats));
     }
 
     private static CasebookPage.Ranked ranked(ConditionReport report, Diagnosis diagnosis, Formats formats) {

@@ -10,6 +10,7 @@ import io.causticon.web.document.Documents;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.print.TableFile;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.http.HttpResponse;
@@ -21,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeAll;
@@ -60,6 +62,10 @@ class HostileFilesTest {
         seeds.add(Files.readAllBytes(OwnTables.german(folder)));
         seeds.add(Files.readAllBytes(OwnTables.blocks(folder)));
         seeds.add(Files.readAllBytes(OwnTables.columns(folder)));
+        StringBuilder log = new StringBuilder();
+        application.bean(LogTable.class).write(batch.value(), application.bean(AccountService.class).maker("ines").formats(), TableFile.csv(log, LogTable.HEADINGS));
+        seeds.add(log.toString().getBytes(StandardCharsets.UTF_8));
+        seeds.add("Soap,Made on,Olive oil (g),Coconut oil (g),Bars,Notes\nOne,3/4/2024,400,150,8,soft\nTwo,13/6/2024,400,150,,\n".getBytes(StandardCharsets.UTF_8));
         seeds.add("time;temp C\n2026-01-01 10:00:00;40,1\n2026-01-01 10:00:10;40,2\n2026-01-01 10:00:20;40,3\n".getBytes(StandardCharsets.UTF_8));
     }
 
