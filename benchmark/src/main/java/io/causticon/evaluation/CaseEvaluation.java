@@ -51,7 +51,7 @@ final class CaseEvaluation {
 
     /** As often as it is met: one in so many of the batches that have what it needs. */
     private Appearances.Appearance met(Random random) {
-        double[] often = tables.all().stream().mapToDouble(a -> DrawnRecipe.often(a.needs()) / a.onceIn()).toArray();
+        double[] often = tables.all().stream().mapToDouble(a -> DrawnRecipe.probability(a.needs()) / a.onceIn()).toArray();
         double at = random.nextDouble() * Arrays.stream(often).sum();
         int drawn = 0;
         while (drawn < often.length - 1 && at >= often[drawn]) {

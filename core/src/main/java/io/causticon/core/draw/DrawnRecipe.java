@@ -32,7 +32,7 @@ public record DrawnRecipe(BatchPlan plan, Set<String> has) {
     private static final Catalogue TABLES = Catalogue.standard();
 
     /** How often a recipe or its making has something, by the word that {@code appearances.csv} uses for it. */
-    private static final Map<String, Double> OFTEN = often();
+    private static final Map<String, Double> OFTEN = probabilities();
 
     /** What goes in, grams a kilogram of fats. */
     private static final Map<String, Map<String, Double>> ADDED = Map.of(
@@ -46,7 +46,7 @@ public record DrawnRecipe(BatchPlan plan, Set<String> has) {
             "grains", Map.of("rolled-oats", 20.0),
             "petals", Map.of("dried-petals", 4.0));
 
-    private static Map<String, Double> often() {
+    private static Map<String, Double> probabilities() {
         Map<String, Double> often = new LinkedHashMap<>();
         often.put("salt", .04);
         often.put("sweet", .12);
@@ -75,7 +75,7 @@ public record DrawnRecipe(BatchPlan plan, Set<String> has) {
     }
 
     /** How often recipes have it, 0 to 1; nothing needed is always there. */
-    public static double often(String needs) {
+    public static double probability(String needs) {
         return needs.isEmpty() ? 1 : OFTEN.get(needs);
     }
 

@@ -4,7 +4,7 @@ import io.causticon.core.cure.Schedule;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.Staleness;
+import io.causticon.core.formula.OxidationIndex;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.substance.Fat;
 import io.causticon.core.substance.FattyAcid.Family;
@@ -42,8 +42,8 @@ record Aim(String name, ToDoubleFunction<Fat> ofFat, double limit, double scale)
                         "short acids", f -> f.shareOf(Family.SHORT_SATURATED).fraction(), MILD_SHORT_ACIDS, 0.03));
                 case KEEPS -> aims.add(new Aim(
                         "staleness",
-                        Staleness::indexOfFat,
-                        0.75 * Staleness.SPOTS_WITHIN_THE_YEAR / Math.max(0.1, Staleness.superfatFactor(formula)),
+                        OxidationIndex::indexOfFat,
+                        0.75 * OxidationIndex.SPOTS_WITHIN_THE_YEAR / Math.max(0.1, OxidationIndex.superfatFactor(formula)),
                         0.03));
                 case NO_ANIMAL, NO_PALM -> {
                     // These take fats away instead of moving a mean.

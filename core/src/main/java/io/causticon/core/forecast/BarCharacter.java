@@ -6,7 +6,7 @@ import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.FatPortion;
 import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.Staleness;
+import io.causticon.core.formula.OxidationIndex;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.quantity.Share;
@@ -107,16 +107,16 @@ public final class BarCharacter {
     }
 
     private Trait staleness() {
-        Staleness s = Staleness.of(formula);
-        boolean guarded = Staleness.isGuarded(formula.additives());
+        OxidationIndex s = OxidationIndex.of(formula);
+        boolean guarded = OxidationIndex.isGuarded(formula.additives());
         double index = guarded ? s.index() / 2 : s.index();
-        String how = index > Staleness.SPOTS_WITHIN_THE_YEAR
+        String how = index > OxidationIndex.SPOTS_WITHIN_THE_YEAR
                 ? "use within the year"
-                : index < Staleness.KEEPS_TWO_YEARS ? "keeps two years" : "keeps a year and more";
+                : index < OxidationIndex.KEEPS_TWO_YEARS ? "keeps two years" : "keeps a year and more";
         return new Trait(
                 "keeping",
                 Phrase.of(how),
-                Phrase.of("{} linoleic, {} linolenic, most from {}", s.linoleic(), s.linolenic(), most(Staleness::indexOfFat)),
+                Phrase.of("{} linoleic, {} linolenic, most from {}", s.linoleic(), s.linolenic(), most(OxidationIndex::indexOfFat)),
                 Phrase.of(guarded ? "an antioxidant or chelator is in it" : "less superfat, an antioxidant, fresher lots: longer"));
     }
 

@@ -121,7 +121,7 @@ public final class LoafEnsemble {
     }
 
     /** Standard error of a probability from so many draws, at most: they are spread evenly, which makes it smaller. */
-    public static double error(double probability) {
+    public static double standardErrorShare(double probability) {
         return Math.sqrt(probability * (1 - probability) / DRAWS);
     }
 

@@ -3,7 +3,7 @@ package io.causticon.core.preflight;
 import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.Dose;
-import io.causticon.core.formula.Staleness;
+import io.causticon.core.formula.OxidationIndex;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Catalogue;
@@ -20,8 +20,8 @@ final class MouldCareRisks {
     private MouldCareRisks() {}
 
     static void find(Flight f) {
-        Staleness staleness = Staleness.of(f.formula);
-        if (staleness.index() <= Staleness.SPOTS_WITHIN_THE_YEAR || Staleness.isGuarded(f.formula.additives())) {
+        OxidationIndex staleness = OxidationIndex.of(f.formula);
+        if (staleness.index() <= OxidationIndex.SPOTS_WITHIN_THE_YEAR || OxidationIndex.isGuarded(f.formula.additives())) {
             return;
         }
         List<PlanChange> changes = new ArrayList<>();

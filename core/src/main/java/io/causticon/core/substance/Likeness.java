@@ -22,19 +22,19 @@ public final class Likeness {
      * @param many how many at most
      */
     public static List<Fat> nearest(Fat fat, Collection<Fat> among, int many) {
-        record Near(Fat fat, double exchanged) {}
+        record Near(Fat fat, double exchangedShare) {}
         return among.stream()
                 .filter(f -> !f.id().equals(fat.id()) && f.kind() == fat.kind())
-                .map(f -> new Near(f, exchanged(fat, f)))
-                .filter(n -> n.exchanged() <= MOST_EXCHANGED)
-                .sorted(Comparator.comparingDouble(Near::exchanged))
+                .map(f -> new Near(f, exchangedShare(fat, f)))
+                .filter(n -> n.exchangedShare() <= MOST_EXCHANGED)
+                .sorted(Comparator.comparingDouble(Near::exchangedShare))
                 .limit(many)
                 .map(Near::fat)
                 .toList();
     }
 
     /** The part of one's acids that are not in the other, 0 for the same to 1 for nothing in common. */
-    public static double exchanged(Fat one, Fat other) {
+    public static double exchangedShare(Fat one, Fat other) {
         Map<FattyAcid, Double> left = new HashMap<>();
         one.acids().forEach(a -> left.merge(a.acid(), a.share().fraction(), Double::sum));
         other.acids().forEach(a -> left.merge(a.acid(), -a.share().fraction(), Double::sum));

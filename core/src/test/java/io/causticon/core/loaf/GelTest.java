@@ -104,7 +104,7 @@ class GelTest {
         // Three standard errors of a thousand draws are 4 to 5 %.
         assertThat(ensemble.probabilityOf(Extent.FULL)).isCloseTo((double) full / draws, within(0.05));
         assertThat(ensemble.probabilityOf(Extent.NONE)).isCloseTo((double) none / draws, within(0.05));
-        assertThat(LoafEnsemble.error(0.5)).isCloseTo(0.035, within(0.001));
+        assertThat(LoafEnsemble.standardErrorShare(0.5)).isCloseTo(0.035, within(0.001));
     }
 
     @Test

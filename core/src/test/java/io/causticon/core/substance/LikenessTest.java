@@ -31,7 +31,7 @@ class LikenessTest {
     void aFatIsTheSameAsItselfAndAsFarFromAnotherAsThatFromIt() {
         Fat lard = TABLES.fat("lard");
         Fat olive = TABLES.fat("olive-oil");
-        assertThat(Likeness.exchanged(lard, lard)).isZero();
-        assertThat(Likeness.exchanged(lard, olive)).isCloseTo(Likeness.exchanged(olive, lard), within(1e-12)).isBetween(0.2, 0.6);
+        assertThat(Likeness.exchangedShare(lard, lard)).isZero();
+        assertThat(Likeness.exchangedShare(lard, olive)).isCloseTo(Likeness.exchangedShare(olive, lard), within(1e-12)).isBetween(0.2, 0.6);
     }
 }

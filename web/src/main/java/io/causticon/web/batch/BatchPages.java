@@ -190,7 +190,7 @@ class BatchPages {
                 + ". Gel full " + Formats.counted(loaf.probabilityOf(Extent.FULL))
                 + ", partial " + Formats.counted(loaf.probabilityOf(Extent.PARTIAL))
                 + ", none " + Formats.counted(loaf.probabilityOf(Extent.NONE))
-                + ", each to " + Formats.number(100 * LoafEnsemble.error(0.5), 0) + " points, of what the model can be wrong in."
+                + ", each to " + Formats.number(100 * LoafEnsemble.standardErrorShare(0.5), 0) + " points, of what the model can be wrong in."
                 + (loaf.middle().boiledOff() > 0 ? " It comes near boiling: steam, foam, cracks." : "");
     }
 }

@@ -4,7 +4,7 @@ import io.causticon.core.cure.Schedule;
 import io.causticon.core.fit.Proposal;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
-import io.causticon.core.formula.Staleness;
+import io.causticon.core.formula.OxidationIndex;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.making.WorkingTime;
 import io.causticon.core.substance.FattyAcid.Family;
@@ -77,7 +77,7 @@ record FitWords(List<Move> moves, List<Effect> effects, String unmet) {
     }
 
     private static String stale(BatchPlan plan) {
-        Staleness s = Staleness.of(plan.formula());
+        OxidationIndex s = OxidationIndex.of(plan.formula());
         return Formats.number(s.linoleic().inPercent() + s.linolenic().inPercent(), 0) + " %";
     }
 }

@@ -79,11 +79,11 @@ class HandsMemory implements WashFindings {
     }
 
     private List<Told> read(Trials.Trial trial) {
-        List<Standing> standing = standings.of(trial);
+        List<ArmStanding> standing = standings.of(trial);
         List<Sitting> sittings = Standings.sittings(standing);
         List<Effect> effects = PanelEffects.of(sittings, trial.control().name());
         List<Told> told = new ArrayList<>();
-        for (Standing arm : standing.subList(1, standing.size())) {
+        for (ArmStanding arm : standing.subList(1, standing.size())) {
             Optional<BatchPlan> control = standing.get(0).plan();
             if (control.isPresent() && arm.plan().isPresent()) {
                 only(control.get(), arm.plan().get(), trial.asked().kind()).ifPresent(id -> words(trial, arm, effects, sittings).ifPresent(w -> told.add(new Told(id, w))));
@@ -113,7 +113,7 @@ class HandsMemory implements WashFindings {
         return ids;
     }
 
-    private static Optional<String> words(Trials.Trial trial, Standing arm, List<Effect> effects, List<Sitting> sittings) {
+    private static Optional<String> words(Trials.Trial trial, ArmStanding arm, List<Effect> effects, List<Sitting> sittings) {
         List<Effect> own = effects.stream().filter(e -> e.arm().equals(arm.arm().name()) && e.interval() != null).toList();
         if (own.isEmpty()) {
             return Optional.empty();

@@ -72,7 +72,7 @@ class Rounds {
      */
     Optional<Turn> turn(Trials.Trial trial, String judge, Problems problems) {
         Instant now = clock.instant();
-        List<Standing> standing = standings.of(trial);
+        List<ArmStanding> standing = standings.of(trial);
         Standings.Hands hands = standings.hands(now);
         List<Integer> washable = IntStream.range(0, standing.size()).boxed().filter(i -> hands.keepFrom(standing.get(i)).isEmpty()).toList();
         Map<String, List<Integer>> byAge = new LinkedHashMap<>();
@@ -89,7 +89,7 @@ class Rounds {
             int known = rounds.indexOf(judge + "\u0000" + age);
             List<Integer> order = PanelOrder.of(standing.size(), known < 0 ? rounds.size() : known).stream().filter(panel.getValue()::contains).toList();
             for (int place = 0; place < order.size(); place++) {
-                Standing next = standing.get(order.get(place));
+                ArmStanding next = standing.get(order.get(place));
                 if (!next.isJudgedBy(judge, age)) {
                     String shown = trial.asked().coded() ? "Bar " + (char) ('A' + (order.get(place) * 7 + 3) % 26) : next.arm().name();
                     return Optional.of(new Turn(place + 1, order.size(), shown, judge, order.get(place), age, order.size() == 1));
@@ -101,7 +101,7 @@ class Rounds {
     }
 
     /** Of soaps made weeks apart a fresh one has no equal on its day: it is judged alone, at an age that others had or will have. */
-    private static boolean maySitAlone(String age, List<Standing> standing, Instant now) {
+    private static boolean maySitAlone(String age, List<ArmStanding> standing, Instant now) {
         boolean isPanel = Arrays.stream(PanelAge.values()).anyMatch(a -> a.words().equals(age));
         long cutSoFar = standing.stream().filter(s -> s.cut().isPresent()).count();
         boolean othersApart = standing.stream().filter(s -> !s.ageAt(now).equals(age)).anyMatch(s -> s.cut().isPresent() || s.arm().batch().isEmpty());
@@ -148,7 +148,7 @@ class Rounds {
         Trials.Arm arm = trial.arms().get(turn.arm());
         Instant now = clock.instant();
         batches.logIf(arm.batch().orElseThrow(), batch -> {
-            if (new Standing(arm, Optional.of(batch)).isJudgedBy(turn.judge(), turn.age())) {
+            if (new ArmStanding(arm, Optional.of(batch)).isJudgedBy(turn.judge(), turn.age())) {
                 throw ProblemsException.of("judge", ProblemKey.JUDGED_ALREADY, turn.judge(), turn.age());
             }
         }, List.of(entry), now, maker.displayName(), key);

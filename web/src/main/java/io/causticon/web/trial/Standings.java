@@ -34,19 +34,19 @@ class Standings {
     }
 
     /** Arms in their order, the control first. */
-    List<Standing> of(Trials.Trial trial) {
+    List<ArmStanding> of(Trials.Trial trial) {
         return trial.arms().stream()
-                .map(a -> new Standing(a, a.batch().flatMap(id -> Guard.of("Batch " + id, () -> batches.get(id)))))
+                .map(a -> new ArmStanding(a, a.batch().flatMap(id -> Guard.of("Batch " + id, () -> batches.get(id)))))
                 .toList();
     }
 
     /** All that was graded. */
-    static List<Sitting> sittings(List<Standing> standing) {
+    static List<Sitting> sittings(List<ArmStanding> standing) {
         return standing.stream().flatMap(s -> s.sittings().stream()).toList();
     }
 
     /** When they are to be judged, by the cuts of those that are cut; what is out of the question keeps no panel open. */
-    static List<PanelPlan> panels(List<Standing> standing, Instant now) {
+    static List<PanelPlan> panels(List<ArmStanding> standing, Instant now) {
         Map<String, Instant> cuts = new LinkedHashMap<>();
         standing.stream().filter(s -> !s.isOut()).forEach(s -> s.cut().ifPresent(c -> cuts.put(s.arm().name(), c)));
         Map<String, Set<String>> judged = new HashMap<>();
@@ -65,7 +65,7 @@ class Standings {
         }
 
         /** Empty where it may be washed with. */
-        Optional<Phrase> keepFrom(Standing s) {
+        Optional<Phrase> keepFrom(ArmStanding s) {
             if (s.batch().isEmpty()) {
                 return Optional.of(Phrase.of(s.arm().batch().isPresent() ? "its batch cannot be read" : "not made yet"));
             }

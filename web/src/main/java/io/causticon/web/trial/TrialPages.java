@@ -144,7 +144,7 @@ class TrialPages {
     TrialPage page(Trials.Trial trial, Maker maker) {
         Instant now = clock.instant();
         Formats formats = maker.formats();
-        List<Standing> standing = standings.of(trial);
+        List<ArmStanding> standing = standings.of(trial);
         List<Sitting> sittings = Standings.sittings(standing);
         List<Effect> effects = PanelEffects.of(sittings, trial.control().name());
         List<TrialPage.Other> others = others(standing, trial.asked().kind(), formats);
@@ -156,12 +156,12 @@ class TrialPages {
     }
 
     /** Whether all arms of an age sit on one day. */
-    private static boolean sitTogether(List<Standing> standing, Instant now) {
+    private static boolean sitTogether(List<ArmStanding> standing, Instant now) {
         List<PanelPlan> panels = Standings.panels(standing, now);
         return panels.stream().map(PanelPlan::age).distinct().count() == panels.size();
     }
 
-    private List<TrialPage.ArmWords> arms(Trials.Trial trial, List<Standing> standing, Instant now, Formats formats) {
+    private List<TrialPage.ArmWords> arms(Trials.Trial trial, List<ArmStanding> standing, Instant now, Formats formats) {
         Standings.Hands hands = standings.hands(now);
         return standing.stream()
                 .map(s -> new TrialPage.ArmWords(
@@ -171,7 +171,7 @@ class TrialPages {
                 .toList();
     }
 
-    private static String needle(Standing standing) {
+    private static String needle(ArmStanding standing) {
         return standing.batch().flatMap(b -> b.log().of(Entry.NeedleRead.class)
                         .map(BatchLog.Timed::entry)
                         .filter(n -> n.on() == null || standing.arm().portion().isEmpty() || n.on().mayBeOf(standing.arm().portion()))
@@ -195,7 +195,7 @@ class TrialPages {
         return formats.mass(plan.formula().fatMass()) + " of fats" + (arms > 1 ? " in " + arms + " cups" : "");
     }
 
-    private static List<TrialPage.Panel> panels(List<Standing> standing, List<Sitting> sittings, Instant now, Formats formats) {
+    private static List<TrialPage.Panel> panels(List<ArmStanding> standing, List<Sitting> sittings, Instant now, Formats formats) {
         List<TrialPage.Panel> panels = new ArrayList<>();
         Set<String> told = new LinkedHashSet<>();
         for (PanelPlan panel : Standings.panels(standing, now)) {
@@ -221,8 +221,8 @@ class TrialPages {
     }
 
     /** In what it was judged, and whether that was one water. */
-    private static String water(List<Standing> standing, Formats formats) {
-        List<Entry.Judged> judged = standing.stream().flatMap(Standing::judged).map(BatchLog.Timed::entry).toList();
+    private static String water(List<ArmStanding> standing, Formats formats) {
+        List<Entry.Judged> judged = standing.stream().flatMap(ArmStanding::judged).map(BatchLog.Timed::entry).toList();
         if (judged.isEmpty()) {
             return "";
         }
@@ -242,10 +242,10 @@ class TrialPages {
     }
 
     /** What else differs from the control, whatever is asked about. */
-    private List<TrialPage.Other> others(List<Standing> standing, Aspect.Factor kind, Formats formats) {
-        Standing control = standing.get(0);
+    private List<TrialPage.Other> others(List<ArmStanding> standing, Aspect.Factor kind, Formats formats) {
+        ArmStanding control = standing.get(0);
         List<TrialPage.Other> told = new ArrayList<>();
-        for (Standing s : standing.subList(1, standing.size())) {
+        for (ArmStanding s : standing.subList(1, standing.size())) {
             Set<TrialPage.Difference> differs = new LinkedHashSet<>();
             if (control.plan().isPresent() && s.plan().isPresent()) {
                 PlanDifference.between(control.plan().get(), s.plan().get()).forEach(d -> differs.add(

@@ -48,11 +48,11 @@ class TrialTables {
         TableFile.send(response, kind, "effects", EFFECTS, rows -> trials.all().forEach(t -> effects(t, rows)));
     }
 
-    private List<Standing> standing(Trials.Trial trial) {
+    private List<ArmStanding> standing(Trials.Trial trial) {
         return Guard.of("trial " + trial.id(), () -> standings.of(trial)).orElse(List.of());
     }
 
-    private static void grades(Trials.Trial trial, Standing arm, TableFile.Rows rows) {
+    private static void grades(Trials.Trial trial, ArmStanding arm, TableFile.Rows rows) {
         Batch batch = arm.batch().orElse(null);
         if (batch == null) {
             return;

@@ -33,7 +33,7 @@ final class TrialWorth {
     }
 
     /** In the order of the arms, without the control. */
-    List<TrialPage.WorthWords> words(List<Standing> standing, List<Effect> effects) {
+    List<TrialPage.WorthWords> words(List<ArmStanding> standing, List<Effect> effects) {
         List<TrialPage.WorthWords> all = new ArrayList<>();
         Optional<BatchPlan> control = standing.get(0).plan();
         for (int i = 1; i < standing.size(); i++) {

@@ -41,11 +41,11 @@ class Winners {
      * @throws ProblemsException where its plan cannot be read
      */
     UUID intoRecipe(Trials.Trial trial, int arm, Maker maker) {
-        List<Standing> standing = standings.of(trial);
+        List<ArmStanding> standing = standings.of(trial);
         if (arm < 0 || arm >= standing.size()) {
             throw new NotFoundException("arm " + arm + " of trial " + trial.id());
         }
-        Standing won = standing.get(arm);
+        ArmStanding won = standing.get(arm);
         BatchPlan plan = won.plan().filter(p -> !p.isRework())
                 .orElseThrow(() -> ProblemsException.of("winner", ProblemKey.NO_PLAN_OF_ARM, won.arm().name()));
         Optional<RecipeService.Recipe> recipe = Optional.ofNullable(trial.asked().recipe()).or(() -> won.batch().map(Batch::id).flatMap(batches::recipe)).map(recipes::latest);

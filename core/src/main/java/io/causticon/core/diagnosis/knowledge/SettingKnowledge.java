@@ -39,7 +39,7 @@ final class SettingKnowledge implements Knowledge.Source {
     private static void overheated(Knowledge.Builder k) {
         k.condition(OVERHEATED)
                 .happensTo(0.03)
-                .bringsAbout(LoafKnowledge.HEAT_TUNNEL, .35)
+                .bringsAbout(HeatAndMouldKnowledge.HEAT_TUNNEL, .35)
                 .isMetBy(
                         "Uncover, cool it, keep bare hands off anything that oozes. Cut, look for voids, test; rebatch if they hold liquor.",
                         "Pour cooler, no towels, fridge for sugar, honey and milk.");

@@ -15,7 +15,7 @@ public final class StandardKnowledge {
             .include(new LyeKnowledge())
             .include(new LookAlikeKnowledge())
             .include(new BatterKnowledge())
-            .include(new LoafKnowledge())
+            .include(new HeatAndMouldKnowledge())
             .include(new CureKnowledge())
             .include(new UseKnowledge())
             .build();

@@ -13,7 +13,7 @@ import io.causticon.core.observation.MouldCare;
 import io.causticon.core.observation.Stage;
 
 /** What heat, cold and the mould do to a loaf, beside overheating and gel. */
-final class LoafKnowledge implements Knowledge.Source {
+final class HeatAndMouldKnowledge implements Knowledge.Source {
 
     /** Overheating brings it about. */
     static final Condition HEAT_TUNNEL = Condition.cosmetic("heat-tunnels", "heat tunnels");

@@ -23,7 +23,7 @@ import java.util.stream.Stream;
  * @param arm which
  * @param batch empty before it is begun, and where it cannot be read
  */
-record Standing(Trials.Arm arm, Optional<Batch> batch) {
+record ArmStanding(Trials.Arm arm, Optional<Batch> batch) {
 
     /** From when its bars count their age. */
     Optional<Instant> cut() {

@@ -13,7 +13,7 @@ import java.util.List;
  * @param linolenic share of the fats, alpha and gamma
  * @param index the weighted sum
  */
-public record Staleness(Share linoleic, Share linolenic, double index) {
+public record OxidationIndex(Share linoleic, Share linolenic, double index) {
 
     /** Above this, bars spot within the year. */
     public static final double SPOTS_WITHIN_THE_YEAR = 0.22;
@@ -25,11 +25,11 @@ public record Staleness(Share linoleic, Share linolenic, double index) {
     private static final double PER_POINT_OF_SUPERFAT = 0.10;
     private static final double USUAL_SUPERFAT = 5;
 
-    public static Staleness of(Formula formula) {
+    public static OxidationIndex of(Formula formula) {
         Share linoleic = Composition.ofAcid(formula.fats(), FattyAcid.LINOLEIC);
         Share linolenic = Share.fraction(Composition.ofAcid(formula.fats(), FattyAcid.ALPHA_LINOLENIC).fraction()
                 + Composition.ofAcid(formula.fats(), FattyAcid.GAMMA_LINOLENIC).fraction());
-        return new Staleness(
+        return new OxidationIndex(
                 linoleic,
                 linolenic,
                 (linoleic.fraction() + LINOLENIC_WEIGHT * linolenic.fraction()) * superfatFactor(formula));
