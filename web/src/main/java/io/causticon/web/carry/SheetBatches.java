@@ -10,8 +10,10 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchArrivals;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.RowStore;
 import io.causticon.web.plan.RecipeService;
+import io.causticon.web.shared.UnreadableException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -32,7 +34,6 @@ import org.springframework.stereotype.Component;
 @Component
 class SheetBatches {
 
-    private static final LocalDate EARLIEST = LocalDate.of(1950, 1, 1);
     private static final Duration UNTIL_THE_CUT = Duration.ofDays(1);
     private static final int LONGEST_NOTE = 1500;
 
@@ -121,8 +122,9 @@ class SheetBatches {
             }
             Instant noon = day.get().atTime(LocalTime.NOON).atZone(maker.zone()).toInstant();
             Instant now = clock.instant();
-            if (day.get().isBefore(EARLIEST) || day.get().isAfter(LocalDate.ofInstant(now, maker.zone()))) {
-                return problem(day.get() + " is " + (day.get().isBefore(EARLIEST) ? "long ago" : "still to come") + ": is that the day?");
+            boolean isToCome = day.get().isAfter(LocalDate.ofInstant(now, maker.zone()));
+            if (isToCome || !arrivals.canBe(noon)) {
+                return problem(day.get() + " is " + (isToCome ? "still to come" : "too long ago for any batch here") + ": is that the day?");
             }
             String bars = making.bars().replaceFirst("[.,]0+$", "");
             if (!bars.isEmpty() && (!bars.matches("\\d{1,5}") || !EntryCheck.BARS.contains(Integer.parseInt(bars)))) {
@@ -153,7 +155,11 @@ class SheetBatches {
             BatchId id = batches.begin(
                     recipe.plan(), recipe.recipe(), recipe.version(), batch.at(), maker.displayName(), maker.zone(), from.id + "#" + batch.row());
             settled.add(id.value());
-            batches.takeOver(id, lines(batch, from.source), maker.displayName());
+            try {
+                batches.takeOver(id, lines(batch, from.source), maker.displayName());
+            } catch (UnreadableException e) {
+                throw new DocumentFault("Row " + batch.row() + " would be a batch that cannot be worked with: " + e.getMessage() + " Nothing was taken.");
+            }
             ledger.noteBatch(id.value());
         }
         return made.size();

@@ -238,11 +238,11 @@ class CarryTest {
         Client odd = new Client(application.address()).signIn("odd");
         odd.get("/carry/table");
         String table = "Soap,Made on,Olive oil (g),Coconut oil (g),Water (g),Bars,Notes\nOld Quay,3/4/2024,400,150,180,8,soft for weeks\nOld Quay,5/6/2024,400,160,180,8,\n"
-                + "Old Step,7/8/2025,400,150,180,,it burned my hands\nOld Odd,9/9/2031,400,150,180,8,\n";
+                + "Old Step,7/8/2025,400,150,180,,it burned my hands\nOld Odd,9/9/2031,400,150,180,8,\nOld Long,2/1/1951,400,150,180,8,\n";
         String at = odd.postFile("/carry/table", "book.csv", table.getBytes(StandardCharsets.UTF_8)).body();
         assertThat(odd.get(at).body()).contains("can be two days").doesNotContain("take-batches");
         String page = odd.get(at + "?days=DAY_FIRST").body();
-        assertThat(page).contains("Made 3 Apr 2024, 8 bars: soft for weeks", "it comes held", "2031-09-09 is still to come", "Keep the recipes and 3 batches");
+        assertThat(page).contains("Made 3 Apr 2024, 8 bars: soft for weeks", "it comes held", "2031-09-09 is still to come", "1951-01-02 is too long ago", "Keep the recipes and 3 batches");
         int before = batches.ids().size();
         assertThat(odd.post(at + "/take-batches", Map.of("days", "DAY_FIRST")).statusCode()).isEqualTo(302);
         List<Batch> made = batches.all().stream().filter(b -> b.name().startsWith("Old ")).toList();
