@@ -421,14 +421,20 @@ public class BatchService {
 
     /** Adds a whole log that was written elsewhere, recorded when it happened, in one go. */
     public void takeOver(BatchId batch, List<Dated> lines, String by) {
-        write(batch, before -> lines.stream()
-                .map(l -> {
-                    EntryCheck.of(l.entry(), before.plan(), before.log().substances()).throwIfAny();
-                    RevisionRow row = row(batch, UUID.randomUUID(), 1, l.entry(), l.at(), by);
-                    row.recordedAt = l.at();
-                    return row;
-                })
-                .toList());
+        write(batch, before -> lines.stream().map(l -> dated(batch, before, l, by, l.at())).toList());
+    }
+
+    /** Adds lines of the past that are written down only now, in one go. */
+    public void writeUp(BatchId batch, List<Dated> lines, String by) {
+        Instant now = clock.instant();
+        write(batch, before -> lines.stream().map(l -> dated(batch, before, l, by, now)).toList());
+    }
+
+    private RevisionRow dated(BatchId batch, Batch before, Dated line, String by, Instant recorded) {
+        EntryCheck.of(line.entry(), before.plan(), before.log().substances()).throwIfAny();
+        RevisionRow row = row(batch, UUID.randomUUID(), 1, line.entry(), line.at(), by);
+        row.recordedAt = recorded;
+        return row;
     }
 
     /**

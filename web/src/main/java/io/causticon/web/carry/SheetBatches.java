@@ -156,7 +156,7 @@ class SheetBatches {
                     recipe.plan(), recipe.recipe(), recipe.version(), batch.at(), maker.displayName(), maker.zone(), from.id + "#" + batch.row());
             settled.add(id.value());
             try {
-                batches.takeOver(id, lines(batch, from.source), maker.displayName());
+                batches.writeUp(id, lines(batch, from.source), maker.displayName());
             } catch (UnreadableException e) {
                 throw new DocumentFault("Row " + batch.row() + " would be a batch that cannot be worked with: " + e.getMessage() + " Nothing was taken.");
             }
@@ -167,8 +167,9 @@ class SheetBatches {
 
     private List<BatchService.Dated> lines(Made batch, String source) {
         List<BatchService.Dated> lines = new ArrayList<>();
+        Instant now = clock.instant();
         Instant cut = batch.at().plus(UNTIL_THE_CUT);
-        boolean wasCut = cut.isBefore(clock.instant());
+        boolean wasCut = cut.isBefore(now);
         String assumed = "From " + source + ", row " + batch.row() + ". The table tells the day alone: " + (wasCut ? "noon, and a cut a day later, are" : "the hour is") + " assumed.";
         lines.add(new BatchService.Dated(batch.at(), new Entry.Noted(assumed)));
         batch.notes().forEach(n -> lines.add(new BatchService.Dated(batch.at().plusMillis(lines.size()), new Entry.Noted(n.length() > LONGEST_NOTE ? n.substring(0, LONGEST_NOTE) : n))));
@@ -176,7 +177,8 @@ class SheetBatches {
         if (wasCut) {
             lines.add(new BatchService.Dated(cut, batch.bars() == null ? new Entry.Unmoulded() : new Entry.Cut(batch.bars())));
         }
-        batch.burning().ifPresent(n -> lines.add(new BatchService.Dated(cut.plusMillis(1), new Entry.Held("a note of the table it came from speaks of burning"))));
+        // Held from the moment that somebody reads it: nobody held it then.
+        batch.burning().ifPresent(n -> lines.add(new BatchService.Dated(now, new Entry.Held("a note of the table it came from speaks of burning"))));
         return lines;
     }
 

@@ -18,6 +18,8 @@ import java.io.ByteArrayInputStream;
 import java.io.StringReader;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -250,6 +252,9 @@ class CarryTest {
         assertThat(made).filteredOn(b -> b.name().equals("Old Quay")).extracting(Batch::version).containsExactlyInAnyOrder(1, 2);
         assertThat(made).filteredOn(Batch::isHeld).extracting(Batch::name).containsExactly("Old Step");
         assertThat(made).allSatisfy(b -> assertThat(odd.get("/batch/" + b.id()).body()).contains("From book.csv, row"));
+        Instant day = application.bean(Clock.class).instant().minus(Duration.ofDays(1));
+        assertThat(made).allSatisfy(b -> assertThat(b.log().all()).as("written down now, of what was then").allMatch(l -> l.current().recordedAt().isAfter(day)));
+        assertThat(made).allSatisfy(b -> assertThat(b.log().of(Entry.Held.class)).allMatch(h -> h.at().isAfter(day) && h.at().isBefore(day.plus(Duration.ofDays(2)))));
         odd.get("/carry/table");
         assertThat(odd.post(at + "/undo", Map.of()).statusCode()).isEqualTo(302);
         assertThat(batches.ids()).hasSize(before);
