@@ -17,10 +17,12 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
- * Asks a workshop of many batches for its pages, on loopback, in 512 MB: one maker, then eight at once, then ten thousand requests. Tells times as
- * ratios to a bare page of the same server in the same run, how large the answers are, and what is kept in memory before and after.
+ * Asks a workshop of many batches for its pages, on loopback, in 512 MB: one maker, then eight at once, then ten thousand requests. Tells how long the
+ * server took by its own log of requests (whoever asks is a young virtual machine itself), ratios to a bare page of the same server in the same run,
+ * how large the answers are, and what is kept in memory before and after.
  */
 public class PageLoad {
 
@@ -31,6 +33,9 @@ public class PageLoad {
     private static final int MANY = 10_000;
     private static final Pattern FORM_TOKEN = Pattern.compile("name=\"_csrf\"\\s+value=\"([^\"]+)\"");
     private static final Pattern BATCH = Pattern.compile("/batch/([0-9a-f-]{36})");
+
+    /** The server's own log of requests: a line of microseconds each. */
+    private static Path requests;
 
     private record Measured(double median, double nineteenOfTwenty, int kilobytes) {}
 
@@ -58,13 +63,13 @@ public class PageLoad {
         }
 
         Measured measure(String path, int times) throws Exception {
-            List<Double> millis = new ArrayList<>();
+            Thread.sleep(100);
+            int before = taken().size();
             int size = 0;
             for (int i = 0; i < times; i++) {
-                long before = System.nanoTime();
                 size = get(path).length();
-                millis.add((System.nanoTime() - before) / 1e6);
             }
+            List<Double> millis = taken(before + times).subList(before, before + times);
             Collections.sort(millis);
             return new Measured(millis.get(times / 2), millis.get((int) (times * 0.95)), size / 1024);
         }
@@ -76,9 +81,12 @@ public class PageLoad {
         // A folder that was filled before is used again: filling thousands takes minutes.
         Path data = arguments.length > 2 ? Path.of(arguments[2]) : Files.createTempDirectory("causticon-pageload");
         Path log = Path.of(data.toAbsolutePath() + ".log");
+        requests = Files.createTempDirectory("causticon-requests");
         Process server = new ProcessBuilder(
                         "java", "-Xmx512m", "-XX:+UseSerialGC", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
-                        "--causticon.data=" + data, "--causticon.demo=false", "--causticon.fill=" + batches)
+                        "--causticon.data=" + data, "--causticon.demo=false", "--causticon.fill=" + batches,
+                        "--server.tomcat.accesslog.enabled=true", "--server.tomcat.accesslog.directory=" + requests, "--server.tomcat.accesslog.pattern=%D",
+                        "--server.tomcat.accesslog.buffered=false")
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile())
                 .start();
@@ -92,6 +100,27 @@ public class PageLoad {
         }
         measure(server, batches, times);
         server.destroy();
+    }
+
+    /** What the server took for each request so far, in milliseconds. */
+    private static List<Double> taken() throws Exception {
+        List<Double> millis = new ArrayList<>();
+        try (Stream<Path> files = Files.list(requests)) {
+            for (Path file : files.sorted().toList()) {
+                Files.readAllLines(file).forEach(line -> millis.add(Double.parseDouble(line) / 1000));
+            }
+        }
+        return millis;
+    }
+
+    /** The same, once there are so many: a request is noted behind its answer. */
+    private static List<Double> taken(int atLeast) throws Exception {
+        List<Double> millis = taken();
+        while (millis.size() < atLeast) {
+            Thread.sleep(20);
+            millis = taken();
+        }
+        return millis;
     }
 
     private static void measure(Process server, int batches, int times) throws Exception {
@@ -119,13 +148,7 @@ public class PageLoad {
         for (String page : pages.values()) {
             maker.measure(page, WARM);
         }
-        System.out.println("| " + batches + " batches | median | p95 | median to bare | answer |\n|---|---|---|---|---|");
-        double bare = 0;
-        for (Map.Entry<String, String> page : pages.entrySet()) {
-            Measured m = maker.measure(page.getValue(), times);
-            bare = bare == 0 ? m.median() : bare;
-            System.out.printf("| %s | %.1f ms | %.1f ms | %.1f | %d kB |%n", page.getKey(), m.median(), m.nineteenOfTwenty(), m.median() / bare, m.kilobytes());
-        }
+        table(batches + " batches, just started", maker, pages, times);
         eightAtOnce(List.copyOf(pages.values()), times);
         System.out.println("kept in memory before " + MANY + " requests: " + kept(server));
         Maker other = new Maker();
@@ -134,6 +157,18 @@ public class PageLoad {
             (i % 2 == 0 ? maker : other).get(all.get(i % all.size()));
         }
         System.out.println("kept in memory after: " + kept(server));
+        table(batches + " batches, after " + MANY + " requests", maker, pages, times);
+        eightAtOnce(all, times);
+    }
+
+    private static void table(String what, Maker maker, Map<String, String> pages, int times) throws Exception {
+        System.out.println("| " + what + " | median | p95 | median to bare | answer |\n|---|---|---|---|---|");
+        double bare = 0;
+        for (Map.Entry<String, String> page : pages.entrySet()) {
+            Measured m = maker.measure(page.getValue(), times);
+            bare = bare == 0 ? m.median() : bare;
+            System.out.printf("| %s | %.1f ms | %.1f ms | %.1f | %d kB |%n", page.getKey(), m.median(), m.nineteenOfTwenty(), m.median() / bare, m.kilobytes());
+        }
     }
 
     private static void eightAtOnce(List<String> pages, int times) throws Exception {

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
+import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -21,14 +22,15 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
- * How long a tap on the bench takes until it is acknowledged, beside what the database takes to commit a line of the same size by itself, turn by
- * turn in the same run, on loopback: {@code java -cp h2.jar scripts/TapLoad.java [taps]}.
+ * How long a tap on the bench takes until it is acknowledged, beside two things of the database alone, turn by turn in the same run, on loopback:
+ * what it takes to commit the rows of a tap to a copy of the same tables, and a line of that size to a table of nothing else.
+ * {@code java -cp h2.jar scripts/TapLoad.java [taps]}.
  */
 public class TapLoad {
 
     private static final int PORT = 8496;
     private static final String ADDRESS = "http://localhost:" + PORT;
-    private static final int WARM = 150;
+    private static final int WARM = 500;
     private static final Pattern FORM_TOKEN = Pattern.compile("name=\"_csrf\"\\s+value=\"([^\"]+)\"");
     private static final Pattern BENCH = Pattern.compile("/bench/([0-9a-f-]{36})");
 
@@ -47,23 +49,41 @@ public class TapLoad {
         int taps = arguments.length > 0 ? Math.min(5000, Integer.parseInt(arguments[0])) : 500;
         Path data = Files.createTempDirectory("causticon-tapload");
         Path log = data.resolve("server.log");
+        Process first = start(data);
+        first.destroy();
+        first.waitFor();
+        // The database by itself works on a copy of the same tables.
+        Files.copy(data.resolve("causticon.mv.db"), data.resolve("same.mv.db"));
+        Process server = start(data);
+        try {
+            new TapLoad().measure(taps, data);
+        } finally {
+            server.destroy();
+        }
+    }
+
+    private static Process start(Path data) throws Exception {
+        Path log = data.resolve("server.log");
         Process server = new ProcessBuilder(
                         "java", "-Xmx512m", "-XX:+UseSerialGC", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
                         "--causticon.data=" + data, "--causticon.demo=true")
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile())
                 .start();
-        try {
-            while (!Files.readString(log).contains("Sign in as")) {
-                if (!server.isAlive()) {
-                    throw new IllegalStateException("The server did not start: see " + log);
-                }
-                Thread.sleep(200);
+        Runtime.getRuntime().addShutdownHook(new Thread(server::destroy));
+        while (!Files.readString(log).contains("Sign in as")) {
+            if (!server.isAlive()) {
+                throw new IllegalStateException("The server did not start: see " + log);
             }
-            new TapLoad().measure(taps, data);
-        } finally {
-            server.destroy();
+            Thread.sleep(200);
         }
+        return server;
+    }
+
+    /** What a tap writes, and nothing else. */
+    private interface Rows {
+
+        void write(int tap) throws SQLException;
     }
 
     private void measure(int taps, Path folder) throws Exception {
@@ -73,42 +93,84 @@ public class TapLoad {
         token = token(page);
         Matcher bench = BENCH.matcher(page);
         bench.find();
-        String log = "/bench/" + bench.group(1) + "/log";
+        UUID batch = UUID.fromString(bench.group(1));
+        String log = "/bench/" + batch + "/log";
         List<Double> acknowledged = new ArrayList<>();
-        List<Double> committed = new ArrayList<>();
-        try (Connection database = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("alone") + ";WRITE_DELAY=0", "sa", "");
-                Statement tables = database.createStatement()) {
-            tables.execute("create table line (id uuid primary key, batch uuid, moment timestamp with time zone, entry varchar(2000), maker varchar(80))");
-            database.setAutoCommit(false);
-            try (PreparedStatement insert = database.prepareStatement("insert into line values (?, ?, current_timestamp, ?, 'Ines')")) {
-                for (int i = -WARM; i < taps; i++) {
-                    long start = System.nanoTime();
-                    insert.setObject(1, UUID.randomUUID());
-                    insert.setObject(2, UUID.randomUUID());
-                    insert.setString(3, "{\"type\":\"burst\",\"seconds\":" + (i + WARM) + "}");
-                    insert.executeUpdate();
-                    database.commit();
-                    long between = System.nanoTime();
-                    int status = post(log, Map.of("quick", "blend 5", "key", "tap-" + i, "at", "", "step", "mix", "_csrf", token));
-                    long end = System.nanoTime();
-                    if (status != 302) {
-                        throw new IllegalStateException("A tap was answered with " + status);
-                    }
-                    if (i >= 0) {
-                        committed.add((between - start) / 1e6);
-                        acknowledged.add((end - between) / 1e6);
-                    }
+        List<Double> sameRows = new ArrayList<>();
+        List<Double> aLine = new ArrayList<>();
+        try (Connection same = connect(folder.resolve("same"), "causticon"); Connection alone = connect(folder.resolve("alone"), "sa")) {
+            Rows everything = sameRows(same, batch);
+            Rows line = line(alone);
+            for (int i = -WARM; i < taps; i++) {
+                double one = millis(line, alone, i);
+                double rows = millis(everything, same, i);
+                long start = System.nanoTime();
+                int status = post(log, Map.of("quick", "blend 5", "key", "tap-" + i, "at", "", "step", "mix", "_csrf", token));
+                double tap = (System.nanoTime() - start) / 1e6;
+                if (status != 302) {
+                    throw new IllegalStateException("A tap was answered with " + status);
+                }
+                if (i >= 0) {
+                    aLine.add(one);
+                    sameRows.add(rows);
+                    acknowledged.add(tap);
                 }
             }
         }
-        tell("a tap, acknowledged", acknowledged);
-        tell("the database alone", committed);
-        System.out.printf("p99 of a tap to p99 of the database: %.1f; medians: %.1f%n",
-                at(acknowledged, 0.99) / at(committed, 0.99), at(acknowledged, 0.5) / at(committed, 0.5));
+        tell("a tap, acknowledged", acknowledged, acknowledged);
+        tell("its rows, committed by the database alone", sameRows, acknowledged);
+        tell("a line in a table of nothing else", aLine, acknowledged);
     }
 
-    private static void tell(String what, List<Double> millis) {
-        System.out.printf("%-22s median %.1f ms, p99 %.1f ms, longest %.1f ms%n", what, at(millis, 0.5), at(millis, 0.99), at(millis, 1));
+    private static Connection connect(Path file, String user) throws SQLException {
+        Connection connection = DriverManager.getConnection("jdbc:h2:file:" + file + ";WRITE_DELAY=0", user, "");
+        connection.setAutoCommit(false);
+        return connection;
+    }
+
+    private static double millis(Rows rows, Connection database, int tap) throws SQLException {
+        long start = System.nanoTime();
+        rows.write(tap);
+        database.commit();
+        return (System.nanoTime() - start) / 1e6;
+    }
+
+    /** A line of the log, the version of it at the batch, and what the lists show of it. */
+    private static Rows sameRows(Connection database, UUID batch) throws SQLException {
+        PreparedStatement line = database.prepareStatement("insert into log_revision (id, batch_id, line_id, revision, happened_at, recorded_at,"
+                + " recorded_by, kind, entry, withdrawn, client_key) values (?, ?, ?, 1, current_timestamp, current_timestamp, 'Ines', 'burst', ?, false, ?)");
+        PreparedStatement version = database.prepareStatement("update batch set log_version = log_version + 1 where id = ?");
+        PreparedStatement summary = database.prepareStatement("update batch_summary set log_version = log_version + 1, made_at = current_timestamp where batch_id = ?");
+        return tap -> {
+            line.setObject(1, UUID.randomUUID());
+            line.setObject(2, batch);
+            line.setObject(3, UUID.randomUUID());
+            line.setString(4, "{\"type\":\"burst\",\"seconds\":" + (tap + WARM) + "}");
+            line.setString(5, "alone-" + tap);
+            line.executeUpdate();
+            version.setObject(1, batch);
+            version.executeUpdate();
+            summary.setObject(1, batch);
+            summary.executeUpdate();
+        };
+    }
+
+    private static Rows line(Connection database) throws SQLException {
+        try (Statement tables = database.createStatement()) {
+            tables.execute("create table line (id uuid primary key, batch uuid, moment timestamp with time zone, entry varchar(2000), maker varchar(80))");
+        }
+        PreparedStatement insert = database.prepareStatement("insert into line values (?, ?, current_timestamp, ?, 'Ines')");
+        return tap -> {
+            insert.setObject(1, UUID.randomUUID());
+            insert.setObject(2, UUID.randomUUID());
+            insert.setString(3, "{\"type\":\"burst\",\"seconds\":" + (tap + WARM) + "}");
+            insert.executeUpdate();
+        };
+    }
+
+    private static void tell(String what, List<Double> millis, List<Double> tap) {
+        System.out.printf("%-42s median %.1f ms, p99 %.1f ms, longest %.1f ms; a tap to it: median %.1f, p99 %.1f%n", what, at(millis, 0.5),
+                at(millis, 0.99), at(millis, 1), at(tap, 0.5) / at(millis, 0.5), at(tap, 0.99) / at(millis, 0.99));
     }
 
     private static double at(List<Double> millis, double part) {

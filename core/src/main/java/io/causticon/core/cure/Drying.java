@@ -2,6 +2,7 @@ package io.causticon.core.cure;
 
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.LeastSquares;
+import io.causticon.core.quantity.Memo;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
@@ -73,6 +74,11 @@ public final class Drying {
     private static final double LEAST_SHARE = 0.02;
     private static final double MOST_SHARE = 0.6;
 
+    /** One is asked for several times on a page, and by every page of its batch until it is weighed again. */
+    private static final Memo<Asked, Drying> LAST = new Memo<>(200);
+
+    private record Asked(DryingBar bar, List<Weighing> weighings) {}
+
     private final DryingBar bar;
     private final List<Weighing> weighings;
     private final List<String> bars;
@@ -80,6 +86,10 @@ public final class Drying {
     private final double[] spread;
     private double[] best;
     private double[][] draws;
+
+    /** Of each draw, the shortest first. */
+    private double[] daysUntilDry = {};
+
     private List<Phrase> told = List.of();
 
     private Drying(DryingBar bar, List<Weighing> weighings) {
@@ -105,9 +115,14 @@ public final class Drying {
 
     /** @param weighings since the cut, in any order; of bars whose number was not said, of one and the same */
     public static Drying of(DryingBar bar, List<Weighing> weighings) {
+        return LAST.get(new Asked(bar, List.copyOf(weighings)), a -> fitted(a.bar(), a.weighings()));
+    }
+
+    private static Drying fitted(DryingBar bar, List<Weighing> weighings) {
         Drying drying = new Drying(bar, weighings);
         drying.fit();
         drying.told = drying.oddities();
+        drying.daysUntilDry = Arrays.stream(drying.draws).mapToDouble(drying::readyDay).sorted().toArray();
         return drying;
     }
 
@@ -170,8 +185,7 @@ public final class Drying {
     }
 
     private double quantile(double part) {
-        double[] all = Arrays.stream(draws).mapToDouble(this::readyDay).sorted().toArray();
-        return all[Math.min(all.length - 1, (int) (part * all.length))];
+        return daysUntilDry[Math.min(daysUntilDry.length - 1, (int) (part * daysUntilDry.length))];
     }
 
     private static double share(double[] p, double days) {

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param room where it stands
  * @param humidity of the air there, a fraction; null where nobody read it
  */
-public record DryingBar(
+record DryingBar(
         double thickness, double width, double height, double faces, Share freshWater, Temperature room, @Nullable Double humidity) {
 
     /** Of a workshop where nobody reads it. */

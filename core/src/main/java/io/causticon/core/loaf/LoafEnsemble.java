@@ -1,6 +1,6 @@
 package io.causticon.core.loaf;
 
-import io.causticon.core.pots.Memo;
+import io.causticon.core.quantity.Memo;
 import io.causticon.core.quantity.Interval;
 import java.util.List;
 import java.util.function.ToDoubleFunction;

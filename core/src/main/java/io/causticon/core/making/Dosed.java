@@ -10,7 +10,7 @@ import io.causticon.core.substance.Additive;
  * @param strength its dose against the middle of what is usual for it, 0 to 2; 1 where no dose is usual. Beyond twice the usual dose nobody
  *     knows, and it is taken to do no more than that.
  */
-public record Dosed(Additive additive, double strength) {
+record Dosed(Additive additive, double strength) {
 
     private static final Interval KNOWN = Interval.between(0, 2);
 

@@ -1,6 +1,7 @@
 package io.causticon.core.pots;
 
 import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Memo;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;

@@ -148,4 +148,19 @@ class DryingTest {
             assertThat(drying.waterShareAt(50)).isBetween(0.0, 0.7);
         }
     }
+
+    @Test
+    void isTheSameAskedAgainAndAnotherWithAWeighingOrOtherAir() {
+        List<Weighing> two = List.of(new Weighing(0, 110, ""), new Weighing(7, 106, ""));
+        Drying dries = Drying.of(bar(25, 0.5), two);
+        // A list that its owner goes on with is another question.
+        List<Weighing> growing = new ArrayList<>(two);
+        assertThat(Drying.of(bar(25, 0.5), growing)).isSameAs(dries);
+        growing.add(new Weighing(14, 105.4, ""));
+        Drying weighedAgain = Drying.of(bar(25, 0.5), growing);
+        assertThat(weighedAgain.weighings()).isEqualTo(3);
+        assertThat(weighedAgain.readyDay()).isNotEqualTo(dries.readyDay());
+        assertThat(Drying.of(bar(25, 0.8), two).massShareAt(30)).isGreaterThan(dries.massShareAt(30));
+        assertThat(Drying.of(bar(25, 0.5), two).readyDay()).isEqualTo(dries.readyDay());
+    }
 }

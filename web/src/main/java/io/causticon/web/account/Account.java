@@ -58,7 +58,12 @@ class Account {
 
     /** One that is not understood may do the least. */
     Role role() {
-        return Kept.choice(Role.class, role).orElse(Role.VIEWER);
+        return role(role);
+    }
+
+    /** A role by the name that is kept; the least for one that nobody knows. */
+    static Role role(String name) {
+        return Kept.choice(Role.class, name).orElse(Role.VIEWER);
     }
 
     boolean active() {

@@ -57,10 +57,9 @@ class SignIns {
     @Transactional(readOnly = true)
     Optional<Standing> standing(UUID signIn) {
         Instant now = clock.instant();
-        return signIns.findById(signIn)
-                .filter(row -> row.expiresAt.isAfter(now))
-                .flatMap(row -> account(row)
-                        .map(a -> new Standing(a.role(), row.expiresAt.isBefore(now.plus(KEPT).minus(RENEWED_AFTER)))));
+        return signIns.standing(signIn)
+                .filter(row -> row.expiresAt().isAfter(now))
+                .map(row -> new Standing(Account.role(row.role()), row.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
     }
 
     /** Name of whoever a browser remembers, if its secret is right and it still counts. */

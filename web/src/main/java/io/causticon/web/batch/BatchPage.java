@@ -62,7 +62,7 @@ record BatchPage(
      * @param columns cells from the middle to the wall
      * @param rows cells from top to bottom
      * @param height of the drawing, where its width is {@link #WIDTH}
-     * @param cells for those without a script: heat steps of both halves at the moment shown, top row first
+     * @param cells for those without a script: both halves at the moment shown, top row first
      * @param shown index of the moment shown
      * @param core temperature of the middle at that moment
      * @param when that moment after the beginning
@@ -78,7 +78,7 @@ record BatchPage(
             int columns,
             int rows,
             double height,
-            List<Integer> cells,
+            List<SectionCell> cells,
             int shown,
             String core,
             String when,
@@ -91,6 +91,13 @@ record BatchPage(
 
         static final int WIDTH = 200;
     }
+
+    /**
+     * A cell of a section, placed and worded: a page has hundreds of them, and a template that reckons is slow.
+     *
+     * @param heat its step of the scale, as a class of the style sheet
+     */
+    record SectionCell(String heat, String x, String y, String width, String height) {}
 
     /** One moment of the loaf: when, the middle, what has gelled. */
     record SectionRow(String when, String core, String gelled) {}
@@ -119,5 +126,11 @@ record BatchPage(
             String by,
             boolean amended,
             boolean withdrawn,
-            String photo) {}
+            String photo) {
+
+        /** How it is shown in the log, as classes of the style sheet. */
+        public String look() {
+            return (withdrawn ? "withdrawn " : "") + (amended ? "amended " : "") + mark;
+        }
+    }
 }

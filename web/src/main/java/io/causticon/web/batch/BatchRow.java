@@ -6,10 +6,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
 /** A batch with the plan it was made from. */
 @Entity
+@DynamicUpdate
 @Table(name = "batch")
 class BatchRow extends NewRow<UUID> {
 

@@ -21,6 +21,8 @@ class BatchStore {
 
     private final Belongings workshop;
     private final Cache<UUID, Kept> known = Caffeine.newBuilder()
+            // Where it is written, as waking another thread for it takes longer than the work itself.
+            .executor(Runnable::run)
             .maximumWeight(MOST_LINES)
             .weigher((UUID id, Kept kept) -> LINES_OF_A_PLAN + kept.batch().log().all().size())
             .expireAfterWrite(KEPT)

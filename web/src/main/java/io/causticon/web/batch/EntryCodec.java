@@ -43,7 +43,7 @@ public class EntryCodec {
 
     private static final Map<String, EntryKind<?>> BY_NAME = EntryKinds.byName();
 
-    private final Cache<String, Entry> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+    private final Cache<String, Entry> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).executor(Runnable::run).build();
 
     private final JsonMapper mapper = mapper();
 

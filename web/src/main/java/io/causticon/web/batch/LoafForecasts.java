@@ -24,7 +24,7 @@ public class LoafForecasts {
     /** Up to half a megabyte each. */
     private static final int KEPT = 80;
 
-    private final Cache<Key, Optional<LoafEnsemble>> known = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<Key, Optional<LoafEnsemble>> known = Caffeine.newBuilder().maximumSize(KEPT).executor(Runnable::run).build();
 
     private final LoafMemory memory;
 

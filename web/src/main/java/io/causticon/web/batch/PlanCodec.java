@@ -147,7 +147,7 @@ public class PlanCodec {
     private static final int REMEMBERED = 500;
     private static final Catalogue TABLES = Catalogue.standard();
 
-    private final Cache<String, BatchPlan> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+    private final Cache<String, BatchPlan> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).executor(Runnable::run).build();
 
     private final JsonMapper mapper = JsonMapper.builder()
             .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)

@@ -34,6 +34,9 @@ final class SectionWords {
     private static final int TABLE_ROWS = 10;
     private static final int EDGE_POINTS = 24;
 
+    /** Cells lie a little over their neighbours, or a browser shows seams. */
+    private static final double OVER_THE_NEXT = 0.3;
+
     private final LoafSection section;
     private final Formats formats;
     private final Batch batch;
@@ -72,16 +75,23 @@ final class SectionWords {
                 words.table());
     }
 
-    private List<Integer> bothHalves(LoafSection.Moment moment) {
+    private List<BatchPage.SectionCell> bothHalves(LoafSection.Moment moment) {
         int columns = section.columns();
-        List<Integer> steps = new ArrayList<>();
+        double wide = BatchPage.Section.WIDTH / (2.0 * columns);
+        double high = height / section.rows();
+        List<BatchPage.SectionCell> cells = new ArrayList<>();
         for (int row = 0; row < section.rows(); row++) {
             for (int column = 0; column < 2 * columns; column++) {
                 int half = column < columns ? columns - 1 - column : column - columns;
-                steps.add(LoafSection.step(moment.celsius()[row * columns + half]));
+                cells.add(new BatchPage.SectionCell(
+                        "heat-" + LoafSection.step(moment.celsius()[row * columns + half]),
+                        SvgPath.coordinate(column * wide),
+                        SvgPath.coordinate(row * high),
+                        SvgPath.coordinate(wide + OVER_THE_NEXT),
+                        SvgPath.coordinate(high + OVER_THE_NEXT)));
             }
         }
-        return steps;
+        return cells;
     }
 
     private String encoded(LoafSection.Moment moment) {

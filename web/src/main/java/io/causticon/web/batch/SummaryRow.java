@@ -8,10 +8,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
 /** What lists show of a batch. */
 @Entity
+@DynamicUpdate
 @Table(name = "batch_summary")
 class SummaryRow extends NewRow<UUID> {
 

@@ -18,7 +18,7 @@ class Beginnings {
 
     private static final int FORMS = 1000;
 
-    private final Cache<String, RecipeService.Recipe> kept = Caffeine.newBuilder().maximumSize(FORMS).build();
+    private final Cache<String, RecipeService.Recipe> kept = Caffeine.newBuilder().maximumSize(FORMS).executor(Runnable::run).build();
     private final RecipeService recipes;
     private final BatchService batches;
 

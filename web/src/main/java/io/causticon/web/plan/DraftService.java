@@ -32,7 +32,7 @@ class DraftService {
     private static final int PAGES_DONE = 1000;
 
     /** Pages whose recipe was saved. */
-    private final Cache<String, Boolean> done = Caffeine.newBuilder().maximumSize(PAGES_DONE).build();
+    private final Cache<String, Boolean> done = Caffeine.newBuilder().maximumSize(PAGES_DONE).executor(Runnable::run).build();
     private final DraftRepository drafts;
     private final TransactionTemplate transaction;
     private final Clock clock;

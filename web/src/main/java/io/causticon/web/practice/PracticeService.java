@@ -52,9 +52,9 @@ class PracticeService {
     private final RandomGenerator random = new SecureRandom();
 
     /** Drawing one takes up to a second, and so does the best way through it. */
-    private final Cache<String, PracticeCase> drawn = Caffeine.newBuilder().maximumSize(CASES).build();
+    private final Cache<String, PracticeCase> drawn = Caffeine.newBuilder().maximumSize(CASES).executor(Runnable::run).build();
 
-    private final Cache<String, PracticeSolver.Solved> solved = Caffeine.newBuilder().maximumSize(CASES).build();
+    private final Cache<String, PracticeSolver.Solved> solved = Caffeine.newBuilder().maximumSize(CASES).executor(Runnable::run).build();
 
     PracticeService(PracticeRepository cases, DrillRepository drills, ShownRepository shown, PlatformTransactionManager transactions, Clock clock) {
         this.cases = cases;

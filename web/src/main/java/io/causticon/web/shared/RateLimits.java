@@ -23,7 +23,7 @@ public class RateLimits {
     private static final int MOST_KEYS = 10_000;
     private static final Duration MINUTE = Duration.ofMinutes(1);
 
-    private final Cache<String, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_KEYS).build();
+    private final Cache<String, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_KEYS).executor(Runnable::run).build();
     private final TimeMeter time;
     private final long known;
     private final long unknown;

@@ -37,7 +37,7 @@ class HandsMemory implements WashFindings {
 
     private final Trials trials;
     private final Standings standings;
-    private final Cache<UUID, Known> known = Caffeine.newBuilder().maximumSize(TRIALS).build();
+    private final Cache<UUID, Known> known = Caffeine.newBuilder().maximumSize(TRIALS).executor(Runnable::run).build();
 
     HandsMemory(Trials trials, Standings standings) {
         this.trials = trials;

@@ -1,4 +1,4 @@
-package io.causticon.core.pots;
+package io.causticon.core.quantity;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
