@@ -1,7 +1,7 @@
 package io.causticon.core.loaf;
 
-import io.causticon.core.quantity.Memo;
 import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Memo;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;

@@ -1,5 +1,5 @@
 /**
- * Masses, temperatures, shares and values with an uncertainty. May use nothing of ours.
+ * Masses, temperatures, shares and values with an uncertainty; what they are fitted with, and how dear answers are kept. May use nothing of ours.
  */
 @NullMarked
 package io.causticon.core.quantity;

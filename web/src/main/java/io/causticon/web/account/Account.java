@@ -58,11 +58,11 @@ class Account {
 
     /** One that is not understood may do the least. */
     Role role() {
-        return role(role);
+        return roleNamed(role);
     }
 
     /** A role by the name that is kept; the least for one that nobody knows. */
-    static Role role(String name) {
+    static Role roleNamed(String name) {
         return Kept.choice(Role.class, name).orElse(Role.VIEWER);
     }
 

@@ -14,14 +14,14 @@ interface SignInRepository extends JpaRepository<SignInRow, UUID> {
      * @param expiresAt when it ends
      * @param role of its account now
      */
-    record Standing(Instant expiresAt, String role) {}
+    record StandsOn(Instant expiresAt, String role) {}
 
     /** Empty where it, its account or the password that it was begun with is not what it was. */
     @Query("""
-            select new io.causticon.web.account.SignInRepository$Standing(s.expiresAt, a.role)
+            select new io.causticon.web.account.SignInRepository$StandsOn(s.expiresAt, a.role)
             from SignInRow s join Account a on a.id = s.accountId
             where s.id = :id and a.active = true and a.credentialVersion = s.credentialVersion""")
-    Optional<Standing> standing(UUID id);
+    Optional<StandsOn> standsOn(UUID id);
 
     void deleteByAccountId(UUID account);
 

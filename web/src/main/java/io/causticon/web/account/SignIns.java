@@ -57,9 +57,9 @@ class SignIns {
     @Transactional(readOnly = true)
     Optional<Standing> standing(UUID signIn) {
         Instant now = clock.instant();
-        return signIns.standing(signIn)
+        return signIns.standsOn(signIn)
                 .filter(row -> row.expiresAt().isAfter(now))
-                .map(row -> new Standing(Account.role(row.role()), row.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
+                .map(row -> new Standing(Account.roleNamed(row.role()), row.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
     }
 
     /** Name of whoever a browser remembers, if its secret is right and it still counts. */

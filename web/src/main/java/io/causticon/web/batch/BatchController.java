@@ -103,7 +103,7 @@ class BatchController {
     @GetMapping("/strip.{kind:svg|png}")
     ResponseEntity<byte[]> strip(@PathVariable UUID id, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
         Batch batch = batches.get(new BatchId(id));
-        return DrawingAnswer.of(pages.page(batch, maker).strip(), kind, batch.code() + "-strip");
+        return DrawingAnswer.of(pages.strip(batch, maker), kind, batch.code() + "-strip");
     }
 
     @GetMapping("/photo/{photo}")

@@ -13,6 +13,7 @@ import io.causticon.core.observation.Weighable;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LogTimeAxis;
 import java.time.Clock;
@@ -73,6 +74,11 @@ class BatchPages {
                 madeFrom(batch, formats),
                 scraps.takenBy(batch.id()).stream().filter(k -> k.mass().isPositive()).map(k -> kin(k.batch(), k.name(), k.mass(), formats)).toList(),
                 batch.life() == Life.BENCH);
+    }
+
+    /** The strip of its life alone. */
+    Drawing strip(Batch batch, Maker maker) {
+        return StripLayout.of(batch, maker.formats(), clock.instant(), loaves.of(batch, maker.room()));
     }
 
     /** How its bars dry, once one was weighed: when they are dry, what water is left, what is odd. */

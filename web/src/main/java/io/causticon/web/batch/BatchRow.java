@@ -9,7 +9,7 @@ import java.util.UUID;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
-/** A batch with the plan it was made from. */
+/** A batch with the plan it was made from. Each line of its log moves its version alone: the plan is not written again for that. */
 @Entity
 @DynamicUpdate
 @Table(name = "batch")

@@ -1,9 +1,9 @@
 package io.causticon.web.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.substance.Catalogue;
+import io.causticon.web.shared.Caches;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,9 +20,7 @@ class BatchStore {
     private static final Duration KEPT = Duration.ofHours(1);
 
     private final Belongings workshop;
-    private final Cache<UUID, Kept> known = Caffeine.newBuilder()
-            // Where it is written, as waking another thread for it takes longer than the work itself.
-            .executor(Runnable::run)
+    private final Cache<UUID, Kept> known = Caches.tidying()
             .maximumWeight(MOST_LINES)
             .weigher((UUID id, Kept kept) -> LINES_OF_A_PLAN + kept.batch().log().all().size())
             .expireAfterWrite(KEPT)

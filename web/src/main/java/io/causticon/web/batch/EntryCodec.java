@@ -3,12 +3,12 @@ package io.causticon.web.batch;
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.entry.EntryKind;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.Named;
+import io.causticon.web.shared.Caches;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -43,7 +43,7 @@ public class EntryCodec {
 
     private static final Map<String, EntryKind<?>> BY_NAME = EntryKinds.byName();
 
-    private final Cache<String, Entry> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).executor(Runnable::run).build();
+    private final Cache<String, Entry> recent = Caches.atMost(REMEMBERED).build();
 
     private final JsonMapper mapper = mapper();
 

@@ -1,7 +1,6 @@
 package io.causticon.web.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.loaf.LoafEnsemble;
 import io.causticon.core.loaf.LoafExpectation;
@@ -12,6 +11,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Stage;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.web.shared.Caches;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -24,7 +24,7 @@ public class LoafForecasts {
     /** Up to half a megabyte each. */
     private static final int KEPT = 80;
 
-    private final Cache<Key, Optional<LoafEnsemble>> known = Caffeine.newBuilder().maximumSize(KEPT).executor(Runnable::run).build();
+    private final Cache<Key, Optional<LoafEnsemble>> known = Caches.atMost(KEPT).build();
 
     private final LoafMemory memory;
 

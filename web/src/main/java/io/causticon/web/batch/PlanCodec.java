@@ -2,7 +2,6 @@ package io.causticon.web.batch;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.AdditivePortion;
 import io.causticon.core.formula.AlkaliChoice;
@@ -34,6 +33,7 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.substance.Additive;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.core.substance.Fat;
+import io.causticon.web.shared.Caches;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -147,7 +147,7 @@ public class PlanCodec {
     private static final int REMEMBERED = 500;
     private static final Catalogue TABLES = Catalogue.standard();
 
-    private final Cache<String, BatchPlan> recent = Caffeine.newBuilder().maximumSize(REMEMBERED).executor(Runnable::run).build();
+    private final Cache<String, BatchPlan> recent = Caches.atMost(REMEMBERED).build();
 
     private final JsonMapper mapper = JsonMapper.builder()
             .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)

@@ -1,12 +1,12 @@
 package io.causticon.web.plan;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.Purpose;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.shared.Caches;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -18,7 +18,7 @@ class Beginnings {
 
     private static final int FORMS = 1000;
 
-    private final Cache<String, RecipeService.Recipe> kept = Caffeine.newBuilder().maximumSize(FORMS).executor(Runnable::run).build();
+    private final Cache<String, RecipeService.Recipe> kept = Caches.atMost(FORMS).build();
     private final RecipeService recipes;
     private final BatchService batches;
 

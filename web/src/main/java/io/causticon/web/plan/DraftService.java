@@ -1,8 +1,8 @@
 package io.causticon.web.plan;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Caches;
 import java.net.URLDecoder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -32,7 +32,7 @@ class DraftService {
     private static final int PAGES_DONE = 1000;
 
     /** Pages whose recipe was saved. */
-    private final Cache<String, Boolean> done = Caffeine.newBuilder().maximumSize(PAGES_DONE).executor(Runnable::run).build();
+    private final Cache<String, Boolean> done = Caches.atMost(PAGES_DONE).build();
     private final DraftRepository drafts;
     private final TransactionTemplate transaction;
     private final Clock clock;

@@ -1,7 +1,6 @@
 package io.causticon.web.practice;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.practice.Drill;
 import io.causticon.core.practice.HurriedBench;
 import io.causticon.core.practice.PracticeCase;
@@ -13,6 +12,7 @@ import io.causticon.core.practice.PracticeSolver;
 import io.causticon.core.practice.Skill;
 import io.causticon.web.account.Maker;
 import io.causticon.web.account.Role;
+import io.causticon.web.shared.Caches;
 import io.causticon.web.shared.FormKey;
 import io.causticon.web.shared.NotFoundException;
 import java.security.SecureRandom;
@@ -52,9 +52,9 @@ class PracticeService {
     private final RandomGenerator random = new SecureRandom();
 
     /** Drawing one takes up to a second, and so does the best way through it. */
-    private final Cache<String, PracticeCase> drawn = Caffeine.newBuilder().maximumSize(CASES).executor(Runnable::run).build();
+    private final Cache<String, PracticeCase> drawn = Caches.atMost(CASES).build();
 
-    private final Cache<String, PracticeSolver.Solved> solved = Caffeine.newBuilder().maximumSize(CASES).executor(Runnable::run).build();
+    private final Cache<String, PracticeSolver.Solved> solved = Caches.atMost(CASES).build();
 
     PracticeService(PracticeRepository cases, DrillRepository drills, ShownRepository shown, PlatformTransactionManager transactions, Clock clock) {
         this.cases = cases;

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -43,6 +44,9 @@ class ErrorPages {
 
     private static final int MOST_CAUSES = 40;
 
+    /** An address that ends as a file does. */
+    private static final Pattern FILE = Pattern.compile("\\.[a-z]{3,4}$");
+
     private final ProblemWords words;
 
     ErrorPages(ProblemWords words) {
@@ -55,10 +59,11 @@ class ErrorPages {
                 "The page or the batch is not there, or the address is mistyped. Nothing was lost.");
     }
 
-    /** It is there, and it is shown: that is an answer, not a fault. */
+    /** It is there, and it is shown: that is an answer, not a fault. Where a file is asked for there is none, and this is not saved as one. */
     @ExceptionHandler(UnreadableException.class)
-    String unreadable(UnreadableException e, HttpServletResponse response, Model model) {
-        String page = page(response, model, HttpStatus.OK, e.title(), String.valueOf(e.getMessage()));
+    String unreadable(UnreadableException e, HttpServletRequest request, HttpServletResponse response, Model model) {
+        HttpStatus status = FILE.matcher(request.getRequestURI()).find() ? HttpStatus.CONFLICT : HttpStatus.OK;
+        String page = page(response, model, status, e.title(), String.valueOf(e.getMessage()));
         model.addAttribute("lines", e.lines());
         return page;
     }

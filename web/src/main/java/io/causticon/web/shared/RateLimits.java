@@ -1,7 +1,6 @@
 package io.causticon.web.shared;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bucket;
 import io.github.bucket4j.ConsumptionProbe;
 import io.github.bucket4j.TimeMeter;
@@ -23,7 +22,7 @@ public class RateLimits {
     private static final int MOST_KEYS = 10_000;
     private static final Duration MINUTE = Duration.ofMinutes(1);
 
-    private final Cache<String, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_KEYS).executor(Runnable::run).build();
+    private final Cache<String, Bucket> buckets = Caches.atMost(MOST_KEYS).build();
     private final TimeMeter time;
     private final long known;
     private final long unknown;

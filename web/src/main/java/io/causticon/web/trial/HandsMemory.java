@@ -1,7 +1,6 @@
 package io.causticon.web.trial;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
 import io.causticon.core.formula.Portion;
@@ -13,6 +12,7 @@ import io.causticon.core.trial.Sitting;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.plan.WashFindings;
+import io.causticon.web.shared.Caches;
 import io.causticon.web.shared.Guard;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -37,7 +37,7 @@ class HandsMemory implements WashFindings {
 
     private final Trials trials;
     private final Standings standings;
-    private final Cache<UUID, Known> known = Caffeine.newBuilder().maximumSize(TRIALS).executor(Runnable::run).build();
+    private final Cache<UUID, Known> known = Caches.atMost(TRIALS).build();
 
     HandsMemory(Trials trials, Standings standings) {
         this.trials = trials;

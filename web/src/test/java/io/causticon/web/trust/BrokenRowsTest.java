@@ -285,6 +285,9 @@ class BrokenRowsTest {
                         .contains("Sail Loft Tar")
                         .contains("What is kept of it")
                         .contains("\"type\":\"wash\"");
+                // What is asked for as a file is not saved as one.
+                assertThat(List.of("strip.svg", "cure/drying.svg")).allSatisfy(file ->
+                        assertThat(client.get("/batch/" + harmed.id() + "/" + file).statusCode()).as(file).isEqualTo(409));
                 assertThat(client.post("/batch/" + harmed.id() + "/log", Map.of("quick", "light", "key", "x")).statusCode()).isLessThan(500);
             } finally {
                 jdbc.update("update batch set plan = ? where id = ?", plan, harmed.id().value());
