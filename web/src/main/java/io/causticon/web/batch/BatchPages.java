@@ -95,7 +95,7 @@ class BatchPages {
         words.add("Dry, by " + on + (readiness.dry().isAfter(now) ? "about " + formats.day(readiness.dry()) + ", " + formats.day(band.get(0)) + " to " + formats.day(band.get(1))
                 : "since about " + formats.day(readiness.dry())) + kind + ". Water left by now: some "
                 + Formats.number(100 * drying.waterShareAt(readiness.daysAt(now)), 0) + " %.");
-        drying.told().forEach(t -> words.add(formats.phrase(t) + "."));
+        drying.told().forEach(t -> words.add(formats.sentence(t)));
         return words;
     }
 

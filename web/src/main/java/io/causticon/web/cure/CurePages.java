@@ -86,7 +86,7 @@ class CurePages {
                 poured ? headline(readiness, formats, now) : "Not poured yet",
                 poured ? band(readiness, formats, now) : "",
                 poured ? DryingChart.of(readiness, formats, now) : null,
-                readiness.drying().told().stream().map(t -> formats.phrase(t) + ".").toList(),
+                readiness.drying().told().stream().map(t -> formats.sentence(t)).toList(),
                 bars(batch, readiness.drying(), formats),
                 "bar " + nextBar(readiness.drying()) + "  " + formats.mass(Mass.grams(TYPICAL_BAR)),
                 next.test().map(BarTest::title).orElse("Nothing to test today"),

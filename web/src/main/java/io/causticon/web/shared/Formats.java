@@ -129,6 +129,12 @@ public record Formats(Units units, ZoneId zone) {
         return phrase.written(this::written);
     }
 
+    /** The same with its full stop, where it does not ask. */
+    public String sentence(Phrase phrase) {
+        String words = phrase(phrase);
+        return words.endsWith("?") ? words : words + ".";
+    }
+
     private String written(Object value) {
         if (value instanceof Mass mass) {
             return mass(mass);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.notation.Units;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.time.ZoneOffset;
 import java.util.Locale;
@@ -129,5 +130,11 @@ class FormatsTest {
     void aDifferenceOfTemperaturesIsInTheMakersDegrees() {
         assertThat(METRIC.difference(6)).isEqualTo("6 \u00b0C");
         assertThat(US.difference(6)).isEqualTo("11 \u00b0F");
+    }
+
+    @Test
+    void aSentenceHasItsFullStopOnceAndAQuestionNone() {
+        assertThat(METRIC.sentence(Phrase.of("{} went in", Mass.grams(12)))).isEqualTo("12.0 g went in.");
+        assertThat(METRIC.sentence(Phrase.of("is it {}?", Mass.grams(12)))).isEqualTo("is it 12.0 g?");
     }
 }
