@@ -28,10 +28,14 @@ final class WeighingKinds {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern NUMBERED_BAR =
-            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*(?:\\s+\\d/\\d)?\\s*(?:kg|g|oz|lbs?)?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
+            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*(?:\\s+\\d{1,2}/\\d{1,2})?\\s*(?:kg|g|grams?|oz|ounces?|lbs?|pounds?)?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
 
-    /** The amount ends where a word does: "bar 9o g" is a slip of the thumb, and no bar of nine grams. */
-    private static final Pattern BAR = Pattern.compile("^bar\\s+([\\d.,]+\\s*(?:(?:kg|g|oz|lbs?)\\b)?)((?:[^\\p{L}/].*)?)$", Pattern.CASE_INSENSITIVE);
+    /** The amount ends where a word does: "bar 9o g" is a slip of the thumb, and no bar of nine grams. A broken number says what it is of. */
+    private static final Pattern BAR = Pattern.compile(
+            "^bar\\s+(\\d[\\d.,]*\\s*(?:lbs?|pounds?)\\s+\\d[\\d.,]*(?:[ -]+\\d{1,2}/\\d{1,2})?\\s*(?:oz|ounces?)\\b"
+                    + "|(?:\\d+[ -]+)?\\d{1,2}/\\d{1,2}\\s*(?:oz|ounces?|lbs?|pounds?)\\b"
+                    + "|[\\d.,]+\\s*(?:(?:kg|g|grams?|oz|ounces?|lbs?|pounds?)\\b)?)((?:[^\\p{L}/].*)?)$",
+            Pattern.CASE_INSENSITIVE);
 
     /** A number that may be the bar's, or what it weighs. */
     private static final Pattern BARE_BAR = Pattern.compile("^bar\\s+(\\d{1,4})$", Pattern.CASE_INSENSITIVE);

@@ -4,7 +4,9 @@ import io.causticon.core.substance.Catalogue;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +25,9 @@ public final class BatchLog {
     private final List<LoggedEntry> counting;
     /** The lines that count by the kind of their entry, each kind by time: nearly every question is about one kind. */
     private final Map<Class<?>, List<Timed<?>>> byKind;
+
+    /** The kinds of everything that any line says or ever said. */
+    private final Set<Class<?>> said;
 
     private final Catalogue substances;
 
@@ -46,8 +51,37 @@ public final class BatchLog {
         this.all = entries.stream().sorted(Comparator.comparing(LoggedEntry::at)).toList();
         this.counting = all.stream().filter(e -> !e.current().withdrawn()).toList();
         this.byKind = counting.stream().collect(Collectors.groupingBy(
-                e -> e.entry().getClass(), Collectors.mapping(e -> new Timed<>(e.id(), e.at(), e.entry()), Collectors.toUnmodifiableList())));
+                e -> e.entry().getClass(), Collectors.mapping(BatchLog::timed, Collectors.toUnmodifiableList())));
+        this.said = all.stream().flatMap(BatchLog::kinds).collect(Collectors.toUnmodifiableSet());
         this.substances = substances;
+    }
+
+    /** A log with new lines behind its last: of the rest nothing is looked at again. */
+    private BatchLog(BatchLog before, List<LoggedEntry> behind) {
+        List<LoggedEntry> count = behind.stream().filter(e -> !e.current().withdrawn()).toList();
+        Map<Class<?>, List<Timed<?>>> kinds = new HashMap<>(before.byKind);
+        count.forEach(e -> kinds.merge(e.entry().getClass(), List.of(timed(e)), BatchLog::joined));
+        this.begun = before.begun;
+        this.all = joined(before.all, behind);
+        this.counting = joined(before.counting, count);
+        this.byKind = kinds;
+        this.said = Stream.concat(before.said.stream(), behind.stream().flatMap(BatchLog::kinds)).collect(Collectors.toUnmodifiableSet());
+        this.substances = before.substances;
+    }
+
+    private static Timed<?> timed(LoggedEntry line) {
+        return new Timed<>(line.id(), line.at(), line.entry());
+    }
+
+    private static Stream<Class<?>> kinds(LoggedEntry line) {
+        return Stream.concat(line.earlier().stream(), Stream.of(line.current())).map(r -> r.entry().getClass());
+    }
+
+    private static <T> List<T> joined(List<? extends T> some, List<? extends T> more) {
+        List<T> both = new ArrayList<>(some.size() + more.size());
+        both.addAll(some);
+        both.addAll(more);
+        return Collections.unmodifiableList(both);
     }
 
     /** Where what its lines name is looked up when the plan does not hold it. */
@@ -81,10 +115,25 @@ public final class BatchLog {
     /** With these lines, in place of those of the same ids. */
     public BatchLog with(List<LoggedEntry> entries) {
         Set<String> ids = entries.stream().map(LoggedEntry::id).collect(Collectors.toSet());
+        if (ids.size() == entries.size() && areBehind(entries) && ids.stream().allMatch(id -> find(id).isEmpty())) {
+            return new BatchLog(this, entries);
+        }
         List<LoggedEntry> more = new ArrayList<>(all);
         more.removeIf(e -> ids.contains(e.id()));
         more.addAll(entries);
         return new BatchLog(begun, more, substances);
+    }
+
+    /** Whether these lines are in the order of time, and none before the last that there is. */
+    private boolean areBehind(List<LoggedEntry> entries) {
+        Instant last = all.isEmpty() ? Instant.MIN : all.get(all.size() - 1).at();
+        for (LoggedEntry entry : entries) {
+            if (entry.at().isBefore(last)) {
+                return false;
+            }
+            last = entry.at();
+        }
+        return true;
     }
 
     public Duration ageAt(Instant now) {
@@ -92,7 +141,18 @@ public final class BatchLog {
     }
 
     public Optional<LoggedEntry> find(String id) {
-        return all.stream().filter(e -> e.id().equals(id)).findFirst();
+        // A loop: asked for each line that comes in, of logs of thousands.
+        for (LoggedEntry line : all) {
+            if (line.id().equals(id)) {
+                return Optional.of(line);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether a line says this or ever said it, also one that was taken back. */
+    public boolean everSaid(Class<? extends Entry> type) {
+        return said.contains(type);
     }
 
     public <E extends Entry> Stream<Timed<E>> of(Class<E> type) {

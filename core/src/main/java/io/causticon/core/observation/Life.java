@@ -1,5 +1,6 @@
 package io.causticon.core.observation;
 
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Where in its life a batch is. It follows from the log and is never stored. */
@@ -38,10 +39,18 @@ public enum Life {
     }
 
     private static @Nullable Entry lastVerdict(BatchLog log) {
-        return log.entries().stream()
-                .map(LoggedEntry::entry)
-                .filter(e -> e instanceof Entry.Held || e instanceof Entry.Released)
-                .reduce((earlier, later) -> later)
-                .orElse(null);
+        Optional<BatchLog.Timed<Entry.Held>> held = log.last(Entry.Held.class);
+        Optional<BatchLog.Timed<Entry.Released>> released = log.last(Entry.Released.class);
+        if (held.isEmpty() || released.isEmpty()) {
+            return held.<Entry>map(BatchLog.Timed::entry).or(() -> released.map(BatchLog.Timed::entry)).orElse(null);
+        }
+        int order = held.get().at().compareTo(released.get().at());
+        // Of the same moment the one that stands behind the other in the log.
+        boolean heldLast = order > 0 || order == 0 && placeOf(held.get().id(), log) > placeOf(released.get().id(), log);
+        return heldLast ? held.get().entry() : released.get().entry();
+    }
+
+    private static int placeOf(String line, BatchLog log) {
+        return log.entries().indexOf(log.find(line).orElseThrow());
     }
 }

@@ -47,7 +47,7 @@ class AskedAboutTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"bar 3 -5", "bar 1 1e9 kg", "bar 9o g", "bar 12O g", "bar 1e2 g", "bar 1/4 lb", "bar 104gr", "bar 5 %", "trimmings 5 % cream"})
+    @ValueSource(strings = {"bar 3 -5", "bar 1 1e9 kg", "bar 9o g", "bar 12O g", "bar 1e2 g", "bar 1/4", "bar 3 1/2", "bar 1 lb 2", "bar 104gr", "bar 5 %", "trimmings 5 % cream"})
     void aBarOrScrapsOfWhichNobodyKnowsHowMuch(String line) {
         assertThat(problem(line)).isEqualTo(ProblemKey.NOT_UNDERSTOOD);
     }

@@ -180,6 +180,14 @@ class QuickLineTest {
         }
 
         @Test
+        void ofBrokenNumbersAreRead() {
+            assertThat(((Entry.Weighed) only("weigh olive 8 1/2 oz")).mass()).isEqualTo(Mass.ounces(8.5));
+            assertThat(((Entry.Weighed) only("olive 1 lb 2 1/2 ounces")).mass()).isEqualTo(Mass.ounces(18.5));
+            assertThat(((Entry.Weighed) only("olive 3/4 pound no tare")).mass()).isEqualTo(Mass.ounces(12));
+            assertThat(((Entry.PotWeighed) only("pot 4 lb 2 1/4 oz")).mass()).isEqualTo(Mass.ounces(66.25));
+        }
+
+        @Test
         void readPoundsAndOunces() {
             Entry.Weighed entry = (Entry.Weighed) only("weigh olive 1 lb 2 oz");
             assertThat(entry.mass().inOunces()).isCloseTo(18, within(1e-9));
@@ -225,6 +233,13 @@ class QuickLineTest {
         assertThat(only("bar 3 83.2 g")).isEqualTo(new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)));
         assertThat(only("bar 83.2 g on bar 3")).isEqualTo(new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)));
         assertThat(only("bar 4 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(4)));
+        assertThat(only("bar 3 1/2 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(3.5)));
+        assertThat(only("bar 3-1/2 ounces")).isEqualTo(new Entry.BarWeighed(Mass.ounces(3.5)));
+        assertThat(only("bar 1/4 lb")).isEqualTo(new Entry.BarWeighed(Mass.ounces(4)));
+        assertThat(only("bar 1 lb 2 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(18)));
+        assertThat(only("bar 1 lb 2 1/2 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(18.5)));
+        assertThat(only("bar 3.6 ounces")).isEqualTo(new Entry.BarWeighed(Mass.ounces(3.6)));
+        assertThat(only("bar 2 3 1/2 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(3.5), Bars.numbered(2)));
         assertThat(only("trimmings cream 180 g")).isEqualTo(new Entry.ScrapsKept("cream", Mass.grams(180)));
         assertThat(only("scraps of sea green 85")).isEqualTo(new Entry.ScrapsKept("sea green", Mass.grams(85)));
         assertThat(only("off-cuts 12 g")).isEqualTo(new Entry.ScrapsKept("mixed", Mass.grams(12)));

@@ -9,7 +9,11 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 
@@ -57,6 +61,57 @@ class BatchLogTest {
             LoggedEntry amended = LoggedEntry.first("line0", BEGUN, "Odd", new Entry.BlenderBurst(15));
             assertThat(log.with(amended).of(Entry.BlenderBurst.class).map(b -> b.entry().seconds()))
                     .containsExactly(15, 20);
+        }
+
+        @Test
+        void comeToTheSameOneByOneAsAllAtOnce() {
+            Random random = new Random(11);
+            List<Entry> kinds = List.of(new Entry.BlenderBurst(5), new Entry.LyeIntoFats(), new Entry.Held("crust"), new Entry.Released("calm"), new Entry.Cut(8));
+            for (int round = 0; round < 60; round++) {
+                Map<String, LoggedEntry> last = new LinkedHashMap<>();
+                BatchLog grown = new BatchLog(BEGUN, List.of());
+                for (int i = 0; i < 30; i++) {
+                    // Behind the last, at the same moment, before others, and again under an id that is there.
+                    LoggedEntry line = line(random, "line" + random.nextInt(25), kinds.get(random.nextInt(kinds.size())), i);
+                    last.remove(line.id());
+                    last.put(line.id(), line);
+                    grown = grown.with(line);
+                }
+                BatchLog atOnce = new BatchLog(BEGUN, List.copyOf(last.values()));
+                assertThat(grown.all()).isEqualTo(atOnce.all()).isSortedAccordingTo(Comparator.comparing(LoggedEntry::at));
+                assertThat(grown.entries()).isEqualTo(atOnce.entries());
+                assertThat(Life.of(grown)).isEqualTo(Life.of(atOnce));
+                assertThat(Life.isHeld(grown)).isEqualTo(Life.isHeld(atOnce)).isEqualTo(isHeldByReading(grown));
+                for (Entry kind : kinds) {
+                    assertThat(grown.of(kind.getClass()).toList()).isEqualTo(atOnce.of(kind.getClass()).toList());
+                    assertThat(grown.everSaid(kind.getClass())).isEqualTo(atOnce.everSaid(kind.getClass()));
+                }
+            }
+        }
+
+        private static LoggedEntry line(Random random, String id, Entry entry, int number) {
+            Instant at = BEGUN.plusSeconds(random.nextBoolean() ? 60 * number : random.nextInt(12));
+            return new LoggedEntry(id, new LoggedEntry.Revision(1, at, at, "Ines", entry, random.nextInt(5) == 0), List.of());
+        }
+
+        /** The plain way: from the first line to the last. */
+        private static boolean isHeldByReading(BatchLog log) {
+            boolean held = false;
+            for (LoggedEntry line : log.entries()) {
+                held = line.entry() instanceof Entry.Held || held && !(line.entry() instanceof Entry.Released);
+            }
+            return held;
+        }
+
+        @Test
+        void areRememberedByTheirKindWhenTheyWereAmendedOrTakenBack() {
+            LoggedEntry.Revision first = new LoggedEntry.Revision(1, BEGUN, BEGUN, "Ines", new Entry.LyeIntoFats(), false);
+            LoggedEntry.Revision now = new LoggedEntry.Revision(2, BEGUN, BEGUN, "Ines", new Entry.Unmoulded(), true);
+            BatchLog log = log(new Entry.BlenderBurst(10)).with(new LoggedEntry("a", now, List.of(first)));
+            assertThat(log.everSaid(Entry.LyeIntoFats.class)).isTrue();
+            assertThat(log.everSaid(Entry.Unmoulded.class)).isTrue();
+            assertThat(log.everSaid(Entry.Cut.class)).isFalse();
+            assertThat(log.first(Entry.Unmoulded.class)).isEmpty();
         }
     }
 

@@ -14,6 +14,7 @@ import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -89,9 +90,10 @@ public class AccountService implements UserDetailsService {
     /** @throws UsernameNotFoundException if the account is gone */
     @Transactional(readOnly = true)
     public Maker maker(String name) {
-        Account account = accounts.findByName(normal(name))
+        AccountRepository.AtWork found = accounts.atWork(normal(name), Workshop.ONLY)
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
-        Workshop workshop = workshop();
+        Account account = found.account();
+        Workshop workshop = Objects.requireNonNullElseGet(found.workshop(), AccountService::notSetUp);
         return new Maker(
                 account.name(),
                 account.displayName(),
@@ -311,7 +313,11 @@ public class AccountService implements UserDetailsService {
     }
 
     private Workshop workshop() {
-        return workshops.findById(Workshop.ONLY).orElseGet(() -> new Workshop("Workshop", "UTC", Workshop.USUAL_ROOM));
+        return workshops.findById(Workshop.ONLY).orElseGet(AccountService::notSetUp);
+    }
+
+    private static Workshop notSetUp() {
+        return new Workshop("Workshop", "UTC", Workshop.USUAL_ROOM);
     }
 
     private static void checkPassword(String password, Problems problems) {

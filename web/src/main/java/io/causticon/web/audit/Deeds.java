@@ -4,15 +4,17 @@ import io.causticon.web.shared.DaemonThreads;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,6 +30,8 @@ class Deeds implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Deeds.class);
     private static final int MOST_WAITING = 20_000;
     private static final int AT_ONCE = 200;
+    /** What several do at the same time is written at once: a commit each would stand in the way of whoever logs next. */
+    private static final Duration BREATH = Duration.ofMillis(300);
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_DEVICE = 160;
     private static final int LONGEST_SUBJECT = 200;
@@ -38,7 +42,7 @@ class Deeds implements DisposableBean {
     private final Clock clock;
     private final BlockingQueue<Deed> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
     private final AtomicBoolean writing = new AtomicBoolean();
-    private final ExecutorService background = Executors.newSingleThreadExecutor(DaemonThreads.named("deeds"));
+    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("deeds"));
 
     Deeds(JdbcTemplate jdbc, Clock clock) {
         this.jdbc = jdbc;
@@ -62,13 +66,13 @@ class Deeds implements DisposableBean {
         if (!kept) {
             LOG.warn("{} {} {} could not be written down: too much waits", name, what, subject);
         } else if (writing.compareAndSet(false, true)) {
-            background.execute(this::write);
+            background.schedule(this::write, BREATH.toMillis(), TimeUnit.MILLISECONDS);
         }
     }
 
     /** Waits until what was noted before is written. */
     void awaitWritten() {
-        CompletableFuture.runAsync(() -> {}, background).join();
+        CompletableFuture.runAsync(this::write, background).join();
     }
 
     private void write() {

@@ -282,8 +282,9 @@ public class BatchService {
      *
      * @param lines ids of its lines
      * @param before whether it came before, and its lines stood there already
+     * @param batch as it stands with them
      */
-    public record Taken(List<UUID> lines, boolean before) {}
+    public record Taken(List<UUID> lines, boolean before, Batch batch) {}
 
     /**
      * Adds lines to a log.
@@ -310,20 +311,20 @@ public class BatchService {
             rows.add(row);
         }
         try {
-            write(batch, before -> {
+            Batch written = write(batch, before -> {
                 lines.forEach(l -> EntryCheck.of(l, before.plan(), before.log().substances()).throwIfAny());
                 lines.forEach(l -> BarStock.of(l, before.log()).throwIfAny());
                 check.accept(before);
                 return rows;
             });
-            return new Taken(rows.stream().map(r -> r.lineId).toList(), false);
+            return new Taken(rows.stream().map(r -> r.lineId).toList(), false, written);
         } catch (DataIntegrityViolationException | ProblemsException | NotFoundException e) {
             // Nearly always it is sent once: looked for only where it could not be written, maybe because it had been.
             List<UUID> sent = sentBefore(batch, key, lines);
             if (sent.isEmpty()) {
                 throw e;
             }
-            return new Taken(sent, true);
+            return new Taken(sent, true, get(batch));
         }
     }
 
@@ -350,8 +351,10 @@ public class BatchService {
     /**
      * Writes revisions, and in the same transaction that the batch is held where they speak for a hazard. Whoever writes to one batch waits for
      * whoever does before.
+     *
+     * @return the batch as it stands with them
      */
-    private void write(BatchId id, Function<Batch, List<RevisionRow>> rows) {
+    private Batch write(BatchId id, Function<Batch, List<RevisionRow>> rows) {
         BatchStore.Kept written = transaction.execute(t -> {
             BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
             BatchStore.Kept before = store.at(row.id, row.logVersion).orElseGet(() -> read(row));
@@ -365,6 +368,7 @@ public class BatchService {
         // Only now it is on disk.
         store.keep(written);
         events.publishEvent(new BatchLogged(id));
+        return written.batch();
     }
 
     /**

@@ -116,8 +116,12 @@ public class Logbook {
         log(id, understand(batches.get(id), text, byHand, late, maker), late, maker, clientKey, batter);
     }
 
-    /** Logs what was read; when it tells of the batter's stage, with the temperature that is read at the same moment. */
-    public void log(BatchId id, Reading reading, Duration late, Maker maker, String clientKey, Supplier<Optional<Temperature>> batter) {
+    /**
+     * Logs what was read; when it tells of the batter's stage, with the temperature that is read at the same moment.
+     *
+     * @return the batch as it stands with it
+     */
+    public Batch log(BatchId id, Reading reading, Duration late, Maker maker, String clientKey, Supplier<Optional<Temperature>> batter) {
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
@@ -125,7 +129,7 @@ public class Logbook {
         if (reading.at().isEmpty() && lines.stream().anyMatch(Entry.StageReached.class::isInstance)) {
             batter.get().ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
         }
-        batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey);
+        return batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey).batch();
     }
 
     /** Logs one entry that was chosen, at once. */

@@ -5,7 +5,6 @@ import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
-import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.observation.Weighable;
 import io.causticon.core.problem.ProblemKey;
@@ -23,7 +22,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -144,17 +142,14 @@ public class Scraps {
 
     /** Writes what follows from a batch. Within the transaction that writes its log. */
     void follow(Batch batch, Judge.Judgement judged) {
-        if (batch.log().all().stream().anyMatch(Scraps::keeps)) {
+        // Also where all of it was taken back, or amended to something else.
+        if (batch.log().everSaid(Entry.ScrapsKept.class)) {
             followKept(batch, judged);
         }
         Rework rework = batch.plan().rework();
         if (rework != null) {
             followUsed(batch, rework);
         }
-    }
-
-    private static boolean keeps(LoggedEntry line) {
-        return Stream.concat(line.earlier().stream(), Stream.of(line.current())).anyMatch(r -> r.entry() instanceof Entry.ScrapsKept);
     }
 
     private void followKept(Batch batch, Judge.Judgement judged) {

@@ -153,9 +153,9 @@ class BenchController {
         BenchStep chosen = step(now, carried.step());
         boolean wasDone = chosen.isDone(now);
         try {
-            logbook.log(batch, reading, waited(carried), maker, carried.key(), () -> batterNow(batch, carried));
+            Batch logged = logbook.log(batch, reading, waited(carried), maker, carried.key(), () -> batterNow(batch, carried));
             // A line that ends the step it was logged at leads on to the next one.
-            return back(id, !wasDone && chosen.isDone(batches.get(batch)) ? carried.atNoStep() : carried);
+            return back(id, !wasDone && chosen.isDone(logged) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
             model.addAttribute("maybe", Logbook.maybe(e.problems(), line));
             return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
