@@ -53,7 +53,7 @@ public class DeviceLoad {
         int seconds = Math.min(600, arguments.length > 0 ? Integer.parseInt(arguments[0]) : 120);
         Path data = Files.createTempDirectory("causticon-deviceload");
         Process server = new ProcessBuilder(
-                        "java", "-Xmx512m", "-XX:+UseSerialGC", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
+                        "java", "@scripts/server.options", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
                         "--causticon.data=" + data, "--causticon.demo=true")
                 .redirectErrorStream(true)
                 .redirectOutput(data.resolve("server.log").toFile())

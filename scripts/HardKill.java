@@ -78,7 +78,7 @@ public class HardKill {
 
     private void start() throws Exception {
         server = new ProcessBuilder(
-                        "java", "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1",
+                        "java", "@scripts/server.options",
                         "-XX:SharedArchiveFile=web/target/causticon/classes.jsa", "-Xlog:disable", "-Xlog:all=error:stderr", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
                         "--causticon.data=" + data, "--causticon.demo=true")
                 .redirectErrorStream(true)

@@ -83,7 +83,7 @@ public class PageLoad {
         Path log = Path.of(data.toAbsolutePath() + ".log");
         requests = Files.createTempDirectory("causticon-requests");
         Process server = new ProcessBuilder(
-                        "java", "-Xmx512m", "-XX:+UseSerialGC", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
+                        "java", "@scripts/server.options", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
                         "--causticon.data=" + data, "--causticon.demo=false", "--causticon.fill=" + batches,
                         "--server.tomcat.accesslog.enabled=true", "--server.tomcat.accesslog.directory=" + requests, "--server.tomcat.accesslog.pattern=%D",
                         "--server.tomcat.accesslog.buffered=false")

@@ -179,7 +179,7 @@ public class Studios {
             Path log = data.resolve("server.log");
             Files.deleteIfExists(log);
             process = new ProcessBuilder(
-                            "java", "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar", JAR, "--server.port=" + port, "--causticon.data=" + data,
+                            "java", "@scripts/server.options", "-jar", JAR, "--server.port=" + port, "--causticon.data=" + data,
                             "--causticon.demo=" + demo)
                     .redirectErrorStream(true)
                     .redirectOutput(log.toFile())

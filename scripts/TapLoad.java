@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -33,7 +34,12 @@ public class TapLoad {
 
     private static final int PORT = 8496;
     private static final String ADDRESS = "http://localhost:" + PORT;
-    private static final int WARM = 500;
+    /** So many are what a server does that has just been started: it is still being compiled. */
+    private static final int YOUNG = 500;
+
+    /** So many taps later it is what it stays. */
+    private static final int WARM = 4000;
+
     private static final Pattern FORM_TOKEN = Pattern.compile("name=\"_csrf\"\\s+value=\"([^\"]+)\"");
     private static final Pattern BENCH = Pattern.compile("/bench/([0-9a-f-]{36})");
 
@@ -47,7 +53,7 @@ public class TapLoad {
             .build();
 
     public static void main(String[] arguments) throws Exception {
-        int taps = arguments.length > 0 ? Math.min(5000, Integer.parseInt(arguments[0])) : 500;
+        int taps = arguments.length > 0 ? Math.min(5000, Integer.parseInt(arguments[0])) : 1000;
         Path data = Files.createTempDirectory("causticon-tapload");
         Process first = start(data);
         first.destroy();
@@ -65,7 +71,7 @@ public class TapLoad {
     private static Process start(Path data) throws Exception {
         Path log = data.resolve("server.log");
         Process server = new ProcessBuilder(
-                        "java", "-Xmx512m", "-XX:+UseSerialGC", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
+                        "java", "@scripts/server.options", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
                         "--causticon.data=" + data, "--causticon.demo=true")
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile())
@@ -101,20 +107,18 @@ public class TapLoad {
         try (Connection same = connect(folder.resolve("same"), "causticon"); Connection alone = connect(folder.resolve("alone"), "sa")) {
             Rows everything = sameRows(same, batch);
             Rows bare = line(alone);
-            for (int i = -WARM; i < taps; i++) {
+            for (int i = 0; i < WARM + taps; i++) {
                 double one = millis(bare, alone, i);
                 double rows = millis(everything, same, i);
                 double tap = tap(log, Map.of("quick", "blend 5", "key", "tap-" + i, "at", "", "step", "mix", "_csrf", token));
-                if (i >= 0) {
-                    aLine.add(one);
-                    sameRows.add(rows);
-                    acknowledged.add(tap);
-                }
+                aLine.add(one);
+                sameRows.add(rows);
+                acknowledged.add(tap);
             }
         }
-        tell("a tap, acknowledged", acknowledged, acknowledged);
-        tell("its rows, committed by the database alone", sameRows, acknowledged);
-        tell("a line in a table of nothing else", aLine, acknowledged);
+        System.out.printf("| %d taps | median | p99 | longest | a tap to it: median | p99 |%n|---|---|---|---|---|---|%n", YOUNG + taps);
+        tell("just started", 0, YOUNG, acknowledged, sameRows, aLine);
+        tell("after " + WARM + " taps", WARM, WARM + taps, acknowledged, sameRows, aLine);
     }
 
     /**
@@ -177,7 +181,7 @@ public class TapLoad {
             line.setObject(1, UUID.randomUUID());
             line.setObject(2, batch);
             line.setObject(3, UUID.randomUUID());
-            line.setString(4, "{\"type\":\"burst\",\"seconds\":" + (tap + WARM) + "}");
+            line.setString(4, "{\"type\":\"burst\",\"seconds\":" + tap + "}");
             line.setString(5, "alone-" + tap);
             line.executeUpdate();
             version.setObject(1, batch);
@@ -195,14 +199,20 @@ public class TapLoad {
         return tap -> {
             insert.setObject(1, UUID.randomUUID());
             insert.setObject(2, UUID.randomUUID());
-            insert.setString(3, "{\"type\":\"burst\",\"seconds\":" + (tap + WARM) + "}");
+            insert.setString(3, "{\"type\":\"burst\",\"seconds\":" + tap + "}");
             insert.executeUpdate();
         };
     }
 
-    private static void tell(String what, List<Double> millis, List<Double> tap) {
-        System.out.printf("%-42s median %.1f ms, p99 %.1f ms, longest %.1f ms; a tap to it: median %.1f, p99 %.1f%n", what, at(millis, 0.5),
-                at(millis, 0.99), at(millis, 1), at(tap, 0.5) / at(millis, 0.5), at(tap, 0.99) / at(millis, 0.99));
+    private static void tell(String when, int from, int to, List<Double> taps, List<Double> sameRows, List<Double> aLine) {
+        tell(when + ": a tap, acknowledged", taps.subList(from, to), taps.subList(from, to));
+        tell("its rows, committed by the database alone", sameRows.subList(from, to), taps.subList(from, to));
+        tell("a line in a table of nothing else", aLine.subList(from, to), taps.subList(from, to));
+    }
+
+    private static void tell(String what, List<Double> millis, List<Double> taps) {
+        System.out.printf(Locale.ROOT, "| %s | %.1f ms | %.1f ms | %.1f ms | %.1f | %.1f |%n", what, at(millis, 0.5), at(millis, 0.99), at(millis, 1),
+                at(taps, 0.5) / at(millis, 0.5), at(taps, 0.99) / at(millis, 0.99));
     }
 
     private static double at(List<Double> millis, double part) {

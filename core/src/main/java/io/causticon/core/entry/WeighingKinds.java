@@ -27,8 +27,10 @@ final class WeighingKinds {
                     + "(?:\\s*,?\\s*(?P<tare>no tare|not tared|untared|tared))?$",
             Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern NUMBERED_BAR =
-            Pattern.compile("^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(\\d[\\d.,]*(?:\\s+\\d{1,2}/\\d{1,2})?\\s*(?:kg|g|grams?|oz|ounces?|lbs?|pounds?)?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern NUMBERED_BAR = Pattern.compile(
+            "^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})"
+                    + "\\s+(\\d[\\d.,]*(?:\\s+\\d{1,2}/\\d{1,2})?\\s*(?:kg|g|grams?|oz|ounces?|lbs?|pounds?)?)(\\s+of\\s+.*)?$",
+            Pattern.CASE_INSENSITIVE);
 
     /** The amount ends where a word does: "bar 9o g" is a slip of the thumb, and no bar of nine grams. A broken number says what it is of. */
     private static final Pattern BAR = Pattern.compile(

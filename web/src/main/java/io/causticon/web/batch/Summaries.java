@@ -175,15 +175,9 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return read(rows.findByProblemGreaterThanOrderByBegunAtDesc("", MANY));
     }
 
-    /** Those that are not held and of which something is due between two moments, the next one first. */
+    /** Those that are not held and of which something is due between two moments, the next one first: as many as a calendar may hold. */
     @Transactional(readOnly = true)
     public List<BatchSummary> due(Instant from, Instant to) {
-        return read(rows.due(from, to, MANY));
-    }
-
-    /** The same, as many as a calendar may hold. */
-    @Transactional(readOnly = true)
-    public List<BatchSummary> allDue(Instant from, Instant to) {
         return read(rows.due(from, to, CALENDAR));
     }
 

@@ -154,7 +154,7 @@ class DatesPages {
             due.computeIfAbsent(CalendarFile.day(p.due(), zone), d -> new ArrayList<>())
                     .add(new DatesPage.Due("", "Judge at " + p.age() + ": " + p.question(), String.join(", ", p.arms()), "/trials/" + p.trial(), ""));
         }
-        for (BatchSummary b : summaries.allDue(now.minus(FORGOTTEN), now.plus(AHEAD))) {
+        for (BatchSummary b : summaries.due(now.minus(FORGOTTEN), now.plus(AHEAD))) {
             b.tasks().stream().filter(Tasks.Task::isOpen).filter(t -> t.due().isBefore(now.plus(AHEAD))).forEach(t -> due
                     .computeIfAbsent(CalendarFile.day(t.due(), zone), d -> new ArrayList<>())
                     .add(new DatesPage.Due(hour(t, formats), BatchWords.task(t.kind()) + ": " + b.name(), BatchWords.reason(t.kind()), "/batch/" + b.id() + "/cure", "")));
@@ -172,7 +172,7 @@ class DatesPages {
     String calendar(Maker maker, String base) {
         Instant now = clock.instant();
         CalendarFile file = new CalendarFile(maker.zone(), now, base);
-        summaries.allDue(now.minus(FORGOTTEN), now.plus(CALENDAR_AHEAD)).forEach(b -> file.add(b, b.tasks()));
+        summaries.due(now.minus(FORGOTTEN), now.plus(CALENDAR_AHEAD)).forEach(b -> file.add(b, b.tasks()));
         makings.all().forEach(file::add);
         panels.until(now.plus(CALENDAR_AHEAD)).forEach(file::add);
         return file.text();

@@ -15,8 +15,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
-/** What is due today: the live batch first, then what is held, then what is late, then what comes within a day. */
+/** What is due today: the live batch first, then what is held, then what does not wait, each by its date. */
 final class DueList {
 
     private static final Duration AHEAD = Duration.ofHours(26);
@@ -24,6 +25,13 @@ final class DueList {
     private static final double TYPICAL_BAR = 104.2;
 
     private static final Duration FORGOTTEN = Duration.ofDays(30);
+
+    /** What stands behind the cut can wait. */
+    static final Comparator<Open> WHAT_DOES_NOT_WAIT_FIRST =
+            Comparator.comparingInt((Open o) -> patience(o.task().kind())).thenComparing(o -> o.task().due());
+
+    /** More than anybody does before she looks again. */
+    private static final int AT_ONCE = 12;
 
     private static final List<Tap> OUT = List.of(new Tap("It is out", "unmoulded", false));
     private static final List<Tap> WASHED =
@@ -71,14 +79,53 @@ final class DueList {
     /** A line of the log, at a tap. */
     record Tap(String words, String line, boolean alarming) {}
 
-    List<Due> all() {
+    /**
+     * What is shown of it.
+     *
+     * @param due what is on the bench or held, all of it, and the first of the rest
+     * @param more how many come behind it
+     */
+    record Shown(List<Due> due, int more) {
+
+        /** @param all whether nothing is to be left out */
+        static Shown of(List<Due> first, List<Due> rest, boolean all) {
+            int most = all ? rest.size() : Math.min(rest.size(), AT_ONCE);
+            return new Shown(Stream.concat(first.stream(), rest.stream().limit(most)).toList(), rest.size() - most);
+        }
+    }
+
+    /**
+     * @param all whether nothing is to be left out
+     * @param asked a batch that something is told about at its place in the list; empty for none
+     */
+    Shown shown(boolean all, String asked) {
+        List<Due> first = new ArrayList<>();
+        summaries.onTheBench().forEach(b -> first.add(live(b)));
+        summaries.held().forEach(b -> first.add(held(b)));
+        return Shown.of(first, rest(), all || !asked.isEmpty());
+    }
+
+    private List<Due> rest() {
         List<Due> due = new ArrayList<>();
-        summaries.onTheBench().forEach(b -> due.add(live(b)));
-        summaries.held().forEach(b -> due.add(held(b)));
         makings.until(now.atZone(formats.zone()).toLocalDate()).forEach(m -> due.add(make(m)));
         panels.until(now.plus(AHEAD)).forEach(p -> due.add(panel(p)));
-        summaries.due(now.minus(FORGOTTEN), now.plus(AHEAD)).forEach(b -> next(b).ifPresent(due::add));
+        summaries.due(now.minus(FORGOTTEN), now.plus(AHEAD)).stream()
+                .flatMap(b -> next(b).map(t -> new Open(b, t)).stream())
+                .sorted(WHAT_DOES_NOT_WAIT_FIRST)
+                .forEach(o -> due.add(due(o.batch(), o.task())));
         return due;
+    }
+
+    /** The first open task of a batch. */
+    record Open(BatchSummary batch, Tasks.Task task) {}
+
+    /** A loaf does not wait, bars wait for days, and what is looked at once a month for weeks. */
+    private static int patience(Tasks.Kind kind) {
+        return switch (kind) {
+            case UNMOULD, CUT -> 0;
+            case WASH_TEST, WEIGH, RELEASE -> 1;
+            case LOOK -> 2;
+        };
     }
 
     private Due make(Makings.Making making) {
@@ -127,9 +174,8 @@ final class DueList {
         return why + (batch.look().isEmpty() ? "" : ". " + batch.look());
     }
 
-    /** The first open task of a batch. */
-    private Optional<Due> next(BatchSummary batch) {
-        return batch.tasks().stream().filter(Tasks.Task::isOpen).min(Comparator.comparing(Tasks.Task::due)).map(t -> due(batch, t));
+    private static Optional<Tasks.Task> next(BatchSummary batch) {
+        return batch.tasks().stream().filter(Tasks.Task::isOpen).min(Comparator.comparing(Tasks.Task::due));
     }
 
     private Due due(BatchSummary batch, Tasks.Task task) {

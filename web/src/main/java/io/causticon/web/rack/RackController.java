@@ -72,14 +72,16 @@ class RackController {
      * @param find part of a name, a code, a mould or a fat
      * @param after the batch before the first that is shown
      * @param days how old the first may be at least
+     * @param due {@code all} for everything that is due, and not just the first of it
      */
-    record Asked(String show, String find, String after, String days) {
+    record Asked(String show, String find, String after, String days, String due) {
 
         Asked {
             show = show == null ? "all" : show;
             find = find == null ? "" : find;
             after = after == null ? "" : after;
             days = days == null ? "" : days;
+            due = due == null ? "" : due;
         }
 
         Summaries.Which which() {
@@ -121,10 +123,10 @@ class RackController {
         model.addAttribute("rows", shown.stream().map(b -> row(b, now)).toList());
         model.addAttribute("key", UUID.randomUUID().toString());
         model.addAttribute("today", formats.longDay(now));
-        model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).all());
         model.asMap().putIfAbsent("dueProblem", "");
         model.asMap().putIfAbsent("dueBatch", "");
         model.asMap().putIfAbsent("dueTyped", "");
+        model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).shown(asked.due().equals("all"), (String) model.getAttribute("dueBatch")));
         return "rack/rack";
     }
 

@@ -26,6 +26,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -46,6 +48,9 @@ class ShelfController {
     private static final Map<String, String> BEHAVIOURS = behaviours();
 
     private static final String SCRAP = "scrap";
+
+    /** Of those in which it did something, and of the others. */
+    private static final int USES_SHOWN = 6;
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -176,8 +181,8 @@ class ShelfController {
                 .toList();
     }
 
-    /** What an ingredient did here: how often, its effect, that of its lots, and each use. */
-    record Remembered(String name, String counts, boolean troubled, String effect, List<String> lots, List<Trial> uses) {}
+    /** What an ingredient did here: how often, its effect, the latest uses and the effects of their lots, and how many uses there are besides. */
+    record Remembered(String name, String counts, boolean troubled, String effect, List<String> lots, List<Trial> uses, int earlier) {}
 
     /** One use: batch, day, circumstances, what it did. */
     record Trial(String batch, String day, String how, String did) {}
@@ -186,15 +191,28 @@ class ShelfController {
         return mixes.known().ingredients().values().stream()
                 .filter(m -> m.additive().isFragrance() || m.troubled() > 0 || m.additive().isColourant() || !m.counts().isEmpty())
                 .sorted(Comparator.comparing((IngredientMemory m) -> -m.troubled()).thenComparing(m -> -m.uses().size()))
-                .map(m -> new Remembered(
-                        m.additive().name(),
-                        MemoryWords.counts(m),
-                        m.troubled() > 0,
-                        MemoryWords.effect(m.effect()),
-                        m.lots().entrySet().stream().map(l -> l.getKey() + " " + MemoryWords.effect(l.getValue())).toList(),
-                        m.uses().stream()
-                                .map(u -> new Trial(u.batch(), formats.day(u.when()), MemoryWords.circumstances(u, formats), MemoryWords.did(u)))
-                                .toList()))
+                .map(m -> remembered(m, formats))
+                .toList();
+    }
+
+    private static Remembered remembered(IngredientMemory memory, Formats formats) {
+        List<IngredientMemory.Use> latest = latest(memory.uses());
+        Set<String> lots = latest.stream().flatMap(u -> Stream.ofNullable(u.lot())).collect(Collectors.toSet());
+        return new Remembered(
+                memory.additive().name(),
+                MemoryWords.counts(memory),
+                memory.troubled() > 0,
+                MemoryWords.effect(memory.effect()),
+                memory.lots().entrySet().stream().filter(l -> lots.contains(l.getKey())).map(l -> l.getKey() + " " + MemoryWords.effect(l.getValue())).toList(),
+                latest.stream().map(u -> new Trial(u.batch(), formats.day(u.when()), MemoryWords.circumstances(u, formats), MemoryWords.did(u))).toList(),
+                memory.uses().size() - latest.size());
+    }
+
+    /** The latest in which it did something and the latest in which nothing was seen: trouble of long ago is not pushed out by what went well since. */
+    static List<IngredientMemory.Use> latest(List<IngredientMemory.Use> uses) {
+        return Stream.concat(
+                        uses.stream().filter(u -> !u.did().isEmpty()).limit(USES_SHOWN), uses.stream().filter(u -> u.did().isEmpty()).limit(USES_SHOWN))
+                .sorted(Comparator.comparing(IngredientMemory.Use::when).reversed())
                 .toList();
     }
 

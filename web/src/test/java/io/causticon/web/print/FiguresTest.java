@@ -28,6 +28,8 @@ import org.junit.jupiter.api.Test;
 @Application
 class FiguresTest {
 
+    private static final int TRIES = 2000;
+
     private final RunningApplication application = RunningApplication.get();
     private final Client guest = new Client(application.address()).signIn("guest");
 
@@ -95,9 +97,19 @@ class FiguresTest {
         assertThat(says).anyMatch(s -> s.contains("=1+1"));
     }
 
+    /** It is read in the background, from the first who asks on: asked for until it says that it has read all, a bounded number of times. */
+    private void waitForTheHistory() {
+        boolean read = false;
+        for (int tries = 0; tries < TRIES && !read; tries++) {
+            read = !guest.get("/history").body().contains("still being read");
+        }
+        assertThat(read).isTrue();
+    }
+
     @Test
     void everyDrawingOfAPageLeavesAsWhatItIs() {
         Batch batch = called("Harbour Dusk");
+        waitForTheHistory();
         for (String drawing : List.of("/batch/" + batch.id() + "/strip", "/batch/" + batch.id() + "/cure/drying", "/casebook/" + batch.id() + "/reasons-soda-ash", "/history/chart-1")) {
             assertThat(guest.get(drawing + ".svg").body()).as(drawing).startsWith("<svg").doesNotContain("var(");
             assertThat(guest.bytes(drawing + ".png")).as(drawing).startsWith(0x89, 'P', 'N', 'G');
