@@ -25,7 +25,7 @@ final class Patterns {
     static final String MASS_UNIT = "(g|kg|oz|lb)";
 
     /** {@code 8}, {@code 8.5}, {@code 8 1/2}, {@code 3/4}. */
-    private static final String MAYBE_BROKEN = "(?:\\d+(?:[.,]\\d+)*(?:[ -]+\\d{1,2}/\\d{1,2})?|\\d{1,2}/\\d{1,2})";
+    private static final String MAYBE_BROKEN = "(?:\\d+(?:[.,]\\d+)*(?:(?:\\s+|-)\\d{1,2}/\\d{1,2})?|\\d{1,2}/\\d{1,2})";
 
     /** A mass as it is typed, with or without its unit; pounds may be followed by ounces. */
     static final String AMOUNT = MAYBE_BROKEN + "\\s*(?:g|grams?|kg|kilos?|oz|ounces?|lbs?|pounds?)?(?:\\s+" + MAYBE_BROKEN + "\\s*(?:oz|ounces?))?";

@@ -34,8 +34,8 @@ final class WeighingKinds {
 
     /** The amount ends where a word does: "bar 9o g" is a slip of the thumb, and no bar of nine grams. A broken number says what it is of. */
     private static final Pattern BAR = Pattern.compile(
-            "^bar\\s+(\\d[\\d.,]*\\s*(?:lbs?|pounds?)\\s+\\d[\\d.,]*(?:[ -]+\\d{1,2}/\\d{1,2})?\\s*(?:oz|ounces?)\\b"
-                    + "|(?:\\d+[ -]+)?\\d{1,2}/\\d{1,2}\\s*(?:oz|ounces?|lbs?|pounds?)\\b"
+            "^bar\\s+(\\d[\\d.,]*\\s*(?:lbs?|pounds?)\\s+\\d[\\d.,]*(?:(?:\\s+|-)\\d{1,2}/\\d{1,2})?\\s*(?:oz|ounces?)\\b"
+                    + "|(?:\\d+(?:\\s+|-))?\\d{1,2}/\\d{1,2}\\s*(?:oz|ounces?|lbs?|pounds?)\\b"
                     + "|[\\d.,]+\\s*(?:(?:kg|g|grams?|oz|ounces?|lbs?|pounds?)\\b)?)((?:[^\\p{L}/].*)?)$",
             Pattern.CASE_INSENSITIVE);
 

@@ -35,6 +35,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class RackController {
 
     /** What fits on a screen and a half; older ones are a step further. */
+    private static final String EVERYTHING = "all";
     private static final int ROWS = 40;
 
     private static final List<Age> AGES =
@@ -92,6 +93,10 @@ class RackController {
             }
         }
 
+        boolean allDue() {
+            return due.equals(EVERYTHING);
+        }
+
         /** Older than nobody keeps soap is any age. */
         Optional<Duration> age() {
             return days.matches("\\d{1,5}") ? Optional.of(Duration.ofDays(Long.parseLong(days))) : Optional.empty();
@@ -126,14 +131,20 @@ class RackController {
         model.asMap().putIfAbsent("dueProblem", "");
         model.asMap().putIfAbsent("dueBatch", "");
         model.asMap().putIfAbsent("dueTyped", "");
-        model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).shown(asked.due().equals("all"), (String) model.getAttribute("dueBatch")));
+        model.addAttribute("dueAll", asked.allDue());
+        model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).shown(asked.allDue(), (String) model.getAttribute("dueBatch")));
         return "rack/rack";
     }
 
     /** Done from the list: the line is read and logged as if it was typed. What cannot be is told at the list, and what was typed stays. */
     @PostMapping("/today/{id}")
     String done(
-            @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam String line, @RequestParam String key, RedirectAttributes once) {
+            @PathVariable UUID id,
+            @ModelAttribute("maker") Maker maker,
+            @RequestParam String line,
+            @RequestParam String key,
+            @RequestParam(defaultValue = "") String due,
+            RedirectAttributes once) {
         try {
             Logbook.Reading reading = logbook.understand(batches.get(new BatchId(id)), line, "", Duration.ZERO, maker);
             if (reading.problems().isEmpty() && reading.entries().size() != 1) {
@@ -145,7 +156,8 @@ class RackController {
             once.addFlashAttribute("dueBatch", id.toString());
             once.addFlashAttribute("dueTyped", line);
         }
-        return "redirect:/";
+        // Whoever looked at all of it goes on there.
+        return due.equals(EVERYTHING) ? "redirect:/?due=" + EVERYTHING : "redirect:/";
     }
 
     /** A batch that cannot be worked with. */
