@@ -3,6 +3,7 @@ package io.causticon.core.entry;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.NumberNotation;
 import io.causticon.core.notation.TemperatureNotation;
+import io.causticon.core.notation.Units;
 import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
@@ -24,11 +25,20 @@ final class Patterns {
     static final String DEGREES = "([-+]?\\d+(?:[.,]\\d+)?\\s*(?:\u00b0\\s*)?(?:[cf]\\b)?)";
     static final String MASS_UNIT = "(g|kg|oz|lb)";
 
-    /** {@code 8}, {@code 8.5}, {@code 8 1/2}, {@code 3/4}. */
-    private static final String MAYBE_BROKEN = "(?:\\d+(?:[.,]\\d+)*(?:(?:\\s+|-)\\d{1,2}/\\d{1,2})?|\\d{1,2}/\\d{1,2})";
+    /** {@code 3/4}. */
+    static final String FRACTION = "\\d{1,2}/\\d{1,2}";
+
+    /** {@code 8}, {@code 8.5}, {@code 8 1/2}, {@code 8-1/2}. */
+    static final String WHOLE_AND_MORE = "\\d+(?:[.,]\\d+)*(?:(?:\\s+|-)" + FRACTION + ")?";
+
+    static final String OUNCES = "(?:oz|ounces?)";
+    static final String POUNDS = "(?:lbs?|pounds?)";
+    static final String ANY_MASS_UNIT = "(?:g|grams?|kg|kilos?|" + OUNCES + "|" + POUNDS + ")";
+
+    private static final String MAYBE_BROKEN = "(?:" + WHOLE_AND_MORE + "|" + FRACTION + ")";
 
     /** A mass as it is typed, with or without its unit; pounds may be followed by ounces. */
-    static final String AMOUNT = MAYBE_BROKEN + "\\s*(?:g|grams?|kg|kilos?|oz|ounces?|lbs?|pounds?)?(?:\\s+" + MAYBE_BROKEN + "\\s*(?:oz|ounces?))?";
+    static final String AMOUNT = MAYBE_BROKEN + "\\s*" + ANY_MASS_UNIT + "?(?:\\s+" + MAYBE_BROKEN + "\\s*" + OUNCES + ")?";
 
     /** A name of letters alone, or of anything between quotation marks. */
     static final String NAME = "(" + Quotes.QUOTED + "|[\\p{L}' -]+?)";
@@ -76,6 +86,10 @@ final class Patterns {
 
     /** A mass of something, more than nothing and no more than the most. */
     static Mass mass(String what, String typed, Mass most, QuickContext context) {
+        // Nobody halves a gram: whoever types "water 1/2" on a scale of grams may mean half of the water.
+        if (context.units().mass() == Units.MassUnit.GRAM && typed.contains("/") && typed.chars().noneMatch(Character::isLetter)) {
+            throw ProblemsException.of(FIELD, ProblemKey.BROKEN_OF_WHAT, typed);
+        }
         Mass mass = MassNotation.read(FIELD, typed, context.units());
         if (!mass.isPositive()) {
             throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, what, mass, Mass.ZERO);

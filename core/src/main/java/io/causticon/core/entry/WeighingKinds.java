@@ -28,15 +28,13 @@ final class WeighingKinds {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern NUMBERED_BAR = Pattern.compile(
-            "^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})"
-                    + "\\s+(\\d[\\d.,]*(?:\\s+\\d{1,2}/\\d{1,2})?\\s*(?:kg|g|grams?|oz|ounces?|lbs?|pounds?)?)(\\s+of\\s+.*)?$",
-            Pattern.CASE_INSENSITIVE);
+            "^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(" + Patterns.WHOLE_AND_MORE + "\\s*" + Patterns.ANY_MASS_UNIT + "?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
 
     /** The amount ends where a word does: "bar 9o g" is a slip of the thumb, and no bar of nine grams. A broken number says what it is of. */
     private static final Pattern BAR = Pattern.compile(
-            "^bar\\s+(\\d[\\d.,]*\\s*(?:lbs?|pounds?)\\s+\\d[\\d.,]*(?:(?:\\s+|-)\\d{1,2}/\\d{1,2})?\\s*(?:oz|ounces?)\\b"
-                    + "|(?:\\d+(?:\\s+|-))?\\d{1,2}/\\d{1,2}\\s*(?:oz|ounces?|lbs?|pounds?)\\b"
-                    + "|[\\d.,]+\\s*(?:(?:kg|g|grams?|oz|ounces?|lbs?|pounds?)\\b)?)((?:[^\\p{L}/].*)?)$",
+            "^bar\\s+(\\d[\\d.,]*\\s*" + Patterns.POUNDS + "\\s+" + Patterns.WHOLE_AND_MORE + "\\s*" + Patterns.OUNCES + "\\b"
+                    + "|(?:\\d+(?:\\s+|-))?" + Patterns.FRACTION + "\\s*(?:" + Patterns.OUNCES + "|" + Patterns.POUNDS + ")\\b"
+                    + "|[\\d.,]+\\s*(?:" + Patterns.ANY_MASS_UNIT + "\\b)?)((?:[^\\p{L}/].*)?)$",
             Pattern.CASE_INSENSITIVE);
 
     /** A number that may be the bar's, or what it weighs. */

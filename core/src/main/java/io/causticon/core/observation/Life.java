@@ -1,6 +1,6 @@
 package io.causticon.core.observation;
 
-import java.util.Optional;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Where in its life a batch is. It follows from the log and is never stored. */
@@ -39,18 +39,17 @@ public enum Life {
     }
 
     private static @Nullable Entry lastVerdict(BatchLog log) {
-        Optional<BatchLog.Timed<Entry.Held>> held = log.last(Entry.Held.class);
-        Optional<BatchLog.Timed<Entry.Released>> released = log.last(Entry.Released.class);
-        if (held.isEmpty() || released.isEmpty()) {
-            return held.<Entry>map(BatchLog.Timed::entry).or(() -> released.map(BatchLog.Timed::entry)).orElse(null);
+        // Nearly always there is none: then no line is looked at.
+        if (log.first(Entry.Held.class).isEmpty() && log.first(Entry.Released.class).isEmpty()) {
+            return null;
         }
-        int order = held.get().at().compareTo(released.get().at());
-        // Of the same moment the one that stands behind the other in the log.
-        boolean heldLast = order > 0 || order == 0 && placeOf(held.get().id(), log) > placeOf(released.get().id(), log);
-        return heldLast ? held.get().entry() : released.get().entry();
-    }
-
-    private static int placeOf(String line, BatchLog log) {
-        return log.entries().indexOf(log.find(line).orElseThrow());
+        List<LoggedEntry> lines = log.entries();
+        for (int i = lines.size() - 1; i >= 0; i--) {
+            Entry entry = lines.get(i).entry();
+            if (entry instanceof Entry.Held || entry instanceof Entry.Released) {
+                return entry;
+            }
+        }
+        return null;
     }
 }

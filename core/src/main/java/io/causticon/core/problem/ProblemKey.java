@@ -156,6 +156,8 @@ public enum ProblemKey {
     NOT_SO_MANY_BARS,
     /** A number without a unit that may be which bar or how much. Values: the number. */
     BAR_OR_MASS,
+    /** A fraction without a unit, where one thinks in grams. Values: what was typed. */
+    BROKEN_OF_WHAT,
     /** A line that says something else than what its form is for, or more. Values: the line. */
     NOT_UNDERSTOOD_HERE,
     /** A number that was left out. Values: what it is. */

@@ -184,6 +184,8 @@ class QuickLineTest {
             assertThat(((Entry.Weighed) only("weigh olive 8 1/2 oz")).mass()).isEqualTo(Mass.ounces(8.5));
             assertThat(((Entry.Weighed) only("olive 1 lb 2 1/2 ounces")).mass()).isEqualTo(Mass.ounces(18.5));
             assertThat(((Entry.Weighed) only("olive 3/4 pound no tare")).mass()).isEqualTo(Mass.ounces(12));
+            assertThat(read("weigh olive 8 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
+            assertThat(read("weigh lye 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
             assertThat(((Entry.PotWeighed) only("pot 4 lb 2 1/4 oz")).mass()).isEqualTo(Mass.ounces(66.25));
         }
 

@@ -271,12 +271,12 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return found.stream().flatMap(r -> readable(r).stream()).toList();
     }
 
-    /** A row that cannot be read takes nothing else down, and is made anew. */
     /** Of one batch; empty where it cannot be understood. */
     public Optional<BatchSummary> of(BatchId id) {
         return rows.findById(id.value()).flatMap(this::readable);
     }
 
+    /** A row that cannot be read takes nothing else down, and is made anew. */
     private Optional<BatchSummary> readable(SummaryRow row) {
         Optional<BatchSummary> read = Guard.of(row.code, () -> SummaryCodec.read(row));
         if (read.isEmpty()) {

@@ -96,13 +96,13 @@ final class DueList {
 
     /**
      * @param all whether nothing is to be left out
-     * @param asked a batch that something is told about at its place in the list; empty for none
+     * @param toldAbout a batch that something is told about at its place in the list; empty for none
      */
-    Shown shown(boolean all, String asked) {
+    Shown shown(boolean all, String toldAbout) {
         List<Due> first = new ArrayList<>();
         summaries.onTheBench().forEach(b -> first.add(live(b)));
         summaries.held().forEach(b -> first.add(held(b)));
-        return Shown.of(first, rest(), all || !asked.isEmpty());
+        return Shown.of(first, rest(), all || !toldAbout.isEmpty());
     }
 
     private List<Due> rest() {
