@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
@@ -38,10 +39,12 @@ public class TapLoad {
     private static final int YOUNG = 500;
 
     /** So many taps later it is what it stays. */
-    private static final int WARM = 4000;
+    private static final int WARM = 10_000;
+
+    /** So many lines has a batch: then another one is begun, by hand and not measured. */
+    private static final int LINES = 200;
 
     private static final Pattern FORM_TOKEN = Pattern.compile("name=\"_csrf\"\\s+value=\"([^\"]+)\"");
-    private static final Pattern BENCH = Pattern.compile("/bench/([0-9a-f-]{36})");
 
     private final CookieManager cookies = new CookieManager();
     private Socket line;
@@ -95,19 +98,18 @@ public class TapLoad {
     private void measure(int taps, Path folder) throws Exception {
         String token = token(get("/sign-in"));
         post("/sign-in", Map.of("name", "ines", "password", "saltern-lane", "_csrf", token));
-        String page = get("/bench");
-        token = token(page);
-        Matcher bench = BENCH.matcher(page);
-        bench.find();
-        UUID batch = UUID.fromString(bench.group(1));
-        String log = "/bench/" + batch + "/log";
+        token = token(get("/plan/first"));
+        String log = "";
         List<Double> acknowledged = new ArrayList<>();
         List<Double> sameRows = new ArrayList<>();
         List<Double> aLine = new ArrayList<>();
         try (Connection same = connect(folder.resolve("same"), "causticon"); Connection alone = connect(folder.resolve("alone"), "sa")) {
-            Rows everything = sameRows(same, batch);
+            Rows everything = sameRows(same);
             Rows bare = line(alone);
             for (int i = 0; i < WARM + taps; i++) {
+                if (i % LINES == 0) {
+                    log = begun(token, i) + "/log";
+                }
                 double one = millis(bare, alone, i);
                 double rows = millis(everything, same, i);
                 double tap = tap(log, Map.of("quick", "blend 5", "key", "tap-" + i, "at", "", "step", "mix", "_csrf", token));
@@ -172,7 +174,8 @@ public class TapLoad {
     }
 
     /** A line of the log, the version of it at the batch, and what the lists show of it. */
-    private static Rows sameRows(Connection database, UUID batch) throws SQLException {
+    private static Rows sameRows(Connection database) throws SQLException {
+        UUID batch = oneOf(database);
         PreparedStatement line = database.prepareStatement("insert into log_revision (id, batch_id, line_id, revision, happened_at, recorded_at,"
                 + " recorded_by, kind, entry, withdrawn, client_key) values (?, ?, ?, 1, current_timestamp, current_timestamp, 'Ines', 'burst', ?, false, ?)");
         PreparedStatement version = database.prepareStatement("update batch set log_version = log_version + 1 where id = ?");
@@ -189,6 +192,14 @@ public class TapLoad {
             summary.setObject(1, batch);
             summary.executeUpdate();
         };
+    }
+
+    /** A batch that is there. */
+    private static UUID oneOf(Connection database) throws SQLException {
+        try (Statement question = database.createStatement(); ResultSet found = question.executeQuery("select id from batch order by begun_at desc")) {
+            found.next();
+            return found.getObject(1, UUID.class);
+        }
     }
 
     private static Rows line(Connection database) throws SQLException {
@@ -231,13 +242,23 @@ public class TapLoad {
         return http.send(HttpRequest.newBuilder(URI.create(ADDRESS + path)).build(), HttpResponse.BodyHandlers.ofString()).body();
     }
 
-    private void post(String path, Map<String, String> form) throws Exception {
-        http.send(
+    /** Address of a batch that is just begun. */
+    private String begun(String token, int number) throws Exception {
+        URI bench = post("/plan/first/start", Map.of("which", "plain", "make", "true", "key", "begun-" + number, "_csrf", token));
+        if (!bench.getPath().startsWith("/bench/")) {
+            throw new IllegalStateException("No batch was begun, but " + bench);
+        }
+        return bench.getPath();
+    }
+
+    /** Where it leads. */
+    private URI post(String path, Map<String, String> form) throws Exception {
+        return http.send(
                 HttpRequest.newBuilder(URI.create(ADDRESS + path))
                         .header("Content-Type", "application/x-www-form-urlencoded")
                         .POST(HttpRequest.BodyPublishers.ofString(encoded(form)))
                         .build(),
-                HttpResponse.BodyHandlers.ofString());
+                HttpResponse.BodyHandlers.ofString()).uri();
     }
 
     private static String encoded(Map<String, String> form) {

@@ -48,9 +48,12 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
     private static final Duration COOKED_BENCH = Duration.ofHours(4);
 
     public static Schedule of(BatchPlan plan) {
-        boolean cooked = plan.process() == Process.HOT;
-        return new Schedule(
-                plan.isRework() ? REWORK_BENCH : cooked ? COOKED_BENCH : BENCH, Duration.ofMinutes(Math.round(60 * unmouldHours(plan))), cure(plan));
+        return new Schedule(bench(plan), Duration.ofMinutes(Math.round(60 * unmouldHours(plan))), cure(plan));
+    }
+
+    /** From the first weighing to the pour. */
+    static Duration bench(BatchPlan plan) {
+        return plan.isRework() ? REWORK_BENCH : plan.process() == Process.HOT ? COOKED_BENCH : BENCH;
     }
 
     /**

@@ -46,45 +46,79 @@ public final class Tasks {
         }
     }
 
+    /**
+     * The dates that a batch is known by.
+     *
+     * @param poured when it was poured, or is expected to be
+     * @param unmoulded when it left the mould, or is expected to
+     * @param ready when it may be called ready at the earliest
+     * @param tasks everything, in the order of its dates, once the batch is poured; nothing before
+     */
+    public record Milestones(Instant poured, Instant unmoulded, Instant ready, List<Task> tasks) {
+
+        public Milestones {
+            tasks = List.copyOf(tasks);
+        }
+    }
+
+    /** All of them at once: each follows from the one before, and whoever writes a line down waits for them. */
+    public static Milestones milestones(BatchPlan plan, BatchLog log) {
+        Schedule made = asMade(plan, log);
+        Instant poured = poured(plan, log);
+        Instant unmoulded = unmoulded(poured, made, log);
+        Instant ready = log.first(Entry.BarWeighed.class).isEmpty() ? oldEnough(unmoulded, made, log) : Readiness.of(plan, log).ready();
+        return new Milestones(poured, unmoulded, ready, tasks(plan, log, unmoulded, ready));
+    }
+
     /** When the batch was poured, or is expected to be. */
     public static Instant poured(BatchPlan plan, BatchLog log) {
         return log.first(Entry.Poured.class)
                 .map(p -> p.at())
-                .orElse(log.begun().plus(Schedule.of(plan).bench()));
+                .orElse(log.begun().plus(Schedule.bench(plan)));
     }
 
     /** When it left the mould, or is expected to. */
     public static Instant unmoulded(BatchPlan plan, BatchLog log) {
+        return unmoulded(poured(plan, log), asMade(plan, log), log);
+    }
+
+    private static Instant unmoulded(Instant poured, Schedule made, BatchLog log) {
         return log.first(Entry.Unmoulded.class)
                 .map(u -> u.at())
                 .or(() -> log.first(Entry.Cut.class).map(c -> c.at()))
-                .orElse(poured(plan, log).plus(Schedule.of(road(plan, log)).unmould()));
+                .orElse(poured.plus(made.unmould()));
     }
 
     /** What was cooked after all keeps the dates of what is cooked. */
-    private static BatchPlan road(BatchPlan plan, BatchLog log) {
-        return BatchFacts.of(plan, log, Instant.MAX).planAsMade();
+    private static Schedule asMade(BatchPlan plan, BatchLog log) {
+        return Schedule.of(BatchFacts.planAsMade(plan, log));
     }
 
     /** When it is old enough for its kind, and for its maker where she wants it older: some give all-olive soap a year. She cannot make it younger. */
     static Instant oldEnough(BatchPlan plan, BatchLog log) {
+        Schedule made = asMade(plan, log);
+        return oldEnough(unmoulded(poured(plan, log), made, log), made, log);
+    }
+
+    private static Instant oldEnough(Instant unmoulded, Schedule made, BatchLog log) {
         Duration wanted = log.last(Entry.ToCure.class).map(c -> WEEK.multipliedBy(c.entry().weeks())).orElse(Duration.ZERO);
-        Duration least = Schedule.of(road(plan, log)).cure();
-        return unmoulded(plan, log).plus(wanted.compareTo(least) > 0 ? wanted : least);
+        return unmoulded.plus(wanted.compareTo(made.cure()) > 0 ? wanted : made.cure());
     }
 
     /** When it may be called ready at the earliest: its bars' weighings move that. */
     public static Instant ready(BatchPlan plan, BatchLog log) {
-        return log.first(Entry.BarWeighed.class).isEmpty() ? oldEnough(plan, log) : Readiness.of(plan, log).ready();
+        return milestones(plan, log).ready();
     }
 
     /** Everything, in the order of its dates, once the batch is poured; nothing before. */
     public static List<Task> of(BatchPlan plan, BatchLog log) {
+        return milestones(plan, log).tasks();
+    }
+
+    private static List<Task> tasks(BatchPlan plan, BatchLog log, Instant unmoulded, Instant ready) {
         if (log.first(Entry.Poured.class).isEmpty()) {
             return List.of();
         }
-        Instant unmoulded = unmoulded(plan, log);
-        Instant ready = ready(plan, log);
         List<Task> tasks = new ArrayList<>();
         Optional<Instant> cut = log.first(Entry.Cut.class).map(c -> c.at());
         tasks.add(new Task(
@@ -104,7 +138,7 @@ public final class Tasks {
             tasks.removeIf(Task::isOpen);
             Staleness.of(plan, log).flatMap(s -> s.nextLook(log)).ifPresent(look -> tasks.add(new Task(Kind.LOOK, look, Optional.empty())));
         }
-        return List.copyOf(tasks);
+        return tasks;
     }
 
     /** A weighing a week while it cures; a weighing within half a week counts. */

@@ -56,7 +56,7 @@ final class WeighingKinds {
                         case NOT_TAKEN -> " no tare";
                         case NOT_SAID -> "";
                     })
-            .way((text, context) -> weighing(text, context).filter(m -> m.entry() instanceof Entry.Weighed))
+            .way((text, context) -> weighing(text, context, false))
             .notOnStrip();
 
     private static final EntryKind<Entry.WeighedAgain> WEIGHED_AGAIN = EntryKind.of(Entry.WeighedAgain.class, "weighed-again")
@@ -64,7 +64,7 @@ final class WeighingKinds {
             .marked(w -> mark(w.what()))
             .words((w, n) -> Phrase.of("{} weighed again: {}", n.of(w.what()), w.mass()))
             .typed((w, pen) -> "again " + pen.weighable(w.what()) + " " + pen.mass(w.mass()))
-            .way((text, context) -> weighing(text, context).filter(m -> m.entry() instanceof Entry.WeighedAgain))
+            .way((text, context) -> weighing(text, context, true))
             .notOnStrip();
 
     private static final EntryKind<Entry.PotWeighed> POT_WEIGHED = EntryKind.of(Entry.PotWeighed.class, "pot-weighed")
@@ -137,13 +137,13 @@ final class WeighingKinds {
                 new Entry.BarWeighed(Patterns.mass("bar", plain.group(1), EntryCheck.HEAVIEST_BAR, context), said.bars()), said.rest()));
     }
 
-    private static Optional<Way.Match> weighing(String text, QuickContext context) {
+    /** @param again whether a second weighing is looked for, or a first one: nothing is looked up for the other */
+    private static Optional<Way.Match> weighing(String text, QuickContext context, boolean again) {
         Matcher form = FORM.matcher(text);
-        if (!form.matches()) {
+        if (!form.matches() || again != (form.group("again") != null)) {
             return Optional.empty();
         }
         String called = Quotes.taken(form.group("what"));
-        boolean again = form.group("again") != null;
         boolean said = form.group("weigh") != null || again;
         boolean hasUnit = form.group("amount").matches(".*[a-zA-Z].*");
         Optional<Weighable> what = what(called, context, said || hasUnit);

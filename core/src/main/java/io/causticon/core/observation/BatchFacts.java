@@ -280,7 +280,12 @@ public final class BatchFacts {
 
     /** Its plan, on the road that it took: what was cooked after all is a cooked soap. */
     public BatchPlan planAsMade() {
-        return isCookedThrough() ? plan.with(Process.HOT) : plan;
+        return planAsMade(plan, log);
+    }
+
+    /** The plan of a log, on the road that it took: of all facts this one asks for no weighing. */
+    public static BatchPlan planAsMade(BatchPlan plan, BatchLog log) {
+        return isCookedThrough(log) ? plan.with(Process.HOT) : plan;
     }
 
     /** What of it was put aside to be melted down, by colour, in the order of the log. */
@@ -292,6 +297,10 @@ public final class BatchFacts {
 
     /** Whether its paste was seen clear all through: what a cook is for. */
     public boolean isCookedThrough() {
+        return isCookedThrough(log);
+    }
+
+    private static boolean isCookedThrough(BatchLog log) {
         return log.has(Entry.Cooked.class, c -> c.what() == Cooking.CLEAR);
     }
 

@@ -112,10 +112,19 @@ public final class BatchLog {
         return with(List.of(entry));
     }
 
+    /**
+     * With lines that were not there before: whoever knows that saves looking for them in a log of thousands.
+     *
+     * @param entries their ids differ from each other and from all that are there
+     */
+    public BatchLog withNew(List<LoggedEntry> entries) {
+        return areBehind(entries) ? new BatchLog(this, entries) : with(entries);
+    }
+
     /** With these lines, in place of those of the same ids. */
     public BatchLog with(List<LoggedEntry> entries) {
         Set<String> ids = entries.stream().map(LoggedEntry::id).collect(Collectors.toSet());
-        if (ids.size() == entries.size() && areBehind(entries) && ids.stream().allMatch(id -> find(id).isEmpty())) {
+        if (ids.size() == entries.size() && ids.stream().allMatch(id -> find(id).isEmpty()) && areBehind(entries)) {
             return new BatchLog(this, entries);
         }
         List<LoggedEntry> more = new ArrayList<>(all);

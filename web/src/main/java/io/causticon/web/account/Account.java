@@ -74,7 +74,8 @@ class Account {
         return theme;
     }
 
-    Units units() {
+    /** Units by the names that are kept; the usual ones for what nobody knows. */
+    static Units units(String massUnit, String temperatureUnit) {
         return new Units(
                 Kept.choice(Units.MassUnit.class, massUnit).orElse(Units.MassUnit.GRAM),
                 Kept.choice(Units.TemperatureUnit.class, temperatureUnit).orElse(Units.TemperatureUnit.CELSIUS));

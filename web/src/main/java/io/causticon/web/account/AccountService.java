@@ -10,13 +10,10 @@ import io.causticon.core.quantity.TemperatureChange;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.ZoneId;
-import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -32,20 +29,16 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class AccountService implements UserDetailsService {
 
     static final int SHORTEST_PASSWORD = 10;
-    /** The library copies all of them whenever it is asked. */
-    private static final Set<String> ZONES = ZoneId.getAvailableZoneIds();
 
     private static final int LONGEST_PASSWORD = 72;
     private static final int LONGEST_NAME = 40;
     private static final int LONGEST_DISPLAY_NAME = 60;
     private static final int LONGEST_WORKSHOP = 80;
-    private static final Interval ROOM = Interval.between(-10, 45);
-    private static final Interval MIXING = Interval.between(15, 70);
-    private static final Interval WITHIN = Interval.between(2, 30);
 
     private final AccountRepository accounts;
     private final WorkshopRepository workshops;
     private final SignInRepository signIns;
+    private final Makers makers;
     private final PasswordEncoder passwords;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -55,12 +48,14 @@ public class AccountService implements UserDetailsService {
             AccountRepository accounts,
             WorkshopRepository workshops,
             SignInRepository signIns,
+            Makers makers,
             PasswordEncoder passwords,
             PlatformTransactionManager transactions,
             Clock clock) {
         this.accounts = accounts;
         this.workshops = workshops;
         this.signIns = signIns;
+        this.makers = makers;
         this.passwords = passwords;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -88,24 +83,8 @@ public class AccountService implements UserDetailsService {
     }
 
     /** @throws UsernameNotFoundException if the account is gone */
-    @Transactional(readOnly = true)
     public Maker maker(String name) {
-        AccountRepository.AtWork found = accounts.atWork(normal(name), Workshop.ONLY)
-                .orElseThrow(() -> new UsernameNotFoundException("no such account"));
-        Account account = found.account();
-        Workshop workshop = Objects.requireNonNullElseGet(found.workshop(), AccountService::notSetUp);
-        return new Maker(
-                account.name(),
-                account.displayName(),
-                account.role(),
-                account.units(),
-                account.theme(),
-                workshop.name(),
-                zoneOf(workshop),
-                Temperature.celsius(usual(workshop.roomCelsius(), ROOM, Workshop.USUAL_ROOM)),
-                Temperature.celsius(usual(workshop.mixAtCelsius(), MIXING, Workshop.USUAL_MIX)),
-                TemperatureChange.kelvin(usual(workshop.matchWithinKelvin(), WITHIN, Workshop.USUAL_MATCH)),
-                workshop.currency());
+        return makers.named(normal(name)).orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
     /** Who may sign in by this name; empty where nobody may, or not any more. */
@@ -117,16 +96,7 @@ public class AccountService implements UserDetailsService {
     /** The workshop's zone. */
     @Transactional(readOnly = true)
     public ZoneId zone() {
-        return zoneOf(workshop());
-    }
-
-    private static ZoneId zoneOf(Workshop workshop) {
-        return ZONES.contains(workshop.zone()) ? ZoneId.of(workshop.zone()) : ZoneOffset.UTC;
-    }
-
-    /** What is kept, or what is usual where that cannot be. */
-    private static double usual(double kept, Interval possible, double otherwise) {
-        return possible.contains(kept) ? kept : otherwise;
+        return workshop().zoneId();
     }
 
     /**
@@ -219,8 +189,8 @@ public class AccountService implements UserDetailsService {
         if (Currency.getAvailableCurrencies().stream().noneMatch(c -> c.getCurrencyCode().equals(currency))) {
             problems.add("currency", ProblemKey.NOT_A_CHOICE, habits.currency());
         }
-        checkRange("mixAt", "Mixing temperature", habits.mixAt().celsius(), MIXING, Temperature::celsius, problems);
-        checkRange("within", "The difference", habits.within().kelvin(), WITHIN, TemperatureChange::kelvin, problems);
+        checkRange("mixAt", "Mixing temperature", habits.mixAt().celsius(), Workshop.MIXING, Temperature::celsius, problems);
+        checkRange("within", "The difference", habits.within().kelvin(), Workshop.WITHIN, TemperatureChange::kelvin, problems);
         problems.throwIfAny();
         Workshop workshop = workshop();
         workshop.change(habits.name().trim(), habits.zone(), habits.room().celsius());
@@ -235,10 +205,10 @@ public class AccountService implements UserDetailsService {
         } else if (name.trim().length() > LONGEST_WORKSHOP) {
             problems.add("workshop", ProblemKey.TOO_LONG, name.trim().length(), LONGEST_WORKSHOP);
         }
-        if (!ZONES.contains(zone)) {
+        if (!Workshop.ZONES.contains(zone)) {
             problems.add("zone", ProblemKey.NOT_A_CHOICE, zone);
         }
-        checkRange("room", "ROOM", room.celsius(), ROOM, Temperature::celsius, problems);
+        checkRange("room", "ROOM", room.celsius(), Workshop.ROOM, Temperature::celsius, problems);
     }
 
     private static void checkRange(
@@ -313,11 +283,7 @@ public class AccountService implements UserDetailsService {
     }
 
     private Workshop workshop() {
-        return workshops.findById(Workshop.ONLY).orElseGet(AccountService::notSetUp);
-    }
-
-    private static Workshop notSetUp() {
-        return new Workshop("Workshop", "UTC", Workshop.USUAL_ROOM);
+        return workshops.findById(Workshop.ONLY).orElseGet(Workshop::notSetUp);
     }
 
     private static void checkPassword(String password, Problems problems) {

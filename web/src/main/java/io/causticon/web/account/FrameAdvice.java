@@ -1,10 +1,9 @@
 package io.causticon.web.account;
 
 import io.causticon.web.shared.Frame;
-import java.security.Principal;
+import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
@@ -14,18 +13,16 @@ class FrameAdvice {
 
     private static final Frame NOBODY = new Frame("", "", "day", "", false, false, "0");
 
-    private final AccountService accounts;
     private final String assets;
 
-    FrameAdvice(AccountService accounts, @Value("${causticon.assets:1}") String assets) {
-        this.accounts = accounts;
+    FrameAdvice(@Value("${causticon.assets:1}") String assets) {
         this.assets = assets;
     }
 
     @ModelAttribute("maker")
-    @Nullable Maker maker(@Nullable Principal principal) {
+    @Nullable Maker maker(HttpServletRequest request) {
         // A program that shows a token is no maker, and sees no pages.
-        return principal instanceof Authentication a && a.getPrincipal() instanceof SignedIn ? accounts.maker(a.getName()) : null;
+        return request.getAttribute(StandingFilter.MAKER) instanceof Maker maker ? maker : null;
     }
 
     @ModelAttribute("frame")

@@ -24,21 +24,23 @@ class SignIns {
 
     private final SignInRepository signIns;
     private final AccountRepository accounts;
+    private final Makers makers;
     private final Clock clock;
 
-    SignIns(SignInRepository signIns, AccountRepository accounts, Clock clock) {
+    SignIns(SignInRepository signIns, AccountRepository accounts, Makers makers, Clock clock) {
         this.signIns = signIns;
         this.accounts = accounts;
+        this.makers = makers;
         this.clock = clock;
     }
 
     /**
      * How a sign-in stands.
      *
-     * @param role what she may do now
+     * @param maker as she is now
      * @param renew whether it should be made to last longer, as she is still there
      */
-    record Standing(Role role, boolean renew) {}
+    record Standing(Maker maker, boolean renew) {}
 
     /** Keeps a sign-in whose password was just found to be right. */
     @Transactional
@@ -54,12 +56,11 @@ class SignIns {
     }
 
     /** Empty if it no longer counts. */
-    @Transactional(readOnly = true)
     Optional<Standing> standing(UUID signIn) {
         Instant now = clock.instant();
-        return signIns.standsOn(signIn)
-                .filter(row -> row.expiresAt().isAfter(now))
-                .map(row -> new Standing(Account.roleNamed(row.role()), row.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
+        return makers.by(signIn)
+                .filter(here -> here.expiresAt().isAfter(now))
+                .map(here -> new Standing(here.maker(), here.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
     }
 
     /** Name of whoever a browser remembers, if its secret is right and it still counts. */

@@ -16,6 +16,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /** Looks with every request whether who is signed in still is, and what she may do now. A power that was taken away is gone with the next. */
 final class StandingFilter extends OncePerRequestFilter {
 
+    /** Of the request: the {@link Maker} who sent it, as she is now; none where nobody is signed in. */
+    static final String MAKER = Maker.class.getName();
+
     private final SignIns signIns;
     private final RememberedBrowsers browsers;
 
@@ -43,8 +46,10 @@ final class StandingFilter extends OncePerRequestFilter {
                 if (standing.get().renew()) {
                     browsers.renew(request, response, who.signIn());
                 }
-                if (standing.get().role() != who.role()) {
-                    become(who.as(standing.get().role()));
+                Maker maker = standing.get().maker();
+                request.setAttribute(MAKER, maker);
+                if (maker.role() != who.role()) {
+                    become(who.as(maker.role()));
                 }
             }
         }

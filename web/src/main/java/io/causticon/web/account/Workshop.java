@@ -1,7 +1,13 @@
 package io.causticon.web.account;
 
+import io.causticon.core.quantity.Interval;
+import io.causticon.core.quantity.Temperature;
+import io.causticon.core.quantity.TemperatureChange;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.Set;
 
 /** The workshop: one row. */
 @Entity
@@ -12,6 +18,13 @@ class Workshop {
     static final double USUAL_ROOM = 20;
     static final double USUAL_MIX = 40;
     static final double USUAL_MATCH = 6;
+
+    static final Interval ROOM = Interval.between(-10, 45);
+    static final Interval MIXING = Interval.between(15, 70);
+    static final Interval WITHIN = Interval.between(2, 30);
+
+    /** The library copies all of them whenever it is asked. */
+    static final Set<String> ZONES = ZoneId.getAvailableZoneIds();
 
     @Id
     private int id = ONLY;
@@ -26,6 +39,10 @@ class Workshop {
 
     protected Workshop() {}
 
+    static Workshop notSetUp() {
+        return new Workshop("Workshop", "UTC", USUAL_ROOM);
+    }
+
     Workshop(String name, String zone, double roomCelsius) {
         this.name = name;
         this.zone = zone;
@@ -36,22 +53,28 @@ class Workshop {
         return name;
     }
 
-    String zone() {
-        return zone;
+    /** What is kept, or UTC where that is no zone. */
+    ZoneId zoneId() {
+        return ZONES.contains(zone) ? ZoneId.of(zone) : ZoneOffset.UTC;
     }
 
-    double roomCelsius() {
-        return roomCelsius;
+    Temperature room() {
+        return Temperature.celsius(usual(roomCelsius, ROOM, USUAL_ROOM));
     }
 
-    /** Where lye and fats usually meet, C. */
-    double mixAtCelsius() {
-        return mixAtCelsius;
+    /** Where lye and fats usually meet. */
+    Temperature mixAt() {
+        return Temperature.celsius(usual(mixAtCelsius, MIXING, USUAL_MIX));
     }
 
-    /** How close they should be, K. */
-    double matchWithinKelvin() {
-        return matchWithinKelvin;
+    /** How close they should be. */
+    TemperatureChange matchWithin() {
+        return TemperatureChange.kelvin(usual(matchWithinKelvin, WITHIN, USUAL_MATCH));
+    }
+
+    /** What is kept, or what is usual where that cannot be. */
+    private static double usual(double kept, Interval possible, double otherwise) {
+        return possible.contains(kept) ? kept : otherwise;
     }
 
     void mix(double newMixAt, double newWithin) {

@@ -31,7 +31,7 @@ class Deeds implements DisposableBean {
     private static final int MOST_WAITING = 20_000;
     private static final int AT_ONCE = 200;
     /** What several do at the same time is written at once: a commit each would stand in the way of whoever logs next. */
-    private static final Duration BREATH = Duration.ofMillis(300);
+    private static final Duration BREATH = Duration.ofSeconds(1);
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_DEVICE = 160;
     private static final int LONGEST_SUBJECT = 200;

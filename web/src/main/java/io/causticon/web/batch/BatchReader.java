@@ -29,6 +29,8 @@ class BatchReader {
     /** Clocks differ, and lines may be logged before the batch was begun by as much. */
     private static final Duration ASIDE = Duration.ofDays(1);
 
+    private static final int FIRST = 1;
+
     private final EntryCodec entries;
     private final PlanCodec plans;
     private final Belongings workshop;
@@ -67,16 +69,18 @@ class BatchReader {
     /** The batch with revisions that were just written to its log. */
     BatchStore.Kept append(BatchStore.Kept before, Collection<RevisionRow> added, Instant now) {
         Batch batch = before.batch();
-        BatchLog log = batch.log().with(added.stream().map(r -> revised(batch.log(), r, now)).toList());
+        List<LoggedEntry> lines = added.stream().map(r -> revised(batch.log(), r, now)).toList();
+        BatchLog log = added.stream().allMatch(r -> r.revision == FIRST) ? batch.log().withNew(lines) : batch.log().with(lines);
         return new BatchStore.Kept(
                 before.version(), before.planned(), new Batch(batch.id(), batch.code(), ScaledPlan.of(before.planned(), log), batch.version(), log));
     }
 
     private LoggedEntry revised(BatchLog log, RevisionRow row, Instant now) {
         LoggedEntry.Revision current = revision(row, log.begun(), now);
-        List<LoggedEntry.Revision> earlier = log.find(row.lineId.toString())
-                .map(l -> Stream.concat(l.earlier().stream(), Stream.of(l.current())).toList())
-                .orElse(List.of());
+        // Nearly every line is new, and then nothing of it needs to be looked for in a log of thousands.
+        List<LoggedEntry.Revision> earlier = row.revision == FIRST
+                ? List.of()
+                : log.find(row.lineId.toString()).map(l -> Stream.concat(l.earlier().stream(), Stream.of(l.current())).toList()).orElse(List.of());
         return new LoggedEntry(row.lineId.toString(), current, earlier);
     }
 

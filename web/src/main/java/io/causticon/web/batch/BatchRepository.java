@@ -9,7 +9,6 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
-import org.springframework.data.repository.query.Param;
 
 interface BatchRepository extends JpaRepository<BatchRow, UUID> {
 
@@ -20,9 +19,6 @@ interface BatchRepository extends JpaRepository<BatchRow, UUID> {
 
     @Query("select b.id from BatchRow b order by b.begunAt desc")
     List<UUID> idsByAge();
-
-    @Query("select b.logVersion from BatchRow b where b.id = :id")
-    Optional<Integer> logVersion(@Param("id") UUID id);
 
     Optional<BatchRow> findByClientKey(String clientKey);
 

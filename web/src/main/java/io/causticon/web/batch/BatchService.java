@@ -55,6 +55,7 @@ public class BatchService {
 
     private final BatchRepository batches;
     private final RevisionRepository revisions;
+    private final LogTables tables;
     private final EntryCodec entries;
     private final PlanCodec plans;
     private final BatchReader reader;
@@ -62,11 +63,13 @@ public class BatchService {
     private final Summaries summaries;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
+    private final TransactionTemplate reading;
     private final Clock clock;
 
     BatchService(
             BatchRepository batches,
             RevisionRepository revisions,
+            LogTables tables,
             EntryCodec entries,
             PlanCodec plans,
             BatchReader reader,
@@ -77,6 +80,7 @@ public class BatchService {
             Clock clock) {
         this.batches = batches;
         this.revisions = revisions;
+        this.tables = tables;
         this.entries = entries;
         this.plans = plans;
         this.reader = reader;
@@ -84,6 +88,8 @@ public class BatchService {
         this.summaries = summaries;
         this.events = events;
         this.transaction = new TransactionTemplate(transactions);
+        this.reading = new TransactionTemplate(transactions);
+        this.reading.setReadOnly(true);
         this.clock = clock;
     }
 
@@ -91,12 +97,9 @@ public class BatchService {
      * @throws NotFoundException if there is no such batch
      * @throws UnreadableException if it cannot be worked with
      */
-    @Transactional(readOnly = true)
     public Batch get(BatchId id) {
-        int version = batches.logVersion(id.value()).orElseThrow(() -> noBatch(id));
-        return store.at(id.value(), version)
-                .orElseGet(() -> read(batches.findById(id.value()).orElseThrow(() -> noBatch(id))))
-                .batch();
+        int version = tables.version(id.value()).orElseThrow(() -> noBatch(id));
+        return store.at(id.value(), version).orElseGet(() -> reading.execute(t -> read(id))).batch();
     }
 
     /** The recipe it was made from; empty when it was made without one. */
@@ -142,7 +145,7 @@ public class BatchService {
     /** A batch that is looked at once among many: it is not kept for the next who asks. */
     @Transactional(readOnly = true)
     public Batch glance(BatchId id) {
-        BatchRow row = batches.findById(id.value()).orElseThrow(() -> noBatch(id));
+        BatchRow row = row(id);
         return store.at(row.id, row.logVersion).map(BatchStore.Kept::batch).orElseGet(() -> fromRows(row).batch());
     }
 
@@ -184,10 +187,14 @@ public class BatchService {
     }
 
     /** Reads a batch that is not known as it stands, and keeps it. */
-    private BatchStore.Kept read(BatchRow row) {
-        BatchStore.Kept kept = fromRows(row);
+    private BatchStore.Kept read(BatchId id) {
+        BatchStore.Kept kept = fromRows(row(id));
         store.keep(kept);
         return kept;
+    }
+
+    private BatchRow row(BatchId id) {
+        return batches.findById(id.value()).orElseThrow(() -> noBatch(id));
     }
 
     private BatchStore.Kept fromRows(BatchRow row) {
@@ -356,14 +363,14 @@ public class BatchService {
      */
     private Batch write(BatchId id, Function<Batch, List<RevisionRow>> rows) {
         BatchStore.Kept written = transaction.execute(t -> {
-            BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
-            BatchStore.Kept before = store.at(row.id, row.logVersion).orElseGet(() -> read(row));
+            int version = tables.moveOn(id.value()).orElseThrow(() -> noBatch(id));
+            // What is read here is not kept as it was: its row says already that there is more.
+            BatchStore.Kept before = store.at(id.value(), version - 1).orElseGet(() -> fromRows(row(id)));
             BatchStore.Kept after = append(before, rows.apply(before.batch()));
             Judge.Judgement judged = summaries.judge(after.batch());
             BatchStore.Kept held = append(after, holdIfNeeded(after.batch(), judged));
-            row.logVersion++;
-            summaries.write(held.batch(), row.logVersion, judged);
-            return held.at(row.logVersion);
+            summaries.write(held.batch(), version, judged);
+            return held.at(version);
         });
         // Only now it is on disk.
         store.keep(written);
@@ -393,7 +400,7 @@ public class BatchService {
         if (added.isEmpty()) {
             return before;
         }
-        revisions.saveAllAndFlush(added);
+        tables.add(added);
         return reader.append(before, added, clock.instant());
     }
 

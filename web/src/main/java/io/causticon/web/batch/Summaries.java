@@ -53,6 +53,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final SummaryRepository rows;
     private final BatchRepository batches;
     private final RevisionRepository revisions;
+    private final LogTables tables;
     private final BatchReader reader;
     private final ObjectProvider<Judge> judges;
     private final Scraps scraps;
@@ -65,6 +66,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             SummaryRepository rows,
             BatchRepository batches,
             RevisionRepository revisions,
+            LogTables tables,
             BatchReader reader,
             ObjectProvider<Judge> judges,
             Scraps scraps,
@@ -74,6 +76,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         this.rows = rows;
         this.batches = batches;
         this.revisions = revisions;
+        this.tables = tables;
         this.reader = reader;
         this.judges = judges;
         this.scraps = scraps;
@@ -207,9 +210,9 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
 
     /** Writes the row of a batch. Within the transaction that writes its log. */
     void write(Batch batch, int logVersion, Judge.Judgement judged) {
-        SummaryRow row = rows.findById(batch.id().value()).orElseGet(SummaryRow::new);
+        SummaryRow row = new SummaryRow();
         SummaryCodec.write(row, batch, logVersion, judged, clock.instant());
-        rows.save(row);
+        tables.put(row);
         scraps.follow(batch, judged);
     }
 

@@ -37,7 +37,8 @@ final class SummaryCodec {
 
     static void write(SummaryRow row, Batch batch, int logVersion, Judge.Judgement judged, Instant now) {
         BatchPlan plan = batch.plan();
-        List<Tasks.Task> tasks = batch.life() == Life.ABANDONED ? List.of() : Tasks.of(plan, batch.log());
+        Tasks.Milestones dates = Tasks.milestones(plan, batch.log());
+        List<Tasks.Task> tasks = batch.life() == Life.ABANDONED ? List.of() : dates.tasks();
         row.batchId = batch.id().value();
         row.logVersion = logVersion;
         row.madeWith = VERSION;
@@ -51,9 +52,9 @@ final class SummaryCodec {
         row.held = batch.isHeld();
         row.heldSince = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> h.at()).orElse(now) : null;
         row.heldBecause = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> shortened(h.entry().reason(), LONGEST_REASON)).orElse("") : "";
-        row.pouredAt = Tasks.poured(plan, batch.log());
-        row.unmouldedAt = Tasks.unmoulded(plan, batch.log());
-        row.readyAt = Tasks.ready(plan, batch.log());
+        row.pouredAt = dates.poured();
+        row.unmouldedAt = dates.unmoulded();
+        row.readyAt = dates.ready();
         row.tasks = tasks.stream().map(SummaryCodec::task).collect(Collectors.joining(";"));
         row.nextDue = tasks.stream().filter(Tasks.Task::isOpen).map(Tasks.Task::due).min(Comparator.naturalOrder()).orElse(null);
         row.mould = plan.mould() == null ? "" : plan.mould().name();
