@@ -106,13 +106,14 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
     }
 
     /** What can be put on the scale under this name. */
-    Optional<Weighable> weighable(String called) {
+    Optional<Weighable> weighable(String words) {
+        Catalogue.Called called = Catalogue.Called.of(words);
         return Stream.of(
                         scraps().filter(x -> Catalogue.answersTo(x.id(), x.name(), called)).map(x -> Weighable.scrap(x.id())),
                         planned().flatMap(p -> p.formula().fats().stream())
                                 .filter(f -> Catalogue.answersTo(f.fat().id(), f.fat().name(), called))
                                 .map(f -> Weighable.fat(f.fat().id())),
-                        liquids().filter(l -> Catalogue.answersTo(l.id(), l.name(), called) || isWater(l, called)).map(l -> Weighable.liquid(l.id())),
+                        liquids().filter(l -> Catalogue.answersTo(l.id(), l.name(), called) || isWater(l, words)).map(l -> Weighable.liquid(l.id())),
                         additives().filter(a -> Catalogue.answersTo(a.id(), a.name(), called)).map(a -> Weighable.additive(a.id())),
                         tables.fats().stream().filter(f -> Catalogue.answersTo(f.id(), f.name(), called)).map(f -> Weighable.fat(f.id())),
                         tables.liquids().stream().filter(l -> Catalogue.answersTo(l.id(), l.name(), called)).map(l -> Weighable.liquid(l.id())),

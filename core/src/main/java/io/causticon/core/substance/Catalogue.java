@@ -88,8 +88,22 @@ public final class Catalogue {
 
     /** What a maker may call a substance: its id, its name, or the first word of either. */
     public static boolean answersTo(String id, String name, String called) {
-        String words = called.trim();
-        String asked = words.toLowerCase(Locale.ROOT).replace(' ', '-');
+        return answersTo(id, name, Called.of(called));
+    }
+
+    /** What a maker calls something, ready to be held against all there is. */
+    public record Called(String words, String asked) {
+
+        public static Called of(String called) {
+            String words = called.trim();
+            return new Called(words, words.toLowerCase(Locale.ROOT).replace(' ', '-'));
+        }
+    }
+
+    /** The same, where many are asked. */
+    public static boolean answersTo(String id, String name, Called called) {
+        String words = called.words();
+        String asked = called.asked();
         boolean begins = !asked.isEmpty() && id.startsWith(asked);
         return begins && (id.length() == asked.length() || id.charAt(asked.length()) == '-')
                 || name.equalsIgnoreCase(words)

@@ -6,7 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.LiquidTarget;
 import io.causticon.core.formula.Process;
+import io.causticon.core.formula.Process;
+import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.Cooking;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.WashFeel;
@@ -111,6 +114,29 @@ class TasksTest {
                 .endsWith(Tasks.Kind.RELEASE);
         assertThat(Tasks.of(PLAIN, log())).isSortedAccordingTo((a, b) -> a.due().compareTo(b.due()));
         assertThat(Tasks.of(PLAIN, log())).allMatch(Tasks.Task::isOpen);
+    }
+
+    @Test
+    void allDatesAtOnceAreThoseThatAreAskedForOneByOne() {
+        BatchPlan cooked = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan().with(Process.HOT);
+        List<Entry> life = List.of(
+                new Entry.Cooked(Cooking.CLEAR), new Entry.Poured(null), new Entry.Unmoulded(), new Entry.Cut(9), new Entry.BarWeighed(Mass.grams(104)),
+                new Entry.ToCure(9), new Entry.BarWeighed(Mass.grams(99)), new Entry.Released("calm"));
+        for (int many = 0; many <= life.size(); many++) {
+            for (BatchPlan plan : List.of(PLAIN, cooked)) {
+                Tasks.Milestones dates = Tasks.milestones(plan, log());
+                assertThat(dates.poured()).isEqualTo(Tasks.poured(plan, log())).isAfter(BEGUN);
+                assertThat(dates.unmoulded()).isEqualTo(Tasks.unmoulded(plan, log())).isAfter(dates.poured());
+                assertThat(dates.ready()).isEqualTo(Tasks.ready(plan, log())).isAfter(dates.unmoulded());
+                assertThat(dates.tasks()).isEqualTo(Tasks.of(plan, log()));
+                Duration least = Schedule.of(BatchFacts.of(plan, log(), Instant.MAX).planAsMade()).cure();
+                Duration wanted = log().last(Entry.ToCure.class).map(c -> Duration.ofDays(7L * c.entry().weeks())).orElse(Duration.ZERO);
+                assertThat(Tasks.oldEnough(plan, log())).isEqualTo(dates.unmoulded().plus(wanted.compareTo(least) > 0 ? wanted : least));
+            }
+            if (many < life.size()) {
+                after(Duration.ofHours(2 + 40L * many), life.get(many));
+            }
+        }
     }
 
     @Test

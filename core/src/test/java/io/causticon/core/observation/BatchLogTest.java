@@ -73,9 +73,9 @@ class BatchLogTest {
                 for (int i = 0; i < 30; i++) {
                     // Behind the last, at the same moment, before others, and again under an id that is there.
                     LoggedEntry line = line(random, "line" + random.nextInt(25), kinds.get(random.nextInt(kinds.size())), i);
-                    last.remove(line.id());
+                    boolean isNew = last.remove(line.id()) == null;
                     last.put(line.id(), line);
-                    grown = grown.with(line);
+                    grown = isNew ? grown.withNew(List.of(line)) : grown.with(line);
                 }
                 BatchLog atOnce = new BatchLog(BEGUN, List.copyOf(last.values()));
                 assertThat(grown.all()).isEqualTo(atOnce.all()).isSortedAccordingTo(Comparator.comparing(LoggedEntry::at));

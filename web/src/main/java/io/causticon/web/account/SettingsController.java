@@ -16,7 +16,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -35,13 +34,13 @@ class SettingsController {
     }
 
     @GetMapping("/settings")
-    String settings(Model model, @ModelAttribute("maker") Maker maker) {
+    String settings(Model model, Maker maker) {
         return show(model, maker, Map.of(), "");
     }
 
     @PostMapping("/settings")
     String prefer(
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam Units.MassUnit mass,
             @RequestParam Units.TemperatureUnit temperature,
             @RequestParam String theme) {
@@ -52,7 +51,7 @@ class SettingsController {
     @PostMapping("/settings/password")
     String password(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @AuthenticationPrincipal SignedIn here,
             @RequestParam String old,
             @RequestParam String password) {
@@ -74,7 +73,7 @@ class SettingsController {
     @PostMapping("/people/workshop")
     String workshop(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String workshop,
             @RequestParam String zone,
             @RequestParam String room,
@@ -109,7 +108,7 @@ class SettingsController {
     @PostMapping("/people")
     String add(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String name,
             @RequestParam String displayName,
             @RequestParam String password,
@@ -131,7 +130,7 @@ class SettingsController {
     @PostMapping("/people/role")
     String become(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String name,
             @RequestParam Role role,
             @RequestParam(defaultValue = "false") boolean active) {

@@ -15,7 +15,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -36,14 +35,14 @@ class TokenController {
     record Line(UUID id, String name, String may, String by, String used, boolean over) {}
 
     @GetMapping("/people/tokens")
-    String list(Model model, @ModelAttribute("maker") Maker maker) {
+    String list(Model model, Maker maker) {
         return show(model, maker, Map.of(), "", Set.of(Scope.READ), "", "");
     }
 
     @PostMapping("/people/tokens")
     String make(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") Set<Scope> scopes,
             @RequestParam(defaultValue = "") String endsOn) {

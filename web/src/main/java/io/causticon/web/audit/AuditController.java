@@ -12,7 +12,6 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The audit trail, for the owner to read and to take out. */
@@ -38,7 +37,7 @@ class AuditController {
     @GetMapping("/people/audit")
     String show(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam(defaultValue = "9223372036854775807") long before,
             @RequestParam(defaultValue = "") String name) {
         List<AuditTrail.Done> done = trail.done(before, name, A_PAGE);
@@ -67,7 +66,7 @@ class AuditController {
     }
 
     @GetMapping("/people/amendments.csv")
-    void amendments(@ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+    void amendments(Maker maker, HttpServletResponse response) throws IOException {
         Writer out = begin(response, "amendments.csv");
         OpenCells cells = new OpenCells(out, List.of("amended_at", "by", "batch", "code", "before", "now", "reason"));
         trail.amendments(ALL_AMENDMENTS, maker.formats()).forEach(a -> cells.row(a.at(), a.by(), a.batch(), a.code(), a.before(), a.now(), a.reason()));

@@ -78,7 +78,7 @@ class BackupController {
     }
 
     @PostMapping("/backups")
-    String now(@ModelAttribute("maker") Maker maker, RedirectAttributes next) {
+    String now(Maker maker, RedirectAttributes next) {
         try {
             next.addFlashAttribute("kept", "A copy is kept, and was read again to the last row. " + backups.today(maker.zone()).inWords(maker.formats()::moment) + ".");
         } catch (BackupFault e) {

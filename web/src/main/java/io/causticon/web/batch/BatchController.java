@@ -24,7 +24,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -54,7 +53,7 @@ class BatchController {
     }
 
     @GetMapping
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String show(@PathVariable UUID id, Model model, Maker maker) {
         return show(new BatchId(id), model, maker, "", "", "");
     }
 
@@ -62,7 +61,7 @@ class BatchController {
     String log(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String at,
             @RequestParam(defaultValue = "0") long late,
@@ -82,7 +81,7 @@ class BatchController {
     String photo(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultipartFile photo,
             @RequestParam(defaultValue = "") String caption,
             @RequestParam String key)
@@ -101,7 +100,7 @@ class BatchController {
 
     /** The strip of its life as a file. */
     @GetMapping("/strip.{kind:svg|png}")
-    ResponseEntity<byte[]> strip(@PathVariable UUID id, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+    ResponseEntity<byte[]> strip(@PathVariable UUID id, @PathVariable String kind, Maker maker) {
         Batch batch = batches.get(new BatchId(id));
         return DrawingAnswer.of(pages.strip(batch, maker), kind, batch.code() + "-strip");
     }
@@ -116,7 +115,7 @@ class BatchController {
 
     @GetMapping("/line/{line}")
     String line(
-            @PathVariable UUID id, @PathVariable String line, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String from) {
+            @PathVariable UUID id, @PathVariable String line, Model model, Maker maker, @RequestParam(defaultValue = "") String from) {
         model.addAttribute("from", from);
         return line(new BatchId(id), line, model, maker, null, "");
     }
@@ -150,7 +149,7 @@ class BatchController {
             @PathVariable UUID id,
             @PathVariable String line,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             Amendment form) {
         BatchId batch = new BatchId(id);
         try {

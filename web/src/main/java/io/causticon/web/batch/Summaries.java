@@ -29,6 +29,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.function.SingletonSupplier;
 
 /**
  * What lists and the rack show of all batches, by pages. A row is written with each line of a log, in the same transaction; what the program
@@ -55,7 +56,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final RevisionRepository revisions;
     private final LogTables tables;
     private final BatchReader reader;
-    private final ObjectProvider<Judge> judges;
+    /** Looked for when it is first asked: it knows the batches itself. */
+    private final SingletonSupplier<Judge> judge;
     private final Scraps scraps;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -78,7 +80,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         this.revisions = revisions;
         this.tables = tables;
         this.reader = reader;
-        this.judges = judges;
+        this.judge = SingletonSupplier.ofNullable(judges::getIfAvailable);
         this.scraps = scraps;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -218,7 +220,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
 
     /** What judges say of a batch; nothing where it cannot be worked out. */
     Judge.Judgement judge(Batch batch) {
-        return judges.stream().findFirst().map(j -> j.of(batch)).orElse(Judge.Judgement.UNKNOWN);
+        Judge there = judge.get();
+        return there == null ? Judge.Judgement.UNKNOWN : there.of(batch);
     }
 
     /** Before anybody asks: what a new version of the program would write otherwise, and what has no row yet. */

@@ -43,7 +43,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -109,7 +108,7 @@ class BenchController {
     String show(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             Carried carried) {
         return show(new BatchId(id), model, maker, carried, "", "");
     }
@@ -119,7 +118,7 @@ class BenchController {
     String reading(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String at) {
         model.addAttribute("reading", logbook.read(new BatchId(id), quick, at, maker));
@@ -130,7 +129,7 @@ class BenchController {
     String log(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String quick,
             @RequestParam(defaultValue = "") String degrees,
             @RequestParam(defaultValue = "false") boolean sure,
@@ -241,7 +240,7 @@ class BenchController {
 
     @PostMapping("/{id}/batter")
     String batter(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Done form, Carried carried) {
+            @PathVariable UUID id, Model model, Maker maker, Done form, Carried carried) {
         BatchId batch = new BatchId(id);
         try {
             if (form.name().isEmpty()) {
@@ -304,7 +303,7 @@ class BenchController {
     String weigh(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             Weighed form,
             Carried carried) {
         BatchId batch = new BatchId(id);
@@ -352,7 +351,7 @@ class BenchController {
     String undo(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam UUID line,
             @RequestParam int revision,
             Carried carried) {
@@ -368,7 +367,7 @@ class BenchController {
     /** Gives a batch up that was not poured; it leaves the lists and can be brought back. */
     @PostMapping("/{id}/abandon")
     String abandon(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String reason, Carried carried) {
+            @PathVariable UUID id, Model model, Maker maker, @RequestParam(defaultValue = "") String reason, Carried carried) {
         BatchId batch = new BatchId(id);
         try {
             if (reason.isBlank()) {
@@ -395,7 +394,7 @@ class BenchController {
     String ready(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> form,
             Carried carried) {
         BatchId batch = new BatchId(id);

@@ -25,7 +25,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -58,7 +57,7 @@ class CarryController {
     }
 
     @GetMapping("/carry")
-    String show(Model model, @ModelAttribute("maker") Maker maker) {
+    String show(Model model, Maker maker) {
         return page(model, maker, "");
     }
 
@@ -92,7 +91,7 @@ class CarryController {
 
     /** The log of a batch as a table. */
     @GetMapping("/carry/batch/{id}/log.{kind:csv|xlsx}")
-    void log(@PathVariable UUID id, @PathVariable String kind, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+    void log(@PathVariable UUID id, @PathVariable String kind, Maker maker, HttpServletResponse response) throws IOException {
         var rows = documents.rows(DocumentKind.BATCH, id);
         if (rows.isEmpty()) {
             throw new NotFoundException("batch " + id);
@@ -102,14 +101,14 @@ class CarryController {
 
     /** A batch on paper. */
     @GetMapping("/carry/batch/{id}.pdf")
-    ResponseEntity<byte[]> paper(@PathVariable UUID id, @ModelAttribute("maker") Maker maker) {
+    ResponseEntity<byte[]> paper(@PathVariable UUID id, Maker maker) {
         byte[] pdf = paper.of(id, maker);
         return attached(pdf, MediaType.APPLICATION_PDF, WorkshopZip.fileName(DocumentKind.BATCH, documents.rows(DocumentKind.BATCH, id).get(0)) + ".pdf");
     }
 
     /** One batch with its pictures. */
     @GetMapping("/carry/batch/{id}.zip")
-    void batch(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, HttpServletResponse response) throws IOException {
+    void batch(@PathVariable UUID id, Maker maker, HttpServletResponse response) throws IOException {
         var rows = documents.rows(DocumentKind.BATCH, id);
         if (rows.isEmpty()) {
             throw new NotFoundException("batch " + id);
@@ -120,7 +119,7 @@ class CarryController {
     /** All of one kind, or the whole workshop. */
     @GetMapping("/carry/{kind}.zip")
     void all(
-            @PathVariable String kind, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable List<UUID> id, HttpServletResponse response)
+            @PathVariable String kind, Maker maker, @RequestParam(required = false) @Nullable List<UUID> id, HttpServletResponse response)
             throws IOException {
         DocumentKind of = DocumentKind.called(kind).filter(k -> k.root().isPresent() || k == DocumentKind.WORKSHOP)
                 .orElseThrow(() -> new NotFoundException("documents of " + kind));
@@ -162,7 +161,7 @@ class CarryController {
 
     /** A file from a form; small ones come so where no script runs. */
     @PostMapping("/people/arrivals")
-    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
+    String bring(Model model, Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
         return Uploads.ofForm(
                 file, response, (in, name) -> "/people/arrivals/" + arrivals.lay(in, name, maker.displayName()), problem -> page(model, maker, problem));
     }
@@ -170,13 +169,13 @@ class CarryController {
     /** A file of whatever size, as the body of a request: it is written to the disk while it comes. Answers where it is to be looked at. */
     @PostMapping(path = "/people/arrivals", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<String> stream(
-            @ModelAttribute("maker") Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
+            Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
             throws IOException {
         return Uploads.ofBody(request, name, (in, called) -> "/people/arrivals/" + arrivals.lay(in, called, maker.displayName()));
     }
 
     @GetMapping("/people/arrivals/{id}")
-    String look(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String look(@PathVariable UUID id, Model model, Maker maker) {
         return arrivals.isOver(id) ? "redirect:/carry" : preview(id, model, maker, "");
     }
 
@@ -190,7 +189,7 @@ class CarryController {
 
     @PostMapping("/people/arrivals/{id}/take")
     String take(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response, RedirectAttributes next) {
+            @PathVariable UUID id, Model model, Maker maker, HttpServletResponse response, RedirectAttributes next) {
         return Uploads.tried(
                 response,
                 () -> {
@@ -208,7 +207,7 @@ class CarryController {
     }
 
     @PostMapping("/people/arrivals/{id}/undo")
-    String undo(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response) {
+    String undo(@PathVariable UUID id, Model model, Maker maker, HttpServletResponse response) {
         return Uploads.tried(
                 response,
                 () -> {

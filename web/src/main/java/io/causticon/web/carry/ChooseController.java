@@ -16,7 +16,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -39,7 +38,7 @@ class ChooseController {
     /** Which of them are to leave. */
     @GetMapping("/carry/{kind:recipe|batch|trial}/choose")
     String choose(
-            @PathVariable String kind, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find,
+            @PathVariable String kind, Model model, Maker maker, @RequestParam(defaultValue = "") String find,
             @RequestParam(required = false) @Nullable String none) {
         DocumentKind of = DocumentKind.called(kind).orElseThrow();
         String looked = find.strip().toLowerCase(Locale.ROOT);

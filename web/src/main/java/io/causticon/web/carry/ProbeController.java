@@ -28,7 +28,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -54,7 +53,7 @@ class ProbeController {
     }
 
     @GetMapping
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String show(@PathVariable UUID id, Model model, Maker maker) {
         return page(id, model, maker, "");
     }
 
@@ -67,7 +66,7 @@ class ProbeController {
 
     @PostMapping
     String bring(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response)
+            @PathVariable UUID id, Model model, Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response)
             throws IOException {
         return Uploads.ofForm(file, response, (in, name) -> lay(id, in, name, maker), problem -> page(id, model, maker, problem));
     }
@@ -76,7 +75,7 @@ class ProbeController {
     @PostMapping(consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<String> stream(
             @PathVariable UUID id,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestHeader(name = "X-File-Name", defaultValue = "") String name,
             HttpServletRequest request)
             throws IOException {
@@ -111,7 +110,7 @@ class ProbeController {
             @PathVariable UUID id,
             @PathVariable UUID arrival,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
         try {
@@ -205,7 +204,7 @@ class ProbeController {
             @PathVariable UUID id,
             @PathVariable UUID arrival,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
         Map<String, String> said =
@@ -230,7 +229,7 @@ class ProbeController {
             @PathVariable UUID id,
             @PathVariable UUID arrival,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             HttpServletResponse response) {
         return Uploads.tried(
                 response,

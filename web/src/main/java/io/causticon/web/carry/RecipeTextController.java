@@ -11,7 +11,6 @@ import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -61,7 +60,7 @@ class RecipeTextController {
     @PostMapping("/carry/text")
     String look(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam(defaultValue = "") String text,
             @RequestParam(defaultValue = "false") boolean keep) {
         String typed = text.length() > LONGEST_TEXT ? text.substring(0, LONGEST_TEXT) : text;

@@ -19,7 +19,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -41,7 +40,7 @@ class TableController {
     }
 
     @GetMapping
-    String show(Model model, @ModelAttribute("maker") Maker maker) {
+    String show(Model model, Maker maker) {
         return page(model, maker, "");
     }
 
@@ -52,14 +51,14 @@ class TableController {
     }
 
     @PostMapping
-    String bring(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
+    String bring(Model model, Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
         return Uploads.ofForm(file, response, (in, name) -> "/carry/table/" + files.lay(in, name, maker), problem -> page(model, maker, problem));
     }
 
     /** A file of whatever size, as the body of a request. */
     @PostMapping(consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<String> stream(
-            @ModelAttribute("maker") Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
+            Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
             throws IOException {
         return Uploads.ofBody(request, name, (in, called) -> "/carry/table/" + files.lay(in, called, maker));
     }
@@ -72,7 +71,7 @@ class TableController {
             String name, String row, String words, String facts, String alarm, List<String> problems, boolean here, String batch, String batchAlarm, String batchProblem) {}
 
     @GetMapping("/{id}")
-    String look(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> asked) {
+    String look(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> asked) {
         return arrivals.isOver(id) ? "redirect:/carry/table" : preview(id, model, maker, asked, "");
     }
 
@@ -150,7 +149,7 @@ class TableController {
     String take(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
         return take(id, false, model, maker, asked, response);
@@ -161,7 +160,7 @@ class TableController {
     String takeBatches(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
         return take(id, true, model, maker, asked, response);
@@ -184,7 +183,7 @@ class TableController {
     }
 
     @PostMapping("/{id}/undo")
-    String undo(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, HttpServletResponse response) {
+    String undo(@PathVariable UUID id, Model model, Maker maker, HttpServletResponse response) {
         return Uploads.tried(
                 response,
                 () -> {

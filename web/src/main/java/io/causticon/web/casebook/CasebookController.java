@@ -34,7 +34,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -102,14 +101,14 @@ class CasebookController {
     }
 
     @GetMapping("/{id}")
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find) {
+    String show(@PathVariable UUID id, Model model, Maker maker, @RequestParam(defaultValue = "") String find) {
         model.addAttribute("guesses", pages.guesses(batches.get(new BatchId(id)), TypedWords.bounded(find)));
         return show(new BatchId(id), model, maker, "", "");
     }
 
     /** What speaks for and against one condition as a file. */
     @GetMapping("/{id}/reasons-{condition}.{kind:svg|png}")
-    ResponseEntity<byte[]> reasons(@PathVariable UUID id, @PathVariable String condition, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+    ResponseEntity<byte[]> reasons(@PathVariable UUID id, @PathVariable String condition, @PathVariable String kind, Maker maker) {
         Batch batch = batches.get(new BatchId(id));
         return DrawingAnswer.of(pages.reasons(batch, condition, maker.formats()).orElse(null), kind, batch.code() + "-" + condition);
     }
@@ -124,7 +123,7 @@ class CasebookController {
 
     /** Words that are none of the findings are kept as such, unless they speak of a hazard. */
     @PostMapping("/{id}/note")
-    String note(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam String words, @RequestParam String key) {
+    String note(@PathVariable UUID id, Model model, Maker maker, @RequestParam String words, @RequestParam String key) {
         try {
             if (words.isBlank() || QuickLine.speaksOfBurning(words)) {
                 throw ProblemsException.of("words", words.isBlank() ? ProblemKey.MISSING : ProblemKey.SPEAKS_OF_BURNING);
@@ -141,7 +140,7 @@ class CasebookController {
     record Sighting(@Nullable String finding, @Nullable Presence presence, @Nullable String at, @Nullable String bars, @Nullable String find) {}
 
     @PostMapping("/{id}/finding")
-    String finding(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Sighting seen, @RequestParam String key) {
+    String finding(@PathVariable UUID id, Model model, Maker maker, Sighting seen, @RequestParam String key) {
         BatchId batch = new BatchId(id);
         try {
             Finding finding = TypedWords.finding(seen.finding());
@@ -163,7 +162,7 @@ class CasebookController {
     record Reading(@Nullable String finding, @Nullable String number, @Nullable String bars) {}
 
     @PostMapping("/{id}/measured")
-    String measured(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Reading read, @RequestParam String key) {
+    String measured(@PathVariable UUID id, Model model, Maker maker, Reading read, @RequestParam String key) {
         try {
             if (TypedWords.of(read.number()).isBlank()) {
                 throw ProblemsException.of("number", ProblemKey.MISSING);
@@ -186,7 +185,7 @@ class CasebookController {
     record Rebatched(@Nullable String fat, @Nullable String mass, @Nullable String water, @Nullable String when) {}
 
     @PostMapping("/{id}/rebatch")
-    String rebatch(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, Rebatched form, @RequestParam String key) {
+    String rebatch(@PathVariable UUID id, Model model, Maker maker, Rebatched form, @RequestParam String key) {
         try {
             Problems problems = new Problems();
             Mass water = mass("water", form.water(), maker, problems);
@@ -215,7 +214,7 @@ class CasebookController {
     String hold(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String reason,
             @RequestParam String key) {
         return decided(id, model, maker, reason, () -> casebook.hold(new BatchId(id), reason, maker.displayName(), key));
@@ -225,7 +224,7 @@ class CasebookController {
     String release(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String reason,
             @RequestParam String key) {
         return decided(
@@ -236,7 +235,7 @@ class CasebookController {
     String conclude(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String condition,
             @RequestParam(defaultValue = "") String words,
             @RequestParam String key) {

@@ -25,7 +25,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -74,7 +73,7 @@ class PickerController {
     String log(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             Look look,
             @RequestParam Map<String, String> all,
             @RequestParam(required = false) @Nullable MultipartFile photo,

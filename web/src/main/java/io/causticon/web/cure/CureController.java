@@ -28,7 +28,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -72,26 +71,26 @@ class CureController {
     }
 
     @GetMapping
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String test) {
+    String show(@PathVariable UUID id, Model model, Maker maker, @RequestParam(defaultValue = "") String test) {
         return show(new BatchId(id), model, maker, test, new TreeMap<>());
     }
 
     /** How it dries as a file. */
     @GetMapping("/drying.{kind:svg|png}")
-    ResponseEntity<byte[]> drying(@PathVariable UUID id, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+    ResponseEntity<byte[]> drying(@PathVariable UUID id, @PathVariable String kind, Maker maker) {
         Batch batch = batches.get(new BatchId(id));
         return DrawingAnswer.of(pages.page(batch, maker, "").chart(), kind, batch.code() + "-drying");
     }
 
     /** One bar was weighed. */
     @PostMapping("/weigh")
-    String weigh(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String weigh(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
         return log(new BatchId(id), model, maker, typed, typed.getOrDefault("bar", ""), BAR, key);
     }
 
     /** A test was done: its answer at a tap, or the numbers that came of it; on which bar. */
     @PostMapping("/test")
-    String test(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String test(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
         BarTest test = BarTest.called(typed.getOrDefault("test", ""));
         String line = typed.getOrDefault("answer", "");
         boolean known = test.answers().stream().anyMatch(a -> a.line().equals(line));
@@ -108,7 +107,7 @@ class CureController {
 
     /** Bars left the rack: how many or which, where to, to whom. */
     @PostMapping("/went")
-    String went(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String went(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
         String where = WHERE.contains(typed.getOrDefault("where", "")) ? typed.get("where") : WHERE.get(0);
         String bars = typed.getOrDefault("bars", "").trim();
         String to = typed.getOrDefault("to", "").trim();
@@ -118,7 +117,7 @@ class CureController {
 
     /** How the bars stand, how damp the air is, or how long they are to cure. */
     @PostMapping("/stand")
-    String stand(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String stand(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
         String field = typed.containsKey("weeks") ? "weeks" : "humidity";
         String number = typed.getOrDefault(field, "").trim();
         if (!typed.containsKey(STAND) && !NUMBER.matcher(number).matches()) {
@@ -135,7 +134,7 @@ class CureController {
     String picture(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultipartFile photo,
             @RequestParam Map<String, String> typed,
             @RequestParam String key)

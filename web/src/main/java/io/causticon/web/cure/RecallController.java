@@ -19,7 +19,6 @@ import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Who has soap of a lot, an ingredient, a batch or what was melted down: whom to call when it must come back. */
@@ -42,7 +41,7 @@ class RecallController {
     record Row(String href, String name, String code, String state, String here, String away, List<CurePage.Date> went) {}
 
     @GetMapping("/recall")
-    String show(Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String find) {
+    String show(Model model, Maker maker, @RequestParam(defaultValue = "") String find) {
         String asked = find.trim();
         Map<BatchId, BatchSummary> found = new LinkedHashMap<>();
         if (!asked.isEmpty()) {

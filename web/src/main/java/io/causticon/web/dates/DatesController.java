@@ -21,7 +21,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -49,7 +48,7 @@ class DatesController {
     }
 
     @GetMapping("/dates")
-    String show(Model model, @ModelAttribute("maker") Maker maker, GoalForm form, @RequestParam(required = false) @Nullable String bars) {
+    String show(Model model, Maker maker, GoalForm form, @RequestParam(required = false) @Nullable String bars) {
         Problems problems = new Problems();
         // Who opens the page asked nothing; who pressed the button did, whatever is missing.
         DatesPages.Worked worked = bars == null && form.isEmpty() ? null : pages.work(form, maker, problems).orElse(null);
@@ -71,7 +70,7 @@ class DatesController {
 
     /** A proposal becomes plans: worked out anew, so that nothing is kept that is not proposed any more. */
     @PostMapping("/dates/goal")
-    String keep(Model model, @ModelAttribute("maker") Maker maker, GoalForm form, @RequestParam String key) {
+    String keep(Model model, Maker maker, GoalForm form, @RequestParam String key) {
         Problems problems = new Problems();
         Optional<DatesPages.Worked> worked = pages.work(form, maker, problems);
         if (worked.isEmpty() || worked.get().found().makings().isEmpty()) {
@@ -88,24 +87,24 @@ class DatesController {
     }
 
     @PostMapping("/dates/feed")
-    String make(@ModelAttribute("maker") Maker maker, HttpServletRequest request, RedirectAttributes once) {
+    String make(Maker maker, HttpServletRequest request, RedirectAttributes once) {
         once.addFlashAttribute("address", base(request) + "/feed/" + feeds.make(maker) + ".ics");
         return "redirect:/dates#feed";
     }
 
     @PostMapping("/dates/feed/revoke")
-    String revoke(@ModelAttribute("maker") Maker maker) {
+    String revoke(Maker maker) {
         feeds.revoke(maker);
         return "redirect:/dates#feed";
     }
 
     @GetMapping("/dates.ics")
-    ResponseEntity<String> all(@ModelAttribute("maker") Maker maker, HttpServletRequest request) {
+    ResponseEntity<String> all(Maker maker, HttpServletRequest request) {
         return answer(pages.calendar(maker, base(request)), "causticon.ics");
     }
 
     @GetMapping("/batch/{id}/dates.ics")
-    ResponseEntity<String> batch(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, HttpServletRequest request) {
+    ResponseEntity<String> batch(@PathVariable UUID id, Maker maker, HttpServletRequest request) {
         return summaries.of(new BatchId(id))
                 .map(b -> answer(pages.calendar(b, maker, base(request)), b.code() + ".ics"))
                 .orElseThrow(() -> new NotFoundException("batch " + id));

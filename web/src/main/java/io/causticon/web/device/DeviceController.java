@@ -21,7 +21,6 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -50,14 +49,14 @@ class DeviceController {
     record Line(String id, String name, String kind, String says, boolean simulated) {}
 
     @GetMapping("/devices")
-    String list(Model model, @ModelAttribute("maker") Maker maker) {
+    String list(Model model, Maker maker) {
         return show(model, Map.of(), "", "");
     }
 
     @PostMapping("/devices")
     String add(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String name,
             @RequestParam DeviceKind kind,
             @RequestParam(defaultValue = "false") boolean simulated) {
@@ -81,7 +80,7 @@ class DeviceController {
     @PostMapping("/bench/{batch}/device")
     String watch(
             @PathVariable UUID batch,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam UUID device,
             @RequestParam(required = false) @Nullable MeasurementPoint spot,
             @RequestParam(defaultValue = "") String everySeconds,
@@ -119,7 +118,7 @@ class DeviceController {
     }
 
     @GetMapping(path = "/bench/{batch}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter live(@PathVariable UUID batch, @ModelAttribute("maker") Maker maker) {
+    SseEmitter live(@PathVariable UUID batch, Maker maker) {
         if (batches.name(new BatchId(batch)).isEmpty()) {
             throw new NotFoundException("batch " + batch);
         }

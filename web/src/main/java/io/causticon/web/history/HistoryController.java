@@ -6,7 +6,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -25,7 +24,7 @@ class HistoryController {
     @GetMapping("/history")
     String show(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam(defaultValue = "") String by,
             @RequestParam(defaultValue = "") String what,
             @RequestParam(defaultValue = "") String find) {
@@ -42,7 +41,7 @@ class HistoryController {
     ResponseEntity<byte[]> chart(
             @PathVariable int number,
             @PathVariable String kind,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam(defaultValue = "") String by,
             @RequestParam(defaultValue = "") String what,
             @RequestParam(defaultValue = "") String find) {

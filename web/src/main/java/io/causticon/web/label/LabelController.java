@@ -25,7 +25,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
@@ -84,7 +83,7 @@ class LabelController {
 
     @GetMapping
     String show(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
+            @PathVariable UUID id, Model model, Maker maker, Frame frame, Asked asked, HttpServletRequest request) {
         Batch batch = batches.get(new BatchId(id));
         LabelSheet sheet = asked.onto();
         LabelArt art = art(batch, asked, maker, frame, request);
@@ -139,7 +138,7 @@ class LabelController {
     /** @throws io.causticon.web.shared.NotFoundException where there is no such batch */
     @GetMapping("/sheet.pdf")
     ResponseEntity<byte[]> pdf(
-            @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
+            @PathVariable UUID id, Maker maker, Frame frame, Asked asked, HttpServletRequest request) {
         Batch batch = batches.get(new BatchId(id));
         String refused = refused(batch, asked);
         if (!refused.isEmpty()) {
@@ -155,7 +154,7 @@ class LabelController {
 
     @GetMapping("/label.svg")
     ResponseEntity<String> svg(
-            @PathVariable UUID id, @ModelAttribute("maker") Maker maker, @ModelAttribute("frame") Frame frame, Asked asked, HttpServletRequest request) {
+            @PathVariable UUID id, Maker maker, Frame frame, Asked asked, HttpServletRequest request) {
         Batch batch = batches.get(new BatchId(id));
         String refused = refused(batch, asked);
         if (!refused.isEmpty()) {

@@ -18,7 +18,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -53,7 +52,7 @@ class ComposeController {
     @PostMapping("/reckon")
     String reckon(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed) {
         return pages.reckoned(model, pages.typed(typed, maker));
     }
@@ -62,7 +61,7 @@ class ComposeController {
     @PostMapping("/rows")
     String rows(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed) {
         return pages.answer(model, pages.typed(typed, maker), Map.of());
     }
@@ -71,7 +70,7 @@ class ComposeController {
     @PostMapping("/change")
     String change(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam String change) {
         return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
@@ -86,7 +85,7 @@ class ComposeController {
 
     /** Asks what would make it gel all through, and what not at all. */
     @PostMapping("/gel")
-    String gel(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
+    String gel(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed) {
         return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
             model.addAttribute("gelRoads", GelWords.of(plan, pages.workshop(plan, s), maker.formats()));
             return s.form();
@@ -96,7 +95,7 @@ class ComposeController {
     @PostMapping("/scale")
     String scale(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed) {
         return pages.changed(
                 model, pages.typed(typed, maker), (s, plan) -> Composer.scaled(s.form(), plan, maker));
@@ -106,7 +105,7 @@ class ComposeController {
     @PostMapping("/size")
     String size(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam SizedBy by) {
         Sitting s = pages.typed(typed, maker);
@@ -120,7 +119,7 @@ class ComposeController {
     @PostMapping("/powder")
     String powder(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam int row) {
         return pages.composed(model, pages.typed(typed, maker), s -> Composer.fromPowder(s.form(), row, maker.formats()));
@@ -128,7 +127,7 @@ class ComposeController {
 
     /** Lays equal cups out. */
     @PostMapping("/cups")
-    String cups(Model model, @ModelAttribute("maker") Maker maker, @RequestParam MultiValueMap<String, String> typed) {
+    String cups(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed) {
         return pages.composed(model, pages.typed(typed, maker), s -> Composer.cups(s.form(), s.readUnnamed().plan(), maker));
     }
 
@@ -140,7 +139,7 @@ class ComposeController {
     @PostMapping("/up/{list}")
     String up(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @PathVariable String list,
             @RequestParam int row) {
@@ -151,7 +150,7 @@ class ComposeController {
     @PostMapping("/even")
     String even(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed) {
         return pages.composed(model, pages.typed(typed, maker), s -> Composer.evened(s.form()));
     }
@@ -160,7 +159,7 @@ class ComposeController {
     @PostMapping("/fit")
     String fit(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam(defaultValue = "false") boolean take) {
         return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {

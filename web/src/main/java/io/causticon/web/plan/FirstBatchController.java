@@ -29,7 +29,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -80,13 +79,13 @@ class FirstBatchController {
     record LineWords(String words, String amount, String problem) {}
 
     @GetMapping
-    String show(Model model, @ModelAttribute("maker") Maker maker, Typed typed) {
+    String show(Model model, Maker maker, Typed typed) {
         return page(model, maker, typed, List.of());
     }
 
     /** Reads the note while it is typed; keeps nothing. */
     @PostMapping("/read")
-    String read(Model model, @ModelAttribute("maker") Maker maker, Typed typed) {
+    String read(Model model, Maker maker, Typed typed) {
         noted(model, maker, typed);
         return "plan/noted :: noted";
     }
@@ -95,7 +94,7 @@ class FirstBatchController {
     @PostMapping
     String keep(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             Typed typed,
             @RequestParam(defaultValue = "false") boolean make,
             @RequestParam String key) {
@@ -122,7 +121,7 @@ class FirstBatchController {
     @PostMapping("/start")
     String start(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             Typed typed,
             @RequestParam(defaultValue = "") String which,
             @RequestParam(defaultValue = "false") boolean make,

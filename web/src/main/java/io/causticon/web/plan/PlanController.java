@@ -34,7 +34,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -80,7 +79,7 @@ class PlanController {
     record Card(String id, String name, String version, String fats, String facts) {}
 
     @GetMapping
-    String choose(Model model, @ModelAttribute("maker") Maker maker) {
+    String choose(Model model, Maker maker) {
         model.addAttribute("recipes", cards(recipes.all(false), maker));
         model.addAttribute("away", cards(recipes.all(true), maker));
         model.addAttribute("underWay", drafts.underWay(maker).stream()
@@ -111,7 +110,7 @@ class PlanController {
     }
 
     @GetMapping("/new")
-    String fresh(Model model, @ModelAttribute("maker") Maker maker) {
+    String fresh(Model model, Maker maker) {
         Pantry pantry = shelf.pantry();
         PlanForm form = PlanForm.fresh(
                 maker.formats(),
@@ -124,7 +123,7 @@ class PlanController {
 
     /** A new recipe as it was left. */
     @GetMapping("/new/{draft}")
-    String left(@PathVariable UUID draft, Model model, @ModelAttribute("maker") Maker maker) {
+    String left(@PathVariable UUID draft, Model model, Maker maker) {
         Optional<DraftService.Draft> kept = drafts.find(maker, draft);
         if (kept.isEmpty()) {
             // Saved since, or thrown away.
@@ -136,7 +135,7 @@ class PlanController {
 
     /** Throws a draft away. */
     @PostMapping("/draft/away")
-    String throwAway(@ModelAttribute("maker") Maker maker, @RequestParam UUID draft, @RequestParam(required = false) @Nullable UUID recipe) {
+    String throwAway(Maker maker, @RequestParam UUID draft, @RequestParam(required = false) @Nullable UUID recipe) {
         drafts.drop(maker, draft);
         return recipe == null ? "redirect:/plan" : "redirect:/plan/" + recipe;
     }
@@ -152,7 +151,7 @@ class PlanController {
     String open(
             @PathVariable UUID id,
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam(required = false) @Nullable Integer version,
             @RequestParam(defaultValue = "false") boolean copy) {
         RecipeService.Recipe recipe = version == null ? recipes.latest(id) : recipes.at(id, version);
@@ -172,7 +171,7 @@ class PlanController {
 
     /** Proposes the next version of a recipe after a batch that had something; nothing is kept until the maker keeps it. */
     @GetMapping("/after/{batch}")
-    String after(@PathVariable UUID batch, Model model, @ModelAttribute("maker") Maker maker, @RequestParam String condition) {
+    String after(@PathVariable UUID batch, Model model, Maker maker, @RequestParam String condition) {
         Batch made = batches.get(new BatchId(batch));
         Condition had = condition(condition).orElseThrow(() -> new NotFoundException("condition " + condition));
         if (made.plan().isRework()) {
@@ -186,7 +185,7 @@ class PlanController {
 
     /** Makes a batch again as it was made, with what was concluded about it as proposals. */
     @GetMapping("/again/{batch}")
-    String again(@PathVariable UUID batch, Model model, @ModelAttribute("maker") Maker maker) {
+    String again(@PathVariable UUID batch, Model model, Maker maker) {
         Batch made = batches.get(new BatchId(batch));
         if (made.plan().isRework()) {
             return "redirect:/rework";
@@ -230,7 +229,7 @@ class PlanController {
     @PostMapping("/save")
     String save(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam(defaultValue = "") String key) {
         Sitting s = pages.typed(typed, maker);
@@ -249,7 +248,7 @@ class PlanController {
     @PostMapping("/make")
     String make(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam(defaultValue = "") String begun,
             @RequestParam(defaultValue = "MADE") Purpose purpose,

@@ -11,7 +11,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -34,13 +33,13 @@ class SheetController {
             @PathVariable UUID id,
             @RequestParam(required = false) @Nullable Integer version,
             Model model,
-            @ModelAttribute("maker") Maker maker) {
+            Maker maker) {
         RecipeService.Recipe recipe = version == null ? recipes.latest(id) : recipes.at(id, version);
         return sheet(model, recipe.plan(), "version " + recipe.version(), "/plan/" + id, maker);
     }
 
     @GetMapping("/plan/batch/{id}/sheet")
-    String ofBatch(@PathVariable BatchId id, Model model, @ModelAttribute("maker") Maker maker) {
+    String ofBatch(@PathVariable BatchId id, Model model, Maker maker) {
         Batch batch = batches.get(id);
         return sheet(
                 model,
@@ -60,7 +59,7 @@ class SheetController {
      * @param b version of this one, or the id of another, whose newest is taken
      */
     @GetMapping("/plan/{id}/compare")
-    String compare(@PathVariable UUID id, @RequestParam int a, @RequestParam String b, Model model, @ModelAttribute("maker") Maker maker) {
+    String compare(@PathVariable UUID id, @RequestParam int a, @RequestParam String b, Model model, Maker maker) {
         RecipeService.Recipe first = recipes.at(id, a);
         RecipeService.Recipe second = b.matches("\\d{1,9}") ? recipes.at(id, Integer.parseInt(b)) : recipes.latest(another(b));
         boolean same = second.recipe().equals(id);

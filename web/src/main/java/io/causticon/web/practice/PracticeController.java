@@ -18,7 +18,6 @@ import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -44,7 +43,7 @@ class PracticeController {
     }
 
     @GetMapping
-    String all(Model model, @ModelAttribute("maker") Maker maker) {
+    String all(Model model, Maker maker) {
         model.addAttribute("levels", SkillPages.levels());
         model.addAttribute("drills", skill.drills(maker));
         model.addAttribute("cases", skill.cases(maker));
@@ -56,20 +55,20 @@ class PracticeController {
     }
 
     @PostMapping
-    String begin(@ModelAttribute("maker") Maker maker, @RequestParam String level, @RequestParam(defaultValue = "") String key) {
+    String begin(Maker maker, @RequestParam String level, @RequestParam(defaultValue = "") String key) {
         PracticeLevel of = Arrays.stream(PracticeLevel.values()).filter(l -> l.name().equals(level)).findFirst().orElseThrow(() -> new NotFoundException("level " + level));
         return "redirect:/practice/" + practice.begin(of, maker, key);
     }
 
     /** Whether owners see how it goes. */
     @PostMapping("/shown")
-    String show(@ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String yes) {
+    String show(Maker maker, @RequestParam(defaultValue = "") String yes) {
         practice.show(maker, yes.equals("yes"));
         return "redirect:/practice#record";
     }
 
     @GetMapping("/{id}")
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String show(@PathVariable UUID id, Model model, Maker maker) {
         return show(practice.get(id, maker), PracticeForm.EMPTY, Map.of(), model, maker);
     }
 
@@ -94,13 +93,13 @@ class PracticeController {
 
     /** A look, a test, a wait; what is none changes nothing. */
     @PostMapping("/{id}/move")
-    String move(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam String move) {
+    String move(@PathVariable UUID id, Maker maker, @RequestParam String move) {
         PracticeMove.read(move).ifPresent(m -> practice.move(id, m, maker));
         return "redirect:/practice/" + practice.get(id, maker).id;
     }
 
     @PostMapping("/{id}/conclude")
-    String conclude(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, PracticeForm form) {
+    String conclude(@PathVariable UUID id, Model model, Maker maker, PracticeForm form) {
         Problems problems = new Problems();
         PracticeReview.Conclusion said = form.read(problems);
         if (!problems.isEmpty()) {
@@ -111,12 +110,12 @@ class PracticeController {
     }
 
     @PostMapping("/bench")
-    String beginBench(@ModelAttribute("maker") Maker maker) {
+    String beginBench(Maker maker) {
         return "redirect:/practice/bench/" + practice.beginBench(maker);
     }
 
     @GetMapping("/bench/{id}")
-    String bench(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String bench(@PathVariable UUID id, Model model, Maker maker) {
         HurriedBench bench = PracticeService.bench(practice.benchRow(id, maker));
         model.addAttribute("id", id.toString());
         model.addAttribute("bench", bench);
@@ -126,20 +125,20 @@ class PracticeController {
 
     /** What is none, or cannot be done now, changes nothing. */
     @PostMapping("/bench/{id}")
-    String act(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam String deed) {
+    String act(@PathVariable UUID id, Maker maker, @RequestParam String deed) {
         practice.benchRow(id, maker);
         HurriedBench.read(List.of(deed)).forEach(d -> practice.act(id, d, maker));
         return "redirect:/practice/bench/" + id;
     }
 
     @PostMapping("/drill")
-    String beginDrill(@ModelAttribute("maker") Maker maker, @RequestParam String drill) {
+    String beginDrill(Maker maker, @RequestParam String drill) {
         Drill of = PracticeService.named(drill).orElseThrow(() -> new NotFoundException("drill " + drill));
         return "redirect:/practice/drill/" + practice.beginDrill(of, maker);
     }
 
     @GetMapping("/drill/{id}")
-    String drill(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String drill(@PathVariable UUID id, Model model, Maker maker) {
         DrillRow row = practice.drill(id, maker);
         Drill drill = PracticeService.of(row);
         Duration taken = row.finishedAt == null ? Duration.between(row.begunAt, clock.instant()) : SkillPages.taken(row);
@@ -154,7 +153,7 @@ class PracticeController {
     }
 
     @PostMapping("/drill/{id}")
-    String tap(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam String option) {
+    String tap(@PathVariable UUID id, Maker maker, @RequestParam String option) {
         practice.tap(id, option, maker);
         return "redirect:/practice/drill/" + id;
     }

@@ -104,7 +104,7 @@ class RackController {
     }
 
     @GetMapping("/")
-    String rack(Model model, @ModelAttribute("maker") Maker maker, @ModelAttribute Asked asked) {
+    String rack(Model model, Maker maker, @ModelAttribute Asked asked) {
         Instant now = clock.instant();
         Formats formats = maker.formats();
         Summaries.Page page = summaries.page(
@@ -140,7 +140,7 @@ class RackController {
     @PostMapping("/today/{id}")
     String done(
             @PathVariable UUID id,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @RequestParam String line,
             @RequestParam String key,
             @RequestParam(defaultValue = "") String due,

@@ -18,7 +18,6 @@ import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -48,14 +47,14 @@ class ReworkController {
     }
 
     @GetMapping
-    String show(Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> asked) {
+    String show(Model model, Maker maker, @RequestParam Map<String, String> asked) {
         Map<String, String> typed = pages.asMeant(asked, maker);
         return show(model, maker, typed, pages.read(typed, maker));
     }
 
     /** Works it out without keeping anything; what was typed goes on in the address, without what the form carried besides. */
     @PostMapping("/ask")
-    String ask(Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed) {
+    String ask(Model model, Maker maker, @RequestParam Map<String, String> typed) {
         Map<String, String> said = new TreeMap<>(typed);
         said.keySet().removeAll(CARRIED);
         said.values().removeIf(String::isBlank);
@@ -67,7 +66,7 @@ class ReworkController {
     }
 
     @PostMapping
-    String begin(Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String begin(Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
         ReworkPages.Reading reading = pages.read(typed, maker);
         try {
             BatchPlan plan = pages.plan(reading);

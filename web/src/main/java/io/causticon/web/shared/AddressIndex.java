@@ -1,12 +1,13 @@
 package io.causticon.web.shared;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.IdentityHashMap;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.webmvc.autoconfigure.WebMvcRegistrations;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import org.springframework.web.util.ServletRequestPathUtils;
@@ -34,11 +35,20 @@ class AddressIndex {
         /** Where it has several patterns, or begins with none, it has to be looked at. */
         private static final String ANY = "*";
 
-        private final Map<RequestMappingInfo, String> firstWords = new ConcurrentHashMap<>();
+        /** By the mapping itself; what was not there at the start has to be looked at. */
+        private Map<RequestMappingInfo, String> firstWords = Map.of();
+
+        @Override
+        protected void handlerMethodsInitialized(Map<RequestMappingInfo, HandlerMethod> all) {
+            super.handlerMethodsInitialized(all);
+            Map<RequestMappingInfo, String> words = new IdentityHashMap<>();
+            all.keySet().forEach(mapping -> words.put(mapping, firstWord(mapping)));
+            firstWords = words;
+        }
 
         @Override
         protected @Nullable RequestMappingInfo getMatchingMapping(RequestMappingInfo mapping, HttpServletRequest request) {
-            String word = firstWords.computeIfAbsent(mapping, ByFirstWord::firstWord);
+            String word = firstWords.getOrDefault(mapping, ANY);
             String path = ServletRequestPathUtils.getCachedPathValue(request);
             // One that is written in another way is the same address.
             boolean mayBe = word.equals(ANY) || word.equals(firstWord(path)) || path.indexOf('%') >= 0 || path.indexOf(';') >= 0;

@@ -33,7 +33,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -77,14 +76,14 @@ class ShelfController {
     record Choice(String value, String name) {}
 
     @GetMapping
-    String show(Model model, @ModelAttribute("maker") Maker maker) {
+    String show(Model model, Maker maker) {
         return show(model, maker, "", Map.of(), Map.of());
     }
 
     @PostMapping("/{kind:mould|vessel|fat|fragrance|lot|scrap}")
     String add(
             Model model,
-            @ModelAttribute("maker") Maker maker,
+            Maker maker,
             @PathVariable String kind,
             @RequestParam MultiValueMap<String, String> typed) {
         ShelfForm form = new ShelfForm(typed.toSingleValueMap(), maker.units());
@@ -126,7 +125,7 @@ class ShelfController {
     }
 
     @PostMapping("/back")
-    String bringBack(Model model, @ModelAttribute("maker") Maker maker, @RequestParam String kind, @RequestParam String id) {
+    String bringBack(Model model, Maker maker, @RequestParam String kind, @RequestParam String id) {
         try {
             if (SCRAP.equals(kind)) {
                 scraps.setAway(id, false);

@@ -27,7 +27,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -84,7 +83,7 @@ class TrialController {
 
     /** Asks it of what is there. */
     @PostMapping
-    String ask(Model model, @ModelAttribute("maker") Maker maker, TrialForm form, @RequestParam String key) {
+    String ask(Model model, Maker maker, TrialForm form, @RequestParam String key) {
         Problems problems = new Problems();
         Trials.Asked asked = TrialPages.asked(form, problems);
         List<Trials.Arm> arms = pages.arms(form, problems);
@@ -96,7 +95,7 @@ class TrialController {
 
     /** Asks it of arms that are planned now and made then. */
     @PostMapping("/make")
-    String make(Model model, @ModelAttribute("maker") Maker maker, TrialForm form, @RequestParam String key) {
+    String make(Model model, Maker maker, TrialForm form, @RequestParam String key) {
         Problems problems = new Problems();
         Trials.Asked asked = TrialPages.asked(form, problems);
         Problems ofArms = new Problems();
@@ -118,13 +117,13 @@ class TrialController {
     }
 
     @GetMapping("/{id}")
-    String show(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker) {
+    String show(@PathVariable UUID id, Model model, Maker maker) {
         return show(trials.get(id), model, maker, Map.of());
     }
 
     /** What one scale came to as a file. */
     @GetMapping("/{id}/scale-{number}.{kind:svg|png}")
-    ResponseEntity<byte[]> scale(@PathVariable UUID id, @PathVariable int number, @PathVariable String kind, @ModelAttribute("maker") Maker maker) {
+    ResponseEntity<byte[]> scale(@PathVariable UUID id, @PathVariable int number, @PathVariable String kind, Maker maker) {
         List<Drawing> charts = pages.page(trials.get(id), maker).results().stream().map(TrialPage.Result::chart).toList();
         return DrawingAnswer.of(charts, number, kind, "trial-scale");
     }
@@ -139,13 +138,13 @@ class TrialController {
 
     /** Begins what one pot is planned for. */
     @PostMapping("/{id}/begin")
-    String begin(@PathVariable UUID id, @ModelAttribute("maker") Maker maker, @RequestParam int pot) {
+    String begin(@PathVariable UUID id, Maker maker, @RequestParam int pot) {
         return "redirect:/bench/" + trials.begin(trials.get(id), pot, maker);
     }
 
     /** How hard the water is that all arms are washed with. */
     @PostMapping("/{id}/water")
-    String water(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam String hardness, @RequestParam String key) {
+    String water(@PathVariable UUID id, Model model, Maker maker, @RequestParam String hardness, @RequestParam String key) {
         Trials.Trial trial = trials.get(id);
         try {
             for (BatchId batch : trial.arms().stream().flatMap(a -> a.batch().stream()).distinct().toList()) {
@@ -160,7 +159,7 @@ class TrialController {
 
     /** The arm that is made from now on. */
     @PostMapping("/{id}/winner")
-    String winner(@PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam int arm) {
+    String winner(@PathVariable UUID id, Model model, Maker maker, @RequestParam int arm) {
         Trials.Trial trial = trials.get(id);
         try {
             return "redirect:/plan/" + winners.intoRecipe(trial, arm, maker);
@@ -172,7 +171,7 @@ class TrialController {
     /** The next arm before a judge; the trial with a word about it when there is none. */
     @GetMapping("/{id}/round")
     String round(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam(defaultValue = "") String judge,
+            @PathVariable UUID id, Model model, Maker maker, @RequestParam(defaultValue = "") String judge,
             @RequestParam(defaultValue = "") String water) {
         Map<String, String> typed = new TreeMap<>();
         typed.put(WATER, water);
@@ -203,7 +202,7 @@ class TrialController {
     /** Grades of one arm, or that it burns: then nobody goes on. */
     @PostMapping("/{id}/round")
     String judged(
-            @PathVariable UUID id, Model model, @ModelAttribute("maker") Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key,
+            @PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key,
             @RequestParam(required = false) @Nullable MultipartFile photo) throws IOException {
         Trials.Trial trial = trials.get(id);
         String judge = named(typed.getOrDefault(JUDGE, ""), maker);

@@ -2,6 +2,7 @@ package io.causticon.web.trust;
 
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Accounts;
+import io.causticon.web.account.Maker;
 import io.causticon.web.account.Role;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.device.DeviceKind;
@@ -9,6 +10,7 @@ import io.causticon.web.device.DeviceService;
 import io.causticon.web.harness.Crawler;
 import io.causticon.web.harness.ProcessorTimes;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.shared.Frame;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -31,7 +33,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jsoup.Jsoup;
 import org.springframework.core.MethodParameter;
-import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.http.HttpMethod;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -116,7 +117,7 @@ final class Hostile {
                 fields.addAll(FORM_FIELDS);
             } else if (parameter.hasParameterAnnotation(RequestParam.class)) {
                 fields.add(parameter.getParameterName());
-            } else if (type.isRecord() && AnnotatedElementUtils.findMergedAnnotation(parameter.getParameter(), org.springframework.web.bind.annotation.ModelAttribute.class) == null) {
+            } else if (type.isRecord() && type != Maker.class && type != Frame.class) {
                 for (RecordComponent component : type.getRecordComponents()) {
                     fields.add(component.getName());
                 }
