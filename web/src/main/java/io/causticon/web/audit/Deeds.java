@@ -16,6 +16,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.regex.Pattern;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -37,6 +38,7 @@ class Deeds implements DisposableBean {
     private static final int LONGEST_SUBJECT = 200;
     private static final String BROWSER = "causticon-browser";
     private static final int BROWSER_SHOWN = 8;
+    private static final Pattern CONTROL = Pattern.compile("\\p{Cntrl}+");
 
     private final JdbcTemplate jdbc;
     private final Clock clock;
@@ -96,7 +98,7 @@ class Deeds implements DisposableBean {
     }
 
     private static String cut(String text, int longest) {
-        String line = text.replaceAll("\\p{Cntrl}+", " ").strip();
+        String line = CONTROL.matcher(text).replaceAll(" ").strip();
         return line.length() <= longest ? line : line.substring(0, longest);
     }
 

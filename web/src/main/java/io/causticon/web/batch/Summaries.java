@@ -135,7 +135,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         Instant before = last.map(r -> r.begunAt).or(() -> begunBefore).orElse(EVER);
         UUID id = last.map(r -> r.batchId).orElse(LARGEST);
         List<BatchSummary> found = rows.shown(
-                        like(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned, before, id, Limit.of(most + 1))
+                        asKept(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned, before, id, Limit.of(most + 1))
                 .stream().flatMap(r -> readable(r).stream()).toList();
         return new Page(found.stream().limit(most).toList(), found.size() > most);
     }
@@ -160,7 +160,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     /** How many of these there are. */
     @Transactional(readOnly = true)
     public long count(Which which, String find) {
-        return rows.countShown(like(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned);
+        return rows.countShown(asKept(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned);
     }
 
     /** Those on the bench, the youngest first. */
@@ -291,8 +291,9 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return read;
     }
 
-    private static String like(String find) {
-        return "%" + find.trim().toLowerCase(Locale.ROOT).replaceAll("[!%_]", "!$0") + "%";
+    /** As it stands among the words of a row. They are looked through for it as it is: a pattern takes ten times as long. */
+    private static String asKept(String find) {
+        return find.trim().toLowerCase(Locale.ROOT);
     }
 
     @Override

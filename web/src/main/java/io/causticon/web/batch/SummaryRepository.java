@@ -13,7 +13,7 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
     /** The youngest of those that were begun before a moment; of one moment those with smaller ids. */
     @Query("""
             select s from SummaryRow s
-            where length(s.problem) = 0 and s.words like :words escape '!'
+            where length(s.problem) = 0 and locate(:words, s.words) > 0
               and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
               and ((:abandoned = true and s.life = 'ABANDONED') or (:abandoned = false and s.life <> 'ABANDONED'))
               and s.begunAt <= :before and (s.begunAt < :before or s.batchId < :id)
@@ -31,7 +31,7 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
 
     @Query("""
             select count(s) from SummaryRow s
-            where length(s.problem) = 0 and s.words like :words escape '!'
+            where length(s.problem) = 0 and locate(:words, s.words) > 0
               and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
               and ((:abandoned = true and s.life = 'ABANDONED') or (:abandoned = false and s.life <> 'ABANDONED'))""")
     long countShown(
