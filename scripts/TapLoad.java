@@ -41,7 +41,7 @@ public class TapLoad {
     /** So many taps later it is what it stays. */
     private static final int WARM = 10_000;
 
-    /** So many lines has a batch: then another one is begun, by hand and not measured. */
+    /** So many lines has a batch: then another one is begun, and that is not measured. */
     private static final int LINES = 200;
 
     private static final Pattern FORM_TOKEN = Pattern.compile("name=\"_csrf\"\\s+value=\"([^\"]+)\"");

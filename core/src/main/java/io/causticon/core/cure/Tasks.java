@@ -66,7 +66,7 @@ public final class Tasks {
         Schedule made = asMade(plan, log);
         Instant poured = poured(plan, log);
         Instant unmoulded = unmoulded(poured, made, log);
-        Instant ready = log.first(Entry.BarWeighed.class).isEmpty() ? oldEnough(unmoulded, made, log) : Readiness.of(plan, log).ready();
+        Instant ready = ready(plan, log, made, unmoulded);
         return new Milestones(poured, unmoulded, ready, tasks(plan, log, unmoulded, ready));
     }
 
@@ -107,7 +107,12 @@ public final class Tasks {
 
     /** When it may be called ready at the earliest: its bars' weighings move that. */
     public static Instant ready(BatchPlan plan, BatchLog log) {
-        return milestones(plan, log).ready();
+        Schedule made = asMade(plan, log);
+        return ready(plan, log, made, unmoulded(poured(plan, log), made, log));
+    }
+
+    private static Instant ready(BatchPlan plan, BatchLog log, Schedule made, Instant unmoulded) {
+        return log.first(Entry.BarWeighed.class).isEmpty() ? oldEnough(unmoulded, made, log) : Readiness.of(plan, log).ready();
     }
 
     /** Everything, in the order of its dates, once the batch is poured; nothing before. */

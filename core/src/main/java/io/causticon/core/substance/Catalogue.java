@@ -91,7 +91,12 @@ public final class Catalogue {
         return answersTo(id, name, Called.of(called));
     }
 
-    /** What a maker calls something, ready to be held against all there is. */
+    /**
+     * What a maker calls something, ready to be held against all there is.
+     *
+     * @param words as she wrote them
+     * @param asked as ids are written
+     */
     public record Called(String words, String asked) {
 
         public static Called of(String called) {
