@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * The three tables that each tap writes to, by plain statements within the transaction that is open: a maker waits for every tap, and keeping
- * track of entities takes several times as long as the database does. Whatever is read more rarely goes through the repositories.
+ * track of entities took nearly as long as the database itself. Whatever is read more rarely goes through the repositories.
  */
 @Component
 class LogTables {

@@ -291,7 +291,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return read;
     }
 
-    /** As it stands among the words of a row. They are looked through for it as it is: a pattern takes ten times as long. */
+    /** As it stands among the words of a row. It is looked for as it is, so that nothing in it is taken for a pattern. */
     private static String asKept(String find) {
         return find.trim().toLowerCase(Locale.ROOT);
     }
