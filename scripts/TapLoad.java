@@ -38,8 +38,11 @@ public class TapLoad {
     /** So many are what a server does that has just been started: it is still being compiled. */
     private static final int YOUNG = 500;
 
-    /** So many taps later it is what it stays. */
-    private static final int WARM = 10_000;
+    /**
+     * So many taps later it is what it stays. What is called once a tap is compiled for good after some fifteen thousand, on one of the two processors that
+     * a tap needs as well.
+     */
+    private static final int WARM = 25_000;
 
     /** So many lines has a batch: then another one is begun, and that is not measured. */
     private static final int LINES = 200;

@@ -69,10 +69,7 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
                                 liquids().map(l -> new Named(l.id(), l.name())))
                         .filter(n -> Catalogue.answersTo(n.id(), n.name(), called))
                         .findFirst()
-                        .or(() -> tables.additives().stream()
-                                .filter(a -> Catalogue.answersTo(a.id(), a.name(), called))
-                                .findFirst()
-                                .map(a -> new Named(a.id(), a.name())))
+                        .or(() -> tables.additiveCalled(Catalogue.Called.of(called)).map(a -> new Named(a.id(), a.name())))
                         .map(Named::id)
                         .orElse(null),
                 called);
@@ -101,8 +98,7 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
 
     /** An additive of the plan or the tables by what a maker may call it. */
     Optional<Additive> additive(String called) {
-        return plannedAdditive(called)
-                .or(() -> tables.additives().stream().filter(a -> Catalogue.answersTo(a.id(), a.name(), called)).findFirst());
+        return plannedAdditive(called).or(() -> tables.additiveCalled(Catalogue.Called.of(called)));
     }
 
     /** What can be put on the scale under this name. */
@@ -114,12 +110,12 @@ public record Names(@Nullable BatchPlan plan, Catalogue tables) {
                                 .filter(f -> Catalogue.answersTo(f.fat().id(), f.fat().name(), called))
                                 .map(f -> Weighable.fat(f.fat().id())),
                         liquids().filter(l -> Catalogue.answersTo(l.id(), l.name(), called) || isWater(l, words)).map(l -> Weighable.liquid(l.id())),
-                        additives().filter(a -> Catalogue.answersTo(a.id(), a.name(), called)).map(a -> Weighable.additive(a.id())),
-                        tables.fats().stream().filter(f -> Catalogue.answersTo(f.id(), f.name(), called)).map(f -> Weighable.fat(f.id())),
-                        tables.liquids().stream().filter(l -> Catalogue.answersTo(l.id(), l.name(), called)).map(l -> Weighable.liquid(l.id())),
-                        tables.additives().stream().filter(a -> Catalogue.answersTo(a.id(), a.name(), called)).map(a -> Weighable.additive(a.id())))
+                        additives().filter(a -> Catalogue.answersTo(a.id(), a.name(), called)).map(a -> Weighable.additive(a.id())))
                 .flatMap(s -> s)
-                .findFirst();
+                .findFirst()
+                .or(() -> tables.fatCalled(called).map(f -> Weighable.fat(f.id())))
+                .or(() -> tables.liquidCalled(called).map(l -> Weighable.liquid(l.id())))
+                .or(() -> tables.additiveCalled(called).map(a -> Weighable.additive(a.id())));
     }
 
     private static boolean isWater(Liquid liquid, String called) {

@@ -27,6 +27,8 @@ final class WeighingKinds {
                     + "(?:\\s*,?\\s*(?P<tare>no tare|not tared|untared|tared))?$",
             Pattern.CASE_INSENSITIVE);
 
+    private static final String AGAIN = "again";
+
     private static final Pattern NUMBERED_BAR = Pattern.compile(
             "^bar\\s+(?:no\\.?\\s*|#\\s*)?(\\d{1,4})\\s+(" + Patterns.WHOLE_AND_MORE + "\\s*" + Patterns.ANY_MASS_UNIT + "?)(\\s+of\\s+.*)?$", Pattern.CASE_INSENSITIVE);
 
@@ -139,6 +141,9 @@ final class WeighingKinds {
 
     /** @param again whether a second weighing is looked for, or a first one: nothing is looked up for the other */
     private static Optional<Way.Match> weighing(String text, QuickContext context, boolean again) {
+        if (again && !text.regionMatches(true, 0, AGAIN, 0, AGAIN.length())) {
+            return Optional.empty();
+        }
         Matcher form = FORM.matcher(text);
         if (!form.matches() || again != (form.group("again") != null)) {
             return Optional.empty();

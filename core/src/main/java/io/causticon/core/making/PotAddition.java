@@ -40,9 +40,12 @@ public record PotAddition(String name, Mass mass, AdditionStage when, boolean do
     public static List<PotAddition> missingBefore(Entry next, BatchPlan plan, BatchLog log) {
         boolean lye = next instanceof Entry.PortionFed && log.first(Entry.LyeClear.class).isEmpty() || next instanceof Entry.LyeClear;
         boolean fats = next instanceof Entry.LyeIntoFats;
+        if (!lye && !fats) {
+            return List.of();
+        }
         return of(plan, log).stream()
                 .filter(a -> !a.done())
-                .filter(a -> fats || lye && a.when() == AdditionStage.LYE)
+                .filter(a -> fats || a.when() == AdditionStage.LYE)
                 .toList();
     }
 

@@ -16,18 +16,24 @@ public final class Catalogue {
     private static final Catalogue STANDARD =
             new Catalogue(FatRows.read(), LiquidRows.read(), AdditiveRows.read());
 
-    private static final String ESSENTIAL = "eo-";
+    static final String ESSENTIAL = "eo-";
     private static final Map<String, String> POWDERS =
             Map.of("goat-milk-whole", "powdered-goat-milk", "cow-milk-whole", "powdered-whole-milk");
 
     private final Map<String, Fat> fats;
     private final Map<String, Liquid> liquids;
     private final Map<String, Additive> additives;
+    private final CalledIndex<Fat> fatsCalled;
+    private final CalledIndex<Liquid> liquidsCalled;
+    private final CalledIndex<Additive> additivesCalled;
 
     Catalogue(List<Fat> fats, List<Liquid> liquids, List<Additive> additives) {
         this.fats = byId(fats, Fat::id);
         this.liquids = byId(liquids, Liquid::id);
         this.additives = byId(additives, Additive::id);
+        this.fatsCalled = new CalledIndex<>(this.fats.values(), Fat::id, Fat::name);
+        this.liquidsCalled = new CalledIndex<>(this.liquids.values(), Liquid::id, Liquid::name);
+        this.additivesCalled = new CalledIndex<>(this.additives.values(), Additive::id, Additive::name);
     }
 
     public static Catalogue standard() {
@@ -79,6 +85,21 @@ public final class Catalogue {
 
     public Optional<Additive> findAdditive(String id) {
         return Optional.ofNullable(additives.get(id));
+    }
+
+    /** The first fat that answers to these words. */
+    public Optional<Fat> fatCalled(Called called) {
+        return fatsCalled.find(called);
+    }
+
+    /** The first liquid that answers to these words. */
+    public Optional<Liquid> liquidCalled(Called called) {
+        return liquidsCalled.find(called);
+    }
+
+    /** The first additive that answers to these words. */
+    public Optional<Additive> additiveCalled(Called called) {
+        return additivesCalled.find(called);
     }
 
     /** The powder that a liquid can be made from again with water; empty where there is none. */

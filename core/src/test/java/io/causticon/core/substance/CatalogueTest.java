@@ -3,7 +3,12 @@ package io.causticon.core.substance;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -84,6 +89,29 @@ class CatalogueTest {
         assertThat(List.of("olive", "Olive-oil", "olive oil"))
                 .allMatch(called -> Catalogue.answersTo("olive-oil", "Olive oil (virgin or refined)", called));
         assertThat(Catalogue.answersTo("olive-pomace-oil", "Olive pomace oil", "olive oil")).isFalse();
+    }
+
+    /** What is looked up among all is the first one that answers when each is asked, whatever words are used. */
+    @Test
+    void whatIsCalledIsTheFirstThatAnswers() {
+        List<String> ids = Stream.of(CATALOGUE.fats().stream().map(Fat::id), CATALOGUE.liquids().stream().map(Liquid::id), CATALOGUE.additives().stream().map(Additive::id))
+                .flatMap(i -> i)
+                .toList();
+        Stream<String> words = Stream.of(
+                        ids.stream().flatMap(id -> IntStream.rangeClosed(0, id.length()).mapToObj(end -> id.substring(0, end).replace('-', ' '))),
+                        ids.stream().map(id -> id.replaceFirst("^eo-", "")),
+                        CATALOGUE.additives().stream().map(a -> a.name().toUpperCase(Locale.ROOT)),
+                        CATALOGUE.fats().stream().map(f -> " " + f.name()))
+                .flatMap(w -> w);
+        assertThat(words.map(Catalogue.Called::of)).hasSizeGreaterThan(1000).allSatisfy(called -> {
+            assertThat(CATALOGUE.fatCalled(called)).isEqualTo(first(CATALOGUE.fats(), f -> Catalogue.answersTo(f.id(), f.name(), called)));
+            assertThat(CATALOGUE.liquidCalled(called)).isEqualTo(first(CATALOGUE.liquids(), l -> Catalogue.answersTo(l.id(), l.name(), called)));
+            assertThat(CATALOGUE.additiveCalled(called)).isEqualTo(first(CATALOGUE.additives(), a -> Catalogue.answersTo(a.id(), a.name(), called)));
+        });
+    }
+
+    private static <T> Optional<T> first(Collection<T> rows, Predicate<T> answers) {
+        return rows.stream().filter(answers).findFirst();
     }
 
     @Test

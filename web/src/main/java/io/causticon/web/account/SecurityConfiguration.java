@@ -10,6 +10,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -39,6 +40,12 @@ class SecurityConfiguration {
         "/plan/reckon", "/plan/first/read", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit",
         "/plan/powder", "/plan/cups", "/plan/up/*", "/plan/gel", "/rework/ask"
     };
+
+    /** A request passes some fifteen filters of the sign-in: nobody asks how long each of them took. */
+    @Bean
+    static SecurityObservationSettings noFilterIsTimed() {
+        return SecurityObservationSettings.noObservations();
+    }
 
     /** @param strength base-2 logarithm of the rounds; a tenth of a second at ten */
     @Bean

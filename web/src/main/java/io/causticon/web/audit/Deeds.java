@@ -35,6 +35,8 @@ class Deeds implements DisposableBean {
     private static final Duration BREATH = Duration.ofSeconds(1);
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_DEVICE = 160;
+    /** Of a header: what tells one browser from another stands in it earlier. */
+    private static final int LONGEST_SAID = 400;
     private static final int LONGEST_SUBJECT = 200;
     private static final String BROWSER = "causticon-browser";
     private static final int BROWSER_SHOWN = 8;
@@ -56,15 +58,36 @@ class Deeds implements DisposableBean {
      *
      * @param at when
      * @param name what she signs in with
-     * @param device browser and address it was done from
+     * @param device what it was done from
      * @param what in words
      * @param subject what it was done to: an id, a name
      */
-    record Deed(Instant at, String name, String device, String what, String subject) {}
+    record Deed(Instant at, String name, Device device, String what, String subject) {}
+
+    /**
+     * What a request says that it comes from.
+     *
+     * @param known the cookie that the browser keeps; empty where it has none
+     * @param agent what it says that it is
+     * @param address of it
+     */
+    record Device(String known, String agent, String address) {
+
+        String words() {
+            String id = known.split("\\.")[0];
+            String named = id.length() > BROWSER_SHOWN ? id.substring(0, BROWSER_SHOWN) : id;
+            return (kind(agent) + " " + named + " at " + address).replaceAll(" +", " ");
+        }
+    }
 
     void note(String name, HttpServletRequest request, String what, String subject) {
+        Cookie known = WebUtils.getCookie(request, BROWSER);
         boolean kept = waiting.offer(new Deed(
-                clock.instant(), cut(name, LONGEST_NAME), cut(device(request), LONGEST_DEVICE), what, cut(subject, LONGEST_SUBJECT)));
+                clock.instant(),
+                cut(name, LONGEST_NAME),
+                new Device(known == null ? "" : cut(known.getValue(), LONGEST_SAID), cut(String.valueOf(request.getHeader("User-Agent")), LONGEST_SAID), request.getRemoteAddr()),
+                what,
+                cut(subject, LONGEST_SUBJECT)));
         if (!kept) {
             LOG.warn("{} {} {} could not be written down: too much waits", name, what, subject);
         } else if (writing.compareAndSet(false, true)) {
@@ -85,7 +108,7 @@ class Deeds implements DisposableBean {
                 jdbc.batchUpdate("insert into deed (done_at, name, device, what, subject) values (?, ?, ?, ?, ?)", some, AT_ONCE, (statement, d) -> {
                     statement.setObject(1, d.at().atOffset(ZoneOffset.UTC));
                     statement.setString(2, d.name());
-                    statement.setString(3, d.device());
+                    statement.setString(3, cut(d.device().words(), LONGEST_DEVICE));
                     statement.setString(4, d.what());
                     statement.setString(5, d.subject());
                 });
@@ -98,17 +121,8 @@ class Deeds implements DisposableBean {
     }
 
     private static String cut(String text, int longest) {
-        String line = CONTROL.matcher(text).replaceAll(" ").strip();
+        String line = (text.chars().anyMatch(Character::isISOControl) ? CONTROL.matcher(text).replaceAll(" ") : text).strip();
         return line.length() <= longest ? line : line.substring(0, longest);
-    }
-
-    /** The browser by the cookie that it keeps, by what it says that it is, and by its address. */
-    private static String device(HttpServletRequest request) {
-        Cookie known = WebUtils.getCookie(request, BROWSER);
-        String id = known == null ? "" : known.getValue().split("\\.")[0];
-        String named = id.length() > BROWSER_SHOWN ? id.substring(0, BROWSER_SHOWN) : id;
-        String says = String.valueOf(request.getHeader("User-Agent"));
-        return (kind(says) + " " + named + " at " + request.getRemoteAddr()).replaceAll(" +", " ");
     }
 
     private static String kind(String agent) {

@@ -4,12 +4,14 @@ import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.NotFoundException;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -17,11 +19,13 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
-import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Copies on the owner's settings page. */
@@ -29,6 +33,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class BackupController {
 
     private static final Duration OLD = Duration.ofDays(2);
+    private static final String SETTINGS = "account/settings";
     private static final double MEGABYTE = 1024.0 * 1024;
 
     private final Backups backups;
@@ -44,8 +49,8 @@ class BackupController {
     record Shown(String words, boolean well, List<Line> copies) {}
 
     /** Gives the settings page what is kept. */
-    @ControllerAdvice
-    static class Advice {
+    @Configuration(proxyBeanMethods = false)
+    static class Advice implements WebMvcConfigurer, HandlerInterceptor {
 
         private final Backups backups;
         private final Clock clock;
@@ -55,12 +60,19 @@ class BackupController {
             this.clock = clock;
         }
 
-        @ModelAttribute("backups")
-        @Nullable Shown shown(HttpServletRequest request) {
-            String path = request.getRequestURI();
-            if (!path.startsWith("/settings") && !path.startsWith("/people")) {
-                return null;
+        @Override
+        public void addInterceptors(InterceptorRegistry registry) {
+            registry.addInterceptor(this);
+        }
+
+        @Override
+        public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView page) {
+            if (page != null && SETTINGS.equals(page.getViewName())) {
+                page.addObject("backups", shown());
             }
+        }
+
+        private Shown shown() {
             Instant now = clock.instant();
             List<Backups.Copy> all = backups.all();
             List<Line> lines = all.stream()

@@ -12,7 +12,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
@@ -29,7 +28,7 @@ public class BatchArrivals {
     private final BatchStore store;
     private final JdbcTemplate jdbc;
     private final EntityManager rows;
-    private final ApplicationEventPublisher events;
+    private final LogFollowers followers;
     private final Clock clock;
 
     BatchArrivals(
@@ -39,7 +38,7 @@ public class BatchArrivals {
             BatchStore store,
             JdbcTemplate jdbc,
             EntityManager rows,
-            ApplicationEventPublisher events,
+            LogFollowers followers,
             Clock clock) {
         this.batches = batches;
         this.entries = entries;
@@ -47,7 +46,7 @@ public class BatchArrivals {
         this.store = store;
         this.jdbc = jdbc;
         this.rows = rows;
-        this.events = events;
+        this.followers = followers;
         this.clock = clock;
     }
 
@@ -140,6 +139,6 @@ public class BatchArrivals {
         List<UUID> all = new ArrayList<>();
         ids.forEach(id -> all.add((UUID) id));
         all.forEach(store::forget);
-        all.forEach(id -> events.publishEvent(new BatchLogged(new BatchId(id))));
+        all.forEach(id -> followers.tell(new BatchId(id)));
     }
 }

@@ -30,7 +30,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -61,7 +60,7 @@ public class BatchService {
     private final BatchReader reader;
     private final BatchStore store;
     private final Summaries summaries;
-    private final ApplicationEventPublisher events;
+    private final LogFollowers followers;
     private final TransactionTemplate transaction;
     private final TransactionTemplate reading;
     private final Clock clock;
@@ -75,7 +74,7 @@ public class BatchService {
             BatchReader reader,
             BatchStore store,
             Summaries summaries,
-            ApplicationEventPublisher events,
+            LogFollowers followers,
             PlatformTransactionManager transactions,
             Clock clock) {
         this.batches = batches;
@@ -86,7 +85,7 @@ public class BatchService {
         this.reader = reader;
         this.store = store;
         this.summaries = summaries;
-        this.events = events;
+        this.followers = followers;
         this.transaction = new TransactionTemplate(transactions);
         this.reading = new TransactionTemplate(transactions);
         this.reading.setReadOnly(true);
@@ -363,9 +362,8 @@ public class BatchService {
      */
     private Batch write(BatchId id, Function<Batch, List<RevisionRow>> rows) {
         BatchStore.Kept written = transaction.execute(t -> {
-            int version = tables.moveOn(id.value()).orElseThrow(() -> noBatch(id));
-            // What is read here is not kept as it was: its row says already that there is more.
-            BatchStore.Kept before = store.at(id.value(), version - 1).orElseGet(() -> fromRows(row(id)));
+            BatchStore.Kept before = lockedForMore(id);
+            int version = before.version() + 1;
             BatchStore.Kept after = append(before, rows.apply(before.batch()));
             Judge.Judgement judged = summaries.judge(after.batch());
             BatchStore.Kept held = append(after, holdIfNeeded(after.batch(), judged));
@@ -374,8 +372,16 @@ public class BatchService {
         });
         // Only now it is on disk.
         store.keep(written);
-        events.publishEvent(new BatchLogged(id));
+        followers.tell(id);
         return written.batch();
+    }
+
+    /** A batch to write more to; its row says already that there is. Nearly always it is the one that is known, and needs no question. */
+    private BatchStore.Kept lockedForMore(BatchId id) {
+        return store.last(id.value()).filter(known -> tables.moveOn(id.value(), known.version())).orElseGet(() -> {
+            int before = tables.moveOn(id.value()).orElseThrow(() -> noBatch(id)) - 1;
+            return store.at(id.value(), before).orElseGet(() -> fromRows(row(id)).at(before));
+        });
     }
 
     /**

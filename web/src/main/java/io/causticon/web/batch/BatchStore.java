@@ -51,7 +51,12 @@ class BatchStore {
 
     /** The batch if it is known as it stands at this version. */
     Optional<Kept> at(UUID id, int version) {
-        return Optional.ofNullable(known.getIfPresent(id)).filter(k -> k.version() == version).map(k -> k.readWith(workshop.substances()));
+        return last(id).filter(k -> k.version() == version);
+    }
+
+    /** The batch as it was last kept; whether it still stands so, its row tells. */
+    Optional<Kept> last(UUID id) {
+        return Optional.ofNullable(known.getIfPresent(id)).map(k -> k.readWith(workshop.substances()));
     }
 
     /** Keeps it unless a later version is known. */

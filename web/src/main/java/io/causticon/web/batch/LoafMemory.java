@@ -8,12 +8,11 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** What the cores logged in the workshop's batches tell of its moulds and recipes. A batch is read again when its log has changed. */
 @Component
-public class LoafMemory {
+public class LoafMemory implements FollowsLogs {
 
     /** Towels and moulds wear; and each batch takes some tens of milliseconds to read. */
     private static final Duration REMEMBERED = Duration.ofDays(400);
@@ -59,8 +58,8 @@ public class LoafMemory {
                 : known.all();
     }
 
-    @EventListener
-    void logged(BatchLogged event) {
-        told.changed(event.batch());
+    @Override
+    public void logged(BatchId batch) {
+        told.changed(batch);
     }
 }

@@ -38,6 +38,15 @@ class LogTables {
         return jdbc.update("update batch set log_version = log_version + 1 where id = ?", batch) == 0 ? OptionalInt.empty() : version(batch);
     }
 
+    /**
+     * The same where it is known how much was written so far.
+     *
+     * @return whether that much it was; otherwise nothing was counted
+     */
+    boolean moveOn(UUID batch, int from) {
+        return jdbc.update("update batch set log_version = ? where id = ? and log_version = ?", from + 1, batch, from) == 1;
+    }
+
     /** @throws org.springframework.dao.DataIntegrityViolationException if a line or its key is there already */
     void add(Collection<RevisionRow> rows) {
         List<Object[]> values = rows.stream().map(REVISIONS::values).toList();

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -21,7 +20,7 @@ import org.springframework.stereotype.Component;
  * the bench does not count before its pour.
  */
 @Component
-public class MixMemory {
+public class MixMemory implements FollowsLogs {
 
     /**
      * All of it at one moment.
@@ -73,9 +72,9 @@ public class MixMemory {
         return learned.known();
     }
 
-    @EventListener
-    void logged(BatchLogged event) {
-        told.changed(event.batch());
+    @Override
+    public void logged(BatchId batch) {
+        told.changed(batch);
     }
 
     private Optional<Told> read(Batch batch) {

@@ -11,11 +11,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -119,8 +121,9 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
      *
      * @param batches those of this page
      * @param more whether there are older ones
+     * @param found how many have the words that were looked for, of any age; empty where none were
      */
-    public record Page(List<BatchSummary> batches, boolean more) {}
+    public record Page(List<BatchSummary> batches, boolean more, OptionalInt found) {}
 
     /**
      * The youngest that fit, begun before a moment or after a batch in the list.
@@ -134,10 +137,20 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         Optional<SummaryRow> last = after.flatMap(id -> rows.findById(id.value()));
         Instant before = last.map(r -> r.begunAt).or(() -> begunBefore).orElse(EVER);
         UUID id = last.map(r -> r.batchId).orElse(LARGEST);
-        List<BatchSummary> found = rows.shown(
-                        asKept(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned, before, id, Limit.of(most + 1))
-                .stream().flatMap(r -> readable(r).stream()).toList();
-        return new Page(found.stream().limit(most).toList(), found.size() > most);
+        if (!find.isBlank()) {
+            return found(which, asKept(find), before, id, most);
+        }
+        List<SummaryRow> shown = rows.shown(
+                READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned, before, id, Limit.of(most + 1));
+        return new Page(read(shown.stream().limit(most).toList()), shown.size() > most, OptionalInt.empty());
+    }
+
+    private Page found(Which which, String words, Instant before, UUID id, int most) {
+        List<FoundSummary> all = rows.found(words, READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned);
+        List<UUID> older = all.stream().filter(f -> f.isAfter(before, id)).sorted(FoundSummary.YOUNGEST_FIRST).limit(most + 1L).map(FoundSummary::batchId).toList();
+        List<UUID> ids = older.stream().limit(most).toList();
+        Map<UUID, SummaryRow> byId = rows.findAllById(ids).stream().collect(Collectors.toMap(r -> r.batchId, r -> r));
+        return new Page(read(ids.stream().flatMap(i -> Stream.ofNullable(byId.get(i))).toList()), older.size() > most, OptionalInt.of(all.size()));
     }
 
     /** How many there are of each, whatever they are called. */
@@ -155,12 +168,6 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             }
         }
         return counts;
-    }
-
-    /** How many of these there are. */
-    @Transactional(readOnly = true)
-    public long count(Which which, String find) {
-        return rows.countShown(asKept(find), READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned);
     }
 
     /** Those on the bench, the youngest first. */

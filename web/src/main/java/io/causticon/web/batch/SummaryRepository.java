@@ -13,13 +13,12 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
     /** The youngest of those that were begun before a moment; of one moment those with smaller ids. */
     @Query("""
             select s from SummaryRow s
-            where length(s.problem) = 0 and locate(:words, s.words) > 0
+            where length(s.problem) = 0
               and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
               and ((:abandoned = true and s.life = 'ABANDONED') or (:abandoned = false and s.life <> 'ABANDONED'))
               and s.begunAt <= :before and (s.begunAt < :before or s.batchId < :id)
             order by s.begunAt desc, s.batchId desc""")
     List<SummaryRow> shown(
-            @Param("words") String words,
             @Param("ready") String ready,
             @Param("readyToo") boolean readyToo,
             @Param("othersToo") boolean othersToo,
@@ -29,12 +28,13 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
             @Param("id") UUID id,
             Limit limit);
 
+    /** What is found by words, of any age and in no order: one look at each row, without fetching it whole. */
     @Query("""
-            select count(s) from SummaryRow s
+            select new io.causticon.web.batch.FoundSummary(s.batchId, s.begunAt) from SummaryRow s
             where length(s.problem) = 0 and locate(:words, s.words) > 0
               and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
               and ((:abandoned = true and s.life = 'ABANDONED') or (:abandoned = false and s.life <> 'ABANDONED'))""")
-    long countShown(
+    List<FoundSummary> found(
             @Param("words") String words,
             @Param("ready") String ready,
             @Param("readyToo") boolean readyToo,

@@ -94,6 +94,21 @@ class BenchController {
         }
     }
 
+    /**
+     * What the quick line holds, or a button that stands for one.
+     *
+     * @param degrees a number typed beside the button
+     * @param sure whether she was asked about it, and it is so
+     * @param meant what it was said to mean, where that was asked; empty otherwise
+     */
+    record Typed(String quick, String degrees, boolean sure, String meant) {
+
+        /** A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5". */
+        String line() {
+            return meant.isBlank() ? (quick + " " + degrees).trim() : meant;
+        }
+    }
+
     @GetMapping
     String live(Model model) {
         List<BatchSummary> live = summaries.onTheBench();
@@ -130,17 +145,13 @@ class BenchController {
             @PathVariable UUID id,
             Model model,
             Maker maker,
-            @RequestParam String quick,
-            @RequestParam(defaultValue = "") String degrees,
-            @RequestParam(defaultValue = "false") boolean sure,
-            @RequestParam(defaultValue = "") String meant,
+            Typed typed,
             Carried carried) {
         BatchId batch = new BatchId(id);
-        // A number typed beside a button joins the words of the button: "lye" and "43.5" are "lye 43.5".
-        String line = meant.isBlank() ? (quick + " " + degrees).trim() : meant;
+        String line = typed.line();
         Batch now = batches.get(batch);
         Logbook.Reading reading = logbook.understand(now, line, carried.at(), waited(carried), maker);
-        Optional<Question> question = sure || carried.late() > 0 ? Optional.empty() : question(now, reading, step(now, carried.step()), maker);
+        Optional<Question> question = typed.sure() || carried.late() > 0 ? Optional.empty() : question(now, reading, step(now, carried.step()), maker);
         if (question.isPresent()) {
             model.addAttribute("question", question.get().words());
             model.addAttribute("asked", line);
@@ -157,7 +168,7 @@ class BenchController {
             return back(id, !wasDone && chosen.isDone(logged) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
             model.addAttribute("maybe", Logbook.maybe(e.problems(), line));
-            return show(batch, model, maker, carried, quick, logbook.problem(e.problems(), maker));
+            return show(batch, model, maker, carried, typed.quick(), logbook.problem(e.problems(), maker));
         }
     }
 

@@ -5,13 +5,14 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.beans.TypeMismatchException;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.MethodParameter;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Reads what every form of the bench carries. Each tap does, and a binder for it took half as long as understanding the line. */
+/** Reads the quick line of the bench, and what every form of it carries. Each tap does, and a binder for it took half as long as understanding the line. */
 @Configuration(proxyBeanMethods = false)
 class CarriedFields implements WebMvcConfigurer, HandlerMethodArgumentResolver {
 
@@ -22,12 +23,29 @@ class CarriedFields implements WebMvcConfigurer, HandlerMethodArgumentResolver {
 
     @Override
     public boolean supportsParameter(MethodParameter parameter) {
-        return parameter.getParameterType() == BenchController.Carried.class;
+        return parameter.getParameterType() == BenchController.Carried.class || parameter.getParameterType() == BenchController.Typed.class;
     }
 
     @Override
     public Object resolveArgument(
-            MethodParameter parameter, @Nullable ModelAndViewContainer container, NativeWebRequest form, @Nullable WebDataBinderFactory binders) {
+            MethodParameter parameter, @Nullable ModelAndViewContainer container, NativeWebRequest form, @Nullable WebDataBinderFactory binders)
+            throws MissingServletRequestParameterException {
+        return parameter.getParameterType() == BenchController.Typed.class ? typed(form) : carried(form);
+    }
+
+    private static BenchController.Typed typed(NativeWebRequest form) throws MissingServletRequestParameterException {
+        String quick = form.getParameter("quick");
+        if (quick == null) {
+            throw new MissingServletRequestParameterException("quick", "String");
+        }
+        return new BenchController.Typed(quick, orEmpty(form.getParameter("degrees")), "true".equals(form.getParameter("sure")), orEmpty(form.getParameter("meant")));
+    }
+
+    private static String orEmpty(@Nullable String field) {
+        return field == null ? "" : field;
+    }
+
+    private static BenchController.Carried carried(NativeWebRequest form) {
         return new BenchController.Carried(
                 form.getParameter("at"),
                 form.getParameter("step"),

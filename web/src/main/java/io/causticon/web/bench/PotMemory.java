@@ -9,20 +9,20 @@ import io.causticon.core.pots.Matching;
 import io.causticon.core.pots.PotMemories;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Batch;
-import io.causticon.web.batch.BatchLogged;
+import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.batch.FromEachBatch;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** How fast the workshop's pots cooled in its earlier batches. A batch is timed once, after its lye went into the fats. */
 @Component
-class PotMemory {
+class PotMemory implements FollowsLogs {
 
     private static final String ANY = "";
     private static final Temperature USUAL_ROOM = Temperature.celsius(20);
@@ -59,9 +59,9 @@ class PotMemory {
                         .toList()));
     }
 
-    @EventListener
-    void logged(BatchLogged event) {
-        timings.changed(event.batch());
+    @Override
+    public void logged(BatchId batch) {
+        timings.changed(batch);
     }
 
     private Optional<Timing> time(Batch batch) {

@@ -6,8 +6,8 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Purpose;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.batch.FromEachBatch;
 import java.time.Clock;
 import java.time.Instant;
@@ -16,12 +16,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Batches in which somebody settled what they had: what looked like this before. What was only practised is no case. */
 @Component
-class PastCases {
+class PastCases implements FollowsLogs {
 
     /** Less than so much in common is no likeness worth telling (a judgement). */
     private static final double LEAST = 0.3;
@@ -59,9 +58,9 @@ class PastCases {
         this.concluded = new FromEachBatch<>("reads-cases", batches, this::read);
     }
 
-    @EventListener
-    void logged(BatchLogged event) {
-        concluded.changed(event.batch());
+    @Override
+    public void logged(BatchId batch) {
+        concluded.changed(batch);
     }
 
     private Optional<Concluded> read(Batch batch) {

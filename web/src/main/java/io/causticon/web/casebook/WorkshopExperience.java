@@ -8,8 +8,8 @@ import io.causticon.core.diagnosis.WorkshopCounts;
 import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.batch.FromEachBatch;
 import java.time.Clock;
 import java.util.HashMap;
@@ -21,7 +21,7 @@ import org.springframework.stereotype.Component;
 
 /** What is known of soap anywhere, sharpened by the cases that this workshop settled. Taking a conclusion back takes back what it taught. */
 @Component
-class WorkshopExperience {
+class WorkshopExperience implements FollowsLogs {
 
     private final Knowledge anywhere = StandardKnowledge.all();
     private final FromEachBatch<Taught> batches;
@@ -64,9 +64,9 @@ class WorkshopExperience {
         this.latest = Experience.of(Map.of(), anywhere);
     }
 
-    @EventListener
-    void logged(BatchLogged event) {
-        batches.changed(event.batch());
+    @Override
+    public void logged(BatchId batch) {
+        batches.changed(batch);
     }
 
     @EventListener(ApplicationReadyEvent.class)

@@ -4,7 +4,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchLogged;
+import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Formats;
 import java.util.List;
@@ -24,7 +24,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Tells benches what devices read, as it happens, in the units of whoever watches. */
 @Component
-class LiveFeed implements SmartLifecycle {
+class LiveFeed implements SmartLifecycle, FollowsLogs {
 
     /** Every tablet, telephone and tab of one maker. */
     static final int MOST_OF_A_MAKER = 12;
@@ -84,9 +84,9 @@ class LiveFeed implements SmartLifecycle {
                                 "at", taken.reading().at().toEpochMilli())));
     }
 
-    @EventListener
-    void logged(BatchLogged logged) {
-        tell(logged.batch(), w -> w.send("logged", Map.of()));
+    @Override
+    public void logged(BatchId batch) {
+        tell(batch, w -> w.send("logged", Map.of()));
     }
 
     private void tell(@Nullable BatchId batch, Consumer<Watcher> message) {

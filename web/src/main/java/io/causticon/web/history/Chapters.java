@@ -3,19 +3,18 @@ package io.causticon.web.history;
 import io.causticon.core.history.Chapter;
 import io.causticon.core.history.History;
 import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchLogged;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.batch.FromEachBatch;
 import io.causticon.web.batch.Summaries;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** A chapter of each batch, read from its log once and again when that has changed. */
 @Component
-class Chapters {
+class Chapters implements FollowsLogs {
 
     /** What its case says of a batch counts like a conclusion from here on (a judgement). */
     private static final double LIKELY = 0.6;
@@ -28,9 +27,9 @@ class Chapters {
         this.summaries = summaries;
     }
 
-    @EventListener
-    void logged(BatchLogged event) {
-        told.changed(event.batch());
+    @Override
+    public void logged(BatchId batch) {
+        told.changed(batch);
     }
 
     /**

@@ -3,12 +3,13 @@ package io.causticon.web.plan;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.making.TraceKnowledge;
 import io.causticon.core.mould.Mould;
+import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.core.preflight.WorkshopFacts.LastBatch;
 import io.causticon.core.preflight.WorkshopFacts.Tried;
-import io.causticon.core.preflight.WorkshopFacts;
 import io.causticon.web.account.Maker;
-import io.causticon.web.batch.BatchLogged;
+import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
+import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.batch.LoafMemory;
 import io.causticon.web.batch.MixMemory;
 import io.causticon.web.batch.Summaries;
@@ -22,12 +23,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** What earlier batches tell of fragrances and moulds. Worked out when a log has changed, not at every key. */
 @Component
-class WorkshopMemory {
+class WorkshopMemory implements FollowsLogs {
 
     private final BatchService batches;
     private final Summaries summaries;
@@ -89,8 +89,8 @@ class WorkshopMemory {
         return used.stream().filter(v -> pantry.vessel(v).isPresent()).findFirst().orElse("");
     }
 
-    @EventListener
-    void forget(BatchLogged event) {
+    @Override
+    public void logged(BatchId batch) {
         lastInMould.clear();
     }
 

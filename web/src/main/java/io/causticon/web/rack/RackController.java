@@ -112,7 +112,7 @@ class RackController {
         List<BatchSummary> shown = page.batches();
         List<UnreadableRow> unreadable = summaries.unreadable().stream().map(UnreadableRow::of).toList();
         Map<Summaries.Which, Long> counts = summaries.counts();
-        long count = asked.find().isBlank() ? counts.get(asked.which()) : summaries.count(asked.which(), asked.find());
+        long count = page.found().isPresent() ? page.found().getAsInt() : counts.get(asked.which());
         model.addAttribute("count", count);
         model.addAttribute("none", counts.get(Summaries.Which.ALL) == 0 && unreadable.isEmpty());
         model.addAttribute("unreadable", unreadable);

@@ -1,16 +1,21 @@
 package io.causticon.web.shared;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.IdentityHashMap;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.webmvc.autoconfigure.WebMvcRegistrations;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
-import org.springframework.web.util.ServletRequestPathUtils;
 import org.springframework.web.util.pattern.PathPattern;
 
 /**
@@ -35,24 +40,51 @@ class AddressIndex {
         /** Where it has several patterns, or begins with none, it has to be looked at. */
         private static final String ANY = "*";
 
-        /** By the mapping itself; what was not there at the start has to be looked at. */
-        private Map<RequestMappingInfo, String> firstWords = Map.of();
+        private static final Set<String> METHODS = Set.of(HttpMethod.GET.name(), HttpMethod.POST.name());
+
+        private final Map<String, List<Answer>> byFirstWord = new HashMap<>();
+
+        /** What answers to an address. */
+        private record Answer(RequestMappingInfo mapping, HandlerMethod handler) {
+
+            private Stream<Answer> to(HttpServletRequest request) {
+                RequestMappingInfo matching = mapping.getMatchingCondition(request);
+                return matching == null ? Stream.empty() : Stream.of(new Answer(matching, handler));
+            }
+        }
 
         @Override
         protected void handlerMethodsInitialized(Map<RequestMappingInfo, HandlerMethod> all) {
             super.handlerMethodsInitialized(all);
-            Map<RequestMappingInfo, String> words = new IdentityHashMap<>();
-            all.keySet().forEach(mapping -> words.put(mapping, firstWord(mapping)));
-            firstWords = words;
+            all.forEach((mapping, handler) -> METHODS.stream()
+                    .filter(method -> answers(mapping, method))
+                    .forEach(method -> byFirstWord.computeIfAbsent(method + firstWord(mapping), w -> new ArrayList<>()).add(new Answer(mapping, handler))));
         }
 
+        private static boolean answers(RequestMappingInfo mapping, String method) {
+            Set<RequestMethod> answered = mapping.getMethodsCondition().getMethods();
+            return answered.isEmpty() || answered.contains(RequestMethod.valueOf(method));
+        }
+
+        /** Where exactly one answers it is found here; which of several does, or what to say where none does, is the framework's to tell. */
         @Override
-        protected @Nullable RequestMappingInfo getMatchingMapping(RequestMappingInfo mapping, HttpServletRequest request) {
-            String word = firstWords.getOrDefault(mapping, ANY);
-            String path = ServletRequestPathUtils.getCachedPathValue(request);
+        protected @Nullable HandlerMethod lookupHandlerMethod(String path, HttpServletRequest request) throws Exception {
+            String method = request.getMethod();
             // One that is written in another way is the same address.
-            boolean mayBe = word.equals(ANY) || word.equals(firstWord(path)) || path.indexOf('%') >= 0 || path.indexOf(';') >= 0;
-            return mayBe ? super.getMatchingMapping(mapping, request) : null;
+            boolean plain = path.indexOf('%') < 0 && path.indexOf(';') < 0;
+            List<Answer> answering = plain && METHODS.contains(method)
+                    ? Stream.of(firstWord(path), ANY)
+                            .flatMap(word -> byFirstWord.getOrDefault(method + word, List.of()).stream())
+                            .flatMap(answer -> answer.to(request))
+                            .toList()
+                    : List.of();
+            if (answering.size() != 1) {
+                return super.lookupHandlerMethod(path, request);
+            }
+            Answer one = answering.get(0);
+            request.setAttribute(BEST_MATCHING_HANDLER_ATTRIBUTE, one.handler());
+            handleMatch(one.mapping(), path, request);
+            return one.handler();
         }
 
         private static String firstWord(RequestMappingInfo mapping) {

@@ -16,7 +16,13 @@ class PlainRedirects implements ViewResolver, Ordered {
 
     @Override
     public @Nullable View resolveViewName(String name, Locale locale) {
-        return name.startsWith(REDIRECT) ? new RedirectView(name.substring(REDIRECT.length()), true, true, false) : null;
+        if (!name.startsWith(REDIRECT)) {
+            return null;
+        }
+        RedirectView there = new RedirectView(name.substring(REDIRECT.length()), true, true, false);
+        // Braces in an address are a maker's own.
+        there.setExpandUriTemplateVariables(false);
+        return there;
     }
 
     @Override

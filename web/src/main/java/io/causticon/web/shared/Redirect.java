@@ -1,6 +1,7 @@
 package io.causticon.web.shared;
 
-import org.springframework.web.util.UriComponentsBuilder;
+import java.nio.charset.StandardCharsets;
+import org.springframework.web.util.UriUtils;
 
 /** Where a page leads on to. What was typed is encoded, so that nothing in it is taken for a part of the address. */
 public final class Redirect {
@@ -15,12 +16,14 @@ public final class Redirect {
      * @param query names and values in turn; what has no value, or one that is too long, is left out
      */
     public static String to(String path, String... query) {
-        UriComponentsBuilder address = UriComponentsBuilder.fromPath(path);
+        StringBuilder address = new StringBuilder("redirect:").append(UriUtils.encodePath(path, StandardCharsets.UTF_8));
+        char before = '?';
         for (int i = 0; i < query.length; i += 2) {
             if (!query[i + 1].isBlank() && query[i + 1].length() <= LONGEST) {
-                address.queryParam(query[i], query[i + 1]);
+                address.append(before).append(query[i]).append('=').append(UriUtils.encode(query[i + 1], StandardCharsets.UTF_8));
+                before = '&';
             }
         }
-        return "redirect:" + address.build().encode().toUriString();
+        return address.toString();
     }
 }

@@ -10,7 +10,7 @@ import io.causticon.core.trial.PanelEffects;
 import io.causticon.core.trial.PlanDifference;
 import io.causticon.core.trial.Sitting;
 import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchLogged;
+import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.plan.WashFindings;
 import io.causticon.web.shared.Caches;
 import io.causticon.web.shared.Guard;
@@ -22,7 +22,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -30,7 +29,7 @@ import org.springframework.stereotype.Component;
  * oldest panel counts, for that is nearest to the bar that is used.
  */
 @Component
-class HandsMemory implements WashFindings {
+class HandsMemory implements WashFindings, FollowsLogs {
 
     private static final int TRIALS = 200;
     private static final int MOST_TOLD = 3;
@@ -62,9 +61,9 @@ class HandsMemory implements WashFindings {
                 .toList();
     }
 
-    @EventListener
-    void forget(BatchLogged event) {
-        known.asMap().values().removeIf(k -> k.batches().contains(event.batch().toString()));
+    @Override
+    public void logged(BatchId batch) {
+        known.asMap().values().removeIf(k -> k.batches().contains(batch.toString()));
     }
 
     private Known known(Trials.Trial trial) {
