@@ -79,6 +79,8 @@ public class HardKill {
     private void start() throws Exception {
         server = new ProcessBuilder(
                         "java", "@scripts/server.options",
+                        // It lives for seconds.
+                        "-XX:TieredStopAtLevel=1",
                         "-XX:SharedArchiveFile=web/target/causticon/classes.jsa", "-Xlog:disable", "-Xlog:all=error:stderr", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
                         "--causticon.data=" + data, "--causticon.demo=true")
                 .redirectErrorStream(true)

@@ -136,7 +136,8 @@ public class PageLoad {
         pages.put("bare page", "/sign-in?out");
         pages.put("rack", "/");
         pages.put("rack, two years back", "/?days=730");
-        pages.put("found by a fat", "/?find=lard");
+        pages.put("found by a fat that hardly any has", "/?find=lard");
+        pages.put("found by a fat that most have", "/?find=olive");
         pages.put("casebook", "/casebook");
         pages.put("new plan", "/plan/new");
         pages.put("shelf", "/shelf");

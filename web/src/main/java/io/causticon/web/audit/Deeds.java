@@ -74,7 +74,8 @@ class Deeds implements DisposableBean {
     record Device(String known, String agent, String address) {
 
         String words() {
-            String id = known.split("\\.")[0];
+            int end = known.indexOf('.');
+            String id = end < 0 ? known : known.substring(0, end);
             String named = id.length() > BROWSER_SHOWN ? id.substring(0, BROWSER_SHOWN) : id;
             return (kind(agent) + " " + named + " at " + address).replaceAll(" +", " ");
         }

@@ -57,6 +57,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final BatchRepository batches;
     private final RevisionRepository revisions;
     private final LogTables tables;
+    private final SummarySearch search;
     private final BatchReader reader;
     /** Looked for when it is first asked: it knows the batches itself. */
     private final SingletonSupplier<Judge> judge;
@@ -71,6 +72,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             BatchRepository batches,
             RevisionRepository revisions,
             LogTables tables,
+            SummarySearch search,
             BatchReader reader,
             ObjectProvider<Judge> judges,
             Scraps scraps,
@@ -81,6 +83,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         this.batches = batches;
         this.revisions = revisions;
         this.tables = tables;
+        this.search = search;
         this.reader = reader;
         this.judge = SingletonSupplier.ofNullable(judges::getIfAvailable);
         this.scraps = scraps;
@@ -108,6 +111,22 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             this.othersToo = othersToo;
             this.calmToo = calmToo;
             this.abandoned = abandoned;
+        }
+
+        boolean readyToo() {
+            return readyToo;
+        }
+
+        boolean othersToo() {
+            return othersToo;
+        }
+
+        boolean calmToo() {
+            return calmToo;
+        }
+
+        boolean abandoned() {
+            return abandoned;
         }
 
         private boolean takes(String life, boolean held) {
@@ -138,19 +157,30 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         Instant before = last.map(r -> r.begunAt).or(() -> begunBefore).orElse(EVER);
         UUID id = last.map(r -> r.batchId).orElse(LARGEST);
         if (!find.isBlank()) {
-            return found(which, asKept(find), before, id, most);
+            return found(which, asKept(find), new SummarySearch.Found(id, before), most);
         }
         List<SummaryRow> shown = rows.shown(
-                READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned, before, id, Limit.of(most + 1));
-        return new Page(read(shown.stream().limit(most).toList()), shown.size() > most, OptionalInt.empty());
+                READY_LIFE, which.readyToo(), which.othersToo(), which.calmToo(), which.abandoned(), before, id, Limit.of(most + 1));
+        return page(shown.stream().limit(most).toList(), shown.size() > most, OptionalInt.empty());
     }
 
-    private Page found(Which which, String words, Instant before, UUID id, int most) {
-        List<FoundSummary> all = rows.found(words, READY_LIFE, which.readyToo, which.othersToo, which.calmToo, which.abandoned);
-        List<UUID> older = all.stream().filter(f -> f.isAfter(before, id)).sorted(FoundSummary.YOUNGEST_FIRST).limit(most + 1L).map(FoundSummary::batchId).toList();
-        List<UUID> ids = older.stream().limit(most).toList();
+    private Page found(Which which, String words, SummarySearch.Found last, int most) {
+        List<SummarySearch.Found> all = search.all(words, which);
+        List<UUID> behind = all.stream()
+                .filter(f -> f.isBehind(last))
+                .sorted(SummarySearch.Found.YOUNGEST_FIRST)
+                .limit(most + 1L)
+                .map(SummarySearch.Found::batch)
+                .toList();
+        List<UUID> ids = behind.stream().limit(most).toList();
         Map<UUID, SummaryRow> byId = rows.findAllById(ids).stream().collect(Collectors.toMap(r -> r.batchId, r -> r));
-        return new Page(read(ids.stream().flatMap(i -> Stream.ofNullable(byId.get(i))).toList()), older.size() > most, OptionalInt.of(all.size()));
+        return page(ids.stream().flatMap(i -> Stream.ofNullable(byId.get(i))).toList(), behind.size() > most, OptionalInt.of(all.size()));
+    }
+
+    private Page page(List<SummaryRow> of, boolean more, OptionalInt found) {
+        List<BatchSummary> batches = read(of);
+        // Where none of them can be read there is none to go on from; they are being made anew.
+        return new Page(batches, more && !batches.isEmpty(), found);
     }
 
     /** How many there are of each, whatever they are called. */

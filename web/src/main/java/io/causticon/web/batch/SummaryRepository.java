@@ -28,20 +28,6 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
             @Param("id") UUID id,
             Limit limit);
 
-    /** What is found by words, of any age and in no order: one look at each row, without fetching it whole. */
-    @Query("""
-            select new io.causticon.web.batch.FoundSummary(s.batchId, s.begunAt) from SummaryRow s
-            where length(s.problem) = 0 and locate(:words, s.words) > 0
-              and (:readyToo = true or s.life <> :ready) and (:othersToo = true or s.life = :ready) and (:calmToo = true or s.held = true)
-              and ((:abandoned = true and s.life = 'ABANDONED') or (:abandoned = false and s.life <> 'ABANDONED'))""")
-    List<FoundSummary> found(
-            @Param("words") String words,
-            @Param("ready") String ready,
-            @Param("readyToo") boolean readyToo,
-            @Param("othersToo") boolean othersToo,
-            @Param("calmToo") boolean calmToo,
-            @Param("abandoned") boolean abandoned);
-
     /** How many of each state and whether held: rows of a life, a boolean and a count. */
     @Query("select s.life, s.held, count(s) from SummaryRow s where s.problem = '' group by s.life, s.held")
     List<Object[]> countByState();

@@ -94,4 +94,12 @@ class AuditTest {
         assertThat(ines.get("/people/actuator/env").statusCode()).isEqualTo(404);
         assertThat(new Client(application.address()).signIn("odd").get("/people/actuator/health").statusCode()).isEqualTo(403);
     }
+
+    @Test
+    void whateverABrowserSaysOfItselfCanBeWrittenDown() {
+        assertThat(new Deeds.Device("0a1b2c3d4e5f.seal", "Mozilla (X11; Linux) Firefox/140", "127.0.0.1").words()).isEqualTo("Firefox on Linux 0a1b2c3d at 127.0.0.1");
+        for (String known : List.of("", ".", "..", ".seal")) {
+            assertThat(new Deeds.Device(known, "", "127.0.0.1").words()).as(known).isEqualTo("a program at 127.0.0.1");
+        }
+    }
 }

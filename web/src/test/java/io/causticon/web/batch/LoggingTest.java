@@ -25,6 +25,7 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 @Application
 class LoggingTest {
@@ -42,6 +43,32 @@ class LoggingTest {
 
     private List<LoggedEntry> lines() {
         return batches.get(batch).log().all();
+    }
+
+    /** What is known of a batch is written on only as long as its row says the same. */
+    @Test
+    void whatCameByAnotherDoorIsSeenByTheNextLine(RunningApplication application) {
+        JdbcTemplate jdbc = application.bean(JdbcTemplate.class);
+        batches.log(batch, List.of(new Entry.Noted("first")), Instant.now(), "Ines", "first-" + batch);
+        batches.log(batch, List.of(new Entry.Noted("second")), Instant.now(), "Ines", "second-" + batch);
+        jdbc.update("delete from log_revision where batch_id = ? and client_key like 'second-%'", batch.value());
+        jdbc.update("update batch set log_version = log_version + 1 where id = ?", batch.value());
+        batches.log(batch, List.of(new Entry.Noted("third")), Instant.now(), "Ines", "third-" + batch);
+        assertThat(lines()).extracting(LoggedEntry::entry).containsExactly(new Entry.Noted("first"), new Entry.Noted("third"));
+        assertThat(jdbc.queryForObject("select log_version from batch where id = ?", Integer.class, batch.value()))
+                .isEqualTo(jdbc.queryForObject("select log_version from batch_summary where batch_id = ?", Integer.class, batch.value()));
+    }
+
+    @Test
+    void whoeverLogsAtTheSameMomentLosesNothing() {
+        batches.get(batch);
+        CompletableFuture.allOf(IntStream.range(0, 12)
+                        .mapToObj(i -> CompletableFuture.runAsync(() -> batches.log(
+                                batch, List.of(new Entry.Noted("of " + i)), Instant.now(), "Ines", i + "-" + batch)))
+                        .toArray(CompletableFuture[]::new))
+                .join();
+        assertThat(lines()).extracting(l -> ((Entry.Noted) l.entry()).text())
+                .containsExactlyInAnyOrderElementsOf(IntStream.range(0, 12).mapToObj(i -> "of " + i).toList());
     }
 
     @Nested
