@@ -46,7 +46,7 @@ final class CalledIndex<T> {
 
     Optional<T> find(Catalogue.Called called) {
         String asked = called.asked();
-        Stream<Place<T>> oils = asked.isEmpty()
+        Stream<Place<T>> oils = asked.length() < Catalogue.SHORTEST_BEGINNING
                 ? Stream.empty()
                 : essentials.tailMap(asked, true).entrySet().stream().takeWhile(e -> e.getKey().startsWith(asked)).map(Map.Entry::getValue);
         Stream<Place<T>> words = Stream.of(names.get(called.words()), asked.isEmpty() ? null : firstWords.get(asked)).filter(Objects::nonNull);

@@ -17,6 +17,10 @@ public final class Catalogue {
             new Catalogue(FatRows.read(), LiquidRows.read(), AdditiveRows.read());
 
     static final String ESSENTIAL = "eo-";
+
+    /** Letters of an essential oil that stand for it: one or two are a slip of the thumb. */
+    static final int SHORTEST_BEGINNING = 3;
+
     private static final Map<String, String> POWDERS =
             Map.of("goat-milk-whole", "powdered-goat-milk", "cow-milk-whole", "powdered-whole-milk");
 
@@ -107,7 +111,7 @@ public final class Catalogue {
         return Optional.ofNullable(POWDERS.get(liquid.id())).flatMap(this::findLiquid);
     }
 
-    /** What a maker may call a substance: its id, its name, or the first word of either. */
+    /** What a maker may call a substance: its id, its name, the first words of its id, or how an essential oil begins. */
     public static boolean answersTo(String id, String name, String called) {
         return answersTo(id, name, Called.of(called));
     }
@@ -133,7 +137,7 @@ public final class Catalogue {
         boolean begins = !asked.isEmpty() && id.startsWith(asked);
         return begins && (id.length() == asked.length() || id.charAt(asked.length()) == '-')
                 || name.equalsIgnoreCase(words)
-                || !asked.isEmpty() && id.startsWith(ESSENTIAL) && id.startsWith(asked, ESSENTIAL.length());
+                || asked.length() >= SHORTEST_BEGINNING && id.startsWith(ESSENTIAL) && id.startsWith(asked, ESSENTIAL.length());
     }
 
     private static <T> Map<String, T> byId(List<T> rows, Function<T, String> id) {

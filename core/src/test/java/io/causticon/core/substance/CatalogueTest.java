@@ -89,6 +89,8 @@ class CatalogueTest {
         assertThat(List.of("olive", "Olive-oil", "olive oil"))
                 .allMatch(called -> Catalogue.answersTo("olive-oil", "Olive oil (virgin or refined)", called));
         assertThat(Catalogue.answersTo("olive-pomace-oil", "Olive pomace oil", "olive oil")).isFalse();
+        assertThat(Catalogue.answersTo("eo-lavender", "Essential oil: lavender", "lav")).isTrue();
+        assertThat(Catalogue.answersTo("eo-lavender", "Essential oil: lavender", "l")).as("a slip of the thumb").isFalse();
     }
 
     /** What is looked up among all is the first one that answers when each is asked, whatever words are used. */
