@@ -8,7 +8,6 @@ import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
-import org.springframework.data.jpa.repository.Query;
 
 interface BatchRepository extends JpaRepository<BatchRow, UUID> {
 
@@ -16,9 +15,6 @@ interface BatchRepository extends JpaRepository<BatchRow, UUID> {
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     Optional<BatchRow> findWithLockById(UUID id);
-
-    @Query("select b.id from BatchRow b order by b.begunAt desc")
-    List<UUID> idsByAge();
 
     Optional<BatchRow> findByClientKey(String clientKey);
 

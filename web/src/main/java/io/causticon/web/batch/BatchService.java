@@ -138,7 +138,7 @@ public class BatchService {
     /** Ids of all batches, the youngest first. */
     @Transactional(readOnly = true)
     public List<BatchId> ids() {
-        return batches.idsByAge().stream().map(BatchId::new).toList();
+        return tables.batchesByAge().stream().map(BatchId::new).toList();
     }
 
     /** A batch that is looked at once among many: it is not kept for the next who asks. */

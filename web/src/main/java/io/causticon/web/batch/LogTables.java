@@ -23,6 +23,11 @@ class LogTables {
         this.jdbc = jdbc;
     }
 
+    /** All batches, the youngest first. */
+    List<UUID> batchesByAge() {
+        return jdbc.query("select id from batch order by begun_at desc", (row, i) -> row.getObject(1, UUID.class));
+    }
+
     /** How much was written to the log of a batch; empty if there is no such batch. */
     OptionalInt version(UUID batch) {
         return jdbc.query("select log_version from batch where id = ?", found -> found.next() ? OptionalInt.of(found.getInt(1)) : OptionalInt.empty(), batch);

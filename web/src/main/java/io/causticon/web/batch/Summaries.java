@@ -44,7 +44,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private static final Limit MANY = Limit.of(60);
 
     private static final Limit CALENDAR = Limit.of(500);
-    private static final Limit AT_ONCE = Limit.of(50);
+    private static final int AT_ONCE = 50;
     private static final Duration JUDGED_FOR = Duration.ofHours(20);
     private static final long EVERY_MINUTES = 30;
     private static final String READY_LIFE = Life.READY.name();
@@ -57,7 +57,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final BatchRepository batches;
     private final RevisionRepository revisions;
     private final LogTables tables;
-    private final SummarySearch search;
+    private final SummaryQueries queries;
     private final BatchReader reader;
     /** Looked for when it is first asked: it knows the batches itself. */
     private final SingletonSupplier<Judge> judge;
@@ -72,7 +72,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             BatchRepository batches,
             RevisionRepository revisions,
             LogTables tables,
-            SummarySearch search,
+            SummaryQueries queries,
             BatchReader reader,
             ObjectProvider<Judge> judges,
             Scraps scraps,
@@ -83,7 +83,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         this.batches = batches;
         this.revisions = revisions;
         this.tables = tables;
-        this.search = search;
+        this.queries = queries;
         this.reader = reader;
         this.judge = SingletonSupplier.ofNullable(judges::getIfAvailable);
         this.scraps = scraps;
@@ -157,20 +157,20 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         Instant before = last.map(r -> r.begunAt).or(() -> begunBefore).orElse(EVER);
         UUID id = last.map(r -> r.batchId).orElse(LARGEST);
         if (!find.isBlank()) {
-            return found(which, asKept(find), new SummarySearch.Found(id, before), most);
+            return found(which, asKept(find), new SummaryQueries.Found(id, before), most);
         }
         List<SummaryRow> shown = rows.shown(
-                READY_LIFE, which.readyToo(), which.othersToo(), which.calmToo(), which.abandoned(), before, id, Limit.of(most + 1));
+                which.readyToo(), which.othersToo(), which.calmToo(), which.abandoned(), before, id, Limit.of(most + 1));
         return page(shown.stream().limit(most).toList(), shown.size() > most, OptionalInt.empty());
     }
 
-    private Page found(Which which, String words, SummarySearch.Found last, int most) {
-        List<SummarySearch.Found> all = search.all(words, which);
+    private Page found(Which which, String words, SummaryQueries.Found last, int most) {
+        List<SummaryQueries.Found> all = queries.withTheWords(words, which);
         List<UUID> behind = all.stream()
                 .filter(f -> f.isBehind(last))
-                .sorted(SummarySearch.Found.YOUNGEST_FIRST)
+                .sorted(SummaryQueries.Found.YOUNGEST_FIRST)
                 .limit(most + 1L)
-                .map(SummarySearch.Found::batch)
+                .map(SummaryQueries.Found::batch)
                 .toList();
         List<UUID> ids = behind.stream().limit(most).toList();
         Map<UUID, SummaryRow> byId = rows.findAllById(ids).stream().collect(Collectors.toMap(r -> r.batchId, r -> r));
@@ -190,10 +190,10 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         for (Which which : Which.values()) {
             counts.put(which, 0L);
         }
-        for (Object[] state : rows.countByState()) {
+        for (SummaryQueries.State state : queries.states()) {
             for (Which which : Which.values()) {
-                if (which.takes((String) state[0], Boolean.TRUE.equals(state[1]))) {
-                    counts.merge(which, (Long) state[2], Long::sum);
+                if (which.takes(state.life(), state.held())) {
+                    counts.merge(which, state.batches(), Long::sum);
                 }
             }
         }
@@ -226,25 +226,25 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     /** Names of what batches have by their cases, where that is at least so likely. */
     @Transactional(readOnly = true)
     public Map<BatchId, String> likelyTroubled(double least) {
-        return rows.leading(least).stream().collect(Collectors.toMap(r -> new BatchId((UUID) r[0]), r -> (String) r[1]));
+        return queries.leading(least).stream().collect(Collectors.toMap(l -> new BatchId(l.batch()), SummaryQueries.Leading::condition));
     }
 
     /** Vessels that lye was dissolved in, the last one first. */
     @Transactional(readOnly = true)
     public List<String> lyeVessels() {
-        return rows.lyeVessels(MANY);
+        return queries.lyeVessels(MANY.max());
     }
 
     /** Vessels that fats were melted in, the last one first. */
     @Transactional(readOnly = true)
     public List<String> fatsVessels() {
-        return rows.fatsVessels(MANY);
+        return queries.fatsVessels(MANY.max());
     }
 
     /** The last batch that was poured into a mould. */
     @Transactional(readOnly = true)
     public Optional<BatchId> lastInto(String mould) {
-        return rows.pouredInto(mould, Limit.of(1)).stream().findFirst().map(BatchId::new);
+        return queries.lastInto(mould).map(BatchId::new);
     }
 
     /** Writes the row of a batch. Within the transaction that writes its log. */
@@ -267,7 +267,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         if (anew) {
             renewAll();
         } else {
-            rows.notAsTheyWouldBe(SummaryCodec.VERSION).forEach(this::renew);
+            queries.notAsTheyWouldBe(SummaryCodec.VERSION).forEach(this::renew);
         }
     }
 
@@ -288,7 +288,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
 
     private void renewOld() {
         try {
-            rows.madeBefore(READY_LIFE, clock.instant().minus(JUDGED_FOR), AT_ONCE).forEach(this::renew);
+            queries.madeBefore(clock.instant().minus(JUDGED_FOR), AT_ONCE).forEach(this::renew);
         } catch (RuntimeException e) {
             // The next round tries again.
             LOG.warn("Summaries could not be renewed: {}", e.toString());
