@@ -55,14 +55,17 @@ record DryingBar(
         return share * share;
     }
 
-    /** Of its mass in a week: what is covered loses little however wet it is, and is not dry for that. */
+    /** Of its mass in a week: what is covered, or stands in damp air, loses little however wet it is, and is not dry for that. */
     double dryBelow() {
-        return Drying.DRY_BELOW_A_WEEK * open();
+        return Drying.DRY_BELOW_A_WEEK * open() * Math.min(1, canLose() / canLoseDownTo(waterAtTheEndIn(USUAL_HUMIDITY)));
     }
 
     /** What it can lose, of its mass when it was cut. */
     double canLose() {
-        double left = waterAtTheEnd();
+        return canLoseDownTo(waterAtTheEnd());
+    }
+
+    private double canLoseDownTo(double left) {
         return Math.max(LEAST_LOSS, freshWater.fraction() - left / (1 - left) * freshWater.complement().fraction());
     }
 
@@ -73,6 +76,10 @@ record DryingBar(
 
     /** Of its mass when nothing dries any more. */
     double waterAtTheEnd() {
-        return LEFT_IN_DRY_AIR + LEFT_BY_HUMIDITY * HUMIDITY.clamp(humidity == null ? USUAL_HUMIDITY : humidity);
+        return waterAtTheEndIn(humidity == null ? USUAL_HUMIDITY : humidity);
+    }
+
+    private static double waterAtTheEndIn(double humidity) {
+        return LEFT_IN_DRY_AIR + LEFT_BY_HUMIDITY * HUMIDITY.clamp(humidity);
     }
 }

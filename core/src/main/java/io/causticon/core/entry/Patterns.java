@@ -21,6 +21,9 @@ final class Patterns {
     /** Every problem of a quick line stands at this field. */
     static final String FIELD = "quick";
 
+    /** What a fine scale shows at all. */
+    private static final Mass LIGHTEST = Mass.grams(0.01);
+
     static final String NUMBER = "([-+]?\\d+(?:[.,]\\d+)*)";
     static final String DEGREES = "([-+]?\\d+(?:[.,]\\d+)?\\s*(?:\u00b0\\s*)?(?:[cf]\\b)?)";
     static final String MASS_UNIT = "(g|kg|oz|lb)";
@@ -84,15 +87,20 @@ final class Patterns {
         return value;
     }
 
-    /** A mass of something, more than nothing and no more than the most. */
+    /** A mass of something, as little as a scale for lye shows at least and no more than the most. */
     static Mass mass(String what, String typed, Mass most, QuickContext context) {
+        return mass(what, typed, LIGHTEST, most, context);
+    }
+
+    /** A mass of something, from the least to the most. */
+    static Mass mass(String what, String typed, Mass least, Mass most, QuickContext context) {
         // Nobody halves a gram: whoever types "water 1/2" on a scale of grams may mean half of the water.
         if (context.units().mass() == Units.MassUnit.GRAM && typed.contains("/") && typed.chars().noneMatch(Character::isLetter)) {
             throw ProblemsException.of(FIELD, ProblemKey.BROKEN_OF_WHAT, typed);
         }
         Mass mass = MassNotation.read(FIELD, typed, context.units());
-        if (!mass.isPositive()) {
-            throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, what, mass, Mass.ZERO);
+        if (least.isMoreThan(mass)) {
+            throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, what, mass, least);
         }
         if (mass.isMoreThan(most)) {
             throw ProblemsException.of(FIELD, ProblemKey.TOO_HIGH, what, mass, most);

@@ -2,6 +2,7 @@ package io.causticon.core.entry;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import io.causticon.core.notation.BrokenNumbers;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.Bars;
 import io.causticon.core.observation.Entry;
@@ -110,7 +111,7 @@ public final class QuickLine {
         List<Entry> entries = new ArrayList<>();
         for (String part : Quotes.parts(rest)) {
             if (!part.isBlank()) {
-                readPart(part.trim(), context, entries, problems);
+                readPart(BrokenNumbers.spelled(part.trim()), context, entries, problems);
             }
         }
         if (entries.isEmpty() && problems.isEmpty()) {

@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 final class WeighingKinds {
 
     private static final Pattern FORM = Pattern.compile(
-            "^(?P<again>again\\s+)?(?P<weigh>weigh(?:ed)?\\s+)?(?P<what>" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' ()-]*?)\\s+(?P<amount>" + Patterns.AMOUNT + ")"
+            "^(?P<again>again\\s+)?(?P<weigh>weigh(?:ed)?\\s+)?(?P<what>" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' ():-]*?)\\s+(?P<amount>" + Patterns.AMOUNT + ")"
                     + "(?:\\s+(?:in|from)\\s+(?P<vessel>" + Quotes.QUOTED + "|[\\p{L}' -]+?))?"
                     + "(?:\\s*,?\\s*(?P<tare>no tare|not tared|untared|tared))?$",
             Pattern.CASE_INSENSITIVE);
@@ -41,6 +41,9 @@ final class WeighingKinds {
 
     /** A number that may be the bar's, or what it weighs. */
     private static final Pattern BARE_BAR = Pattern.compile("^bar\\s+(\\d{1,4})$", Pattern.CASE_INSENSITIVE);
+
+    /** A chip that somebody broke off; less is a slip of the thumb. */
+    private static final Mass LIGHTEST_BAR = Mass.grams(1);
 
     /** g: nobody cuts bars that weigh less. */
     private static final int LIGHTEST_SAID = 25;
@@ -123,7 +126,7 @@ final class WeighingKinds {
         if (numbered.matches()) {
             BarsSaid.Said of = BarsSaid.read(numbered.group(3) == null ? "" : numbered.group(3), context);
             Bars bar = Bars.numbered(Integer.parseInt(numbered.group(1))).of(of.bars() == null ? null : of.bars().portion());
-            return Optional.of(new Way.Match(new Entry.BarWeighed(Patterns.mass("bar", numbered.group(2), EntryCheck.HEAVIEST_BAR, context), bar), of.rest()));
+            return Optional.of(new Way.Match(new Entry.BarWeighed(Patterns.mass("bar", numbered.group(2), LIGHTEST_BAR, EntryCheck.HEAVIEST_BAR, context), bar), of.rest()));
         }
         Matcher bare = BARE_BAR.matcher(text);
         if (bare.matches() && (context.units().mass() != Units.MassUnit.GRAM || Integer.parseInt(bare.group(1)) < LIGHTEST_SAID)) {
@@ -136,7 +139,7 @@ final class WeighingKinds {
             return Optional.empty();
         }
         return Optional.of(new Way.Match(
-                new Entry.BarWeighed(Patterns.mass("bar", plain.group(1), EntryCheck.HEAVIEST_BAR, context), said.bars()), said.rest()));
+                new Entry.BarWeighed(Patterns.mass("bar", plain.group(1), LIGHTEST_BAR, EntryCheck.HEAVIEST_BAR, context), said.bars()), said.rest()));
     }
 
     /** @param again whether a second weighing is looked for, or a first one: nothing is looked up for the other */

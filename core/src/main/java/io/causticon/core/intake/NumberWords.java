@@ -1,5 +1,6 @@
 package io.causticon.core.intake;
 
+import io.causticon.core.notation.BrokenNumbers;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -26,8 +27,6 @@ final class NumberWords {
             Map.entry("lbs", "lb"),
             Map.entry("prozent", "%"),
             Map.entry("percent", "%"));
-    private static final Map<Character, String> FRACTIONS =
-            Map.of('\u00bd', ".5", '\u00bc', ".25", '\u00be', ".75", '\u2153', ".333", '\u2154', ".667", '\u215b', ".125");
     private static final Pattern MIXED = Pattern.compile("^(?:(\\d+)[\\s-]+)?(\\d+)\\s*/\\s*(\\d+)(.*)$");
     private static final int TENS = 10;
     private static final int HUNDRED = 100;
@@ -58,10 +57,7 @@ final class NumberWords {
 
     /** The amount with digits and a short unit; as it stands where it is not understood. */
     static String digits(String amount) {
-        String text = amount.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s\u00a0]+", " ");
-        for (Map.Entry<Character, String> f : FRACTIONS.entrySet()) {
-            text = text.replaceAll("(\\d)\\s*" + f.getKey(), "$1" + f.getValue()).replace(f.getKey().toString(), "0" + f.getValue());
-        }
+        String text = BrokenNumbers.spelled(amount.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s\u00a0]+", " "));
         Matcher mixed = MIXED.matcher(text);
         if (mixed.matches() && !mixed.group(3).matches("0+")) {
             double whole = mixed.group(1) == null ? 0 : Double.parseDouble(mixed.group(1));

@@ -6,7 +6,7 @@ import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import java.util.Locale;
 
-/** Lengths as they are typed, read in mm: {@code 85}, {@code 8.5 cm}, {@code 3 3/8 in}, {@code 3.4"}. */
+/** Lengths as they are typed, read in mm: {@code 85}, {@code 8.5 cm}, {@code 3 3/8 in}, {@code 3⅜ in}, {@code 3.4"}. */
 public final class LengthNotation {
 
     private static final double MILLIMETRES_PER_INCH = 25.4;
@@ -18,7 +18,7 @@ public final class LengthNotation {
 
     /** @throws ProblemsException if it is no length */
     public static double readMillimetres(String field, String text) {
-        String plain = TypedText.quantity(field, text).toLowerCase(Locale.ROOT);
+        String plain = BrokenNumbers.spelled(TypedText.quantity(field, text).toLowerCase(Locale.ROOT));
         Matcher fraction = FRACTION.matcher(plain);
         if (fraction.matches() && !fraction.group(3).matches("0+")) {
             double whole = fraction.group(1) == null ? 0 : Double.parseDouble(fraction.group(1));

@@ -17,11 +17,6 @@ public final class MassNotation {
                     + ")\\s*(?:oz|ounces?)?");
     private static final Pattern ONE_UNIT = Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*([a-z\u00b0%]*)\\.?");
 
-    /** Of a kitchen: halves to sixteenths. */
-    private static final Pattern FRACTION = Pattern.compile("(?:(\\d{1,5})[ -]+)?\\b(\\d{1,2})/(2|3|4|8|16)\\b");
-
-    private static final Map<String, String> VULGAR = Map.of("\u00bd", " 1/2", "\u00bc", " 1/4", "\u00be", " 3/4", "\u2153", " 1/3", "\u2154", " 2/3");
-
     private static final Map<Units.MassUnit, String> UNIT_WORDS =
             Map.of(Units.MassUnit.GRAM, " g", Units.MassUnit.OUNCE, " oz", Units.MassUnit.POUND, " lb");
 
@@ -34,7 +29,7 @@ public final class MassNotation {
      * @throws ProblemsException if it is no mass
      */
     public static Mass read(String field, String text, Units units) {
-        String plain = withoutFractions(TypedText.quantity(field, text).toLowerCase(Locale.ROOT));
+        String plain = BrokenNumbers.decimal(TypedText.quantity(field, text).toLowerCase(Locale.ROOT));
         Matcher both = POUNDS_AND_OUNCES.matcher(plain);
         if (both.matches()) {
             double pounds = NumberNotation.read(field, both.group(1));
@@ -45,29 +40,6 @@ public final class MassNotation {
             throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
         }
         return inUnit(field, NumberNotation.read(field, one.group(1)), one.group(2), text.trim(), units);
-    }
-
-    /** With {@code 8 1/2} as 8.5; what is no fraction of one stays as it is, and is told as no number. */
-    private static String withoutFractions(String typed) {
-        String text = typed;
-        for (Map.Entry<String, String> sign : VULGAR.entrySet()) {
-            text = text.replace(sign.getKey(), sign.getValue());
-        }
-        text = text.strip();
-        Matcher fraction = FRACTION.matcher(text);
-        StringBuilder plain = new StringBuilder();
-        while (fraction.find()) {
-            String before = text.substring(0, fraction.start()).stripTrailing();
-            int over = Integer.parseInt(fraction.group(2));
-            int under = Integer.parseInt(fraction.group(3));
-            int whole = fraction.group(1) == null ? 0 : Integer.parseInt(fraction.group(1));
-            // 1 000 1/2 is not ten and a half.
-            boolean alone = before.isEmpty() || !Character.isDigit(before.charAt(before.length() - 1));
-            fraction.appendReplacement(
-                    plain, over < under && alone ? NumberNotation.exactly(whole + (double) over / under) : Matcher.quoteReplacement(fraction.group()));
-        }
-        fraction.appendTail(plain);
-        return plain.toString();
     }
 
     /** A mass as it would be typed by somebody who thinks in these units; fine enough that lye comes back to 0.01 g. */

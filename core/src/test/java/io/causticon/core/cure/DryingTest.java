@@ -35,9 +35,9 @@ class DryingTest {
             return grams * (1 - loss * (1 - skin * Math.exp(-days / quick) - (1 - skin) * Math.exp(-days / slow)));
         }
 
-        double readyDay() {
+        double readyDay(DryingBar bar) {
             double day = 0;
-            while (day < 400 && (at(day) - at(day + 7)) / at(day) >= Drying.DRY_BELOW_A_WEEK) {
+            while (day < 400 && (at(day) - at(day + 7)) / at(day) >= bar.dryBelow()) {
                 day += 0.05;
             }
             return day;
@@ -60,11 +60,21 @@ class DryingTest {
                 }
             }
             Drying drying = Drying.of(bar, weighings);
-            near += Math.abs(drying.readyDay() - truth.readyDay()) <= 4 ? 1 : 0;
-            inside += drying.readyDays().contains(truth.readyDay()) ? 1 : 0;
+            near += Math.abs(drying.readyDay() - truth.readyDay(bar)) <= 4 ? 1 : 0;
+            inside += drying.readyDays().contains(truth.readyDay(bar)) ? 1 : 0;
         }
         assertThat(near).isGreaterThanOrEqualTo(400);
         assertThat(inside).isBetween(350, 450);
+    }
+
+    @Test
+    void isNotReadyEarlierForDampAir() {
+        double usual = Drying.of(bar(25, 0.55), List.of()).readyDay();
+        for (double damp : new double[] {0.6, 0.7, 0.8, 0.95}) {
+            Drying drying = Drying.of(bar(25, damp), List.of());
+            assertThat(drying.readyDay()).as("%.2f", damp).isGreaterThan(usual - 1);
+            assertThat(drying.waterShareAt(usual)).isGreaterThan(Drying.of(bar(25, 0.55), List.of()).waterShareAt(usual));
+        }
     }
 
     @Test

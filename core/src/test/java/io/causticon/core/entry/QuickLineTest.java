@@ -186,7 +186,15 @@ class QuickLineTest {
             assertThat(((Entry.Weighed) only("olive 3/4 pound no tare")).mass()).isEqualTo(Mass.ounces(12));
             assertThat(read("weigh olive 8 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
             assertThat(read("weigh lye 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
+            assertThat(((Entry.Weighed) only("weigh olive 8\u00bd oz")).mass()).isEqualTo(Mass.ounces(8.5));
+            assertThat(((Entry.BarWeighed) only("bar 3\u00bc oz")).mass()).isEqualTo(Mass.ounces(3.25));
+            assertThat(read("weigh olive 8\u00bd").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
             assertThat(((Entry.PotWeighed) only("pot 4 lb 2 1/4 oz")).mass()).isEqualTo(Mass.ounces(66.25));
+        }
+
+        @Test
+        void ofSomethingAreReadByItsWholeName() {
+            assertThat(((Entry.Weighed) only("essential oil: lavender 1 oz")).what()).isEqualTo(Weighable.additive("eo-lavender"));
         }
 
         @Test
@@ -234,6 +242,7 @@ class QuickLineTest {
         assertThat(only("bar 104.2 g")).isEqualTo(new Entry.BarWeighed(Mass.grams(104.2)));
         assertThat(only("bar 3 83.2 g")).isEqualTo(new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)));
         assertThat(only("bar 83.2 g on bar 3")).isEqualTo(new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)));
+        assertThat(read("bar 0.4 g").problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LOW);
         assertThat(only("bar 4 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(4)));
         assertThat(only("bar 3 1/2 oz")).isEqualTo(new Entry.BarWeighed(Mass.ounces(3.5)));
         assertThat(only("bar 3-1/2 ounces")).isEqualTo(new Entry.BarWeighed(Mass.ounces(3.5)));

@@ -30,7 +30,7 @@ class TypedMeasuresTest {
 
         @ParameterizedTest
         @CsvSource(delimiter = '|', value = {
-            "8 1/2 oz | 8.5", "8-1/2 oz | 8.5", "8½ oz | 8.5", "1/4 oz | 0.25", "1 lb 2 3/4 oz | 18.75", "1/2 lb | 8", "1 1/2 lb | 24", "3/16 oz | 0.1875",
+            "8 1/2 oz | 8.5", "8-1/2 oz | 8.5", "8½ oz | 8.5", "5⅜ oz | 5.375", "1,000 1/2 oz | 1000.5", "1/4 oz | 0.25", "1 lb 2 3/4 oz | 18.75", "1/2 lb | 8", "1 1/2 lb | 24", "3/16 oz | 0.1875",
             "2 1/3 oz | 2.333333"
         })
         void areOfAKitchen(String typed, double ounces) {
@@ -95,7 +95,7 @@ class TypedMeasuresTest {
 
         @ParameterizedTest
         @CsvSource(delimiter = '|', value = {
-            "85 | 85", "8.5 cm | 85", "8,5cm | 85", "3.5 in | 88.9", "3 1/2 in | 88.9", "3/4\" | 19.05", "240 mm | 240"
+            "85 | 85", "8.5 cm | 85", "8,5cm | 85", "3.5 in | 88.9", "3 1/2 in | 88.9", "3½ in | 88.9", "3/4\" | 19.05", "240 mm | 240"
         })
         void areReadInMillimetres(String typed, double millimetres) {
             assertThat(LengthNotation.readMillimetres("length", typed)).isCloseTo(millimetres, within(1e-9));

@@ -189,7 +189,7 @@ class ShelfController {
     private List<Remembered> memories(Formats formats) {
         return mixes.known().ingredients().values().stream()
                 .filter(m -> m.additive().isFragrance() || m.troubled() > 0 || m.additive().isColourant() || !m.counts().isEmpty())
-                .sorted(Comparator.comparing((IngredientMemory m) -> -m.troubled()).thenComparing(m -> -m.uses().size()))
+                .sorted(Comparator.comparing((IngredientMemory m) -> -m.troubled()).thenComparing(m -> -m.uses().size()).thenComparing(m -> m.additive().name()))
                 .map(m -> remembered(m, formats))
                 .toList();
     }
