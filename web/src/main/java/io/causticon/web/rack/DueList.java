@@ -26,10 +26,6 @@ final class DueList {
 
     private static final Duration FORGOTTEN = Duration.ofDays(30);
 
-    /** What stands behind the cut can wait. */
-    static final Comparator<Open> WHAT_DOES_NOT_WAIT_FIRST =
-            Comparator.comparingInt((Open o) -> patience(o.task().kind())).thenComparing(o -> o.task().due());
-
     /** More than anybody does before she looks again. */
     private static final int AT_ONCE = 12;
 
@@ -111,9 +107,16 @@ final class DueList {
         panels.until(now.plus(AHEAD)).forEach(p -> due.add(panel(p)));
         summaries.due(now.minus(FORGOTTEN), now.plus(AHEAD)).stream()
                 .flatMap(b -> next(b).map(t -> new Open(b, t)).stream())
-                .sorted(WHAT_DOES_NOT_WAIT_FIRST)
+                .sorted(whatDoesNotWaitFirst(now))
                 .forEach(o -> due.add(due(o.batch(), o.task())));
         return due;
+    }
+
+    /** What is due before what is to come; of each what waits least, and what has waited longest. */
+    static Comparator<Open> whatDoesNotWaitFirst(Instant now) {
+        return Comparator.comparing((Open o) -> o.task().due().isAfter(now))
+                .thenComparingInt(o -> patience(o.task().kind()))
+                .thenComparing(o -> o.task().due());
     }
 
     /** The first open task of a batch. */

@@ -149,7 +149,8 @@ public final class Client {
                 .collect(Collectors.joining("&"));
     }
 
-    private static String encode(String text) {
+    /** As it stands in an address or a form. */
+    public static String encode(String text) {
         return URLEncoder.encode(text, StandardCharsets.UTF_8);
     }
 }

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 class DueListTest {
 
     private static final BatchSummary NO_MATTER = null;
+    private static final Instant NOW = Instant.parse("2026-11-28T12:00:00Z");
 
     private static List<DueList.Due> some(String style, int many) {
         return IntStream.range(0, many).mapToObj(i -> new DueList.Due(style + " " + i, "", "", style, "/")).toList();
@@ -32,14 +33,20 @@ class DueListTest {
     void aLoafInItsMouldComesBeforeWhatHasWaitedForWeeks() {
         List<DueList.Open> open = Stream.of(Tasks.Kind.LOOK, Tasks.Kind.WEIGH, Tasks.Kind.CUT, Tasks.Kind.LOOK, Tasks.Kind.UNMOULD, Tasks.Kind.WASH_TEST)
                 .map(kind -> open(kind, kind == Tasks.Kind.LOOK ? 29 : kind == Tasks.Kind.UNMOULD ? 0 : kind.ordinal()))
-                .sorted(DueList.WHAT_DOES_NOT_WAIT_FIRST)
+                .sorted(DueList.whatDoesNotWaitFirst(NOW))
                 .toList();
         assertThat(open).extracting(o -> o.task().kind()).containsExactly(
                 Tasks.Kind.CUT, Tasks.Kind.UNMOULD, Tasks.Kind.WEIGH, Tasks.Kind.WASH_TEST, Tasks.Kind.LOOK, Tasks.Kind.LOOK);
     }
 
+    @Test
+    void whatIsLateComesBeforeALoafThatIsNotDueYet() {
+        assertThat(Stream.of(open(Tasks.Kind.UNMOULD, -1), open(Tasks.Kind.WASH_TEST, 2)).sorted(DueList.whatDoesNotWaitFirst(NOW)))
+                .extracting(o -> o.task().kind()).containsExactly(Tasks.Kind.WASH_TEST, Tasks.Kind.UNMOULD);
+    }
+
     private static DueList.Open open(Tasks.Kind kind, int daysLate) {
-        Instant due = Instant.parse("2026-11-28T12:00:00Z").minus(Duration.ofDays(daysLate));
+        Instant due = NOW.minus(Duration.ofDays(daysLate));
         return new DueList.Open(NO_MATTER, new Tasks.Task(kind, due, Optional.empty()));
     }
 
