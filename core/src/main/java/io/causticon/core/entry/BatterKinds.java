@@ -1,6 +1,5 @@
 package io.causticon.core.entry;
 
-import static io.causticon.core.entry.Patterns.MASS_UNIT;
 import static io.causticon.core.entry.Patterns.NAME;
 import static io.causticon.core.entry.Patterns.NUMBER;
 import static java.util.Map.entry;
@@ -60,7 +59,7 @@ final class BatterKinds {
     private static final String TO_PORTION = "(?:\\s+to\\s+(?:the\\s+)?" + Patterns.NAME_WITH_FIGURES + ")?";
     private static final String DOSE = "(" + NUMBER + "\\s*(?:%|(?:tsp|tbsp|teaspoons?|tablespoons?|spoons?|drops?)\\b))";
     private static final Pattern PORTION = Pattern.compile(
-            "^(take|took|layer|pour)\\s+(" + Quotes.QUOTED + "|\\S.*?)(?:\\s+" + NUMBER + "\\s*" + MASS_UNIT + ")?$", Pattern.CASE_INSENSITIVE);
+            "^(take|took|layer|pour)\\s+(" + Quotes.QUOTED + "|\\S.*?)(?:\\s+(" + Patterns.AMOUNT_WITH_UNIT + "))?$", Pattern.CASE_INSENSITIVE);
     private static final Pattern BEHAVIOUR = Pattern.compile(
             "^(" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' -]*?)\\s+(moved|slowed|riced|seized|curdled|browned|morphed|faded)(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
 
@@ -93,9 +92,9 @@ final class BatterKinds {
             .typed((a, pen) -> "add " + pen.name(a.what()) + pen.mass(" ", a.mass()) + pen.name(" to ", a.portion())
                     + (a.lot() == null ? "" : " lot " + pen.words(a.lot())))
             .phrase(
-                    "add(?:ed)?\\s+" + NAME + "(?:\\s+" + NUMBER + "\\s*" + MASS_UNIT + "?)?" + TO_PORTION + "(?:\\s+lot\\s+" + LOT + ")?(?:$|\\s+at\\b)",
+                    "add(?:ed)?\\s+" + NAME + "(?:\\s+([-+]?" + Patterns.AMOUNT + "))?" + TO_PORTION + "(?:\\s+lot\\s+" + LOT + ")?(?:$|\\s+at\\b)",
                     (m, c) -> new Entry.Added(
-                            named(m.group(1), c), Patterns.mass(m.group(2), m.group(3), c), portion(m.group(4), c), Quotes.takenOrNull(m.group(5))))
+                            named(m.group(1), c), Patterns.mass(m.group(2), c), portion(m.group(3), c), Quotes.takenOrNull(m.group(4))))
             .phrase(
                     "add(?:ed)?\\s+" + NAME + "\\s+" + DOSE + TO_PORTION + "$",
                     (m, c) -> new Entry.Added(named(m.group(1), c), dosed(Quotes.taken(m.group(1)), m.group(2), c), portion(m.group(4), c), null))
@@ -198,7 +197,7 @@ final class BatterKinds {
         }
         String name = Quotes.taken(m.group(2));
         Optional<Named> portion = context.names().plannedPortion(name);
-        Mass mass = portion.isEmpty() ? null : Patterns.mass(m.group(3), m.group(4), context);
+        Mass mass = portion.isEmpty() ? null : Patterns.mass(m.group(3), context);
         return portion.map(p -> new Way.Match(
                 Patterns.lower(m.group(1)).startsWith("t") ? new Entry.PortionTaken(p, mass) : new Entry.LayerPoured(p, mass), ""));
     }

@@ -26,7 +26,6 @@ final class Patterns {
 
     static final String NUMBER = "([-+]?\\d+(?:[.,]\\d+)*)";
     static final String DEGREES = "([-+]?\\d+(?:[.,]\\d+)?\\s*(?:\u00b0\\s*)?(?:[cf]\\b)?)";
-    static final String MASS_UNIT = "(g|kg|oz|lb)";
 
     /** {@code 3/4}. */
     static final String FRACTION = "\\d{1,2}/\\d{1,2}";
@@ -42,6 +41,9 @@ final class Patterns {
 
     /** A mass as it is typed, with or without its unit; pounds may be followed by ounces. */
     static final String AMOUNT = MAYBE_BROKEN + "\\s*" + ANY_MASS_UNIT + "?(?:\\s+" + MAYBE_BROKEN + "\\s*" + OUNCES + ")?";
+
+    /** The same, plainly a mass. */
+    static final String AMOUNT_WITH_UNIT = MAYBE_BROKEN + "\\s*" + ANY_MASS_UNIT + "(?:\\s+" + MAYBE_BROKEN + "\\s*" + OUNCES + ")?";
 
     /** A name of letters alone, or of anything between quotation marks. */
     static final String NAME = "(" + Quotes.QUOTED + "|[\\p{L}' -]+?)";
@@ -94,11 +96,7 @@ final class Patterns {
 
     /** A mass of something, from the least to the most. */
     static Mass mass(String what, String typed, Mass least, Mass most, QuickContext context) {
-        // Nobody halves a gram: whoever types "water 1/2" on a scale of grams may mean half of the water.
-        if (context.units().mass() == Units.MassUnit.GRAM && typed.contains("/") && typed.chars().noneMatch(Character::isLetter)) {
-            throw ProblemsException.of(FIELD, ProblemKey.BROKEN_OF_WHAT, typed);
-        }
-        Mass mass = MassNotation.read(FIELD, typed, context.units());
+        Mass mass = read(typed, context);
         if (least.isMoreThan(mass)) {
             throw ProblemsException.of(FIELD, ProblemKey.TOO_LOW, what, mass, least);
         }
@@ -108,9 +106,17 @@ final class Patterns {
         return mass;
     }
 
-    /** A mass that may not have been said. */
-    static @Nullable Mass mass(@Nullable String number, @Nullable String unit, QuickContext context) {
-        return number == null ? null : MassNotation.read(FIELD, number + (unit == null ? "" : unit), context.units());
+    /** A mass that may not have been said; whether there can be so much is looked at with the entry. */
+    static @Nullable Mass mass(@Nullable String typed, QuickContext context) {
+        return typed == null ? null : read(typed, context);
+    }
+
+    private static Mass read(String typed, QuickContext context) {
+        // Nobody halves a gram: whoever types "water 1/2" on a scale of grams may mean half of the water.
+        if (context.units().mass() == Units.MassUnit.GRAM && typed.contains("/") && typed.chars().noneMatch(Character::isLetter)) {
+            throw ProblemsException.of(FIELD, ProblemKey.BROKEN_OF_WHAT, typed);
+        }
+        return MassNotation.read(FIELD, typed, context.units());
     }
 
     /** A temperature that may not have been said. */

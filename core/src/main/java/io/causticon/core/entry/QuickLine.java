@@ -39,6 +39,9 @@ public final class QuickLine {
 
     private static final Pattern BURNING = Pattern.compile(
             "\\b(?:burn\\w*|sting\\w*|stung|zap\\w*|tingl\\w*|smart(?:s|ed|ing)|blister\\w*|itch\\w*|raw skin|sore hands)\\b", Pattern.CASE_INSENSITIVE);
+    /** A number behind everything else is part of something that was not understood, and no words. */
+    private static final Pattern ANOTHER_NUMBER = Pattern.compile("[-+]?\\d[\\d.,/ ]*");
+
     private static final Pattern JUST = Pattern.compile("^" + WordKinds.JUST_A_NOTE, Pattern.CASE_INSENSITIVE);
 
     private static final List<Way> WAYS = EntryKinds.ways().toList();
@@ -158,8 +161,8 @@ public final class QuickLine {
                         // A thick crust is no thick trace.
                         throw notUnderstood(part, context);
                     }
-                    if (rest.startsWith("%")) {
-                        // Five per cent of something is no five grams of it.
+                    if (rest.startsWith("%") || ANOTHER_NUMBER.matcher(rest).matches()) {
+                        // Five per cent of something is no five grams of it, and "lye 43 1/2" is not 43.
                         throw notUnderstood(part, context);
                     }
                     askWhetherAnother(rest, context);
