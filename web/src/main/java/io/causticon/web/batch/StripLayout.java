@@ -46,6 +46,9 @@ final class StripLayout {
     private static final List<Stage> RUNGS = List.of(Stage.EMULSION, Stage.THIN, Stage.LIGHT, Stage.MEDIUM, Stage.THICK);
     private static final double RUNG = 20;
 
+    /** C: the first mark of its scale. */
+    private static final double COOL = 20;
+
     /** Lanes: name, top, bottom. */
     private enum Lane {
         TEMPERATURE("", 36, 236),
@@ -122,9 +125,9 @@ final class StripLayout {
     }
 
     private void temperatures() {
-        for (double c = 20; c <= degrees.from(); c += 20) {
-            double y = degrees.at(c);
-            String number = Formats.number(Math.rint(formats.degrees(Temperature.celsius(c))), 0);
+        for (Temperature mark : formats.marks(COOL, degrees.from())) {
+            double y = degrees.at(mark.celsius());
+            String number = Formats.number(Math.rint(formats.degrees(mark)), 0);
             drawing.line(LEFT, y, RIGHT, y, "dotted").textEnd(LEFT - 8, y + 4, number, "figure");
         }
         loaf.ifPresent(this::forecast);

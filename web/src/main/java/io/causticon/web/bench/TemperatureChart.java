@@ -45,10 +45,9 @@ final class TemperatureChart {
     }
 
     private void grid(double from, double to, double lowest, double highest) {
-        double step = highest - lowest > 70 ? 20 : highest - lowest > 30 ? 10 : 5;
-        for (double c = Math.ceil(lowest / step) * step; c <= highest; c += step) {
-            double y = degrees.at(c);
-            String label = Formats.number(Math.rint(formats.degrees(Temperature.celsius(c))), 0);
+        for (Temperature mark : formats.marks(lowest, highest)) {
+            double y = degrees.at(mark.celsius());
+            String label = Formats.number(Math.rint(formats.degrees(mark)), 0);
             drawing.line(LEFT, y, RIGHT, y, "rule").textEnd(LEFT - 8, y + 4, label, "figure");
         }
         double span = to - from;

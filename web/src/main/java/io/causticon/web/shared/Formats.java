@@ -15,7 +15,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
+import java.util.stream.DoubleStream;
 
 /**
  * Writes values as one maker reads them. Rounding is half up at the last digit shown; a minus is a real minus sign.
@@ -36,6 +38,10 @@ public record Formats(Units units, ZoneId zone) {
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter INPUT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss", Locale.ENGLISH);
     private static final double FINE_GRAMS = 10;
+    /** Degrees between the marks of an axis. */
+    private static final List<Double> ROUND_STEPS = List.of(5.0, 10.0, 20.0, 50.0, 100.0);
+
+    private static final int MOST_STEPS = 7;
     private static final int FINEST_PLACES = 6;
     private static final int THOUSAND_DIGITS = 3;
     private static final long MINUTE = 60;
@@ -108,6 +114,16 @@ public record Formats(Units units, ZoneId zone) {
     /** The number of degrees in her unit. */
     public double degrees(Temperature temperature) {
         return units.temperature() == TemperatureUnit.CELSIUS ? temperature.celsius() : temperature.inFahrenheit();
+    }
+
+    /** Where an axis is marked: round numbers of her degrees between two temperatures in C, at most eight of them. */
+    public List<Temperature> marks(double lowestCelsius, double highestCelsius) {
+        double low = degrees(Temperature.celsius(lowestCelsius));
+        double high = degrees(Temperature.celsius(highestCelsius));
+        double step = ROUND_STEPS.stream().filter(s -> high - low <= MOST_STEPS * s).findFirst().orElse(high - low);
+        return DoubleStream.iterate(Math.ceil(low / step) * step, d -> d <= high, d -> d + step)
+                .mapToObj(d -> units.temperature() == TemperatureUnit.CELSIUS ? Temperature.celsius(d) : Temperature.fahrenheit(d))
+                .toList();
     }
 
     /** A difference of temperatures, in the maker's degrees. */

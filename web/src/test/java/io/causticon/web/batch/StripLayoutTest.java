@@ -90,7 +90,7 @@ class StripLayoutTest {
     @Test
     void theScaleIsWrittenInTheMakersDegrees() {
         assertThat(of(draw(METRIC), "40")).hasSize(1);
-        assertThat(of(draw(new Formats(Units.US, ZoneOffset.UTC)), "104")).hasSize(1);
+        assertThat(of(draw(new Formats(Units.US, ZoneOffset.UTC)), "100")).hasSize(1);
     }
 
     @Test

@@ -31,6 +31,15 @@ class FormatsTest {
         assertThat(US.roughMass(Mass.grams(1204))).isEqualTo("42.5 oz");
     }
 
+    @Test
+    void axesAreMarkedAtRoundNumbersOfTheMakersDegrees() {
+        assertThat(METRIC.marks(20, 100)).extracting(Temperature::celsius).containsExactly(20.0, 40.0, 60.0, 80.0, 100.0);
+        assertThat(US.marks(20, 100)).extracting(t -> Math.rint(t.inFahrenheit())).containsExactly(100.0, 150.0, 200.0);
+        assertThat(US.marks(-6, 55)).extracting(t -> Math.rint(t.inFahrenheit())).containsExactly(40.0, 60.0, 80.0, 100.0, 120.0);
+        assertThat(METRIC.marks(25, 25)).hasSize(1);
+        assertThat(METRIC.marks(25, 24)).isEmpty();
+    }
+
     @ParameterizedTest
     @CsvSource({"0.00004, under 0.1 %", "0.004, 0.4 %", "0.034, 3 %", "0.941, 94 %", "0.9991, over 99 %"})
     void probabilitiesHaveNoFalsePrecision(double p, String words) {
