@@ -114,7 +114,7 @@ public final class QuickLine {
         List<Entry> entries = new ArrayList<>();
         for (String part : Quotes.parts(rest)) {
             if (!part.isBlank()) {
-                readPart(BrokenNumbers.spelled(part.trim()), context, entries, problems);
+                readPart(part.trim(), context, entries, problems);
             }
         }
         if (entries.isEmpty() && problems.isEmpty()) {
@@ -150,12 +150,14 @@ public final class QuickLine {
         return time.find() ? Math.min(time.end(), line.length()) : 0;
     }
 
-    private static void readPart(String part, QuickContext context, List<Entry> entries, Problems problems) {
+    private static void readPart(String typed, QuickContext context, List<Entry> entries, Problems problems) {
+        String part = BrokenNumbers.spelled(typed);
         try {
             for (Way way : WAYS) {
                 Optional<Way.Match> match = way.match(part, context);
                 if (match.isPresent()) {
-                    entries.add(match.get().entry());
+                    // A half is spelled out to be counted; words are kept as they were typed.
+                    entries.add(match.get().entry() instanceof Entry.Noted ? way.match(typed, context).orElse(match.get()).entry() : match.get().entry());
                     String rest = match.get().rest().trim();
                     if (!rest.isEmpty() && context.findings().containsKey(part.toLowerCase(Locale.ROOT))) {
                         // A thick crust is no thick trace.

@@ -188,6 +188,7 @@ class QuickLineTest {
             assertThat(read("weigh lye 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
             assertThat(((Entry.Weighed) only("weigh olive 8\u00bd oz")).mass()).isEqualTo(Mass.ounces(8.5));
             assertThat(((Entry.BarWeighed) only("bar 3\u00bc oz")).mass()).isEqualTo(Mass.ounces(3.25));
+            assertThat(((Entry.Noted) only("note it is \u00bd full")).text()).isEqualTo("it is \u00bd full");
             assertThat(((Entry.Added) only("add lavender \u00bd oz")).mass()).isEqualTo(Mass.ounces(0.5));
             assertThat(((Entry.Added) only("add lavender 1 lb 2 oz lot 7")).mass()).isEqualTo(Mass.ounces(18));
             assertThat(read("add lavender 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);

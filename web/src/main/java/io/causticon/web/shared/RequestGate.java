@@ -17,11 +17,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * or of a kind that they are not. The container has the same limit for bodies that do not tell their length.
  */
 @Component
-@Order(RequestGate.BEHIND_WHAT_SAYS_HOW_LETTERS_ARE_WRITTEN)
+@Order(RequestGate.BEHIND_THE_ENCODING)
 class RequestGate extends OncePerRequestFilter {
 
-    /** Whoever asks for a field first has all of them read: in the letters of the pages only once it was said which those are. */
-    static final int BEHIND_WHAT_SAYS_HOW_LETTERS_ARE_WRITTEN = Ordered.HIGHEST_PRECEDENCE + 1;
+    /** Whoever asks for a field first has all of them decoded: as the pages are written only once the filter of encodings has said so. */
+    static final int BEHIND_THE_ENCODING = Ordered.HIGHEST_PRECEDENCE + 1;
 
     private static final long LARGEST_FORM = 256L * 1024;
     private static final String KEPT = "Nothing was changed; go back and what you typed is still there.";
