@@ -212,7 +212,7 @@ public final class Measures {
     }
 
     private static boolean line(boolean fine, String what, String value, String wanted) {
-        System.out.printf("%-8s %-62s %s%s%n", fine ? "ok" : "PASSED", what, value, wanted.isEmpty() ? "" : "  (wanted: " + wanted + ")");
+        System.out.printf("%-8s %-62s %s%s%n", fine ? "ok" : "MISSED", what, value, wanted.isEmpty() ? "" : "  (wanted: " + wanted + ")");
         return fine;
     }
 }
