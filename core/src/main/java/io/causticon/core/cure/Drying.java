@@ -131,6 +131,16 @@ public final class Drying {
         return bar.dryBelow();
     }
 
+    /** Whether it stands so that it loses less than it could. */
+    public boolean isCovered() {
+        return bar.isCovered();
+    }
+
+    /** Whether its air is damper than usual, so that it stays wetter. */
+    public boolean isInDampAir() {
+        return bar.isInDampAir();
+    }
+
     /** Days after the cut until it is dry, in the middle. */
     public double readyDay() {
         return quantile(0.5);

@@ -57,7 +57,25 @@ record DryingBar(
 
     /** Of its mass in a week: what is covered, or stands in damp air, loses little however wet it is, and is not dry for that. */
     double dryBelow() {
-        return Drying.DRY_BELOW_A_WEEK * open() * Math.min(1, canLose() / canLoseDownTo(waterAtTheEndIn(USUAL_HUMIDITY)));
+        return Drying.DRY_BELOW_A_WEEK * open() * Math.min(1, perWhatIsLeft(canLose()) / perWhatIsLeft(canLoseInUsualAir()));
+    }
+
+    boolean isCovered() {
+        return open() < 1;
+    }
+
+    /** Damper than that of a workshop where nobody reads it. */
+    boolean isInDampAir() {
+        return canLose() < canLoseInUsualAir();
+    }
+
+    private double canLoseInUsualAir() {
+        return canLoseDownTo(waterAtTheEndIn(USUAL_HUMIDITY));
+    }
+
+    /** What is lost in a week is told of the bar as it is then: nearly as it is at the end. */
+    private static double perWhatIsLeft(double loss) {
+        return loss / (1 - loss);
     }
 
     /** What it can lose, of its mass when it was cut. */

@@ -154,10 +154,11 @@ public final class QuickLine {
         String part = BrokenNumbers.spelled(typed);
         try {
             for (Way way : WAYS) {
-                Optional<Way.Match> match = way.match(part, context);
+                // A half is spelled out to be counted; words are kept as they were typed.
+                Optional<Way.Match> match = way.match(part, context)
+                        .map(m -> m.entry() instanceof Entry.Noted && !part.equals(typed) ? way.match(typed, context).orElse(m) : m);
                 if (match.isPresent()) {
-                    // A half is spelled out to be counted; words are kept as they were typed.
-                    entries.add(match.get().entry() instanceof Entry.Noted ? way.match(typed, context).orElse(match.get()).entry() : match.get().entry());
+                    entries.add(match.get().entry());
                     String rest = match.get().rest().trim();
                     if (!rest.isEmpty() && context.findings().containsKey(part.toLowerCase(Locale.ROOT))) {
                         // A thick crust is no thick trace.

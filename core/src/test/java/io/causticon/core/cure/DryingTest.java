@@ -72,7 +72,8 @@ class DryingTest {
         double usual = Drying.of(bar(25, 0.55), List.of()).readyDay();
         for (double damp : new double[] {0.6, 0.7, 0.8, 0.95}) {
             Drying drying = Drying.of(bar(25, damp), List.of());
-            assertThat(drying.readyDay()).as("%.2f", damp).isGreaterThan(usual - 1);
+            assertThat(drying.readyDay()).as("%.2f", damp).isCloseTo(usual, within(0.5));
+            assertThat(drying.isInDampAir()).isTrue();
             assertThat(drying.waterShareAt(usual)).isGreaterThan(Drying.of(bar(25, 0.55), List.of()).waterShareAt(usual));
         }
     }

@@ -41,6 +41,8 @@ public record Maker(
 
     Frame frame(String assets) {
         String inShort = formats().massUnit() + " \u00b7 " + formats().temperatureUnit();
-        return new Frame(workshop, displayName, theme, inShort, role.canWrite(), role == Role.OWNER, assets);
+        boolean inGrams = units.mass() == Units.MassUnit.GRAM;
+        boolean inCelsius = units.temperature() == Units.TemperatureUnit.CELSIUS;
+        return new Frame(workshop, displayName, theme, inShort, inGrams, inCelsius, role.canWrite(), role == Role.OWNER, assets);
     }
 }

@@ -193,7 +193,8 @@ class CurePages {
     private static String band(Readiness readiness, Formats formats, Instant now) {
         double below = readiness.drying().dryBelowAWeekShare();
         String rule = "dry is less than " + Formats.number(100 * below, below < Drying.DRY_BELOW_A_WEEK ? 2 : 1) + " % a week"
-                + (below < Drying.DRY_BELOW_A_WEEK ? ", as closely as they stand" : "");
+                + (readiness.drying().isCovered() ? ", as closely as they stand" : "")
+                + (readiness.drying().isInDampAir() ? ", in air so damp" : "");
         if (!readiness.isWeighed()) {
             return "the least for its kind; weighings move it. By water and air alone dry about " + formats.day(readiness.dry(), now) + "; " + rule;
         }
