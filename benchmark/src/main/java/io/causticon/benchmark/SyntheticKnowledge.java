@@ -24,7 +24,7 @@ final class SyntheticKnowledge {
         List<Condition> all = new ArrayList<>();
         all.add(Conditions.LYE_HEAVY);
         for (int i = 1; i < conditions; i++) {
-            all.add(new Condition("condition-" + i, "condition " + i, i < conditions / 5));
+            all.add(new Condition("condition-" + i, "condition " + i, i < conditions / 5, false));
         }
         all.forEach(c -> k.condition(c).happensTo(0.01 + 0.05 * random.nextDouble()));
         for (int f = 0; f < findings; f++) {

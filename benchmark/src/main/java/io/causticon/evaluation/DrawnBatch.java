@@ -42,6 +42,11 @@ final class DrawnBatch {
 
     /** Which bars are cut, of a dozen. */
     private static final List<Integer> CUT = List.of(2, 6, 11);
+    private static final List<Integer> CUT_AGAIN = List.of(4, 7, 9, 12);
+    private static final int BARS = 12;
+
+    /** Per cent NaOH that a maker takes for a reason to titrate again. */
+    private static final double LIMIT = .05;
 
     private static final Instant BEGUN = Instant.parse("2026-10-01T10:00:00Z");
     private static final double NAOH = 39.997;
@@ -57,6 +62,7 @@ final class DrawnBatch {
     private final boolean pockets;
     private final boolean separated;
     private final boolean ash;
+    private boolean spotted;
 
     DrawnBatch(Random random, Logging logging) {
         this.random = random;
@@ -159,6 +165,7 @@ final class DrawnBatch {
         add(1.4, new Entry.StageReached(separated && chance(.6) ? Stage.STREAKS : Stage.LIGHT, null));
         add(1.5, new Entry.Poured(Temperature.celsius(34 + 8 * random.nextDouble())));
         add(1.6, new Entry.Kept(MouldCare.COVERED, null));
+        add(30, new Entry.Cut(BARS));
         looks();
         tests();
     }
@@ -180,14 +187,27 @@ final class DrawnBatch {
         cut(49, "weeping-dots", pockets ? .17 : separated ? .12 : .004);
     }
 
-    /** Three bars are cut; a pocket is in one and not in its neighbour. What was seen is told of its bar, what was not of all of them. */
+    /**
+     * Three bars are cut; a pocket is in one and not in its neighbour. What was seen is told of its bar, what was not of all of them. Whoever sees
+     * something cuts four more a day later, and tests another bar.
+     */
     private void cut(double hour, String finding, double oneBar) {
-        List<Integer> there = CUT.stream().filter(bar -> chance(oneBar)).toList();
+        if (cut(hour, finding, oneBar, CUT)) {
+            spotted = true;
+            cut(hour + 24, finding, oneBar, CUT_AGAIN);
+        }
+    }
+
+    private boolean cut(double hour, String finding, double oneBar, List<Integer> bars) {
+        List<Integer> there = bars.stream().filter(bar -> chance(oneBar)).toList();
+        List<Integer> clean = bars.stream().filter(bar -> !there.contains(bar)).toList();
         if (!there.isEmpty()) {
             add(hour, new Entry.Observed(finding, Presence.SEEN, Bars.numbered(there.toArray(Integer[]::new))));
-        } else if (logging != Logging.ONLY_WHAT_IS_ODD) {
-            add(hour, new Entry.Observed(finding, Presence.LOOKED_AND_ABSENT, Bars.numbered(CUT.toArray(Integer[]::new))));
         }
+        if (!clean.isEmpty() && (logging != Logging.ONLY_WHAT_IS_ODD || !there.isEmpty())) {
+            add(hour + .01, new Entry.Observed(finding, Presence.LOOKED_AND_ABSENT, Bars.numbered(clean.toArray(Integer[]::new))));
+        }
+        return !there.isEmpty();
     }
 
     private WashFeel wash(boolean tender) {
@@ -204,18 +224,28 @@ final class DrawnBatch {
         WashFeel first = wash(tender);
         add(24 * 7, new Entry.WashTested(first, Bars.numbered(1)));
         // Whoever does not like what she feels tries another bar some days later.
-        if (first != WashFeel.CALM) {
+        if (first != WashFeel.CALM || spotted) {
             add(24 * 10.5, new Entry.WashTested(wash(tender), Bars.numbered(4)));
         }
         if (chance(.5)) {
             double strip = 9.3 + .5 * random.nextGaussian() + from(.4, .15);
             add(24 * 7 + 1, new Entry.PhRead(Math.round(Math.min(13, strip) * 2) / 2.0, PhMethod.STRIP));
         }
-        if (logging == Logging.ALL_LOOKED_AT) {
-            double found = pockets && chance(.4) ? .8 * -Math.log(1 - random.nextDouble()) : freeAlkaliPercent;
-            double read = Math.max(0, found * (1 + .12 * random.nextGaussian()) + .03 * random.nextGaussian());
-            add(24 * 8, new Entry.Titrated(Math.round(read * 100) / 100.0));
+        // Whoever reads more than the limit, or saw spots, titrates another bar.
+        if (logging == Logging.ALL_LOOKED_AT && (titrate(24 * 8, 3) > LIMIT || spotted)) {
+            titrate(24 * 9, 7);
         }
+    }
+
+    /** Liquor that was met, or lye that sank where fats and lye parted, on top of what is left all through. */
+    private double titrate(double hour, int bar) {
+        double closed = pockets && chance(.4) ? .8 * -Math.log(1 - random.nextDouble()) : 0;
+        double sank = separated && chance(.5) ? .5 * -Math.log(1 - random.nextDouble()) : 0;
+        double found = Math.max(freeAlkaliPercent, closed + sank);
+        double read = Math.max(0, found * (1 + .12 * random.nextGaussian()) + .03 * random.nextGaussian());
+        double told = Math.round(read * 100) / 100.0;
+        add(hour, new Entry.Titrated(told, Bars.numbered(bar)));
+        return told;
     }
 
     private void seen(double hour, String finding, double probability) {

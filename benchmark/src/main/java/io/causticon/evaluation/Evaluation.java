@@ -52,8 +52,9 @@ public final class Evaluation {
         for (int n = 0; n < cases; n++) {
             DrawnBatch batch = new DrawnBatch(random, logging);
             BatchFacts facts = BatchFacts.of(batch.plan(), batch.log(), batch.lookedAt());
-            Diagnosis diagnosis = diagnostician.examine(facts, VESSELS);
-            ReleaseGate gate = ReleaseGate.of(facts, diagnosis);
+            Diagnostician.Examined examined = diagnostician.assess(facts, VESSELS);
+            Diagnosis diagnosis = examined.diagnosis();
+            ReleaseGate gate = examined.gate();
             boolean open = gate.isOpen();
             boolean held = diagnosis.verdict() == Diagnosis.Verdict.HOLD;
             if (batch.superfat() < -.03) {

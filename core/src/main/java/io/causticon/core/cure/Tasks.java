@@ -14,7 +14,6 @@ import java.util.Optional;
 /** What is to be done with a batch and when, from its recipe's schedule and from what was done already. */
 public final class Tasks {
 
-    private static final Duration FIRST_WASH_AFTER_UNMOULDING = Duration.ofHours(48);
     private static final Duration WEEK = Duration.ofDays(7);
     private static final Duration CUT_AFTER_UNMOULDING = Duration.ofHours(2);
     private static final int MOST_WEIGHINGS = 4;
@@ -129,10 +128,7 @@ public final class Tasks {
         tasks.add(new Task(
                 Kind.UNMOULD, unmoulded, log.first(Entry.Unmoulded.class).map(u -> u.at()).or(() -> cut)));
         tasks.add(new Task(Kind.CUT, unmoulded.plus(CUT_AFTER_UNMOULDING), cut));
-        tasks.add(new Task(
-                Kind.WASH_TEST,
-                unmoulded.plus(FIRST_WASH_AFTER_UNMOULDING),
-                log.first(Entry.WashTested.class).map(w -> w.at())));
+        tasks.add(firstWash(plan, log, unmoulded));
         weighings(log, unmoulded, ready, tasks);
         Optional<Instant> released = Life.of(log) == Life.READY
                 ? log.last(Entry.Released.class).map(r -> r.at())
@@ -144,6 +140,14 @@ public final class Tasks {
             Staleness.of(plan, log).flatMap(s -> s.nextLook(log)).ifPresent(look -> tasks.add(new Task(Kind.LOOK, look, Optional.empty())));
         }
         return tasks;
+    }
+
+    /** As soon as skin may meet it; a wash before that tells of its age, and is due all the same. */
+    private static Task firstWash(BatchPlan plan, BatchLog log, Instant unmoulded) {
+        BatchFacts facts = BatchFacts.of(plan, log, unmoulded);
+        Instant due = facts.oldEnoughForSkin().filter(old -> old.isAfter(unmoulded)).orElse(unmoulded);
+        Optional<Instant> done = log.of(Entry.WashTested.class).map(w -> w.at()).filter(facts::isTestOnSkin).findFirst();
+        return new Task(Kind.WASH_TEST, due, done);
     }
 
     /** A weighing a week while it cures; a weighing within half a week counts. */

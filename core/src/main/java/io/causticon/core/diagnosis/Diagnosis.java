@@ -65,7 +65,7 @@ public record Diagnosis(
     }
 
     public Verdict verdict() {
-        if (anyHazard >= HOLD_FROM || signStands) {
+        if (anyHazard >= HOLD_FROM || signStands || unfit().isPresent()) {
             return Verdict.HOLD;
         }
         return isOpen() || !isTested() ? Verdict.NOT_RULED_OUT : Verdict.CALM;
@@ -91,6 +91,13 @@ public record Diagnosis(
     /** Whether a wash or a measurement was calm: without that nothing is called so. */
     public boolean isTested() {
         return evidence.stream().anyMatch(e -> !e.isPresent() && TESTS.contains(e.finding()));
+    }
+
+    /** What makes it unfit for use or sale, though it burns nobody, where that is likelier than not, or plain to see. */
+    public Optional<ConditionReport> unfit() {
+        return reports.stream()
+                .filter(r -> r.condition().unfit() && (r.probability() >= LEADS_FROM || Unfit.isPlain(r.condition(), evidence)))
+                .max(Comparator.comparingDouble(ConditionReport::probability));
     }
 
     /** The likeliest condition, if any is likelier than not. */

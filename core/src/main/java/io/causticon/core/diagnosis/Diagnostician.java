@@ -1,13 +1,16 @@
 package io.causticon.core.diagnosis;
 
+import io.causticon.core.formula.Portioning;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +24,10 @@ public final class Diagnostician {
 
     private static final double LEAST_PRIOR = 0.0003;
     private static final double MOST_PRIOR = 0.995;
+
+    /** The error of a scale's step is even: its width is that many standard deviations. */
+    private static final double STEPS_A_SIGMA = Math.sqrt(12);
+
     private static final Phrase UNSAID = Phrase.of("nothing else was said");
     private static final Phrase HABIT = Phrase.of("this workshop tells what is odd");
 
@@ -52,6 +59,68 @@ public final class Diagnostician {
     }
 
     /**
+     * What a batch has, and what must be there before it is released.
+     *
+     * @param diagnosis of all of it
+     * @param parts of each part that had lye of its own, by its name; none where all was one batter
+     * @param gate what is asked for before it is given into anybody's hands
+     */
+    public record Examined(Diagnosis diagnosis, Map<String, Diagnosis> parts, ReleaseGate gate) {
+
+        /** Whether it must be held: it, or a part of it. */
+        public Diagnosis worst() {
+            return parts.values().stream()
+                    .filter(p -> p.verdict().compareTo(diagnosis.verdict()) < 0 || p.verdict() == diagnosis.verdict() && p.anyHazard() > diagnosis.anyHazard())
+                    .max(Comparator.comparingDouble(Diagnosis::anyHazard))
+                    .orElse(diagnosis);
+        }
+    }
+
+    /** Everything at once: where each part had lye of its own, each by itself. */
+    public Examined assess(BatchFacts facts, KnownVessels vessels) {
+        return assess(facts, vessels, examine(facts, vessels));
+    }
+
+    /** The same for one whose diagnosis is known. */
+    public Examined assess(BatchFacts facts, KnownVessels vessels, Diagnosis diagnosis) {
+        if (facts.parts().isEmpty() || !facts.wasPoured()) {
+            return new Examined(diagnosis, Map.of(), ReleaseGate.of(facts, diagnosis));
+        }
+        Map<String, Diagnosis> parts = new LinkedHashMap<>();
+        Map<String, ReleaseGate> gates = new LinkedHashMap<>();
+        for (String part : facts.parts()) {
+            BatchFacts of = facts.ofPart(part);
+            parts.put(part, examine(of, vessels));
+            gates.put(part, ReleaseGate.of(of, parts.get(part)));
+        }
+        return new Examined(diagnosis, parts, ReleaseGate.ofParts(gates));
+    }
+
+    /** What would open the gate if it were calm; of parts with lye of their own each its own, where they do not ask for the same. */
+    public Road road(BatchFacts facts, KnownVessels vessels, Examined examined) {
+        if (examined.gate().isOpen()) {
+            return Road.DONE;
+        }
+        if (examined.parts().isEmpty()) {
+            return road(facts, vessels, examined.gate());
+        }
+        List<Road.Step> steps = new ArrayList<>();
+        boolean opens = true;
+        for (Map.Entry<String, Diagnosis> part : examined.parts().entrySet()) {
+            BatchFacts of = facts.ofPart(part.getKey());
+            Road road = road(of, vessels, ReleaseGate.of(of, part.getValue()));
+            opens &= road.opens();
+            road.steps().forEach(s -> steps.add(facts.isCutAcrossParts() ? s : s.of(part.getKey())));
+        }
+        return new Road(steps.stream().distinct().sorted(Comparator.comparing(Road.Step::from)).toList(), opens);
+    }
+
+    private Road road(BatchFacts facts, KnownVessels vessels, ReleaseGate gate) {
+        Weighing weighing = weigh(facts, vessels);
+        return new RoadFinder(network, facts, weighing.evidence, weighing.belief).find(gate);
+    }
+
+    /**
      * A diagnosis with what it hangs on.
      *
      * @param diagnosis what the batch has
@@ -74,7 +143,7 @@ public final class Diagnostician {
                 .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
         Belief belief = weighing.belief;
         Set<Finding> known = weighing.evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
-        Duration age = Duration.between(facts.rebatchedAt().orElse(facts.log().begun()), facts.log().begun().plus(facts.age()));
+        Duration age = facts.age();
         NextLooks.Ranked looks = new NextLooks(network, belief).ranked(known, age, SignHistory.calmTest(facts).isPresent());
         boolean stands = SignHistory.of(facts).stream().anyMatch(SignHistory::stands);
         return new Diagnosis(
@@ -114,7 +183,7 @@ public final class Diagnostician {
         SlipFinder slips = SlipFinder.of(facts, vessels);
         List<List<Ledger.Line>> shifts = network.conditions().stream().map(c -> factLines(c, facts)).toList();
         Optional<Weighing> before = facts.beforeRebatch().map(b -> weigh(b, vessels));
-        double[] superfat = before.map(b -> RebatchedSuperfat.of(facts, b.belief.superfat())).orElseGet(() -> superfat(slips, shifts));
+        double[] superfat = before.map(b -> RebatchedSuperfat.of(facts, b.belief.superfat())).orElseGet(() -> superfat(slips, shifts, facts));
         Belief prior = network.prior(priors(shifts), superfat);
         List<Evidence> evidence = EvidenceReader.read(facts);
         List<List<Ledger.Line>> lines = new ArrayList<>();
@@ -125,7 +194,7 @@ public final class Diagnostician {
         }
         Belief belief = quiet;
         double[] stood = belief.ofEach();
-        Measured measured = new Measured(network, facts.weightsNow());
+        Measured measured = new Measured(network, facts);
         for (Evidence item : evidence) {
             Belief after = after(belief, item, measured);
             double[] stands = after == belief ? stood : after.ofEach(belief, stood);
@@ -165,14 +234,22 @@ public final class Diagnostician {
     }
 
     /** What the weights say, shifted by the facts that speak for or against too much alkali. */
-    private double[] superfat(SlipFinder slips, List<List<Ledger.Line>> shifts) {
-        double[] levels = slips.superfat();
+    private double[] superfat(SlipFinder slips, List<List<Ledger.Line>> shifts, BatchFacts facts) {
+        double[] levels = facts.part().isEmpty() ? slips.superfat() : SuperfatLevels.moved(slips.superfat(), ofPart(facts));
         int excess = lyeHeavy();
         double factor = excess < 0 ? 1 : new Weight(shifts.get(excess).stream().mapToDouble(l -> l.weight().decibans()).sum()).factor();
         for (int level = 0; level < levels.length; level++) {
             levels[level] *= SuperfatLevels.isExcess(level) ? factor : 1;
         }
         return levels;
+    }
+
+    /** How a part differs from the whole: as planned, and by the steps of the scale for a lye of its own. */
+    private static Estimate ofPart(BatchFacts facts) {
+        double lye = facts.shareOfPart() * facts.asWeighed().weights().lye().grams();
+        boolean own = facts.plan().pouring().portioning().route() == Portioning.LyeRoute.OWN;
+        double step = own && lye > 0 ? facts.plan().scales().lyeStep().grams() / lye / STEPS_A_SIGMA : 0;
+        return new Estimate(facts.superfatOfPartBeside(), step);
     }
 
     private Belief after(Belief belief, Evidence item, Measured measured) {
@@ -184,11 +261,11 @@ public final class Diagnostician {
             return belief.after(finding, item.isPresent(), item.times());
         }
         int variable = network.variableOf(lyeHeavy());
-        return belief.after(variable, measured.likelihood(finding, variable, item.value().getAsDouble()));
+        return belief.after(variable, measured.likelihood(finding, variable, item));
     }
 
     private Hinges hinges(Weighing weighing, BatchFacts facts) {
-        Measured measured = new Measured(network, facts.weightsNow());
+        Measured measured = new Measured(network, facts);
         return new HingeFinder(network, weighing.evidence, weighing.belief, left -> {
             Belief belief = weighing.quiet;
             for (Evidence item : left) {
@@ -233,13 +310,18 @@ public final class Diagnostician {
     private Ledger.Line line(Evidence item, int c, Weight weight) {
         Condition condition = network.conditions().get(c);
         String reason = knowledge.reason(item.finding(), condition).orElse("");
+        if (item.settled()) {
+            return new Ledger.Line(
+                    Phrase.of(item.words()), new Weight(0), Ledger.Kind.DOES_NOT_CLEAR,
+                    Phrase.of(reason.isEmpty() ? "" : "settled since, by the faces of several bars and a titration"));
+        }
         if (item.early() && !item.isPresent()) {
             long days = Math.max(1, item.finding().from().toDays());
             return new Ledger.Line(
                     Phrase.of(item.words()),
                     new Weight(0),
                     Ledger.Kind.DOES_NOT_CLEAR,
-                    Phrase.of(reason.isEmpty() ? "" : "too early to say: look again from day " + days + " on"));
+                    Phrase.of(reason.isEmpty() ? "" : "too early to say: look again from day " + days + " after the lye on, out of the mould"));
         }
         if (!item.counts()) {
             boolean concerns = condition.hazard() && !reason.isEmpty();

@@ -13,10 +13,14 @@ import java.util.OptionalDouble;
  * @param source who says so
  * @param words how the log puts it
  * @param value what was measured, where it is known by a number
+ * @param error of that number, one standard deviation in its unit
  * @param bars on how many different bars at least, 1 or more; one where nobody said
  * @param early whether it was looked for before the age from which that means something
+ * @param settled whether other looks, each stronger than this one, found since that it was nothing
  */
-public record Evidence(Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value, int bars, boolean early) {
+public record Evidence(
+        Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value, OptionalDouble error, int bars, boolean early,
+        boolean settled) {
 
     /** Clean faces of one loaf are not independent: each one after the first counts for so much, 0 to 1 (a judgement). */
     private static final double NEIGHBOUR = 0.6;
@@ -43,11 +47,15 @@ public record Evidence(Finding finding, Presence presence, Instant at, Source so
     }
 
     Evidence on(int differentBars) {
-        return new Evidence(finding, presence, at, source, words, value, Math.max(1, differentBars), early);
+        return new Evidence(finding, presence, at, source, words, value, error, Math.max(1, differentBars), early, settled);
+    }
+
+    Evidence asSettled() {
+        return new Evidence(finding, presence, at, source, words, value, error, bars, early, true);
     }
 
     /** Whether it may move any probability: an absence that clears nothing does not, nor one that was told before it could have come. */
     public boolean counts() {
-        return isPresent() || finding.absenceClears() && !early;
+        return !settled && (isPresent() || finding.absenceClears() && !early);
     }
 }

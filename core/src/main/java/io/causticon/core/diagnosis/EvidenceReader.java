@@ -13,6 +13,7 @@ import io.causticon.core.observation.TouchFeel;
 import io.causticon.core.observation.WashFeel;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,12 +21,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Turns a log into findings. A finding is counted once, however often it was logged: what the maker said of it herself comes before
  * what follows from other lines, a later look before an earlier one, except that a sign of a hazard is never overwritten by a
- * later calm; only what burned before it could be looked at, while the soap was still being made, is.
+ * later calm; only what burned before it could be looked at, while the soap was still being made, is. What was measured counts each time. Of what
+ * hides in single bars both count: where it was, and on how many other bars it was not.
  */
 final class EvidenceReader {
 
@@ -34,7 +37,6 @@ final class EvidenceReader {
     /** Of a one per cent solution: soap alone lies at 9.7, with a point of alkali too much it passes this. */
     static final double HIGH_SOLUTION = 10.4;
 
-    static final double NOTABLE_FREE_ALKALI = 0.1;
     /** Another bar that is clean says nothing of the one that was not. */
     static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
 
@@ -63,29 +65,56 @@ final class EvidenceReader {
     private static final double LATER = 2.05;
 
     private final Map<Finding, Evidence> found = new LinkedHashMap<>();
-    private final Samples samples = new Samples();
 
+    /** Each reading of an instrument: a later one says more, and takes nothing back. */
+    private final List<Evidence> measured = new ArrayList<>();
+
+    private final Samples samples = new Samples();
+    private final BatchFacts facts;
     private final Instant begun;
 
-    private EvidenceReader(Instant begun) {
-        this.begun = begun;
+    private EvidenceReader(BatchFacts facts) {
+        this.facts = facts;
+        this.begun = facts.soapSince().orElse(facts.log().begun());
     }
 
     /** All evidence in the order in which it came; of a batch that was melted down again, since then. */
     static List<Evidence> read(BatchFacts facts) {
         Instant since = facts.rebatchedAt().orElse(facts.log().begun());
-        EvidenceReader reader = new EvidenceReader(since);
+        EvidenceReader reader = new EvidenceReader(facts);
         facts.log().entries().stream().filter(e -> facts.rebatchedAt().isEmpty() || e.at().isAfter(since)).forEach(reader::read);
         facts.addedJustBefore(Stage.THICK, AT_ONCE)
                 .filter(what -> facts.rebatchedAt().isEmpty())
                 .ifPresent(what -> reader.solidAfter(what, facts.log().entries()));
         TracePace.of(facts).filter(p -> facts.rebatchedAt().isEmpty()).ifPresent(reader::pace);
         reader.again();
-        return reader.found.values().stream()
-                .map(reader::counted)
+        reader.settle();
+        return Stream.of(reader.found.values().stream().map(reader::counted), reader.measured.stream(), reader.beside())
+                .flatMap(e -> e)
                 .sorted(Comparator.comparing(Evidence::at)
                         .thenComparing(e -> e.finding().id()))
                 .toList();
+    }
+
+    /** That fats and lye parted is told by a look at the top; that they did not, by the faces of several bars and a titration alone. */
+    private void settle() {
+        if (ClosedIn.of(facts).isSettled()) {
+            found.replaceAll((finding, e) -> e.isPresent() && ClosedIn.isParting(finding) ? e.asSettled() : e);
+        }
+    }
+
+    /**
+     * Where spots were seen on one bar, the others that were clean. In such a loaf they say half of what they say of one where nothing was seen: where a
+     * pocket is there may be more (a judgement; drawn loaves with pockets pass the gate no oftener for it).
+     */
+    private Stream<Evidence> beside() {
+        return INSIDE_ONE_BAR.stream().filter(f -> found.containsKey(f) && found.get(f).isPresent()).flatMap(f -> {
+            Instant meant = meant(f);
+            int clean = samples.barsBeside(f, meant);
+            return clean == 0 ? Stream.empty() : samples.lastClean(f, meant).stream().map(at -> new Evidence(
+                    f, Presence.LOOKED_AND_ABSENT, at, Evidence.Source.MAKER, f.absent() + (clean == 1 ? " on another bar" : " on " + clean + " other bars"),
+                    OptionalDouble.empty(), OptionalDouble.empty(), (clean + 1) / 2, false, false));
+        });
     }
 
     /** A second wash says more than the first alone, whichever way it went. */
@@ -105,7 +134,7 @@ final class EvidenceReader {
         if (entry instanceof Entry.Observed o) {
             Findings.find(o.finding()).ifPresent(f -> {
                 samples.add(f, o.presence(), line.at(), o.on());
-                say(f, o.presence(), line.at(), Evidence.Source.MAKER, null, OptionalDouble.empty());
+                say(f, o.presence(), line.at(), Evidence.Source.MAKER, null);
             });
         } else if (entry instanceof Entry.PhRead ph) {
             readPh(ph, line.at());
@@ -118,7 +147,7 @@ final class EvidenceReader {
             readTouch(touch.feel(), line.at());
         } else if (entry instanceof Entry.Titrated t) {
             String words = String.format(Locale.ROOT, "titrated: %.2f %% free alkali", t.freeAlkaliPercent());
-            measured(Findings.FREE_ALKALI, t.freeAlkaliPercent() >= NOTABLE_FREE_ALKALI, line.at(), words, t.freeAlkaliPercent());
+            measured(Findings.FREE_ALKALI, FreeAlkali.isBeyondLimit(t, facts, line.at()), line.at(), words, t.freeAlkaliPercent(), FreeAlkali.smallestError(t));
         } else if (entry instanceof Entry.GelSeen gel) {
             log(
                     Findings.GEL_HALFWAY,
@@ -126,7 +155,9 @@ final class EvidenceReader {
                     line.at(),
                     "gel seen: " + gel.extent().name().toLowerCase(Locale.ROOT));
         } else if (entry instanceof Entry.StageReached stage) {
-            readStage(stage.stage(), line.at());
+            if (!ClosedIn.isStirredBack(stage.stage(), line.at(), facts.log())) {
+                readStage(stage.stage(), line.at());
+            }
         } else if (entry instanceof Entry.Behaved did) {
             String seen = DID.get(did.how());
             if (seen != null) {
@@ -152,7 +183,7 @@ final class EvidenceReader {
         if (strip) {
             log(Findings.STRIP_HIGH, ph.ph() >= HIGH_STRIP, at, words);
         } else {
-            measured(Findings.METER_HIGH, ph.ph() >= HIGH_SOLUTION, at, words, ph.ph());
+            measured(Findings.METER_HIGH, ph.ph() >= HIGH_SOLUTION, at, words, ph.ph(), Measured.PEN);
         }
     }
 
@@ -195,15 +226,14 @@ final class EvidenceReader {
     }
 
     private void log(Finding finding, boolean present, Instant at, String words) {
-        read(finding, present, at, words, OptionalDouble.empty());
+        say(finding, present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT, at, Evidence.Source.LOG, words);
     }
 
-    private void measured(Finding finding, boolean present, Instant at, String words, double value) {
-        read(finding, present, at, words, OptionalDouble.of(value));
-    }
-
-    private void read(Finding finding, boolean present, Instant at, String words, OptionalDouble value) {
-        say(finding, present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT, at, Evidence.Source.LOG, words, value);
+    private void measured(Finding finding, boolean present, Instant at, String words, double value, double error) {
+        Presence presence = present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT;
+        measured.add(new Evidence(
+                finding, presence, at, Evidence.Source.LOG, words, OptionalDouble.of(value), OptionalDouble.of(error), 1,
+                facts.soapSince().isPresent() ? !facts.isMeasurement(at) : at.isBefore(meant(finding)), false));
     }
 
     private void say(
@@ -211,16 +241,25 @@ final class EvidenceReader {
             Presence presence,
             Instant at,
             Evidence.Source source,
-            @Nullable String words,
-            OptionalDouble value) {
+            @Nullable String words) {
         String said = words != null ? words : presence == Presence.SEEN ? finding.words() : finding.absent();
-        Evidence now = new Evidence(finding, presence, at, source, said, value, 1, at.isBefore(meant(finding)));
+        Evidence now = new Evidence(finding, presence, at, source, said, OptionalDouble.empty(), OptionalDouble.empty(), 1, isEarly(finding, presence, at), false);
         found.merge(finding, now, this::stronger);
     }
 
-    /** From when on looking for it means something. */
+    /** From when on looking for it means something; what is seen in the pot is seen before there is soap. */
     private Instant meant(Finding finding) {
-        return begun.plus(finding.from());
+        return finding.from().isZero() ? facts.log().begun() : begun.plus(finding.from());
+    }
+
+    /** Skin tells something of a bar that is out of its mould and old enough; of one that was never poured, as far as anybody knows. */
+    private boolean isEarly(Finding finding, Presence presence, Instant at) {
+        boolean onSkin = finding.group() == Finding.Group.SKIN && !finding.isMeasured() && !finding.equals(Findings.PINK_DROP);
+        if (presence == Presence.SEEN && finding.group() != Finding.Group.SKIN) {
+            // What is there is there, however early it is looked for.
+            return false;
+        }
+        return onSkin && facts.wasPoured() ? !facts.isTestOnSkin(at) : at.isBefore(meant(finding));
     }
 
     private Evidence counted(Evidence evidence) {
@@ -229,9 +268,14 @@ final class EvidenceReader {
     }
 
     private Evidence stronger(Evidence before, Evidence now) {
-        boolean hazardSign = before.finding().group() == Finding.Group.SKIN || INSIDE_ONE_BAR.contains(before.finding());
+        boolean hazardSign = before.finding().group() == Finding.Group.SKIN || INSIDE_ONE_BAR.contains(before.finding()) || ClosedIn.isParting(before.finding());
         boolean superseded = before.early() && !now.early();
-        if (hazardSign && before.isPresent() && !now.isPresent() && !superseded) {
+        boolean rots = Unfit.isSign(before.finding()) && !now.at().isAfter(before.at().plus(Unfit.LOOK_AGAIN_AFTER));
+        if ((hazardSign || rots) && before.isPresent() && !now.isPresent() && !superseded) {
+            return before;
+        }
+        if (hazardSign && !before.isPresent() && !before.early() && now.isPresent() && now.early()) {
+            // Somebody writes down later what she felt while it was still being made.
             return before;
         }
         boolean inferredOverSaid =

@@ -3,6 +3,7 @@ package io.causticon.core.diagnosis;
 import io.causticon.core.formula.Alkali;
 import io.causticon.core.formula.SoapSolution;
 import io.causticon.core.formula.Weights;
+import io.causticon.core.observation.BatchFacts;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
@@ -11,9 +12,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  */
 final class Measured {
 
-    /** Of a titration with kitchen means: a drop, and a share of what is found (a judgement). Per cent of NaOH. */
-    private static final double DROP = .05;
-
+    /** Of a large excess that a titration finds: its own share of error (a judgement). */
     private static final double SHARE = .15;
 
     /** What a titration that went wrong finds, on average: large mistakes are rarer than small ones. Per cent of NaOH (a judgement). */
@@ -23,7 +22,7 @@ final class Measured {
     private static final double IN_A_POCKET = 1;
 
     /** Of a pen that was calibrated some time ago, and of a solution made on a kitchen scale; pH. */
-    private static final double PEN = .3;
+    static final double PEN = .3;
 
     /** A meter that met something else may show anything between these. */
     private static final double ANYTHING_FROM = 8;
@@ -34,13 +33,15 @@ final class Measured {
     private static final double MOST_METERED = 11.4;
 
     private final Network network;
+    private final BatchFacts facts;
     private final Weights weights;
     private final double grams;
     private final double naohNeeded;
 
-    Measured(Network network, Weights weights) {
+    Measured(Network network, BatchFacts facts) {
         this.network = network;
-        this.weights = weights;
+        this.facts = facts;
+        this.weights = facts.weightsNow();
         this.grams = weights.total().grams();
         this.naohNeeded = weights.allFats().mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass()).sum();
     }
@@ -49,24 +50,26 @@ final class Measured {
      * How likely a number is in each state of the variable that holds the superfat.
      *
      * @param finding what it belongs to
-     * @param value what was measured
+     * @param read what was measured, when and how well
      */
-    double[] likelihood(int finding, int variable, double value) {
+    double[] likelihood(int finding, int variable, Evidence read) {
         Variable of = network.variables().get(variable);
         double[] fails = network.fails(finding, variable);
         boolean titrated = network.findings().get(finding).equals(Findings.FREE_ALKALI);
         // A higher reading is never less of a sign: beyond these it could only be taken for a fault of the instrument.
-        double read = Math.min(value, titrated ? expected(0) : MOST_METERED);
+        double value = Math.min(read.value().orElseThrow(), titrated ? expected(0) : MOST_METERED);
+        double young = titrated ? FreeAlkali.youngPercent(facts, read.at()) : 0;
+        double error = read.error().orElse(0);
         double[] likelihood = new double[of.states()];
         for (int s = 0; s < likelihood.length; s++) {
             int withoutExcess = s - of.level(s) + of.levels - 1;
             double leak = network.leak(finding);
             double other = (1 - leak) * (1 - (fails == null ? 1 : fails[withoutExcess]));
-            double body = titrated ? titrated(read, of.level(s)) : metered(read, of.level(s));
+            double body = titrated ? titrated(value, of.level(s), young, error) : metered(value, of.level(s));
             double anything = 1 / (ANYTHING_TO - ANYTHING_FROM);
             likelihood[s] = (1 - leak - other) * body
-                    + leak * (titrated ? exponential(read, BLUNDER) : anything)
-                    + other * (titrated ? exponential(read, IN_A_POCKET) : anything);
+                    + leak * (titrated ? exponential(value, BLUNDER) : anything)
+                    + other * (titrated ? exponential(value, IN_A_POCKET) : anything);
         }
         return likelihood;
     }
@@ -75,9 +78,11 @@ final class Measured {
         return Math.exp(-value / mean) / mean;
     }
 
-    private double titrated(double percent, int level) {
+    /** What young soap still holds comes on top, and is known to no better than itself. */
+    private double titrated(double percent, int level, double young, double error) {
         double expected = expected(level);
-        return new NormalDistribution(expected, DROP + SHARE * expected).density(percent);
+        double spread = Math.hypot(error + SHARE * expected, young);
+        return new NormalDistribution(expected + young, spread).density(percent);
     }
 
     /** Free alkali, per cent of NaOH in the soap. */

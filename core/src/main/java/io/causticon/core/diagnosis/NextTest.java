@@ -19,11 +19,13 @@ import java.util.stream.Collectors;
  */
 public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin) {
 
-    /** Before this nearly every soap is caustic, and a test tells of its age. */
-    private static final Duration YOUNG = Duration.ofHours(48);
-
     /** A lather is no better known before the bar has lost most of its water. */
     private static final Duration LATHERS_FROM = Duration.ofDays(21);
+
+    /** None, and none on skin. */
+    public static NextTest none(Phrase why) {
+        return new NextTest(Optional.empty(), why, true);
+    }
 
     public static NextTest of(BatchFacts facts, Diagnosis diagnosis, ReleaseGate gate) {
         boolean kept = diagnosis.signStands() || diagnosis.anyHazard() > Diagnosis.CALM_ENOUGH_TO_TOUCH;
@@ -33,11 +35,20 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
         if (facts.log().first(Entry.Poured.class).isEmpty()) {
             return new NextTest(Optional.empty(), Phrase.of("it is not poured yet"), true);
         }
-        if (facts.age().compareTo(YOUNG) < 0 && !facts.isCookedThrough()) {
+        if (facts.outOfTheMould().isEmpty()) {
+            return new NextTest(Optional.empty(), Phrase.of("it is in its mould: no test of a bar before it is out"), true);
+        }
+        if (facts.skinFrom().filter(from -> !facts.now().isBefore(from)).isEmpty()) {
             return new NextTest(Optional.empty(), Phrase.of("soap of the first two days is caustic, that is normal: gloves, and tests tell little yet"), true);
+        }
+        if (diagnosis.unfit().isPresent()) {
+            return new NextTest(Optional.empty(), Phrase.of("{}: no test makes it fit for use", diagnosis.unfit().get().condition().name()), true);
         }
         if (kept) {
             return new NextTest(Optional.of(BarTest.TITRATE), Phrase.of("a sign or its weights speak for free alkali: measure before skin meets it"), true);
+        }
+        if (missing.contains(ReleaseGate.Kind.MEASURED)) {
+            return new NextTest(Optional.of(BarTest.TITRATE), Phrase.of("liquor can be closed in: measure shavings from the core, with three faces cut"), false);
         }
         if (missing.contains(ReleaseGate.Kind.TEST)) {
             return new NextTest(Optional.of(BarTest.WASH), Phrase.of("no wash or titration was calm yet, and the release asks for one"), false);

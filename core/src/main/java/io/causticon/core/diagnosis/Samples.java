@@ -5,6 +5,7 @@ import io.causticon.core.observation.Presence;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -48,6 +49,46 @@ final class Samples {
             }
         }
         return Math.max(named.size(), unnamed);
+    }
+
+    /**
+     * On how many different bars something was looked for and not there, beside those on which it was: bars without a number may be any of the others,
+     * but one that was clean after another showed it is not that one.
+     *
+     * @param meant from when on looking means something
+     */
+    int barsBeside(Finding finding, Instant meant) {
+        Set<String> named = new HashSet<>();
+        Set<String> shown = new HashSet<>();
+        int unnamed = 0;
+        int before = 0;
+        Optional<Instant> first = looks.getOrDefault(finding, List.of()).stream()
+                .filter(l -> l.presence() == Presence.SEEN).map(Look::at).min(Comparator.naturalOrder());
+        for (Look look : looks.getOrDefault(finding, List.of())) {
+            boolean isNamed = look.on() != null && !look.on().numbers().isEmpty();
+            if (look.presence() == Presence.SEEN && isNamed) {
+                shown.addAll(names(look.on()));
+            } else if (look.presence() == Presence.LOOKED_AND_ABSENT && !look.at().isBefore(meant)) {
+                if (isNamed) {
+                    named.addAll(names(look.on()));
+                } else if (first.filter(look.at()::isBefore).isPresent()) {
+                    // Those that were clean may have been the ones that show it now.
+                    before = Math.max(before, Bars.count(look.on()) - 1);
+                } else {
+                    unnamed = Math.max(unnamed, Bars.count(look.on()));
+                }
+            }
+        }
+        named.removeAll(shown);
+        return Math.max(named.size(), Math.max(unnamed, before));
+    }
+
+    /** When something was last looked for and not there. */
+    Optional<Instant> lastClean(Finding finding, Instant meant) {
+        return looks.getOrDefault(finding, List.of()).stream()
+                .filter(l -> l.presence() == Presence.LOOKED_AND_ABSENT && !l.at().isBefore(meant))
+                .map(Look::at)
+                .max(Comparator.naturalOrder());
     }
 
     /** Bar 3 of the cream is another than bar 3 of the goat. */

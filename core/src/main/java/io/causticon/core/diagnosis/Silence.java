@@ -30,7 +30,7 @@ final class Silence {
 
     /** Of one batch. */
     List<Finding> about(BatchFacts facts, List<Evidence> evidence) {
-        Instant begun = facts.rebatchedAt().orElse(facts.log().begun());
+        Instant begun = facts.soapSince().orElse(facts.log().begun());
         List<Duration> held = facts.log().entries().stream()
                 .filter(line -> isInHand(line.entry()) && !line.at().isBefore(begun))
                 .map(LoggedEntry::at)

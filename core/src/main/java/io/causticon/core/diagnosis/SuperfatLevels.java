@@ -74,6 +74,24 @@ final class SuperfatLevels {
         return Math.max(0, -middle(level));
     }
 
+    /** The same superfats, each moved by so much and spread by how little that is known. */
+    static double[] moved(double[] levels, Estimate by) {
+        if (by.value() == 0 && by.standardDeviation() == 0) {
+            return levels;
+        }
+        double[] moved = new double[COUNT];
+        for (int level = 0; level < COUNT; level++) {
+            if (levels[level] > 0) {
+                // What was anywhere in a level is anywhere in one that is as wide.
+                double[] spread = of(new Estimate(middle(level) + by.value(), Math.max(by.standardDeviation(), FINE_STEP / 4)));
+                for (int to = 0; to < COUNT; to++) {
+                    moved[to] += levels[level] * spread[to];
+                }
+            }
+        }
+        return moved;
+    }
+
     /** How a superfat that is known so well spreads over the levels; sums to one. */
     static double[] of(Estimate superfat) {
         double[] share = new double[COUNT];

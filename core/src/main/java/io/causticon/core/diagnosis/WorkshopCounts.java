@@ -1,6 +1,8 @@
 package io.causticon.core.diagnosis;
 
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * What a workshop has counted in its own batches, laid over what is known of batches anywhere.
@@ -20,6 +22,18 @@ public record WorkshopCounts(Map<String, Count> conditions, Map<String, Count> f
         conditions = Map.copyOf(conditions);
         findings = Map.copyOf(findings);
         links = Map.copyOf(links);
+    }
+
+    /** Names what was counted: the same for the same counts, in whatever order they came. */
+    public String name() {
+        List<String> lines = Stream.of(
+                        conditions.entrySet().stream().map(e -> "c" + e),
+                        findings.entrySet().stream().map(e -> "f" + e),
+                        links.entrySet().stream().map(e -> "l" + e))
+                .flatMap(s -> s)
+                .sorted()
+                .toList();
+        return Integer.toHexString(lines.hashCode());
     }
 
     /**

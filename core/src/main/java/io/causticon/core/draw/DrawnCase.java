@@ -37,6 +37,7 @@ public final class DrawnCase {
     private static final Map<String, Double> BURNS = Map.of("lye-heavy", .95, "lye-pockets", .45, "separation", .3, "hidden-liquor", .35, "sensitive-skin", .3);
 
     private static final double LEAST_OF_A_SHORT_FAT = .7;
+    private static final int BARS = 8;
 
     /** Free alkali where liquor is met, per cent. */
     private static final double MET_PERCENT = .6;
@@ -143,6 +144,7 @@ public final class DrawnCase {
                 add(.07, new Entry.Kept(care, null));
             }
         });
+        add(.9, new Entry.Cut(BARS));
     }
 
     private Stage stage() {

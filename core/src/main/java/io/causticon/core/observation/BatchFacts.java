@@ -5,7 +5,10 @@ import io.causticon.core.formula.AdditionStage;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Composition;
 import io.causticon.core.formula.FatPortion;
+import io.causticon.core.formula.Portioning;
+import io.causticon.core.formula.Portions;
 import io.causticon.core.formula.ScorchLimit;
+import io.causticon.core.formula.Superfat;
 import io.causticon.core.formula.Weights;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -20,6 +23,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What follows from plan and log together: the facts that shift what a batch is likely to have. What was not logged is absent
@@ -29,20 +33,98 @@ public final class BatchFacts {
 
     private static final Duration BEGINNING_OF_THE_SET = Duration.ofHours(2);
 
+    /** Before these nearly every soap is caustic, and a test tells of its age: at 20 C and without gel 97 % has reacted after a day, 99 after two. */
+    private static final Duration SKIN = Duration.ofHours(48);
+
+    private static final Duration SKIN_WHEN_COOKED = Duration.ofDays(1);
+    private static final Duration MEASURED = Duration.ofDays(1);
+
     private final BatchPlan plan;
     private final BatchLog log;
     private final Instant now;
-    private final AsWeighed asWeighed;
 
-    private BatchFacts(BatchPlan plan, BatchLog log, Instant now) {
+    /** Worked out when it is first asked for: many questions are about dates alone. */
+    private @Nullable AsWeighed asWeighed;
+
+
+    private final String part;
+
+    private BatchFacts(BatchPlan plan, BatchLog log, Instant now, String part) {
         this.plan = plan;
         this.log = log;
         this.now = now;
-        this.asWeighed = AsWeighed.of(plan, log);
+        this.part = part;
     }
 
     public static BatchFacts of(BatchPlan plan, BatchLog log, Instant now) {
-        return new BatchFacts(plan, log, now);
+        return new BatchFacts(plan, log, now, "");
+    }
+
+    /** Names of the parts that had lye of their own, each measured or poured by itself; empty where all was one batter. */
+    public List<String> parts() {
+        Portioning portioning = plan.pouring().portioning();
+        return portioning.route() == Portioning.LyeRoute.TOGETHER ? List.of() : portioning.portions().stream().map(p -> p.name().trim()).toList();
+    }
+
+    /**
+     * What is known of one part with lye of its own: what was seen of another one says nothing of it. What was seen on bars of which nobody said of which
+     * part they were is of every part where bars are cut across all of them, and where they are not, only what speaks against the batch is.
+     */
+    public BatchFacts ofPart(String name) {
+        boolean across = isCutAcrossParts();
+        List<LoggedEntry> lines = log.all().stream().filter(l -> concerns(l.entry(), name, across)).toList();
+        return new BatchFacts(plan, new BatchLog(log.begun(), lines, log.substances()), now, name);
+    }
+
+    /** Which part this is of; empty for the whole batch. */
+    public String part() {
+        return part;
+    }
+
+    /** Whether a bar holds some of every part: layers, and colours that were poured into one block. */
+    public boolean isCutAcrossParts() {
+        Portioning.Way way = plan.pouring().portioning().way();
+        boolean block = plan.mould() != null && plan.mould().kind().isCut();
+        return way == Portioning.Way.LAYERS || way == Portioning.Way.SHARES && block;
+    }
+
+    private static boolean concerns(Entry entry, String part, boolean across) {
+        Bars on = entry.on();
+        if (on != null && on.portion() != null) {
+            return on.portion().isCalled(part);
+        }
+        return across || !isCalmTest(entry);
+    }
+
+    private static boolean isCalmTest(Entry entry) {
+        return entry instanceof Entry.WashTested w && w.feel() == WashFeel.CALM
+                || entry instanceof Entry.Titrated
+                || entry instanceof Entry.PhRead
+                || entry instanceof Entry.Observed o && o.presence() == Presence.LOOKED_AND_ABSENT;
+    }
+
+    /**
+     * How much fatter or leaner than the whole a part was planned to be, a fraction: by liquids and additives of its own. Nothing for the whole batch.
+     */
+    public double superfatOfPartBeside() {
+        if (part.isEmpty()) {
+            return 0;
+        }
+        double whole = Superfat.distribution(Weights.planned(plan.formula()), plan.formula().alkali(), plan.scales()).value();
+        return Portions.of(plan).amounts().stream()
+                .filter(a -> a.portion().name().trim().equals(part))
+                .mapToDouble(a -> a.superfat().fraction() - whole)
+                .findFirst()
+                .orElse(0);
+    }
+
+    /** Its share of everything, 0 to 1; all of it for the whole batch. */
+    public double shareOfPart() {
+        return part.isEmpty() ? 1 : Portions.of(plan).amounts().stream()
+                .filter(a -> a.portion().name().trim().equals(part))
+                .mapToDouble(a -> a.share().fraction())
+                .findFirst()
+                .orElse(1);
     }
 
     public BatchPlan plan() {
@@ -54,7 +136,12 @@ public final class BatchFacts {
     }
 
     public AsWeighed asWeighed() {
-        return asWeighed;
+        AsWeighed known = asWeighed;
+        if (known == null) {
+            known = AsWeighed.of(plan, log);
+            asWeighed = known;
+        }
+        return known;
     }
 
     /** When something first left the pot: a portion, a layer or all of it; empty while all is in it. */
@@ -74,13 +161,13 @@ public final class BatchFacts {
     public Optional<BatchFacts> beforeRebatch() {
         return rebatchedAt().map(at -> {
             List<LoggedEntry> before = log.entries().stream().takeWhile(e -> e.at().isBefore(at)).toList();
-            return new BatchFacts(plan, new BatchLog(log.begun(), before, log.substances()), at);
+            return new BatchFacts(plan, new BatchLog(log.begun(), before, log.substances()), at, part);
         });
     }
 
     /** As weighed, with the fats of every rebatch. */
     public Weights weightsNow() {
-        List<FatPortion> fats = new ArrayList<>(asWeighed.weights().fats());
+        List<FatPortion> fats = new ArrayList<>(asWeighed().weights().fats());
         log.of(Entry.Rebatched.class).forEach(r -> {
             Weighable fat = r.entry().fat();
             Mass mass = r.entry().mass();
@@ -88,21 +175,102 @@ public final class BatchFacts {
                 log.substances().findFat(fat.id()).ifPresent(f -> fats.add(new FatPortion(f, mass)));
             }
         });
-        return asWeighed.weights().withFats(fats);
+        return asWeighed().weights().withFats(fats);
     }
 
+    /** The moment that everything is looked at. */
+    public Instant now() {
+        return now;
+    }
+
+    /**
+     * When soap began to form: lye met the fats. From then on its age counts, and whatever is tested of it; a batch may have been begun, and its fats
+     * weighed, days before. The last time where several parts had lye of their own; the pour where nobody logged the lye, and for scraps, which brought
+     * theirs with them; the last time that it was melted down where it was. Empty while there is no soap.
+     */
+    public Optional<Instant> soapSince() {
+        return rebatchedAt().or(this::firstSoapSince);
+    }
+
+    /** The same before it was ever melted down. */
+    public Optional<Instant> firstSoapSince() {
+        return lyeIn().or(() -> log.first(Entry.Poured.class).map(BatchLog.Timed::at));
+    }
+
+    private Optional<Instant> lyeIn() {
+        return plan.isRework() ? Optional.empty() : log.last(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
+    }
+
+    /** Its age as soap; nothing while there is none. */
     public Duration age() {
-        return log.ageAt(now);
+        return soapSince().map(since -> Duration.between(since, now)).filter(age -> !age.isNegative()).orElse(Duration.ZERO);
+    }
+
+    /**
+     * When the first bar was in somebody's hands, by the log: out of the mould, cut, or weighed. A wash before that was one with raw batter, or of soap
+     * in its mould.
+     */
+    public Optional<Instant> outOfTheMould() {
+        return Stream.of(log.first(Entry.Unmoulded.class), log.first(Entry.Cut.class), log.first(Entry.BarWeighed.class))
+                .flatMap(Optional::stream)
+                .map(BatchLog.Timed::at)
+                .min(Comparator.naturalOrder());
+    }
+
+    /**
+     * From when on skin may meet it, and its tests on skin mean something: two days after the lye, one where it was cooked until it was clear or is
+     * made of soap, and not before it is out of its mould. Empty while there is no soap.
+     */
+    public Optional<Instant> skinFrom() {
+        return oldEnoughForSkin().map(from -> outOfTheMould().filter(out -> out.isAfter(from)).orElse(from));
+    }
+
+    /** The same wherever it is. */
+    public Optional<Instant> oldEnoughForSkin() {
+        return soapSince().map(since -> since.plus(hasReacted() ? SKIN_WHEN_COOKED : SKIN));
+    }
+
+    /** Whether what it is made of was soap when it came into the mould. */
+    private boolean hasReacted() {
+        return isCookedThrough() || plan.isRework() || rebatchedAt().isPresent();
+    }
+
+    /** Whether a test on skin at this moment says anything of the soap. */
+    public boolean isTestOnSkin(Instant at) {
+        return skinFrom().filter(from -> !at.isBefore(from)).isPresent() && outOfTheMould().filter(out -> !at.isBefore(out)).isPresent() && isTested(at);
+    }
+
+    /** Whether a sample that is measured at this moment says anything: a day after the lye, the paste is soap. */
+    public boolean isMeasurement(Instant at) {
+        return soapSince().filter(since -> !at.isBefore(since.plus(MEASURED))).isPresent() && isTested(at);
+    }
+
+    /** What was tested while a batch was there to practise on was practice. */
+    private boolean isTested(Instant at) {
+        return meantSince().filter(at::isBefore).isEmpty();
+    }
+
+    /** When what was for practice became something to be used; empty where it always was. */
+    public Optional<Instant> meantSince() {
+        List<BatchLog.Timed<Entry.MeantFor>> meant = log.of(Entry.MeantFor.class).toList();
+        Optional<Instant> since = Optional.empty();
+        for (int i = 1; i < meant.size(); i++) {
+            boolean was = meant.get(i - 1).entry().purpose() == Purpose.PRACTICE;
+            if (was && meant.get(i).entry().purpose() != Purpose.PRACTICE) {
+                since = Optional.of(meant.get(i).at());
+            }
+        }
+        return since;
     }
 
     public Composition composition() {
-        return Composition.of(asWeighed.weights().fats());
+        return Composition.of(asWeighed().weights().fats());
     }
 
     /** Lye / (lye + water) as weighed. */
     public Share concentration() {
-        double lye = asWeighed.weights().lye().grams();
-        double water = asWeighed.weights().water().grams();
+        double lye = asWeighed().weights().lye().grams();
+        double water = asWeighed().weights().water().grams();
         return Share.fraction(lye + water == 0 ? 0 : lye / (lye + water));
     }
 
@@ -218,11 +386,11 @@ public final class BatchFacts {
      * where nothing can scorch, or nothing was read.
      */
     public Optional<Scorching> scorching() {
-        Optional<Temperature> first = ScorchLimit.of(asWeighed.weights(), AdditionStage.LYE);
+        Optional<Temperature> first = ScorchLimit.of(asWeighed().weights(), AdditionStage.LYE);
         if (first.isPresent()) {
             return lyePeak().map(peak -> new Scorching(first.get(), peak));
         }
-        return ScorchLimit.of(asWeighed.weights(), AdditionStage.COOLED_LYE).flatMap(limit -> peakAfterCooling().map(peak -> new Scorching(limit, peak)));
+        return ScorchLimit.of(asWeighed().weights(), AdditionStage.COOLED_LYE).flatMap(limit -> peakAfterCooling().map(peak -> new Scorching(limit, peak)));
     }
 
     /** Since the first portion of what joins cooled lye, or since the lye was clear where no portion was logged. */
@@ -238,13 +406,13 @@ public final class BatchFacts {
 
     /** Whether what meets the lye can scorch: milk, sugar. */
     public boolean canScorch() {
-        return ScorchLimit.of(asWeighed.weights(), AdditionStage.LYE).or(() -> ScorchLimit.of(asWeighed.weights(), AdditionStage.COOLED_LYE)).isPresent();
+        return ScorchLimit.of(asWeighed().weights(), AdditionStage.LYE).or(() -> ScorchLimit.of(asWeighed().weights(), AdditionStage.COOLED_LYE)).isPresent();
     }
 
     /** Sugar and protein in the liquid, share of it by mass. */
     public Share scorchingInLiquid() {
-        double liquid = asWeighed.weights().liquids().stream().mapToDouble(l -> l.mass().grams()).sum();
-        double scorching = asWeighed.weights().liquids().stream()
+        double liquid = asWeighed().weights().liquids().stream().mapToDouble(l -> l.mass().grams()).sum();
+        double scorching = asWeighed().weights().liquids().stream()
                 .mapToDouble(l -> l.liquid().scorching().of(l.mass()).grams())
                 .sum();
         return Share.fraction(liquid == 0 ? 0 : scorching / liquid);

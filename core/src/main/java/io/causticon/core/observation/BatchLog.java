@@ -133,6 +133,11 @@ public final class BatchLog {
         return new BatchLog(begun, more, substances);
     }
 
+    /** All that stood before a line, by time; of lines of one moment those that stand before it. */
+    public BatchLog until(LoggedEntry line) {
+        return new BatchLog(begun, all.subList(0, all.indexOf(line)), substances);
+    }
+
     /** Whether these lines are in the order of time, and none before the last that there is. */
     private boolean areBehind(List<LoggedEntry> entries) {
         Instant last = all.isEmpty() ? Instant.MIN : all.get(all.size() - 1).at();

@@ -2,6 +2,7 @@ package io.causticon.core.observation;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A line of the log as it stands now, with all that stood there before.
@@ -26,9 +27,19 @@ public record LoggedEntry(String id, Revision current, List<Revision> earlier) {
      * @param entry what happened
      * @param withdrawn whether the maker took it back; it stays readable but no longer counts
      * @param reason why it was taken back; empty when none was asked for
+     * @param answered what whoever wrote it was asked about, and said that it is so
      */
     public record Revision(
-            int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn, String reason) {
+            int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn, String reason, Set<DoubtKind> answered) {
+
+        public Revision {
+            answered = Set.copyOf(answered);
+        }
+
+        /** One about which nothing was asked. */
+        public Revision(int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn, String reason) {
+            this(number, at, recordedAt, by, entry, withdrawn, reason, Set.of());
+        }
 
         /** One for which nobody was asked a reason. */
         public Revision(int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn) {

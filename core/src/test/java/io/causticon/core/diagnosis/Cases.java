@@ -88,6 +88,10 @@ final class Cases {
         return DIAGNOSTICIAN.examine(facts(), VESSELS);
     }
 
+    Diagnostician.Examined examined() {
+        return DIAGNOSTICIAN.assess(facts(), VESSELS);
+    }
+
     double probabilityOf(Condition condition) {
         return diagnosis().of(condition).probability();
     }

@@ -26,14 +26,14 @@ class DiagnosisTest {
     }
 
     private static Cases calm() {
-        return batch(plain()).weighedAsPlanned().log("@+1h poured 38", "@+40m light", "@+6h gel none");
+        return batch(plain()).weighedAsPlanned().log("@+1h poured 38", "@+40m light", "@+6h gel none", "@+20h cut 8");
     }
 
     private static Cases burning() {
         return batch(plain())
                 .weighedAsPlanned()
                 .weighed(Weighable.fat("lard"), Mass.grams(264), Tare.NOT_SAID, "second jug")
-                .log("@+40m light", "@+1h poured 40", "@+6h gel none")
+                .log("@+40m light", "@+1h poured 40", "@+6h gel none", "@+20h cut 8")
                 .log("day 9 see thick crust", "day 9 strip 9", "day 9 no white spots")
                 .log("day 16 see crust grows", "day 16 see resists steam", "day 16 wash burns");
     }
@@ -206,10 +206,10 @@ class DiagnosisTest {
         }
 
         @Test
-        void areNotClearedByTheNextBar() {
+        void areHardlyLessLikelyForOneMoreBarThatIsClean() {
             Cases spots = calm().log("day 3 see white spots", "day 3 see weeping");
             double seen = spots.probabilityOf(Conditions.LYE_POCKETS);
-            assertThat(spots.log("day 4 no white spots", "day 4 no weeping").probabilityOf(Conditions.LYE_POCKETS)).isEqualTo(seen);
+            assertThat(spots.log("day 4 no white spots", "day 4 no weeping").probabilityOf(Conditions.LYE_POCKETS)).isLessThan(seen).isGreaterThan(Diagnosis.HOLD_FROM);
         }
 
         @Test
@@ -412,7 +412,7 @@ class DiagnosisTest {
         }
 
         private Cases scented() {
-            return batch(plain().additive("eo-lavender", 20)).weighedAsPlanned().log("@+1h poured 38", "@+40m light", "@+6h gel none");
+            return batch(plain().additive("eo-lavender", 20)).weighedAsPlanned().log("@+1h poured 38", "@+40m light", "@+6h gel none", "@+20h cut 8");
         }
 
         private Condition condition(String id) {

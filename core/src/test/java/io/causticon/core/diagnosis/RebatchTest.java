@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 class RebatchTest {
 
     private static Cases batch() {
-        return Cases.batch(Recipes.recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).liquid("distilled-water", 100)).weighedAsPlanned();
+        return Cases.batch(Recipes.recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).liquid("distilled-water", 100)).weighedAsPlanned().log("@+1h poured 40", "@+20h cut 8");
     }
 
     /** Lye logged that is some 5 % more than the fats take. */

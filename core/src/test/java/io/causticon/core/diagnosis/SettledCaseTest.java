@@ -26,7 +26,7 @@ class SettledCaseTest {
     private static final Knowledge KNOWN = StandardKnowledge.all();
 
     private static Cases made(String... lines) {
-        return Cases.batch(recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98)).weighedAsPlanned().log("@+40m light", "@+1h poured 39").log(lines);
+        return Cases.batch(recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98)).weighedAsPlanned().log("@+40m light", "@+1h poured 39", "@+20h cut 8").log(lines);
     }
 
     private static Cases concluded(String condition, String... lines) {

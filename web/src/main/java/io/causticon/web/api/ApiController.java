@@ -6,6 +6,7 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.batch.Answers;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -159,7 +160,7 @@ class ApiController {
     @ApiResponse(responseCode = "201", description = "It is on the disk.", useReturnTypeSchema = true)
     @ApiResponse(responseCode = "200", description = "It was sent before, and stands there once.", useReturnTypeSchema = true)
     @ApiResponse(responseCode = "409", description = "Another line was sent under this key, or the batch cannot be worked with.", content = @Content(mediaType = FAULT, schema = @Schema(implementation = ProblemDetail.class)))
-    @ApiResponse(responseCode = "422", description = "It cannot stand in this log, or is not understood; maybe has what it may have meant.", content = @Content(mediaType = FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+    @ApiResponse(responseCode = "422", description = "It cannot stand in this log, or is not understood; maybe has what it may have meant. Or something about it is asked first: doubts has what, and the line is kept when it comes again with their kinds in answers.", content = @Content(mediaType = FAULT, schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = BATCHES + "/{id}/lines", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<AddedLines> add(
             @PathVariable UUID id,
@@ -181,7 +182,8 @@ class ApiController {
         Instant at = Optional.ofNullable(line.at()).or(read::at).orElse(now);
         TimeNotation.check("at", at, batch.log().begun(), now);
         BatchService.Taken taken = batches.log(
-                batchId, read.entries(), at.isAfter(now) ? now : at, caller.signature(), key == null || key.isBlank() ? "" : caller.token() + " " + key);
+                batchId, read.entries(), at.isAfter(now) ? now : at, caller.signature(), key == null || key.isBlank() ? "" : caller.token() + " " + key,
+                Answers.named(line.answers()));
         List<String> says = read.entries().stream().map(e -> EntryWords.of(e, batch.names(), caller.maker().formats()).text()).toList();
         return ResponseEntity.status(taken.before() ? HttpStatus.OK : HttpStatus.CREATED).body(new AddedLines(taken.lines(), says, taken.before(), one(id)));
     }

@@ -4,10 +4,13 @@ import io.causticon.core.entry.Suggestion;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.batch.DoubtsException;
+import io.causticon.web.batch.EntryWords;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.shared.UnreadableException;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -62,6 +65,30 @@ class ApiFaults {
         detail.setProperty("maybe", e.maybe().stream().map(Suggestion::line).toList());
         return detail;
     }
+
+    /** What is odd about a line is asked here as it is at the bench. */
+    @ExceptionHandler(DoubtsException.class)
+    ProblemDetail doubts(DoubtsException e, @AuthenticationPrincipal Caller caller) {
+        ProblemDetail detail = ProblemDetail.forStatus(UNPROCESSABLE);
+        List<Asked> asked = e.doubts().stream()
+                .map(d -> new Asked(
+                        d.kind().name(),
+                        caller.maker().formats().phrase(d.words()),
+                        d.meant().stream().map(m -> EntryWords.of(m, e.batch().names(), caller.maker().formats()).text()).toList()))
+                .toList();
+        detail.setDetail(asked.stream().map(Asked::asks).collect(Collectors.joining(" ")));
+        detail.setProperty("doubts", asked);
+        return detail;
+    }
+
+    /**
+     * A question about a line.
+     *
+     * @param kind what it comes again with in answers, where it is so
+     * @param asks the question
+     * @param maybe what may have been meant
+     */
+    record Asked(String kind, String asks, List<String> maybe) {}
 
     @ExceptionHandler(ProblemsException.class)
     ProblemDetail problems(ProblemsException e, @AuthenticationPrincipal Caller caller) {

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchSummary;
-import io.causticon.web.batch.Judge;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -16,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 @Schema(
         description = "How a batch stands. Moments that are still to come are what is expected; they move with the log. What there is none of is left out.",
         requiredProperties = {
-            "id", "code", "name", "problem", "begunAt", "life", "purpose", "held", "heldBecause", "pouredAt", "unmouldedAt", "readyAt", "due", "mould", "fatGrams",
+            "id", "code", "name", "problem", "begunAt", "life", "state", "purpose", "held", "heldBecause", "pouredAt", "unmouldedAt", "readyAt", "due", "mould", "fatGrams",
             "bars", "lyeIsInFats"
         })
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -27,6 +26,9 @@ record BatchState(
         @Schema(description = "Why it cannot be worked with; empty for one that can. Where it is not, the rest says nothing.") String problem,
         Instant begunAt,
         @Schema(allowableValues = {"bench", "mould", "cure", "ready", "abandoned"}) String life,
+        @Schema(description = "The one word for it, as every page, label and list has it.",
+                        allowableValues = {"bench", "mould", "cure", "released", "held", "unfit", "not judged", "abandoned"})
+                String state,
         @Schema(allowableValues = {"made", "trial", "practice"}) String purpose,
         @Schema(description = "Whether it may not be used, given away or sold.") boolean held,
         @Nullable Instant heldSince,
@@ -51,7 +53,7 @@ record BatchState(
     @Schema(description = "A condition and how likely it is, 0 to 1.", requiredProperties = {"condition", "probability"})
     record Likely(String condition, double probability) {
 
-        static @Nullable Likely of(Judge.Likely likely) {
+        static @Nullable Likely of(io.causticon.web.batch.Likely likely) {
             return likely.name().isEmpty() ? null : new Likely(likely.name(), likely.probability());
         }
     }
@@ -64,6 +66,7 @@ record BatchState(
                 b.problem(),
                 b.begun(),
                 b.life().name().toLowerCase(Locale.ROOT),
+                b.state().name().toLowerCase(Locale.ROOT).replace('_', ' '),
                 b.purpose().name().toLowerCase(Locale.ROOT),
                 b.isHeld(),
                 b.heldSince().orElse(null),

@@ -1,8 +1,10 @@
 package io.causticon.web.api;
 
+import io.causticon.web.batch.Answers;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param entry as batch.schema.json has it
  * @param says words; units that are not said are those of whoever the token acts for
  * @param at when it happened; now where it is left out
+ * @param answers what was asked about it before, and is so
  */
 @Schema(description = "One of entry and says.")
 record NewLine(
@@ -24,9 +27,11 @@ record NewLine(
         @Schema(description = "Words as they are typed at the bench, such as \"batter 41 C\" or \"bar 2 104.5 g\". What is not understood is refused.", maxLength = 2000)
                 @Nullable String says,
         @Schema(description = "When it happened, with a zone. The moment of arrival where it is left out; none before the batch was begun, none to come.")
-                @Nullable Instant at) {
+                @Nullable Instant at,
+        @Schema(description = "Kinds of what was asked about the line before (doubts of a 422), where whoever brings it says that it is so.")
+                List<String> answers) {
 
-    private static final Set<String> FIELDS = Set.of("entry", "says", "at");
+    private static final Set<String> FIELDS = Set.of("entry", "says", "at", "answers");
     private static final JsonMapper STRICT = JsonMapper.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
     private static final int LONGEST = 2000;
 
@@ -42,7 +47,7 @@ record NewLine(
             throw new BadLine("The body wants an object such as {\"says\": \"batter 41 C\"}.");
         }
         node.propertyNames().stream().filter(n -> !FIELDS.contains(n)).findFirst().ifPresent(n -> {
-            throw new BadLine("There is no field \"" + shortened(n) + "\" here; there are entry, says and at.");
+            throw new BadLine("There is no field \"" + shortened(n) + "\" here; there are entry, says, at and answers.");
         });
         JsonNode entry = there(node, "entry");
         JsonNode says = there(node, "says");
@@ -55,7 +60,17 @@ record NewLine(
         if (entry != null && !entry.isObject()) {
             throw new BadLine("entry wants an object with a type.");
         }
-        return new NewLine(entry, says == null ? null : says.asString(), moment(there(node, "at")));
+        return new NewLine(entry, says == null ? null : says.asString(), moment(there(node, "at")), answers(there(node, "answers")));
+    }
+
+    private static List<String> answers(@Nullable JsonNode sent) {
+        if (sent == null) {
+            return List.of();
+        }
+        if (!sent.isArray() || sent.valueStream().anyMatch(a -> !a.isString() || Answers.named(List.of(a.asString())).said().isEmpty())) {
+            throw new BadLine("answers wants a list of kinds of doubts, such as [\"FAR_FROM_PLAN\"].");
+        }
+        return sent.valueStream().map(JsonNode::asString).toList();
     }
 
     private static @Nullable JsonNode there(JsonNode node, String field) {

@@ -161,6 +161,18 @@ class BatchController {
         }
     }
 
+    /** What nobody could be asked when it came is so. */
+    @PostMapping("/line/{line}/answer")
+    String answer(@PathVariable UUID id, @PathVariable String line, @RequestParam int revision, Model model, Maker maker) {
+        BatchId batch = new BatchId(id);
+        try {
+            batches.answer(batch, line, revision, maker.displayName());
+            return "redirect:/batch/" + id;
+        } catch (ProblemsException e) {
+            return line(batch, line, model, maker, null, problem(e, batches.get(batch).names(), maker));
+        }
+    }
+
     private void save(BatchId batch, String line, Amendment form, Maker maker) {
         Batch found = batches.get(batch);
         LoggedEntry now = find(found, line);
@@ -174,12 +186,12 @@ class BatchController {
         // A time that was not touched is kept to the millisecond, words that were not touched to the last digit.
         String at = form.at().equals(maker.formats().input(now.at())) ? "" : form.at();
         if (form.line().equals(logbook.shorthand(found, now.entry(), maker))) {
-            batches.amend(batch, line, form.revision(), now.entry(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName());
+            batches.amend(batch, line, form.revision(), now.entry(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName(), Answers.ofTheForm());
             return;
         }
         Optional<Entry> sameThing = OnlyTheAmount.of(now.entry(), form.line(), maker.units());
         if (sameThing.isPresent()) {
-            batches.amend(batch, line, form.revision(), sameThing.get(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName());
+            batches.amend(batch, line, form.revision(), sameThing.get(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName(), Answers.ofTheForm());
             return;
         }
         Logbook.Reading reading = logbook.understand(batch, form.line(), at, maker);
@@ -189,7 +201,7 @@ class BatchController {
         if (reading.entries().size() != 1) {
             throw ProblemsException.of("quick", ProblemKey.NOT_A_CHOICE, form.quick());
         }
-        batches.amend(batch, line, form.revision(), reading.entries().get(0), reading.at().orElse(now.at()), maker.displayName());
+        batches.amend(batch, line, form.revision(), reading.entries().get(0), reading.at().orElse(now.at()), maker.displayName(), Answers.ofTheForm());
     }
 
     private String problem(ProblemsException e, Names names, Maker maker) {

@@ -13,10 +13,12 @@ import org.jspecify.annotations.Nullable;
  * @param facts what stands beside the name
  * @param superfat superfat as weighed with its band
  * @param complete whether fats and lye were all logged
+ * @param notWeighed what the plan has and nobody weighed yet; empty where all was
  * @param believed what its case says of it where that is no good news; empty where it is
  * @param state where in its life it is
  * @param held whether it is held
  * @param heldBecause why, empty if not
+ * @param doubts what was kept without its question being answered
  * @param givenUp the line that says so; null where it was not
  * @param strip its life as a drawing
  * @param section the inside of the loaf, null where there is no forecast
@@ -34,10 +36,12 @@ record BatchPage(
         String facts,
         String superfat,
         boolean complete,
+        String notWeighed,
         String believed,
         String state,
         boolean held,
         String heldBecause,
+        List<Doubt> doubts,
         @Nullable Line givenUp,
         Drawing strip,
         @Nullable Section section,
@@ -47,6 +51,9 @@ record BatchPage(
         List<Kin> madeFrom,
         List<Kin> takenBy,
         boolean live) {
+
+    /** Something odd about a line: the line, which revision of it, what it says, what is asked. */
+    record Doubt(String line, int revision, String says, String question) {}
 
     /** A batch that this one was melted down from or went into: its page, empty where it has none here; what; how much; whether it is held. */
     record Kin(String href, String name, String mass, boolean held) {}

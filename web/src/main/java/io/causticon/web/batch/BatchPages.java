@@ -1,5 +1,8 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.assessment.Doubts;
+import io.causticon.core.assessment.Hold;
 import io.causticon.core.cure.Drying;
 import io.causticon.core.cure.Readiness;
 import io.causticon.core.formula.Rework;
@@ -39,11 +42,13 @@ class BatchPages {
 
     private final LoafForecasts loaves;
     private final Summaries summaries;
+    private final Assessments assessments;
     private final Scraps scraps;
     private final Clock clock;
 
-    BatchPages(LoafForecasts loaves, Summaries summaries, Scraps scraps, Clock clock) {
+    BatchPages(LoafForecasts loaves, Summaries summaries, Assessments assessments, Scraps scraps, Clock clock) {
         this.loaves = loaves;
+        this.assessments = assessments;
         this.summaries = summaries;
         this.scraps = scraps;
         this.clock = clock;
@@ -54,6 +59,7 @@ class BatchPages {
         Formats formats = maker.formats();
         Optional<LoafEnsemble> loaf = loaves.of(batch, maker.room());
         AsWeighed weighed = AsWeighed.of(batch.plan(), batch.log());
+        Assessment assessment = assessments.of(batch);
         return new BatchPage(
                 batch.id().toString(),
                 batch.name(),
@@ -61,10 +67,12 @@ class BatchPages {
                 facts(batch, formats),
                 Formats.percent(weighed.superfat()),
                 weighed.isComplete(),
-                believed(batch),
-                Formats.duration(batch.log().ageAt(now)) + " old, " + BatchWords.state(batch) + EntryWords.purpose(batch.purpose()),
-                batch.isHeld(),
-                heldBecause(batch),
+                weighed.isComplete() ? "" : notWeighed(batch, weighed),
+                assessment.worstHazard().filter(h -> h.probability() > TOLD).map(h -> h.condition().name() + ", " + Formats.probability(h.probability())).orElse(""),
+                Formats.duration(batch.log().ageAt(now)) + " old, " + assessment.state().words() + EntryWords.purpose(batch.purpose()),
+                assessment.isHeld(),
+                assessment.hold().map(Hold::because).orElse(""),
+                assessment.doubts().stream().map(d -> doubt(d, batch, formats)).toList(),
                 batch.life() == Life.ABANDONED ? givenUp(batch, formats) : null,
                 StripLayout.of(batch, formats, now, loaf),
                 loaf.map(l -> section(batch, l, formats, now)).orElse(null),
@@ -116,13 +124,17 @@ class BatchPages {
         return new BatchPage.Kin(known.isPresent() ? "/batch/" + id : "", name, formats.mass(mass), known.map(BatchSummary::isHeld).orElse(false));
     }
 
-    /** What the case says of it where that is no good news; what was weighed does not know. */
-    private String believed(Batch batch) {
-        return summaries.of(batch.id())
-                .map(BatchSummary::hazard)
-                .filter(h -> !h.name().isEmpty() && h.probability() > TOLD)
-                .map(h -> h.name() + ", " + Formats.probability(h.probability()))
-                .orElse("");
+    /** What the plan has and no line: as weighed is said only of what was. */
+    private static String notWeighed(Batch batch, AsWeighed weighed) {
+        return weighed.notLogged().stream()
+                .filter(w -> w.kind() != Weighable.Kind.ADDITIVE)
+                .map(w -> batch.names().of(w))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static BatchPage.Doubt doubt(Doubts.Open open, Batch batch, Formats formats) {
+        LoggedEntry line = batch.log().find(open.line()).orElseThrow(() -> new IllegalStateException("Impossible state: a doubt about no line"));
+        return new BatchPage.Doubt(line.id(), line.current().number(), EntryWords.of(line.entry(), batch.names(), formats).text(), formats.phrase(open.doubt().words()));
     }
 
     List<BatchPage.Line> history(LoggedEntry line, Batch batch, Formats formats) {
@@ -167,12 +179,6 @@ class BatchPages {
 
     private BatchPage.@Nullable Line givenUp(Batch batch, Formats formats) {
         return batch.log().last(Entry.Abandoned.class).flatMap(a -> batch.log().find(a.id())).map(l -> line(l, batch, formats)).orElse(null);
-    }
-
-    private static String heldBecause(Batch batch) {
-        return batch.isHeld()
-                ? batch.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("")
-                : "";
     }
 
     private static BatchPage.@Nullable Section section(Batch batch, LoafEnsemble loaf, Formats formats, Instant now) {

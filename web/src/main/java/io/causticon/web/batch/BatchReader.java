@@ -108,6 +108,6 @@ class BatchReader {
         boolean after = r.happenedAt.isAfter(now.plus(ASIDE));
         Entry entry = before || after ? new Entry.Unreadable(r.entry) : entries.read(r.entry);
         Instant at = before ? begun : after ? now : r.happenedAt;
-        return new LoggedEntry.Revision(r.revision, at, r.recordedAt, r.recordedBy, entry, r.withdrawn, r.reason);
+        return new LoggedEntry.Revision(r.revision, at, r.recordedAt, r.recordedBy, entry, r.withdrawn, r.reason, Answers.read(r.answered));
     }
 }

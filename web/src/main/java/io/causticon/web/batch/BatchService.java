@@ -1,8 +1,12 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.assessment.Doubt;
+import io.causticon.core.assessment.Doubts;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.observation.BarStock;
 import io.causticon.core.observation.BatchLog;
+import io.causticon.core.observation.DoubtKind;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.LoggedEntry;
@@ -18,6 +22,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -48,6 +53,7 @@ public class BatchService {
 
     private static final int LONGEST_REASON = 500;
     private static final int MOST_TRIES = 10;
+    private static final int LETTERS = 26;
 
     /** Who holds a batch when no person did. */
     public static final String ITSELF = "Causticon";
@@ -60,6 +66,7 @@ public class BatchService {
     private final BatchReader reader;
     private final BatchStore store;
     private final Summaries summaries;
+    private final Assessments assessments;
     private final LogFollowers followers;
     private final TransactionTemplate transaction;
     private final TransactionTemplate reading;
@@ -74,6 +81,7 @@ public class BatchService {
             BatchReader reader,
             BatchStore store,
             Summaries summaries,
+            Assessments assessments,
             LogFollowers followers,
             PlatformTransactionManager transactions,
             Clock clock) {
@@ -85,6 +93,7 @@ public class BatchService {
         this.reader = reader;
         this.store = store;
         this.summaries = summaries;
+        this.assessments = assessments;
         this.followers = followers;
         this.transaction = new TransactionTemplate(transactions);
         this.reading = new TransactionTemplate(transactions);
@@ -249,7 +258,7 @@ public class BatchService {
                 transaction.executeWithoutResult(t -> {
                     batches.saveAndFlush(row);
                     Batch fresh = new Batch(new BatchId(row.id), row.code, plan, version, new BatchLog(begun, List.of()));
-                    summaries.write(fresh, row.logVersion, Judge.Judgement.UNKNOWN);
+                    summaries.write(fresh, row.logVersion, assessments.whenWritten(fresh));
                 });
                 return new BatchId(row.id);
             } catch (DataIntegrityViolationException e) {
@@ -299,7 +308,17 @@ public class BatchService {
      * @throws ProblemsException if a line cannot stand in a log, or if the form was sent before with other words
      */
     public Taken log(BatchId batch, List<Entry> lines, Instant at, String by, String clientKey) {
-        return logIf(batch, b -> {}, lines, at, by, clientKey);
+        return log(batch, lines, at, by, clientKey, Answers.NONE);
+    }
+
+    /**
+     * The same.
+     *
+     * @param answers what was asked about the lines already
+     * @throws DoubtsException if something about them has to be asked first
+     */
+    public Taken log(BatchId batch, List<Entry> lines, Instant at, String by, String clientKey, Answers answers) {
+        return logIf(batch, b -> {}, lines, at, by, clientKey, answers);
     }
 
     /**
@@ -307,7 +326,7 @@ public class BatchService {
      *
      * @param check throws what keeps the lines from being written
      */
-    public Taken logIf(BatchId batch, Consumer<Batch> check, List<Entry> lines, Instant at, String by, String clientKey) {
+    public Taken logIf(BatchId batch, Consumer<Batch> check, List<Entry> lines, Instant at, String by, String clientKey, Answers answers) {
         String key = ClientKey.of(clientKey);
         List<RevisionRow> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
@@ -321,16 +340,34 @@ public class BatchService {
                 lines.forEach(l -> EntryCheck.of(l, before.plan(), before.log().substances()).throwIfAny());
                 lines.forEach(l -> BarStock.of(l, before.log()).throwIfAny());
                 check.accept(before);
+                ask(before, lines, rows, answers);
                 return rows;
             });
             return new Taken(rows.stream().map(r -> r.lineId).toList(), false, written);
-        } catch (DataIntegrityViolationException | ProblemsException | NotFoundException e) {
+        } catch (DataIntegrityViolationException | ProblemsException | DoubtsException | NotFoundException e) {
             // Nearly always it is sent once: looked for only where it could not be written, maybe because it had been.
             List<UUID> sent = sentBefore(batch, key, lines);
             if (sent.isEmpty()) {
                 throw e;
             }
             return new Taken(sent, true, get(batch));
+        }
+    }
+
+    /** What has to be answered before these lines are kept; what was is kept with them. */
+    private static void ask(Batch before, List<Entry> lines, List<RevisionRow> rows, Answers answers) {
+        BatchLog log = before.log();
+        List<Doubt> open = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            List<Doubt> doubts = Doubts.of(lines.get(i), rows.get(i).happenedAt, before.plan(), log);
+            rows.get(i).answered = Answers.written(doubts.stream().map(Doubt::kind).filter(answers.said()::contains).toList());
+            doubts.stream().filter(d -> !answers.said().contains(d.kind())).forEach(open::add);
+            if (lines.size() > 1) {
+                log = log.with(LoggedEntry.first(rows.get(i).lineId.toString(), rows.get(i).happenedAt, "", lines.get(i)));
+            }
+        }
+        if (!open.isEmpty() && answers.canBeAsked()) {
+            throw new DoubtsException(before, open);
         }
     }
 
@@ -365,9 +402,10 @@ public class BatchService {
             BatchStore.Kept before = lockedForMore(id);
             int version = before.version() + 1;
             BatchStore.Kept after = append(before, rows.apply(before.batch()));
-            Judge.Judgement judged = summaries.judge(after.batch());
-            BatchStore.Kept held = append(after, holdIfNeeded(after.batch(), judged));
-            summaries.write(held.batch(), version, judged);
+            Assessment judged = assessments.whenWritten(after.batch());
+            List<RevisionRow> holds = holdIfNeeded(after.batch(), judged, "");
+            BatchStore.Kept held = append(after, holds);
+            summaries.write(held.batch(), version, holds.isEmpty() ? judged : assessments.whenWritten(held.batch()));
             return held.at(version);
         });
         // Only now it is on disk.
@@ -394,12 +432,34 @@ public class BatchService {
     List<UUID> settle(BatchId id) {
         BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
         BatchStore.Kept before = fromRows(row);
-        Judge.Judgement judged = summaries.judge(before.batch());
-        List<RevisionRow> holds = holdIfNeeded(before.batch(), judged);
+        List<RevisionRow> holds = holdIfNeeded(before.batch(), assessments.whenWritten(before.batch()), "");
         BatchStore.Kept held = append(before, holds);
         row.logVersion++;
-        summaries.write(held.batch(), row.logVersion, judged);
+        summaries.write(held.batch(), row.logVersion, assessments.whenWritten(held.batch()));
         return holds.stream().map(r -> r.id).toList();
+    }
+
+    /**
+     * Judges a batch again of which no line moved: what it is judged by did. Where that speaks for a hazard it is held, and the line says what moved.
+     *
+     * @param because what moved, in words
+     */
+    void judgeAgain(BatchId id, String because) {
+        BatchStore.Kept judged = transaction.execute(t -> {
+            BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
+            BatchStore.Kept before = fromRows(row);
+            List<RevisionRow> holds = holdIfNeeded(before.batch(), assessments.whenWritten(before.batch()), because);
+            BatchStore.Kept after = append(before, holds);
+            if (!holds.isEmpty()) {
+                row.logVersion++;
+            }
+            summaries.write(after.batch(), row.logVersion, assessments.whenWritten(after.batch()));
+            return after.at(row.logVersion);
+        });
+        store.keep(judged);
+        if (judged.batch().isHeld()) {
+            followers.tell(id);
+        }
     }
 
     private BatchStore.Kept append(BatchStore.Kept before, List<RevisionRow> added) {
@@ -411,8 +471,8 @@ public class BatchService {
     }
 
     /** The line that holds it, where its log speaks for a hazard. */
-    private List<RevisionRow> holdIfNeeded(Batch after, Judge.Judgement judged) {
-        return after.isHeld() ? List.of() : judged.hold().stream().map(held -> held(after, held)).toList();
+    private List<RevisionRow> holdIfNeeded(Batch after, Assessment judged, String because) {
+        return judged.arises().stream().map(held -> held(after, because.isEmpty() ? held : new Entry.Held(held.reason() + ", as " + because))).toList();
     }
 
     private RevisionRow held(Batch after, Entry.Held held) {
@@ -460,7 +520,7 @@ public class BatchService {
      * @param base the revision that the maker saw
      * @throws ProblemsException if somebody amended the line since, or if it is a deed: that is not amended
      */
-    public void amend(BatchId batch, String line, int base, Entry entry, Instant at, String by) {
+    public void amend(BatchId batch, String line, int base, Entry entry, Instant at, String by, Answers answers) {
         revise(batch, line, base, by, (before, now) -> {
             if (now.entry().isDeed() || entry.isDeed()) {
                 throw ProblemsException.of("quick", ProblemKey.NOT_AMENDED);
@@ -468,8 +528,28 @@ public class BatchService {
             EntryCheck.of(entry, before.plan(), before.log().substances()).throwIfAny();
             // As if the line that it stands on was not there.
             List<LoggedEntry> others = before.log().all().stream().filter(l -> !l.id().equals(now.id())).toList();
-            BarStock.of(entry, new BatchLog(before.log().begun(), others)).throwIfAny();
-            return row(batch, UUID.fromString(now.id()), base + 1, entry, at, by);
+            BatchLog without = new BatchLog(before.log().begun(), others, before.log().substances());
+            BarStock.of(entry, without).throwIfAny();
+            RevisionRow row = row(batch, UUID.fromString(now.id()), base + 1, entry, at, by);
+            ask(new Batch(before.id(), before.code(), before.plan(), before.version(), without), List.of(entry), List.of(row), answers);
+            return row;
+        });
+    }
+
+    /**
+     * Says that a line is so, which was kept without anybody being asked: it stands as it is, and what is odd about it is answered.
+     *
+     * @param base the revision that the maker saw
+     * @throws ProblemsException if somebody amended the line since
+     */
+    public void answer(BatchId batch, String line, int base, String by) {
+        revise(batch, line, base, by, (before, now) -> {
+            RevisionRow row = row(batch, UUID.fromString(now.id()), base + 1, now.entry(), now.at(), by);
+            Set<DoubtKind> kinds = EnumSet.noneOf(DoubtKind.class);
+            kinds.addAll(now.current().answered());
+            Doubts.open(before.plan(), before.log()).stream().filter(o -> o.line().equals(line)).forEach(o -> kinds.add(o.doubt().kind()));
+            row.answered = Answers.written(kinds);
+            return row;
         });
     }
 
@@ -529,7 +609,7 @@ public class BatchService {
         return row;
     }
 
-    /** Initials, year and day of the year: {@code SB-26-307}, with a letter behind when there are several that day. */
+    /** Initials, year and day of the year: {@code SB-26-307}, with letters behind when there are several that day. */
     private String freeCode(String name, LocalDate day) {
         String initials = Arrays.stream(name.split("[^\\p{L}\\d]+"))
                 .filter(w -> !w.isEmpty())
@@ -539,9 +619,18 @@ public class BatchService {
         String code = String.format(
                 Locale.ROOT, "%s-%02d-%03d", initials.isEmpty() ? "B" : initials, day.getYear() % 100, day.getDayOfYear());
         String free = code;
-        for (char letter = 'b'; batches.existsByCode(free); letter++) {
-            free = code + letter;
+        for (int next = 2; batches.existsByCode(free); next++) {
+            free = code + letters(next);
         }
         return free;
+    }
+
+    /** Counts as columns of a table are counted: 2 is b, 26 is z, 27 is aa. */
+    private static String letters(int number) {
+        String letters = "";
+        for (int left = number; left > 0; left = (left - 1) / LETTERS) {
+            letters = (char) ('a' + (left - 1) % LETTERS) + letters;
+        }
+        return letters;
     }
 }

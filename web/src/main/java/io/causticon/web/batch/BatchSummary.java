@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.assessment.Assessment;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Purpose;
@@ -14,6 +15,7 @@ import java.util.Optional;
  * A batch as lists and the rack show it. It follows from plan and log and is kept beside them, so that a list reads no logs.
  *
  * @param problem why it cannot be worked with; empty for one that can, and the rest says nothing where it is not
+ * @param state the one word for it
  * @param purpose what it is made for
  * @param heldSince when it was held; empty when it is not
  * @param heldBecause what was said when it was held
@@ -38,6 +40,7 @@ public record BatchSummary(
         String problem,
         Instant begun,
         Life life,
+        Assessment.State state,
         Purpose purpose,
         Optional<Instant> heldSince,
         String heldBecause,
@@ -52,8 +55,8 @@ public record BatchSummary(
         Optional<Temperature> lye,
         Optional<Temperature> fats,
         boolean lyeIsIn,
-        Judge.Likely leading,
-        Judge.Likely hazard,
+        Likely leading,
+        Likely hazard,
         String look) {
 
     public BatchSummary {
@@ -61,9 +64,9 @@ public record BatchSummary(
     }
 
     /** Of a batch as it stands, as it would be kept. */
-    public static BatchSummary of(Batch batch, Judge.Judgement judged, Instant now) {
+    public static BatchSummary of(Batch batch, Assessment judged, Instant now) {
         SummaryRow row = new SummaryRow();
-        SummaryCodec.write(row, batch, 0, judged, now);
+        SummaryCodec.write(row, batch, 0, judged, "", now);
         return SummaryCodec.read(row);
     }
 

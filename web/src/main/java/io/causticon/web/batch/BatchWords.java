@@ -7,17 +7,6 @@ public final class BatchWords {
 
     private BatchWords() {}
 
-    /** Where in its life it is. */
-    public static String state(Batch batch) {
-        return switch (batch.life()) {
-            case BENCH -> "on the bench";
-            case MOULD -> "in the mould";
-            case CURE -> "curing";
-            case READY -> "released";
-            case ABANDONED -> "given up";
-        };
-    }
-
     /** What is to be done with it, as a verb. */
     public static String task(Tasks.Kind kind) {
         return switch (kind) {
@@ -35,7 +24,7 @@ public final class BatchWords {
         return switch (kind) {
             case UNMOULD -> "Only when the sides let go.";
             case CUT -> "One to two hours after it left the mould.";
-            case WASH_TEST -> "Your own hands first, 48 h after unmoulding; gloves until then.";
+            case WASH_TEST -> "Your own hands first, two days after the lye and out of the mould; gloves until then.";
             case WEIGH -> "The same bars each time tell when it is dry.";
             case RELEASE -> "Old enough for its kind, and dry where bars were weighed.";
             case LOOK -> "By its fats, its superfat and the warmth it may begin to go stale.";

@@ -129,7 +129,7 @@ public class Logbook {
         if (reading.at().isEmpty() && lines.stream().anyMatch(Entry.StageReached.class::isInstance)) {
             batter.get().ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
         }
-        return batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey).batch();
+        return batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey, answers(late)).batch();
     }
 
     /** Logs one entry that was chosen, at once. */
@@ -146,7 +146,12 @@ public class Logbook {
     public void log(BatchId id, List<Entry> entries, String byHand, Duration late, Maker maker, String clientKey) {
         Batch batch = batches.get(id);
         Instant at = byHand.isBlank() ? ago(id, late) : moment(batch, byHand, clock.instant().minus(bounded(late)), maker);
-        batches.log(id, entries, at, maker.displayName(), clientKey);
+        batches.log(id, entries, at, maker.displayName(), clientKey, answers(late));
+    }
+
+    /** What waited in a browser has happened already, and nobody may be there any more: it is kept, and asked about on the batch's page. */
+    private static Answers answers(Duration late) {
+        return bounded(late).isZero() ? Answers.ofTheForm() : Answers.LATER;
     }
 
     /** The moment a line was made that arrives this late; never before the batch. */

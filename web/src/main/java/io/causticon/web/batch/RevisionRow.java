@@ -31,6 +31,9 @@ class RevisionRow extends NewRow<UUID> {
     /** Why it was taken back; empty when none was asked for. */
     String reason = "";
 
+    /** What whoever wrote it was asked about, and said that it is so, by {@link Answers}. */
+    String answered = "";
+
     @Nullable String clientKey;
 
     @Override

@@ -1,5 +1,6 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.assessment.Assessment;
 import io.causticon.core.formula.Rework;
 import io.causticon.core.observation.AsWeighed;
 import io.causticon.core.observation.BatchFacts;
@@ -141,7 +142,7 @@ public class Scraps {
     }
 
     /** Writes what follows from a batch. Within the transaction that writes its log. */
-    void follow(Batch batch, Judge.Judgement judged) {
+    void follow(Batch batch, Assessment judged) {
         // Also where all of it was taken back, or amended to something else.
         if (batch.log().everSaid(Entry.ScrapsKept.class)) {
             followKept(batch, judged);
@@ -152,11 +153,11 @@ public class Scraps {
         }
     }
 
-    private void followKept(Batch batch, Judge.Judgement judged) {
+    private void followKept(Batch batch, Assessment judged) {
         Map<String, ScrapRow> known = rows.findByBatchId(batch.id().value()).stream().collect(Collectors.toMap(r -> r.id, r -> r));
         known.values().forEach(r -> r.grams = 0);
         BatchFacts facts = batch.facts(clock.instant());
-        Estimate superfat = judged.superfat().orElse(facts.asWeighed().superfat());
+        Estimate superfat = judged.examined().map(e -> e.worst().superfatToRework()).orElse(facts.asWeighed().superfat());
         // Of what was played nothing lies on a shelf.
         Map<String, Mass> kept = batch.purpose() == Purpose.PRACTICE ? Map.of() : facts.scrapsKept();
         kept.forEach((colour, mass) -> {

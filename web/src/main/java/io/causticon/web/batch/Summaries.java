@@ -1,11 +1,14 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.Life;
 import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Guard;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -21,7 +24,6 @@ import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -31,7 +33,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
-import org.springframework.util.function.SingletonSupplier;
 
 /**
  * What lists and the rack show of all batches, by pages. A row is written with each line of a log, in the same transaction; what the program
@@ -59,8 +60,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final LogTables tables;
     private final SummaryQueries queries;
     private final BatchReader reader;
-    /** Looked for when it is first asked: it knows the batches itself. */
-    private final SingletonSupplier<Judge> judge;
+    private final Assessments assessments;
+    private final Belongings workshop;
     private final Scraps scraps;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -74,7 +75,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             LogTables tables,
             SummaryQueries queries,
             BatchReader reader,
-            ObjectProvider<Judge> judges,
+            Assessments assessments,
+            Belongings workshop,
             Scraps scraps,
             PlatformTransactionManager transactions,
             Clock clock,
@@ -85,7 +87,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         this.tables = tables;
         this.queries = queries;
         this.reader = reader;
-        this.judge = SingletonSupplier.ofNullable(judges::getIfAvailable);
+        this.assessments = assessments;
+        this.workshop = workshop;
         this.scraps = scraps;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -248,17 +251,37 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     }
 
     /** Writes the row of a batch. Within the transaction that writes its log. */
-    void write(Batch batch, int logVersion, Judge.Judgement judged) {
+    void write(Batch batch, int logVersion, Assessment judged) {
         SummaryRow row = new SummaryRow();
-        SummaryCodec.write(row, batch, logVersion, judged, clock.instant());
+        SummaryCodec.write(row, batch, logVersion, judged, fingerprint(batch), clock.instant());
         tables.put(row);
         scraps.follow(batch, judged);
     }
 
-    /** What judges say of a batch; nothing where it cannot be worked out. */
-    Judge.Judgement judge(Batch batch) {
-        Judge there = judge.get();
-        return there == null ? Judge.Judgement.UNKNOWN : there.of(batch);
+    private String fingerprint(Batch batch) {
+        return Fingerprint.of(batch, assessments.experience(), workshop.knownVessels()).written();
+    }
+
+    /**
+     * A row that would be written otherwise now.
+     *
+     * @param batch of which
+     * @param because what moved, in words
+     */
+    record Moved(BatchId batch, String because) {}
+
+    /** Whatever was judged by what is not known any more: released soap first, as somebody may be using it, then what dries, then what is in its mould. */
+    List<Moved> moved() {
+        String experience = assessments.experience();
+        KnownVessels vessels = workshop.knownVessels();
+        List<Moved> moved = new ArrayList<>();
+        for (SummaryQueries.Judged judged : queries.judged()) {
+            List<String> because = Fingerprint.moved(judged.fingerprint(), experience, vessels);
+            if (!because.isEmpty()) {
+                moved.add(new Moved(new BatchId(judged.batch()), String.join("; ", because)));
+            }
+        }
+        return moved;
     }
 
     /** Before anybody asks: what a new version of the program would write otherwise, and what has no row yet. */
@@ -304,7 +327,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
                 SummaryCodec.write(summary, broken.batch(), row.begunAt, row.logVersion, now);
                 rows.save(summary);
             } else if (result instanceof BatchReader.Readable readable) {
-                write(readable.batch(), row.logVersion, judge(readable.batch()));
+                write(readable.batch(), row.logVersion, assessments.whenWritten(readable.batch()));
             }
         }));
         return true;

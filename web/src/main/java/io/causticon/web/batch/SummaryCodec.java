@@ -1,5 +1,7 @@
 package io.causticon.web.batch;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.assessment.Hold;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.formula.BatchPlan;
 import io.causticon.core.formula.Formula;
@@ -25,19 +27,20 @@ import org.jspecify.annotations.Nullable;
 /** Writes what is known of a batch into its row for lists, and reads it from there. */
 final class SummaryCodec {
 
-    /** Goes up when the same log gives another row: by what is in it, or by what the program knows. */
-    static final int VERSION = 7;
+    /** Of the form of a row; what the program knows moves its fingerprint. */
+    static final int VERSION = 8;
 
     private static final int LONGEST_WORDS = 2000;
     private static final int LONGEST_LOOK = 400;
     private static final int LONGEST_NAME = 80;
     private static final int LONGEST_REASON = 200;
+    private static final int LONGEST_FINGERPRINT = 4000;
 
     private SummaryCodec() {}
 
-    static void write(SummaryRow row, Batch batch, int logVersion, Judge.Judgement judged, Instant now) {
+    static void write(SummaryRow row, Batch batch, int logVersion, Assessment judged, String fingerprint, Instant now) {
         BatchPlan plan = batch.plan();
-        Tasks.Milestones dates = Tasks.milestones(plan, batch.log());
+        Tasks.Milestones dates = judged.dates();
         List<Tasks.Task> tasks = batch.life() == Life.ABANDONED ? List.of() : dates.tasks();
         row.batchId = batch.id().value();
         row.logVersion = logVersion;
@@ -47,11 +50,13 @@ final class SummaryCodec {
         row.code = batch.code();
         row.name = batch.name();
         row.begunAt = batch.log().begun();
-        row.life = batch.life().name();
+        row.life = judged.life().name();
+        row.state = judged.state().name();
+        row.fingerprint = shortened(fingerprint, LONGEST_FINGERPRINT);
         row.purpose = batch.purpose().name();
-        row.held = batch.isHeld();
-        row.heldSince = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> h.at()).orElse(now) : null;
-        row.heldBecause = batch.isHeld() ? batch.log().last(Entry.Held.class).map(h -> shortened(h.entry().reason(), LONGEST_REASON)).orElse("") : "";
+        row.held = judged.isHeld();
+        row.heldSince = judged.hold().map(Hold::since).orElse(null);
+        row.heldBecause = judged.hold().map(h -> shortened(h.because(), LONGEST_REASON)).orElse("");
         row.pouredAt = dates.poured();
         row.unmouldedAt = dates.unmoulded();
         row.readyAt = dates.ready();
@@ -68,11 +73,13 @@ final class SummaryCodec {
         row.lyeVessel = name(plan.lyeVessel());
         row.fatsVessel = name(plan.fatsVessel());
         row.words = shortened(words(batch, row.mould), LONGEST_WORDS);
-        row.leading = shortened(judged.leading().name(), LONGEST_NAME);
-        row.leadingProbability = judged.leading().probability();
-        row.hazard = shortened(judged.hazard().name(), LONGEST_NAME);
-        row.hazardProbability = judged.hazard().probability();
-        row.look = shortened(judged.look(), LONGEST_LOOK);
+        Likely leading = judged.examined().flatMap(e -> e.diagnosis().leading()).map(Likely::of).orElse(Likely.NOTHING);
+        Likely hazard = judged.worstHazard().map(Likely::of).orElse(Likely.NOTHING);
+        row.leading = shortened(leading.name(), LONGEST_NAME);
+        row.leadingProbability = leading.probability();
+        row.hazard = shortened(hazard.name(), LONGEST_NAME);
+        row.hazardProbability = hazard.probability();
+        row.look = shortened(judged.examined().flatMap(e -> e.diagnosis().next().stream().findFirst()).map(n -> n.finding().look()).orElse(""), LONGEST_LOOK);
     }
 
     /** Of a batch that cannot be worked with: what it is called, and why. */
@@ -85,6 +92,9 @@ final class SummaryCodec {
         row.code = broken.code();
         row.name = broken.name();
         row.begunAt = begun.isAfter(now) || begun.isBefore(Instant.EPOCH) ? now : begun;
+        // Nobody can say that it is safe.
+        row.state = Assessment.State.NOT_JUDGED.name();
+        row.fingerprint = "";
         row.held = false;
         row.heldSince = null;
         row.heldBecause = "";
@@ -100,6 +110,7 @@ final class SummaryCodec {
                 row.problem,
                 row.begunAt,
                 Life.valueOf(row.life),
+                Assessment.State.valueOf(row.state),
                 Purpose.valueOf(row.purpose),
                 Optional.ofNullable(row.heldSince),
                 row.heldBecause,
@@ -114,8 +125,8 @@ final class SummaryCodec {
                 Optional.ofNullable(row.lyeCelsius).map(Temperature::celsius),
                 Optional.ofNullable(row.fatsCelsius).map(Temperature::celsius),
                 row.lyeIsIn,
-                new Judge.Likely(row.leading, row.leadingProbability),
-                new Judge.Likely(row.hazard, row.hazardProbability),
+                new Likely(row.leading, row.leadingProbability),
+                new Likely(row.hazard, row.hazardProbability),
                 row.look);
     }
 

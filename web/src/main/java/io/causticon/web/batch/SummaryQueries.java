@@ -74,6 +74,22 @@ class SummaryQueries {
      */
     record Leading(UUID batch, String condition) {}
 
+    /**
+     * What a batch was judged by.
+     *
+     * @param batch which
+     * @param fingerprint as it was kept
+     */
+    record Judged(UUID batch, String fingerprint) {}
+
+    /** All that is soap, the most urgent first. */
+    List<Judged> judged() {
+        return jdbc.query(
+                "select batch_id, fingerprint from batch_summary where length(problem) = 0 and life in ('READY', 'CURE', 'MOULD')"
+                        + " order by case life when 'READY' then 0 when 'CURE' then 1 else 2 end, held, begun_at desc",
+                (row, i) -> new Judged(row.getObject(1, UUID.class), row.getString(2)));
+    }
+
     /** All that have the words, of any age and in no order. */
     List<Found> withTheWords(String words, Summaries.Which which) {
         Map<String, Object> asked = Map.of(

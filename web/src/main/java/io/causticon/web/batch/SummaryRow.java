@@ -36,6 +36,12 @@ class SummaryRow extends NewRow<UUID> {
     /** By its name, too. */
     String purpose = Purpose.MADE.name();
 
+    /** The one word for it, by its name. */
+    String state = "";
+
+    /** What it hangs on beside its log, by {@link Fingerprint}. */
+    String fingerprint = "";
+
     boolean held;
     @Nullable Instant heldSince;
     String heldBecause = "";

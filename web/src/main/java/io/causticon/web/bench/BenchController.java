@@ -1,13 +1,15 @@
 package io.causticon.web.bench;
 
 import io.causticon.core.cook.CookWatch;
-import io.causticon.core.entry.EntryDoubt;
+import io.causticon.core.assessment.Doubt;
+import io.causticon.core.assessment.Doubts;
 import io.causticon.core.entry.Names;
 import io.causticon.core.entry.Suggestion;
 import io.causticon.core.making.PotAddition;
 import io.causticon.core.notation.MassNotation;
 import io.causticon.core.notation.TimeNotation;
 import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.observation.DoubtKind;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.EntryCheck;
 import io.causticon.core.observation.Life;
@@ -19,6 +21,7 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Answers;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -36,8 +39,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -157,6 +162,7 @@ class BenchController {
             model.addAttribute("asked", line);
             model.addAttribute("goOn", question.get().goOn());
             model.addAttribute("rather", question.get().rather());
+            model.addAttribute("answered", question.get().answered());
             // It stands where what is missing can be tapped.
             return show(batch, model, maker, carried.at(question.get().step().id()), "", "");
         }
@@ -177,29 +183,37 @@ class BenchController {
      *
      * @param goOn what says that it is taken as it is
      * @param rather what may have been meant instead
+     * @param answered kinds of doubts that saying so answers
      */
-    private record Question(BenchStep step, String words, String goOn, List<Suggestion> rather) {
+    private record Question(BenchStep step, String words, String goOn, List<Suggestion> rather, String answered) {
 
         Question(BenchStep step, String words) {
-            this(step, words, "Go on without", List.of());
+            this(step, words, "Go on without", List.of(), "");
         }
     }
 
     /** What hardly ever is so, asked about before it is taken. */
-    private Optional<Question> doubt(Batch batch, Entry entry, BenchStep step, Maker maker) {
-        return EntryDoubt.of(entry, batch.plan(), batch.log()).map(d -> new Question(
+    private Optional<Question> doubt(Batch batch, Entry entry, Instant at, BenchStep step, Maker maker) {
+        Set<DoubtKind> said = Answers.ofTheForm().said();
+        List<Doubt> doubts = Doubts.of(entry, at, batch.plan(), batch.log()).stream().filter(d -> !said.contains(d.kind())).toList();
+        if (doubts.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new Question(
                 step,
-                maker.formats().phrase(d.words()),
+                doubts.stream().map(d -> maker.formats().phrase(d.words())).collect(Collectors.joining(" ")),
                 "It is so: log it",
-                d.meant().stream()
+                doubts.stream()
+                        .flatMap(d -> d.meant().stream())
                         .map(m -> new Suggestion("No: " + EntryWords.of(m, batch.names(), maker.formats()).text(), logbook.shorthand(batch, m, maker)))
-                        .toList()));
+                        .toList(),
+                Answers.written(Stream.concat(said.stream(), doubts.stream().map(Doubt::kind)).distinct().toList())));
     }
 
     /** What is asked before a step is left without something; what came late has happened already. */
     private Optional<Question> question(Batch batch, Logbook.Reading reading, BenchStep at, Maker maker) {
         for (Entry entry : reading.taken()) {
-            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, at, maker) : Optional.empty();
+            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, reading.at().orElseGet(clock::instant), at, maker) : Optional.empty();
             if (doubt.isPresent()) {
                 return doubt;
             }
@@ -326,12 +340,14 @@ class BenchController {
             Entry entry = Boolean.TRUE.equals(form.again())
                     ? new Entry.WeighedAgain(what, mass)
                     : new Entry.Weighed(what, mass, form.tare(), blankToNull(form.vessel()) == null ? null : shelf.knownVessels().called(form.vessel()));
-            Optional<Question> doubt = carried.late() > 0 ? Optional.empty() : doubt(now, entry, BenchStep.WEIGH, maker);
+            Instant when = logbook.moment(now, carried.at(), maker).orElseGet(clock::instant);
+            Optional<Question> doubt = carried.late() > 0 ? Optional.empty() : doubt(now, entry, when, BenchStep.WEIGH, maker);
             if (doubt.isPresent()) {
                 model.addAttribute("question", doubt.get().words());
                 model.addAttribute("asked", logbook.shorthand(now, entry, maker));
                 model.addAttribute("goOn", doubt.get().goOn());
                 model.addAttribute("rather", doubt.get().rather());
+                model.addAttribute("answered", doubt.get().answered());
                 model.addAttribute("amount", form.amount());
                 model.addAttribute("amountOf", form.what());
                 return show(batch, model, maker, carried.at("weigh"), "", "");
@@ -385,7 +401,7 @@ class BenchController {
                 throw ProblemsException.of("reason", ProblemKey.MISSING);
             }
             batches.logIf(
-                    batch, BenchController::checkIsOnTheBench, List.of(new Entry.Abandoned(reason.strip())), clock.instant(), maker.displayName(), carried.key());
+                    batch, BenchController::checkIsOnTheBench, List.of(new Entry.Abandoned(reason.strip())), clock.instant(), maker.displayName(), carried.key(), Answers.NONE);
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("reason", reason);

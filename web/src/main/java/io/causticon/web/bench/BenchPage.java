@@ -69,7 +69,8 @@ record BenchPage(
      * @param again what is to be weighed a second time, null when nothing is
      * @param items everything there is to weigh
      * @param advice what can be done about weights that are off
-     * @param superfat superfat as weighed so far
+     * @param complete whether fats and lye were all weighed
+     * @param superfat superfat as weighed, and where not all was, if the rest goes in as planned
      * @param excess probability of excess alkali by these weights
      * @param unit unit of masses
      */
@@ -77,7 +78,7 @@ record BenchPage(
             @Nullable Item next,
             @Nullable Item again,
             List<Item> items,
-            List<Advice> advice, String superfat, String excess, boolean alarming, String unit) {
+            List<Advice> advice, boolean complete, String superfat, String excess, boolean alarming, String unit) {
 
         /** Whether there is a field for the mass of this; when somebody else weighed it meanwhile there is none. */
         boolean asksFor(String id) {

@@ -51,6 +51,7 @@ final class Weighing {
                 order.again().map(w -> item(w, targets.get(w))).orElse(null),
                 items,
                 WeighOutAdvice.of(batch.plan(), batch.log(), vessels).stream().map(this::words).toList(),
+                weighed.isComplete(),
                 Formats.percent(weighed.superfat()),
                 Formats.probability(excess),
                 excess >= Superfat.ALARMING_EXCESS.fraction(),
@@ -67,7 +68,7 @@ final class Weighing {
         if (!logged.isEmpty() && excess >= Superfat.ALARMING_EXCESS.fraction()) {
             warnings.add(new BenchPage.Warning(
                     "These weights leave excess alkali: " + Formats.probability(excess),
-                    "Superfat as weighed " + Formats.number(100 * weighed.superfat().value(), 1)
+                    (weighed.isComplete() ? "Superfat as weighed " : "Superfat, if the rest goes in as planned, ") + Formats.number(100 * weighed.superfat().value(), 1)
                             + " %. Stop before the lye goes in: weigh again, or add the fat that is missing.",
                     true));
         }

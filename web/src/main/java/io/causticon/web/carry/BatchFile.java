@@ -1,5 +1,7 @@
 package io.causticon.web.carry;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.assessment.Hold;
 import io.causticon.core.entry.EntryKinds;
 import io.causticon.core.entry.Names;
 import io.causticon.core.entry.Tells;
@@ -12,6 +14,7 @@ import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.Purpose;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -60,11 +63,13 @@ class BatchFile {
     private static final Map<Class<? extends Entry>, String> LOOKED_AT = lookedAt();
 
     private final BatchService batches;
+    private final Assessments assessments;
     private final Documents documents;
     private final Clock clock;
 
-    BatchFile(BatchService batches, Documents documents, Clock clock) {
+    BatchFile(BatchService batches, Assessments assessments, Documents documents, Clock clock) {
         this.batches = batches;
+        this.assessments = assessments;
         this.documents = documents;
         this.clock = clock;
     }
@@ -106,18 +111,20 @@ class BatchFile {
         if (batch.purpose() != Purpose.MADE) {
             paper.words("It was made for " + batch.purpose().name().toLowerCase(Locale.ROOT) + ".");
         }
-        if (batch.isHeld()) {
-            String why = batch.log().of(Entry.Held.class).reduce((a, b) -> b).map(h -> h.entry().reason()).orElse("");
-            paper.words("HELD. Not to be used or sold." + (why.isBlank() ? "" : " Because: " + why), Paper.HAZARD, 0);
+        Assessment assessment = assessments.of(batch);
+        if (assessment.isHeld()) {
+            String why = assessment.hold().map(Hold::because).orElse("");
+            String what = assessment.state() == Assessment.State.UNFIT ? "NOT FOR USE OR SALE." : "HELD. Not to be used or sold.";
+            paper.words(what + (why.isBlank() ? "" : " Because: " + why), Paper.HAZARD, 0);
             return;
         }
         Optional<LoggedEntry> released = batch.log().entries().stream().filter(l -> l.entry() instanceof Entry.Released).reduce((a, b) -> b);
-        if (batch.life() == Life.ABANDONED) {
+        if (assessment.life() == Life.ABANDONED) {
             paper.words("Given up.");
-        } else if (released.isPresent() && batch.life() == Life.READY) {
+        } else if (released.isPresent() && assessment.life() == Life.READY) {
             paper.words("Released " + formats.moment(released.get().at()) + " by " + released.get().current().by() + ".");
         } else {
-            paper.words("Not released: it is " + (batch.life() == Life.CURE ? "in cure" : "being made") + ".", Paper.HAZARD, 0);
+            paper.words("Not released: it is " + assessment.state().words() + ".", Paper.HAZARD, 0);
         }
     }
 

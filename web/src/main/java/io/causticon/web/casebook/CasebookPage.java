@@ -1,5 +1,6 @@
 package io.causticon.web.casebook;
 
+import io.causticon.web.batch.RoadWords;
 import io.causticon.web.shared.Drawing;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -23,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param calm whether it may be released
  * @param alarming whether it is held, or a hazard is open
  * @param gate what it must have to be released
+ * @param road what would free it, each with its day
  * @param hinges what the verdict hangs on, and what does not go together
  * @param noLook why no look is offered, or what the only use of one is; empty where looks help
  * @param next the most telling next look
@@ -34,6 +36,7 @@ import org.jspecify.annotations.Nullable;
  * @param rebatch melting it down again, worked out; null where that mends nothing
  * @param now what to do with this batch
  * @param nextTime what to change next time
+ * @param also what is there beside that, with what to do about it
  * @param conclusions what makers concluded so far
  * @param past concluded cases that looked like it
  */
@@ -54,6 +57,7 @@ record CasebookPage(
         boolean calm,
         boolean alarming,
         List<Wanted> gate,
+        RoadWords road,
         List<String> hinges,
         String noLook,
         List<Look> next,
@@ -65,6 +69,7 @@ record CasebookPage(
         @Nullable Offer rebatch,
         String now,
         String nextTime,
+        List<Also> also,
         List<String> conclusions,
         List<Past> past) {
 
@@ -74,6 +79,9 @@ record CasebookPage(
     /** Something to look at: its name, how, how long, and what each outcome would do. */
     record Look(
             String finding, String words, String how, String effort, String about, String ifFound, String absent, String ifNot, Answer answer) {}
+
+    /** Something else that is there: its name, how likely, what to do now, what to change. */
+    record Also(String name, String probability, String now, String nextTime) {}
 
     /** A concluded case that looked like this one. */
     record Past(String batch, String name, String age, String conclusion, String shared) {}

@@ -1,5 +1,8 @@
 package io.causticon.web.casebook;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.assessment.Hold;
+import io.causticon.core.cure.Tasks;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Conditions;
 import io.causticon.core.diagnosis.Diagnosis;
@@ -17,13 +20,17 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Presence;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.vocabulary.FindingSearch;
+import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
+import io.causticon.web.batch.RoadWords;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -51,11 +58,13 @@ class CasebookPages {
     private static final int MOST_GUESSES = 5;
 
     private final CasebookService casebook;
+    private final Assessments assessments;
     private final PastCases past;
     private final Clock clock;
 
-    CasebookPages(CasebookService casebook, PastCases past, Clock clock) {
+    CasebookPages(CasebookService casebook, Assessments assessments, PastCases past, Clock clock) {
         this.casebook = casebook;
+        this.assessments = assessments;
         this.past = past;
         this.clock = clock;
     }
@@ -63,8 +72,10 @@ class CasebookPages {
     CasebookPage page(Batch batch, Formats formats) {
         Diagnostician.WithHinges examined = casebook.examineWithHinges(batch);
         Diagnosis diagnosis = examined.diagnosis();
+        Assessment assessment = assessments.of(batch);
         ConditionReport leader = leader(diagnosis);
-        ReleaseGate gate = casebook.gate(batch, diagnosis);
+        ReleaseGate gate = assessment.gate().orElseGet(() -> ReleaseGate.of(batch.facts(clock.instant()), diagnosis));
+        Instant now = clock.instant();
         List<CasebookPage.Look> looks =
                 diagnosis.next().stream().map(CasebookPages::look).toList();
         return new CasebookPage(
@@ -82,12 +93,13 @@ class CasebookPages {
                         .map(r -> new CasebookPage.Short(
                                 r.condition().id(), r.condition().name(), Formats.probability(r.probability()), isTold(r)))
                         .toList(),
-                batch.isHeld(),
-                verdict(diagnosis, batch.isHeld(), gate),
-                advice(diagnosis, batch.isHeld(), gate),
+                assessment.isHeld(),
+                verdict(assessment, diagnosis, gate),
+                advice(assessment, diagnosis, gate, formats),
                 gate.isOpen(),
-                batch.isHeld() && !gate.isOpen() || diagnosis.isOpen() || diagnosis.signStands(),
+                assessment.isHeld() && !gate.isOpen() || assessment.state().isHeld() || speaks(CasebookService.worst(diagnosis)) && diagnosis.isOpen(),
                 gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
+                RoadWords.of(assessment.examined().flatMap(e -> assessments.road(batch, e)), formats, now),
                 hinges(examined.hinges()),
                 noLook(diagnosis),
                 looks.stream().limit(1).toList(),
@@ -97,22 +109,48 @@ class CasebookPages {
                 leader.condition().id(),
                 batch.plan().isRework(),
                 Rebatch.of(batch.facts(clock.instant()), diagnosis).map(r -> offer(r, batch, formats)).orElse(null),
-                leader.probability() >= SHOWN ? leader.remedy().now() : "",
-                leader.probability() >= SHOWN ? leader.remedy().nextTime() : "",
+                isTreated(leader, diagnosis) ? leader.remedy().now() : "",
+                isTreated(leader, diagnosis) ? leader.remedy().nextTime() : "",
+                also(leader, diagnosis),
                 conclusions(batch),
                 past.like(batch).stream().map(this::past).toList());
     }
 
-    /** What causes and remedies are told for: the worst hazard while any is open, else the likeliest condition. */
+    /** What causes and remedies are told for: the worst hazard while it holds, else what is likelier than not, else the hazard that is still open. */
     private static ConditionReport leader(Diagnosis diagnosis) {
         ConditionReport worst = CasebookService.worst(diagnosis);
-        if (diagnosis.isOpen()) {
+        if (diagnosis.anyHazard() >= Diagnosis.HOLD_FROM || diagnosis.signStands() && diagnosis.isOpen()) {
+            return worst;
+        }
+        boolean leads = diagnosis.leading().filter(l -> !l.condition().hazard()).isPresent();
+        if (diagnosis.isOpen() && !leads) {
             return worst;
         }
         return diagnosis.reports().stream()
                 .filter(r -> !r.condition().hazard())
                 .max((a, b) -> Double.compare(a.probability(), b.probability()))
                 .orElse(worst);
+    }
+
+    /** A remedy stands where something was seen that speaks for it: what is merely not tested yet wants none. */
+    private static boolean isTreated(ConditionReport leader, Diagnosis diagnosis) {
+        boolean there = !leader.condition().hazard() || speaks(leader) || diagnosis.anyHazard() >= Diagnosis.HOLD_FROM;
+        return leader.probability() >= SHOWN && there;
+    }
+
+    /** Whether something that was seen speaks for it. */
+    private static boolean speaks(ConditionReport report) {
+        return report.ledger().lines().stream().anyMatch(l -> l.kind() == Ledger.Kind.SEEN && l.weight().decibans() >= NOTABLE);
+    }
+
+    /** What is there beside what leads, certainly enough: what to do about that is told all the same. */
+    private static List<CasebookPage.Also> also(ConditionReport leader, Diagnosis diagnosis) {
+        return diagnosis.reports().stream()
+                .filter(r -> r != leader && r.probability() >= Diagnosis.LEADS_FROM && (!r.condition().hazard() || speaks(r)))
+                .sorted(Comparator.comparingDouble(ConditionReport::probability).reversed())
+                .limit(MOST_CAUSES)
+                .map(r -> new CasebookPage.Also(r.condition().name(), Formats.probability(r.probability()), r.remedy().now(), r.remedy().nextTime()))
+                .toList();
     }
 
     private static boolean isShown(ConditionReport report) {
@@ -285,21 +323,26 @@ class CasebookPages {
     private static String noLook(Diagnosis diagnosis) {
         boolean titrated = diagnosis.evidence().stream().anyMatch(e -> e.finding().equals(Findings.FREE_ALKALI));
         if (!diagnosis.lookCouldFree()) {
-            return "Nothing you could look at would free this batch." + (titrated ? "" : " Titrate only to size the rebatch.");
+            return "No single look would free this batch." + (titrated ? "" : " Titrate to size a rebatch.");
         }
         return diagnosis.next().isEmpty() ? "Nothing you could look at now would change what is done with it." : "";
     }
 
-    private static String verdict(Diagnosis diagnosis, boolean held, ReleaseGate gate) {
-        if (diagnosis.verdict() == Diagnosis.Verdict.CALM) {
+    private static String verdict(Assessment assessment, Diagnosis diagnosis, ReleaseGate gate) {
+        if (diagnosis.verdict() == Diagnosis.Verdict.CALM && assessment.hold().filter(h -> h.kind() != Hold.Kind.BY_HAND).isEmpty()) {
             String hazards = "Hazards together stand at " + most(diagnosis, diagnosis.anyHazard()) + ".";
             String calm = gate.isOpen() ? "No hazard. " : "Calm so far. ";
-            return (held ? "Held, and now calm. " : calm) + hazards;
+            return (assessment.isHeld() ? "Held, and now calm. " : calm) + hazards;
         }
-        if (held || diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
-            return "Held. Do not use or sell.";
+        if (assessment.isHeld() || diagnosis.verdict() == Diagnosis.Verdict.HOLD) {
+            return switch (assessment.state()) {
+                case UNFIT -> "Not for use or sale.";
+                case NOT_JUDGED -> "Held: it cannot be judged.";
+                default -> "Held. Do not use or sell.";
+            };
         }
-        return diagnosis.isOpen() ? "Not ruled out yet. Keep it back." : "Not tested yet. Keep it back.";
+        boolean seen = diagnosis.isOpen() && speaks(CasebookService.worst(diagnosis));
+        return seen ? "Not ruled out yet. Keep it back." : diagnosis.isTested() ? "Calm so far." : "Not tested yet.";
     }
 
     /** Where more hangs together than can be weighed, a hazard is told by its bound. */
@@ -307,17 +350,31 @@ class CasebookPages {
         return (diagnosis.atMost() && probability < BEYOND_DOUBT ? "most " : "") + Formats.probability(probability);
     }
 
-    private static String advice(Diagnosis diagnosis, boolean held, ReleaseGate gate) {
+    private String advice(Assessment assessment, Diagnosis diagnosis, ReleaseGate gate, Formats formats) {
         ConditionReport worst = CasebookService.worst(diagnosis);
         String stands = worst.condition().name() + " stands at " + most(diagnosis, worst.probability()) + ".";
+        if (assessment.state() == Assessment.State.UNFIT) {
+            return diagnosis.unfit().map(u -> Character.toUpperCase(u.condition().name().charAt(0)) + u.condition().name().substring(1) + ". ").orElse("")
+                    + "It burns nobody, and nobody should use it. Keep it apart from other bars.";
+        }
         return switch (diagnosis.verdict()) {
             case HOLD -> (diagnosis.isOpen() ? stands : "A sign of a hazard stands: see below.") + " Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
                     + " water and get help. The supplier's safety sheet and local rules come first.";
-            case NOT_RULED_OUT -> diagnosis.isOpen() ? stands : "Nothing speaks for a hazard, and nothing against it was tested.";
+            case NOT_RULED_OUT -> diagnosis.isOpen() && speaks(worst) ? stands : notTested(assessment, formats);
             case CALM -> gate.isOpen()
-                    ? held ? "It may be released, by a person, with a reason." : "What is left is a matter of looks."
+                    ? assessment.isHeld() ? "It may be released, by a person, with a reason." : "What is left is cosmetic."
                     : "Before it is released, what is open below is wanted.";
         };
+    }
+
+    /** Calmly, with its day. */
+    private String notTested(Assessment assessment, Formats formats) {
+        Instant now = clock.instant();
+        return "Nothing that was seen speaks for a hazard. " + assessment.dates().tasks().stream()
+                .filter(t -> t.kind() == Tasks.Kind.WASH_TEST && t.isOpen())
+                .findFirst()
+                .map(t -> t.due().isAfter(now) ? "Its first wash is due " + formats.day(t.due(), now) + "; gloves until then." : "Its first wash is due.")
+                .orElse("");
     }
 
     private static List<CasebookPage.Explanation> causes(ConditionReport leader, Formats formats) {

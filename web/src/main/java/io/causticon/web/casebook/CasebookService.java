@@ -1,5 +1,6 @@
 package io.causticon.web.casebook;
 
+import io.causticon.core.assessment.Assessment;
 import io.causticon.core.diagnosis.Condition;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.diagnosis.Diagnosis;
@@ -11,6 +12,8 @@ import io.causticon.core.observation.Named;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.batch.Answers;
+import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -30,28 +33,28 @@ public class CasebookService implements Judge {
 
     private final WorkshopExperience experience;
     private final BatchService batches;
+    private final Assessments assessments;
     private final ShelfService shelf;
     private final Clock clock;
 
-    CasebookService(WorkshopExperience experience, BatchService batches, ShelfService shelf, Clock clock) {
+    CasebookService(WorkshopExperience experience, BatchService batches, Assessments assessments, ShelfService shelf, Clock clock) {
         this.experience = experience;
         this.batches = batches;
+        this.assessments = assessments;
         this.shelf = shelf;
         this.clock = clock;
     }
 
     /** What the batch has, by everything known now. */
     public Diagnosis examine(Batch batch) {
-        return examine(batch, experience.of(batch.id(), experience.now()));
-    }
-
-    private Diagnosis examine(Batch batch, Diagnostician diagnostician) {
-        return diagnostician.examine(batch.facts(clock.instant()), shelf.knownVessels());
+        Assessment.Known known = now(batch.id());
+        return known.diagnostician().examine(batch.facts(clock.instant()), known.vessels());
     }
 
     /** The same with what the verdict hangs on. */
     Diagnostician.WithHinges examineWithHinges(Batch batch) {
-        return experience.of(batch.id(), experience.now()).examineWithHinges(batch.facts(clock.instant()), shelf.knownVessels());
+        Assessment.Known known = now(batch.id());
+        return known.diagnostician().examineWithHinges(batch.facts(clock.instant()), known.vessels());
     }
 
     /** The likeliest hazard of a report. */
@@ -62,31 +65,19 @@ public class CasebookService implements Judge {
                 .orElseThrow();
     }
 
-    /** A poured batch is held as soon as its log speaks for a hazard; on the bench the maker is warned instead. */
     @Override
-    public Judgement of(Batch batch) {
-        if (batch.life() == Life.BENCH || batch.life() == Life.ABANDONED) {
-            return Judgement.UNKNOWN;
-        }
-        // What cannot be worked out must not keep a line from being logged; it cannot be released either.
-        return Guard.of(batch.code(), () -> examine(batch, experience.of(batch.id(), experience.asLastRead()))).map(CasebookService::judgement).orElse(Judgement.UNKNOWN);
+    public Assessment.Known asLastRead(BatchId batch) {
+        return new Assessment.Known(experience.of(batch, experience.asLastRead()), shelf.knownVessels());
     }
 
-    private static Judgement judgement(Diagnosis diagnosis) {
-        Likely worst = likely(worst(diagnosis));
-        return new Judgement(
-                diagnosis.verdict() == Diagnosis.Verdict.HOLD
-                        ? Optional.of(new Entry.Held(
-                                diagnosis.isOpen() ? worst.name() + " stood at " + Formats.probability(worst.probability()) : "a sign of a hazard stands"))
-                        : Optional.empty(),
-                diagnosis.leading().map(CasebookService::likely).orElse(Likely.NOTHING),
-                worst,
-                diagnosis.next().stream().findFirst().map(n -> n.finding().look()).orElse(""),
-                Optional.of(diagnosis.superfatToRework()));
+    @Override
+    public Assessment.Known now(BatchId batch) {
+        return new Assessment.Known(experience.of(batch, experience.now()), shelf.knownVessels());
     }
 
-    private static Likely likely(ConditionReport report) {
-        return new Likely(report.condition().name(), report.probability());
+    @Override
+    public String experience() {
+        return experience.asLastRead().name();
     }
 
     void hold(BatchId id, String reason, String by, String key) {
@@ -97,23 +88,17 @@ public class CasebookService implements Judge {
     /** @throws ProblemsException with everything that is missing, looked at in the moment of the release itself */
     void release(BatchId id, String reason, String by, String key) {
         requireWords("reason", reason);
-        batches.logIf(id, this::requireOpenGate, List.of(new Entry.Released(reason.trim())), clock.instant(), by, key);
+        batches.logIf(id, this::requireOpenGate, List.of(new Entry.Released(reason.trim())), clock.instant(), by, key, Answers.NONE);
     }
 
     private void requireOpenGate(Batch batch) {
-        Diagnosis diagnosis = Guard.of(batch.code(), () -> examine(batch))
-                .orElseThrow(() -> ProblemsException.of("reason", ProblemKey.NOT_WORKED_OUT));
-        List<ReleaseGate.Requirement> missing = gate(batch, diagnosis).missing();
+        ReleaseGate gate = assessments.of(batch).gate().orElseThrow(() -> ProblemsException.of("reason", ProblemKey.NOT_WORKED_OUT));
+        List<ReleaseGate.Requirement> missing = gate.missing();
         if (!missing.isEmpty()) {
             throw new ProblemsException(missing.stream()
                     .map(m -> new Problem(ProblemKey.NOT_RELEASED, "reason", List.of(m.words())))
                     .toList());
         }
-    }
-
-    /** What it must have to be released. */
-    public ReleaseGate gate(Batch batch, Diagnosis diagnosis) {
-        return ReleaseGate.of(batch.facts(clock.instant()), diagnosis);
     }
 
     void conclude(BatchId id, String condition, String words, String by, String key) {

@@ -23,6 +23,9 @@ import org.springframework.stereotype.Component;
 @Component
 class WorkshopExperience implements FollowsLogs {
 
+    /** A share of silence that differs by less than a hundredth judges no batch otherwise. */
+    private static final double NAMED_TO = 100;
+
     private final Knowledge anywhere = StandardKnowledge.all();
     private final FromEachBatch<Taught> batches;
     private volatile Experience latest;
@@ -56,6 +59,11 @@ class WorkshopExperience implements FollowsLogs {
             Knowledge here = anywhere.with(counts);
             LoggingHabit habit = read.values().stream().map(Taught::habit).reduce(LoggingHabit.UNKNOWN, LoggingHabit::plus);
             return new Experience(read, Map.copyOf(cases), counts, habit, here, new Diagnostician(here, habit));
+        }
+
+        /** The same for what teaches the same. */
+        String name() {
+            return counts.name() + " " + Math.round(NAMED_TO * habit.silenceShare());
         }
     }
 

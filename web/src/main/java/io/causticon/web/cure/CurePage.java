@@ -1,5 +1,6 @@
 package io.causticon.web.cure;
 
+import io.causticon.web.batch.RoadWords;
 import io.causticon.web.shared.Drawing;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param others the other tests
  * @param gate what it must have to be released
  * @param open whether it may be released
+ * @param road what would free it, each with its day
  * @param dates what is due
  * @param apart what is set apart, and why
  * @param stock how many bars there are and where they went; empty before the cut
@@ -53,6 +55,7 @@ record CurePage(
         List<Other> others,
         List<Wanted> gate,
         boolean open,
+        RoadWords road,
         List<Date> dates,
         List<String> apart,
         String stock,

@@ -1,11 +1,12 @@
 package io.causticon.web.cure;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.assessment.Hold;
 import io.causticon.core.cure.Drying;
 import io.causticon.core.cure.Readiness;
 import io.causticon.core.cure.Staleness;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.diagnosis.BarTest;
-import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.NextTest;
 import io.causticon.core.diagnosis.ReleaseGate;
 import io.causticon.core.entry.EntryKinds;
@@ -17,11 +18,13 @@ import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.core.observation.Whither;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.wording.Phrase;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchWords;
 import io.causticon.web.batch.EntryWords;
-import io.causticon.web.casebook.CasebookService;
+import io.causticon.web.batch.RoadWords;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shelf.ShelfService;
 import java.time.Clock;
@@ -56,12 +59,12 @@ class CurePages {
     private static final List<CurePage.Tap> STANDINGS =
             Stream.of("apart on a rack", "apart on a board", "close together", "wrapped").map(w -> new CurePage.Tap(w, "bars " + w, false)).toList();
 
-    private final CasebookService casebook;
+    private final Assessments assessments;
     private final ShelfService shelf;
     private final Clock clock;
 
-    CurePages(CasebookService casebook, ShelfService shelf, Clock clock) {
-        this.casebook = casebook;
+    CurePages(Assessments assessments, ShelfService shelf, Clock clock) {
+        this.assessments = assessments;
         this.shelf = shelf;
         this.clock = clock;
     }
@@ -70,9 +73,11 @@ class CurePages {
     CurePage page(Batch batch, Maker maker, String asked) {
         Instant now = clock.instant();
         Formats formats = maker.formats();
-        Diagnosis diagnosis = casebook.examine(batch);
-        ReleaseGate gate = casebook.gate(batch, diagnosis);
-        NextTest next = NextTest.of(batch.facts(now), diagnosis, gate);
+        Assessment assessment = assessments.of(batch);
+        List<ReleaseGate.Requirement> wanted = assessment.gate().map(ReleaseGate::requirements).orElse(List.of());
+        NextTest next = assessment.examined()
+                .map(e -> NextTest.of(batch.facts(now), e.worst(), e.gate()))
+                .orElseGet(() -> NextTest.none(Phrase.of(assessment.isHeld() ? assessment.state().words() : "it is not poured yet")));
         BarTest shown = asked.isBlank() ? next.test().orElse(BarTest.WASH) : BarTest.called(asked);
         Readiness readiness = Readiness.of(batch.plan(), batch.log());
         BarStock stock = BarStock.of(batch.log());
@@ -80,10 +85,10 @@ class CurePages {
         return new CurePage(
                 batch.id().toString(),
                 batch.name(),
-                Formats.duration(batch.log().ageAt(now)) + " old, " + BatchWords.state(batch),
-                batch.isHeld(),
-                sentence(batch.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("")).replaceFirst("\\.$", ""),
-                poured ? headline(readiness, formats, now) : "Not poured yet",
+                Formats.duration(batch.log().ageAt(now)) + " old, " + assessment.state().words(),
+                assessment.isHeld(),
+                sentence(assessment.hold().map(Hold::because).orElse("")).replaceFirst("\\.$", ""),
+                poured ? headline(assessment, readiness, formats, now) : "Not poured yet",
                 poured ? band(readiness, formats, now) : "",
                 poured ? DryingChart.of(readiness, formats, now) : null,
                 readiness.drying().told().stream().map(t -> formats.sentence(t)).toList(),
@@ -94,9 +99,10 @@ class CurePages {
                 guide(shown),
                 shown.isOnSkin() && next.keptFromSkin(),
                 Arrays.stream(BarTest.values()).map(t -> new CurePage.Other(name(t), t.title(), t == shown)).toList(),
-                gate.requirements().stream().map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
-                gate.isOpen(),
-                dates(batch, formats, now),
+                wanted.stream().map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
+                assessment.mayBeReleased(),
+                RoadWords.of(assessment.examined().flatMap(e -> assessments.road(batch, e)), formats, now),
+                dates(assessment, formats, now),
                 stock.apart().stream().map(a -> EntryWords.of(a, batch.names(), formats).text()).toList(),
                 stock.cut() == 0 ? "" : stock(stock),
                 went(batch, formats),
@@ -185,7 +191,11 @@ class CurePages {
                 test == BarTest.TITRATE);
     }
 
-    private static String headline(Readiness readiness, Formats formats, Instant now) {
+    /** A date says nothing of what may not be used. */
+    private static String headline(Assessment assessment, Readiness readiness, Formats formats, Instant now) {
+        if (assessment.isHeld()) {
+            return sentence(assessment.state().words()).replaceFirst("\\.$", "");
+        }
         return readiness.ready().isAfter(now) ? "Ready about " + formats.longDay(readiness.ready(), now)
                 : "Old enough, and dry as far as it was weighed, since " + formats.day(readiness.ready(), now);
     }
@@ -254,8 +264,8 @@ class CurePages {
                 seen.isEmpty() ? weighed == 1 ? "weighed once" : "weighed " + weighed + " times" : seen);
     }
 
-    private static List<CurePage.Date> dates(Batch batch, Formats formats, Instant now) {
-        return Tasks.of(batch.plan(), batch.log()).stream()
+    private static List<CurePage.Date> dates(Assessment assessment, Formats formats, Instant now) {
+        return assessment.dates().tasks().stream()
                 .filter(Tasks.Task::isOpen)
                 .limit(MOST_DATES)
                 .map(t -> new CurePage.Date(BatchWords.task(t.kind()), formats.day(t.due(), now), false))

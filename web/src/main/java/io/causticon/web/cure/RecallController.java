@@ -7,7 +7,6 @@ import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.BatchSummary;
-import io.causticon.web.batch.BatchWords;
 import io.causticon.web.batch.Scraps;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.shared.Guard;
@@ -47,7 +46,7 @@ class RecallController {
         if (!asked.isEmpty()) {
             summaries.page(Summaries.Which.ALL, asked, Optional.empty(), Optional.empty(), MOST_FOUND).batches().forEach(b -> withDescendants(b, found));
         }
-        List<Row> rows = found.values().stream().filter(BatchSummary::isReadable).flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), maker)).stream())
+        List<Row> rows = found.values().stream().filter(BatchSummary::isReadable).flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), s, maker)).stream())
                 // Those that somebody has stand first: there is somebody to call.
                 .sorted(Comparator.comparing((Row r) -> r.away().equals("0")))
                 .toList();
@@ -68,14 +67,14 @@ class RecallController {
         }
     }
 
-    private static Row row(Batch batch, Maker maker) {
+    private static Row row(Batch batch, BatchSummary kept, Maker maker) {
         BarStock stock = BarStock.of(batch.log());
         int away = stock.count(Whither.SOLD) + stock.count(Whither.GIVEN);
         return new Row(
                 "/batch/" + batch.id() + "/cure",
                 batch.name(),
                 batch.code(),
-                batch.isHeld() ? "held" : BatchWords.state(batch),
+                kept.state().words(),
                 stock.cut() == 0 ? "not cut" : String.valueOf(stock.left()),
                 String.valueOf(away),
                 CurePages.went(batch, maker.formats()));

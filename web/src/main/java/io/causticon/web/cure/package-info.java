@@ -1,6 +1,6 @@
 /**
  * Bars after the cut: how they dry, what is worth testing and how, what stands before a release, where they went, their labels and their dates. May use
- * {@code casebook}, {@code shelf}, {@code batch}, {@code account}, {@code print}, {@code shared}.
+ * {@code shelf}, {@code batch}, {@code account}, {@code print}, {@code shared}.
  */
 @NullMarked
 package io.causticon.web.cure;

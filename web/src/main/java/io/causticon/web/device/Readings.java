@@ -5,6 +5,7 @@ import io.causticon.core.observation.MeasurementPoint;
 import io.causticon.core.observation.PhMethod;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.web.batch.Answers;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.UnreadableException;
@@ -90,7 +91,8 @@ public class Readings {
         try {
             Instant begun = batches.get(device.batch()).log().begun();
             if (!reading.at().isBefore(begun)) {
-                batches.log(device.batch(), List.of(entry), reading.at(), device.name(), "device-" + device.id() + "-" + reading.sequence());
+                batches.log(device.batch(), List.of(entry), reading.at(), device.name(), "device-" + device.id() + "-" + reading.sequence(),
+                        Answers.LATER);
             }
             return true;
         } catch (ProblemsException | NotFoundException | UnreadableException e) {

@@ -1,10 +1,10 @@
 package io.causticon.web.label;
 
-import io.causticon.core.cure.Tasks;
+import io.causticon.core.assessment.Assessment;
 import io.causticon.core.formula.Portion;
 import io.causticon.core.observation.BarStock;
-import io.causticon.core.observation.Life;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -38,11 +38,13 @@ class LabelController {
     private static final int MOST = 500;
 
     private final BatchService batches;
+    private final Assessments assessments;
     private final Labels labels;
     private final NetworkPlace network;
 
-    LabelController(BatchService batches, Labels labels, NetworkPlace network) {
+    LabelController(BatchService batches, Assessments assessments, Labels labels, NetworkPlace network) {
         this.batches = batches;
+        this.assessments = assessments;
         this.labels = labels;
         this.network = network;
     }
@@ -101,7 +103,7 @@ class LabelController {
         model.addAttribute("svg", LabelPrint.svg(art));
         model.addAttribute("leftOut", art.leftOut());
         model.addAttribute("refused", refused(batch, asked));
-        model.addAttribute("released", batch.life() == Life.READY);
+        model.addAttribute("released", assessments.of(batch).state() == Assessment.State.RELEASED);
         model.addAttribute("words", "Label of " + batch.name() + ": " + (asked.isOfBars() ? "what it is made of, what it weighs, " + batch.code() : batch.code() + ", with a code that leads to "
                 + address(batch, request)));
         model.addAttribute("on", maker.formats().day(on(batch)));
@@ -109,11 +111,11 @@ class LabelController {
     }
 
     /** Why nobody is given a bar of it, and there are no labels; empty where they may be. */
-    private static String refused(Batch batch, Asked asked) {
+    private String refused(Batch batch, Asked asked) {
         if (!asked.isOfBars()) {
             return "";
         }
-        if (batch.isHeld()) {
+        if (assessments.of(batch).isHeld()) {
             return "This batch is held: nobody is given a bar, so there are no labels for them. One for the rack says that it is held.";
         }
         String part = asked.partOf(batch);
@@ -172,12 +174,12 @@ class LabelController {
     private LabelArt art(Batch batch, Asked asked, Maker maker, Frame frame, HttpServletRequest request) {
         return asked.isOfBars()
                 ? labels.bar(batch, asked.partOf(batch), asked.onto(), frame.workshop(), on(batch), maker.formats())
-                : labels.rack(batch, asked.onto(), address(batch, request), maker.formats());
+                : labels.rack(batch, assessments.of(batch), asked.onto(), address(batch, request), maker.formats());
     }
 
     /** Nobody is given a bar before it is ready: its label tells of that day, or of today where that is past. */
     private Instant on(Batch batch) {
-        Instant ready = Tasks.ready(batch.plan(), batch.log());
+        Instant ready = assessments.of(batch).dates().ready();
         return ready.isAfter(labels.today()) ? ready : labels.today();
     }
 

@@ -1,8 +1,8 @@
 package io.causticon.web.label;
 
 import io.causticon.web.print.Typeface;
+import io.causticon.core.assessment.Assessment;
 import io.causticon.core.cure.BarContents;
-import io.causticon.core.cure.Tasks;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.label.LabelArt.Box;
@@ -35,7 +35,7 @@ class Labels {
     }
 
     /** For the rack: what it is, when it is ready, boxes for its weighings, and a code that leads to the batch. */
-    LabelArt rack(Batch batch, LabelSheet sheet, String address, Formats formats) {
+    LabelArt rack(Batch batch, Assessment assessment, LabelSheet sheet, String address, Formats formats) {
         double side = Math.min(sheet.height() - 2 * MARGIN, Math.max(LEAST_CODE, sheet.width() * 0.3));
         LabelArt.Writer art = new LabelArt.Writer(sheet.width(), sheet.height(), MARGIN);
         art.add(new Code(sheet.width() - MARGIN - side, MARGIN, side, QrCode.sturdy(address)));
@@ -43,12 +43,12 @@ class Labels {
         art.narrow(sheet.width() - 2 * MARGIN - side);
         art.line(batch.name(), big, Typeface.TEXT);
         art.line(batch.code(), big * 0.8, Typeface.FIGURES);
-        Instant made = Tasks.poured(batch.plan(), batch.log());
+        Instant made = assessment.dates().poured();
         art.line("made " + formats.date(made), big * 0.6, Typeface.TEXT);
-        if (batch.isHeld()) {
-            art.line("HELD. Do not use or sell.", big * 0.7, Typeface.TEXT);
+        if (assessment.isHeld()) {
+            art.line(assessment.state() == Assessment.State.UNFIT ? "NOT FOR USE OR SALE." : "HELD. Do not use or sell.", big * 0.7, Typeface.TEXT);
         } else {
-            art.line("ready about " + formats.date(Tasks.ready(batch.plan(), batch.log())), big * 0.6, Typeface.TEXT);
+            art.line("ready about " + formats.date(assessment.dates().ready()), big * 0.6, Typeface.TEXT);
         }
         boxes(art, sheet, side, formats);
         return art.done();

@@ -180,15 +180,6 @@ class RackController {
     }
 
     private static Row row(BatchSummary batch, Instant now) {
-        String state = batch.isHeld()
-                ? "held"
-                : switch (batch.life()) {
-                    case BENCH -> "on the bench";
-                    case MOULD -> "in the mould";
-                    case CURE -> "curing";
-                    case READY -> "released";
-                    case ABANDONED -> "given up";
-                };
-        return new Row("/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.ageAt(now)), state + EntryWords.purpose(batch.purpose()));
+        return new Row("/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.ageAt(now)), batch.state().words() + EntryWords.purpose(batch.purpose()));
     }
 }

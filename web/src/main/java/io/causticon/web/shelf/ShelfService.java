@@ -9,6 +9,7 @@ import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.substance.Catalogue;
 import io.causticon.web.batch.Belongings;
+import io.causticon.web.batch.JudgedAgain;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -36,6 +38,9 @@ public class ShelfService implements Belongings {
     private final OwnFragranceRepository fragrances;
     private final LotRepository lots;
 
+    /** Looked for when something changed: it reads this itself. */
+    private final ObjectProvider<JudgedAgain> judged;
+
     /** Null when it is not known as it stands. */
     private volatile @Nullable Owned owned;
 
@@ -47,12 +52,14 @@ public class ShelfService implements Belongings {
             VesselRepository vessels,
             OwnFatRepository fats,
             OwnFragranceRepository fragrances,
-            LotRepository lots) {
+            LotRepository lots,
+            ObjectProvider<JudgedAgain> judged) {
         this.moulds = moulds;
         this.vessels = vessels;
         this.fats = fats;
         this.fragrances = fragrances;
         this.lots = lots;
+        this.judged = judged;
     }
 
     @Transactional(readOnly = true)
@@ -172,6 +179,8 @@ public class ShelfService implements Belongings {
                     changes++;
                     owned = null;
                 }
+                // What a vessel weighs is evidence of every batch that was weighed in it.
+                judged.getObject().look();
             }
         });
     }

@@ -13,6 +13,8 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.trial.PanelAge;
 import io.causticon.core.trial.PanelOrder;
 import io.causticon.web.account.Maker;
+import io.causticon.web.batch.Answers;
+import io.causticon.web.batch.Answers;
 import io.causticon.web.batch.BatchService;
 import java.time.Clock;
 import java.time.Instant;
@@ -151,7 +153,7 @@ class Rounds {
             if (new ArmStanding(arm, Optional.of(batch)).isJudgedBy(turn.judge(), turn.age())) {
                 throw ProblemsException.of("judge", ProblemKey.JUDGED_ALREADY, turn.judge(), turn.age());
             }
-        }, List.of(entry), now, maker.displayName(), key);
+        }, List.of(entry), now, maker.displayName(), key, Answers.ofTheForm());
     }
 
     /** Whether it says no more than that it was kept before. */

@@ -1,15 +1,14 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.diagnosis.KeptFromHands;
 import io.causticon.core.diagnosis.NextTest;
 import io.causticon.core.trial.PanelPlan;
 import io.causticon.core.trial.Sitting;
 import io.causticon.core.wording.Phrase;
+import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
-import io.causticon.web.casebook.CasebookService;
 import io.causticon.web.shared.Guard;
 import java.time.Instant;
 import java.util.HashMap;
@@ -26,11 +25,11 @@ import org.springframework.stereotype.Component;
 class Standings {
 
     private final BatchService batches;
-    private final CasebookService casebook;
+    private final Assessments assessments;
 
-    Standings(BatchService batches, CasebookService casebook) {
+    Standings(BatchService batches, Assessments assessments) {
         this.batches = batches;
-        this.casebook = casebook;
+        this.assessments = assessments;
     }
 
     /** Arms in their order, the control first. */
@@ -74,8 +73,9 @@ class Standings {
         }
 
         private NextTest next(Batch batch) {
-            Diagnosis diagnosis = casebook.examine(batch);
-            return NextTest.of(batch.facts(now), diagnosis, casebook.gate(batch, diagnosis));
+            return assessments.of(batch).examined()
+                    .map(e -> NextTest.of(batch.facts(now), e.worst(), e.gate()))
+                    .orElseGet(() -> NextTest.none(Phrase.of("it cannot be judged")));
         }
     }
 

@@ -10,10 +10,10 @@ import io.causticon.core.substance.FattyAcid.Family;
 /** What time makes of a bar. */
 final class CureKnowledge implements Knowledge.Source {
 
-    private static final Condition STALE_SPOTS = Condition.cosmetic("stale-spots", "stale spots");
+    private static final Condition STALE_SPOTS = Condition.unfit("stale-spots", "stale spots");
     private static final Condition WARPED = Condition.cosmetic("warped", "warped or shrunken");
     private static final Condition CURE_CRACKS = Condition.cosmetic("cure-cracks", "cracks of drying");
-    private static final Condition SPOILED_ADDITION = Condition.cosmetic("spoiled-addition", "spoiled addition");
+    private static final Condition SPOILED_ADDITION = Condition.unfit("spoiled-addition", "spoiled addition");
     private static final Condition OUT_OF_DATE = Condition.cosmetic("out-of-date", "out of date");
     private static final Condition BROWNED = Condition.cosmetic("browned", "browned by an ingredient");
     private static final Condition COLOUR_TURNED = Condition.cosmetic("colour-turned", "colour that turned");
@@ -47,7 +47,7 @@ final class CureKnowledge implements Knowledge.Source {
         k.condition(STALE_SPOTS)
                 .happensTo(.03)
                 .isMetBy(
-                        "Use it soon or discard it; the smell does not go.",
+                        "Not for use or sale. Keep it apart from other bars and discard it: the smell does not go.",
                         "Fresher fats, less of linoleic and linolenic acid, a lower superfat, a chelator.");
         k.finding("orange-dots").happensAnyway(.01).points(.88).to(STALE_SPOTS).because("unsaturated fat takes up oxygen");
         k.finding("crayon-smell").happensAnyway(.008).points(.80).to(STALE_SPOTS).because("that is the smell of it");
@@ -81,7 +81,7 @@ final class CureKnowledge implements Knowledge.Source {
         k.condition(SPOILED_ADDITION)
                 .happensTo(.004)
                 .isMetBy(
-                        "Discard it, do not plane it: what grows sits deeper than it shows.",
+                        "Not for use or sale. Gloves; discard it, do not plane it: what grows sits deeper than it shows. Keep it apart from other bars.",
                         "No fresh fruit or thick pieces; strained purée in the lye.");
         k.finding("mouldy").happensAnyway(.003).points(.93).to(SPOILED_ADDITION).because("water and food in a piece that lye did not reach");
         k.finding("sour-smell").happensAnyway(.01).points(.70).to(SPOILED_ADDITION).because("it rots");

@@ -1,0 +1,66 @@
+package io.causticon.web.batch;
+
+import io.causticon.core.assessment.Doubt;
+import io.causticon.core.entry.Suggestion;
+import io.causticon.core.observation.DoubtKind;
+import io.causticon.web.account.Maker;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+
+/** Asks about a line, whichever form it came by: with all that the form held, so that nothing is typed twice. */
+@ControllerAdvice
+class DoubtPages {
+
+    /** Understood, and not kept before it is answered. */
+    private static final int UNPROCESSABLE = 422;
+
+    private static final Set<String> OF_THE_FORM_ITSELF = Set.of("_csrf", Answers.FIELD);
+
+    private final Logbook logbook;
+
+    DoubtPages(Logbook logbook) {
+        this.logbook = logbook;
+    }
+
+    /** One field of the form, as it was filled in. */
+    record Field(String name, String value) {}
+
+    /** A question: its words, and lines that may have been meant. */
+    record Question(String words, List<Suggestion> rather) {}
+
+    @ExceptionHandler(DoubtsException.class)
+    String ask(DoubtsException e, Maker maker, HttpServletRequest request, HttpServletResponse response, Model model) {
+        response.setStatus(UNPROCESSABLE);
+        List<Field> fields = new ArrayList<>();
+        request.getParameterMap().forEach((name, values) -> {
+            if (!OF_THE_FORM_ITSELF.contains(name)) {
+                Arrays.stream(values).forEach(v -> fields.add(new Field(name, v)));
+            }
+        });
+        Set<DoubtKind> answered = new TreeSet<>(Answers.ofTheForm().said());
+        e.doubts().forEach(d -> answered.add(d.kind()));
+        model.addAttribute("batch", "/batch/" + e.batch().id());
+        model.addAttribute("name", e.batch().name());
+        model.addAttribute("action", request.getRequestURI());
+        model.addAttribute("fields", fields);
+        model.addAttribute("answered", Answers.written(answered));
+        model.addAttribute("questions", e.doubts().stream().map(d -> question(d, e.batch(), maker)).toList());
+        return "batch/doubt";
+    }
+
+    private Question question(Doubt doubt, Batch batch, Maker maker) {
+        return new Question(
+                maker.formats().phrase(doubt.words()),
+                doubt.meant().stream()
+                        .map(m -> new Suggestion(EntryWords.of(m, batch.names(), maker.formats()).text(), logbook.shorthand(batch, m, maker)))
+                        .toList());
+    }
+}
