@@ -180,6 +180,11 @@ public final class Doubts {
         }
         BatchFacts facts = BatchFacts.of(plan, log, at);
         Optional<Instant> since = facts.soapSince().filter(s -> !at.isBefore(s));
+        // The paste of a cook is tested before it is spooned, with everything but a wash.
+        boolean paste = since.isPresent() && facts.isCooked() && !isOnSkin(entry);
+        if (paste && !facts.wasPoured()) {
+            return Optional.empty();
+        }
         if (since.isEmpty() || !facts.wasPoured()) {
             return Optional.of(new Doubt(DoubtKind.BEFORE_THERE_WAS_SOAP, Phrase.of(
                     since.isEmpty()
@@ -188,8 +193,7 @@ public final class Doubts {
         }
         if (isOnSkin(entry) && facts.outOfTheMould().filter(out -> !at.isBefore(out)).isEmpty()) {
             return Optional.of(new Doubt(
-                    DoubtKind.IN_THE_MOULD, Phrase.of("By the log it is in its mould. Log that it is out, or cut, first: until then this clears nothing."),
-                    List.of(new Entry.Unmoulded())));
+                    DoubtKind.IN_THE_MOULD, Phrase.of("By the log it is still in its mould: what is felt of it there clears nothing.")));
         }
         if (isOnSkin(entry) && !facts.isTestOnSkin(at) && facts.meantSince().isEmpty()) {
             return Optional.of(new Doubt(DoubtKind.TOO_EARLY, Phrase.of(

@@ -16,16 +16,22 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A sign of a hazard that was once there. It stands, whatever probabilities say, until the same kind of test on another bar, three days later or
  * more, is calm, and a titration or a meter after the sign supports it. What burned while it was still being made is settled by one calm test of its
- * kind once that means something; free alkali, by all titrations together.
+ * kind once that means something; free alkali, by all titrations together. A sign that was taken back, or amended into something calm, wants one calm test
+ * of its kind after it: whoever tapped wrongly puts that right at once.
  */
 final class SignHistory {
 
     private static final Duration AGAIN_AFTER = Duration.ofDays(3);
+
+    /** So long after it was written down a line is put right because it was mistyped (a judgement). */
+    private static final Duration SLIP_OF_THE_FINGER = Duration.ofMinutes(10);
 
     /** On the first day every soap is caustic, and whatever stings then is no sign. */
     private static final Duration FIRST_DAY = Duration.ofDays(1);
@@ -55,13 +61,21 @@ final class SignHistory {
      * @param byItself whether it is a test of its own: "another wash was calm" says only that one did not repeat what another showed
      * @param young whether it was tested before that means something
      * @param counts whether it may count in favour: of soap that is old enough and out of its mould
+     * @param takenBack whether it does not stand any more, and stood for longer than a slip of the finger does
      */
-    private record Said(Kind kind, Instant at, boolean bad, boolean measured, boolean byItself, boolean young, boolean counts, @Nullable Bars on) {
+    private record Said(
+            Kind kind, Instant at, boolean bad, boolean measured, boolean byItself, boolean young, boolean counts, boolean takenBack, @Nullable Bars on) {
 
         /** The same kind of test, and calm, on what is not certainly the same bar. */
         boolean clears(Said sign) {
-            Instant from = sign.young ? sign.at : sign.at.plus(AGAIN_AFTER);
-            return kind == sign.kind && !bad && counts && !at.isBefore(from) && (sign.young || !Bars.areTheSame(on, sign.on));
+            boolean soon = sign.young || sign.takenBack;
+            Instant from = soon ? sign.at : sign.at.plus(AGAIN_AFTER);
+            boolean later = sign.takenBack ? at.isAfter(from) : !at.isBefore(from);
+            return kind == sign.kind && !bad && counts && !takenBack && later && (soon || !Bars.areTheSame(on, sign.on));
+        }
+
+        Said asTakenBack() {
+            return new Said(kind, at, bad, measured, byItself, young, false, true, on);
         }
     }
 
@@ -69,8 +83,10 @@ final class SignHistory {
     private final long day;
     private final boolean repeated;
     private final boolean supported;
+    private final boolean takenBack;
 
-    private SignHistory(Kind kind, long day, boolean repeated, boolean supported) {
+    private SignHistory(Kind kind, long day, boolean repeated, boolean supported, boolean takenBack) {
+        this.takenBack = takenBack;
         this.kind = kind;
         this.day = day;
         this.repeated = repeated;
@@ -93,8 +109,8 @@ final class SignHistory {
                 .max(Comparator.comparing(Said::at))
                 .map(last -> {
                     boolean repeated = !together && said.stream().anyMatch(s -> s.clears(last));
-                    boolean supported = last.young() || said.stream().anyMatch(s -> s.measured() && !s.bad() && s.counts() && s.at().isAfter(last.at()));
-                    return new SignHistory(kind, Duration.between(begun, last.at()).toDays(), repeated, supported);
+                    boolean supported = last.young() || last.takenBack() || said.stream().anyMatch(s -> s.measured() && !s.bad() && s.counts() && s.at().isAfter(last.at()));
+                    return new SignHistory(kind, Duration.between(begun, last.at()).toDays(), repeated, supported, last.takenBack());
                 });
     }
 
@@ -104,6 +120,9 @@ final class SignHistory {
 
     Phrase words() {
         String sign = kind.sign + " on day " + day;
+        if (takenBack) {
+            return Phrase.of(sign + (stands() ? " was written down and taken back: " + kind.again + " once more" : " was taken back, and a later test is calm"));
+        }
         if (!stands()) {
             return Phrase.of(sign + " was repeated and is calm, and a measurement supports it");
         }
@@ -139,7 +158,27 @@ final class SignHistory {
     }
 
     private static List<Said> said(BatchFacts facts) {
-        return facts.log().entries().stream().flatMap(line -> said(line, facts).stream()).toList();
+        return facts.log().all().stream()
+                .flatMap(line -> Stream.concat(takenBack(line, facts), line.current().withdrawn() ? Stream.empty() : said(line, facts).stream()))
+                .toList();
+    }
+
+    /** Signs that a line said once and does not say any more. */
+    private static Stream<Said> takenBack(LoggedEntry line, BatchFacts facts) {
+        if (line.earlier().isEmpty()) {
+            return Stream.empty();
+        }
+        List<LoggedEntry.Revision> all = new ArrayList<>(line.earlier());
+        all.add(line.current());
+        boolean still = !line.current().withdrawn() && said(line, facts).filter(Said::bad).isPresent();
+        return still
+                ? Stream.empty()
+                : IntStream.range(0, all.size() - 1)
+                        .filter(i -> !all.get(i).withdrawn() && all.get(i + 1).recordedAt().isAfter(all.get(i).recordedAt().plus(SLIP_OF_THE_FINGER)))
+                        .boxed()
+                        .flatMap(i -> said(new LoggedEntry(line.id(), all.get(i), List.of()), facts).stream())
+                        .filter(Said::bad)
+                        .map(Said::asTakenBack);
     }
 
     private static Optional<Said> said(LoggedEntry line, BatchFacts facts) {
@@ -147,20 +186,20 @@ final class SignHistory {
         boolean skin = facts.isTestOnSkin(line.at());
         boolean sample = facts.isMeasurement(line.at());
         if (entry instanceof Entry.WashTested wash && wash.feel() != WashFeel.TIGHT) {
-            return Optional.of(new Said(Kind.WASH, line.at(), wash.feel() == WashFeel.BURNING, false, true, FreeAlkali.isYoung(facts, line.at()), skin, wash.on()));
+            return Optional.of(new Said(Kind.WASH, line.at(), wash.feel() == WashFeel.BURNING, false, true, FreeAlkali.isYoung(facts, line.at()), skin, false, wash.on()));
         }
         if (entry instanceof Entry.Titrated titrated) {
             boolean beyond = FreeAlkali.isBeyondLimit(titrated, facts, line.at());
             boolean within = titrated.freeAlkaliPercent() <= FreeAlkali.LIMIT_PERCENT;
-            return Optional.of(new Said(Kind.ALKALI, line.at(), beyond, true, true, false, sample && within, titrated.on()));
+            return Optional.of(new Said(Kind.ALKALI, line.at(), beyond, true, true, false, sample && within, false, titrated.on()));
         }
         if (entry instanceof Entry.PhRead read && read.method() != PhMethod.STRIP) {
-            return Optional.of(new Said(Kind.ALKALI, line.at(), read.ph() >= EvidenceReader.HIGH_SOLUTION, true, true, FreeAlkali.isYoung(facts, line.at()), sample, read.on()));
+            return Optional.of(new Said(Kind.ALKALI, line.at(), read.ph() >= EvidenceReader.HIGH_SOLUTION, true, true, FreeAlkali.isYoung(facts, line.at()), sample, false, read.on()));
         }
         if (entry instanceof Entry.Observed seen) {
             boolean byItself = !seen.finding().equals(Findings.BURNS_AGAIN.id());
             return kind(seen.finding()).map(k -> new Said(
-                    k, line.at(), seen.presence() == Presence.SEEN, false, byItself, FreeAlkali.isYoung(facts, line.at()), k.onSkin ? skin : sample, seen.on()));
+                    k, line.at(), seen.presence() == Presence.SEEN, false, byItself, FreeAlkali.isYoung(facts, line.at()), k.onSkin ? skin : sample, false, seen.on()));
         }
         return Optional.empty();
     }

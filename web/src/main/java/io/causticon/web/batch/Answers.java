@@ -14,21 +14,25 @@ import org.springframework.web.context.request.ServletRequestAttributes;
  * What whoever brings a line was asked about it, and said that it is so.
  *
  * @param said kinds of doubts that were answered
+ * @param isOut whether it turned out that the soap had left its mould, which nobody had logged
  * @param canBeAsked whether somebody is there to be asked; what comes from an instrument, a file, or late is kept, and its doubts stay open
  */
-public record Answers(Set<DoubtKind> said, boolean canBeAsked) {
+public record Answers(Set<DoubtKind> said, boolean isOut, boolean canBeAsked) {
 
     /** Nothing was asked yet. */
-    public static final Answers NONE = new Answers(Set.of(), true);
+    public static final Answers NONE = new Answers(Set.of(), false, true);
 
     /** Nobody is there. */
-    public static final Answers LATER = new Answers(Set.of(), false);
+    public static final Answers LATER = new Answers(Set.of(), false, false);
 
     /** Of a line from before answers were kept: it was asked about by the rules of its day. */
     private static final String EARLIER = "EARLIER";
 
     /** The field of every form, in which the question that was answered comes back. */
     public static final String FIELD = "answered";
+
+    /** Says that it is out of its mould: that is logged before the line itself. */
+    static final String OUT = "OUT_OF_THE_MOULD";
 
     public Answers {
         said = Set.copyOf(said);
@@ -42,7 +46,7 @@ public record Answers(Set<DoubtKind> said, boolean canBeAsked) {
                 said.add(kind);
             }
         }
-        return new Answers(said, true);
+        return new Answers(said, names.contains(OUT), true);
     }
 
     /** What the form that is just being taken says; nothing where no form is. */

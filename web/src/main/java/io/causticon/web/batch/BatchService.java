@@ -302,13 +302,13 @@ public class BatchService {
     public record Taken(List<UUID> lines, boolean before, Batch batch) {}
 
     /**
-     * Adds lines to a log.
+     * Adds lines to a log where nobody can be asked about them: what is odd about one stays open until somebody says that it is so.
      *
      * @param clientKey the form's own key: the same form sent twice adds its lines once
      * @throws ProblemsException if a line cannot stand in a log, or if the form was sent before with other words
      */
     public Taken log(BatchId batch, List<Entry> lines, Instant at, String by, String clientKey) {
-        return log(batch, lines, at, by, clientKey, Answers.NONE);
+        return log(batch, lines, at, by, clientKey, Answers.LATER);
     }
 
     /**
@@ -515,7 +515,17 @@ public class BatchService {
     }
 
     /**
-     * Puts a new revision on top of a line.
+     * Puts a new revision on top of a line where nobody can be asked about it.
+     *
+     * @param base the revision that the maker saw
+     * @throws ProblemsException as below
+     */
+    public void amend(BatchId batch, String line, int base, Entry entry, Instant at, String by) {
+        amend(batch, line, base, entry, at, by, Answers.LATER);
+    }
+
+    /**
+     * The same.
      *
      * @param base the revision that the maker saw
      * @throws ProblemsException if somebody amended the line since, or if it is a deed: that is not amended

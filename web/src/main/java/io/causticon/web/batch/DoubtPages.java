@@ -4,6 +4,7 @@ import io.causticon.core.assessment.Doubt;
 import io.causticon.core.entry.Suggestion;
 import io.causticon.core.observation.DoubtKind;
 import io.causticon.web.account.Maker;
+import io.causticon.web.shared.Frame;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
@@ -11,6 +12,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.UUID;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -37,7 +39,7 @@ class DoubtPages {
     record Question(String words, List<Suggestion> rather) {}
 
     @ExceptionHandler(DoubtsException.class)
-    String ask(DoubtsException e, Maker maker, HttpServletRequest request, HttpServletResponse response, Model model) {
+    String ask(DoubtsException e, Maker maker, Frame frame, HttpServletRequest request, HttpServletResponse response, Model model) {
         response.setStatus(UNPROCESSABLE);
         List<Field> fields = new ArrayList<>();
         request.getParameterMap().forEach((name, values) -> {
@@ -46,12 +48,17 @@ class DoubtPages {
             }
         });
         Set<DoubtKind> answered = new TreeSet<>(Answers.ofTheForm().said());
+        boolean mould = e.doubts().stream().anyMatch(d -> d.kind() == DoubtKind.IN_THE_MOULD);
         e.doubts().forEach(d -> answered.add(d.kind()));
+        model.addAttribute("frame", frame);
+        model.addAttribute("key", UUID.randomUUID().toString());
         model.addAttribute("batch", "/batch/" + e.batch().id());
         model.addAttribute("name", e.batch().name());
         model.addAttribute("action", request.getRequestURI());
         model.addAttribute("fields", fields);
         model.addAttribute("answered", Answers.written(answered));
+        model.addAttribute("typed", fields.stream().filter(f -> f.name().equals("quick")).map(Field::value).findFirst().orElse(""));
+        model.addAttribute("out", mould ? Answers.OUT : "");
         model.addAttribute("questions", e.doubts().stream().map(d -> question(d, e.batch(), maker)).toList());
         return "batch/doubt";
     }

@@ -125,7 +125,7 @@ public class Logbook {
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
-        List<Entry> lines = new ArrayList<>(reading.entries());
+        List<Entry> lines = withWhatTheyTold(reading.entries());
         if (reading.at().isEmpty() && lines.stream().anyMatch(Entry.StageReached.class::isInstance)) {
             batter.get().ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
         }
@@ -146,7 +146,17 @@ public class Logbook {
     public void log(BatchId id, List<Entry> entries, String byHand, Duration late, Maker maker, String clientKey) {
         Batch batch = batches.get(id);
         Instant at = byHand.isBlank() ? ago(id, late) : moment(batch, byHand, clock.instant().minus(bounded(late)), maker);
-        batches.log(id, entries, at, maker.displayName(), clientKey, answers(late));
+        batches.log(id, withWhatTheyTold(entries), at, maker.displayName(), clientKey, answers(late));
+    }
+
+    /** Behind what the answer to a question told beside. */
+    private static List<Entry> withWhatTheyTold(List<Entry> entries) {
+        List<Entry> lines = new ArrayList<>();
+        if (Answers.ofTheForm().isOut()) {
+            lines.add(new Entry.Unmoulded());
+        }
+        lines.addAll(entries);
+        return lines;
     }
 
     /** What waited in a browser has happened already, and nobody may be there any more: it is kept, and asked about on the batch's page. */

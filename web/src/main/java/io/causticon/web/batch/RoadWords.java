@@ -2,6 +2,7 @@ package io.causticon.web.batch;
 
 import io.causticon.core.diagnosis.Road;
 import io.causticon.web.shared.Formats;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -16,12 +17,15 @@ public record RoadWords(List<Step> steps, boolean opens) {
 
     public static final RoadWords NONE = new RoadWords(List.of(), true);
 
+    /** What may be done within the hour may be done now. */
+    private static final Duration SOON = Duration.ofHours(1);
+
     public RoadWords {
         steps = List.copyOf(steps);
     }
 
-    /** One thing to do: how, from which day on. */
-    public record Step(String words, String when) {}
+    /** One thing to do: how, from which day on, and whether no more than a look. */
+    public record Step(String words, String when, boolean isLook) {}
 
     public static RoadWords of(Optional<Road> road, Formats formats, Instant now) {
         return road.map(r -> new RoadWords(r.steps().stream().map(s -> step(s, formats, now)).toList(), r.opens())).orElse(NONE);
@@ -30,6 +34,7 @@ public record RoadWords(List<Step> steps, boolean opens) {
     private static Step step(Road.Step step, Formats formats, Instant now) {
         String words = formats.phrase(step.words());
         String how = Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
-        return new Step(step.part().isEmpty() ? how : step.part() + ": " + how, step.from().isAfter(now) ? "from " + formats.day(step.from(), now) : "now");
+        return new Step(step.part().isEmpty() ? how : step.part() + ": " + how, step.from().isAfter(now.plus(SOON)) ? "from " + formats.day(step.from(), now) : "now",
+                step.kind() == Road.Kind.LOOK || step.kind() == Road.Kind.CUT);
     }
 }

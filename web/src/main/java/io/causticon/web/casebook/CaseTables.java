@@ -1,9 +1,11 @@
 package io.causticon.web.casebook;
 
+import io.causticon.core.assessment.Assessment;
 import io.causticon.core.diagnosis.ConditionReport;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
 import io.causticon.core.observation.Life;
+import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
@@ -33,11 +35,11 @@ class CaseTables {
 
     private static final double PER_MILLE = 1000.0;
 
-    private final CasebookService casebook;
+    private final Assessments assessments;
     private final BatchService batches;
 
-    CaseTables(CasebookService casebook, BatchService batches) {
-        this.casebook = casebook;
+    CaseTables(Assessments assessments, BatchService batches) {
+        this.assessments = assessments;
         this.batches = batches;
     }
 
@@ -55,7 +57,8 @@ class CaseTables {
                 .map(BatchLog.Timed::entry)
                 .map(c -> Objects.requireNonNullElse(c.condition().id(), c.condition().name()))
                 .collect(Collectors.toSet());
-        List<ConditionReport> reports = Guard.of(batch.code(), () -> casebook.examine(batch)).map(d -> d.reports()).orElse(List.of()).stream()
+        Assessment assessment = assessments.of(batch);
+        List<ConditionReport> reports = assessment.examined().map(e -> e.diagnosis().reports()).orElse(List.of()).stream()
                 .sorted(Comparator.comparingDouble((ConditionReport r) -> -r.probability()))
                 .toList();
         for (int rank = 1; rank <= reports.size(); rank++) {
@@ -63,7 +66,7 @@ class CaseTables {
             boolean isSettled = settled.contains(r.condition().id());
             if (isSettled || r.probability() >= LEAST) {
                 rows.row(
-                        batch.code(), batch.id(), batch.name(), batch.log().begun(), batch.life().name().toLowerCase(Locale.ROOT), batch.isHeld(), rank, r.condition().id(),
+                        batch.code(), batch.id(), batch.name(), batch.log().begun(), assessment.life().name().toLowerCase(Locale.ROOT), assessment.isHeld(), rank, r.condition().id(),
                         r.condition().name(), r.condition().hazard(), Math.round(r.probability() * PER_MILLE) / PER_MILLE,
                         Math.round(r.ledger().sum() * 10) / 10.0, isSettled);
             }

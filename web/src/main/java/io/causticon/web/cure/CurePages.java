@@ -78,6 +78,9 @@ class CurePages {
         NextTest next = assessment.examined()
                 .map(e -> NextTest.of(batch.facts(now), e.worst(), e.gate()))
                 .orElseGet(() -> NextTest.none(Phrase.of(assessment.isHeld() ? assessment.state().words() : "it is not poured yet")));
+        RoadWords road = RoadWords.of(assessment.examined().flatMap(e -> assessments.road(batch, e)), formats, now);
+        // What is looked at first is told first: the test that the page guides through comes behind it.
+        Optional<RoadWords.Step> look = road.opens() && !next.keptFromSkin() ? road.steps().stream().findFirst().filter(s -> s.isLook()) : Optional.empty();
         BarTest shown = asked.isBlank() ? next.test().orElse(BarTest.WASH) : BarTest.called(asked);
         Readiness readiness = Readiness.of(batch.plan(), batch.log());
         BarStock stock = BarStock.of(batch.log());
@@ -94,14 +97,14 @@ class CurePages {
                 readiness.drying().told().stream().map(t -> formats.sentence(t)).toList(),
                 bars(batch, readiness.drying(), formats),
                 "bar " + nextBar(readiness.drying()) + "  " + formats.mass(Mass.grams(TYPICAL_BAR)),
-                next.test().map(BarTest::title).orElse("Nothing to test today"),
-                sentence(formats.phrase(next.why())),
+                look.map(l -> "Look first").orElseGet(() -> next.test().map(BarTest::title).orElse("Nothing to test today")),
+                look.map(RoadWords.Step::words).orElseGet(() -> sentence(formats.phrase(next.why()))),
                 guide(shown),
                 shown.isOnSkin() && next.keptFromSkin(),
                 Arrays.stream(BarTest.values()).map(t -> new CurePage.Other(name(t), t.title(), t == shown)).toList(),
                 wanted.stream().map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
                 assessment.mayBeReleased(),
-                RoadWords.of(assessment.examined().flatMap(e -> assessments.road(batch, e)), formats, now),
+                road,
                 dates(assessment, formats, now),
                 stock.apart().stream().map(a -> EntryWords.of(a, batch.names(), formats).text()).toList(),
                 stock.cut() == 0 ? "" : stock(stock),

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
+import io.causticon.core.assessment.Assessment;
 import io.causticon.core.cure.Tasks;
 import io.causticon.core.observation.Life;
 import io.causticon.core.observation.Purpose;
@@ -13,7 +14,7 @@ import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Role;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchSummary;
-import io.causticon.web.batch.Judge;
+import io.causticon.web.batch.Likely;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
@@ -37,9 +38,9 @@ class CalendarTest {
 
     private static BatchSummary batch(Tasks.Task... tasks) {
         Instant at = Instant.parse("2026-10-20T09:00:00Z");
-        Judge.Likely nothing = Judge.Judgement.UNKNOWN.leading();
+        Likely nothing = Likely.NOTHING;
         return new BatchSummary(
-                new BatchId(new UUID(1, 2)), "NE-26-1", "Nettle, \"late\"; æøå", "", at, Life.MOULD, Purpose.MADE, Optional.empty(), "", at, at, at, List.of(tasks), "", Mass.grams(1), 0,
+                new BatchId(new UUID(1, 2)), "NE-26-1", "Nettle, \"late\"; æøå", "", at, Life.MOULD, Assessment.State.MOULD, Purpose.MADE, Optional.empty(), "", at, at, at, List.of(tasks), "", Mass.grams(1), 0,
                 Optional.empty(), Optional.empty(), Optional.empty(), true, nothing, nothing, "");
     }
 

@@ -2,15 +2,18 @@ package io.causticon.web.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.causticon.core.assessment.Assessment;
+import io.causticon.core.diagnosis.Diagnostician;
+import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.notation.Units;
 import io.causticon.core.observation.BatchLog;
 import io.causticon.core.observation.Entry;
+import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.observation.LoggedEntry;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.BatchSummary;
-import io.causticon.web.batch.Judge;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.shared.Drawing;
@@ -27,6 +30,8 @@ import org.junit.jupiter.api.Test;
 
 @Application
 class AgeChartTest {
+
+    private static final Assessment.Known KNOWN = new Assessment.Known(new Diagnostician(StandardKnowledge.all()), KnownVessels.NONE);
 
     private static final Instant NOW = Instant.parse("2026-11-24T10:00:00Z");
     private static final Formats METRIC = new Formats(Units.METRIC, ZoneOffset.UTC);
@@ -48,7 +53,7 @@ class AgeChartTest {
             lines.add(LoggedEntry.first("line" + i, begun.plus(Duration.ofHours(2L + 30L * i)), "Ines", entries[i]));
         }
         Batch batch = new Batch(new BatchId(UUID.randomUUID()), "T-1", like.plan(), 1, new BatchLog(begun, lines));
-        return BatchSummary.of(batch, Judge.Judgement.UNKNOWN, NOW);
+        return BatchSummary.of(batch, Assessment.of(batch.plan(), batch.log(), KNOWN, NOW), NOW);
     }
 
     private static double marker(Drawing drawing) {
