@@ -29,7 +29,7 @@ public record MeltPlan(Interval hours, Duration stirEvery, Temperature surroundi
     /** Where a mash is even; hotter it boils over (a judgement). */
     public static final Temperature EVEN_AT = Temperature.celsius(78);
 
-    private static final double ROOM = 20;
+    private static final double ROOM = Temperature.USUAL_ROOM.celsius();
     private static final Temperature OVER_WATER = Temperature.celsius(95);
     private static final Temperature OVEN = Temperature.celsius(95);
 

@@ -31,7 +31,6 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
     private static final double USUAL_WIDTH = 65;
     private static final double USUAL_HEIGHT = 85;
     private static final double SECONDS_A_DAY = 86_400;
-    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
     /** @param plan as it was made */
     public static Readiness of(BatchPlan plan, BatchLog log) {
@@ -47,7 +46,7 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
         BatchFacts facts = BatchFacts.of(plan, log, Instant.MAX);
         Weights weights = facts.weightsNow();
         Share water = Share.fraction(weights.total().isPositive() ? weights.water().dividedBy(weights.total()) : 0);
-        Temperature room = facts.room().orElse(USUAL_ROOM);
+        Temperature room = facts.room().orElse(Temperature.USUAL_ROOM);
         Double humidity = log.last(Entry.HumidityRead.class).map(h -> h.entry().percent() / 100).orElse(null);
         double faces = openFaces(log);
         Mould mould = plan.mould();
@@ -92,6 +91,11 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
     /** Of a batch that is not begun: by its water, its mould and usual air; moments are told from an arbitrary beginning. */
     public static Readiness expected(BatchPlan plan) {
         return of(plan, new BatchLog(Instant.EPOCH, List.of()));
+    }
+
+    /** Share of its fresh mass that a bar still has when it is ready, 0 to 1; in the middle. */
+    public double readyMassShare() {
+        return drying.massShareAt(Math.max(0, daysAt(ready())));
     }
 
     /** Whether its bars were weighed often enough to move a date. */

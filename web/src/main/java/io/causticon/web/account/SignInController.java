@@ -24,7 +24,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SignInController {
 
-    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
     private final AccountService accounts;
     private final RememberedBrowsers browsers;
@@ -72,7 +71,7 @@ class SignInController {
         }
         String workshop = form.workshop().isBlank() ? "Workshop of " + form.shownName() : form.workshop();
         try {
-            accounts.open(workshop, form.zone(), USUAL_ROOM, form.name(), form.displayName(), password, form.thinksIn());
+            accounts.open(workshop, form.zone(), Temperature.USUAL_ROOM, form.name(), form.displayName(), password, form.thinksIn());
         } catch (ProblemsException e) {
             return show(model, form, words.byField(e.problems(), new Formats(form.thinksIn(), ZoneOffset.UTC)));
         }

@@ -15,7 +15,7 @@ class Workshop {
 
     static final int ONLY = 1;
     static final String DEFAULT_CURRENCY = "EUR";
-    static final double USUAL_ROOM = 20;
+    static final double USUAL_ROOM = Temperature.USUAL_ROOM.celsius();
     static final double USUAL_MIX = 40;
     static final double USUAL_MATCH = 6;
 

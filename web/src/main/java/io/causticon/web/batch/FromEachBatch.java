@@ -77,6 +77,11 @@ public final class FromEachBatch<T> {
         changed.add(id);
     }
 
+    /** Something else that batches are read by has changed: what each tells is read again. */
+    public void readAnew() {
+        changed.addAll(told.keySet());
+    }
+
     /** What was done for practice need not have happened, nor what was begun by mistake. */
     private static boolean teaches(Batch batch) {
         return batch.purpose() != Purpose.PRACTICE && batch.life() != Life.ABANDONED;

@@ -17,13 +17,12 @@ public class LoafMemory implements FollowsLogs {
     /** Towels and moulds wear; and each batch takes some tens of milliseconds to read. */
     private static final Duration REMEMBERED = Duration.ofDays(400);
 
-    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
     private final FromEachBatch<LoafKnowledge.Told> told;
     private volatile Known last = new Known(Map.of(), LoafKnowledge.NONE);
 
     /** The workshop's, where a batch did not read its own. */
-    private volatile Temperature room = USUAL_ROOM;
+    private volatile Temperature room = Temperature.USUAL_ROOM;
 
     private record Known(Map<BatchId, LoafKnowledge.Told> from, LoafKnowledge all) {}
 
@@ -39,7 +38,10 @@ public class LoafMemory implements FollowsLogs {
     }
 
     private Known now(Temperature usualRoom) {
-        room = usualRoom;
+        if (!usualRoom.equals(room)) {
+            room = usualRoom;
+            told.readAnew();
+        }
         Map<BatchId, LoafKnowledge.Told> from = told.known();
         Known known = last;
         if (known.from() != from) {

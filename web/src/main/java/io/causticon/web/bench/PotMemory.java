@@ -25,13 +25,12 @@ import org.springframework.stereotype.Component;
 class PotMemory implements FollowsLogs {
 
     private static final String ANY = "";
-    private static final Temperature USUAL_ROOM = Temperature.celsius(20);
 
     private final Clock clock;
     private final FromEachBatch<Timing> timings;
 
     /** The workshop's, where a batch did not read its own. */
-    private volatile Temperature room = USUAL_ROOM;
+    private volatile Temperature room = Temperature.USUAL_ROOM;
 
     PotMemory(BatchService batches, Clock clock) {
         this.clock = clock;
@@ -43,7 +42,10 @@ class PotMemory implements FollowsLogs {
 
     /** What to expect of the pots of a batch, by the names of its vessels. */
     PotMemories of(Batch batch, Temperature usualRoom) {
-        room = usualRoom;
+        if (!usualRoom.equals(room)) {
+            room = usualRoom;
+            timings.readAnew();
+        }
         List<Timing> others = timings.known().entrySet().stream()
                 .filter(t -> !t.getKey().equals(batch.id()))
                 .map(Map.Entry::getValue)

@@ -1,5 +1,6 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.cure.Readiness;
 import io.causticon.core.forecast.BarCharacter;
 import io.causticon.core.forecast.LoafForecast;
 import io.causticon.core.formula.AdditionStage;
@@ -285,9 +286,9 @@ final class Reckoner {
         return words;
     }
 
-    /** When four fifths of its water have left, as after a usual cure (estimate). */
+    /** On the day on which its cure would call it ready, as the page of a cure has it. */
     private Mass cured(Mass wet) {
-        return wet.times(1 - 0.8 * 0.75 * balance.water().dividedBy(batter.mass()));
+        return wet.times(Readiness.expected(plan).readyMassShare());
     }
 
     private List<String> allergens() {
