@@ -40,6 +40,10 @@ final class EvidenceReader {
     /** Another bar that is clean says nothing of the one that was not. */
     static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
 
+    /** What tells of alkali whoever's hand it is. */
+    private static final Set<Finding> ALKALI_ITSELF =
+            Set.of(Findings.ZAP, Findings.FREE_ALKALI, Findings.METER_HIGH, Findings.PINK_DROP, Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
+
     private static final Duration AT_ONCE = Duration.ofMinutes(2);
 
     /** What an ingredient did is seen in the batter or the bar. */
@@ -117,16 +121,24 @@ final class EvidenceReader {
         });
     }
 
-    /** A second wash says more than the first alone, whichever way it went. */
+    /**
+     * A second wash says more than the first alone, whichever way it went; but that it was calm does not put a burn down to one hand's skin while something
+     * else speaks for alkali.
+     */
     private void again() {
         Evidence first = found.get(Findings.WASH_BURNS);
         if (first != null && first.isPresent() && !found.containsKey(Findings.BURNS_AGAIN)) {
-            samples.ofAnotherBar(Findings.WASH_BURNS, meant(Findings.WASH_BURNS)).ifPresent(second -> log(
+            samples.ofAnotherBar(Findings.WASH_BURNS, meant(Findings.WASH_BURNS)).filter(s -> s.presence() == Presence.SEEN || !somethingElseSpeaks()).ifPresent(second -> log(
                     Findings.BURNS_AGAIN,
                     second.presence() == Presence.SEEN,
                     second.at(),
                     second.presence() == Presence.SEEN ? "another wash burned as well" : "another wash was calm"));
         }
+    }
+
+    private boolean somethingElseSpeaks() {
+        return Stream.concat(found.values().stream(), measured.stream())
+                .anyMatch(e -> e.isPresent() && !e.early() && ALKALI_ITSELF.contains(e.finding()));
     }
 
     private void read(LoggedEntry line) {

@@ -156,6 +156,31 @@ class AssessmentTest {
         assertThat(after.arises().orElseThrow().reason()).contains("lye-heavy stood at");
     }
 
+    /** What is held stays so until a person releases it, whatever is learned of the shelf. */
+    @Test
+    void noMassOfAVesselEverFreesWhatWasHeld() {
+        BatchPlan plan = recipe().fat("coconut-oil-76", 700).fat("olive-oil", 300).purity(98).plan();
+        Random random = new Random(8424);
+        for (int n = 0; n < 40; n++) {
+            Histories held = Histories.of(plan).log("olive 300 g", "coconut 700 g in blue bowl no tare", "oil 42", "@+40m lye in", "@+45m light", "@+1h poured 38", "@+20h cut 8")
+                    .entry(Duration.ofDays(2), new Entry.Held("lye-heavy stood at 49 %"));
+            KnownVessels known = new KnownVessels(Map.of("blue bowl", Mass.grams(1 + 900 * random.nextDouble())), Map.of());
+            assertThat(held.knowing(known).at(Duration.ofDays(3)).isHeld()).isTrue();
+        }
+    }
+
+    @Test
+    void aBurnIsNotOneHandsSkinWhileSomethingElseSpeaksForAlkali() {
+        String calmHands = "; day 10 wash calm on bar 2; day 13 wash calm on bar 4; day 14 wash calm on bar 5";
+        Assessment alone = history(plain(), "made; day 9 wash burns on bar 1" + calmHands).now();
+        Assessment stung = history(plain(), "made; day 9 wash burns on bar 1; day 9 see zap" + calmHands).now();
+        assertThat(skin(alone)).isGreaterThan(2 * skin(stung));
+    }
+
+    private static double skin(Assessment of) {
+        return of.examined().orElseThrow().diagnosis().reports().stream().filter(r -> r.condition().id().equals("sensitive-skin")).findFirst().orElseThrow().probability();
+    }
+
     @Test
     void whatCannotBeJudgedIsHeldAsThat() {
         Histories made = history(plain(), "made; day 9 wash calm");

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param name its name
  * @param state how old it is and where in its life
  * @param held whether it is held
+ * @param unfit whether it is not for use or sale, though it burns nobody
  * @param heldBecause what was said when it was held
  * @param headline when it is ready
  * @param band from when to when, and by what rule
@@ -41,6 +42,7 @@ record CurePage(
         String name,
         String state,
         boolean held,
+        boolean unfit,
         String heldBecause,
         String headline,
         String band,

@@ -90,6 +90,7 @@ class CurePages {
                 batch.name(),
                 Formats.duration(batch.log().ageAt(now)) + " old, " + assessment.state().words(),
                 assessment.isHeld(),
+                assessment.state() == Assessment.State.UNFIT,
                 sentence(assessment.hold().map(Hold::because).orElse("")).replaceFirst("\\.$", ""),
                 poured ? headline(assessment, readiness, formats, now) : "Not poured yet",
                 poured ? band(readiness, formats, now) : "",

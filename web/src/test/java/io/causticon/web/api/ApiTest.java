@@ -95,6 +95,23 @@ class ApiTest {
         return send(token, key.isEmpty() ? request : request.header("Idempotency-Key", key));
     }
 
+    @Test
+    void asksAboutAnOddLineAndKeepsTheAnswerWithIt() throws Exception {
+        String token = token("kitchen scale", "&scopes=READ&scopes=MEASURE");
+        BatchId bench = batch("Whey & Barley");
+        HttpResponse<String> asked = add(token, bench, "{\"says\": \"oil 104 C\"}", "odd-1");
+        assertThat(asked.statusCode()).isEqualTo(422);
+        JsonNode doubts = JSON.readTree(asked.body()).get("doubts");
+        assertThat(doubts).hasSize(1);
+        assertThat(doubts.get(0).get("kind").asString()).isEqualTo("ODD_TEMPERATURE");
+        assertThat(doubts.get(0).get("asks").asString()).contains("other scale");
+        assertThat(doubts.get(0).get("maybe")).hasSize(1);
+        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD\"]}", "odd-1").statusCode()).isEqualTo(400);
+        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD_TEMPERATURE\"]}", "odd-1").statusCode()).isEqualTo(201);
+        // The same line sent again is there once.
+        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD_TEMPERATURE\"]}", "odd-1").statusCode()).isEqualTo(200);
+    }
+
     private static BatchId batch(String name) {
         return application.bean(BatchService.class).all().stream().filter(b -> b.name().equals(name)).findFirst().map(Batch::id).orElseThrow();
     }
