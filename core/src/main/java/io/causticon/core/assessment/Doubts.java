@@ -59,15 +59,25 @@ public final class Doubts {
     /** All of a log that nobody has answered yet. */
     public static List<Open> open(BatchPlan plan, BatchLog log) {
         List<Open> open = new ArrayList<>();
+        Doubts whole = new Doubts(plan, log);
         for (LoggedEntry line : log.entries()) {
-            if (mayBeOdd(line.entry()) && !line.current().answered().containsAll(List.of(DoubtKind.values()))) {
-                Doubts before = new Doubts(plan, log.until(line));
-                before.about(line.entry(), line.at()).stream()
+            if (mayBeOdd(line.entry()) && line.current().answered().size() < DoubtKind.values().length) {
+                Doubts known = hangsOnWhatStoodBefore(line.entry()) ? new Doubts(plan, log.until(line)) : whole;
+                known.about(line.entry(), line.at()).stream()
                         .filter(d -> !line.current().answered().contains(d.kind()))
                         .forEach(d -> open.add(new Open(line.id(), d)));
             }
         }
         return open;
+    }
+
+    /** Whether it is odd by what had been logged up to then, and not by itself or by dates alone; of these a log has few. */
+    private static boolean hangsOnWhatStoodBefore(Entry entry) {
+        return entry instanceof Entry.Weighed
+                || entry instanceof Entry.Added
+                || entry instanceof Entry.PotWeighed
+                || entry instanceof Entry.LyeIntoFats
+                || entry instanceof Entry.Poured;
     }
 
     /** Cheap, for logs of thousands of readings. */

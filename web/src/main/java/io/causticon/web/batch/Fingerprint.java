@@ -57,14 +57,15 @@ record Fingerprint(String program, String experience, Map<Named, String> vessels
      * Why a row would be judged otherwise now.
      *
      * @param written as it was kept
+     * @param experience what the workshop learned; empty while that is still being read
      * @return in words, each one thing that moved; none where nothing did
      */
     static List<String> moved(String written, String experience, KnownVessels known) {
-        String[] lines = written.split(LINE);
+        String[] lines = written.split(LINE, -1);
         List<String> moved = new ArrayList<>();
         if (lines.length < 2 || !lines[0].equals(ProgramVersion.ofTheCore())) {
             moved.add("the program knows more");
-        } else if (!lines[1].equals(experience)) {
+        } else if (!experience.isEmpty() && !lines[1].equals(experience)) {
             moved.add("the workshop learned from its cases");
         }
         for (int i = 2; i < lines.length; i++) {

@@ -72,6 +72,11 @@ public final class FromEachBatch<T> {
         return reading.get();
     }
 
+    /** Whether every batch was read once. */
+    public boolean isComplete() {
+        return listed && !reading.get();
+    }
+
     /** A log has changed. */
     public void changed(BatchId id) {
         changed.add(id);

@@ -11,6 +11,6 @@ public interface Judge {
     /** By everything that is known now. */
     Assessment.Known now(BatchId batch);
 
-    /** Names what was learned: another one judges otherwise. */
+    /** Names what was learned: another one judges otherwise. Empty until all that there is to learn was read. */
     String experience();
 }

@@ -77,7 +77,7 @@ public class CasebookService implements Judge {
 
     @Override
     public String experience() {
-        return experience.asLastRead().name();
+        return experience.name();
     }
 
     void hold(BatchId id, String reason, String by, String key) {

@@ -110,6 +110,11 @@ class WorkshopExperience implements FollowsLogs {
         return latest;
     }
 
+    /** Names what was learned; empty until every case was read once. */
+    String name() {
+        return batches.isComplete() ? latest.name() : "";
+    }
+
     Knowledge anywhere() {
         return anywhere;
     }

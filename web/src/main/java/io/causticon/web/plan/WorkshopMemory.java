@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.stereotype.Component;
 
 /** What earlier batches tell of fragrances and moulds. Worked out when a log has changed, not at every key. */
@@ -35,7 +36,13 @@ class WorkshopMemory implements FollowsLogs {
     private final LoafMemory loaves;
     private final WashFindings hands;
     private final Clock clock;
-    private final Map<String, Optional<LastBatch>> lastInMould = new ConcurrentHashMap<>();
+
+    /** Grows with each line of any log: what was worked out before is of another time, also where that ended later. */
+    private final AtomicInteger time = new AtomicInteger();
+
+    private final Map<At, Optional<LastBatch>> lastInMould = new ConcurrentHashMap<>();
+
+    private record At(String mould, int time) {}
 
     WorkshopMemory(BatchService batches, Summaries summaries, MixMemory mixes, LoafMemory loaves, WashFindings hands, Clock clock) {
         this.batches = batches;
@@ -91,12 +98,13 @@ class WorkshopMemory implements FollowsLogs {
 
     @Override
     public void logged(BatchId batch) {
+        time.incrementAndGet();
         lastInMould.clear();
     }
 
     private Optional<LastBatch> lastInto(String mould) {
-        return lastInMould.computeIfAbsent(mould, m -> summaries.lastInto(m)
-                .flatMap(id -> Guard.of(m, () -> batches.get(id)))
+        return lastInMould.computeIfAbsent(new At(mould, time.get()), at -> summaries.lastInto(at.mould())
+                .flatMap(id -> Guard.of(at.mould(), () -> batches.get(id)))
                 .map(b -> new LastBatch(b.name(), b.plan().allergens())));
     }
 }
