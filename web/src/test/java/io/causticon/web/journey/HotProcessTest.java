@@ -34,7 +34,7 @@ class HotProcessTest {
         browser.press("Make this batch").waitFor(".weigh-list");
         String bench = browser.path();
 
-        browser.quick("lye in").waitFor(".ladder").quick("medium").open(bench + "?step=cook").waitFor(".ladder");
+        browser.quick("oil 62").quick("lye in").waitFor(".ladder").quick("medium").open(bench + "?step=cook").waitFor(".ladder");
         browser.press("Heat on").waitForText("Heat off");
         browser.press("rises").waitFor(".rung[value='cook rises'].reached").waitForText("Stir it down now");
         browser.press("Stirred").waitForText("0 min ago").waitUntilTrue(() -> !browser.text().contains("Stir it down now"));

@@ -100,7 +100,7 @@ class TrialOverWeeksTest {
             weigh(id);
             pass(Duration.ofMinutes(40));
             browser.open("/batch/" + id).waitFor("[name=quick]");
-            browser.quick("lye in").quick("light trace").quick("poured 38 C");
+            browser.quick("oil 41").quick("lye in").quick("light trace").quick("poured 38 C");
             pass(Duration.ofHours(24));
             browser.open("/batch/" + id).waitFor("[name=quick]").quick("unmoulded");
             pass(Duration.ofHours(2));
