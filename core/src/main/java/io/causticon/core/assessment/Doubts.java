@@ -64,7 +64,7 @@ public final class Doubts {
             if (mayBeOdd(line.entry()) && line.current().answered().size() < DoubtKind.values().length) {
                 Doubts known = hangsOnWhatStoodBefore(line.entry()) ? new Doubts(plan, log.until(line)) : whole;
                 known.about(line.entry(), line.at()).stream()
-                        .filter(d -> !line.current().answered().contains(d.kind()))
+                        .filter(d -> d.kind().staysOpen() && !line.current().answered().contains(d.kind()))
                         .forEach(d -> open.add(new Open(line.id(), d)));
             }
         }

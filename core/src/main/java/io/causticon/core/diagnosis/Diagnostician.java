@@ -199,7 +199,7 @@ public final class Diagnostician {
             Belief after = after(belief, item, measured);
             double[] stands = after == belief ? stood : after.ofEach(belief, stood);
             for (int c = 0; c < lines.size(); c++) {
-                lines.get(c).add(line(item, c, Weight.between(stood[c], stands[c])));
+                lines.get(c).add(line(item, c, facts, Weight.between(stood[c], stands[c])));
             }
             belief = after;
             stood = stands;
@@ -307,7 +307,7 @@ public final class Diagnostician {
                 condition, weighing.belief.of(c), new Ledger(start, weighing.lines.get(c)), causes, knowledge.remedy(condition));
     }
 
-    private Ledger.Line line(Evidence item, int c, Weight weight) {
+    private Ledger.Line line(Evidence item, int c, BatchFacts facts, Weight weight) {
         Condition condition = network.conditions().get(c);
         String reason = knowledge.reason(item.finding(), condition).orElse("");
         if (item.settled()) {
@@ -317,6 +317,10 @@ public final class Diagnostician {
         }
         if (item.early() && !item.isPresent()) {
             long days = Math.max(1, item.finding().from().toDays());
+            if (facts.soapSince().filter(since -> item.at().isAfter(since.plus(item.finding().until()))).isPresent()) {
+                String late = reason.isEmpty() ? "" : "too late to say: it is to be seen until day " + Math.max(1, item.finding().until().toDays());
+                return new Ledger.Line(Phrase.of(item.words()), new Weight(0), Ledger.Kind.DOES_NOT_CLEAR, Phrase.of(late));
+            }
             return new Ledger.Line(
                     Phrase.of(item.words()),
                     new Weight(0),

@@ -271,6 +271,10 @@ final class EvidenceReader {
             // What is there is there, however early it is looked for.
             return false;
         }
+        if (presence == Presence.LOOKED_AND_ABSENT && at.isAfter(begun.plus(finding.until()))) {
+            // That it is not there now says nothing of whether it was.
+            return true;
+        }
         return onSkin && facts.wasPoured() ? !facts.isTestOnSkin(at) : at.isBefore(meant(finding));
     }
 

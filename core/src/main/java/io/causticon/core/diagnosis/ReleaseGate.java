@@ -139,8 +139,8 @@ public record ReleaseGate(List<Requirement> requirements) {
         boolean cooked = facts.plan().process() == Process.HOT && !facts.plan().isRework() && facts.isCookedThrough();
         Duration wanted = cooked && !rebatched ? AGE_WHEN_COOKED : AGE;
         boolean old = age.compareTo(wanted) >= 0;
-        String days = days(age) + " since " + (rebatched ? "it was rebatched" : "the lye");
-        return new Requirement(Kind.AGE, old, old ? Phrase.of(days) : Phrase.of(days + "; " + days(wanted) + (wanted.toDays() == 1 ? " is" : " are") + " the least"));
+        String days = days(age) + " since " + (rebatched ? "it was rebatched" : facts.plan().isRework() ? "it was poured" : "the lye");
+        return new Requirement(Kind.AGE, old, old ? Phrase.of(days) : Phrase.of(days + "; " + days(wanted) + " is the least"));
     }
 
     private static String days(Duration age) {

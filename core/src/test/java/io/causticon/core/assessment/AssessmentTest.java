@@ -58,7 +58,7 @@ class AssessmentTest {
     @CsvSource(delimiter = '|', value = {
         // The age and every test count from the lye.
         "day 11 lye in; day 11 poured 38                                                        | 11.1 | MOULD    | AGE TEST HAZARDS_LOW",
-        "day 11 lye in; day 11 poured 38; day 11 cut 8; day 11 wash calm                        | 11.1 | CURE     | AGE TEST HAZARDS_LOW ANSWERED",
+        "day 11 lye in; day 11 poured 38; day 11 cut 8; day 11 wash calm                        | 11.1 | CURE     | AGE TEST HAZARDS_LOW",
         "day 5 wash calm                                                                        | 9    | BENCH    | no gate",
         "day 5 wash calm; day 6 titrate 0                                                       | 30   | BENCH    | no gate",
         "oil 42; @+40m lye in; @+45m light; @+1h poured 38                                       | 0.5  | MOULD    | any",
@@ -67,8 +67,8 @@ class AssessmentTest {
         "made; day 3 wash calm                                                                  | 6    | CURE     | AGE",
         "made; day 3 wash calm                                                                  | 7    | CURE     | AGE",
         "made; day 3 wash calm                                                                  | 7.1  | CURE     | none",
-        "made; @+30h wash calm                                                                  | 9    | CURE     | TEST HAZARDS_LOW ANSWERED",
-        "oil 42; @+40m lye in; @+45m light; @+1h poured 38; day 9 wash calm                     | 10   | MOULD    | TEST HAZARDS_LOW ANSWERED",
+        "made; @+30h wash calm                                                                  | 9    | CURE     | TEST HAZARDS_LOW",
+        "oil 42; @+40m lye in; @+45m light; @+1h poured 38; day 9 wash calm                     | 10   | MOULD    | TEST HAZARDS_LOW",
         "oil 42; @+40m lye in; @+45m light; @+1h poured 38; day 8 unmoulded; day 9 wash calm    | 10   | CURE     | none",
         "made; day 9 titrate 0                                                                  | 10   | CURE     | none",
         "made; @+12h titrate 0                                                                  | 10   | CURE     | TEST HAZARDS_LOW",
@@ -84,7 +84,7 @@ class AssessmentTest {
         "made; day 9 see zap                                                                    | 10   | HELD     | any",
         "made; day 9 see weeping                                                                | 10   | HELD     | any",
         "made; @+30h wash burns                                                                 | 4    | HELD     | any",
-        "made; @+30h see zap; day 8 no zap; day 8 wash calm                                     | 10   | CURE     | ANSWERED",
+        "made; @+30h see zap; day 8 no zap; day 8 wash calm                                     | 10   | CURE     | none",
         // Later, better evidence settles earlier evidence.
         "made; @+30h titrate 0.4; day 9 titrate 0; day 10 titrate 0; day 11 wash calm           | 12   | CURE     | none",
         "made; day 5 titrate 0.4 on bar 1; day 9 titrate 0 on bar 2; day 10 titrate 0 on bar 3; day 11 titrate 0 on bar 4; day 12 titrate 0 on bar 5;"

@@ -213,10 +213,6 @@ class BenchController {
     /** What is asked before a step is left without something; what came late has happened already. */
     private Optional<Question> question(Batch batch, Logbook.Reading reading, BenchStep at, Maker maker) {
         for (Entry entry : reading.taken()) {
-            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, reading.at().orElseGet(clock::instant), at, maker) : Optional.empty();
-            if (doubt.isPresent()) {
-                return doubt;
-            }
             List<PotAddition> missing = PotAddition.missingBefore(entry, batch.plan(), batch.log());
             if (!missing.isEmpty()) {
                 return Optional.of(new Question(entry instanceof Entry.LyeIntoFats ? BenchStep.MATCH : BenchStep.LYE, "Not logged yet: " + missing.stream()
@@ -238,6 +234,10 @@ class BenchController {
             }
             if (entry instanceof Entry.LyeIntoFats && BenchStep.isSecondFeedOpen(batch)) {
                 return Optional.of(new Question(BenchStep.LYE, "What joins the cooled lye is not all in. Pour without it?"));
+            }
+            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, reading.at().orElseGet(clock::instant), at, maker) : Optional.empty();
+            if (doubt.isPresent()) {
+                return doubt;
             }
         }
         return Optional.empty();

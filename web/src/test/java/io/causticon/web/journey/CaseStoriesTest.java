@@ -102,7 +102,7 @@ class CaseStoriesTest {
         browser.quick("day 4 titrated 0.45");
         browser.press("Something is wrong").waitFor(".verdict-box");
         assertThat(browser.text(".verdict-box")).contains("Held. Do not use or sell.");
-        assertThat(browser.text(".next-side")).contains("Nothing you could look at would free this batch.");
+        assertThat(browser.text(".next-side")).contains("No single look would free this batch.");
         assertThat(browser.text("[data-condition=lye-heavy]")).contains("too much");
         // What is worked out stands in the form.
         assertThat(browser.text(".case-why")).contains("Grate it, melt it with").contains("nine times out of ten");

@@ -95,7 +95,7 @@ class SplitMilkTest {
         }
         // Lye and fats: what goes into the fats is asked for there, and before they are poured together.
         browser.open("/bench/" + id).waitForText("Honey, into the fats, before the lye").waitForText("Kaolin (white clay), into the fats, before the lye");
-        browser.press("Lye into the fats").waitForText("Not logged yet: Honey");
+        browser.quick("oil 31").press("Lye into the fats").waitForText("Not logged yet: Honey");
         assertThat(count(application, id, Entry.LyeIntoFats.class)).isZero();
         browser.press("In").waitUntilTrue(() -> count(application, id, Entry.Added.class) == 2);
         browser.open("/bench/" + id).press("Lye into the fats").waitForText("Not logged yet: Kaolin");
