@@ -103,6 +103,9 @@ class WeighingTest {
         assertThat(batches.get(id).log().of(Entry.Weighed.class)).isEmpty();
         ShelfService shelf = application.bean(ShelfService.class);
         shelf.addFat(name, "olive-oil", 190, 80, false);
+        assertThat(client.post(log, line).body()).as("the plan has none of it").contains("the plan has none of it");
+        assertThat(batches.get(id).log().of(Entry.Weighed.class)).isEmpty();
+        line.putAll(Map.of("sure", "true", "answered", "NOT_IN_PLAN"));
         assertThat(client.post(log, line).statusCode()).isEqualTo(302);
         Weighable what = Weighable.fat("own-" + name.replace(' ', '-'));
         assertThat(batches.get(id).log().of(Entry.Weighed.class)).extracting(w -> w.entry().what()).containsExactly(what);
