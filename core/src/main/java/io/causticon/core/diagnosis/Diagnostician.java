@@ -4,7 +4,6 @@ import io.causticon.core.formula.Portioning;
 import io.causticon.core.observation.BatchFacts;
 import io.causticon.core.observation.KnownVessels;
 import io.causticon.core.quantity.Estimate;
-import io.causticon.core.quantity.Mass;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;
 import java.util.ArrayList;
