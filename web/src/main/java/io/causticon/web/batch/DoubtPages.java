@@ -56,7 +56,9 @@ class DoubtPages {
         model.addAttribute("name", e.batch().name());
         model.addAttribute("action", request.getRequestURI());
         model.addAttribute("fields", fields);
-        model.addAttribute("answered", Answers.written(answered));
+        // What was told before with an earlier question is told still.
+        String told = Answers.ofTheForm().isOut() ? " " + Answers.OUT : "";
+        model.addAttribute("answered", Answers.written(answered) + told);
         model.addAttribute("typed", fields.stream().filter(f -> f.name().equals("quick")).map(Field::value).findFirst().orElse(""));
         model.addAttribute("out", mould ? Answers.OUT : "");
         model.addAttribute("questions", e.doubts().stream().map(d -> question(d, e.batch(), maker)).toList());
