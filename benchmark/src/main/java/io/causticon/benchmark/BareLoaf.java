@@ -1,6 +1,6 @@
 package io.causticon.benchmark;
 
-import io.causticon.core.loaf.LoafSetup;
+import io.causticon.core.science.loaf.LoafSetup;
 import java.util.Arrays;
 
 /** The section of a loaf without anything round it: what its arithmetic alone costs. Not a model to be asked anything. */

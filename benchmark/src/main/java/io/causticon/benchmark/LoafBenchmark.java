@@ -1,13 +1,13 @@
 package io.causticon.benchmark;
 
-import io.causticon.core.loaf.Batter;
-import io.causticon.core.loaf.LoafEnsemble;
-import io.causticon.core.loaf.LoafHeat;
-import io.causticon.core.loaf.LoafHistory;
-import io.causticon.core.loaf.LoafSetup;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.mould.MouldKind;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.loaf.Batter;
+import io.causticon.core.science.loaf.LoafEnsemble;
+import io.causticon.core.science.loaf.LoafHeat;
+import io.causticon.core.science.loaf.LoafHistory;
+import io.causticon.core.science.loaf.LoafSetup;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

@@ -1,10 +1,10 @@
 package io.causticon.benchmark;
 
-import io.causticon.core.diagnosis.Condition;
-import io.causticon.core.diagnosis.Conditions;
-import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.diagnosis.Findings;
-import io.causticon.core.diagnosis.Knowledge;
+import io.causticon.core.model.finding.Finding;
+import io.causticon.core.model.finding.Findings;
+import io.causticon.core.science.diagnosis.network.Condition;
+import io.causticon.core.science.diagnosis.network.Conditions;
+import io.causticon.core.science.diagnosis.network.Knowledge;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;

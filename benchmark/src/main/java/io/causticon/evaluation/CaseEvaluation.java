@@ -1,16 +1,16 @@
 package io.causticon.evaluation;
 
-import io.causticon.core.diagnosis.ConditionReport;
-import io.causticon.core.diagnosis.Diagnosis;
-import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.LoggingHabit;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
-import io.causticon.core.draw.Appearances;
-import io.causticon.core.draw.DrawnCase;
-import io.causticon.core.draw.DrawnRecipe;
-import io.causticon.core.draw.Logging;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.science.diagnosis.ConditionReport;
+import io.causticon.core.science.diagnosis.Diagnosis;
+import io.causticon.core.science.diagnosis.Diagnostician;
+import io.causticon.core.science.diagnosis.evidence.LoggingHabit;
+import io.causticon.core.science.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.science.draw.Appearances;
+import io.causticon.core.science.draw.DrawnCase;
+import io.causticon.core.science.draw.DrawnRecipe;
+import io.causticon.core.science.draw.Logging;
+import io.causticon.core.science.facts.BatchFacts;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;

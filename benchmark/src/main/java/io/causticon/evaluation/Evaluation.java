@@ -1,13 +1,13 @@
 package io.causticon.evaluation;
 
-import io.causticon.core.diagnosis.Diagnosis;
-import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.ReleaseGate;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
-import io.causticon.core.draw.Logging;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.model.log.KnownVessels;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.science.diagnosis.Diagnosis;
+import io.causticon.core.science.diagnosis.Diagnostician;
+import io.causticon.core.science.diagnosis.ReleaseGate;
+import io.causticon.core.science.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.science.draw.Logging;
+import io.causticon.core.science.facts.BatchFacts;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;

@@ -1,9 +1,9 @@
 package io.causticon.evaluation;
 
-import io.causticon.core.practice.PracticeCase;
-import io.causticon.core.practice.PracticeLevel;
-import io.causticon.core.practice.PracticeReview;
-import io.causticon.core.practice.PracticeSolver;
+import io.causticon.core.workshop.practice.PracticeCase;
+import io.causticon.core.workshop.practice.PracticeLevel;
+import io.causticon.core.workshop.practice.PracticeReview;
+import io.causticon.core.workshop.practice.PracticeSolver;
 import java.util.Locale;
 
 /** Prints how often an ideal learner is right: {@code PracticeEvaluation [cases a level]}. */

@@ -1,8 +1,9 @@
 /**
- * Faults in what was entered: a key, the place it stands at, and the values that make its message; wording belongs to whoever shows it. May use
- * nothing of ours.
+ * Faults in what was entered: a key, the place it stands at, and the values that make its message; wording belongs to whoever shows it.
  */
+@MayUse({})
 @NullMarked
 package io.causticon.core.problem;
 
+import io.causticon.core.MayUse;
 import org.jspecify.annotations.NullMarked;

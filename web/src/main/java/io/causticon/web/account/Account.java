@@ -1,6 +1,6 @@
 package io.causticon.web.account;
 
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.web.shared.Kept;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

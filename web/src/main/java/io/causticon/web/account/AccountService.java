@@ -1,6 +1,6 @@
 package io.causticon.web.account;
 
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;

@@ -1,6 +1,6 @@
 package io.causticon.web.account;
 
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import io.causticon.web.shared.Formats;

@@ -1,8 +1,8 @@
 package io.causticon.web.account;
 
-import io.causticon.core.notation.NumberNotation;
-import io.causticon.core.notation.TemperatureNotation;
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.NumberNotation;
+import io.causticon.core.model.said.notation.TemperatureNotation;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;

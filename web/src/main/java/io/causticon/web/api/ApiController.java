@@ -1,8 +1,8 @@
 package io.causticon.web.api;
 
-import io.causticon.core.entry.Suggestion;
-import io.causticon.core.notation.TimeNotation;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.said.entry.Suggestion;
+import io.causticon.core.model.said.notation.TimeNotation;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;

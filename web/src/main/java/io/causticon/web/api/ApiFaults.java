@@ -1,6 +1,6 @@
 package io.causticon.web.api;
 
-import io.causticon.core.entry.Suggestion;
+import io.causticon.core.model.said.entry.Suggestion;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;

@@ -1,7 +1,7 @@
 package io.causticon.web.api;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.LoggedEntry;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryCodec;
 import io.causticon.web.batch.EntryWords;

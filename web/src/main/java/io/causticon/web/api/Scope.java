@@ -1,8 +1,8 @@
 package io.causticon.web.api;
 
-import io.causticon.core.entry.EntryKind;
-import io.causticon.core.entry.EntryKinds;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.said.entry.EntryKind;
+import io.causticon.core.model.said.entry.EntryKinds;
 import java.util.Set;
 
 /** What a program may do. What a person decides, no program does, whatever its scopes are. */

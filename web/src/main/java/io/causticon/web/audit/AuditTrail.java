@@ -1,6 +1,6 @@
 package io.causticon.web.audit;
 
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.observation.DoubtKind;
+import io.causticon.core.model.log.DoubtKind;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumSet;

@@ -1,8 +1,8 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.Road;
+import io.causticon.core.science.diagnosis.Diagnostician;
+import io.causticon.core.science.diagnosis.Road;
+import io.causticon.core.workshop.assessment.Assessment;
 import io.causticon.web.shared.Guard;
 import java.time.Clock;
 import java.time.Instant;

@@ -1,12 +1,12 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.entry.Names;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Life;
-import io.causticon.core.observation.Purpose;
-import io.causticon.core.substance.Catalogue;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.said.entry.Names;
+import io.causticon.core.model.substance.Catalogue;
+import io.causticon.core.science.facts.BatchFacts;
 import java.time.Instant;
 
 /**

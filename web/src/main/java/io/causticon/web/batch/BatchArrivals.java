@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.UnreadableException;
 import jakarta.persistence.EntityManager;

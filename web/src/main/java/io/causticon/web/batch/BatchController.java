@@ -1,9 +1,9 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.entry.Names;
-import io.causticon.core.entry.OnlyTheAmount;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.LoggedEntry;
+import io.causticon.core.model.said.entry.Names;
+import io.causticon.core.model.said.entry.OnlyTheAmount;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;

@@ -1,10 +1,10 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.ScaledPlan;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.LoggedEntry;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.science.facts.ScaledPlan;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package io.causticon.web.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.substance.Catalogue;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.substance.Catalogue;
 import io.causticon.web.shared.Caches;
 import java.time.Duration;
 import java.util.Optional;

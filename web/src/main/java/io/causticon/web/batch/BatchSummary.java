@@ -1,11 +1,11 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.cure.Tasks;
-import io.causticon.core.observation.Life;
-import io.causticon.core.observation.Purpose;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.model.log.Purpose;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.workshop.assessment.Assessment;
+import io.causticon.core.workshop.dates.Tasks;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;

@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.cure.Tasks;
+import io.causticon.core.workshop.dates.Tasks;
 
 /** What is said of a batch wherever it is spoken of. */
 public final class BatchWords {

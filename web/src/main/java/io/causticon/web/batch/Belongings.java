@@ -1,7 +1,7 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.observation.KnownVessels;
-import io.causticon.core.substance.Catalogue;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.model.substance.Catalogue;
 
 /** What a workshop has of its own that lines of a log may name. */
 public interface Belongings {

@@ -1,8 +1,8 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Doubt;
-import io.causticon.core.entry.Suggestion;
-import io.causticon.core.observation.DoubtKind;
+import io.causticon.core.model.log.DoubtKind;
+import io.causticon.core.model.said.entry.Suggestion;
+import io.causticon.core.workshop.assessment.Doubt;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Frame;
 import jakarta.servlet.http.HttpServletRequest;

@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Doubt;
+import io.causticon.core.workshop.assessment.Doubt;
 import java.util.List;
 
 /** A line was not kept: something about it is asked first. */

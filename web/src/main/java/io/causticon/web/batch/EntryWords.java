@@ -1,14 +1,14 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.entry.EntryKinds;
-import io.causticon.core.entry.Mark;
-import io.causticon.core.entry.Names;
-import io.causticon.core.observation.Cooking;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Purpose;
-import io.causticon.core.observation.Stage;
-import io.causticon.core.observation.Weighable;
+import io.causticon.core.model.log.Cooking;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.log.Stage;
+import io.causticon.core.model.log.Weighable;
+import io.causticon.core.model.said.entry.EntryKinds;
+import io.causticon.core.model.said.entry.Mark;
+import io.causticon.core.model.said.entry.Names;
 import io.causticon.web.shared.Formats;
 import java.util.Locale;
 

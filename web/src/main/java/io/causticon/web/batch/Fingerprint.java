@@ -1,8 +1,8 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.KnownVessels;
-import io.causticon.core.observation.Named;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.model.log.Named;
 import io.causticon.core.quantity.Mass;
 import java.util.ArrayList;
 import java.util.List;

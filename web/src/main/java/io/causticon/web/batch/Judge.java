@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Assessment;
+import io.causticon.core.workshop.assessment.Assessment;
 
 /** Knows by what batches are judged: what is known of soap anywhere, sharpened by what this workshop settled, and what its vessels weigh. */
 public interface Judge {

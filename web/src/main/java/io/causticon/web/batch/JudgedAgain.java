@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
 import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Guard;
 import java.util.List;

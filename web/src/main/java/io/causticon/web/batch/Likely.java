@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.diagnosis.ConditionReport;
+import io.causticon.core.science.diagnosis.ConditionReport;
 
 /**
  * A condition and how likely it is.

@@ -1,16 +1,16 @@
 package io.causticon.web.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import io.causticon.core.forecast.LoafForecast;
-import io.causticon.core.loaf.LoafEnsemble;
-import io.causticon.core.loaf.LoafExpectation;
-import io.causticon.core.loaf.LoafKnowledge;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Stage;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.log.Stage;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.facts.BatchFacts;
+import io.causticon.core.science.forecast.LoafForecast;
+import io.causticon.core.science.loaf.LoafEnsemble;
+import io.causticon.core.science.loaf.LoafExpectation;
+import io.causticon.core.science.loaf.LoafKnowledge;
 import io.causticon.web.shared.Caches;
 import java.time.Instant;
 import java.util.List;

@@ -1,8 +1,8 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.forecast.LoafForecast;
-import io.causticon.core.loaf.LoafKnowledge;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.forecast.LoafForecast;
+import io.causticon.core.science.loaf.LoafKnowledge;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;

@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.loaf.LoafHistory;
+import io.causticon.core.science.loaf.LoafHistory;
 import io.causticon.web.shared.LogTimeAxis;
 import java.util.ArrayList;
 import java.util.List;

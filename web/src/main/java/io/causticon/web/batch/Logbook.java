@@ -1,14 +1,14 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.diagnosis.Findings;
-import io.causticon.core.entry.EntryKinds;
-import io.causticon.core.entry.QuickContext;
-import io.causticon.core.entry.QuickLine;
-import io.causticon.core.entry.Suggestion;
-import io.causticon.core.notation.TimeNotation;
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.finding.Findings;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.said.entry.EntryKinds;
+import io.causticon.core.model.said.entry.QuickContext;
+import io.causticon.core.model.said.entry.QuickLine;
+import io.causticon.core.model.said.entry.Suggestion;
+import io.causticon.core.model.said.notation.TimeNotation;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;

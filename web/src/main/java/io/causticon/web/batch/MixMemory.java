@@ -1,10 +1,10 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.making.IngredientMemory;
-import io.causticon.core.making.MixRecord;
-import io.causticon.core.making.TraceKnowledge;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.science.facts.BatchFacts;
+import io.causticon.core.science.making.IngredientMemory;
+import io.causticon.core.science.making.MixRecord;
+import io.causticon.core.science.making.TraceKnowledge;
 import io.causticon.web.shared.DaemonThreads;
 import java.time.Clock;
 import java.time.Instant;

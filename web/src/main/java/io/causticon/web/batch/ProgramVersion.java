@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Assessment;
+import io.causticon.core.workshop.assessment.Assessment;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.diagnosis.Road;
+import io.causticon.core.science.diagnosis.Road;
 import io.causticon.web.shared.Formats;
 import java.time.Duration;
 import java.time.Instant;

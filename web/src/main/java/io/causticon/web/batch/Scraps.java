@@ -1,17 +1,17 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.formula.Rework;
-import io.causticon.core.observation.AsWeighed;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Life;
-import io.causticon.core.observation.Purpose;
-import io.causticon.core.observation.Weighable;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.log.Weighable;
+import io.causticon.core.model.plan.Rework;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.science.facts.AsWeighed;
+import io.causticon.core.science.facts.BatchFacts;
+import io.causticon.core.workshop.assessment.Assessment;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;

@@ -1,12 +1,12 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.formula.Portion;
-import io.causticon.core.formula.Portioning;
-import io.causticon.core.mould.Line;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.mould.Line;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.plan.Portion;
+import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchPage.SectionRow;

@@ -1,8 +1,8 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.observation.KnownVessels;
-import io.causticon.core.observation.Life;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.workshop.assessment.Assessment;
 import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Guard;
 import java.time.Clock;

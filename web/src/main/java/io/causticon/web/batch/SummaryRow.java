@@ -1,7 +1,7 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.observation.Life;
-import io.causticon.core.observation.Purpose;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.model.log.Purpose;
 import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;

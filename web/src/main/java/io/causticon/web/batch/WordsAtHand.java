@@ -1,6 +1,6 @@
 package io.causticon.web.batch;
 
-import io.causticon.core.vocabulary.FindingSearch;
+import io.causticon.core.model.said.vocabulary.FindingSearch;
 import io.causticon.web.shared.DaemonThreads;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;

@@ -1,11 +1,11 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.KnownVessels;
-import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.pots.PotMemories;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.model.log.LoggedEntry;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.science.pots.PotMemories;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryWords;

@@ -1,15 +1,15 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.observation.AsWeighed;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Cooking;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Weighable;
-import io.causticon.core.observation.WeighingOrder;
-import io.causticon.core.pots.SecondFeed;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Cooking;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.log.Weighable;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.facts.AsWeighed;
+import io.causticon.core.science.facts.BatchFacts;
+import io.causticon.core.science.facts.WeighingOrder;
+import io.causticon.core.science.pots.SecondFeed;
 import io.causticon.web.batch.Batch;
 import java.util.List;
 import java.util.Locale;

@@ -1,16 +1,16 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.cook.CookPlan;
-import io.causticon.core.cook.CookWatch;
-import io.causticon.core.cook.MeltPlan;
-import io.causticon.core.formula.Rework;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Cooking;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Cooking;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.plan.Rework;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.cook.CookPlan;
+import io.causticon.core.science.cook.CookWatch;
+import io.causticon.core.science.cook.MeltPlan;
+import io.causticon.core.science.facts.BatchFacts;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.EntryWords;

@@ -1,10 +1,10 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.pots.LyePotCurve;
-import io.causticon.core.pots.PotForecast;
-import io.causticon.core.pots.PotOutlook;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.science.pots.LyePotCurve;
+import io.causticon.core.science.pots.PotForecast;
+import io.causticon.core.science.pots.PotOutlook;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;

@@ -1,10 +1,10 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.pots.CoolingFit;
-import io.causticon.core.pots.Matching;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.science.pots.CoolingFit;
+import io.causticon.core.science.pots.Matching;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 import java.time.Duration;

@@ -1,13 +1,13 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.observation.BatchFacts;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.pots.CoolingMemory;
-import io.causticon.core.pots.Matching;
-import io.causticon.core.pots.PotMemories;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.facts.BatchFacts;
+import io.causticon.core.science.pots.CoolingMemory;
+import io.causticon.core.science.pots.Matching;
+import io.causticon.core.science.pots.PotMemories;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -1,9 +1,9 @@
 package io.causticon.web.bench;
 
-import io.causticon.core.formula.AlkaliBalance;
-import io.causticon.core.formula.LiquidPortion;
-import io.causticon.core.formula.LiquidState;
-import io.causticon.core.formula.Vessel;
+import io.causticon.core.model.plan.AlkaliBalance;
+import io.causticon.core.model.plan.LiquidPortion;
+import io.causticon.core.model.plan.LiquidState;
+import io.causticon.core.model.plan.Vessel;
 import io.causticon.web.batch.Batch;
 import java.util.ArrayList;
 import java.util.List;

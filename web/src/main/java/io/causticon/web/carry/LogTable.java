@@ -1,7 +1,7 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.entry.Names;
-import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.model.log.LoggedEntry;
+import io.causticon.core.model.said.entry.Names;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -1,9 +1,9 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.intake.LoggerShape;
-import io.causticon.core.intake.LoggerShape.Reading;
-import io.causticon.core.intake.TimeShape;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.said.intake.LoggerShape;
+import io.causticon.core.model.said.intake.LoggerShape.Reading;
+import io.causticon.core.model.said.intake.TimeShape;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -1,12 +1,12 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.intake.CurveThinning;
-import io.causticon.core.intake.LoggerGuess;
-import io.causticon.core.intake.LoggerShape;
-import io.causticon.core.intake.LoggerShape.Reading;
-import io.causticon.core.notation.Units;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.said.intake.CurveThinning;
+import io.causticon.core.model.said.intake.LoggerGuess;
+import io.causticon.core.model.said.intake.LoggerShape;
+import io.causticon.core.model.said.intake.LoggerShape.Reading;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchArrivals;

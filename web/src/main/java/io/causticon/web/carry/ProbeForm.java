@@ -1,9 +1,9 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.intake.LoggerShape;
-import io.causticon.core.intake.TimeShape;
-import io.causticon.core.notation.TimeNotation;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.said.intake.LoggerShape;
+import io.causticon.core.model.said.intake.TimeShape;
+import io.causticon.core.model.said.notation.TimeNotation;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.Kept;
 import java.time.DateTimeException;

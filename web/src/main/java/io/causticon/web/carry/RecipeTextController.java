@@ -1,6 +1,6 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.PlanCodec;
 import io.causticon.web.document.DocumentFault;

@@ -1,11 +1,11 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.entry.QuickLine;
-import io.causticon.core.intake.RecipeSheet;
-import io.causticon.core.intake.SheetDays;
-import io.causticon.core.intake.TimeShape;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.EntryCheck;
+import io.causticon.core.model.said.entry.QuickLine;
+import io.causticon.core.model.said.intake.RecipeSheet;
+import io.causticon.core.model.said.intake.SheetDays;
+import io.causticon.core.model.said.intake.TimeShape;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchArrivals;
 import io.causticon.web.batch.BatchId;

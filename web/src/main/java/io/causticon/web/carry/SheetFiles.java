@@ -1,9 +1,9 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.intake.RecipeSheet;
-import io.causticon.core.intake.SheetDays;
-import io.causticon.core.intake.TimeShape;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.said.intake.RecipeSheet;
+import io.causticon.core.model.said.intake.SheetDays;
+import io.causticon.core.model.said.intake.TimeShape;
 import io.causticon.web.account.Maker;
 import io.causticon.web.document.DocumentFault;
 import io.causticon.web.document.RowStore;

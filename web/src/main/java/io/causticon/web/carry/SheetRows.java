@@ -2,10 +2,10 @@ package io.causticon.web.carry;
 
 import com.github.miachm.sods.Range;
 import com.github.miachm.sods.SpreadSheet;
-import io.causticon.core.intake.LoggerGuess;
-import io.causticon.core.intake.RecipeSheet;
-import io.causticon.web.shared.OpenCells;
+import io.causticon.core.model.said.intake.LoggerGuess;
+import io.causticon.core.model.said.intake.RecipeSheet;
 import io.causticon.web.document.DocumentFault;
+import io.causticon.web.shared.OpenCells;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

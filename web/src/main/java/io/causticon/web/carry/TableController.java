@@ -1,7 +1,7 @@
 package io.causticon.web.carry;
 
-import io.causticon.core.intake.RecipeSheet;
-import io.causticon.core.intake.TimeShape;
+import io.causticon.core.model.said.intake.RecipeSheet;
+import io.causticon.core.model.said.intake.TimeShape;
 import io.causticon.web.account.Maker;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;

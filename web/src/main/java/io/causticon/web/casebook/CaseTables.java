@@ -1,10 +1,10 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.diagnosis.ConditionReport;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Life;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.science.diagnosis.ConditionReport;
+import io.causticon.core.workshop.assessment.Assessment;
 import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;

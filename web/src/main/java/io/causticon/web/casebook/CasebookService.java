@@ -1,17 +1,17 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.diagnosis.Condition;
-import io.causticon.core.diagnosis.ConditionReport;
-import io.causticon.core.diagnosis.Diagnosis;
-import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.ReleaseGate;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Life;
-import io.causticon.core.observation.Named;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.model.log.Named;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.science.diagnosis.ConditionReport;
+import io.causticon.core.science.diagnosis.Diagnosis;
+import io.causticon.core.science.diagnosis.Diagnostician;
+import io.causticon.core.science.diagnosis.ReleaseGate;
+import io.causticon.core.science.diagnosis.network.Condition;
+import io.causticon.core.workshop.assessment.Assessment;
 import io.causticon.web.batch.Answers;
 import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;

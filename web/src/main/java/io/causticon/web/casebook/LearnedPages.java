@@ -1,12 +1,12 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.diagnosis.Condition;
-import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.diagnosis.Knowledge;
-import io.causticon.core.diagnosis.LoggingHabit;
-import io.causticon.core.diagnosis.SettledCase;
-import io.causticon.core.diagnosis.WorkshopCounts.Count;
-import io.causticon.core.diagnosis.WorkshopCounts;
+import io.causticon.core.model.finding.Finding;
+import io.causticon.core.science.diagnosis.SettledCase;
+import io.causticon.core.science.diagnosis.evidence.LoggingHabit;
+import io.causticon.core.science.diagnosis.network.Condition;
+import io.causticon.core.science.diagnosis.network.Knowledge;
+import io.causticon.core.science.diagnosis.network.WorkshopCounts;
+import io.causticon.core.science.diagnosis.network.WorkshopCounts.Count;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.Formats;

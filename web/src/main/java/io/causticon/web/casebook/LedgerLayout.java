@@ -1,6 +1,6 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.diagnosis.Ledger;
+import io.causticon.core.science.diagnosis.Ledger;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LabelRows;

@@ -1,9 +1,9 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Purpose;
+import io.causticon.core.model.finding.Finding;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.science.diagnosis.Diagnostician;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

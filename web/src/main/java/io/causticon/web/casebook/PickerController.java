@@ -1,11 +1,11 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.diagnosis.Findings;
-import io.causticon.core.entry.QuickLine;
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Presence;
+import io.causticon.core.model.finding.Finding;
+import io.causticon.core.model.finding.Findings;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Presence;
+import io.causticon.core.model.said.entry.QuickLine;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;

@@ -1,10 +1,10 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.diagnosis.Evidence;
-import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.diagnosis.Findings;
-import io.causticon.core.observation.Presence;
-import io.causticon.core.vocabulary.FindingSearch;
+import io.causticon.core.model.finding.Finding;
+import io.causticon.core.model.finding.Findings;
+import io.causticon.core.model.log.Presence;
+import io.causticon.core.model.said.vocabulary.FindingSearch;
+import io.causticon.core.science.diagnosis.evidence.Evidence;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.shared.Formats;
 import java.time.Clock;

@@ -1,7 +1,7 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.model.finding.Finding;
+import io.causticon.core.model.finding.Findings;
 import io.causticon.web.shared.Drawing;
 import java.io.IOException;
 import java.io.InputStreamReader;

@@ -1,12 +1,12 @@
 package io.causticon.web.casebook;
 
-import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.Knowledge;
-import io.causticon.core.diagnosis.LoggingHabit;
-import io.causticon.core.diagnosis.SettledCase;
-import io.causticon.core.diagnosis.WorkshopCounts;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
-import io.causticon.core.observation.BatchFacts;
+import io.causticon.core.science.diagnosis.Diagnostician;
+import io.causticon.core.science.diagnosis.SettledCase;
+import io.causticon.core.science.diagnosis.evidence.LoggingHabit;
+import io.causticon.core.science.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.science.diagnosis.network.Knowledge;
+import io.causticon.core.science.diagnosis.network.WorkshopCounts;
+import io.causticon.core.science.facts.BatchFacts;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.FollowsLogs;

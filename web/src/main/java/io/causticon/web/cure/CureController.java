@@ -1,14 +1,14 @@
 package io.causticon.web.cure;
 
-import io.causticon.core.diagnosis.BarTest;
-import io.causticon.core.entry.EntryKinds;
-import io.causticon.core.entry.Tells;
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.said.entry.EntryKinds;
+import io.causticon.core.model.said.entry.Tells;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.science.diagnosis.BarTest;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;

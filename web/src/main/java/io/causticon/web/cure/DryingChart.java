@@ -1,9 +1,9 @@
 package io.causticon.web.cure;
 
-import io.causticon.core.cure.Drying;
-import io.causticon.core.cure.Readiness;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.science.cure.Drying;
+import io.causticon.core.science.cure.Readiness;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LinearAxis;

@@ -1,9 +1,9 @@
 package io.causticon.web.cure;
 
-import io.causticon.core.cure.Drying;
-import io.causticon.core.cure.Readiness;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
 import io.causticon.core.quantity.Interval;
+import io.causticon.core.science.cure.Drying;
+import io.causticon.core.science.cure.Readiness;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

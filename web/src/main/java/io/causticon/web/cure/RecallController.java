@@ -1,7 +1,7 @@
 package io.causticon.web.cure;
 
-import io.causticon.core.observation.BarStock;
-import io.causticon.core.observation.Whither;
+import io.causticon.core.model.log.BarStock;
+import io.causticon.core.model.log.Whither;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;

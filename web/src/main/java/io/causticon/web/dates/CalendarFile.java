@@ -1,6 +1,6 @@
 package io.causticon.web.dates;
 
-import io.causticon.core.cure.Tasks;
+import io.causticon.core.workshop.dates.Tasks;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.BatchWords;
 import io.causticon.web.trial.Panels;

@@ -1,14 +1,14 @@
 package io.causticon.web.dates;
 
-import io.causticon.core.cure.ReadyBy;
-import io.causticon.core.cure.ReadyBy.BenchTaken;
-import io.causticon.core.cure.ReadyBy.Kind;
-import io.causticon.core.cure.ReadyBy.Taken;
-import io.causticon.core.cure.Tasks;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.observation.Life;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.model.mould.Mould;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.workshop.dates.ReadyBy;
+import io.causticon.core.workshop.dates.ReadyBy.BenchTaken;
+import io.causticon.core.workshop.dates.ReadyBy.Kind;
+import io.causticon.core.workshop.dates.ReadyBy.Taken;
+import io.causticon.core.workshop.dates.Tasks;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.BatchWords;

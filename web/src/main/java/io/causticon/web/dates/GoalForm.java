@@ -1,8 +1,8 @@
 package io.causticon.web.dates;
 
-import io.causticon.core.cure.ReadyBy;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.workshop.dates.ReadyBy;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeFormatterBuilder;

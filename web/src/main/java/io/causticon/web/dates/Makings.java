@@ -1,6 +1,6 @@
 package io.causticon.web.dates;
 
-import io.causticon.core.cure.ReadyBy;
+import io.causticon.core.workshop.dates.ReadyBy;
 import io.causticon.web.account.Maker;
 import io.causticon.web.plan.RecipeService;
 import io.causticon.web.shared.FormKey;

@@ -1,10 +1,10 @@
 package io.causticon.web.demo;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MouldCare;
-import io.causticon.core.observation.Stage;
-import io.causticon.core.observation.WashFeel;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MouldCare;
+import io.causticon.core.model.log.Stage;
+import io.causticon.core.model.log.WashFeel;
+import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Role;

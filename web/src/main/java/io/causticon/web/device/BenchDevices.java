@@ -1,6 +1,6 @@
 package io.causticon.web.device;
 
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.account.Maker;

@@ -1,9 +1,9 @@
 package io.causticon.web.device;
 
-import io.causticon.core.notation.MassNotation;
-import io.causticon.core.notation.NumberNotation;
-import io.causticon.core.notation.TemperatureNotation;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.said.notation.MassNotation;
+import io.causticon.core.model.said.notation.NumberNotation;
+import io.causticon.core.model.said.notation.TemperatureNotation;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;

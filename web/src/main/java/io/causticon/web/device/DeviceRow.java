@@ -1,6 +1,6 @@
 package io.causticon.web.device;
 
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.shared.Kept;
 import jakarta.persistence.Entity;

@@ -1,8 +1,8 @@
 package io.causticon.web.device;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.PhMethod;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.log.PhMethod;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.Answers;

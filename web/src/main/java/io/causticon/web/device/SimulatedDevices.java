@@ -1,9 +1,9 @@
 package io.causticon.web.device;
 
-import io.causticon.core.instruments.InstrumentSimulator;
-import io.causticon.core.loaf.LoafEnsemble;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.instruments.InstrumentSimulator;
+import io.causticon.core.science.loaf.LoafEnsemble;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -1,7 +1,7 @@
 package io.causticon.web.history;
 
-import io.causticon.core.history.Chapter;
-import io.causticon.core.history.History;
+import io.causticon.core.science.history.Chapter;
+import io.causticon.core.science.history.History;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.batch.FollowsLogs;

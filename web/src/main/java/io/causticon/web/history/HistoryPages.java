@@ -1,9 +1,9 @@
 package io.causticon.web.history;
 
-import io.causticon.core.history.Chapter;
-import io.causticon.core.history.Grouping;
-import io.causticon.core.history.History;
-import io.causticon.core.history.Measure;
+import io.causticon.core.science.history.Chapter;
+import io.causticon.core.science.history.Grouping;
+import io.causticon.core.science.history.History;
+import io.causticon.core.science.history.Measure;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.shared.ChangeWords;

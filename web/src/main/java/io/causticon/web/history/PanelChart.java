@@ -1,9 +1,9 @@
 package io.causticon.web.history;
 
-import io.causticon.core.diagnosis.Condition;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
-import io.causticon.core.history.Chapter;
-import io.causticon.core.history.Measure;
+import io.causticon.core.science.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.science.diagnosis.network.Condition;
+import io.causticon.core.science.history.Chapter;
+import io.causticon.core.science.history.Measure;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.LinearAxis;

@@ -1,8 +1,8 @@
 package io.causticon.web.label;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.formula.Portion;
-import io.causticon.core.observation.BarStock;
+import io.causticon.core.model.log.BarStock;
+import io.causticon.core.model.plan.Portion;
+import io.causticon.core.workshop.assessment.Assessment;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;

@@ -1,12 +1,12 @@
 package io.causticon.web.label;
 
-import io.causticon.web.print.Typeface;
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.cure.BarContents;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.science.cure.BarContents;
+import io.causticon.core.workshop.assessment.Assessment;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.label.LabelArt.Box;
 import io.causticon.web.label.LabelArt.Code;
+import io.causticon.web.print.Typeface;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.QrCode;
 import java.time.Clock;

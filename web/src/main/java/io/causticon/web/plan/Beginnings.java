@@ -1,8 +1,8 @@
 package io.causticon.web.plan;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.observation.Purpose;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

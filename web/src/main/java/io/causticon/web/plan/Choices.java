@@ -1,11 +1,11 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
-import io.causticon.core.substance.Additive;
-import io.causticon.core.substance.Catalogue;
-import io.causticon.core.substance.Fat;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.mould.MouldKind;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.substance.Additive;
+import io.causticon.core.model.substance.Catalogue;
+import io.causticon.core.model.substance.Fat;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shelf.Lot;
 import io.causticon.web.shelf.LotKind;

@@ -1,12 +1,12 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.forecast.BarCharacter;
-import io.causticon.core.forecast.Trait;
-import io.causticon.core.formula.AlkaliBalance;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Composition;
-import io.causticon.core.formula.Formula;
-import io.causticon.core.making.TraceKnowledge;
+import io.causticon.core.model.plan.AlkaliBalance;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Formula;
+import io.causticon.core.science.forecast.BarCharacter;
+import io.causticon.core.science.forecast.Trait;
+import io.causticon.core.science.formula.Composition;
+import io.causticon.core.science.making.TraceKnowledge;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;

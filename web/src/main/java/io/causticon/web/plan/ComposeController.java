@@ -1,9 +1,9 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.advice.GelAdvice;
-import io.causticon.core.fit.Proposal;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Pouring.SizedBy;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Pouring.SizedBy;
+import io.causticon.core.science.fit.Proposal;
+import io.causticon.core.workshop.advice.GelAdvice;
 import io.causticon.web.account.Maker;
 import io.causticon.web.plan.ComposePages.Sitting;
 import io.causticon.web.shared.Formats;

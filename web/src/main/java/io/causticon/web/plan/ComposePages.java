@@ -1,11 +1,11 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.LiquidState;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
-import io.causticon.core.preflight.WorkshopFacts;
+import io.causticon.core.workshop.preflight.WorkshopFacts;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.shared.Formats;

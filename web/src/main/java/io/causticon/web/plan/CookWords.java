@@ -1,10 +1,10 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.cook.CookPlan;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.FatPortion;
-import io.causticon.core.formula.Process;
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.FatPortion;
+import io.causticon.core.model.plan.Process;
+import io.causticon.core.model.said.notation.Units;
+import io.causticon.core.science.cook.CookPlan;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,8 +1,8 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.Portion;
-import io.causticon.core.mould.Line;
-import io.causticon.core.mould.Mould;
+import io.causticon.core.model.mould.Line;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.plan.Portion;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 import java.util.ArrayList;

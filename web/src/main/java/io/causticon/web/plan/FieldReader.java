@@ -1,15 +1,15 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.Dose;
-import io.causticon.core.formula.FormulaCheck;
-import io.causticon.core.notation.DoseNotation;
-import io.causticon.core.notation.MassNotation;
-import io.causticon.core.notation.NumberNotation;
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.plan.Dose;
+import io.causticon.core.model.said.notation.DoseNotation;
+import io.causticon.core.model.said.notation.MassNotation;
+import io.causticon.core.model.said.notation.NumberNotation;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.science.formula.FormulaCheck;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 

@@ -1,14 +1,14 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.AlkaliBalance;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Superfat;
-import io.causticon.core.formula.Weights;
-import io.causticon.core.note.NotedLine.What;
-import io.causticon.core.note.NotedLine;
-import io.causticon.core.note.RecipeNote;
-import io.causticon.core.notation.NumberNotation;
-import io.causticon.core.observation.Purpose;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.plan.AlkaliBalance;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Superfat;
+import io.causticon.core.model.plan.Weights;
+import io.causticon.core.model.said.notation.NumberNotation;
+import io.causticon.core.model.said.note.NotedLine;
+import io.causticon.core.model.said.note.NotedLine.What;
+import io.causticon.core.model.said.note.RecipeNote;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;

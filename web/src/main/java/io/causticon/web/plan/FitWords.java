@@ -1,13 +1,13 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.cure.Schedule;
-import io.causticon.core.fit.Proposal;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Composition;
-import io.causticon.core.formula.OxidationIndex;
-import io.causticon.core.making.TraceKnowledge;
-import io.causticon.core.making.WorkingTime;
-import io.causticon.core.substance.FattyAcid.Family;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.substance.FattyAcid.Family;
+import io.causticon.core.science.cure.Schedule;
+import io.causticon.core.science.fit.Proposal;
+import io.causticon.core.science.formula.Composition;
+import io.causticon.core.science.formula.OxidationIndex;
+import io.causticon.core.science.making.TraceKnowledge;
+import io.causticon.core.science.making.WorkingTime;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Formats;
 import java.math.BigDecimal;

@@ -1,11 +1,11 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.advice.GelAdvice;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.loaf.LoafEnsemble;
-import io.causticon.core.loaf.LoafHistory.Extent;
-import io.causticon.core.preflight.WorkshopFacts;
+import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.loaf.LoafEnsemble;
+import io.causticon.core.science.loaf.LoafHistory.Extent;
+import io.causticon.core.workshop.advice.GelAdvice;
+import io.causticon.core.workshop.preflight.WorkshopFacts;
 import io.causticon.web.shared.Formats;
 import java.util.List;
 

@@ -1,13 +1,13 @@
 package io.causticon.web.plan;
 
+import io.causticon.core.model.substance.AcidShare;
+import io.causticon.core.model.substance.Additive;
+import io.causticon.core.model.substance.Catalogue;
+import io.causticon.core.model.substance.Fat;
+import io.causticon.core.model.substance.FattyAcid;
+import io.causticon.core.model.substance.Likeness;
+import io.causticon.core.model.substance.Liquid;
 import io.causticon.core.quantity.Share;
-import io.causticon.core.substance.AcidShare;
-import io.causticon.core.substance.Additive;
-import io.causticon.core.substance.Catalogue;
-import io.causticon.core.substance.Fat;
-import io.causticon.core.substance.FattyAcid;
-import io.causticon.core.substance.Likeness;
-import io.causticon.core.substance.Liquid;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;
 import java.util.Comparator;

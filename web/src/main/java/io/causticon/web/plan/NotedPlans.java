@@ -1,12 +1,12 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Superfat;
-import io.causticon.core.formula.Weights;
-import io.causticon.core.note.NotedLine;
-import io.causticon.core.note.RecipeNote;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Superfat;
+import io.causticon.core.model.plan.Weights;
+import io.causticon.core.model.said.note.NotedLine;
+import io.causticon.core.model.said.note.RecipeNote;
+import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.problem.Problem;
-import io.causticon.core.substance.Catalogue;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.ProblemWords;

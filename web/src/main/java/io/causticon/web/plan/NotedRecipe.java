@@ -1,13 +1,13 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.AlkaliChoice;
-import io.causticon.core.note.NotedLine.What;
-import io.causticon.core.note.NotedLine;
-import io.causticon.core.note.RecipeNote;
-import io.causticon.core.notation.MassNotation;
-import io.causticon.core.notation.NumberNotation;
+import io.causticon.core.model.plan.AlkaliChoice;
+import io.causticon.core.model.said.notation.MassNotation;
+import io.causticon.core.model.said.notation.NumberNotation;
+import io.causticon.core.model.said.note.NotedLine;
+import io.causticon.core.model.said.note.NotedLine.What;
+import io.causticon.core.model.said.note.RecipeNote;
+import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
-import io.causticon.core.substance.Catalogue;
 import io.causticon.web.plan.PlanForm.AdditiveRow;
 import io.causticon.web.plan.PlanForm.FatRow;
 import io.causticon.web.plan.PlanForm.LiquidRow;

@@ -1,15 +1,15 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.advice.NextVersion;
-import io.causticon.core.diagnosis.Condition;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.notation.NumberNotation;
-import io.causticon.core.notation.TimeNotation;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Purpose;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.said.notation.NumberNotation;
+import io.causticon.core.model.said.notation.TimeNotation;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.core.science.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.science.diagnosis.network.Condition;
+import io.causticon.core.workshop.advice.NextVersion;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;

@@ -1,16 +1,16 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Jug;
-import io.causticon.core.formula.LiquidPortion;
-import io.causticon.core.formula.PortionAmounts;
-import io.causticon.core.formula.Portioning;
-import io.causticon.core.formula.Portions;
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.mould.Mould;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.plan.AdditivePortion;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.LiquidPortion;
+import io.causticon.core.model.plan.Portioning;
+import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.science.formula.Jug;
+import io.causticon.core.science.formula.PortionAmounts;
+import io.causticon.core.science.formula.Portions;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;

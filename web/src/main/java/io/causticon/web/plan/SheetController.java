@@ -1,6 +1,6 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;

@@ -1,6 +1,6 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.model.plan.BatchPlan;
 import java.util.List;
 
 /** What hands found here, in trials, about something that a plan has in it. */

@@ -1,11 +1,11 @@
 package io.causticon.web.plan;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.making.TraceKnowledge;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.preflight.WorkshopFacts;
-import io.causticon.core.preflight.WorkshopFacts.LastBatch;
-import io.causticon.core.preflight.WorkshopFacts.Tried;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.science.making.TraceKnowledge;
+import io.causticon.core.workshop.preflight.WorkshopFacts;
+import io.causticon.core.workshop.preflight.WorkshopFacts.LastBatch;
+import io.causticon.core.workshop.preflight.WorkshopFacts.Tried;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

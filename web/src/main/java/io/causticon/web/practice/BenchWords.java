@@ -1,7 +1,7 @@
 package io.causticon.web.practice;
 
-import io.causticon.core.formula.AlkaliBalance;
-import io.causticon.core.practice.HurriedBench;
+import io.causticon.core.model.plan.AlkaliBalance;
+import io.causticon.core.workshop.practice.HurriedBench;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;

@@ -1,11 +1,11 @@
 package io.causticon.web.practice;
 
-import io.causticon.core.practice.Drill;
-import io.causticon.core.practice.HurriedBench;
-import io.causticon.core.practice.PracticeLevel;
-import io.causticon.core.practice.PracticeMove;
-import io.causticon.core.practice.PracticeReview;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.workshop.practice.Drill;
+import io.causticon.core.workshop.practice.HurriedBench;
+import io.causticon.core.workshop.practice.PracticeLevel;
+import io.causticon.core.workshop.practice.PracticeMove;
+import io.causticon.core.workshop.practice.PracticeReview;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.ProblemWords;

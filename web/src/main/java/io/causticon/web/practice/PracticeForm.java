@@ -1,8 +1,8 @@
 package io.causticon.web.practice;
 
-import io.causticon.core.practice.PracticeReview;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.workshop.practice.PracticeReview;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

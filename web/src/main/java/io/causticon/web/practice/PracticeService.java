@@ -1,15 +1,15 @@
 package io.causticon.web.practice;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import io.causticon.core.practice.Drill;
-import io.causticon.core.practice.HurriedBench;
-import io.causticon.core.practice.PracticeCase;
-import io.causticon.core.practice.PracticeLevel;
-import io.causticon.core.practice.PracticeMove;
-import io.causticon.core.practice.PracticeReview;
-import io.causticon.core.practice.PracticeSitting;
-import io.causticon.core.practice.PracticeSolver;
-import io.causticon.core.practice.Skill;
+import io.causticon.core.workshop.practice.Drill;
+import io.causticon.core.workshop.practice.HurriedBench;
+import io.causticon.core.workshop.practice.PracticeCase;
+import io.causticon.core.workshop.practice.PracticeLevel;
+import io.causticon.core.workshop.practice.PracticeMove;
+import io.causticon.core.workshop.practice.PracticeReview;
+import io.causticon.core.workshop.practice.PracticeSitting;
+import io.causticon.core.workshop.practice.PracticeSolver;
+import io.causticon.core.workshop.practice.Skill;
 import io.causticon.web.account.Maker;
 import io.causticon.web.account.Role;
 import io.causticon.web.shared.Caches;

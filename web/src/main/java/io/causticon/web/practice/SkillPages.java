@@ -1,8 +1,8 @@
 package io.causticon.web.practice;
 
-import io.causticon.core.practice.Drill;
-import io.causticon.core.practice.PracticeLevel;
-import io.causticon.core.practice.Skill;
+import io.causticon.core.workshop.practice.Drill;
+import io.causticon.core.workshop.practice.PracticeLevel;
+import io.causticon.core.workshop.practice.Skill;
 import io.causticon.web.account.Maker;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;

@@ -1,7 +1,7 @@
 package io.causticon.web.rack;
 
-import io.causticon.core.cure.Tasks;
-import io.causticon.core.observation.Life;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.workshop.dates.Tasks;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.EntryWords;
 import io.causticon.web.shared.Drawing;

@@ -1,8 +1,8 @@
 package io.causticon.web.rack;
 
-import io.causticon.core.cure.Tasks;
-import io.causticon.core.diagnosis.Diagnosis;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.science.diagnosis.Diagnosis;
+import io.causticon.core.workshop.dates.Tasks;
 import io.causticon.web.batch.BatchSummary;
 import io.causticon.web.batch.Summaries;
 import io.causticon.web.dates.Makings;

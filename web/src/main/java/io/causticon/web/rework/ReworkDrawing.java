@@ -1,7 +1,7 @@
 package io.causticon.web.rework;
 
-import io.causticon.core.formula.Rework;
-import io.causticon.core.formula.ScrapPortion;
+import io.causticon.core.model.plan.Rework;
+import io.causticon.core.model.plan.ScrapPortion;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;

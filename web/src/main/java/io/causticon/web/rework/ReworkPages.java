@@ -1,18 +1,18 @@
 package io.causticon.web.rework;
 
-import io.causticon.core.cook.MeltPlan;
-import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Rework;
-import io.causticon.core.formula.ScrapPortion;
-import io.causticon.core.formula.Superfat;
-import io.causticon.core.mould.Mould;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.plan.AdditivePortion;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Rework;
+import io.causticon.core.model.plan.ScrapPortion;
+import io.causticon.core.model.plan.Superfat;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.science.cook.MeltPlan;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchSummary;

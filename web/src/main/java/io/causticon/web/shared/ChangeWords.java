@@ -1,8 +1,8 @@
 package io.causticon.web.shared;
 
-import io.causticon.core.history.Change;
-import io.causticon.core.history.Measure;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.history.Change;
+import io.causticon.core.science.history.Measure;
 
 /** Words measures of a batch, and what differs between two. */
 public final class ChangeWords {

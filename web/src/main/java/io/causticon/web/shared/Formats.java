@@ -1,7 +1,7 @@
 package io.causticon.web.shared;
 
-import io.causticon.core.notation.Units.TemperatureUnit;
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
+import io.causticon.core.model.said.notation.Units.TemperatureUnit;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;

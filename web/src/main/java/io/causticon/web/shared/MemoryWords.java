@@ -1,8 +1,8 @@
 package io.causticon.web.shared;
 
-import io.causticon.core.making.IngredientMemory;
-import io.causticon.core.making.TraceKnowledge;
-import io.causticon.core.observation.Behaviour;
+import io.causticon.core.model.log.Behaviour;
+import io.causticon.core.science.making.IngredientMemory;
+import io.causticon.core.science.making.TraceKnowledge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

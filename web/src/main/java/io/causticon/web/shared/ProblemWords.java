@@ -1,6 +1,6 @@
 package io.causticon.web.shared;
 
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;

@@ -1,6 +1,6 @@
 package io.causticon.web.shared;
 
-import io.causticon.core.formula.AdditionStage;
+import io.causticon.core.model.plan.AdditionStage;
 
 /** When something joins, in the same words on the sheet, at the pots and at the batter. */
 public final class WhenWords {

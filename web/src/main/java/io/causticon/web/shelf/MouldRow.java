@@ -1,9 +1,9 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.formula.PlanCheck;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.mould.MouldKind;
 import io.causticon.core.problem.Problems;
+import io.causticon.core.science.formula.PlanCheck;
 import io.causticon.web.shared.Kept;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;

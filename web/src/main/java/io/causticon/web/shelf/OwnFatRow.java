@@ -1,7 +1,7 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.substance.Catalogue;
-import io.causticon.core.substance.Fat;
+import io.causticon.core.model.substance.Catalogue;
+import io.causticon.core.model.substance.Fat;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;

@@ -1,6 +1,6 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.substance.Additive;
+import io.causticon.core.model.substance.Additive;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;

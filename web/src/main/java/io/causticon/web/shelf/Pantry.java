@@ -1,9 +1,9 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.substance.Catalogue;
-import io.causticon.core.substance.Fat;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.plan.Vessel;
+import io.causticon.core.model.substance.Catalogue;
+import io.causticon.core.model.substance.Fat;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Collection;

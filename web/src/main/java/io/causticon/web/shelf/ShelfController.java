@@ -1,14 +1,14 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.formula.VesselMaterial;
-import io.causticon.core.making.IngredientMemory;
-import io.causticon.core.loaf.LoafExpectation;
-import io.causticon.core.loaf.LoafKnowledge;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.mould.MouldKind;
+import io.causticon.core.model.plan.VesselMaterial;
+import io.causticon.core.model.substance.Additive;
+import io.causticon.core.model.substance.Fat;
 import io.causticon.core.problem.ProblemsException;
-import io.causticon.core.substance.Additive;
-import io.causticon.core.substance.Fat;
+import io.causticon.core.science.loaf.LoafExpectation;
+import io.causticon.core.science.loaf.LoafKnowledge;
+import io.causticon.core.science.making.IngredientMemory;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.LoafMemory;
 import io.causticon.web.batch.MixMemory;

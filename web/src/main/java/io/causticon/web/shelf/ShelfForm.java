@@ -1,14 +1,14 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.formula.VesselMaterial;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
-import io.causticon.core.notation.LengthNotation;
-import io.causticon.core.notation.MassNotation;
-import io.causticon.core.notation.NumberNotation;
-import io.causticon.core.notation.Units;
-import io.causticon.core.observation.EntryCheck;
+import io.causticon.core.model.log.EntryCheck;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.mould.MouldKind;
+import io.causticon.core.model.plan.Vessel;
+import io.causticon.core.model.plan.VesselMaterial;
+import io.causticon.core.model.said.notation.LengthNotation;
+import io.causticon.core.model.said.notation.MassNotation;
+import io.causticon.core.model.said.notation.NumberNotation;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.quantity.Estimate;

@@ -1,13 +1,13 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.mould.Mould;
-import io.causticon.core.mould.MouldKind;
-import io.causticon.core.observation.KnownVessels;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.model.mould.Mould;
+import io.causticon.core.model.mould.MouldKind;
+import io.causticon.core.model.plan.Vessel;
+import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Mass;
-import io.causticon.core.substance.Catalogue;
 import io.causticon.web.batch.Belongings;
 import io.causticon.web.batch.JudgedAgain;
 import java.util.ArrayList;

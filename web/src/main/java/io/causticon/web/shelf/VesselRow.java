@@ -1,7 +1,7 @@
 package io.causticon.web.shelf;
 
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.model.plan.Vessel;
+import io.causticon.core.model.plan.VesselMaterial;
 import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.shared.Kept;

@@ -1,6 +1,6 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.observation.SensoryScale;
+import io.causticon.core.model.log.SensoryScale;
 import io.causticon.web.shared.Drawing;
 import java.util.ArrayList;
 import java.util.EnumMap;

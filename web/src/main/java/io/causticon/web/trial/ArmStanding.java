@@ -1,13 +1,13 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.diagnosis.KeptFromHands;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.trial.ArmPlan;
-import io.causticon.core.trial.PanelAge;
-import io.causticon.core.trial.Sitting;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.science.diagnosis.KeptFromHands;
+import io.causticon.core.science.trial.ArmPlan;
+import io.causticon.core.science.trial.PanelAge;
+import io.causticon.core.science.trial.Sitting;
 import io.causticon.web.batch.Batch;
 import java.time.Duration;
 import java.time.Instant;

@@ -1,7 +1,7 @@
 package io.causticon.web.trial;
 
 import io.causticon.core.quantity.Interval;
-import io.causticon.core.trial.Effect;
+import io.causticon.core.science.trial.Effect;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.LinearAxis;

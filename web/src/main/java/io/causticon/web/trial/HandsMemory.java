@@ -1,14 +1,14 @@
 package io.causticon.web.trial;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.Portion;
-import io.causticon.core.trial.Aspect;
-import io.causticon.core.trial.Effect;
-import io.causticon.core.trial.PanelEffects;
-import io.causticon.core.trial.PlanDifference;
-import io.causticon.core.trial.Sitting;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Formula;
+import io.causticon.core.model.plan.Portion;
+import io.causticon.core.science.trial.Aspect;
+import io.causticon.core.science.trial.Effect;
+import io.causticon.core.science.trial.PanelEffects;
+import io.causticon.core.science.trial.PlanDifference;
+import io.causticon.core.science.trial.Sitting;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.FollowsLogs;
 import io.causticon.web.plan.WashFindings;

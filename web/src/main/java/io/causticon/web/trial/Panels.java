@@ -1,6 +1,6 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.trial.PanelPlan;
+import io.causticon.core.science.trial.PanelPlan;
 import io.causticon.web.shared.Guard;
 import java.time.Clock;
 import java.time.Instant;

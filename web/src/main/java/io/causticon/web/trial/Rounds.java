@@ -1,19 +1,18 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.notation.TemperatureNotation;
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.EntryCheck;
-import io.causticon.core.observation.SensoryScale;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.EntryCheck;
+import io.causticon.core.model.log.SensoryScale;
+import io.causticon.core.model.said.notation.TemperatureNotation;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.trial.PanelAge;
-import io.causticon.core.trial.PanelOrder;
+import io.causticon.core.science.trial.PanelAge;
+import io.causticon.core.science.trial.PanelOrder;
 import io.causticon.web.account.Maker;
-import io.causticon.web.batch.Answers;
 import io.causticon.web.batch.Answers;
 import io.causticon.web.batch.BatchService;
 import java.time.Clock;

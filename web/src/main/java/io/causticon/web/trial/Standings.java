@@ -1,9 +1,9 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.diagnosis.KeptFromHands;
-import io.causticon.core.diagnosis.NextTest;
-import io.causticon.core.trial.PanelPlan;
-import io.causticon.core.trial.Sitting;
+import io.causticon.core.science.diagnosis.KeptFromHands;
+import io.causticon.core.science.diagnosis.NextTest;
+import io.causticon.core.science.trial.PanelPlan;
+import io.causticon.core.science.trial.Sitting;
 import io.causticon.core.wording.Phrase;
 import io.causticon.web.batch.Assessments;
 import io.causticon.web.batch.Batch;

@@ -1,12 +1,12 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.SensoryScale;
-import io.causticon.core.observation.WashFeel;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.SensoryScale;
+import io.causticon.core.model.log.WashFeel;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
-import io.causticon.core.trial.Aspect;
+import io.causticon.core.science.trial.Aspect;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.Logbook;

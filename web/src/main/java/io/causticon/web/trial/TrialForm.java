@@ -1,6 +1,6 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.trial.Aspect;
+import io.causticon.core.science.trial.Aspect;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;

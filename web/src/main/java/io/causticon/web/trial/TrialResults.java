@@ -1,9 +1,9 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.observation.SensoryScale;
+import io.causticon.core.model.log.SensoryScale;
 import io.causticon.core.quantity.Interval;
-import io.causticon.core.trial.Effect;
-import io.causticon.core.trial.EffectChange;
+import io.causticon.core.science.trial.Effect;
+import io.causticon.core.science.trial.EffectChange;
 import io.causticon.web.shared.Formats;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -1,6 +1,6 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.trial.Aspect;
+import io.causticon.core.science.trial.Aspect;
 import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;

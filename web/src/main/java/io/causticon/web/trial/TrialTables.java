@@ -1,9 +1,9 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.trial.Effect;
-import io.causticon.core.trial.PanelEffects;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.science.trial.Effect;
+import io.causticon.core.science.trial.PanelEffects;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.print.TableFile;
 import io.causticon.web.shared.Guard;

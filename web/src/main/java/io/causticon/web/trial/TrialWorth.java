@@ -1,14 +1,14 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.formula.AlkaliBalance;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.BatterAmount;
-import io.causticon.core.formula.Cost;
-import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.FormulaCheck;
+import io.causticon.core.model.plan.AlkaliBalance;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Formula;
 import io.causticon.core.quantity.Mass;
-import io.causticon.core.trial.Effect;
-import io.causticon.core.trial.Worth;
+import io.causticon.core.science.formula.BatterAmount;
+import io.causticon.core.science.formula.Cost;
+import io.causticon.core.science.formula.FormulaCheck;
+import io.causticon.core.science.trial.Effect;
+import io.causticon.core.science.trial.Worth;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;

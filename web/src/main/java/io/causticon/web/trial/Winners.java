@@ -1,6 +1,6 @@
 package io.causticon.web.trial;
 
-import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.account.Maker;

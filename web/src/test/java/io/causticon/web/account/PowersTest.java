@@ -2,7 +2,7 @@ package io.causticon.web.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;

@@ -6,7 +6,7 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Role;
 import io.causticon.web.batch.Batch;

@@ -2,7 +2,7 @@ package io.causticon.web.audit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

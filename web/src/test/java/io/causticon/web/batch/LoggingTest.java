@@ -3,8 +3,8 @@ package io.causticon.web.batch;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.LoggedEntry;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.harness.Application;

@@ -2,12 +2,12 @@ package io.causticon.web.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.cure.Tasks;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Life;
-import io.causticon.core.observation.Purpose;
-import io.causticon.core.observation.Stage;
-import io.causticon.core.observation.WashFeel;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Life;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.log.Stage;
+import io.causticon.core.model.log.WashFeel;
+import io.causticon.core.workshop.dates.Tasks;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.harness.Swirl;

@@ -2,8 +2,8 @@ package io.causticon.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Life;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Life;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

@@ -2,15 +2,15 @@ package io.causticon.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.LiquidPart;
-import io.causticon.core.formula.LiquidState;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Formula;
+import io.causticon.core.model.plan.LiquidPart;
+import io.causticon.core.model.plan.LiquidState;
+import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.substance.Catalogue;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

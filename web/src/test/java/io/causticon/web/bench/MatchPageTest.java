@@ -2,11 +2,11 @@ package io.causticon.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.formula.VesselMaterial;
-import io.causticon.core.observation.Bath;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.Bath;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.plan.Vessel;
+import io.causticon.core.model.plan.VesselMaterial;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchId;

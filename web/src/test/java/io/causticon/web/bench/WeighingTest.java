@@ -2,14 +2,14 @@ package io.causticon.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.Weights;
-import io.causticon.core.notation.Units;
-import io.causticon.core.observation.AsWeighed;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.KnownVessels;
-import io.causticon.core.observation.Tare;
-import io.causticon.core.observation.Weighable;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.model.log.Tare;
+import io.causticon.core.model.log.Weighable;
+import io.causticon.core.model.plan.Weights;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.quantity.Mass;
+import io.causticon.core.science.facts.AsWeighed;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -2,8 +2,8 @@ package io.causticon.web.carry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchArrivals;
 import io.causticon.web.batch.BatchId;
@@ -11,9 +11,9 @@ import io.causticon.web.batch.BatchService;
 import io.causticon.web.document.DocumentKind;
 import io.causticon.web.document.Documents;
 import io.causticon.web.harness.Application;
-import io.causticon.web.shared.OpenCells;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.shared.OpenCells;
 import java.io.ByteArrayInputStream;
 import java.io.StringReader;
 import java.net.http.HttpResponse;

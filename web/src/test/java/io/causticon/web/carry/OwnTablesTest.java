@@ -3,7 +3,7 @@ package io.causticon.web.carry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import io.causticon.core.formula.BatchPlan;
+import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Everybody;

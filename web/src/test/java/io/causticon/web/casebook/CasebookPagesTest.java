@@ -2,7 +2,7 @@ package io.causticon.web.casebook;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

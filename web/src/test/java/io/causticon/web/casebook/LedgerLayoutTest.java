@@ -3,9 +3,9 @@ package io.causticon.web.casebook;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import io.causticon.core.diagnosis.Ledger;
-import io.causticon.core.diagnosis.Weight;
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
+import io.causticon.core.science.diagnosis.Ledger;
+import io.causticon.core.science.diagnosis.network.Weight;
 import io.causticon.core.wording.Phrase;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;

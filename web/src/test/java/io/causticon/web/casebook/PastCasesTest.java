@@ -2,10 +2,10 @@ package io.causticon.web.casebook;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Named;
-import io.causticon.core.observation.Presence;
-import io.causticon.core.observation.Purpose;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Named;
+import io.causticon.core.model.log.Presence;
+import io.causticon.core.model.log.Purpose;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -2,9 +2,9 @@ package io.causticon.web.casebook;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Presence;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Presence;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

@@ -2,8 +2,8 @@ package io.causticon.web.casebook;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.diagnosis.Finding;
-import io.causticon.core.diagnosis.Findings;
+import io.causticon.core.model.finding.Finding;
+import io.causticon.core.model.finding.Findings;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;

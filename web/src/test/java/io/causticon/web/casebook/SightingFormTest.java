@@ -2,10 +2,10 @@ package io.causticon.web.casebook;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.PhMethod;
-import io.causticon.core.observation.Presence;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.PhMethod;
+import io.causticon.core.model.log.Presence;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

@@ -2,8 +2,8 @@ package io.causticon.web.device;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

@@ -2,9 +2,9 @@ package io.causticon.web.device;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.PhMethod;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.log.PhMethod;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -2,7 +2,7 @@ package io.causticon.web.device;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.notation.Units;
+import io.causticon.core.model.said.notation.Units;
 import io.causticon.web.account.AccountService;
 import io.causticon.web.account.Maker;
 import io.causticon.web.batch.BatchId;

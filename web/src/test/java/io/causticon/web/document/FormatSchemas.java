@@ -1,16 +1,16 @@
 package io.causticon.web.document;
 
+import com.github.victools.jsonschema.generator.CustomDefinition;
 import com.github.victools.jsonschema.generator.Option;
 import com.github.victools.jsonschema.generator.OptionPreset;
 import com.github.victools.jsonschema.generator.SchemaBuilder;
 import com.github.victools.jsonschema.generator.SchemaGenerator;
 import com.github.victools.jsonschema.generator.SchemaGeneratorConfigBuilder;
 import com.github.victools.jsonschema.generator.SchemaVersion;
-import com.github.victools.jsonschema.generator.CustomDefinition;
-import io.causticon.core.entry.EntryKind;
-import io.causticon.core.entry.EntryKinds;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Named;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Named;
+import io.causticon.core.model.said.entry.EntryKind;
+import io.causticon.core.model.said.entry.EntryKinds;
 import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
 import java.util.List;

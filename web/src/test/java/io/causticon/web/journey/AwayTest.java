@@ -2,8 +2,8 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Stage;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Stage;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Browser;

@@ -2,14 +2,14 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Formula;
-import io.causticon.core.formula.Pouring;
-import io.causticon.core.formula.Weights;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Stage;
-import io.causticon.core.observation.Tare;
-import io.causticon.core.observation.Weighable;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Stage;
+import io.causticon.core.model.log.Tare;
+import io.causticon.core.model.log.Weighable;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Formula;
+import io.causticon.core.model.plan.Pouring;
+import io.causticon.core.model.plan.Weights;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

@@ -2,10 +2,10 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.cure.Readiness;
-import io.causticon.core.observation.Bars;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Standing;
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Standing;
+import io.causticon.core.science.cure.Readiness;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

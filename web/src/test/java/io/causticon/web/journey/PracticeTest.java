@@ -2,7 +2,7 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.practice.Drill;
+import io.causticon.core.workshop.practice.Drill;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;

@@ -2,12 +2,12 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.loaf.LoafEnsemble;
-import io.causticon.core.loaf.LoafExpectation;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.MouldCare;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.log.MouldCare;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.loaf.LoafEnsemble;
+import io.causticon.core.science.loaf.LoafExpectation;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -3,11 +3,11 @@ package io.causticon.web.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import io.causticon.core.observation.AsWeighed;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.LoggedEntry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.WeighingOrder;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.LoggedEntry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.science.facts.AsWeighed;
+import io.causticon.core.science.facts.WeighingOrder;
 import io.causticon.web.CausticonApplication;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;

@@ -2,21 +2,21 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.AdditionStage;
-import io.causticon.core.formula.AdditivePortion;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.LiquidPart;
-import io.causticon.core.formula.LiquidState;
-import io.causticon.core.formula.LiquidTarget;
-import io.causticon.core.formula.Weights;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.MeasurementPoint;
-import io.causticon.core.observation.Tare;
-import io.causticon.core.observation.Weighable;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.log.Tare;
+import io.causticon.core.model.log.Weighable;
+import io.causticon.core.model.plan.AdditionStage;
+import io.causticon.core.model.plan.AdditivePortion;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.LiquidPart;
+import io.causticon.core.model.plan.LiquidState;
+import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.Weights;
+import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.substance.Catalogue;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
@@ -113,9 +113,9 @@ class SplitMilkTest {
         batches.log(id, List.of(new Entry.PortionFed(4, 4), new Entry.LyeClear(), new Entry.PortionFed(2, 6),
                 new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(31))), at, "Ines", UUID.randomUUID().toString());
         var batch = batches.get(id);
-        var pot = io.causticon.core.pots.PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(20), Instant.now());
+        var pot = io.causticon.core.science.pots.PotOutlook.of(batch.plan(), batch.log(), Temperature.celsius(20), Instant.now());
         assertThat(pot.fed()).isEqualTo(4);
-        var feed = io.causticon.core.pots.SecondFeed.of(batch.plan(), batch.log(), Temperature.celsius(20), java.util.Optional.of(Temperature.celsius(31)));
+        var feed = io.causticon.core.science.pots.SecondFeed.of(batch.plan(), batch.log(), Temperature.celsius(20), java.util.Optional.of(Temperature.celsius(31)));
         assertThat(feed.orElseThrow().fed()).isEqualTo(2);
         assertThat(feed.orElseThrow().passesLimit()).isFalse();
     }

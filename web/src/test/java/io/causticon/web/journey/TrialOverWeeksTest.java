@@ -2,15 +2,15 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.Weights;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.Purpose;
-import io.causticon.core.observation.Stage;
-import io.causticon.core.observation.Tare;
-import io.causticon.core.observation.WashFeel;
-import io.causticon.core.observation.Weighable;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.log.Stage;
+import io.causticon.core.model.log.Tare;
+import io.causticon.core.model.log.WashFeel;
+import io.causticon.core.model.log.Weighable;
+import io.causticon.core.model.plan.Weights;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.trial.PanelAge;
+import io.causticon.core.science.trial.PanelAge;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -2,9 +2,9 @@ package io.causticon.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.Vessel;
-import io.causticon.core.formula.VesselMaterial;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.Vessel;
+import io.causticon.core.model.plan.VesselMaterial;
 import io.causticon.core.quantity.Mass;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

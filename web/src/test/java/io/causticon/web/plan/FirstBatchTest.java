@@ -3,9 +3,9 @@ package io.causticon.web.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import io.causticon.core.formula.AlkaliBalance;
-import io.causticon.core.formula.BatchPlan;
-import io.causticon.core.formula.BatterAmount;
+import io.causticon.core.model.plan.AlkaliBalance;
+import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.science.formula.BatterAmount;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;

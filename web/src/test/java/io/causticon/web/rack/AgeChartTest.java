@@ -2,14 +2,14 @@ package io.causticon.web.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.assessment.Assessment;
-import io.causticon.core.diagnosis.Diagnostician;
-import io.causticon.core.diagnosis.knowledge.StandardKnowledge;
-import io.causticon.core.notation.Units;
-import io.causticon.core.observation.BatchLog;
-import io.causticon.core.observation.Entry;
-import io.causticon.core.observation.KnownVessels;
-import io.causticon.core.observation.LoggedEntry;
+import io.causticon.core.model.log.BatchLog;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.KnownVessels;
+import io.causticon.core.model.log.LoggedEntry;
+import io.causticon.core.model.said.notation.Units;
+import io.causticon.core.science.diagnosis.Diagnostician;
+import io.causticon.core.science.diagnosis.knowledge.StandardKnowledge;
+import io.causticon.core.workshop.assessment.Assessment;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

@@ -2,7 +2,7 @@ package io.causticon.web.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.cure.Tasks;
+import io.causticon.core.workshop.dates.Tasks;
 import io.causticon.web.batch.BatchSummary;
 import java.time.Duration;
 import java.time.Instant;

@@ -2,8 +2,8 @@ package io.causticon.web.shelf;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.making.IngredientMemory;
-import io.causticon.core.observation.Behaviour;
+import io.causticon.core.model.log.Behaviour;
+import io.causticon.core.science.making.IngredientMemory;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -2,9 +2,9 @@ package io.causticon.web.trust;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.core.entry.EntryKind;
-import io.causticon.core.entry.EntryKinds;
-import io.causticon.core.observation.Entry;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.said.entry.EntryKind;
+import io.causticon.core.model.said.entry.EntryKinds;
 import io.causticon.web.batch.Batch;
 import io.causticon.web.batch.BatchId;
 import io.causticon.web.batch.BatchService;

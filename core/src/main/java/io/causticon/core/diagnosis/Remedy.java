@@ -1,9 +1,0 @@
-package io.causticon.core.diagnosis;
-
-/**
- * What to do about a condition.
- *
- * @param now with this batch
- * @param nextTime in the next plan
- */
-public record Remedy(String now, String nextTime) {}

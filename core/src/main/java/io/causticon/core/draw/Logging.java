@@ -1,8 +1,0 @@
-package io.causticon.core.draw;
-
-/** How a maker logs. */
-public enum Logging {
-    ALL_LOOKED_AT,
-    NO_LABORATORY,
-    ONLY_WHAT_IS_ODD
-}

@@ -1,9 +1,0 @@
-package io.causticon.core.entry;
-
-/**
- * What a line that was not understood may have meant.
- *
- * @param words what would be logged
- * @param line how it would be typed, at the moment that was typed
- */
-public record Suggestion(String words, String line) {}

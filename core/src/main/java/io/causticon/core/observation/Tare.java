@@ -1,8 +1,0 @@
-package io.causticon.core.observation;
-
-/** Whether the vessel's mass was taken off before a weighing. */
-public enum Tare {
-    TAKEN,
-    NOT_TAKEN,
-    NOT_SAID
-}

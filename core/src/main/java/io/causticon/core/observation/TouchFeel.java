@@ -1,8 +1,0 @@
-package io.causticon.core.observation;
-
-/** What a pressed bar says. */
-public enum TouchFeel {
-    FIRM,
-    SOFT,
-    STICKY
-}
