@@ -194,7 +194,7 @@ public final class Measures {
         fine &= line(longLines.isEmpty(), "templates: lines of 200 characters and more", longLines.size() + " " + longLines, "none");
         fine &= line(twice.isEmpty(), "types of one name", twice.size() + " " + twice, "none");
         fine &= line(withoutUnit.isEmpty(), "core: numbers that leave a class without a unit in their name", String.valueOf(withoutUnit.size()), "none");
-        int reasons = literals.entrySet().stream().filter(l -> l.getKey().startsWith("core.diagnosis")).mapToInt(Map.Entry::getValue).sum();
+        int reasons = literals.entrySet().stream().filter(l -> l.getKey().startsWith("core.science.diagnosis")).mapToInt(Map.Entry::getValue).sum();
         int core = literals.entrySet().stream().filter(l -> l.getKey().startsWith("core")).mapToInt(Map.Entry::getValue).sum() - reasons;
         int web = literals.entrySet().stream().filter(l -> l.getKey().startsWith("web")).mapToInt(Map.Entry::getValue).sum();
         line(true, "words for makers in the code", "core " + core + ", its knowledge " + reasons + ", web " + web, "");

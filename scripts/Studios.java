@@ -139,7 +139,7 @@ public class Studios {
     }
 
     private static int tool(String what, Path data, Path file) throws Exception {
-        return new ProcessBuilder("java", "-cp", JAR, "io.causticon.web.backup.BackupTool", what, data.toString(), file.toString()).inheritIO().start().waitFor();
+        return new ProcessBuilder("java", "-cp", JAR, "io.causticon.web.exchange.backup.BackupTool", what, data.toString(), file.toString()).inheritIO().start().waitFor();
     }
 
     private static void unzip(Path file, Path to) throws IOException {

@@ -52,12 +52,6 @@ class CoreWallsTest {
                 .check(CORE);
     }
 
-    /** What a package may use stands on it as {@link MayUse}: no more, and nothing that it does not. */
-    @Test
-    void usesOnlyTheNeighboursThatItDeclares() {
-        assertThat(Neighbours.declared(CORE, ROOT)).isEqualTo(Neighbours.used(CORE, ROOT));
-    }
-
     @Test
     void hidesMostOfWhatItsPackagesAreMadeOf() {
         long all = CORE.stream().filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info")).count();

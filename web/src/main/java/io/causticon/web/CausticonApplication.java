@@ -1,8 +1,8 @@
 package io.causticon.web;
 
-import io.causticon.web.network.Listening;
-import io.causticon.web.start.DataFolder;
-import io.causticon.web.start.StartFault;
+import io.causticon.web.places.network.Listening;
+import io.causticon.web.shared.start.DataFolder;
+import io.causticon.web.shared.start.StartFault;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;

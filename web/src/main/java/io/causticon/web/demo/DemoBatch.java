@@ -34,7 +34,7 @@ import io.causticon.core.science.pots.LyePeak;
 import io.causticon.core.science.pots.LyePotCurve;
 import io.causticon.core.science.pots.PotSoFar;
 import io.causticon.core.science.pots.Pots;
-import io.causticon.web.batch.BatchService.Dated;
+import io.causticon.web.store.batch.BatchService.Dated;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -2,7 +2,6 @@ package io.causticon.web.demo;
 
 import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.Behaviour;
-import io.causticon.core.model.log.Cooking;
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.model.log.MixMethod;
@@ -26,8 +25,8 @@ import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.science.cure.ScrapWater;
 import io.causticon.core.science.facts.BatchFacts;
-import io.causticon.web.batch.Batch;
-import io.causticon.web.batch.Scraps;
+import io.causticon.web.store.batch.Batch;
+import io.causticon.web.store.batch.Scraps;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;

@@ -1,6 +1,6 @@
 package io.causticon.web.demo;
 
-import io.causticon.web.network.NetworkPlace;
+import io.causticon.web.places.network.NetworkPlace;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;

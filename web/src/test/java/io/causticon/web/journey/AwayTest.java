@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.Stage;
-import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.harness.Swirl;
-import io.causticon.web.network.NetworkPlace;
+import io.causticon.web.places.network.NetworkPlace;
+import io.causticon.web.store.batch.BatchId;
+import io.causticon.web.store.batch.BatchService;
 import java.nio.file.Path;
 import java.time.Duration;
 import org.junit.jupiter.api.Test;

@@ -3,10 +3,10 @@ package io.causticon.web.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.model.log.Entry;
-import io.causticon.web.batch.Batch;
-import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.store.batch.Batch;
+import io.causticon.web.store.batch.BatchService;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;

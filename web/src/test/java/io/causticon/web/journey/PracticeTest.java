@@ -3,12 +3,12 @@ package io.causticon.web.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.workshop.practice.Drill;
-import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.Everybody;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.store.batch.BatchService;
 import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.sql.SQLException;

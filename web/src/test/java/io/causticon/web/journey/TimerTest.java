@@ -2,11 +2,11 @@ package io.causticon.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import io.causticon.web.batch.BatchId;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.harness.Swirl;
+import io.causticon.web.store.batch.BatchId;
 import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;

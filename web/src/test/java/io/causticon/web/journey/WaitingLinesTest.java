@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.Stage;
-import io.causticon.web.batch.Batch;
-import io.causticon.web.batch.BatchId;
-import io.causticon.web.batch.BatchService;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.harness.Swirl;
+import io.causticon.web.store.batch.Batch;
+import io.causticon.web.store.batch.BatchId;
+import io.causticon.web.store.batch.BatchService;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

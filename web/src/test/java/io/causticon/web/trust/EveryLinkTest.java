@@ -3,12 +3,12 @@ package io.causticon.web.trust;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.quantity.Temperature;
-import io.causticon.web.account.AccountService;
-import io.causticon.web.account.Role;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Crawler;
 import io.causticon.web.harness.Everybody;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.store.account.AccountService;
+import io.causticon.web.store.account.Role;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;

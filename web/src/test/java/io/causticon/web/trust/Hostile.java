@@ -1,16 +1,16 @@
 package io.causticon.web.trust;
 
-import io.causticon.web.account.AccountService;
-import io.causticon.web.account.Accounts;
-import io.causticon.web.account.Maker;
-import io.causticon.web.account.Role;
-import io.causticon.web.batch.BatchService;
-import io.causticon.web.device.DeviceKind;
-import io.causticon.web.device.DeviceService;
 import io.causticon.web.harness.Crawler;
 import io.causticon.web.harness.ProcessorTimes;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.security.Accounts;
 import io.causticon.web.shared.Frame;
+import io.causticon.web.store.account.AccountService;
+import io.causticon.web.store.account.Maker;
+import io.causticon.web.store.account.Role;
+import io.causticon.web.store.batch.BatchService;
+import io.causticon.web.store.device.DeviceKind;
+import io.causticon.web.store.device.DeviceService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -7,7 +7,6 @@ import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.Life;
 import io.causticon.core.model.log.Named;
 import io.causticon.core.model.log.WashFeel;
-import io.causticon.core.science.facts.BatchFacts;
 import io.causticon.core.wording.Phrase;
 import java.time.Instant;
 import java.util.Optional;

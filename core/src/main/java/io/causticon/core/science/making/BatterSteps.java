@@ -11,7 +11,6 @@ import io.causticon.core.model.plan.LiquidPortion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.substance.Additive;
-import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.science.formula.PortionAmounts;
 import io.causticon.core.science.formula.Portions;

@@ -7,7 +7,6 @@ import io.causticon.core.model.log.Stage;
 import io.causticon.core.model.plan.AdditivePortion;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.substance.Additive;
-import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.science.facts.BatchFacts;
 import java.time.Duration;

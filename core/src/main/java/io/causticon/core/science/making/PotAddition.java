@@ -7,7 +7,6 @@ import io.causticon.core.model.plan.AdditivePortion;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.LiquidPortion;
 import io.causticon.core.model.plan.Weights;
-import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import java.util.List;
 import java.util.stream.Stream;

@@ -11,7 +11,6 @@ import io.causticon.core.model.plan.AdditivePortion;
 import io.causticon.core.model.plan.AlkaliBalance;
 import io.causticon.core.model.plan.AlkaliChoice;
 import io.causticon.core.model.plan.BatchPlan;
-import io.causticon.core.model.plan.Dose;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.Formula;
 import io.causticon.core.model.plan.GelGoal;

@@ -1,7 +1,6 @@
 package io.causticon.core.science.diagnosis.network;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -2,7 +2,6 @@ package io.causticon.core.science.diagnosis.slips;
 
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.KnownVessels;
-import io.causticon.core.model.log.Tare;
 import io.causticon.core.model.log.Weighable;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.Weights;

@@ -1,5 +1,0 @@
-package io.causticon.web.account;
-
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface WorkshopRepository extends JpaRepository<Workshop, Integer> {}

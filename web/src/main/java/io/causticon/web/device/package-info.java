@@ -1,8 +1,0 @@
-/**
- * Thermometers, scales and pH pens: one port for what is read by hand, by stand-ins that follow the physics of the batch, and by real devices over
- * HTTP. A reading becomes an entry of the log by a tap or by a rule. May use {@code batch}, {@code account}, {@code shared}.
- */
-@NullMarked
-package io.causticon.web.device;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-package io.causticon.web.practice;
-
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface ShownRepository extends JpaRepository<ShownRow, String> {}

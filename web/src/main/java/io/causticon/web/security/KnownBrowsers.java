@@ -1,0 +1,87 @@
+package io.causticon.web.security;
+
+import io.causticon.web.store.account.RememberKey;
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import java.security.GeneralSecurityException;
+import java.security.MessageDigest;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import javax.crypto.Mac;
+import javax.crypto.spec.SecretKeySpec;
+import org.springframework.stereotype.Component;
+import org.springframework.web.util.WebUtils;
+
+/**
+ * Knows the browsers in which somebody signed in before, by a cookie that they keep: an id of the browser, and a seal for each name. It opens
+ * nothing; it only keeps strangers' guesses from shutting her out.
+ */
+@Component
+class KnownBrowsers {
+
+    private static final String COOKIE = "causticon-browser";
+    private static final Duration KEPT = Duration.ofDays(400);
+    private static final int MOST_NAMES = 6;
+    private static final int SEAL_BYTES = 16;
+    private static final int LONGEST = 400;
+
+    private final SecretKeySpec key;
+
+    KnownBrowsers(RememberKey key) {
+        this.key = new SecretKeySpec(("browser " + key.value()).getBytes(StandardCharsets.UTF_8), "HmacSHA256");
+    }
+
+    /** The browser's id, if this name signed in there before. */
+    Optional<String> knownAs(String name, HttpServletRequest request) {
+        List<String> parts = parts(request);
+        return parts.stream()
+                .skip(1)
+                .filter(seal -> MessageDigest.isEqual(bytes(seal), bytes(seal(parts.get(0), name))))
+                .findFirst()
+                .map(seal -> parts.get(0));
+    }
+
+    /** Remembers that this name signed in here. */
+    void remember(String name, HttpServletRequest request, HttpServletResponse response) {
+        List<String> known = parts(request);
+        String id = known.isEmpty() ? UUID.randomUUID().toString() : known.get(0);
+        List<String> parts = new ArrayList<>(List.of(id, seal(id, name)));
+        known.stream().skip(1).filter(s -> !parts.contains(s)).limit(MOST_NAMES - 1L).forEach(parts::add);
+        Cookie cookie = new Cookie(COOKIE, String.join(".", parts));
+        cookie.setMaxAge((int) KEPT.toSeconds());
+        cookie.setPath("/");
+        cookie.setHttpOnly(true);
+        cookie.setSecure(request.isSecure());
+        cookie.setAttribute("SameSite", "Strict");
+        response.addCookie(cookie);
+    }
+
+    private static List<String> parts(HttpServletRequest request) {
+        Cookie cookie = WebUtils.getCookie(request, COOKIE);
+        return cookie == null || cookie.getValue().isEmpty() || cookie.getValue().length() > LONGEST
+                ? List.of()
+                : Arrays.stream(cookie.getValue().split("\\.")).filter(p -> !p.isEmpty()).limit(MOST_NAMES + 1L).toList();
+    }
+
+    private String seal(String id, String name) {
+        try {
+            Mac mac = Mac.getInstance("HmacSHA256");
+            mac.init(key);
+            byte[] whole = mac.doFinal(bytes(id + " " + name));
+            return Base64.getUrlEncoder().withoutPadding().encodeToString(Arrays.copyOf(whole, SEAL_BYTES));
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException("Impossible state: no HmacSHA256", e);
+        }
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+}

@@ -1,0 +1,131 @@
+package io.causticon.web.security;
+
+import io.causticon.web.store.account.AccountService;
+import io.causticon.web.store.account.RememberKey;
+import io.causticon.web.store.account.SignIns;
+import jakarta.servlet.DispatcherType;
+import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.config.observation.SecurityObservationSettings;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.rememberme.RememberMeAuthenticationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
+
+/** Who may see and do what; what a page may load. */
+@Configuration(proxyBeanMethods = false)
+class SecurityConfiguration {
+
+    /** Scripts, styles, fonts and pictures from here alone; nothing inline; no frames. */
+    static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self';"
+            + " font-src 'self'; connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self';"
+            + " base-uri 'none'; frame-ancestors 'none'";
+
+    private static final String[] OPEN = {
+        "/sign-in", "/first-visit", "/splash", "/css/**", "/js/**", "/fonts/**", "/favicon.svg", "/icons/**", "/manifest.webmanifest", "/causticon.crt",
+        "/worker.js", "/offline", "/error"
+    };
+
+    /** What works something out and keeps nothing: whoever may look may ask. */
+    private static final String[] ASKING = {
+        "/plan/reckon", "/plan/first/read", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit",
+        "/plan/powder", "/plan/cups", "/plan/up/*", "/plan/gel", "/rework/ask"
+    };
+
+    /** A request passes some fifteen filters of the sign-in: nobody asks how long each of them took. */
+    @Bean
+    static SecurityObservationSettings noFilterIsTimed() {
+        return SecurityObservationSettings.noObservations();
+    }
+
+    /** @param strength base-2 logarithm of the rounds; a tenth of a second at ten */
+    @Bean
+    PasswordEncoder passwordEncoder(@Value("${causticon.password-strength:10}") int strength) {
+        return new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(strength)));
+    }
+
+    /** Devices and calendars carry a token of their own: no session, no form, no cookie. */
+    @Bean
+    @Order(1)
+    SecurityFilterChain devices(HttpSecurity http) throws Exception {
+        return http.securityMatcher("/ingest", "/feed/**")
+                .authorizeHttpRequests(r -> r.anyRequest().permitAll())
+                .csrf(c -> c.disable())
+                .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .build();
+    }
+
+    @Bean
+    RememberedBrowsers rememberedBrowsers(RememberKey key, AccountService accounts, SignIns signIns) {
+        return new RememberedBrowsers(key.value(), accounts, signIns);
+    }
+
+    @Bean
+    SecurityFilterChain security(
+            HttpSecurity http, ThrottleFilter throttle, RememberKey rememberKey, RememberedBrowsers browsers, SignIns signIns)
+            throws Exception {
+        // In a cookie, so that whoever only knocks leaves nothing behind on the server.
+        CookieRequestCache asked = new CookieRequestCache();
+        asked.setCookieCustomizer(c -> c.setAttribute("SameSite", "Strict"));
+        return http.authorizeHttpRequests(r -> r.requestMatchers(OPEN)
+                        .permitAll()
+                        // The end of an answer that was allowed when it began: a live feed outlives whoever signed out meanwhile.
+                        .dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll()
+                        .requestMatchers("/people/**", "/backups", "/backups/**")
+                        .hasRole("OWNER")
+                        .requestMatchers(HttpMethod.POST, "/settings/**", "/sign-out")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.POST, ASKING)
+                        .authenticated()
+                        .requestMatchers(HttpMethod.GET, "/**")
+                        .authenticated()
+                        .anyRequest()
+                        .hasAnyRole("OWNER", "MAKER"))
+                .formLogin(f -> f.loginPage("/sign-in")
+                        .usernameParameter(ThrottleFilter.NAME)
+                        .successHandler(new SignedInHandler(throttle, asked))
+                        .failureUrl("/sign-in?wrong"))
+                .requestCache(c -> c.requestCache(asked))
+                // A tap that waited while the server was away must still be hers when it is back: who is signed in and the form's token outlive
+                // the session.
+                .rememberMe(r -> r.key(rememberKey.value()).rememberMeServices(browsers))
+                .csrf(c -> c.csrfTokenRepository(formTokens()))
+                .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out").addLogoutHandler(browsers))
+                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
+                        .frameOptions(f -> f.deny())
+                        // A browser that was told so would open no other application of this machine's name without TLS any more.
+                        .httpStrictTransportSecurity(t -> t.disable()))
+                .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
+                .addFilterAfter(new StandingFilter(signIns, browsers), RememberMeAuthenticationFilter.class)
+                .build();
+    }
+
+    private static CookieCsrfTokenRepository formTokens() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName("causticon-form");
+        tokens.setCookieCustomizer(c -> c.httpOnly(true).sameSite("Strict").path("/"));
+        return tokens;
+    }
+
+    /** The throttle belongs to the security chain; the container must not run it a second time. */
+    @Bean
+    FilterRegistrationBean<ThrottleFilter> throttleOnlyInTheChain(ThrottleFilter throttle) {
+        FilterRegistrationBean<ThrottleFilter> registration = new FilterRegistrationBean<>(throttle);
+        registration.setEnabled(false);
+        return registration;
+    }
+}

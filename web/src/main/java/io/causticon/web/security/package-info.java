@@ -1,0 +1,9 @@
+/**
+ * Who signs in, what each may do, in which units she thinks; the workshop itself.
+ */
+@MayUse({"shared", "store.account"})
+@NullMarked
+package io.causticon.web.security;
+
+import io.causticon.core.MayUse;
+import org.jspecify.annotations.NullMarked;

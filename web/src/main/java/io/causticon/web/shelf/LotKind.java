@@ -1,9 +1,0 @@
-package io.causticon.web.shelf;
-
-/** Of which table a lot's substance is. */
-public enum LotKind {
-    FAT,
-    ADDITIVE,
-    LIQUID,
-    ALKALI
-}

@@ -1,9 +1,0 @@
-package io.causticon.web.shelf;
-
-import java.util.List;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface OwnFatRepository extends JpaRepository<OwnFatRow, String> {
-
-    List<OwnFatRow> findByRetiredFalseOrderByName();
-}

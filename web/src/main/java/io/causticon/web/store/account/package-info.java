@@ -1,0 +1,9 @@
+/**
+ * Accounts, sign-ins and the workshop: who may, and in whose units and zone.
+ */
+@MayUse("shared")
+@NullMarked
+package io.causticon.web.store.account;
+
+import io.causticon.core.MayUse;
+import org.jspecify.annotations.NullMarked;
