@@ -62,7 +62,7 @@ public record Bars(List<Integer> numbers, int count, @Nullable Named portion) {
     }
 
     /** Whether numbers and count go together and can be. */
-    boolean isSound() {
+    public boolean isSound() {
         boolean counted = count >= 1 && count <= MOST;
         return counted && (numbers.isEmpty() || numbers.size() == count) && numbers.stream().allMatch(n -> n >= 1 && n <= MOST);
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.causticon.core.model.log.Titration.Acid;
+import io.causticon.core.model.said.entry.EntryCheck;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.quantity.Mass;

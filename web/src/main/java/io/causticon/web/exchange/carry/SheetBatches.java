@@ -1,7 +1,7 @@
 package io.causticon.web.exchange.carry;
 
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
+import io.causticon.core.model.said.entry.EntryCheck;
 import io.causticon.core.model.said.entry.QuickLine;
 import io.causticon.core.model.said.intake.RecipeSheet;
 import io.causticon.core.model.said.intake.SheetDays;

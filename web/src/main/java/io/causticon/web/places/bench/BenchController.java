@@ -2,11 +2,11 @@ package io.causticon.web.places.bench;
 
 import io.causticon.core.model.log.DoubtKind;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.Life;
 import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.model.log.Tare;
 import io.causticon.core.model.log.Weighable;
+import io.causticon.core.model.said.entry.EntryCheck;
 import io.causticon.core.model.said.entry.Names;
 import io.causticon.core.model.said.entry.Suggestion;
 import io.causticon.core.model.said.notation.MassNotation;

@@ -2,8 +2,8 @@ package io.causticon.web.places.trial;
 
 import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.SensoryScale;
+import io.causticon.core.model.said.entry.EntryCheck;
 import io.causticon.core.model.said.notation.TemperatureNotation;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.ProblemKey;

@@ -1,10 +1,10 @@
 package io.causticon.web.store.shelf;
 
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.mould.Mould;
 import io.causticon.core.model.mould.MouldKind;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.plan.VesselMaterial;
+import io.causticon.core.model.said.entry.EntryCheck;
 import io.causticon.core.model.said.notation.LengthNotation;
 import io.causticon.core.model.said.notation.MassNotation;
 import io.causticon.core.model.said.notation.NumberNotation;

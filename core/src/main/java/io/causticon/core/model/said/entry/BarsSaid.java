@@ -3,7 +3,6 @@ package io.causticon.core.model.said.entry;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.model.log.Bars;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.Named;
 import io.causticon.core.wording.Phrase;
 import java.util.List;

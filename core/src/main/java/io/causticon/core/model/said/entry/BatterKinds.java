@@ -8,7 +8,6 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.model.log.Behaviour;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.MixMethod;
 import io.causticon.core.model.log.Named;
 import io.causticon.core.model.log.Stage;
@@ -63,7 +62,8 @@ final class BatterKinds {
     private static final Pattern BEHAVIOUR = Pattern.compile(
             "^(" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' -]*?)\\s+(moved|slowed|riced|seized|curdled|browned|morphed|faded)(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
 
-    private static final EntryKind<Entry.BlenderBurst> BURST = EntryKind.of(Entry.BlenderBurst.class, "burst")
+    private static final EntryKind<Entry.BlenderBurst> BURST =
+            EntryKind.of(Entry.BlenderBurst.class, "burst", Authority.INSTRUMENT, (e, check) -> check.within("blender", e.seconds(), EntryCheck.BURST))
             .tells(Tells.POTS)
             .marked(Mark.BATTER)
             .words((b, n) -> Phrase.of("blender {} s", b.seconds()))
@@ -73,7 +73,8 @@ final class BatterKinds {
                     (m, c) -> new Entry.BlenderBurst((int) Math.round(Patterns.within("blender", m.group(1), EntryCheck.BURST))))
             .on(OnStrip.TICK);
 
-    private static final EntryKind<Entry.StageReached> STAGE = EntryKind.of(Entry.StageReached.class, "stage")
+    private static final EntryKind<Entry.StageReached> STAGE =
+            EntryKind.of(Entry.StageReached.class, "stage", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .version(2)
             .tells(Tells.POTS)
             .marked(Mark.BATTER)
@@ -84,7 +85,8 @@ final class BatterKinds {
                     (m, c) -> new Entry.StageReached(Patterns.meant(STAGES, m.group(1)), substance(m.group(2), c)))
             .on(OnStrip.CURVE);
 
-    private static final EntryKind<Entry.Added> ADDED = EntryKind.of(Entry.Added.class, "added")
+    private static final EntryKind<Entry.Added> ADDED =
+            EntryKind.of(Entry.Added.class, "added", Authority.PROGRAM, (e, check) -> check.mass(e.what().name(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.WEIGHTS)
             .words((a, n) -> Phrase.of("{}", a.what().name()).then("", mass(a.mass())).then("", Phrase.of(
@@ -100,7 +102,8 @@ final class BatterKinds {
                     (m, c) -> new Entry.Added(named(m.group(1), c), dosed(Quotes.taken(m.group(1)), m.group(2), c), portion(m.group(4), c), null))
             .event((a, n) -> Phrase.of("{} in", a.what().name()));
 
-    private static final EntryKind<Entry.MixedWith> METHOD = EntryKind.of(Entry.MixedWith.class, "method")
+    private static final EntryKind<Entry.MixedWith> METHOD =
+            EntryKind.of(Entry.MixedWith.class, "method", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.POTS)
             .words((m, n) -> Phrase.of("mixed with: {}", Pen.spoken(m.method())))
             .typed((m, pen) -> Pen.spoken(m.method()))
@@ -109,7 +112,8 @@ final class BatterKinds {
                     (m, c) -> new Entry.MixedWith(Patterns.meant(METHODS, m.group(1))))
             .on(OnStrip.EVENT);
 
-    private static final EntryKind<Entry.PortionTaken> PORTION_TAKEN = EntryKind.of(Entry.PortionTaken.class, "portion-taken")
+    private static final EntryKind<Entry.PortionTaken> PORTION_TAKEN =
+            EntryKind.of(Entry.PortionTaken.class, "portion-taken", Authority.PROGRAM, (e, check) -> check.mass(e.portion().name(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.POTS)
             .marked(Mark.BATTER)
@@ -118,7 +122,8 @@ final class BatterKinds {
             .way((text, context) -> portionOfThePlan(text, context).filter(m -> m.entry() instanceof Entry.PortionTaken))
             .event((t, n) -> Phrase.of("{} taken", t.portion().name()));
 
-    private static final EntryKind<Entry.LayerPoured> LAYER = EntryKind.of(Entry.LayerPoured.class, "layer")
+    private static final EntryKind<Entry.LayerPoured> LAYER =
+            EntryKind.of(Entry.LayerPoured.class, "layer", Authority.PROGRAM, (e, check) -> check.mass(e.portion().name(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.MOULD)
             .marked(Mark.BATTER)
@@ -127,7 +132,8 @@ final class BatterKinds {
             .way((text, context) -> portionOfThePlan(text, context).filter(m -> m.entry() instanceof Entry.LayerPoured))
             .event((l, n) -> Phrase.of("{} poured", l.portion().name()));
 
-    private static final EntryKind<Entry.Behaved> BEHAVED = EntryKind.of(Entry.Behaved.class, "behaved")
+    private static final EntryKind<Entry.Behaved> BEHAVED =
+            EntryKind.of(Entry.Behaved.class, "behaved", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .version(2)
             .tells(Tells.TESTS)
             .words((b, n) -> Phrase.of("{} {}", b.what().name(), Pen.lower(b.how())))

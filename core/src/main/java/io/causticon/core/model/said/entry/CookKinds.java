@@ -31,7 +31,8 @@ final class CookKinds {
             entry("stir", Cooking.STIRRED),
             entry("off", Cooking.HEAT_OFF));
 
-    private static final EntryKind<Entry.Cooked> COOKED = EntryKind.of(Entry.Cooked.class, "cooked")
+    private static final EntryKind<Entry.Cooked> COOKED =
+            EntryKind.of(Entry.Cooked.class, "cooked", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.POTS)
             .marked(Mark.BATTER)
             .words((c, n) -> Phrase.of(said(c.what())))

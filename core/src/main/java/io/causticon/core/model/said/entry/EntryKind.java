@@ -8,6 +8,7 @@ import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,8 @@ public final class EntryKind<E extends Entry> {
     private final Class<E> type;
     private final String name;
     private final int version;
+    private final Authority authority;
+    private final BiConsumer<? super E, EntryCheck> limits;
     private final Tells tells;
     private final Function<E, Mark> mark;
     private final BiFunction<E, Names, Phrase> words;
@@ -34,6 +37,8 @@ public final class EntryKind<E extends Entry> {
         this.type = b.type;
         this.name = b.name;
         this.version = b.version;
+        this.authority = b.authority;
+        this.limits = b.limits;
         this.tells = b.tells;
         this.mark = b.mark;
         this.words = b.words;
@@ -47,9 +52,11 @@ public final class EntryKind<E extends Entry> {
      * Begins a descriptor.
      *
      * @param name under which it is kept in stores: it may never change
+     * @param authority from whom it is taken
+     * @param limits what its quantities may be, beyond that all that is not optional must be there
      */
-    static <E extends Entry> Builder<E> of(Class<E> type, String name) {
-        return new Builder<>(type, name);
+    static <E extends Entry> Builder<E> of(Class<E> type, String name, Authority authority, BiConsumer<? super E, EntryCheck> limits) {
+        return new Builder<>(type, name, authority, limits);
     }
 
     public Class<E> type() {
@@ -64,6 +71,15 @@ public final class EntryKind<E extends Entry> {
     /** The newest form in which it is kept; 1 for the first. */
     public int version() {
         return version;
+    }
+
+    /** From whom it is taken. */
+    public Authority authority() {
+        return authority;
+    }
+
+    void check(Entry entry, EntryCheck check) {
+        limits.accept(type.cast(entry), check);
     }
 
     public Tells tells() {
@@ -116,6 +132,8 @@ public final class EntryKind<E extends Entry> {
 
         private final Class<E> type;
         private final String name;
+        private final Authority authority;
+        private final BiConsumer<? super E, EntryCheck> limits;
         private final List<Way> ways = new ArrayList<>();
         private int version = 1;
         private Tells tells = Tells.NOTHING;
@@ -123,9 +141,11 @@ public final class EntryKind<E extends Entry> {
         private BiFunction<E, Names, Phrase> words = (e, n) -> Phrase.of(this.name());
         private @Nullable BiFunction<E, Pen, String> typed;
 
-        private Builder(Class<E> type, String name) {
+        private Builder(Class<E> type, String name, Authority authority, BiConsumer<? super E, EntryCheck> limits) {
             this.type = type;
             this.name = name;
+            this.authority = authority;
+            this.limits = limits;
         }
 
         private String name() {

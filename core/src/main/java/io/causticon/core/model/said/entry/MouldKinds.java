@@ -5,7 +5,6 @@ import static java.util.Map.entry;
 
 import com.google.re2j.Matcher;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.GelExtent;
 import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.model.log.MouldCare;
@@ -41,14 +40,16 @@ final class MouldKinds {
     private static final Map<String, GelExtent> EXTENTS = Map.of(
             "none", GelExtent.NONE, "no", GelExtent.NONE, "partial", GelExtent.PARTIAL, "full", GelExtent.FULL, "seen", GelExtent.FULL);
 
-    private static final EntryKind<Entry.AirTapped> TAPPED = EntryKind.of(Entry.AirTapped.class, "tapped")
+    private static final EntryKind<Entry.AirTapped> TAPPED =
+            EntryKind.of(Entry.AirTapped.class, "tapped", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .words("air tapped out")
             .typed((e, pen) -> "tapped")
             .phrase("tap(?:ped)?(?:\\s+out)?$", (m, c) -> new Entry.AirTapped())
             .event("tapped");
 
-    private static final EntryKind<Entry.Poured> POURED = EntryKind.of(Entry.Poured.class, "poured")
+    private static final EntryKind<Entry.Poured> POURED =
+            EntryKind.of(Entry.Poured.class, "poured", Authority.PROGRAM, (e, check) -> check.degrees(MeasurementPoint.BATTER.name(), e.batter(), MeasurementPoint.BATTER.possibleCelsius()))
             .tells(Tells.MOULD)
             .marked(Mark.BATTER)
             .words((p, n) -> p.batter() == null ? Phrase.of("poured") : Phrase.of("poured at {}", new Exactly(p.batter())))
@@ -58,7 +59,8 @@ final class MouldKinds {
                     (m, c) -> new Entry.Poured(Patterns.temperatureAt(MeasurementPoint.BATTER, m.group(1), c)))
             .event("poured");
 
-    private static final EntryKind<Entry.Kept> KEPT = EntryKind.of(Entry.Kept.class, "kept")
+    private static final EntryKind<Entry.Kept> KEPT =
+            EntryKind.of(Entry.Kept.class, "kept", Authority.PROGRAM, (e, check) -> check.degrees("Where the mould stands", e.temperature(), EntryCheck.KEPT_AT))
             .tells(Tells.MOULD)
             .words((k, n) -> k.temperature() == null
                     ? Phrase.of(said(k.keeping()))
@@ -67,7 +69,8 @@ final class MouldKinds {
             .phrase(Patterns.oneOf(KEEPINGS) + "(?:\\s+" + DEGREES + ")?", MouldKinds::kept)
             .on(OnStrip.EVENT);
 
-    private static final EntryKind<Entry.GelSeen> GEL = EntryKind.of(Entry.GelSeen.class, "gel")
+    private static final EntryKind<Entry.GelSeen> GEL =
+            EntryKind.of(Entry.GelSeen.class, "gel", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .marked(Mark.CORE)
             .words((g, n) -> Phrase.of("gel seen: {}", Pen.lower(g.extent())))
@@ -75,7 +78,8 @@ final class MouldKinds {
             .phrase("gel\\s+" + Patterns.oneOf(EXTENTS), (m, c) -> new Entry.GelSeen(Patterns.meant(EXTENTS, m.group(1))))
             .event((g, n) -> Phrase.of("gel {}", Pen.lower(g.extent())));
 
-    private static final EntryKind<Entry.MouldTried> TRIED = EntryKind.of(Entry.MouldTried.class, "mould-tried")
+    private static final EntryKind<Entry.MouldTried> TRIED =
+            EntryKind.of(Entry.MouldTried.class, "mould-tried", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .words((t, n) -> Phrase.of(said(t.look())))
             .typed((t, pen) -> said(t.look()))
@@ -85,21 +89,24 @@ final class MouldKinds {
                     m.group(1).equalsIgnoreCase("dents") ? MouldLook.DENTS : MouldLook.FIRM))
             .on(OnStrip.EVENT);
 
-    private static final EntryKind<Entry.Unmoulded> UNMOULDED = EntryKind.of(Entry.Unmoulded.class, "unmoulded")
+    private static final EntryKind<Entry.Unmoulded> UNMOULDED =
+            EntryKind.of(Entry.Unmoulded.class, "unmoulded", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .words("unmoulded")
             .typed((e, pen) -> "unmould")
             .phrase("unmould(?:ed)?|unmold(?:ed)?", (m, c) -> new Entry.Unmoulded())
             .on(OnStrip.EVENT);
 
-    private static final EntryKind<Entry.Cut> CUT = EntryKind.of(Entry.Cut.class, "cut")
+    private static final EntryKind<Entry.Cut> CUT =
+            EntryKind.of(Entry.Cut.class, "cut", Authority.PROGRAM, (e, check) -> check.within("bars", e.bars(), EntryCheck.BARS))
             .tells(Tells.MOULD)
             .words((c, n) -> c.bars() == 1 ? Phrase.of("cut") : Phrase.of("cut into {} bars", c.bars()))
             .typed((c, pen) -> "cut " + c.bars())
             .phrase("cut(?:\\s+(?:in(?:to)?\\s+)?" + Patterns.NUMBER + "(?:\\s*bars?)?)?", (m, c) -> new Entry.Cut(bars(m.group(1))))
             .event("cut");
 
-    private static final EntryKind<Entry.Rebatched> REBATCHED = EntryKind.of(Entry.Rebatched.class, "rebatched")
+    private static final EntryKind<Entry.Rebatched> REBATCHED =
+            EntryKind.of(Entry.Rebatched.class, "rebatched", Authority.PERSON, MouldKinds::check)
             .tells(Tells.MOULD)
             .marked(Mark.BATTER)
             .words((r, n) -> r.fat() == null || r.mass() == null
@@ -112,7 +119,8 @@ final class MouldKinds {
                     MouldKinds::rebatched)
             .event("rebatched");
 
-    private static final EntryKind<Entry.ScrapsKept> SCRAPS = EntryKind.of(Entry.ScrapsKept.class, "scraps-kept")
+    private static final EntryKind<Entry.ScrapsKept> SCRAPS =
+            EntryKind.of(Entry.ScrapsKept.class, "scraps-kept", Authority.PROGRAM, MouldKinds::check)
             .tells(Tells.MOULD)
             .words((k, n) -> Phrase.of("{} of scraps kept: {}", k.mass(), k.colour()))
             .typed((k, pen) -> "scraps " + Quotes.around(k.colour()) + pen.mass(" ", k.mass()))
@@ -181,5 +189,18 @@ final class MouldKinds {
             case FREEZER -> "freezer";
             case SPRAYED -> "spray";
         };
+    }
+
+    private static void check(Entry.Rebatched e, EntryCheck check) {
+        check.mass("fat", e.mass(), EntryCheck.HEAVIEST);
+        check.mass("water", e.water(), EntryCheck.HEAVIEST);
+        if ((e.fat() == null) != (e.mass() == null) || e.fat() != null && e.fat().kind() != Weighable.Kind.FAT) {
+            check.missing();
+        }
+    }
+
+    private static void check(Entry.ScrapsKept e, EntryCheck check) {
+        check.mass("scraps", e.mass(), EntryCheck.HEAVIEST);
+        check.words(e.colour(), EntryCheck.LONGEST_COLOUR);
     }
 }

@@ -6,7 +6,6 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.model.log.Bath;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.model.said.notation.TemperatureNotation;
 import io.causticon.core.problem.ProblemKey;
@@ -39,7 +38,8 @@ final class PotKinds {
 
     private static final Pattern QUOTED = Pattern.compile(Quotes.QUOTED);
 
-    private static final EntryKind<Entry.TemperatureRead> TEMPERATURE = EntryKind.of(Entry.TemperatureRead.class, "temperature")
+    private static final EntryKind<Entry.TemperatureRead> TEMPERATURE =
+            EntryKind.of(Entry.TemperatureRead.class, "temperature", Authority.INSTRUMENT, (e, check) -> check.degrees(e.spot().name(), e.temperature(), e.spot().possibleCelsius()))
             .tells(Tells.TEMPERATURES)
             .marked(t -> mark(t.spot()))
             .words((t, n) -> Phrase.of("{} {}", Pen.lower(t.spot()), new Exactly(t.temperature())))
@@ -47,7 +47,8 @@ final class PotKinds {
             .phrase(Patterns.oneOf(SPOTS) + "\\s+" + DEGREES, PotKinds::temperature)
             .on(OnStrip.CURVE);
 
-    private static final EntryKind<Entry.Bathed> BATHED = EntryKind.of(Entry.Bathed.class, "bathed")
+    private static final EntryKind<Entry.Bathed> BATHED =
+            EntryKind.of(Entry.Bathed.class, "bathed", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.TEMPERATURES)
             .marked(b -> mark(b.pot()))
             .words((b, n) -> Phrase.of("{}{}", Pen.lower(b.pot()), switch (b.into()) {
@@ -70,7 +71,8 @@ final class PotKinds {
                     (m, c) -> new Entry.Bathed(Patterns.meant(SPOTS, m.group(1)), Bath.ROOM))
             .notOnStrip();
 
-    private static final EntryKind<Entry.LyeIntoFats> LYE_IN = EntryKind.of(Entry.LyeIntoFats.class, "lye-in")
+    private static final EntryKind<Entry.LyeIntoFats> LYE_IN =
+            EntryKind.of(Entry.LyeIntoFats.class, "lye-in", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.POTS)
             .marked(Mark.LYE)
             .words("lye into the fats")
@@ -78,7 +80,8 @@ final class PotKinds {
             .phrase("(?:lye\\s+in(?:to\\s+(?:fats|oils?))?|in)", (m, c) -> new Entry.LyeIntoFats())
             .event("lye in");
 
-    private static final EntryKind<Entry.ReadyForLye> READY = EntryKind.of(Entry.ReadyForLye.class, "ready")
+    private static final EntryKind<Entry.ReadyForLye> READY =
+            EntryKind.of(Entry.ReadyForLye.class, "ready", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .tells(Tells.POTS)
             .words((r, n) -> r.checks().isEmpty() ? Phrase.of("ready for lye") : Phrase.of("ready for lye: {}", String.join(", ", r.checks())))
             .typed((r, pen) -> r.checks().isEmpty()
@@ -87,7 +90,8 @@ final class PotKinds {
             .phrase("ready(?:\\s+for\\s+lye)?(?:,?\\s+looked\\s+at:?\\s+(.+))?", (m, c) -> new Entry.ReadyForLye(checks(m.group(1))))
             .notOnStrip();
 
-    private static final EntryKind<Entry.PortionFed> PORTION = EntryKind.of(Entry.PortionFed.class, "portion")
+    private static final EntryKind<Entry.PortionFed> PORTION =
+            EntryKind.of(Entry.PortionFed.class, "portion", Authority.PROGRAM, PotKinds::check)
             .tells(Tells.POTS)
             .marked(Mark.LYE)
             .words((p, n) -> Phrase.of("portion {} of {} in", p.portion(), p.of()))
@@ -95,7 +99,8 @@ final class PotKinds {
             .phrase("portion\\s+(\\d{1,2})\\s*(?:/|of)\\s*(\\d{1,2})", (m, c) -> portion(m))
             .notOnStrip();
 
-    private static final EntryKind<Entry.LyeClear> CLEAR = EntryKind.of(Entry.LyeClear.class, "lye-clear")
+    private static final EntryKind<Entry.LyeClear> CLEAR =
+            EntryKind.of(Entry.LyeClear.class, "lye-clear", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.POTS)
             .marked(Mark.LYE)
             .words("lye clear, strained")
@@ -103,7 +108,8 @@ final class PotKinds {
             .phrase("clear|dissolved|strained", (m, c) -> new Entry.LyeClear())
             .notOnStrip();
 
-    private static final EntryKind<Entry.HumidityRead> HUMIDITY = EntryKind.of(Entry.HumidityRead.class, "humidity")
+    private static final EntryKind<Entry.HumidityRead> HUMIDITY =
+            EntryKind.of(Entry.HumidityRead.class, "humidity", Authority.INSTRUMENT, (e, check) -> check.within("humidity", e.percent(), EntryCheck.HUMIDITY))
             .tells(Tells.TEMPERATURES)
             .marked(Mark.ROOM)
             .words((h, n) -> Phrase.of("humidity {} %", new Exactly(h.percent())))
@@ -117,7 +123,8 @@ final class PotKinds {
     private static final Map<String, Double> HARDNESSES = Map.of(
             "mg/l", 1.0, "ppm", 1.0, "dh", 17.85, "\u00b0dh", 17.85, "fh", 10.0, "\u00b0fh", 10.0, "gpg", 17.12, "mmol/l", 100.09);
 
-    private static final EntryKind<Entry.WaterRead> WATER = EntryKind.of(Entry.WaterRead.class, "water-hardness")
+    private static final EntryKind<Entry.WaterRead> WATER =
+            EntryKind.of(Entry.WaterRead.class, "water-hardness", Authority.INSTRUMENT, (e, check) -> check.within("mg/l of lime", e.milligramsPerLitre(), EntryCheck.HARDNESS))
             .tells(Tells.TESTS)
             .words((w, n) -> Phrase.of("water of {} mg/l of lime", new Exactly(w.milligramsPerLitre(), 0)))
             .typed((w, pen) -> "water hardness " + pen.number(w.milligramsPerLitre()) + " mg/l")
@@ -166,5 +173,10 @@ final class PotKinds {
             checks.add(Quotes.taken(quoted.group()));
         }
         return checks.isEmpty() ? List.of(said.trim()) : checks;
+    }
+
+    private static void check(Entry.PortionFed e, EntryCheck check) {
+        check.within("Portions", e.of(), Interval.between(1, EntryCheck.MOST_PORTIONS));
+        check.within("A portion", e.portion(), Interval.between(1, Math.max(1, e.of())));
     }
 }

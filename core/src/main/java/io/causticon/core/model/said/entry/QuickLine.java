@@ -4,7 +4,6 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.Named;
 import io.causticon.core.model.said.notation.BrokenNumbers;
 import io.causticon.core.model.said.notation.TimeNotation;

@@ -4,7 +4,6 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.Standing;
 import io.causticon.core.model.log.Whither;
 import io.causticon.core.problem.ProblemKey;
@@ -30,14 +29,16 @@ final class StockKinds {
     private static final Pattern BACK = Pattern.compile("^bring\\s+back\\s+(.+)$", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
     private static final Pattern BECAUSE = Pattern.compile("^\\s*(?::|,|because\\b)\\s*(.+)$", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
 
-    private static final EntryKind<Entry.BarsWent> WENT_AWAY = EntryKind.of(Entry.BarsWent.class, "bars-went")
+    private static final EntryKind<Entry.BarsWent> WENT_AWAY =
+            EntryKind.of(Entry.BarsWent.class, "bars-went", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.VERDICT)
             .words((w, n) -> Phrase.of("{}{}{}", said(w.where()), BarsSaid.plain(w.on()), w.to().isBlank() ? "" : " to " + w.to()))
             .typed((w, pen) -> said(w.where()) + BarsSaid.typed(w.on(), pen).replaceFirst("^ on", "") + (w.to().isBlank() ? "" : " to " + Quotes.around(w.to())))
             .way(StockKinds::went)
             .notOnStrip();
 
-    private static final EntryKind<Entry.SetApart> SET_APART = EntryKind.of(Entry.SetApart.class, "set-apart")
+    private static final EntryKind<Entry.SetApart> SET_APART =
+            EntryKind.of(Entry.SetApart.class, "set-apart", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.VERDICT)
             .marked(Mark.HAZARD)
             .words((s, n) -> Phrase.of("set apart{}: {}", BarsSaid.plain(s.on()), s.reason()))
@@ -45,21 +46,24 @@ final class StockKinds {
             .way((text, context) -> said(APART, text, context).map(m -> new Way.Match(new Entry.SetApart(m.bars(), because(m.rest())), "")))
             .notOnStrip();
 
-    private static final EntryKind<Entry.BroughtBack> BROUGHT_BACK = EntryKind.of(Entry.BroughtBack.class, "brought-back")
+    private static final EntryKind<Entry.BroughtBack> BROUGHT_BACK =
+            EntryKind.of(Entry.BroughtBack.class, "brought-back", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .tells(Tells.VERDICT)
             .words((b, n) -> Phrase.of("brought back{}: {}", BarsSaid.plain(b.on()), b.reason()))
             .typed((b, pen) -> "bring back" + BarsSaid.typed(b.on(), pen).replaceFirst("^ on", "") + ": " + Quotes.around(b.reason()))
             .way((text, context) -> said(BACK, text, context).map(m -> new Way.Match(new Entry.BroughtBack(m.bars(), because(m.rest())), "")))
             .notOnStrip();
 
-    private static final EntryKind<Entry.BarsStand> STAND = EntryKind.of(Entry.BarsStand.class, "bars-stand")
+    private static final EntryKind<Entry.BarsStand> STAND =
+            EntryKind.of(Entry.BarsStand.class, "bars-stand", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .words((s, n) -> Phrase.of("bars {}", Patterns.word(STANDINGS, s.how())))
             .typed((s, pen) -> "bars " + Patterns.word(STANDINGS, s.how()))
             .phrase("(?:the\\s+)?bars\\s+(?:are\\s+|stand\\s+)?" + Patterns.oneOf(STANDINGS), (m, c) -> new Entry.BarsStand(Patterns.meant(STANDINGS, m.group(1))))
             .notOnStrip();
 
-    private static final EntryKind<Entry.ToCure> TO_CURE = EntryKind.of(Entry.ToCure.class, "to-cure")
+    private static final EntryKind<Entry.ToCure> TO_CURE =
+            EntryKind.of(Entry.ToCure.class, "to-cure", Authority.PROGRAM, (e, check) -> check.within("weeks of cure", e.weeks(), EntryCheck.CURE_WEEKS))
             .tells(Tells.VERDICT)
             .words((c, n) -> Phrase.of("to cure {} weeks at least", c.weeks()))
             .typed((c, pen) -> "cure " + c.weeks() + " weeks")

@@ -6,7 +6,6 @@ import io.causticon.core.model.finding.Finding;
 import io.causticon.core.model.finding.Findings;
 import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.PhMethod;
 import io.causticon.core.model.log.Presence;
 import io.causticon.core.model.log.SensoryScale;
@@ -64,7 +63,11 @@ final class TestKinds {
 
     private static final Pattern FINDING = Pattern.compile("^(see|seen|no)\\s+(.+)", Pattern.CASE_INSENSITIVE);
 
-    private static final EntryKind<Entry.PhRead> PH = EntryKind.of(Entry.PhRead.class, "ph")
+    /** Per cent by which a titration and its result may differ for being written in decimals. */
+    private static final double ROUNDING = 1e-6;
+
+    private static final EntryKind<Entry.PhRead> PH =
+            EntryKind.of(Entry.PhRead.class, "ph", Authority.INSTRUMENT, (e, check) -> check.within("pH", e.ph(), EntryCheck.PH))
             .tells(Tells.TESTS)
             .version(2)
             .words((p, n) -> BarsSaid.after(Phrase.of(
@@ -75,7 +78,8 @@ final class TestKinds {
             .phraseOnBars("(strip|pen|meter)\\s+" + Patterns.NUMBER, (m, on) -> ph(m.group(2), m.group(1), on))
             .on(OnStrip.OPEN);
 
-    private static final EntryKind<Entry.WashTested> WASH = EntryKind.of(Entry.WashTested.class, "wash")
+    private static final EntryKind<Entry.WashTested> WASH =
+            EntryKind.of(Entry.WashTested.class, "wash", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.TESTS)
             .version(2)
             .words((w, n) -> BarsSaid.after(Phrase.of("wash test: {}", Pen.lower(w.feel())), w.on()))
@@ -87,7 +91,8 @@ final class TestKinds {
                 case BURNING -> OnStrip.ALARM;
             });
 
-    private static final EntryKind<Entry.TouchTested> TOUCH = EntryKind.of(Entry.TouchTested.class, "touch")
+    private static final EntryKind<Entry.TouchTested> TOUCH =
+            EntryKind.of(Entry.TouchTested.class, "touch", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.TESTS)
             .version(2)
             .words((t, n) -> BarsSaid.after(Phrase.of("touch: {}", Pen.lower(t.feel())), t.on()))
@@ -95,7 +100,8 @@ final class TestKinds {
             .phraseOnBars("touch\\s+" + Patterns.oneOf(TOUCHES), (m, on) -> new Entry.TouchTested(Patterns.meant(TOUCHES, m.group(1)), on))
             .on(OnStrip.OPEN);
 
-    private static final EntryKind<Entry.Lathered> LATHER = EntryKind.of(Entry.Lathered.class, "lather")
+    private static final EntryKind<Entry.Lathered> LATHER =
+            EntryKind.of(Entry.Lathered.class, "lather", Authority.PROGRAM, (e, check) -> check.within("The grade of a lather", e.grade(), EntryCheck.LATHER))
             .tells(Tells.TESTS)
             .words((l, n) -> BarsSaid.after(Phrase.of("lather {} of 5", l.grade()), l.on()))
             .typed((l, pen) -> "lather " + l.grade() + BarsSaid.typed(l.on(), pen))
@@ -106,7 +112,8 @@ final class TestKinds {
             Arrays.stream(SensoryScale.values()).collect(Collectors.toMap(SensoryScale::word, x -> x));
     private static final Pattern GRADE = Pattern.compile(Patterns.oneOf(SCALES) + "\\s+(\\d{1,3})", Pattern.CASE_INSENSITIVE);
 
-    private static final EntryKind<Entry.Judged> JUDGED = EntryKind.of(Entry.Judged.class, "judged")
+    private static final EntryKind<Entry.Judged> JUDGED =
+            EntryKind.of(Entry.Judged.class, "judged", Authority.PERSON, TestKinds::check)
             .tells(Tells.TESTS)
             .version(2)
             .words((j, n) -> BarsSaid.after(judgedWords(j), j.on()))
@@ -118,14 +125,16 @@ final class TestKinds {
                     TestKinds::judged)
             .on(OnStrip.OPEN);
 
-    private static final EntryKind<Entry.NeedleRead> NEEDLE = EntryKind.of(Entry.NeedleRead.class, "needle")
+    private static final EntryKind<Entry.NeedleRead> NEEDLE =
+            EntryKind.of(Entry.NeedleRead.class, "needle", Authority.INSTRUMENT, (e, check) -> check.within("The depth of the needle in mm", e.millimetres(), EntryCheck.NEEDLE))
             .tells(Tells.TESTS)
             .words((l, n) -> BarsSaid.after(Phrase.of("needle {} mm deep", new Exactly(l.millimetres(), 1)), l.on()))
             .typed((l, pen) -> "needle " + pen.number(l.millimetres()) + " mm" + BarsSaid.typed(l.on(), pen))
             .phraseOnBars("needle\\s+" + Patterns.NUMBER + "\\s*(?:mm)?", (m, on) -> new Entry.NeedleRead(Patterns.within("The depth of the needle in mm", m.group(1), EntryCheck.NEEDLE), on))
             .on(OnStrip.OPEN);
 
-    private static final EntryKind<Entry.Titrated> TITRATED = EntryKind.of(Entry.Titrated.class, "titrated")
+    private static final EntryKind<Entry.Titrated> TITRATED =
+            EntryKind.of(Entry.Titrated.class, "titrated", Authority.INSTRUMENT, TestKinds::check)
             .tells(Tells.TESTS)
             .version(3)
             .words((t, n) -> BarsSaid.after(said(t), t.on()))
@@ -135,7 +144,8 @@ final class TestKinds {
             .way(TestKinds::titratedPerCent)
             .on(t -> t.freeAlkaliPercent() >= ALARMING_ALKALI ? OnStrip.ALARM : OnStrip.CALM);
 
-    private static final EntryKind<Entry.Observed> OBSERVED = EntryKind.of(Entry.Observed.class, "finding")
+    private static final EntryKind<Entry.Observed> OBSERVED =
+            EntryKind.of(Entry.Observed.class, "finding", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.TESTS)
             .version(2)
             .words((o, n) -> BarsSaid.after(Phrase.of("{}", Findings.find(o.finding())
@@ -267,5 +277,34 @@ final class TestKinds {
 
     private static boolean isCircumstance(String rest) {
         return rest.isBlank() || CIRCUMSTANCE.matcher(rest.strip()).find() && (rest.startsWith(" ") || !Character.isLetterOrDigit(rest.charAt(0)));
+    }
+
+    private static void check(Entry.Titrated e, EntryCheck check) {
+        check.within("free alkali", e.freeAlkaliPercent(), EntryCheck.FREE_ALKALI);
+        Titration by = e.by();
+        if (by == null) {
+            return;
+        }
+        check.within("acid", by.used(), Titration.USED);
+        check.within("The strength of the acid", by.strength(), by.acid().strengths());
+        check.within("g of soap", by.soap().grams(), Titration.SOAP_GRAMS);
+        // A store that was written to by hand may say two things.
+        if (check.isEmpty() && Math.abs(by.freeAlkaliPercent().value() - e.freeAlkaliPercent()) > ROUNDING) {
+            check.disagrees(e.freeAlkaliPercent());
+        }
+    }
+
+    private static void check(Entry.Judged e, EntryCheck check) {
+        check.within("bars in a round", e.of(), EntryCheck.ROUND);
+        check.within("The place in the round", e.place(), Interval.between(1, Math.max(1, e.of())));
+        if (e.water() != null) {
+            check.within("Water that hands wash in, C", e.water().celsius(), EntryCheck.WASH_WATER);
+        }
+        e.grades().forEach(g -> check.within("A grade", g.grade(), EntryCheck.LATHER));
+        boolean twice = e.grades().stream().map(Entry.Judged.Grade::scale).distinct().count() < e.grades().size();
+        if (e.grades().isEmpty() || twice) {
+            check.missing();
+        }
+        check.words(e.judge(), EntryCheck.LONGEST_JUDGE);
     }
 }

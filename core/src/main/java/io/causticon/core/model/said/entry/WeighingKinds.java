@@ -4,7 +4,6 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.KnownVessels;
 import io.causticon.core.model.log.Tare;
 import io.causticon.core.model.log.Weighable;
@@ -50,7 +49,8 @@ final class WeighingKinds {
 
     private static final Pattern ANOTHER_NUMBER = Pattern.compile("^\\s*[-+]?\\d");
 
-    private static final EntryKind<Entry.Weighed> WEIGHED = EntryKind.of(Entry.Weighed.class, "weighed")
+    private static final EntryKind<Entry.Weighed> WEIGHED =
+            EntryKind.of(Entry.Weighed.class, "weighed", Authority.PROGRAM, (e, check) -> check.mass(e.what().id(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.WEIGHTS)
             .marked(w -> mark(w.what()))
@@ -64,7 +64,8 @@ final class WeighingKinds {
             .way((text, context) -> weighing(text, context, false))
             .notOnStrip();
 
-    private static final EntryKind<Entry.WeighedAgain> WEIGHED_AGAIN = EntryKind.of(Entry.WeighedAgain.class, "weighed-again")
+    private static final EntryKind<Entry.WeighedAgain> WEIGHED_AGAIN =
+            EntryKind.of(Entry.WeighedAgain.class, "weighed-again", Authority.PROGRAM, (e, check) -> check.mass(e.what().id(), e.mass(), EntryCheck.HEAVIEST))
             .tells(Tells.WEIGHTS)
             .marked(w -> mark(w.what()))
             .words((w, n) -> Phrase.of("{} weighed again: {}", n.of(w.what()), w.mass()))
@@ -72,7 +73,8 @@ final class WeighingKinds {
             .way((text, context) -> weighing(text, context, true))
             .notOnStrip();
 
-    private static final EntryKind<Entry.PotWeighed> POT_WEIGHED = EntryKind.of(Entry.PotWeighed.class, "pot-weighed")
+    private static final EntryKind<Entry.PotWeighed> POT_WEIGHED =
+            EntryKind.of(Entry.PotWeighed.class, "pot-weighed", Authority.INSTRUMENT, (e, check) -> check.mass("pot", e.mass(), EntryCheck.HEAVIEST_POT))
             .tells(Tells.WEIGHTS)
             .words((p, n) -> Phrase.of("all in the pot: {}", p.mass()))
             .typed((p, pen) -> "pot " + pen.mass(p.mass()))
@@ -81,7 +83,8 @@ final class WeighingKinds {
                     (m, c) -> new Entry.PotWeighed(Patterns.mass("pot", m.group(1), EntryCheck.HEAVIEST_POT, c)))
             .notOnStrip();
 
-    private static final EntryKind<Entry.RestScaled> REST_SCALED = EntryKind.of(Entry.RestScaled.class, "rest-scaled")
+    private static final EntryKind<Entry.RestScaled> REST_SCALED =
+            EntryKind.of(Entry.RestScaled.class, "rest-scaled", Authority.PERSON, (e, check) -> check.within("The factor of the rest", e.factor(), EntryCheck.SCALING))
             .tells(Tells.WEIGHTS)
             .words((s, n) -> Phrase.of("the rest scaled by {}", new Exactly(s.factor(), 3)))
             .typed((s, pen) -> "scale the rest by " + pen.number(s.factor()))
@@ -90,7 +93,8 @@ final class WeighingKinds {
                     (m, c) -> new Entry.RestScaled(Patterns.within("The factor of the rest", m.group(1), EntryCheck.SCALING)))
             .notOnStrip();
 
-    private static final EntryKind<Entry.BarWeighed> BAR_WEIGHED = EntryKind.of(Entry.BarWeighed.class, "bar")
+    private static final EntryKind<Entry.BarWeighed> BAR_WEIGHED =
+            EntryKind.of(Entry.BarWeighed.class, "bar", Authority.INSTRUMENT, (e, check) -> check.mass("bar", e.mass(), EntryCheck.HEAVIEST_BAR))
             .version(2)
             .tells(Tells.TESTS)
             .words((b, n) -> BarsSaid.after(Phrase.of("bar {}", b.mass()), b.on()))

@@ -7,7 +7,6 @@ import io.causticon.core.model.finding.Finding;
 import io.causticon.core.model.finding.Findings;
 import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.Entry;
-import io.causticon.core.model.log.EntryCheck;
 import io.causticon.core.model.log.KnownVessels;
 import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.model.log.Named;
@@ -64,6 +63,17 @@ class EntryKindsTest {
                 PLAN, BEGUN, BEGUN.plusSeconds(86_400L * 60), ZoneOffset.UTC, units, Findings.vocabulary(),
                 new KnownVessels(Map.of("second jug", Mass.grams(84)), Map.of("7b1e", "second jug")),
                 Catalogue.standard());
+    }
+
+    /** A deed is undone only by another deed, and what nobody types has a form that a person fills in: neither is taken from a program. */
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void takesDeedsAndFormsFromAPersonAlone(EntryKind<?> kind) {
+        boolean deed = List.of(Entry.PhotoTaken.class, Entry.Held.class, Entry.Released.class, Entry.Concluded.class, Entry.Abandoned.class).contains(kind.type());
+        if (deed || !kind.isTyped()) {
+            assertThat(kind.authority()).isEqualTo(Authority.PERSON);
+        }
+        assertThat(kind.authority().isTakenFrom(Authority.PERSON)).isTrue();
     }
 
     static Stream<EntryKind<?>> kinds() {

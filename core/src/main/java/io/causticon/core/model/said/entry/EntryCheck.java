@@ -1,5 +1,9 @@
-package io.causticon.core.model.log;
+package io.causticon.core.model.said.entry;
 
+import io.causticon.core.model.log.Bars;
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.log.Named;
+import io.causticon.core.model.log.Weighable;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.problem.ProblemKey;
@@ -9,6 +13,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import java.lang.reflect.RecordComponent;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,13 +42,13 @@ public final class EntryCheck {
     /** As it is graded: hardly, little, some, well, a handful. */
     public static final Interval LATHER = Interval.between(1, 5);
 
-    /** Bars that one pair of hands can compare in a sitting. */
     /** C: ice water to what hands can bear. */
     public static final Interval WASH_WATER = Interval.between(0, 50);
 
+    /** Bars that one pair of hands can compare in a sitting. */
     public static final Interval ROUND = Interval.between(1, 24);
 
-    private static final int LONGEST_JUDGE = 80;
+    static final int LONGEST_JUDGE = 80;
 
     /** mm of a needle into a bar. */
     public static final Interval NEEDLE = Interval.between(0, 60);
@@ -67,9 +72,11 @@ public final class EntryCheck {
     public static final int LONGEST_WORDS = 2000;
 
     private static final String FIELD = "quick";
-    private static final double ROUNDING = 1e-6;
 
     private final Problems problems = new Problems();
+
+    /** Of a kind that says nothing beyond what must be there. */
+    static final BiConsumer<Entry, EntryCheck> NOTHING_MORE = (entry, check) -> {};
 
     private EntryCheck() {}
 
@@ -78,7 +85,7 @@ public final class EntryCheck {
         EntryCheck check = new EntryCheck();
         check.nothingMissing((Record) entry);
         if (check.problems.isEmpty()) {
-            check.quantities(entry);
+            EntryKinds.of(entry).check(entry, check);
         }
         return check.problems;
     }
@@ -155,103 +162,28 @@ public final class EntryCheck {
         }
     }
 
-    private void quantities(Entry entry) {
-        if (entry instanceof Entry.Weighed e) {
-            mass(e.what().id(), e.mass(), HEAVIEST);
-        } else if (entry instanceof Entry.WeighedAgain e) {
-            mass(e.what().id(), e.mass(), HEAVIEST);
-        } else if (entry instanceof Entry.PotWeighed e) {
-            mass("pot", e.mass(), HEAVIEST_POT);
-        } else if (entry instanceof Entry.Rebatched e) {
-            mass("fat", e.mass(), HEAVIEST);
-            mass("water", e.water(), HEAVIEST);
-            if ((e.fat() == null) != (e.mass() == null) || e.fat() != null && e.fat().kind() != Weighable.Kind.FAT) {
-                problems.add(FIELD, ProblemKey.MISSING);
-            }
-        } else if (entry instanceof Entry.RestScaled e) {
-            within("The factor of the rest", e.factor(), SCALING);
-        } else if (entry instanceof Entry.PortionFed e) {
-            within("Portions", e.of(), Interval.between(1, MOST_PORTIONS));
-            within("A portion", e.portion(), Interval.between(1, Math.max(1, e.of())));
-        } else if (entry instanceof Entry.TemperatureRead e) {
-            degrees(e.spot().name(), e.temperature(), e.spot().possibleCelsius());
-        } else if (entry instanceof Entry.BlenderBurst e) {
-            within("blender", e.seconds(), BURST);
-        } else if (entry instanceof Entry.Added e) {
-            mass(e.what().name(), e.mass(), HEAVIEST);
-        } else if (entry instanceof Entry.PortionTaken e) {
-            mass(e.portion().name(), e.mass(), HEAVIEST);
-        } else if (entry instanceof Entry.LayerPoured e) {
-            mass(e.portion().name(), e.mass(), HEAVIEST);
-        } else if (entry instanceof Entry.HumidityRead e) {
-            within("humidity", e.percent(), HUMIDITY);
-        } else if (entry instanceof Entry.Poured e) {
-            degrees(MeasurementPoint.BATTER.name(), e.batter(), MeasurementPoint.BATTER.possibleCelsius());
-        } else if (entry instanceof Entry.Kept e) {
-            degrees("Where the mould stands", e.temperature(), KEPT_AT);
-        } else {
-            quantitiesOfTests(entry);
+    /** Whether nothing was found so far. */
+    boolean isEmpty() {
+        return problems.isEmpty();
+    }
+
+    void missing() {
+        problems.add(FIELD, ProblemKey.MISSING);
+    }
+
+    void disagrees(double said) {
+        problems.add(FIELD, ProblemKey.NOT_A_NUMBER, said);
+    }
+
+    void words(String said, int most) {
+        if (said.isBlank()) {
+            missing();
+        } else if (said.length() > most) {
+            problems.add(FIELD, ProblemKey.TOO_LONG, said.length(), most);
         }
     }
 
-    private void quantitiesOfTests(Entry entry) {
-        if (entry instanceof Entry.Cut e) {
-            within("bars", e.bars(), BARS);
-        } else if (entry instanceof Entry.PhRead e) {
-            within("pH", e.ph(), PH);
-        } else if (entry instanceof Entry.ScrapsKept e) {
-            mass("scraps", e.mass(), HEAVIEST);
-            if (e.colour().isBlank()) {
-                problems.add(FIELD, ProblemKey.MISSING);
-            } else if (e.colour().length() > LONGEST_COLOUR) {
-                problems.add(FIELD, ProblemKey.TOO_LONG, e.colour().length(), LONGEST_COLOUR);
-            }
-        } else if (entry instanceof Entry.BarWeighed e) {
-            mass("bar", e.mass(), HEAVIEST_BAR);
-        } else if (entry instanceof Entry.Titrated e) {
-            within("free alkali", e.freeAlkaliPercent(), FREE_ALKALI);
-            if (e.by() != null) {
-                titration(e.by(), e.freeAlkaliPercent());
-            }
-        } else if (entry instanceof Entry.Lathered e) {
-            within("The grade of a lather", e.grade(), LATHER);
-        } else if (entry instanceof Entry.Judged e) {
-            judged(e);
-        } else if (entry instanceof Entry.ToCure e) {
-            within("weeks of cure", e.weeks(), CURE_WEEKS);
-        } else if (entry instanceof Entry.WaterRead e) {
-            within("mg/l of lime", e.milligramsPerLitre(), HARDNESS);
-        } else if (entry instanceof Entry.NeedleRead e) {
-            within("The depth of the needle in mm", e.millimetres(), NEEDLE);
-        }
-    }
-
-    private void judged(Entry.Judged judged) {
-        within("bars in a round", judged.of(), ROUND);
-        within("The place in the round", judged.place(), Interval.between(1, Math.max(1, judged.of())));
-        if (judged.water() != null) {
-            within("Water that hands wash in, C", judged.water().celsius(), WASH_WATER);
-        }
-        judged.grades().forEach(g -> within("A grade", g.grade(), LATHER));
-        boolean twice = judged.grades().stream().map(Entry.Judged.Grade::scale).distinct().count() < judged.grades().size();
-        if (judged.judge().isBlank() || judged.grades().isEmpty() || twice) {
-            problems.add(FIELD, ProblemKey.MISSING);
-        } else if (judged.judge().length() > LONGEST_JUDGE) {
-            problems.add(FIELD, ProblemKey.TOO_LONG, judged.judge().length(), LONGEST_JUDGE);
-        }
-    }
-
-    private void titration(Titration by, double said) {
-        within("acid", by.used(), Titration.USED);
-        within("The strength of the acid", by.strength(), by.acid().strengths());
-        within("g of soap", by.soap().grams(), Titration.SOAP_GRAMS);
-        // A store that was written to by hand may say two things.
-        if (problems.isEmpty() && Math.abs(by.freeAlkaliPercent().value() - said) > ROUNDING) {
-            problems.add(FIELD, ProblemKey.NOT_A_NUMBER, said);
-        }
-    }
-
-    private void mass(String what, @Nullable Mass mass, Mass most) {
+    void mass(String what, @Nullable Mass mass, Mass most) {
         if (mass != null && !mass.isPositive()) {
             problems.add(FIELD, ProblemKey.TOO_LOW, what, mass, Mass.ZERO);
         } else if (mass != null && mass.isMoreThan(most)) {
@@ -259,7 +191,7 @@ public final class EntryCheck {
         }
     }
 
-    private void degrees(String what, @Nullable Temperature at, Interval possible) {
+    void degrees(String what, @Nullable Temperature at, Interval possible) {
         if (at != null && !possible.contains(at.celsius())) {
             boolean low = at.celsius() < possible.low();
             problems.add(
@@ -271,7 +203,7 @@ public final class EntryCheck {
         }
     }
 
-    private void within(String what, double value, Interval possible) {
+    void within(String what, double value, Interval possible) {
         if (!possible.contains(value)) {
             boolean low = value < possible.low();
             problems.add(
