@@ -13,6 +13,7 @@ import io.causticon.core.model.plan.GelGoal;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Process;
@@ -401,7 +402,7 @@ final class DemoRecipes {
                 additives);
         Scales scales = new Scales(Mass.grams(1), Mass.grams(0.1));
         return new BatchPlan(name, formula, Process.COLD, gel, mould, Temperature.celsius(mixAt), scales, "")
-                .withLyeIn(lyeIn)
-                .withFatsIn(WIDE_POT);
+                .with(PlanFields.LYE_VESSEL, lyeIn)
+                .with(PlanFields.FATS_VESSEL, WIDE_POT);
     }
 }

@@ -17,6 +17,7 @@ import io.causticon.core.model.plan.GelGoal;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Pouring;
@@ -132,8 +133,8 @@ public final class Swirl {
     public static BatchId potsCoolingDown(RunningApplication application, String name) {
         BatchService batches = application.bean(BatchService.class);
         BatchPlan plan = plan(name)
-                .withLyeIn(new Vessel("first jug", VesselMaterial.POLYPROPYLENE, Mass.grams(112)))
-                .withFatsIn(new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240)));
+                .with(PlanFields.LYE_VESSEL, new Vessel("first jug", VesselMaterial.POLYPROPYLENE, Mass.grams(112)))
+                .with(PlanFields.FATS_VESSEL, new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240)));
         Instant now = Instant.now();
         BatchId id = batches.begin(plan, null, 1, now.minus(Duration.ofMinutes(52)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
         Temperature room = Temperature.celsius(18);

@@ -11,40 +11,17 @@ import org.jspecify.annotations.Nullable;
  *
  * @param name what the batch is called
  * @param formula what it is made of
- * @param process the road it takes
- * @param gel what is wanted of gel
  * @param mould where it goes, null when not yet said
- * @param mixAt temperature at which lye and fats are to meet
- * @param scales the scales it is weighed on
  * @param pouring how it fills the mould and how it is divided
- * @param lyeVessel what the lye is dissolved in; null when not yet said
- * @param fatsVessel what the fats are melted in and the batter is mixed in; null when not yet said
- * @param freezer how cold what goes in frozen is, 0 C or below
- * @param oven how it is kept in an oven; read only where {@link Process#OVEN} is its road
  * @param rework what is melted down again; null where it is made from fats and lye
+ * @param settings its road, temperatures, tools: each described in {@link PlanFields}
  * @param note anything the maker wants to remember; may be empty
  */
 public record BatchPlan(
-        String name,
-        Formula formula,
-        Process process,
-        GelGoal gel,
-        @Nullable Mould mould,
-        Temperature mixAt,
-        Scales scales,
-        Pouring pouring,
-        @Nullable Vessel lyeVessel,
-        @Nullable Vessel fatsVessel,
-        Temperature freezer,
-        OvenStay oven,
-        @Nullable Rework rework,
-        String note) {
+        String name, Formula formula, @Nullable Mould mould, Pouring pouring, @Nullable Rework rework, Settings settings, String note) {
 
     /** Letters of a note. */
     public static final int LONGEST_NOTE = 2000;
-
-    /** Of a household's freezer. */
-    public static final Temperature USUAL_FREEZER = Temperature.celsius(-18);
 
     /** Where a mash is spooned. */
     private static final Temperature MASH = Temperature.celsius(75);
@@ -59,14 +36,68 @@ public record BatchPlan(
             Temperature mixAt,
             Scales scales,
             String note) {
-        this(name, formula, process, gel, mould, mixAt, scales, Pouring.PLAIN, null, null, USUAL_FREEZER, OvenStay.USUAL, null, note);
+        this(
+                name,
+                formula,
+                mould,
+                Pouring.PLAIN,
+                null,
+                Settings.USUAL
+                        .with(PlanFields.PROCESS, process)
+                        .with(PlanFields.GEL, gel)
+                        .with(PlanFields.MIX_AT, mixAt)
+                        .with(PlanFields.FAT_STEP, scales.fatStep())
+                        .with(PlanFields.LYE_STEP, scales.lyeStep()),
+                note);
     }
 
     /** Of scraps that are melted down again: the formula is what comes of them. */
     public static BatchPlan reworking(String name, Rework rework, List<AdditivePortion> additives, @Nullable Mould mould, Scales scales, String note) {
-        return new BatchPlan(
-                name, rework.formula(additives), Process.HOT, GelGoal.ALLOW, mould, MASH, scales, Pouring.PLAIN, null, null, USUAL_FREEZER, OvenStay.USUAL, rework,
-                note);
+        BatchPlan mash = new BatchPlan(name, rework.formula(additives), Process.HOT, GelGoal.ALLOW, mould, MASH, scales, note);
+        return new BatchPlan(name, mash.formula, mould, mash.pouring, rework, mash.settings, note);
+    }
+
+    /** What it says in one of its fields, or the usual; null only where the usual is nothing. */
+    public <T> T get(PlanField<T> field) {
+        return settings.get(field);
+    }
+
+    public Process process() {
+        return get(PlanFields.PROCESS);
+    }
+
+    public GelGoal gel() {
+        return get(PlanFields.GEL);
+    }
+
+    /** Temperature at which lye and fats are to meet. */
+    public Temperature mixAt() {
+        return get(PlanFields.MIX_AT);
+    }
+
+    /** The scales it is weighed on. */
+    public Scales scales() {
+        return new Scales(get(PlanFields.FAT_STEP), get(PlanFields.LYE_STEP));
+    }
+
+    /** What the lye is dissolved in; null when not yet said. */
+    public @Nullable Vessel lyeVessel() {
+        return get(PlanFields.LYE_VESSEL);
+    }
+
+    /** What the fats are melted in and the batter is mixed in; null when not yet said. */
+    public @Nullable Vessel fatsVessel() {
+        return get(PlanFields.FATS_VESSEL);
+    }
+
+    /** How cold what goes in frozen is, 0 C or below. */
+    public Temperature freezer() {
+        return get(PlanFields.FREEZER);
+    }
+
+    /** How it is kept in an oven; read only where {@link Process#OVEN} is its road. */
+    public OvenStay oven() {
+        return new OvenStay(get(PlanFields.OVEN_AT), get(PlanFields.OVEN_MINUTES), get(PlanFields.OVEN_PREHEATED));
     }
 
     /** Whether it is made of soap that was there already. */
@@ -92,54 +123,50 @@ public record BatchPlan(
     }
 
     public BatchPlan named(String other) {
-        return new BatchPlan(other, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, rework, note);
+        return new BatchPlan(other, formula, mould, pouring, rework, settings, note);
     }
 
     public BatchPlan with(Formula other) {
-        return new BatchPlan(name, other, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, rework, note);
+        return new BatchPlan(name, other, mould, pouring, rework, settings, note);
     }
 
     public BatchPlan with(Pouring other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, other, lyeVessel, fatsVessel, freezer, oven, rework, note);
-    }
-
-    public BatchPlan with(Process other) {
-        return new BatchPlan(name, formula, other, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, rework, note);
-    }
-
-    public BatchPlan with(GelGoal other) {
-        return new BatchPlan(name, formula, process, other, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, rework, note);
-    }
-
-    public BatchPlan with(Scales other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, other, pouring, lyeVessel, fatsVessel, freezer, oven, rework, note);
+        return new BatchPlan(name, formula, mould, other, rework, settings, note);
     }
 
     public BatchPlan with(@Nullable Mould other) {
-        return new BatchPlan(name, formula, process, gel, other, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, rework, note);
+        return new BatchPlan(name, formula, other, pouring, rework, settings, note);
     }
 
-    public BatchPlan withLyeIn(@Nullable Vessel other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, other, fatsVessel, freezer, oven, rework, note);
-    }
-
-    public BatchPlan withFatsIn(@Nullable Vessel other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, other, freezer, oven, rework, note);
-    }
-
-    public BatchPlan mixedAt(Temperature other) {
-        return new BatchPlan(name, formula, process, gel, mould, other, scales, pouring, lyeVessel, fatsVessel, freezer, oven, rework, note);
+    public BatchPlan with(Settings other) {
+        return new BatchPlan(name, formula, mould, pouring, rework, other, note);
     }
 
     public BatchPlan noting(String other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, oven, rework, other);
+        return new BatchPlan(name, formula, mould, pouring, rework, settings, other);
+    }
+
+    /** The same with another value in one of its fields; null for what is usual. */
+    public <T> BatchPlan with(PlanField<T> field, @Nullable T value) {
+        return with(settings.with(field, value));
+    }
+
+    public BatchPlan with(Process other) {
+        return with(PlanFields.PROCESS, other);
+    }
+
+    public BatchPlan with(GelGoal other) {
+        return with(PlanFields.GEL, other);
+    }
+
+    public BatchPlan with(Scales other) {
+        return with(PlanFields.FAT_STEP, other.fatStep()).with(PlanFields.LYE_STEP, other.lyeStep());
     }
 
     public BatchPlan inOven(OvenStay other) {
-        return new BatchPlan(name, formula, Process.OVEN, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, freezer, other, rework, note);
-    }
-
-    public BatchPlan frozenAt(Temperature other) {
-        return new BatchPlan(name, formula, process, gel, mould, mixAt, scales, pouring, lyeVessel, fatsVessel, other, oven, rework, note);
+        return with(Process.OVEN)
+                .with(PlanFields.OVEN_AT, other.temperature())
+                .with(PlanFields.OVEN_MINUTES, other.minutes())
+                .with(PlanFields.OVEN_PREHEATED, other.preheated());
     }
 }

@@ -2,35 +2,20 @@ package io.causticon.core.science.formula;
 
 import io.causticon.core.model.mould.Mould;
 import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.PlanField;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Weights;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
-import io.causticon.core.quantity.Interval;
-import io.causticon.core.quantity.Mass;
 import org.jspecify.annotations.Nullable;
 
 /** Tells everything that keeps a plan from being worked with: its formula, its mould, its scales, its portions. */
 public final class PlanCheck {
 
-    public static final Mass FINEST_STEP = Mass.grams(0.001);
-    public static final Mass COARSEST_STEP = Mass.grams(50);
-
     /** mm. */
     public static final double LONGEST_SIDE = 2000;
 
     public static final int MOST_CAVITIES = 500;
-
-    /** Degrees Celsius at which lye and fats can meet. */
-    private static final Interval MIXED_AT = Interval.between(0, 110);
-
-    /** Degrees Celsius of something frozen. */
-    public static final Interval FREEZER = Interval.between(-40, 0);
-
-    /** Degrees Celsius of an oven that soap is put into. */
-    public static final Interval OVEN = Interval.between(30, 120);
-
-    /** Minutes that it is on. */
-    public static final Interval OVEN_MINUTES = Interval.between(1, 720);
 
     private static final double MOST_WATER = 100_000;
 
@@ -40,17 +25,7 @@ public final class PlanCheck {
         Problems problems = plan.rework() == null ? FormulaCheck.of(plan.formula()) : ReworkCheck.of(plan.rework());
         checkMould("mould", plan.mould(), problems);
         checkMould("spare", plan.pouring().spare(), problems);
-        checkStep("fatStep", plan.scales().fatStep(), problems);
-        checkStep("lyeStep", plan.scales().lyeStep(), problems);
-        if (!FREEZER.contains(plan.freezer().celsius())) {
-            problems.add("freezer", ProblemKey.NOT_A_CHOICE, plan.freezer().toString());
-        }
-        if (!OVEN.contains(plan.oven().temperature().celsius()) || !OVEN_MINUTES.contains(plan.oven().minutes())) {
-            problems.add("ovenAt", ProblemKey.NOT_A_CHOICE, plan.oven().temperature().toString());
-        }
-        if (!MIXED_AT.contains(plan.mixAt().celsius())) {
-            problems.add("mixAt", ProblemKey.NOT_A_CHOICE, plan.mixAt().toString());
-        }
+        PlanFields.ALL.forEach(f -> check(f, plan, problems));
         if (problems.isEmpty() && !plan.isRework()) {
             problems.addAll(Portions.check(plan).all());
             checkScales(plan, problems);
@@ -70,13 +45,8 @@ public final class PlanCheck {
         }
     }
 
-    /** A scale's step that is one. */
-    public static void checkStep(String field, Mass step, Problems problems) {
-        if (step.grams() < FINEST_STEP.grams()) {
-            problems.add(field, ProblemKey.TOO_LOW, "A scale's step", step, FINEST_STEP);
-        } else if (step.isMoreThan(COARSEST_STEP)) {
-            problems.add(field, ProblemKey.TOO_HIGH, "A scale's step", step, COARSEST_STEP);
-        }
+    private static <T> void check(PlanField<T> field, BatchPlan plan, Problems problems) {
+        field.check(plan.get(field), problems);
     }
 
     /** A mould whose measures can be; none is fine. */

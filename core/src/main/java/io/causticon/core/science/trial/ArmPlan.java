@@ -9,6 +9,7 @@ import io.causticon.core.model.plan.Formula;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidPortion;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Pouring;
@@ -125,7 +126,7 @@ public final class ArmPlan {
     }
 
     public static BatchPlan mixedAt(BatchPlan base, Temperature at, Mass fats) {
-        return small(base).with(base.formula().scaledTo(fats)).mixedAt(at);
+        return small(base).with(base.formula().scaledTo(fats)).with(PlanFields.MIX_AT, at);
     }
 
     public static BatchPlan by(BatchPlan base, Process process, Mass fats) {

@@ -2,13 +2,13 @@ package io.causticon.core.science.trial;
 
 import io.causticon.core.model.mould.Mould;
 import io.causticon.core.model.plan.AlkaliBalance;
+import io.causticon.core.model.plan.Aspect;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Formula;
-import io.causticon.core.model.plan.OvenStay;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Pouring;
-import io.causticon.core.model.plan.Process;
 import io.causticon.core.model.plan.Rework;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.quantity.Mass;
@@ -115,17 +115,10 @@ public record PlanDifference(Aspect aspect, Phrase words) {
         Map<Key, Object> facts = new LinkedHashMap<>();
         formula(plan.formula(), facts);
         Pouring pouring = plan.pouring();
-        facts.put(new Key(Aspect.ROAD, "made"), lower(plan.process()));
-        if (plan.process() == Process.OVEN) {
-            OvenStay oven = plan.oven();
-            facts.put(new Key(Aspect.ROAD, "oven at"), oven.temperature());
-            facts.put(new Key(Aspect.ROAD, "minutes in it"), Integer.toString(oven.minutes()));
-            facts.put(new Key(Aspect.ROAD, "oven"), oven.preheated() ? "hot before" : "cold at first");
-        }
+        PlanFields.ALL.stream()
+                .filter(f -> f.isFor(plan.settings()))
+                .forEach(f -> put(facts, f.aspect(), f.words(), told(plan.get(f))));
         rework(plan.rework(), facts);
-        facts.put(new Key(Aspect.GEL, "gel"), lower(plan.gel()));
-        facts.put(new Key(Aspect.TEMPERATURE, "mixed at"), plan.mixAt());
-        facts.put(new Key(Aspect.TEMPERATURE, "freezer at"), plan.freezer());
         Mould mould = plan.mould();
         facts.put(new Key(Aspect.MOULD, "mould"), mould == null ? "not said" : mould.name());
         put(facts, Aspect.MOULD, "filled to", pouring.fillHeight());
@@ -136,11 +129,19 @@ public record PlanDifference(Aspect aspect, Phrase words) {
         facts.put(new Key(Aspect.SIZE, "sized by"), lower(pouring.sizedBy()));
         put(facts, Aspect.SIZE, "a cup of", pouring.cup());
         division(pouring.portioning(), facts);
-        put(facts, Aspect.TOOLS, "lye dissolved in", vessel(plan.lyeVessel()));
-        put(facts, Aspect.TOOLS, "fats melted in", vessel(plan.fatsVessel()));
-        facts.put(new Key(Aspect.TOOLS, "fats weighed to"), plan.scales().fatStep());
-        facts.put(new Key(Aspect.TOOLS, "lye weighed to"), plan.scales().lyeStep());
         return facts;
+    }
+
+    /** What is compared as a quantity stays one, and is written in the maker's units. */
+    private static @Nullable Object told(@Nullable Object value) {
+        if (value instanceof Enum<?> choice) {
+            return lower(choice);
+        } else if (value instanceof Vessel vessel) {
+            return vessel(vessel);
+        } else if (value instanceof Boolean yes) {
+            return yes ? "yes" : "no";
+        }
+        return value instanceof Integer count ? count.toString() : value;
     }
 
     private static void formula(Formula formula, Map<Key, Object> facts) {

@@ -5,6 +5,7 @@ import io.causticon.core.model.plan.Formula;
 import io.causticon.core.model.plan.GelGoal;
 import io.causticon.core.model.plan.LiquidTarget;
 import io.causticon.core.model.plan.OvenStay;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Process;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -132,7 +133,7 @@ public final class GelAdvice {
 
     private static PlanChange mixedAt(String id, double celsius) {
         Temperature at = Temperature.celsius(celsius);
-        return change(id, Phrase.of("Mix at {}", at), p -> p.mixedAt(at));
+        return change(id, Phrase.of("Mix at {}", at), p -> p.with(PlanFields.MIX_AT, at));
     }
 
     /** Only where the strength of the lye is what the maker gives; masses that she fixed are not touched. */

@@ -5,6 +5,7 @@ import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Formula;
 import io.causticon.core.model.plan.GelGoal;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.wording.Phrase;
@@ -102,7 +103,7 @@ public record NextVersion(BatchPlan plan, List<Phrase> changes) {
             return plan;
         }
         changes.add(Phrase.of("mix at {} instead of {}", Temperature.celsius(then), plan.mixAt()));
-        return plan.mixedAt(Temperature.celsius(then));
+        return plan.with(PlanFields.MIX_AT, Temperature.celsius(then));
     }
 
     private static BatchPlan gel(String condition, BatchPlan plan, List<Phrase> changes) {

@@ -14,6 +14,7 @@ import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Formula;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Weights;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
@@ -126,7 +127,7 @@ public final class HurriedBench {
         LiquidState state = ScorchLimit.of(Weights.planned(formula), AdditionStage.LYE).isPresent() ? LiquidState.SLUSH : LiquidState.LIQUID;
         this.plan = recipe.plan()
                 .with(formula.withLiquid(formula.liquidTarget(), formula.liquidParts().stream().map(l -> new LiquidPart(l.liquid(), l.share(), state)).toList()))
-                .mixedAt(Temperature.celsius(recipe.has().contains("cool") ? 30 : 40));
+                .with(PlanFields.MIX_AT, Temperature.celsius(recipe.has().contains("cool") ? 30 : 40));
         this.unscented = plan.with(plan.formula().withAdditives(plan.formula().additives().stream().filter(a -> !a.additive().isFragrance()).toList()));
         Weights planned = Weights.planned(plan.formula());
         planned.fats().forEach(f -> log(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
@@ -245,7 +246,7 @@ public final class HurriedBench {
 
     /** Of the way to light trace, a minute: slower at first, for blending does most of it; past it by the minutes that are left. */
     private double pace() {
-        WorkingTime time = WorkingTime.forecast((scented ? plan : unscented).mixedAt(mixed()));
+        WorkingTime time = WorkingTime.forecast((scented ? plan : unscented).with(PlanFields.MIX_AT, mixed()));
         return thickness < 1 ? (1 - OF_BLENDING) / time.minutes() * (scented ? time.minutes() / Math.max(1, time.unpourable() - time.minutes()) : 1)
                 : (THICK - 1) / Math.max(.5, time.unpourable() - time.minutes());
     }

@@ -2,6 +2,7 @@ package io.causticon.core.workshop.preflight;
 
 import io.causticon.core.model.plan.AdditionStage;
 import io.causticon.core.model.plan.AdditivePortion;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.substance.Additive;
 import io.causticon.core.quantity.Mass;
@@ -119,7 +120,7 @@ final class AdditiveRisks {
                 .allMatch(p -> p.fat().meltingRange() == null
                         || !cooler.isBelow(Temperature.celsius(p.fat().meltingRange().low())));
         if (cooler.isBelow(f.plan.mixAt()) && staysClear) {
-            changes.add(PlanChange.to("cooler-for-scents", Phrase.of("Mix at {}", cooler), p -> p.mixedAt(cooler)));
+            changes.add(PlanChange.to("cooler-for-scents", Phrase.of("Mix at {}", cooler), p -> p.with(PlanFields.MIX_AT, cooler)));
         }
         if (f.balance.concentration().compareTo(WETTER_LYE) > 0) {
             changes.add(LyeLiquidRisks.concentration(WETTER_LYE));

@@ -3,6 +3,7 @@ package io.causticon.core.workshop.preflight;
 import io.causticon.core.model.plan.AlkaliBalance;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.Formula;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.substance.FattyAcid.Family;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
@@ -34,7 +35,7 @@ final class BatterRisks {
         f.bite(
                 Phrase.of("{} sets before it soaps", fat.fat().shortName()),
                 Phrase.of("It stays clear from {}, you mix at {}: false trace, white spots.", enough, f.plan.mixAt()),
-                PlanChange.to("warmer", Phrase.of("Mix at {}", enough), p -> p.mixedAt(enough)));
+                PlanChange.to("warmer", Phrase.of("Mix at {}", enough), p -> p.with(PlanFields.MIX_AT, enough)));
     }
 
     private static void castor(Flight f) {

@@ -6,6 +6,7 @@ import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
@@ -48,24 +49,24 @@ final class LyeLiquidRisks {
         Vessel fats = f.plan.fatsVessel();
         if (lye != null) {
             if (lye.material().isAttackedByAlkali()) {
-                eaten(f, Phrase.of("Lye eats the {}", lye.name()), v -> plan -> plan.withLyeIn(v));
+                eaten(f, Phrase.of("Lye eats the {}", lye.name()), v -> plan -> plan.with(PlanFields.LYE_VESSEL, v));
             } else if (lye.material().mayShatter()) {
                 f.bite(
                         Phrase.of("The {} may shatter", lye.name()),
                         Phrase.of("Glass that met hot lye a few times breaks without warning."),
                         Phrase.of("Steel or polypropylene"),
-                        others(f, v -> plan -> plan.withLyeIn(v)));
+                        others(f, v -> plan -> plan.with(PlanFields.LYE_VESSEL, v)));
             }
         }
         if (fats != null && fats.material().isAttackedByAlkali()) {
-            eaten(f, Phrase.of("Batter eats the {}", fats.name()), v -> plan -> plan.withFatsIn(v));
+            eaten(f, Phrase.of("Batter eats the {}", fats.name()), v -> plan -> plan.with(PlanFields.FATS_VESSEL, v));
         }
         if (lye != null && fats != null && lye.name().equals(fats.name())) {
             f.bite(
                     Phrase.of("Lye and fats are both in the {}", lye.name()),
                     Phrase.of("They wait side by side until they are poured together."),
                     Phrase.of("Another vessel for one of them"),
-                    others(f, v -> plan -> plan.withLyeIn(v)));
+                    others(f, v -> plan -> plan.with(PlanFields.LYE_VESSEL, v)));
         }
     }
 

@@ -3,6 +3,7 @@ package io.causticon.core.workshop.preflight;
 import io.causticon.core.model.mould.Mould;
 import io.causticon.core.model.mould.MouldKind;
 import io.causticon.core.model.plan.GelGoal;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Process;
 import io.causticon.core.quantity.Mass;
@@ -122,7 +123,7 @@ final class SettingRisks {
 
     private static PlanChange cooler(Flight f) {
         Temperature cooler = Temperature.celsius(Math.max(COOLEST, f.plan.mixAt().celsius() - COOLER));
-        return PlanChange.to("cooler-loaf", Phrase.of("Mix at {}", cooler), p -> p.mixedAt(cooler));
+        return PlanChange.to("cooler-loaf", Phrase.of("Mix at {}", cooler), p -> p.with(PlanFields.MIX_AT, cooler));
     }
 
     private static PlanChange goal(String label, GelGoal goal) {

@@ -14,6 +14,7 @@ import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.plan.VesselMaterial;
 import io.causticon.core.model.substance.Catalogue;
@@ -112,7 +113,7 @@ class OneAnswerTest {
     @ParameterizedTest
     @CsvSource({"distilled-water, false", "goat-milk-whole, true", "goat-milk-whole, false"})
     void howHotTheLyeGets(String liquid, boolean frozen) {
-        BatchPlan plan = plan(part(liquid, 100, frozen, AdditionStage.LYE)).withLyeIn(new Vessel("jug", VesselMaterial.GLASS, Mass.grams(300)));
+        BatchPlan plan = plan(part(liquid, 100, frozen, AdditionStage.LYE)).with(PlanFields.LYE_VESSEL, new Vessel("jug", VesselMaterial.GLASS, Mass.grams(300)));
         LyePeak planned = LyePeak.of(plan, ROOM);
         PotOutlook pot = PotOutlook.of(plan, log(), ROOM, BEGUN.plusSeconds(60));
         assertThat(pot.adiabaticPeak()).isEqualTo(planned.without());
@@ -142,7 +143,7 @@ class OneAnswerTest {
             boolean sets = off < 0;
             assertThat(SettingFat.at(plan.formula(), at).isPresent()).isEqualTo(sets);
             // The plan bites at that temperature, and not above it.
-            BatchPlan mixed = plan.mixedAt(at);
+            BatchPlan mixed = plan.with(PlanFields.MIX_AT, at);
             assertThat(PreFlight.of(mixed, LyePeak.of(mixed, ROOM), Optional.empty(), WorkshopFacts.unknown(ROOM)))
                     .filteredOn(b -> b.title().toString().contains("sets before it soaps")).hasSize(sets ? 1 : 0);
             assertThat(HeatTransfer.of(plan.formula(), at, ROOM).clearFrom()).isEqualTo(fat.clearFrom());

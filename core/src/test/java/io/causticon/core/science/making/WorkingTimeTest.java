@@ -9,6 +9,7 @@ import io.causticon.core.model.plan.AdditionStage;
 import io.causticon.core.model.plan.AdditivePortion;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
@@ -45,8 +46,8 @@ class WorkingTimeTest {
 
     @Test
     void eachOrderingHasItsReason() {
-        reason(WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(48))), "mixing temperature", true);
-        reason(WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(30))), "mixing temperature", false);
+        reason(WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(48))), "mixing temperature", true);
+        reason(WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(30))), "mixing temperature", false);
         reason(WorkingTime.forecast(plain().target(LiquidTarget.concentration(.40)).plan()), "lye concentration", true);
         reason(WorkingTime.forecast(plain().target(LiquidTarget.concentration(.25)).plan()), "lye concentration", false);
         reason(WorkingTime.forecast(recipe().fat("palm-oil", 800).fat("olive-oil", 200).plan()), "long saturated acids", true);
@@ -58,8 +59,8 @@ class WorkingTimeTest {
 
     @Test
     void warmerIsQuicker() {
-        assertThat(WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(51))).minutes())
-                .isCloseTo(0.5 * WorkingTime.forecast(plain().plan().mixedAt(Temperature.celsius(40))).minutes(), within(1e-9));
+        assertThat(WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(51))).minutes())
+                .isCloseTo(0.5 * WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(40))).minutes(), within(1e-9));
     }
 
     @Test

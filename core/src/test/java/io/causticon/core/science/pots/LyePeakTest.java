@@ -11,6 +11,7 @@ import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
@@ -162,7 +163,7 @@ class LyePeakTest {
     void aFreezerThatBarelyFreezesWantsMoreIce() {
         BatchLog empty = new BatchLog(NOW, List.of());
         double cold = PotOutlook.of(milk(0.8), empty, ROOM, NOW).frozen().orElseThrow().fraction();
-        double mild = PotOutlook.of(milk(0.8).frozenAt(Temperature.celsius(-6)), empty, ROOM, NOW).frozen().orElseThrow().fraction();
+        double mild = PotOutlook.of(milk(0.8).with(PlanFields.FREEZER, Temperature.celsius(-6)), empty, ROOM, NOW).frozen().orElseThrow().fraction();
         // 2:1 and a limit of 38: .796 at -18, .841 at -6.
         assertThat(mild - cold).isBetween(0.03, 0.06);
     }

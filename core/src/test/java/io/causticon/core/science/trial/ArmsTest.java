@@ -10,6 +10,7 @@ import io.causticon.core.model.plan.AdditionStage;
 import io.causticon.core.model.plan.AdditivePortion;
 import io.causticon.core.model.plan.AlkaliBalance;
 import io.causticon.core.model.plan.AlkaliChoice;
+import io.causticon.core.model.plan.Aspect;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.Formula;
@@ -18,6 +19,7 @@ import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
 import io.causticon.core.model.plan.OvenStay;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Pouring;
@@ -103,12 +105,13 @@ class ArmsTest {
         all.put("AdditivePortion.dose", all.get("AdditivePortion.mass"));
         all.put("AdditivePortion.joins", BASE.with(f.withAdditives(List.of(f.additives().get(0).joining(AdditionStage.FATS)))));
         all.put("BatchPlan.formula", BASE.with(f.scaledTo(Mass.grams(500))));
-        all.put("BatchPlan.process", BASE.with(Process.HOT));
-        all.put("BatchPlan.gel", BASE.with(GelGoal.PREVENT));
+        all.put("PlanFields.process", BASE.with(Process.HOT));
+        all.put("PlanFields.gel", BASE.with(GelGoal.PREVENT));
         Mould mould = Mould.ofWater("Slab", MouldKind.SLAB, 1, 1000);
         all.put("BatchPlan.mould", BASE.with(mould));
-        all.put("BatchPlan.mixAt", BASE.mixedAt(Temperature.celsius(45)));
-        all.put("BatchPlan.scales", BASE.with(new Scales(Mass.grams(5), Mass.grams(.1))));
+        all.put("PlanFields.mixAt", BASE.with(PlanFields.MIX_AT, Temperature.celsius(45)));
+        all.put("PlanFields.fatStep", BASE.with(PlanFields.FAT_STEP, Mass.grams(5)));
+        all.put("PlanFields.lyeStep", BASE.with(PlanFields.LYE_STEP, Mass.grams(.1)));
         all.put("Pouring.sizedBy", with(new Pouring(Pouring.SizedBy.TOTAL, null, Share.NONE, null, 25, Portioning.WHOLE)));
         all.put("BatchPlan.pouring", with(new Pouring(Pouring.SizedBy.WEIGHTS, 40.0, Share.NONE, null, 25, Portioning.WHOLE)));
         all.put("Pouring.fillHeight", all.get("BatchPlan.pouring"));
@@ -124,10 +127,13 @@ class ArmsTest {
         Vessel bowl = new Vessel("bowl", VesselMaterial.GLASS, Mass.grams(300));
         all.put("Portioning.bowl", with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.WHOLE, List.of(), Share.NONE, bowl, Portioning.LyeRoute.TOGETHER))));
         all.put("Portioning.route", with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.WHOLE, List.of(), Share.NONE, null, Portioning.LyeRoute.MASTER))));
-        all.put("BatchPlan.lyeVessel", BASE.withLyeIn(bowl));
-        all.put("BatchPlan.fatsVessel", BASE.withFatsIn(bowl));
-        all.put("BatchPlan.freezer", BASE.frozenAt(Temperature.celsius(-24)));
-        all.put("BatchPlan.oven", BASE.inOven(OvenStay.USUAL));
+        all.put("PlanFields.lyeVessel", BASE.with(PlanFields.LYE_VESSEL, bowl));
+        all.put("PlanFields.fatsVessel", BASE.with(PlanFields.FATS_VESSEL, bowl));
+        all.put("PlanFields.freezer", BASE.with(PlanFields.FREEZER, Temperature.celsius(-24)));
+        BatchPlan oven = BASE.inOven(OvenStay.USUAL);
+        all.put("PlanFields.oven.celsius", oven.with(PlanFields.OVEN_AT, Temperature.celsius(80)));
+        all.put("PlanFields.oven.minutes", oven.with(PlanFields.OVEN_MINUTES, 90));
+        all.put("PlanFields.oven.preheated", oven.with(PlanFields.OVEN_PREHEATED, false));
         ScrapPortion scrap = new ScrapPortion("s", "s", "Old bars", Mass.grams(300), f.fats(), Share.WHOLE, new Estimate(.05, .01), new Estimate(.1, .01), 0, true, Set.of());
         Rework rework = new Rework(List.of(scrap), List.of(), Mass.grams(60), Rework.Way.POT);
         all.put("BatchPlan.rework", BatchPlan.reworking("Base", rework, List.of(), null, Scales.KITCHEN, ""));
@@ -141,6 +147,8 @@ class ArmsTest {
         for (Class<?> type : List.of(BatchPlan.class, Formula.class, FatPortion.class, LiquidPart.class, LiquidTarget.class, AdditivePortion.class, Pouring.class, Portioning.class)) {
             Arrays.stream(type.getRecordComponents()).map(RecordComponent::getName).forEach(n -> components.add(type.getSimpleName() + "." + n));
         }
+        PlanFields.ALL.forEach(f -> components.add("PlanFields." + f.kept()));
+        components.remove("BatchPlan.settings");
         components.addAll(Set.of("AlkaliChoice.naohShare", "AlkaliChoice.naohPurity"));
         components.removeAll(NO_DIFFERENCE);
         assertThat(otherwise.keySet()).as("a plan for every component").containsExactlyInAnyOrderElementsOf(components);
@@ -171,7 +179,7 @@ class ArmsTest {
         assertThat(cream.stream().filter(d -> d.aspect() == Aspect.SUPERFAT)).hasSize(1);
         // The same difference asked as one of fats is none of fats.
         assertThat(cream.stream().map(d -> d.aspect().bearing(Aspect.Factor.FAT))).contains(Aspect.Bearing.SPOILS);
-        assertThat(aspects(BASE.mixedAt(Temperature.celsius(50)))).containsExactly(Aspect.TEMPERATURE);
+        assertThat(aspects(BASE.with(PlanFields.MIX_AT, Temperature.celsius(50)))).containsExactly(Aspect.TEMPERATURE);
         assertThat(Aspect.TEMPERATURE.bearing(Aspect.Factor.LIQUID)).isEqualTo(Aspect.Bearing.HARDLY);
         assertThat(Arrays.stream(Aspect.values()).map(a -> a.bearing(Aspect.Factor.OTHER))).doesNotContain(Aspect.Bearing.SPOILS, Aspect.Bearing.ASKED);
     }

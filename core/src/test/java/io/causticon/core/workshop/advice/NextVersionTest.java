@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.causticon.core.model.plan.AlkaliBalance;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.GelGoal;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Superfat;
 import io.causticon.core.model.plan.Weights;
 import io.causticon.core.quantity.Share;
@@ -42,16 +43,16 @@ class NextVersionTest {
 
     @Test
     void changesTemperatureGelAndSuperfatByASmallStep() {
-        assertThat(after("false-trace", plan().mixedAt(Temperature.celsius(32))).plan().mixAt()).isEqualTo(Temperature.celsius(37));
-        assertThat(after("overheated", plan().mixedAt(Temperature.celsius(29)).with(GelGoal.FORCE)).plan().mixAt()).isEqualTo(Temperature.celsius(27));
+        assertThat(after("false-trace", plan().with(PlanFields.MIX_AT, Temperature.celsius(32))).plan().mixAt()).isEqualTo(Temperature.celsius(37));
+        assertThat(after("overheated", plan().with(PlanFields.MIX_AT, Temperature.celsius(29)).with(GelGoal.FORCE)).plan().mixAt()).isEqualTo(Temperature.celsius(27));
         assertThat(after("overheated", plan().with(GelGoal.FORCE)).plan().gel()).isEqualTo(GelGoal.ALLOW);
         assertThat(after("overheated", plan().with(GelGoal.PREVENT)).plan().gel()).isEqualTo(GelGoal.PREVENT);
         assertThat(after("partial-gel", plan()).plan().gel()).isEqualTo(GelGoal.FORCE);
         BatchPlan rich = plan().with(plan().formula().withSuperfat(Share.percent(9)));
         assertThat(after("mushy", rich).plan().formula().superfat()).isEqualTo(Share.percent(5));
         // What was hot stays as hot: no step makes it hotter still, and none colder than fats stay clear.
-        assertThat(after("false-trace", plan().mixedAt(Temperature.celsius(60))).changes()).isEmpty();
-        assertThat(after("seized", plan().mixedAt(Temperature.celsius(25))).plan().mixAt()).isEqualTo(Temperature.celsius(25));
+        assertThat(after("false-trace", plan().with(PlanFields.MIX_AT, Temperature.celsius(60))).changes()).isEmpty();
+        assertThat(after("seized", plan().with(PlanFields.MIX_AT, Temperature.celsius(25))).plan().mixAt()).isEqualTo(Temperature.celsius(25));
     }
 
     @Test

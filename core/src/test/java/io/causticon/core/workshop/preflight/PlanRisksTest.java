@@ -15,6 +15,7 @@ import io.causticon.core.model.plan.Dose;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.GelGoal;
 import io.causticon.core.model.plan.LiquidTarget;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Pouring;
@@ -168,11 +169,11 @@ class PlanRisksTest {
             Vessel can = new Vessel("milk can", VesselMaterial.ALUMINIUM, Mass.grams(800));
             Vessel pot = new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640));
             WorkshopFacts workshop = new WorkshopFacts(ROOM, Map.of(), List.of(can, pot), null, Set.of());
-            BatchPlan plan = plain().plan().withLyeIn(can);
+            BatchPlan plan = plain().plan().with(PlanFields.LYE_VESSEL, can);
             PlanRisk bite = find(plan, workshop, "Lye eats the milk can").orElseThrow();
             assertThat(bite.dangerous()).isTrue();
             assertThat(bite.changes().get(0).applyTo(plan).lyeVessel()).isEqualTo(pot);
-            assertThat(bite(plain().plan().withLyeIn(new Vessel("beaker", VesselMaterial.GLASS, Mass.grams(300))), "The beaker may shatter").dangerous())
+            assertThat(bite(plain().plan().with(PlanFields.LYE_VESSEL, new Vessel("beaker", VesselMaterial.GLASS, Mass.grams(300))), "The beaker may shatter").dangerous())
                     .isFalse();
         }
 
@@ -182,14 +183,14 @@ class PlanRisksTest {
             Vessel jug = new Vessel("jug", VesselMaterial.POLYPROPYLENE, Mass.grams(110));
             Vessel pot = new Vessel("steel pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(640));
             WorkshopFacts workshop = new WorkshopFacts(ROOM, Map.of(), List.of(can, jug, pot), null, Set.of());
-            BatchPlan plan = plain().plan().withLyeIn(jug).withFatsIn(can);
+            BatchPlan plan = plain().plan().with(PlanFields.LYE_VESSEL, jug).with(PlanFields.FATS_VESSEL, can);
             PlanRisk eaten = find(plan, workshop, "Batter eats the milk can").orElseThrow();
             assertThat(eaten.dangerous()).isTrue();
             BatchPlan moved = eaten.changes().get(0).applyTo(plan);
             assertThat(moved.fatsVessel()).isEqualTo(pot);
             assertThat(moved.lyeVessel()).isEqualTo(jug);
             assertThat(find(moved, workshop, "Batter eats")).isEmpty();
-            PlanRisk both = find(plain().plan().withLyeIn(pot).withFatsIn(pot), workshop, "Lye and fats are both in the steel pot").orElseThrow();
+            PlanRisk both = find(plain().plan().with(PlanFields.LYE_VESSEL, pot).with(PlanFields.FATS_VESSEL, pot), workshop, "Lye and fats are both in the steel pot").orElseThrow();
             assertThat(both.changes().get(0).applyTo(plan).lyeVessel()).isEqualTo(jug);
             assertThat(both.dangerous()).isFalse();
         }

@@ -6,6 +6,8 @@ import io.causticon.core.model.plan.AlkaliBalance;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.LiquidPortion;
+import io.causticon.core.model.plan.PlanField;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Process;
 import io.causticon.core.model.plan.Rework;
@@ -21,6 +23,7 @@ import io.causticon.web.shared.WhenWords;
 import io.causticon.web.store.account.Maker;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -195,9 +198,17 @@ record BatchSheet(
 
     private static List<String> facts(BatchPlan plan, AlkaliBalance balance, Maker maker) {
         Formats f = maker.formats();
-        return List.of(
+        List<String> facts = new ArrayList<>(List.of(
                 "superfat " + f.percent(plan.formula().superfat(), 1),
                 "lye " + f.percent(balance.concentration(), 1),
-                "water : lye " + Formats.number(balance.waterPerLye(), 2));
+                "water : lye " + Formats.number(balance.waterPerLye(), 2)));
+        PlanFields.ALL.stream().filter(field -> field.isToldOnSheet() && field.isFor(plan.settings())).forEach(field -> fact(field, plan, f).ifPresent(facts::add));
+        return facts;
+    }
+
+    /** What is as usual needs no room on paper. */
+    private static <T> Optional<String> fact(PlanField<T> field, BatchPlan plan, Formats f) {
+        T value = plan.get(field);
+        return field.isUsual(value) ? Optional.empty() : Optional.of(field.words() + " " + new FieldForm<>(field).told(value, f));
     }
 }

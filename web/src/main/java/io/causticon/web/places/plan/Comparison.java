@@ -3,6 +3,8 @@ package io.causticon.web.places.plan;
 import io.causticon.core.model.plan.AlkaliBalance;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Formula;
+import io.causticon.core.model.plan.PlanField;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.science.forecast.BarCharacter;
 import io.causticon.core.science.forecast.Trait;
 import io.causticon.core.science.formula.Composition;
@@ -33,6 +35,7 @@ record Comparison(List<Block> blocks) {
         List<Block> blocks = new ArrayList<>();
         blocks.add(new Block("Fats", merged(fats(first, f), fats(second, f))));
         blocks.add(new Block("Lye and liquid", merged(lye(first, f), lye(second, f))));
+        blocks.add(new Block("How it is made", merged(settings(first, f), settings(second, f))));
         blocks.add(new Block("Additives", merged(additives(first, f), additives(second, f))));
         blocks.add(new Block("Layers, colours, cups", merged(portions(first, f), portions(second, f))));
         blocks.add(new Block("What the fats bring", merged(composition(first, f), composition(second, f))));
@@ -70,8 +73,17 @@ record Comparison(List<Block> blocks) {
         b.liquids().forEach(l -> rows.merge(
                 l.words(), f.mass(l.mass()), (x, y) -> x + " + " + y));
         rows.put("lye concentration", f.percent(b.concentration(), 1));
-        rows.put("mix at", f.temperature(plan.mixAt()));
         return rows;
+    }
+
+    private static Map<String, String> settings(BatchPlan plan, Formats f) {
+        Map<String, String> rows = new LinkedHashMap<>();
+        PlanFields.ALL.stream().filter(field -> field.isFor(plan.settings())).forEach(field -> rows.put(field.words(), told(field, plan, f)));
+        return rows;
+    }
+
+    private static <T> String told(PlanField<T> field, BatchPlan plan, Formats f) {
+        return new FieldForm<>(field).told(plan.get(field), f);
     }
 
     private static Map<String, String> additives(BatchPlan plan, Formats f) {

@@ -92,6 +92,10 @@ final class FieldReader {
         }
     }
 
+    void noChoice(String field, String text) {
+        problems.add(field, ProblemKey.NOT_A_CHOICE, text);
+    }
+
     <E extends Enum<E>> E choice(String field, String text, Class<E> type, E otherwise) {
         if (text.isBlank()) {
             return otherwise;

@@ -5,11 +5,13 @@ import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Formula;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
-import io.causticon.core.model.plan.OvenStay;
+import io.causticon.core.model.plan.PlanField;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Pouring;
 import io.causticon.core.model.plan.Pouring.SizedBy;
+import io.causticon.core.model.plan.Settings;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.said.notation.DoseNotation;
 import io.causticon.core.model.said.notation.LineNotation;
@@ -27,6 +29,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
 
@@ -99,11 +102,19 @@ record PlanForm(
     /** No recipe has more of anything; one more is read, so that it can be told. */
     static final int MOST_ROWS = 60;
 
-    private static final Set<String> ONCE = Set.of(
-            "name", "note", "lyeMass", "process", "freezer", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay",
-            "liquidValue", "fatStep", "lyeStep", "sizedBy", "total", "fillHeight", "ovenAt", "ovenMinutes", "ovenCold", "overage", "spare", "thickness", "vessel", "pot",
-            "portionWay", "lyeRoute", "cups", "cup", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost",
-            "mostChange");
+    /** What stands in the form once and is no field of a plan that stands by itself. */
+    private static final Set<String> OTHERS = Set.of(
+            "name", "note", "lyeMass", "mould", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay", "liquidValue", "sizedBy", "total",
+            "fillHeight", "overage", "spare", "thickness", "portionWay", "lyeRoute", "cups", "cup", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps",
+            "noAnimal", "noPalm", "without", "mostCost", "mostChange");
+
+    private static Stream<String> once() {
+        return Stream.concat(OTHERS.stream(), PlanFields.ALL.stream().map(PlanField::typed));
+    }
+
+    private static <T> void put(PlanField<T> field, Settings settings, Formats formats, Map<String, String> one) {
+        one.put(field.typed(), new FieldForm<>(field).typed(settings.get(field), formats));
+    }
 
     /** Of a kitchen scale: a gram, or where it shows ounces a twentieth of one. */
     private static Mass usualStep(Units units) {
@@ -120,26 +131,29 @@ record PlanForm(
      */
     static PlanForm fresh(Formats formats, Temperature mixAt, String mould, String lyeVessel, String fatsVessel) {
         String step = MassNotation.write(usualStep(formats.units()), formats.units());
-        Map<String, String> one = new HashMap<>(Map.of(
-                "process", "COLD",
-                "gel", "ALLOW",
+        Map<String, String> one = new HashMap<>();
+        PlanFields.ALL.forEach(field -> put(field, Settings.USUAL, formats, one));
+        one.putAll(Map.of(
                 "mould", mould,
                 "mixAt", formats.temperatureNumber(mixAt),
+                "vessel", lyeVessel,
+                "pot", fatsVessel,
+                "fatStep", step,
+                "lyeStep", step));
+        one.putAll(Map.of(
                 "superfat", "5",
                 "naohShare", "100",
                 "purity", "98",
                 "kohPurity", "90",
                 "liquidWay", "LYE_CONCENTRATION",
                 "liquidValue", "33"));
-        one.put("ovenAt", formats.temperatureNumber(OvenStay.USUAL.temperature()).replaceAll("\\.0$", ""));
-        one.put("ovenMinutes", Integer.toString(OvenStay.USUAL.minutes()));
         one.putAll(Map.of(
-                "vessel", lyeVessel,
-                "pot", fatsVessel,
-                "freezer", formats.temperatureNumber(BatchPlan.USUAL_FREEZER).replace('\u2212', '-').replaceAll("\\.0$", "")));
-        one.putAll(Map.of(
-                "fatStep", step, "lyeStep", step, "sizedBy", SizedBy.WEIGHTS.name(), "overage", "0", "thickness", "25",
-                "portionWay", Portioning.Way.WHOLE.name(), "stuck", "3", "mostChange", "20"));
+                "sizedBy", SizedBy.WEIGHTS.name(),
+                "overage", "0",
+                "thickness", "25",
+                "portionWay", Portioning.Way.WHOLE.name(),
+                "stuck", "3",
+                "mostChange", "20"));
         return new PlanForm(
                 one, List.of(), List.of(new LiquidRow("distilled-water", "100", LiquidState.LIQUID.name(), "LYE")), List.of(), List.of());
     }
@@ -151,14 +165,8 @@ record PlanForm(
         Map<String, String> one = new HashMap<>();
         one.put("name", plan.name());
         one.put("note", plan.note());
-        one.put("process", plan.process().name());
-        one.put("gel", plan.gel().name());
         one.put("mould", plan.mould() == null ? "" : plan.mould().name());
-        one.put("mixAt", formats.temperatureNumber(plan.mixAt()).replace('\u2212', '-').replaceAll("\\.0$", ""));
-        one.put("ovenAt", formats.temperatureNumber(plan.oven().temperature()).replaceAll("\\.0$", ""));
-        one.put("ovenMinutes", Integer.toString(plan.oven().minutes()));
-        one.put("ovenCold", plan.oven().preheated() ? "" : "on");
-        one.put("freezer", formats.temperatureNumber(plan.freezer()).replace('\u2212', '-').replaceAll("\\.0$", ""));
+        PlanFields.ALL.forEach(field -> put(field, plan.settings(), formats, one));
         // What follows from a mass is shown, not read again.
         one.put("superfat", f.fixed().lye() == null ? percent(f.superfat().fraction()) : NumberNotation.write(f.superfat().inPercent(), 1));
         one.put("lyeMass", f.fixed().lye() == null ? "" : MassNotation.write(f.fixed().lye(), formats.units()));
@@ -168,16 +176,12 @@ record PlanForm(
         one.put("kohCertified", f.alkali().kohCertified() ? "on" : "");
         one.put("liquidWay", f.liquidTarget().way().name());
         one.put("liquidValue", f.fixed().liquid() == null ? target(f.liquidTarget()) : followed(f.liquidTarget()));
-        one.put("fatStep", MassNotation.write(plan.scales().fatStep(), formats.units()));
-        one.put("lyeStep", MassNotation.write(plan.scales().lyeStep(), formats.units()));
         one.put("sizedBy", pouring.sizedBy().name());
         one.put("total", MassNotation.write(f.fatMass(), formats.units()));
         one.put("fillHeight", pouring.fillHeight() == null ? "" : NumberNotation.write(pouring.fillHeight(), 1));
         one.put("overage", percent(pouring.overage().fraction()));
         one.put("spare", pouring.spare() == null ? "" : pouring.spare().name());
         one.put("thickness", NumberNotation.write(pouring.thickness(), 1));
-        one.put("vessel", plan.lyeVessel() == null ? "" : plan.lyeVessel().name());
-        one.put("pot", plan.fatsVessel() == null ? "" : plan.fatsVessel().name());
         one.put("portionWay", pouring.portioning().way().name());
         boolean divided = pouring.portioning().way() != Portioning.Way.WHOLE;
         one.put("stuck", divided ? percent(pouring.portioning().stuck().fraction()) : "3");
@@ -235,7 +239,7 @@ record PlanForm(
 
     static PlanForm typed(MultiValueMap<String, String> typed) {
         Map<String, String> one = new HashMap<>();
-        ONCE.forEach(field -> {
+        once().forEach(field -> {
             String value = typed.getFirst(field);
             one.put(field, value == null ? "" : value);
         });

@@ -1,6 +1,5 @@
 package io.causticon.web.places.plan;
 
-import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.model.mould.Mould;
 import io.causticon.core.model.plan.AdditionStage;
 import io.causticon.core.model.plan.AdditivePortion;
@@ -10,27 +9,23 @@ import io.causticon.core.model.plan.Dose;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.FixedAmounts;
 import io.causticon.core.model.plan.Formula;
-import io.causticon.core.model.plan.GelGoal;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
-import io.causticon.core.model.plan.OvenStay;
+import io.causticon.core.model.plan.PlanField;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Pouring;
 import io.causticon.core.model.plan.Pouring.SizedBy;
 import io.causticon.core.model.plan.Process;
-import io.causticon.core.model.plan.Scales;
+import io.causticon.core.model.plan.Settings;
 import io.causticon.core.model.plan.Vessel;
-import io.causticon.core.model.said.notation.MassNotation;
-import io.causticon.core.model.said.notation.TemperatureNotation;
 import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.model.substance.Additive;
 import io.causticon.core.model.substance.Fat;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.Problems;
-import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
-import io.causticon.core.quantity.Temperature;
 import io.causticon.core.science.formula.FormulaCheck;
 import io.causticon.core.science.formula.PlanCheck;
 import io.causticon.core.science.formula.Portions;
@@ -40,7 +35,6 @@ import io.causticon.web.store.shelf.Pantry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -103,13 +97,7 @@ final class PlanReader {
         fields.checkShare("naohShare", alkali.naohShare());
         Share superfat = fixed.lye() == null ? fields.percent("superfat", form.get("superfat"), Share.NONE) : Share.NONE;
         LiquidTarget target = fixed.liquid() == null ? target() : new LiquidTarget(way(), 1);
-        Temperature mixAt = fields.take(
-                () -> TemperatureNotation.readAt(MeasurementPoint.BATTER, "mixAt", form.get("mixAt"), units), Temperature.celsius(40));
-        Scales scales = new Scales(step("fatStep"), step("lyeStep"));
-        Temperature freezer = form.has("freezer") ? freezer() : BatchPlan.USUAL_FREEZER;
-        Process process = fields.choice("process", form.get("process"), Process.class, Process.COLD);
-        OvenStay oven = process == Process.OVEN ? oven() : OvenStay.USUAL;
-        GelGoal gel = fields.choice("gel", form.get("gel"), GelGoal.class, GelGoal.ALLOW);
+        Settings settings = settings();
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
         }
@@ -118,30 +106,15 @@ final class PlanReader {
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
         }
-        BatchPlan plan = new BatchPlan(
-                form.get("name").trim(),
-                formula,
-                process,
-                gel,
-                mould,
-                mixAt,
-                scales,
-                pouring,
-                vessel("vessel", before == null ? null : before.lyeVessel()),
-                vessel("pot", before == null ? null : before.fatsVessel()),
-                freezer,
-                oven,
-                null,
-                form.get("note").trim());
+        BatchPlan plan = new BatchPlan(form.get("name").trim(), formula, mould, pouring, null, settings, form.get("note").trim());
         problems.addAll(Portions.check(plan).all());
         PlanCheck.checkScales(plan, problems);
         return new Result(problems.isEmpty() ? Optional.of(plan) : Optional.empty(), problems);
     }
 
     /** As chosen; one that was put away since is kept by the plan that had it. */
-    private @Nullable Vessel vessel(String field, @Nullable Vessel kept) {
-        String chosen = form.get(field);
-        return pantry.vessel(chosen).orElse(kept != null && kept.name().equals(chosen) ? kept : null);
+    private @Nullable Vessel vessel(String chosen, @Nullable Object kept) {
+        return pantry.vessel(chosen).orElse(kept instanceof Vessel vessel && vessel.name().equals(chosen) ? vessel : null);
     }
 
     /** The formula at the size that the form asks for, with its additives dosed by that. */
@@ -346,38 +319,19 @@ final class PlanReader {
                 .findFirst());
     }
 
-    /** What is left empty is as usual. */
-    private OvenStay oven() {
-        Temperature at = form.has("ovenAt") ? fields.take(() -> TemperatureNotation.read("ovenAt", form.get("ovenAt"), units), OvenStay.USUAL.temperature())
-                : OvenStay.USUAL.temperature();
-        between("ovenAt", "An oven for soap", at.celsius(), PlanCheck.OVEN, Temperature::celsius);
-        double minutes = form.has("ovenMinutes") ? fields.number("ovenMinutes", form.get("ovenMinutes"), OvenStay.USUAL.minutes()) : OvenStay.USUAL.minutes();
-        between("ovenMinutes", "The oven\u2019s time, minutes", minutes, PlanCheck.OVEN_MINUTES, m -> m);
-        return new OvenStay(at, (int) Math.round(minutes), !form.has("ovenCold"));
-    }
-
-    private void between(String field, String what, double value, Interval possible, DoubleFunction<Object> shown) {
-        if (!possible.contains(value)) {
-            boolean low = value < possible.low();
-            problems.add(field, low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, what, shown.apply(value), shown.apply(low ? possible.low() : possible.high()));
+    /** Each of the fields that stand by themselves, and mean anything in such a plan. */
+    private Settings settings() {
+        Settings said = Settings.USUAL;
+        for (PlanField<?> field : PlanFields.ALL) {
+            said = field.isFor(said) ? read(field, said) : said;
         }
+        return said;
     }
 
-    private Temperature freezer() {
-        Temperature read = fields.take(() -> TemperatureNotation.read("freezer", form.get("freezer"), units), BatchPlan.USUAL_FREEZER);
-        Interval possible = PlanCheck.FREEZER;
-        if (!possible.contains(read.celsius())) {
-            boolean low = read.celsius() < possible.low();
-            problems.add(
-                    "freezer", low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A freezer", read, Temperature.celsius(low ? possible.low() : possible.high()));
-        }
-        return read;
-    }
-
-    private Mass step(String field) {
-        Mass step = fields.take(() -> MassNotation.read(field, form.get(field), units), Mass.grams(1));
-        PlanCheck.checkStep(field, step, problems);
-        return step;
+    private <T> Settings read(PlanField<T> field, Settings said) {
+        T value = new FieldForm<>(field).read(form.get(field.typed()), fields, units, name -> vessel(name, before == null ? null : before.get(field)));
+        field.check(value, problems);
+        return said.with(field, value);
     }
 
     private LiquidTarget.Way way() {

@@ -1,6 +1,7 @@
 package io.causticon.web.places.trial;
 
 import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.plan.Aspect;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Process;
@@ -19,7 +20,6 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.science.formula.PlanCheck;
 import io.causticon.core.science.trial.ArmPlan;
-import io.causticon.core.science.trial.Aspect;
 import io.causticon.web.store.account.Maker;
 import io.causticon.web.store.recipe.RecipeService;
 import io.causticon.web.store.shelf.ShelfService;

@@ -1,10 +1,10 @@
 package io.causticon.web.places.trial;
 
 import com.github.benmanes.caffeine.cache.Cache;
+import io.causticon.core.model.plan.Aspect;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Formula;
 import io.causticon.core.model.plan.Portion;
-import io.causticon.core.science.trial.Aspect;
 import io.causticon.core.science.trial.Effect;
 import io.causticon.core.science.trial.PanelEffects;
 import io.causticon.core.science.trial.PlanDifference;

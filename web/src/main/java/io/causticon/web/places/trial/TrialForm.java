@@ -1,6 +1,6 @@
 package io.causticon.web.places.trial;
 
-import io.causticon.core.science.trial.Aspect;
+import io.causticon.core.model.plan.Aspect;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;

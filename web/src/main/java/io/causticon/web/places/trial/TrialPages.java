@@ -2,6 +2,7 @@ package io.causticon.web.places.trial;
 
 import io.causticon.core.model.log.BatchLog;
 import io.causticon.core.model.log.Entry;
+import io.causticon.core.model.plan.Aspect;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.problem.ProblemKey;
@@ -10,7 +11,6 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.science.history.Change;
 import io.causticon.core.science.history.Chapter;
 import io.causticon.core.science.history.Measure;
-import io.causticon.core.science.trial.Aspect;
 import io.causticon.core.science.trial.Effect;
 import io.causticon.core.science.trial.PanelEffects;
 import io.causticon.core.science.trial.PanelPlan;

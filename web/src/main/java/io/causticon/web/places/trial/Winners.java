@@ -1,6 +1,7 @@
 package io.causticon.web.places.trial;
 
 import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.NotFoundException;
@@ -55,7 +56,7 @@ class Winners {
             return recipes.create(noting(plan, plan.note(), why), maker.displayName()).recipe();
         }
         BatchPlan before = recipe.get().plan();
-        BatchPlan next = before.with(plan.formula().scaledTo(before.formula().fatMass())).with(plan.process()).with(plan.gel()).mixedAt(plan.mixAt());
+        BatchPlan next = before.with(plan.formula().scaledTo(before.formula().fatMass())).with(plan.process()).with(plan.gel()).with(PlanFields.MIX_AT, plan.mixAt());
         boolean isPart = !won.arm().portion().isEmpty() && before.pouring().portioning().portions().stream().anyMatch(p -> p.name().equals(won.arm().portion()));
         // A recipe of the very cups becomes what one of them was; of another recipe the division is its own.
         next = isPart ? next.with(plan.pouring()) : next;

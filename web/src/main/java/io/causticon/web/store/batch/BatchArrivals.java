@@ -57,6 +57,8 @@ public class BatchArrivals {
             return Optional.empty();
         } catch (ProblemsException e) {
             return Optional.of("holds what no plan can: " + e.problems().get(0).field());
+        } catch (PlanCodec.UnknownField e) {
+            return Optional.of(e.getMessage());
         } catch (RuntimeException e) {
             // Whatever is wrong with the text.
             return Optional.of("cannot be understood");

@@ -58,6 +58,8 @@ class BatchReader {
         BatchPlan plan;
         try {
             plan = plans.read(row.plan);
+        } catch (PlanCodec.UnknownField e) {
+            return broken(row, rows, "Its plan " + e.getMessage() + ".");
         } catch (RuntimeException e) {
             // Whatever is wrong with the text: a batch without its plan is none.
             return broken(row, rows, "Its plan cannot be understood.");

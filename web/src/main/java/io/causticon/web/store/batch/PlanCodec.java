@@ -12,18 +12,16 @@ import io.causticon.core.model.plan.Dose;
 import io.causticon.core.model.plan.FatPortion;
 import io.causticon.core.model.plan.FixedAmounts;
 import io.causticon.core.model.plan.Formula;
-import io.causticon.core.model.plan.GelGoal;
 import io.causticon.core.model.plan.LiquidPart;
 import io.causticon.core.model.plan.LiquidState;
 import io.causticon.core.model.plan.LiquidTarget;
-import io.causticon.core.model.plan.OvenStay;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Portion;
 import io.causticon.core.model.plan.Portioning;
 import io.causticon.core.model.plan.Pouring;
-import io.causticon.core.model.plan.Process;
 import io.causticon.core.model.plan.Rework;
-import io.causticon.core.model.plan.Scales;
 import io.causticon.core.model.plan.ScrapPortion;
+import io.causticon.core.model.plan.Settings;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.substance.Additive;
 import io.causticon.core.model.substance.Catalogue;
@@ -31,14 +29,18 @@ import io.causticon.core.model.substance.Fat;
 import io.causticon.core.quantity.Estimate;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
-import io.causticon.core.quantity.Temperature;
 import io.causticon.core.science.formula.PlanCheck;
 import io.causticon.web.shared.Caches;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Writes plans for keeping and reads them again. Amounts are in base units: g, fraction, C, mm. Substances of the tables are kept by id,
@@ -46,6 +48,14 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Component
 public class PlanCodec {
+
+    /** Something in a kept plan that this program does not know: what, as the end of a sentence about the plan. */
+    public static final class UnknownField extends RuntimeException {
+
+        private UnknownField(String says) {
+            super(says);
+        }
+    }
 
     private record OwnFat(String name, String likeId, double saponification, double iodine, boolean animal) {}
 
@@ -97,6 +107,7 @@ public class PlanCodec {
             Portioning.@Nullable LyeRoute route,
             @Nullable Double cupGrams) {}
 
+    /** What has a form of its own; beside it stands each of {@link PlanFields}, in the same object. */
     private record Kept(
             String name,
             List<FatKept> fats,
@@ -109,19 +120,10 @@ public class PlanCodec {
             double liquidValue,
             List<LiquidKept> liquids,
             List<AdditiveKept> additives,
-            Process process,
-            GelGoal gel,
             @Nullable Mould mould,
-            double mixAt,
-            double fatStep,
-            double lyeStep,
             @Nullable PouringKept pouring,
-            @Nullable Vessel lyeVessel,
-            @Nullable Vessel fatsVessel,
-            @Nullable Double freezer,
             @Nullable Double lyeGrams,
             @Nullable Double liquidGrams,
-            @Nullable OvenKept oven,
             @Nullable ReworkKept rework,
             String note) {}
 
@@ -142,7 +144,10 @@ public class PlanCodec {
 
     private record ReworkKept(List<ScrapKept> scraps, List<FatKept> added, double waterGrams, Rework.Way way) {}
 
-    private record OvenKept(double celsius, int minutes, boolean preheated) {}
+    private static final String VERSION = "version";
+
+    /** Of the form in which plans are kept; those from before there were versions have none, and are of the first. */
+    private static final int NEWEST = 1;
 
     private static final int REMEMBERED = 500;
     private static final Catalogue TABLES = Catalogue.standard();
@@ -150,14 +155,17 @@ public class PlanCodec {
     private final Cache<String, BatchPlan> recent = Caches.atMost(REMEMBERED).build();
 
     private final JsonMapper mapper = JsonMapper.builder()
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
                     .withIsGetterVisibility(Visibility.NONE)
                     .withFieldVisibility(Visibility.ANY))
             .build();
 
+    private final SettingsCodec settings = new SettingsCodec(mapper);
+
     public String write(BatchPlan plan) {
         Formula f = plan.formula();
-        return mapper.writeValueAsString(new Kept(
+        ObjectNode kept = mapper.valueToTree(new Kept(
                 plan.name(),
                 f.fats().stream().map(PlanCodec::keep).toList(),
                 f.alkali().naohShare().fraction(),
@@ -171,28 +179,21 @@ public class PlanCodec {
                         .map(p -> new LiquidKept(p.liquid().id(), p.share().fraction(), null, p.joins(), p.state()))
                         .toList(),
                 f.additives().stream().map(PlanCodec::keep).toList(),
-                plan.process(),
-                plan.gel(),
                 plan.mould(),
-                plan.mixAt().celsius(),
-                plan.scales().fatStep().grams(),
-                plan.scales().lyeStep().grams(),
                 keep(plan.pouring()),
-                plan.lyeVessel(),
-                plan.fatsVessel(),
-                plan.freezer().celsius(),
                 grams(f.fixed().lye()),
                 grams(f.fixed().liquid()),
-                plan.oven().equals(OvenStay.USUAL)
-                        ? null
-                        : new OvenKept(plan.oven().temperature().celsius(), plan.oven().minutes(), plan.oven().preheated()),
                 plan.rework() == null ? null : keep(plan.rework()),
                 plan.note()));
+        kept.put(VERSION, NEWEST);
+        settings.write(plan.settings(), kept);
+        return mapper.writeValueAsString(kept);
     }
 
     /**
      * A kept plan is never changed, so it is read once and remembered.
      *
+     * @throws UnknownField if it says something that this program does not know, or was written by a newer one
      * @throws RuntimeException of whatever kind, if the text is no plan or holds what cannot be
      */
     public BatchPlan read(String kept) {
@@ -273,7 +274,13 @@ public class PlanCodec {
     }
 
     private BatchPlan plan(String kept) {
-        Kept k = mapper.readValue(kept, Kept.class);
+        ObjectNode tree = (ObjectNode) mapper.readTree(kept);
+        JsonNode version = tree.remove(VERSION);
+        if (version != null && (!version.isInt() || version.intValue() > NEWEST)) {
+            throw new UnknownField("was written by a newer program, version " + version + ", and here " + NEWEST + " is the newest");
+        }
+        Settings said = settings.take(tree);
+        Kept k = known(tree);
         Formula formula = new Formula(
                 k.fats().stream().map(PlanCodec::fat).toList(),
                 new AlkaliChoice(
@@ -296,18 +303,27 @@ public class PlanCodec {
         return new BatchPlan(
                 k.name(),
                 formula,
-                k.process(),
-                k.gel(),
                 k.mould(),
-                Temperature.celsius(k.mixAt()),
-                new Scales(Mass.grams(k.fatStep()), Mass.grams(k.lyeStep())),
                 k.pouring() == null ? Pouring.PLAIN : pouring(k.pouring()),
-                k.lyeVessel(),
-                k.fatsVessel(),
-                k.freezer() == null ? BatchPlan.USUAL_FREEZER : Temperature.celsius(k.freezer()),
-                k.oven() == null ? OvenStay.USUAL : new OvenStay(Temperature.celsius(k.oven().celsius()), k.oven().minutes(), k.oven().preheated()),
                 k.rework() == null ? null : rework(k.rework()),
+                said,
                 k.note());
+    }
+
+    private static String path(UnrecognizedPropertyException e) {
+        return e.getPath().stream()
+                .map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
+                .collect(Collectors.joining("."))
+                .replace(".[", "[");
+    }
+
+    /** What is not in the published format is no slip of the pen: it would be left out of a batch without a word. */
+    private Kept known(ObjectNode tree) {
+        try {
+            return mapper.treeToValue(tree, Kept.class);
+        } catch (UnrecognizedPropertyException e) {
+            throw new UnknownField("says \u201c" + path(e) + "\u201d, which this program does not know");
+        }
     }
 
     private static ReworkKept keep(Rework rework) {

@@ -159,10 +159,15 @@ public class RecipeService {
             BatchPlan plan = plans.read(row.plan);
             String name = recipes.findById(row.recipeId).map(r -> r.name).filter(n -> !n.isBlank()).orElse(plan.name());
             return new Recipe(row.recipeId, row.number, plan.named(name));
+        } catch (PlanCodec.UnknownField e) {
+            throw unreadable(row, "Its plan " + e.getMessage() + ".");
         } catch (RuntimeException e) {
             // Whatever is wrong with the text.
-            throw new UnreadableException(
-                    "Version " + row.number + " of this recipe cannot be understood", "Its plan cannot be understood.", List.of(row.plan));
+            throw unreadable(row, "Its plan cannot be understood.");
         }
+    }
+
+    private static UnreadableException unreadable(VersionRow row, String why) {
+        return new UnreadableException("Version " + row.number + " of this recipe cannot be understood", why, List.of(row.plan));
     }
 }

@@ -1,6 +1,6 @@
 package io.causticon.web.store.trial;
 
-import io.causticon.core.science.trial.Aspect;
+import io.causticon.core.model.plan.Aspect;
 import io.causticon.web.shared.NewRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;

@@ -1,8 +1,8 @@
 package io.causticon.web.store.trial;
 
 import io.causticon.core.model.log.Purpose;
+import io.causticon.core.model.plan.Aspect;
 import io.causticon.core.model.plan.BatchPlan;
-import io.causticon.core.science.trial.Aspect;
 import io.causticon.web.shared.FormKey;
 import io.causticon.web.shared.Guard;
 import io.causticon.web.shared.NotFoundException;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import io.causticon.core.model.log.Bath;
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.MeasurementPoint;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.plan.VesselMaterial;
 import io.causticon.core.quantity.Mass;
@@ -38,8 +39,8 @@ class MatchPageTest {
         client = fresh.signIn("ines");
         id = batches.begin(
                 Swirl.plan("Two pots")
-                        .withLyeIn(new Vessel("steel jug", VesselMaterial.STAINLESS_STEEL, Mass.grams(420)))
-                        .withFatsIn(new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240))),
+                        .with(PlanFields.LYE_VESSEL, new Vessel("steel jug", VesselMaterial.STAINLESS_STEEL, Mass.grams(420)))
+                        .with(PlanFields.FATS_VESSEL, new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240))),
                 null,
                 1,
                 Instant.now().minus(Duration.ofMinutes(90)),

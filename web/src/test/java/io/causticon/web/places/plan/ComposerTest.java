@@ -3,6 +3,7 @@ package io.causticon.web.places.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.core.model.plan.BatchPlan;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.plan.Vessel;
 import io.causticon.core.model.plan.VesselMaterial;
 import io.causticon.core.quantity.Mass;
@@ -410,8 +411,8 @@ class ComposerTest {
     void offersTheVesselsThatWereUsedLast(RunningApplication application, Client client) {
         BatchService batches = application.bean(BatchService.class);
         BatchPlan plan = Swirl.plan("Youngest")
-                .withLyeIn(new Vessel("second jug", VesselMaterial.POLYPROPYLENE, Mass.grams(84)))
-                .withFatsIn(new Vessel("a pot long gone", VesselMaterial.ENAMEL, Mass.grams(900)));
+                .with(PlanFields.LYE_VESSEL, new Vessel("second jug", VesselMaterial.POLYPROPYLENE, Mass.grams(84)))
+                .with(PlanFields.FATS_VESSEL, new Vessel("a pot long gone", VesselMaterial.ENAMEL, Mass.grams(900)));
         batches.begin(plan, null, 1, Instant.now(), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
         String page = client.signIn("ines").get("/plan/new").body();
         assertThat(chosen(page, "vessel")).isEqualTo("second jug");
@@ -421,7 +422,7 @@ class ComposerTest {
 
     @Test
     void keepsAVesselThatWasPutAwayForThePlanThatHasIt(RunningApplication application, Client client) {
-        BatchPlan plan = Swirl.plan("Old ways").withFatsIn(new Vessel("copper kettle", VesselMaterial.ENAMEL, Mass.grams(900)));
+        BatchPlan plan = Swirl.plan("Old ways").with(PlanFields.FATS_VESSEL, new Vessel("copper kettle", VesselMaterial.ENAMEL, Mass.grams(900)));
         RecipeService recipes = application.bean(RecipeService.class);
         UUID recipe = recipes.create(plan, "Ines").recipe();
         String page = client.signIn("ines").get("/plan/" + recipe).body();

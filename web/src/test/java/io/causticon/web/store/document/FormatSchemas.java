@@ -9,11 +9,17 @@ import com.github.victools.jsonschema.generator.SchemaGeneratorConfigBuilder;
 import com.github.victools.jsonschema.generator.SchemaVersion;
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.Named;
+import io.causticon.core.model.plan.PlanField;
+import io.causticon.core.model.plan.PlanFields;
 import io.causticon.core.model.said.entry.EntryKind;
 import io.causticon.core.model.said.entry.EntryKinds;
 import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -23,6 +29,9 @@ import tools.jackson.databind.node.ObjectNode;
 final class FormatSchemas {
 
     private static final JsonMapper MAPPER = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    private static final Set<String> OF_PLANS = Set.of(
+            "AdditiveKept", "ExtraKept", "FatKept", "LiquidKept", "Mould", "OwnFat", "OwnFragrance", "Point", "PortionKept", "PouringKept", "ReworkKept", "ScrapKept",
+            "Vessel");
     private static final String PLAN = "io.causticon.web.store.batch.PlanCodec$Kept";
 
     private final Tables tables;
@@ -59,11 +68,61 @@ final class FormatSchemas {
             array.put("type", "array");
             array.set("items", row(list, parts));
         }
+        Map<PlanField<?>, JsonNode> settings = new LinkedHashMap<>();
+        if (kind == DocumentKind.RECIPE || kind == DocumentKind.BATCH || kind == DocumentKind.TRIAL) {
+            PlanFields.ALL.forEach(f -> settings.put(f, setting(f, parts)));
+        }
+        ObjectNode reference = settings.isEmpty() ? MAPPER.createObjectNode() : parts.createSchemaReference(plan());
         ObjectNode definitions = parts.collectDefinitions("$defs");
+        String planName = reference.path("$ref").asString("").replace("#/$defs/", "");
+        if (definitions.path(planName) instanceof ObjectNode plan) {
+            ObjectNode properties = (ObjectNode) plan.get("properties");
+            properties.putObject("version").put("type", "integer").put("minimum", 1);
+            settings.forEach((f, type) -> put(f, type, plan, properties));
+        }
+        // What is not in the schema of a plan is refused by its name, at any depth of it.
+        definitions.properties().stream()
+                .filter(d -> d.getKey().equals(planName) || OF_PLANS.contains(d.getKey()))
+                .forEach(d -> ((ObjectNode) d.getValue()).put("additionalProperties", false));
         if (!definitions.isEmpty()) {
             schema.set("$defs", definitions);
         }
         return new String(MAPPER.writeValueAsBytes(schema), StandardCharsets.UTF_8) + "\n";
+    }
+
+    /** Where its path leads; what is always written is required. */
+    private static void put(PlanField<?> field, JsonNode type, ObjectNode plan, ObjectNode properties) {
+        int dot = field.kept().indexOf('.');
+        if (dot < 0) {
+            properties.set(field.kept(), type);
+        } else {
+            ObjectNode object = properties.withObject("/" + field.kept().substring(0, dot));
+            object.putArray("type").add("object").add("null");
+            object.put("additionalProperties", false);
+            object.withObject("/properties").set(field.kept().substring(dot + 1), type);
+        }
+        if (field.isAlwaysKept()) {
+            plan.withArray("/required").add(field.kept());
+        }
+    }
+
+    private static JsonNode setting(PlanField<?> field, SchemaBuilder parts) {
+        ObjectNode type = MAPPER.createObjectNode();
+        ArrayNode types = MAPPER.createArrayNode();
+        switch (field.kind()) {
+            case TEMPERATURE, MASS -> types.add("number");
+            case COUNT -> types.add("integer");
+            case SWITCH -> types.add("boolean");
+            case CHOICE, VESSEL -> {
+                ArrayNode either = type.putArray("anyOf");
+                either.addObject().put("type", "null");
+                either.add(parts.createSchemaReference(field.type()));
+                return type;
+            }
+        }
+        type.set("type", types.add("null"));
+        field.possible().ifPresent(p -> type.put("minimum", p.low()).put("maximum", p.high()));
+        return type;
     }
 
     private static void object(ObjectNode node, List<String> required) {

@@ -1,4 +1,4 @@
-package io.causticon.core.science.trial;
+package io.causticon.core.model.plan;
 
 import java.util.EnumSet;
 import java.util.Set;

@@ -1,4 +1,4 @@
-package io.causticon.web.places.batch;
+package io.causticon.web.store.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -31,7 +31,6 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.words.EntryWords;
-import io.causticon.web.store.batch.EntryCodec;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.stream.Stream;
