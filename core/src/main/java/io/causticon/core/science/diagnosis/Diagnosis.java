@@ -43,8 +43,11 @@ public record Diagnosis(
     /** From here on a batch is held until the hazard is ruled out. */
     public static final double HOLD_FROM = 0.10;
 
-    /** Below this a hazard counts as ruled out, and a cosmetic verdict may be given. */
-    public static final double HAZARD_RULED_OUT_BELOW = 0.02;
+    /**
+     * Where the question is what the bar most likely has: below this a hazard counts as ruled out, and a cosmetic verdict may be given. That nobody is hurt
+     * is another question, and has a limit of its own: {@link ReleaseGate#RELEASED_BELOW}.
+     */
+    public static final double NAMED_BELOW = 0.02;
 
     static final Set<Finding> TESTS = Set.of(Findings.WASH_BURNS, Findings.FREE_ALKALI, Findings.METER_HIGH);
 
@@ -80,7 +83,7 @@ public record Diagnosis(
 
     /** Whether a hazard is likely enough to be looked into before anything else. */
     public boolean isOpen() {
-        return anyHazard >= HAZARD_RULED_OUT_BELOW;
+        return anyHazard >= NAMED_BELOW;
     }
 
     /**

@@ -116,7 +116,7 @@ final class NextLooks {
 
     /** The condition that outcomes are told for: the likeliest hazard while any is open, else the likeliest of all. */
     private int leader() {
-        boolean hazardOpen = belief.anyHazard() >= Diagnosis.HAZARD_RULED_OUT_BELOW;
+        boolean hazardOpen = belief.anyHazard() >= Diagnosis.NAMED_BELOW;
         int best = -1;
         for (int c = 0; c < network.conditions().size(); c++) {
             boolean fits = !hazardOpen || network.conditions().get(c).hazard();

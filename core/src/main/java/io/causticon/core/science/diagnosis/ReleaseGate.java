@@ -24,8 +24,11 @@ import java.util.Set;
  */
 public record ReleaseGate(List<Requirement> requirements) {
 
-    /** Each hazard lies below this. */
-    public static final double HAZARD_BELOW = 0.005;
+    /**
+     * Where the question is whether it may go into anybody's hands: each hazard lies below this. What the bar most likely has may be named earlier, from
+     * {@link Diagnosis#NAMED_BELOW} down.
+     */
+    public static final double RELEASED_BELOW = 0.005;
 
     /** What is said of the batch, whatever its parts. */
     private static final Set<Kind> SAID_ONCE = Set.of(Kind.MADE, Kind.MEANT_FOR_USE, Kind.AGE);
@@ -124,9 +127,9 @@ public record ReleaseGate(List<Requirement> requirements) {
     }
 
     private static Requirement hazards(Diagnosis diagnosis) {
-        Share limit = Share.fraction(HAZARD_BELOW);
+        Share limit = Share.fraction(RELEASED_BELOW);
         return diagnosis.reports().stream()
-                .filter(r -> r.condition().hazard() && !(r.probability() < HAZARD_BELOW))
+                .filter(r -> r.condition().hazard() && !(r.probability() < RELEASED_BELOW))
                 .map(r -> new Requirement(
                         Kind.HAZARDS_LOW,
                         false,

@@ -160,7 +160,7 @@ final class RoadFinder {
     private int worst() {
         int worst = -1;
         for (int c = 0; c < network.conditions().size(); c++) {
-            if (network.conditions().get(c).hazard() && belief.of(c) >= ReleaseGate.HAZARD_BELOW && (worst < 0 || belief.of(c) > belief.of(worst))) {
+            if (network.conditions().get(c).hazard() && belief.of(c) >= ReleaseGate.RELEASED_BELOW && (worst < 0 || belief.of(c) > belief.of(worst))) {
                 worst = c;
             }
         }

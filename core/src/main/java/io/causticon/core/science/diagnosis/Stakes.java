@@ -54,6 +54,6 @@ final class Stakes {
 
     /** Whether a batch with this probability of any hazard would be given away, were its tests there. */
     static boolean frees(double hazard) {
-        return hazard < Diagnosis.HAZARD_RULED_OUT_BELOW;
+        return hazard < Diagnosis.NAMED_BELOW;
     }
 }

@@ -17,6 +17,7 @@ import io.causticon.core.science.loaf.LoafFit;
 import io.causticon.core.science.loaf.LoafKnowledge;
 import io.causticon.core.science.loaf.LoafSetup;
 import io.causticon.core.science.loaf.Programme;
+import io.causticon.core.science.making.TraceRung;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -123,13 +124,13 @@ public final class LoafForecast {
         return BatterAmount.of(plan.formula()).mass();
     }
 
-    /** Share of the fats that has reacted at a stage (the shares of {@link LoafSetup#converted()}, estimates; {@link LoafFit} allows a factor of 1.6 either way). */
+    /** Share of the fats that has reacted: of a rung, or of the one that looks most like what went wrong. */
     private static double converted(Stage stage) {
         return switch (stage) {
-            case STREAKS, EMULSION, SEPARATED, FALSE_TRACE -> 0.02;
-            case MEDIUM -> 0.08;
-            case THICK, MASH, RICED, CURDLED -> 0.13;
-            case THIN, LIGHT, FROTHY -> LoafSetup.CONVERTED_AT_LIGHT_TRACE;
+            case STREAKS, SEPARATED, FALSE_TRACE -> TraceRung.EMULSION.converted();
+            case RICED, CURDLED -> TraceRung.MASH.converted();
+            case FROTHY -> TraceRung.LIGHT.converted();
+            case EMULSION, THIN, LIGHT, MEDIUM, THICK, MASH -> TraceRung.of(stage).orElseThrow().converted();
         };
     }
 

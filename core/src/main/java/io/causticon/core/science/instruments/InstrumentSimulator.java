@@ -14,8 +14,8 @@ import io.causticon.core.science.facts.WeighingOrder;
 import io.causticon.core.science.formula.BatterAmount;
 import io.causticon.core.science.formula.SoapSolution;
 import io.causticon.core.science.loaf.LoafHistory;
-import io.causticon.core.science.loaf.LoafSetup;
 import io.causticon.core.science.making.Situation;
+import io.causticon.core.science.making.TraceRung;
 import io.causticon.core.science.pots.BathAdvice;
 import io.causticon.core.science.pots.CoolingBody;
 import io.causticon.core.science.pots.LyePotCurve;
@@ -96,12 +96,12 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
     private double converted(Instant now) {
         Optional<Instant> poured = poured(now);
         if (poured.isEmpty()) {
-            return LoafSetup.CONVERTED_AT_LIGHT_TRACE / 2;
+            return TraceRung.LIGHT.converted() / 2;
         }
         double hours = seconds(poured.get(), now) / 3600;
         double converted = loaf.get()
                 .map(l -> l.convertedShareAt(hours))
-                .orElseGet(() -> 1 - (1 - LoafSetup.CONVERTED_AT_LIGHT_TRACE) * Math.exp(-hours / CONVERSION_HOURS));
+                .orElseGet(() -> 1 - (1 - TraceRung.LIGHT.converted()) * Math.exp(-hours / CONVERSION_HOURS));
         return Math.min(ALL_CONVERTED, converted);
     }
 

@@ -3,6 +3,7 @@ package io.causticon.core.science.loaf;
 import io.causticon.core.model.mould.Mould;
 import io.causticon.core.model.mould.MouldKind;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.making.TraceRung;
 import java.util.List;
 
 /**
@@ -34,8 +35,6 @@ public record LoafSetup(
         double converted,
         Programme around,
         LoafExpectation expected) {
-
-    public static final double CONVERTED_AT_LIGHT_TRACE = 0.05;
 
     private static final double MILLIMETRE = 0.001;
     private static final double LEAST_FILL = 0.01;
@@ -128,7 +127,7 @@ public record LoafSetup(
                 Wall.of(Wall.FILM_TOP, wall(mould, wrap, true)),
                 Wall.of(oven ? Wall.FILM_OVEN : Wall.FILM_TABLE, wall(mould, wrap, false)),
                 poured,
-                CONVERTED_AT_LIGHT_TRACE,
+                TraceRung.LIGHT.converted(),
                 around,
                 LoafExpectation.USUAL);
     }

@@ -69,12 +69,9 @@ public final class TraceKnowledge {
      */
     private static Map<Stage, double[]> ladder() {
         Map<Stage, double[]> ladder = new EnumMap<>(Stage.class);
-        ladder.put(Stage.EMULSION, new double[] {Math.log(0.30), 0.40});
-        ladder.put(Stage.THIN, new double[] {Math.log(0.65), 0.20});
-        ladder.put(Stage.LIGHT, new double[] {0, 0});
-        ladder.put(Stage.MEDIUM, new double[] {Math.log(0.5), 0.35});
-        ladder.put(Stage.THICK, new double[] {Math.log(1.2), 0.35});
-        ladder.put(Stage.MASH, new double[] {Math.log(2.0), 0.40});
+        for (TraceRung rung : TraceRung.values()) {
+            ladder.put(rung.stage(), new double[] {rung.ladder(), rung.deviation()});
+        }
         return ladder;
     }
 

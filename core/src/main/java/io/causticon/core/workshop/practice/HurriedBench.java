@@ -24,6 +24,7 @@ import io.causticon.core.science.formula.ScorchLimit;
 import io.causticon.core.science.formula.SettingFat;
 import io.causticon.core.science.instruments.InstrumentSimulator;
 import io.causticon.core.science.making.Situation;
+import io.causticon.core.science.making.TraceRung;
 import io.causticon.core.science.making.WorkingTime;
 import io.causticon.core.wording.Exactly;
 import io.causticon.core.wording.Phrase;
@@ -100,11 +101,6 @@ public final class HurriedBench {
     /** Of the way to light trace that blending makes, where it is done as is usual; time makes the rest. */
     private static final double OF_BLENDING = .7;
 
-    private static final double EMULSION = .35;
-    private static final double THIN = .7;
-    private static final double MEDIUM = 1.4;
-    private static final double THICK = 2;
-    private static final double MASH = 2.5;
     private static final double STIRRING_COUNTS = .4;
 
     private final BatchPlan plan;
@@ -248,7 +244,7 @@ public final class HurriedBench {
     private double pace() {
         WorkingTime time = WorkingTime.forecast((scented ? plan : unscented).with(PlanFields.MIX_AT, mixed()));
         return thickness < 1 ? (1 - OF_BLENDING) / time.minutes() * (scented ? time.minutes() / Math.max(1, time.unpourable() - time.minutes()) : 1)
-                : (THICK - 1) / Math.max(.5, time.unpourable() - time.minutes());
+                : (TraceRung.THICK.reached() - 1) / Math.max(.5, time.unpourable() - time.minutes());
     }
 
     private double burst() {
@@ -325,13 +321,11 @@ public final class HurriedBench {
 
     /** What the batter looks like: fat that sets looks thick before it is. */
     public Stage looks() {
-        return isFalse() && thickness < 1 && thickness >= EMULSION ? Stage.THICK : real();
+        return isFalse() && thickness < 1 && thickness >= TraceRung.EMULSION.reached() ? Stage.THICK : real();
     }
 
     private Stage real() {
-        return thickness < EMULSION ? Stage.STREAKS
-                : thickness < THIN ? Stage.EMULSION
-                        : thickness < 1 ? Stage.THIN : thickness < MEDIUM ? Stage.LIGHT : thickness < THICK ? Stage.MEDIUM : thickness < MASH ? Stage.THICK : Stage.MASH;
+        return TraceRung.at(thickness);
     }
 
     private boolean isFalse() {

@@ -40,7 +40,7 @@ class SamplesTest {
         Cases one = made("day 8 see white spots on bar 3");
         Cases other = made("day 8 see white spots on bar 3", "day 9 no white spots on bars 4, 5, 6");
         assertThat(of(other, Findings.WHITE_SPOTS).isPresent()).isTrue();
-        assertThat(other.probabilityOf(LYE_POCKETS)).isLessThan(one.probabilityOf(LYE_POCKETS)).isGreaterThan(Diagnosis.HAZARD_RULED_OUT_BELOW);
+        assertThat(other.probabilityOf(LYE_POCKETS)).isLessThan(one.probabilityOf(LYE_POCKETS)).isGreaterThan(Diagnosis.NAMED_BELOW);
         // The bar that shows it is none of the others, however often it is looked at.
         assertThat(made("day 8 see white spots on bar 3", "day 9 no white spots on bar 3").probabilityOf(LYE_POCKETS)).isEqualTo(one.probabilityOf(LYE_POCKETS));
     }
