@@ -36,6 +36,11 @@ class FillWorkshop implements ApplicationRunner {
     /** So that a log has about two hundred lines. */
     private static final int READINGS = 150;
 
+    /** One batch in ten has a fat from a bowl whose tare was not written down, and that is not on the shelf yet. */
+    private static final int JUG_EACH = 10;
+
+    private static final String JUG = "blue bowl";
+
     private static final double DAYS_BETWEEN = 0.9;
     private static final double RELEASED_AFTER = 33;
 
@@ -83,6 +88,9 @@ class FillWorkshop implements ApplicationRunner {
                 .probed(READINGS)
                 .unmouldedAndCut(12)
                 .day(4, new Entry.WashTested(WashFeel.CALM));
+        if (number % JUG_EACH == 0) {
+            made.jugWithoutTare(plan.formula().fats().get(0).fat().id(), JUG);
+        }
         DemoBatch all = days > RELEASED_AFTER
                 ? made.day(RELEASED_AFTER, new Entry.WashTested(WashFeel.CALM), new Entry.Released("calm, and a month old"))
                 : made;

@@ -24,7 +24,7 @@ class SignInTest {
 
     @Test
     void letsThoseInWhoKnowThePassword(Client client) {
-        assertThat(client.signIn("ines").get("/").body()).contains("Saltern Lane Soapworks").contains("Whey &amp; Barley");
+        assertThat(client.signIn("ines").get("/").body()).contains("Saltern Lane Soapworks").contains("Sign out");
     }
 
     @Test
