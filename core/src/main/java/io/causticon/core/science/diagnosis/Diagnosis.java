@@ -25,8 +25,7 @@ import java.util.Set;
  * @param superfat what its superfat is, a fraction, by weights and tests together
  * @param excess how much alkali is too much, if any is
  * @param slips what slip at the scale would explain it, likeliest first
- * @param next what to look at next, most telling first
- * @param lookCouldFree whether there is one look that could let it go, as far as its hazards are concerned
+ * @param looks what to look at next
  */
 public record Diagnosis(
         List<ConditionReport> reports,
@@ -37,8 +36,7 @@ public record Diagnosis(
         Estimate superfat,
         Excess excess,
         List<Slip> slips,
-        List<NextLook> next,
-        boolean lookCouldFree) {
+        Looks looks) {
 
     /** From here on a batch is held until the hazard is ruled out. */
     public static final double HOLD_FROM = 0.10;
@@ -64,7 +62,16 @@ public record Diagnosis(
         reports = List.copyOf(reports);
         evidence = List.copyOf(evidence);
         slips = List.copyOf(slips);
-        next = List.copyOf(next);
+    }
+
+    /** What to look at next, most telling first. */
+    public List<NextLook> next() {
+        return looks.next();
+    }
+
+    /** Whether there is one look that could let it go, as far as its hazards are concerned. */
+    public boolean lookCouldFree() {
+        return !signStands && looks.oneCouldFree();
     }
 
     /** What the report comes to. */

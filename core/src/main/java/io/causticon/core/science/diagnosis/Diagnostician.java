@@ -160,11 +160,11 @@ public final class Diagnostician {
         Belief belief = weighing.belief;
         Set<Finding> known = weighing.evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
         Duration age = facts.age();
-        NextLooks.Ranked looks = new NextLooks(network, belief).ranked(known, age, SignHistory.calmTest(facts).isPresent());
+        Looks looks = new Looks(() -> new NextLooks(network, belief).ranked(known, age, SignHistory.calmTest(facts).isPresent()));
         boolean stands = SignHistory.of(facts).stream().anyMatch(SignHistory::stands);
         return new Diagnosis(
                 reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, SuperfatLevels.estimate(belief.superfat()), Excess.of(belief.superfat()), weighing.slips,
-                looks.looks(), !stands && looks.oneCouldFree());
+                looks);
     }
 
     /** What a log says was seen, without weighing it. */

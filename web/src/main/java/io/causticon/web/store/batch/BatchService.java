@@ -432,10 +432,11 @@ public class BatchService {
     List<UUID> settle(BatchId id) {
         BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
         BatchStore.Kept before = fromRows(row);
-        List<RevisionRow> holds = holdIfNeeded(before.batch(), assessments.whenWritten(before.batch()), "");
+        Assessment now = assessments.whenWritten(before.batch());
+        List<RevisionRow> holds = holdIfNeeded(before.batch(), now, "");
         BatchStore.Kept held = append(before, holds);
         row.logVersion++;
-        summaries.write(held.batch(), row.logVersion, assessments.whenWritten(held.batch()));
+        summaries.write(held.batch(), row.logVersion, holds.isEmpty() ? now : assessments.whenWritten(held.batch()));
         return holds.stream().map(r -> r.id).toList();
     }
 
@@ -448,12 +449,13 @@ public class BatchService {
         BatchStore.Kept judged = transaction.execute(t -> {
             BatchRow row = batches.findWithLockById(id.value()).orElseThrow(() -> noBatch(id));
             BatchStore.Kept before = fromRows(row);
-            List<RevisionRow> holds = holdIfNeeded(before.batch(), assessments.whenWritten(before.batch()), because);
+            Assessment now = assessments.whenWritten(before.batch());
+            List<RevisionRow> holds = holdIfNeeded(before.batch(), now, because);
             BatchStore.Kept after = append(before, holds);
             if (!holds.isEmpty()) {
                 row.logVersion++;
             }
-            summaries.write(after.batch(), row.logVersion, assessments.whenWritten(after.batch()));
+            summaries.write(after.batch(), row.logVersion, holds.isEmpty() ? now : assessments.whenWritten(after.batch()));
             return after.at(row.logVersion);
         });
         store.keep(judged);

@@ -54,19 +54,27 @@ record Fingerprint(String program, String experience, Map<Named, String> vessels
     }
 
     /**
+     * Something that a row was judged by, and that is otherwise now.
+     *
+     * @param words what
+     * @param ofTheBatch whether it is a fact of this batch, and not only what is known of all of them: that comes first
+     */
+    record Moved(String words, boolean ofTheBatch) {}
+
+    /**
      * Why a row would be judged otherwise now.
      *
      * @param written as it was kept
      * @param experience what the workshop learned; empty while that is still being read
-     * @return in words, each one thing that moved; none where nothing did
+     * @return each thing that moved; none where nothing did
      */
-    static List<String> moved(String written, String experience, KnownVessels known) {
+    static List<Moved> moved(String written, String experience, KnownVessels known) {
         String[] lines = written.split(LINE, -1);
-        List<String> moved = new ArrayList<>();
+        List<Moved> moved = new ArrayList<>();
         if (lines.length < 2 || !lines[0].equals(ProgramVersion.ofTheCore())) {
-            moved.add("the program knows more");
+            moved.add(new Moved("the program knows more", false));
         } else if (!experience.isEmpty() && !lines[1].equals(experience)) {
-            moved.add("the workshop learned from its cases");
+            moved.add(new Moved("the workshop learned from its cases", false));
         }
         for (int i = 2; i < lines.length; i++) {
             String[] fields = lines[i].split(FIELD, FIELDS);
@@ -74,7 +82,9 @@ record Fingerprint(String program, String experience, Map<Named, String> vessels
                 Named vessel = new Named(fields[0].isEmpty() ? null : fields[0], fields[2]);
                 String now = mass(known, vessel);
                 if (!now.equals(fields[1])) {
-                    moved.add(now.isEmpty() ? "nobody knows any more what " + fields[2] + " weighs" : fields[2] + " is known to weigh " + Math.round(Double.parseDouble(now)) + " g");
+                    moved.add(new Moved(
+                            now.isEmpty() ? "nobody knows any more what " + fields[2] + " weighs" : fields[2] + " is known to weigh " + Math.round(Double.parseDouble(now)) + " g",
+                            true));
                 }
             }
         }

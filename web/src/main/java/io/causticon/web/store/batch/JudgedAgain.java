@@ -3,7 +3,8 @@ package io.causticon.web.store.batch;
 import io.causticon.core.model.log.Entry;
 import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.shared.Guard;
-import java.util.List;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -37,6 +38,9 @@ public class JudgedAgain implements FollowsLogs, DisposableBean {
     private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("judges-again"));
     private @Nullable ScheduledFuture<?> waiting;
 
+    /** Whether something moved since the list of those that are to be judged was made. */
+    private volatile boolean isAsked;
+
     JudgedAgain(Summaries summaries, BatchService batches) {
         this.summaries = summaries;
         this.batches = batches;
@@ -47,8 +51,9 @@ public class JudgedAgain implements FollowsLogs, DisposableBean {
         background.scheduleWithFixedDelay(this::judge, 0, EVERY_MINUTES, TimeUnit.MINUTES);
     }
 
-    /** Something that batches are judged by has moved. */
+    /** Something that batches are judged by has moved. What is under way looks again at what comes first. */
     public synchronized void look() {
+        isAsked = true;
         if (waiting == null || waiting.isDone()) {
             waiting = background.schedule(this::judge, WAIT_MILLIS, TimeUnit.MILLISECONDS);
         }
@@ -65,20 +70,32 @@ public class JudgedAgain implements FollowsLogs, DisposableBean {
     /** Judges all that moved, before it returns. */
     public void judge() {
         try {
-            List<Summaries.Moved> moved = summaries.moved();
-            for (Summaries.Moved one : moved) {
+            int judged = 0;
+            Deque<Summaries.Moved> moved = moved();
+            while (!moved.isEmpty()) {
+                Summaries.Moved one = moved.remove();
                 Guard.of("Batch " + one.batch(), () -> {
                     batches.judgeAgain(one.batch(), one.because());
                     return true;
                 });
+                judged++;
+                if (isAsked) {
+                    moved = moved();
+                }
             }
-            if (!moved.isEmpty()) {
-                LOG.info("{} batches judged again", moved.size());
+            if (judged > 0) {
+                LOG.info("{} batches judged again", judged);
             }
         } catch (RuntimeException e) {
             // The next look finds them again.
             LOG.warn("Batches could not be judged again: {}", e.toString());
         }
+    }
+
+    /** What is to be judged, the most urgent first. */
+    private Deque<Summaries.Moved> moved() {
+        isAsked = false;
+        return new ArrayDeque<>(summaries.moved());
     }
 
     @Override

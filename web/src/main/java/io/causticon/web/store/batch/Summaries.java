@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -267,20 +268,25 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
      *
      * @param batch of which
      * @param because what moved, in words
+     * @param isOfTheBatch whether a fact of this batch moved, and not only what is known of all of them
      */
-    record Moved(BatchId batch, String because) {}
+    record Moved(BatchId batch, String because, boolean isOfTheBatch) {}
 
-    /** Whatever was judged by what is not known any more: released soap first, as somebody may be using it, then what dries, then what is in its mould. */
+    /** Whatever was judged by what is not known any more: first where a fact of the batch moved; and of these as of the others released soap first, as somebody may be using it, then what dries, then what is in its mould. */
     public List<Moved> moved() {
         String experience = assessments.experience();
         KnownVessels vessels = workshop.knownVessels();
         List<Moved> moved = new ArrayList<>();
         for (SummaryQueries.Judged judged : queries.judged()) {
-            List<String> because = Fingerprint.moved(judged.fingerprint(), experience, vessels);
+            List<Fingerprint.Moved> because = Fingerprint.moved(judged.fingerprint(), experience, vessels);
             if (!because.isEmpty()) {
-                moved.add(new Moved(new BatchId(judged.batch()), String.join("; ", because)));
+                moved.add(new Moved(
+                        new BatchId(judged.batch()),
+                        because.stream().map(Fingerprint.Moved::words).collect(Collectors.joining("; ")),
+                        because.stream().anyMatch(Fingerprint.Moved::ofTheBatch)));
             }
         }
+        moved.sort(Comparator.comparing(m -> !m.isOfTheBatch()));
         return moved;
     }
 
