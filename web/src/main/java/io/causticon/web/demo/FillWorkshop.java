@@ -36,7 +36,7 @@ class FillWorkshop implements ApplicationRunner {
     /** So that a log has about two hundred lines. */
     private static final int READINGS = 150;
 
-    /** One batch in ten has a fat from a bowl whose tare was not written down, and that is not on the shelf yet. */
+    /** One batch in ten has a fat from a bowl whose tare was not written down, and which is not on the shelf yet; nobody has washed with it. */
     private static final int JUG_EACH = 10;
 
     private static final String JUG = "blue bowl";
@@ -80,18 +80,20 @@ class FillWorkshop implements ApplicationRunner {
     private void keep(BatchPlan plan, double days, int number) {
         Instant now = clock.instant();
         Instant begun = now.minus(Duration.ofMinutes(Math.round(1440 * days)));
+        boolean fromAJug = number % JUG_EACH == 0;
         DemoBatch made = new DemoBatch(plan, begun, now, ROOM, number)
                 .weighed()
                 .potsMatched()
                 .mixedTo(Stage.MEDIUM)
                 .pouredAndKept(MouldCare.INSULATED)
                 .probed(READINGS)
-                .unmouldedAndCut(12)
-                .day(4, new Entry.WashTested(WashFeel.CALM));
-        if (number % JUG_EACH == 0) {
-            made.jugWithoutTare(plan.formula().fats().get(0).fat().id(), JUG);
+                .unmouldedAndCut(12);
+        if (fromAJug) {
+            made = made.jugWithoutTare(plan.formula().fats().get(0).fat().id(), JUG);
+        } else {
+            made = made.day(4, new Entry.WashTested(WashFeel.CALM));
         }
-        DemoBatch all = days > RELEASED_AFTER
+        DemoBatch all = days > RELEASED_AFTER && !fromAJug
                 ? made.day(RELEASED_AFTER, new Entry.WashTested(WashFeel.CALM), new Entry.Released("calm, and a month old"))
                 : made;
         BatchId id = batches.begin(plan, null, 1, begun, INES, ZoneId.systemDefault(), "fill-" + number);
