@@ -63,7 +63,11 @@ final class BatterKinds {
             "^(" + Quotes.QUOTED + "|[\\p{L}][\\p{L}' -]*?)\\s+(moved|slowed|riced|seized|curdled|browned|morphed|faded)(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE);
 
     private static final EntryKind<Entry.BlenderBurst> BURST =
-            EntryKind.of(Entry.BlenderBurst.class, "burst", Authority.INSTRUMENT, (e, check) -> check.within("blender", e.seconds(), EntryCheck.BURST))
+            EntryKind.of(
+                            Entry.BlenderBurst.class,
+                            "burst",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.within("blender", e.seconds(), EntryCheck.BURST))
             .tells(Tells.POTS)
             .marked(Mark.BATTER)
             .words((b, n) -> Phrase.of("blender {} s", b.seconds()))
@@ -86,7 +90,11 @@ final class BatterKinds {
             .on(OnStrip.CURVE);
 
     private static final EntryKind<Entry.Added> ADDED =
-            EntryKind.of(Entry.Added.class, "added", Authority.PROGRAM, (e, check) -> check.mass(e.what().name(), e.mass(), EntryCheck.HEAVIEST))
+            EntryKind.of(
+                            Entry.Added.class,
+                            "added",
+                            Authority.PROGRAM,
+                            (e, check) -> check.mass(e.what().name(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.WEIGHTS)
             .words((a, n) -> Phrase.of("{}", a.what().name()).then("", mass(a.mass())).then("", Phrase.of(
@@ -113,7 +121,11 @@ final class BatterKinds {
             .on(OnStrip.EVENT);
 
     private static final EntryKind<Entry.PortionTaken> PORTION_TAKEN =
-            EntryKind.of(Entry.PortionTaken.class, "portion-taken", Authority.PROGRAM, (e, check) -> check.mass(e.portion().name(), e.mass(), EntryCheck.HEAVIEST))
+            EntryKind.of(
+                            Entry.PortionTaken.class,
+                            "portion-taken",
+                            Authority.PROGRAM,
+                            (e, check) -> check.mass(e.portion().name(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.POTS)
             .marked(Mark.BATTER)
@@ -123,7 +135,11 @@ final class BatterKinds {
             .event((t, n) -> Phrase.of("{} taken", t.portion().name()));
 
     private static final EntryKind<Entry.LayerPoured> LAYER =
-            EntryKind.of(Entry.LayerPoured.class, "layer", Authority.PROGRAM, (e, check) -> check.mass(e.portion().name(), e.mass(), EntryCheck.HEAVIEST))
+            EntryKind.of(
+                            Entry.LayerPoured.class,
+                            "layer",
+                            Authority.PROGRAM,
+                            (e, check) -> check.mass(e.portion().name(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.MOULD)
             .marked(Mark.BATTER)

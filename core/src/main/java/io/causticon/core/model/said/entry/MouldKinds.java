@@ -49,7 +49,11 @@ final class MouldKinds {
             .event("tapped");
 
     private static final EntryKind<Entry.Poured> POURED =
-            EntryKind.of(Entry.Poured.class, "poured", Authority.PROGRAM, (e, check) -> check.degrees(MeasurementPoint.BATTER.name(), e.batter(), MeasurementPoint.BATTER.possibleCelsius()))
+            EntryKind.of(
+                            Entry.Poured.class,
+                            "poured",
+                            Authority.PROGRAM,
+                            (e, check) -> check.degrees(MeasurementPoint.BATTER.name(), e.batter(), MeasurementPoint.BATTER.possibleCelsius()))
             .tells(Tells.MOULD)
             .marked(Mark.BATTER)
             .words((p, n) -> p.batter() == null ? Phrase.of("poured") : Phrase.of("poured at {}", new Exactly(p.batter())))
@@ -60,7 +64,11 @@ final class MouldKinds {
             .event("poured");
 
     private static final EntryKind<Entry.Kept> KEPT =
-            EntryKind.of(Entry.Kept.class, "kept", Authority.PROGRAM, (e, check) -> check.degrees("Where the mould stands", e.temperature(), EntryCheck.KEPT_AT))
+            EntryKind.of(
+                            Entry.Kept.class,
+                            "kept",
+                            Authority.PROGRAM,
+                            (e, check) -> check.degrees("Where the mould stands", e.temperature(), EntryCheck.KEPT_AT))
             .tells(Tells.MOULD)
             .words((k, n) -> k.temperature() == null
                     ? Phrase.of(said(k.keeping()))
@@ -98,7 +106,11 @@ final class MouldKinds {
             .on(OnStrip.EVENT);
 
     private static final EntryKind<Entry.Cut> CUT =
-            EntryKind.of(Entry.Cut.class, "cut", Authority.PROGRAM, (e, check) -> check.within("bars", e.bars(), EntryCheck.BARS))
+            EntryKind.of(
+                            Entry.Cut.class,
+                            "cut",
+                            Authority.PROGRAM,
+                            (e, check) -> check.within("bars", e.bars(), EntryCheck.BARS))
             .tells(Tells.MOULD)
             .words((c, n) -> c.bars() == 1 ? Phrase.of("cut") : Phrase.of("cut into {} bars", c.bars()))
             .typed((c, pen) -> "cut " + c.bars())

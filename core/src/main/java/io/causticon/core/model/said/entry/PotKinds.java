@@ -39,7 +39,11 @@ final class PotKinds {
     private static final Pattern QUOTED = Pattern.compile(Quotes.QUOTED);
 
     private static final EntryKind<Entry.TemperatureRead> TEMPERATURE =
-            EntryKind.of(Entry.TemperatureRead.class, "temperature", Authority.INSTRUMENT, (e, check) -> check.degrees(e.spot().name(), e.temperature(), e.spot().possibleCelsius()))
+            EntryKind.of(
+                            Entry.TemperatureRead.class,
+                            "temperature",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.degrees(e.spot().name(), e.temperature(), e.spot().possibleCelsius()))
             .tells(Tells.TEMPERATURES)
             .marked(t -> mark(t.spot()))
             .words((t, n) -> Phrase.of("{} {}", Pen.lower(t.spot()), new Exactly(t.temperature())))
@@ -109,7 +113,11 @@ final class PotKinds {
             .notOnStrip();
 
     private static final EntryKind<Entry.HumidityRead> HUMIDITY =
-            EntryKind.of(Entry.HumidityRead.class, "humidity", Authority.INSTRUMENT, (e, check) -> check.within("humidity", e.percent(), EntryCheck.HUMIDITY))
+            EntryKind.of(
+                            Entry.HumidityRead.class,
+                            "humidity",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.within("humidity", e.percent(), EntryCheck.HUMIDITY))
             .tells(Tells.TEMPERATURES)
             .marked(Mark.ROOM)
             .words((h, n) -> Phrase.of("humidity {} %", new Exactly(h.percent())))
@@ -124,7 +132,11 @@ final class PotKinds {
             "mg/l", 1.0, "ppm", 1.0, "dh", 17.85, "\u00b0dh", 17.85, "fh", 10.0, "\u00b0fh", 10.0, "gpg", 17.12, "mmol/l", 100.09);
 
     private static final EntryKind<Entry.WaterRead> WATER =
-            EntryKind.of(Entry.WaterRead.class, "water-hardness", Authority.INSTRUMENT, (e, check) -> check.within("mg/l of lime", e.milligramsPerLitre(), EntryCheck.HARDNESS))
+            EntryKind.of(
+                            Entry.WaterRead.class,
+                            "water-hardness",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.within("mg/l of lime", e.milligramsPerLitre(), EntryCheck.HARDNESS))
             .tells(Tells.TESTS)
             .words((w, n) -> Phrase.of("water of {} mg/l of lime", new Exactly(w.milligramsPerLitre(), 0)))
             .typed((w, pen) -> "water hardness " + pen.number(w.milligramsPerLitre()) + " mg/l")

@@ -63,7 +63,11 @@ final class StockKinds {
             .notOnStrip();
 
     private static final EntryKind<Entry.ToCure> TO_CURE =
-            EntryKind.of(Entry.ToCure.class, "to-cure", Authority.PROGRAM, (e, check) -> check.within("weeks of cure", e.weeks(), EntryCheck.CURE_WEEKS))
+            EntryKind.of(
+                            Entry.ToCure.class,
+                            "to-cure",
+                            Authority.PROGRAM,
+                            (e, check) -> check.within("weeks of cure", e.weeks(), EntryCheck.CURE_WEEKS))
             .tells(Tells.VERDICT)
             .words((c, n) -> Phrase.of("to cure {} weeks at least", c.weeks()))
             .typed((c, pen) -> "cure " + c.weeks() + " weeks")

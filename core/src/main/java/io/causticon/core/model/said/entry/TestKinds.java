@@ -67,7 +67,11 @@ final class TestKinds {
     private static final double ROUNDING = 1e-6;
 
     private static final EntryKind<Entry.PhRead> PH =
-            EntryKind.of(Entry.PhRead.class, "ph", Authority.INSTRUMENT, (e, check) -> check.within("pH", e.ph(), EntryCheck.PH))
+            EntryKind.of(
+                            Entry.PhRead.class,
+                            "ph",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.within("pH", e.ph(), EntryCheck.PH))
             .tells(Tells.TESTS)
             .version(2)
             .words((p, n) -> BarsSaid.after(Phrase.of(
@@ -101,7 +105,11 @@ final class TestKinds {
             .on(OnStrip.OPEN);
 
     private static final EntryKind<Entry.Lathered> LATHER =
-            EntryKind.of(Entry.Lathered.class, "lather", Authority.PROGRAM, (e, check) -> check.within("The grade of a lather", e.grade(), EntryCheck.LATHER))
+            EntryKind.of(
+                            Entry.Lathered.class,
+                            "lather",
+                            Authority.PROGRAM,
+                            (e, check) -> check.within("The grade of a lather", e.grade(), EntryCheck.LATHER))
             .tells(Tells.TESTS)
             .words((l, n) -> BarsSaid.after(Phrase.of("lather {} of 5", l.grade()), l.on()))
             .typed((l, pen) -> "lather " + l.grade() + BarsSaid.typed(l.on(), pen))
@@ -126,7 +134,11 @@ final class TestKinds {
             .on(OnStrip.OPEN);
 
     private static final EntryKind<Entry.NeedleRead> NEEDLE =
-            EntryKind.of(Entry.NeedleRead.class, "needle", Authority.INSTRUMENT, (e, check) -> check.within("The depth of the needle in mm", e.millimetres(), EntryCheck.NEEDLE))
+            EntryKind.of(
+                            Entry.NeedleRead.class,
+                            "needle",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.within("The depth of the needle in mm", e.millimetres(), EntryCheck.NEEDLE))
             .tells(Tells.TESTS)
             .words((l, n) -> BarsSaid.after(Phrase.of("needle {} mm deep", new Exactly(l.millimetres(), 1)), l.on()))
             .typed((l, pen) -> "needle " + pen.number(l.millimetres()) + " mm" + BarsSaid.typed(l.on(), pen))

@@ -50,7 +50,11 @@ final class WeighingKinds {
     private static final Pattern ANOTHER_NUMBER = Pattern.compile("^\\s*[-+]?\\d");
 
     private static final EntryKind<Entry.Weighed> WEIGHED =
-            EntryKind.of(Entry.Weighed.class, "weighed", Authority.PROGRAM, (e, check) -> check.mass(e.what().id(), e.mass(), EntryCheck.HEAVIEST))
+            EntryKind.of(
+                            Entry.Weighed.class,
+                            "weighed",
+                            Authority.PROGRAM,
+                            (e, check) -> check.mass(e.what().id(), e.mass(), EntryCheck.HEAVIEST))
             .version(2)
             .tells(Tells.WEIGHTS)
             .marked(w -> mark(w.what()))
@@ -65,7 +69,11 @@ final class WeighingKinds {
             .notOnStrip();
 
     private static final EntryKind<Entry.WeighedAgain> WEIGHED_AGAIN =
-            EntryKind.of(Entry.WeighedAgain.class, "weighed-again", Authority.PROGRAM, (e, check) -> check.mass(e.what().id(), e.mass(), EntryCheck.HEAVIEST))
+            EntryKind.of(
+                            Entry.WeighedAgain.class,
+                            "weighed-again",
+                            Authority.PROGRAM,
+                            (e, check) -> check.mass(e.what().id(), e.mass(), EntryCheck.HEAVIEST))
             .tells(Tells.WEIGHTS)
             .marked(w -> mark(w.what()))
             .words((w, n) -> Phrase.of("{} weighed again: {}", n.of(w.what()), w.mass()))
@@ -74,7 +82,11 @@ final class WeighingKinds {
             .notOnStrip();
 
     private static final EntryKind<Entry.PotWeighed> POT_WEIGHED =
-            EntryKind.of(Entry.PotWeighed.class, "pot-weighed", Authority.INSTRUMENT, (e, check) -> check.mass("pot", e.mass(), EntryCheck.HEAVIEST_POT))
+            EntryKind.of(
+                            Entry.PotWeighed.class,
+                            "pot-weighed",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.mass("pot", e.mass(), EntryCheck.HEAVIEST_POT))
             .tells(Tells.WEIGHTS)
             .words((p, n) -> Phrase.of("all in the pot: {}", p.mass()))
             .typed((p, pen) -> "pot " + pen.mass(p.mass()))
@@ -84,7 +96,11 @@ final class WeighingKinds {
             .notOnStrip();
 
     private static final EntryKind<Entry.RestScaled> REST_SCALED =
-            EntryKind.of(Entry.RestScaled.class, "rest-scaled", Authority.PERSON, (e, check) -> check.within("The factor of the rest", e.factor(), EntryCheck.SCALING))
+            EntryKind.of(
+                            Entry.RestScaled.class,
+                            "rest-scaled",
+                            Authority.PERSON,
+                            (e, check) -> check.within("The factor of the rest", e.factor(), EntryCheck.SCALING))
             .tells(Tells.WEIGHTS)
             .words((s, n) -> Phrase.of("the rest scaled by {}", new Exactly(s.factor(), 3)))
             .typed((s, pen) -> "scale the rest by " + pen.number(s.factor()))
@@ -94,7 +110,11 @@ final class WeighingKinds {
             .notOnStrip();
 
     private static final EntryKind<Entry.BarWeighed> BAR_WEIGHED =
-            EntryKind.of(Entry.BarWeighed.class, "bar", Authority.INSTRUMENT, (e, check) -> check.mass("bar", e.mass(), EntryCheck.HEAVIEST_BAR))
+            EntryKind.of(
+                            Entry.BarWeighed.class,
+                            "bar",
+                            Authority.INSTRUMENT,
+                            (e, check) -> check.mass("bar", e.mass(), EntryCheck.HEAVIEST_BAR))
             .version(2)
             .tells(Tells.TESTS)
             .words((b, n) -> BarsSaid.after(Phrase.of("bar {}", b.mass()), b.on()))
