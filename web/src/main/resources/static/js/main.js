@@ -23,6 +23,7 @@ import { choose } from './behaviour/choose.js';
 import { grows } from './behaviour/grows.js';
 import { reorder } from './behaviour/reorder.js';
 import { mistakes } from './behaviour/mistakes.js';
+import { keepsUp } from './behaviour/keeps-up.js';
 import { listKept, tellWhenAway } from './behaviour/away.js';
 
 const attach = (selector, behaviour) => document.querySelectorAll(selector).forEach(behaviour);
@@ -62,5 +63,6 @@ keys(document);
 keyList(document);
 clocks(document);
 keepSplashAtHand();
+keepsUp(document);
 tellWhenAway(document.body);
 attach('[data-kept-pages]', listKept);

@@ -8,6 +8,7 @@ import io.causticon.web.harness.Client;
 import io.causticon.web.harness.Crawler;
 import io.causticon.web.harness.Everybody;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
 import io.causticon.web.store.batch.Batch;
 import io.causticon.web.store.batch.BatchId;
 import io.causticon.web.store.batch.BatchService;
@@ -177,6 +178,18 @@ class PagesTest {
             assertThat(client.get("/?find=tallow").body()).contains("Rye-beer Tar").doesNotContain(">Long Shelf<");
             assertThat(client.get("/?find=nothing-like-it").body()).contains("Nothing here fits");
             assertThat(client.get("/?show=no-such-filter").statusCode()).isEqualTo(200);
+        }
+
+        @Test
+        void showsWhatIsHeldSinceItWasOpened(RunningApplication application, Client client, Browser browser) {
+            BatchId swirl = Swirl.lyeIn(application, "Rack that stays open");
+            browser.signIn("odd").open("/?find=Rack+that+stays+open");
+            String before = browser.text("[data-keeps-up='tabs']");
+            Map<String, String> hold = Map.of("reason", "its jug leaked", "key", UUID.randomUUID().toString());
+            assertThat(client.signIn("ines").post("/casebook/" + swirl + "/hold", hold).statusCode()).isEqualTo(302);
+            browser.script("document.dispatchEvent(new Event('visibilitychange'))");
+            browser.waitUntilTrue(() -> !browser.text("[data-keeps-up='tabs']").equals(before));
+            assertThat(browser.text("[data-keeps-up='tabs']")).contains("Held");
         }
 
         @Test
