@@ -26,12 +26,12 @@ class EvaluationWallsTest {
     @Test
     void batchesAreDrawnWithoutTheKnowledge() {
         // What else is drawn stands in the core, whose walls say the same.
-        assertThat(used(DrawnBatch.class)).isNotEmpty().noneMatch(p -> p.startsWith("io.causticon.core.diagnosis"));
+        assertThat(used(DrawnBatch.class)).isNotEmpty().noneMatch(p -> p.startsWith("io.causticon.core.science.diagnosis"));
     }
 
     /** Else the wall above would be one round nothing. */
     @Test
     void theyAreJudgedWithIt() {
-        assertThat(used(Evaluation.class)).anyMatch(p -> p.startsWith("io.causticon.core.diagnosis"));
+        assertThat(used(Evaluation.class)).anyMatch(p -> p.startsWith("io.causticon.core.science.diagnosis"));
     }
 }
