@@ -28,7 +28,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.CsvFileSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class AssessmentTest {
@@ -50,77 +50,9 @@ class AssessmentTest {
                 .orElse("no gate");
     }
 
-    /**
-     * What was done, on which day it is looked at, what it is, and what a release misses; "made" is weighed as planned, its lye in after forty minutes,
-     * poured at a light trace and cut the next day.
-     */
+    /** The table tells what each of its columns is. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        // The age and every test count from the lye.
-        "day 11 lye in; day 11 poured 38                                                        | 11.1 | MOULD    | AGE TEST HAZARDS_LOW",
-        "day 11 lye in; day 11 poured 38; day 11 cut 8; day 11 wash calm                        | 11.1 | CURE     | AGE TEST HAZARDS_LOW",
-        "day 5 wash calm                                                                        | 9    | BENCH    | no gate",
-        "day 5 wash calm; day 6 titrate 0                                                       | 30   | BENCH    | no gate",
-        "oil 42; @+40m lye in; @+45m light; @+1h poured 38                                       | 0.5  | MOULD    | any",
-        "made                                                                                   | 9    | CURE     | TEST HAZARDS_LOW",
-        "made; day 9 wash calm                                                                  | 10   | CURE     | none",
-        "made; day 3 wash calm                                                                  | 6    | CURE     | AGE",
-        "made; day 3 wash calm                                                                  | 7    | CURE     | AGE",
-        "made; day 3 wash calm                                                                  | 7.1  | CURE     | none",
-        "made; @+30h wash calm                                                                  | 9    | CURE     | TEST HAZARDS_LOW",
-        "oil 42; @+40m lye in; @+45m light; @+1h poured 38; day 9 wash calm                     | 10   | MOULD    | TEST HAZARDS_LOW",
-        "oil 42; @+40m lye in; @+45m light; @+1h poured 38; day 8 unmoulded; day 9 wash calm    | 10   | CURE     | none",
-        "made; day 9 titrate 0                                                                  | 10   | CURE     | none",
-        "made; @+12h titrate 0                                                                  | 10   | CURE     | TEST HAZARDS_LOW",
-        // A number that is not within the limit is not nothing.
-        "made; day 9 titrate 0.09                                                               | 10   | CURE     | TEST",
-        "made; day 9 titrate 0.09; day 10 titrate 0.09; day 11 titrate 0.09                     | 12   | HELD     | any",
-        "made; day 9 titrate 0.03; day 10 titrate 0.04                                          | 12   | CURE     | none",
-        "made; day 9 titrate 0.5                                                                | 10   | HELD     | any",
-        // A sign stands.
-        "made; day 9 wash burns                                                                 | 10   | HELD     | any",
-        "made; day 9 wash burns; day 13 wash calm                                               | 14   | HELD     | any",
-        "made; day 9 wash burns on bar 3; day 13 titrate 0; day 13 wash calm on bar 3           | 14   | HELD     | any",
-        "made; day 9 see zap                                                                    | 10   | HELD     | any",
-        "made; day 9 see weeping                                                                | 10   | HELD     | any",
-        "made; @+30h wash burns                                                                 | 4    | HELD     | any",
-        "made; @+30h see zap; day 8 no zap; day 8 wash calm                                     | 10   | CURE     | none",
-        // Later, better evidence settles earlier evidence.
-        "made; @+30h titrate 0.4; day 9 titrate 0; day 10 titrate 0; day 11 wash calm           | 12   | CURE     | none",
-        "made; day 5 titrate 0.4 on bar 1; day 9 titrate 0 on bar 2; day 10 titrate 0 on bar 3; day 11 titrate 0 on bar 4; day 12 titrate 0 on bar 5;"
-                + " day 13 titrate 0 on bar 6; day 14 titrate 0 on bar 7; day 14 wash calm; day 14 no white spots on bars 2-4 | 15 | CURE | none",
-        "made; day 5 see white spots on bar 1; day 9 no white spots on bars 2-6; day 9 titrate 0 on bar 2; day 9 titrate 0 on bar 3; day 9 wash calm; day 9 no weeping"
-                + " | 10 | CURE | none",
-        "made; day 5 see white spots on bar 1; day 9 wash calm                                  | 10   | CURE     | CUTS MEASURED HAZARDS_LOW",
-        "made; day 5 see white spots on bar 1; day 9 no white spots on bar 1; day 9 wash calm   | 10   | CURE     | CUTS MEASURED HAZARDS_LOW",
-        "made; day 5 see white spots on bar 1; day 5 see weeping; day 9 wash calm               | 10   | HELD     | any",
-        // What separated is not settled by a look at the top.
-        "oil 42; @+40m lye in; @+50m separated; @+1h poured 38; @+20h cut 8; day 2 no oil layer; day 9 wash calm | 10 | HELD | any",
-        "oil 42; @+40m lye in; @+50m separated; @+55m medium; @+1h poured 38; @+20h cut 8; day 9 wash calm       | 10 | CURE | none",
-        "made; @+5h see oil layer; day 2 no oil layer; day 9 wash calm                          | 10   | HELD     | any",
-        "made; @+5h see oil layer; day 9 no white spots on bars 1-3; day 9 titrate 0 on bar 1; day 9 titrate 0 on bar 5; day 9 wash calm | 10 | CURE | none",
-        "made; @+5h see oil layer; day 9 no white spots on bars 1-3; day 9 titrate 0 on bar 1; day 9 wash calm | 10 | HELD | any",
-        // Where liquor can be closed in, faces and a titration.
-        "oil 42; @+40m lye in; @+45m mash; @+1h poured 50; @+20h cut 8; day 9 wash calm                           | 10 | any | CUTS MEASURED",
-        "oil 42; @+40m lye in; @+45m mash; @+1h poured 50; @+20h cut 8; day 9 wash calm; day 9 no white spots on bars 1-3 | 10 | CURE | MEASURED",
-        "oil 42; @+40m lye in; @+45m mash; @+1h poured 50; @+20h cut 8; day 9 titrate 0; day 9 no white spots on bars 1-3 | 10 | CURE | none",
-        "oil 42; @+40m lye in; @+45m rice after lavender; @+1h poured 50; @+20h cut 8; day 9 wash calm            | 10 | CURE | CUTS MEASURED",
-        "oil 42; @+40m lye in; @+45m curdled; @+1h poured 50; @+20h cut 8; day 9 wash calm                        | 10 | CURE | CUTS MEASURED",
-        "oil 42; @+40m lye in; @+45m false trace; @+1h poured 28; @+20h cut 8; day 9 wash calm                    | 10 | CURE | CUTS MEASURED HAZARDS_LOW",
-        "oil 42; @+40m lye in; @+45m thick; @+1h poured 26; @+20h cut 8; day 9 wash calm                          | 10 | CURE | CUTS MEASURED",
-        "oil 42; @+40m lye in; @+45m see solid; @+1h poured 45; @+20h cut 8; day 9 wash calm                      | 10 | any | CUTS MEASURED",
-        // Not for use, though nobody is burned.
-        "made; day 9 wash calm; day 20 see mould spots                                              | 21   | UNFIT    | FIT_FOR_USE",
-        "made; day 9 wash calm; day 20 see mould spots; day 22 no mould spots                              | 23   | UNFIT    | FIT_FOR_USE",
-        "made; day 9 wash calm; day 90 see rancid smell; day 90 see orange spots                      | 91   | UNFIT    | FIT_FOR_USE",
-        // For practice, and from practice.
-        "for practice; made; day 9 wash calm; day 9 titrate 0                                   | 10   | CURE     | MEANT_FOR_USE",
-        "for practice; made; day 9 wash calm; day 10 for use                                    | 11   | CURE     | TEST HAZARDS_LOW",
-        "for practice; made; day 9 wash calm; day 10 for use; day 11 wash calm                  | 12   | CURE     | none",
-        // A bar that there is not.
-        "made; day 9 wash calm on bar 55                                                        | 10   | CURE     | ANSWERED",
-        "made; day 9 wash calm; day 52 no oil layer                                             | 53   | CURE     | ANSWERED",
-    })
+    @CsvFileSource(resources = "histories.csv", delimiter = '|', numLinesToSkip = 1)
     void says(String lines, double day, String state, String missing) {
         Assessment judged = history(plain(), lines.trim()).at(Duration.ofMinutes(Math.round(day * 24 * 60)));
         if (!state.equals("any")) {
