@@ -25,8 +25,9 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
- * Twenty devices send two readings a second each while five benches watch, on loopback. Tells how long a reading takes from being sent to being
- * stored (acknowledged), and to the screen (the event at a watching bench). Bounded in time: the seconds given, at most ten minutes.
+ * Twenty devices send two readings a second each while five benches watch, on loopback. Tells how long a reading takes
+ * from being sent to being stored (acknowledged), and to the screen (the event at a watching bench). Bounded in time:
+ * the seconds given, at most ten minutes.
  */
 public class DeviceLoad {
 
@@ -41,8 +42,10 @@ public class DeviceLoad {
     private static final Pattern EVENT = Pattern.compile("\"sequence\":(\\d+)");
     private static final Pattern EVENT_DEVICE = Pattern.compile("\"device\":\"([0-9a-f-]+)\"");
 
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).version(HttpClient.Version.HTTP_1_1).build();
+    private final HttpClient http = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .version(HttpClient.Version.HTTP_1_1)
+            .build();
     private final List<Double> stored = Collections.synchronizedList(new ArrayList<>());
     private final List<Double> shown = Collections.synchronizedList(new ArrayList<>());
     private final Map<String, Long> sent = new ConcurrentHashMap<>();
@@ -53,8 +56,13 @@ public class DeviceLoad {
         int seconds = Math.min(600, arguments.length > 0 ? Integer.parseInt(arguments[0]) : 120);
         Path data = Files.createTempDirectory("causticon-deviceload");
         Process server = new ProcessBuilder(
-                        "java", "@scripts/server.options", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
-                        "--causticon.data=" + data, "--causticon.demo=true")
+                        "java",
+                        "@scripts/server.options",
+                        "-jar",
+                        "web/target/causticon/causticon.jar",
+                        "--server.port=" + PORT,
+                        "--causticon.data=" + data,
+                        "--causticon.demo=true")
                 .redirectErrorStream(true)
                 .redirectOutput(data.resolve("server.log").toFile())
                 .start();
@@ -89,14 +97,18 @@ public class DeviceLoad {
         List<String> devices = new ArrayList<>();
         for (int i = 0; i < DEVICES; i++) {
             String page = post("/devices", "name=" + encode("load " + i) + "&kind=THERMOMETER");
-            Matcher secret = Pattern.compile("<code class=\"figure\">([^<]+)</code>").matcher(page);
-            Matcher id = Pattern.compile("<b>load " + i + "</b>.*?/devices/([0-9a-f-]+)/retire", Pattern.DOTALL).matcher(page);
+            Matcher secret =
+                    Pattern.compile("<code class=\"figure\">([^<]+)</code>").matcher(page);
+            Matcher id = Pattern.compile("<b>load " + i + "</b>.*?/devices/([0-9a-f-]+)/retire", Pattern.DOTALL)
+                    .matcher(page);
             if (!secret.find() || !id.find()) {
                 throw new IllegalStateException("no token for device " + i);
             }
             tokens.put(id.group(1), secret.group(1));
             devices.add(id.group(1));
-            post("/bench/" + benches.get(i % BENCHES) + "/device", "device=" + id.group(1) + "&spot=LYE&everySeconds=30&step=");
+            post(
+                    "/bench/" + benches.get(i % BENCHES) + "/device",
+                    "device=" + id.group(1) + "&spot=LYE&everySeconds=30&step=");
         }
         CountDownLatch ready = new CountDownLatch(BENCHES);
         for (String bench : benches) {
@@ -111,7 +123,9 @@ public class DeviceLoad {
             AtomicLong sequence = new AtomicLong();
             beat.scheduleAtFixedRate(
                     () -> send(device, tokens.get(device), sequence.incrementAndGet()),
-                    (long) PERIOD_MILLIS * i / DEVICES, PERIOD_MILLIS, TimeUnit.MILLISECONDS);
+                    (long) PERIOD_MILLIS * i / DEVICES,
+                    PERIOD_MILLIS,
+                    TimeUnit.MILLISECONDS);
         }
         Thread.sleep(1000L * Math.min(10, seconds / 4 + 1));
         // The first seconds warm the server up and are not counted.
@@ -150,10 +164,12 @@ public class DeviceLoad {
     private void watch(String bench, CountDownLatch ready) {
         try {
             HttpResponse<java.io.InputStream> feed = http.send(
-                    HttpRequest.newBuilder(URI.create(ADDRESS + "/bench/" + bench + "/live")).build(),
+                    HttpRequest.newBuilder(URI.create(ADDRESS + "/bench/" + bench + "/live"))
+                            .build(),
                     HttpResponse.BodyHandlers.ofInputStream());
             ready.countDown();
-            try (BufferedReader lines = new BufferedReader(new InputStreamReader(feed.body(), StandardCharsets.UTF_8))) {
+            try (BufferedReader lines =
+                    new BufferedReader(new InputStreamReader(feed.body(), StandardCharsets.UTF_8))) {
                 for (String line = lines.readLine(); line != null; line = lines.readLine()) {
                     Matcher sequence = EVENT.matcher(line);
                     Matcher device = EVENT_DEVICE.matcher(line);
@@ -185,7 +201,9 @@ public class DeviceLoad {
 
     private String get(String path) throws Exception {
         return remember(http.send(
-                        HttpRequest.newBuilder(URI.create(ADDRESS + path)).timeout(Duration.ofSeconds(20)).build(),
+                        HttpRequest.newBuilder(URI.create(ADDRESS + path))
+                                .timeout(Duration.ofSeconds(20))
+                                .build(),
                         HttpResponse.BodyHandlers.ofString())
                 .body());
     }

@@ -20,7 +20,8 @@ import java.util.stream.Collectors;
 
 /**
  * Kills the server with SIGKILL at random moments while a client logs entries, starts it again, and looks whether every
- * acknowledged entry is there, once. Usage: java scripts/HardKill.java [times]. Exits with 1 if anything was lost or doubled.
+ * acknowledged entry is there, once. Usage: java scripts/HardKill.java [times]. Exits with 1 if anything was lost or
+ * doubled.
  */
 public class HardKill {
 
@@ -28,8 +29,10 @@ public class HardKill {
     private static final String ADDRESS = "http://localhost:" + PORT;
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     /** A line that burns and counts: its id. */
-    private static final Pattern BURNING =
-            Pattern.compile("/line/([0-9a-f-]{36})\"(?:(?!</a>).)*?<span\\s+class=\"(?:(?!withdrawn)[^\"])*\">wash test: burning", Pattern.DOTALL);
+    private static final Pattern BURNING = Pattern.compile(
+            "/line/([0-9a-f-]{36})\"(?:(?!</a>).)*?<span\\s+class=\"(?:(?!withdrawn)[^\"])*\">wash test: burning",
+            Pattern.DOTALL);
+
     private static final Random RANDOM = new Random();
 
     private final Path data;
@@ -72,21 +75,35 @@ public class HardKill {
         server.waitFor(20, TimeUnit.SECONDS);
         System.out.printf(
                 "%d kills, %d entries acknowledged, %d sent without an answer, %d times held for a hazard: %s%n",
-                times, acknowledged.size(), unsure.size(), holds, whole ? "all are there, each once" : "ENTRIES WERE LOST OR DOUBLED");
+                times,
+                acknowledged.size(),
+                unsure.size(),
+                holds,
+                whole ? "all are there, each once" : "ENTRIES WERE LOST OR DOUBLED");
         return whole;
     }
 
     private void start() throws Exception {
         server = new ProcessBuilder(
-                        "java", "@scripts/server.options",
+                        "java",
+                        "@scripts/server.options",
                         // It lives for seconds.
                         "-XX:TieredStopAtLevel=1",
-                        "-XX:SharedArchiveFile=web/target/causticon/classes.jsa", "-Xlog:disable", "-Xlog:all=error:stderr", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
-                        "--causticon.data=" + data, "--causticon.demo=true")
+                        "-XX:SharedArchiveFile=web/target/causticon/classes.jsa",
+                        "-Xlog:disable",
+                        "-Xlog:all=error:stderr",
+                        "-jar",
+                        "web/target/causticon/causticon.jar",
+                        "--server.port=" + PORT,
+                        "--causticon.data=" + data,
+                        "--causticon.demo=true")
                 .redirectErrorStream(true)
                 .redirectOutput(data.resolve("server.log").toFile())
                 .start();
-        http = HttpClient.newBuilder().cookieHandler(new CookieManager()).connectTimeout(Duration.ofSeconds(2)).build();
+        http = HttpClient.newBuilder()
+                .cookieHandler(new CookieManager())
+                .connectTimeout(Duration.ofSeconds(2))
+                .build();
         while (!Files.readString(data.resolve("server.log")).contains("Sign in as")) {
             if (!server.isAlive()) {
                 throw new IllegalStateException("the server did not start: " + data.resolve("server.log"));
@@ -95,7 +112,8 @@ public class HardKill {
         }
         get("/sign-in");
         post("/sign-in", Map.of("name", "ines", "password", "saltern-lane"));
-        Matcher found = Pattern.compile("<a href=\"/batch/([0-9a-f-]+)\">Ferry Bar</a>").matcher(get("/"));
+        Matcher found =
+                Pattern.compile("<a href=\"/batch/([0-9a-f-]+)\">Ferry Bar</a>").matcher(get("/"));
         if (!found.find()) {
             throw new IllegalStateException("no batch to log to");
         }
@@ -118,9 +136,13 @@ public class HardKill {
             try {
                 if (i % 4 == 3) {
                     // A hazard among them: the line and the hold that follows from it are there together or not at all.
-                    post("/batch/" + batch + "/log", Map.of("quick", "wash burn", "at", "", "key", "burn-" + round + "-" + i));
+                    post(
+                            "/batch/" + batch + "/log",
+                            Map.of("quick", "wash burn", "at", "", "key", "burn-" + round + "-" + i));
                 }
-                int status = post("/batch/" + batch + "/log", Map.of("quick", "note " + words, "at", "", "key", "kill-" + round + "-" + i));
+                int status = post(
+                        "/batch/" + batch + "/log",
+                        Map.of("quick", "note " + words, "at", "", "key", "kill-" + round + "-" + i));
                 if (status == 200 || status == 302) {
                     acknowledged.add(words);
                 }
@@ -156,7 +178,9 @@ public class HardKill {
                 System.out.println("IT BURNS AND IS NOT HELD");
                 return false;
             }
-            post("/batch/" + batch + "/line/" + burning.group(1), Map.of("revision", "1", "withdraw", "true", "quick", "", "at", "", "reason", "a test"));
+            post(
+                    "/batch/" + batch + "/line/" + burning.group(1),
+                    Map.of("revision", "1", "withdraw", "true", "quick", "", "at", "", "reason", "a test"));
         }
         holds += burns ? 1 : 0;
         if (burns) {
@@ -170,7 +194,9 @@ public class HardKill {
 
     private String get(String path) throws IOException, InterruptedException {
         HttpResponse<String> answer = http.send(
-                HttpRequest.newBuilder(URI.create(ADDRESS + path)).timeout(Duration.ofSeconds(20)).build(),
+                HttpRequest.newBuilder(URI.create(ADDRESS + path))
+                        .timeout(Duration.ofSeconds(20))
+                        .build(),
                 HttpResponse.BodyHandlers.ofString());
         Matcher found = TOKEN.matcher(answer.body());
         if (found.find()) {
@@ -180,7 +206,9 @@ public class HardKill {
     }
 
     private int post(String path, Map<String, String> form) throws IOException, InterruptedException {
-        String body = form.entrySet().stream().map(e -> e.getKey() + "=" + encode(e.getValue())).collect(Collectors.joining("&"))
+        String body = form.entrySet().stream()
+                        .map(e -> e.getKey() + "=" + encode(e.getValue()))
+                        .collect(Collectors.joining("&"))
                 + "&_csrf=" + encode(token);
         return http.send(
                         HttpRequest.newBuilder(URI.create(ADDRESS + path))

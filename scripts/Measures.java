@@ -29,8 +29,9 @@ import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 
 /**
- * Measures of the source: what is hidden, how long methods and lines of templates are, which numbers leave a class without a unit, which types
- * share a name, where words for makers stand. Fails where a limit is passed: {@code java scripts/Measures.java [--list]}.
+ * Measures of the source: what is hidden, how long methods and lines of templates are, which numbers leave a class
+ * without a unit, which types share a name, where words for makers stand. Fails where a limit is passed:
+ * {@code java scripts/Measures.java [--list]}.
  */
 public final class Measures {
 
@@ -41,10 +42,10 @@ public final class Measures {
     /** Words that tell what a number counts. */
     private static final Pattern UNIT = Pattern.compile(
             "grams?|kilograms?|ounces?|mm|milli(?:metres?|litres?)|ml|litres?|celsius|fahrenheit|kelvin|degrees?|minutes?|seconds?|hours?|days?|weeks?"
-                    + "|percent|shares?|fractions?|parts?|probabilit(?:y|ies)|likely|strengths?|rates?|factors?|ratios?|times|decibans?|weights?|counts?"
-                    + "|watts?|(?:kilo)?joules?|cost|price|pixels?|digits|ph|density|value|iodine|saponification|molar|concentration|superfat|superfats"
-                    + "|sigmas?|spread|halfwidth|low|high|middle|mean|score|chance|volume|area|length|height|width|depth|thickness|mass|energy|power"
-                    + "|conductivity|transfer|capacity|diffusivity|activity|leak|found|ifnot|numbers?|index|sum|x|y|moles|odds|bonds|millimetres|95",
+                + "|percent|shares?|fractions?|parts?|probabilit(?:y|ies)|likely|strengths?|rates?|factors?|ratios?|times|decibans?|weights?|counts?"
+                + "|watts?|(?:kilo)?joules?|cost|price|pixels?|digits|ph|density|value|iodine|saponification|molar|concentration|superfat|superfats"
+                + "|sigmas?|spread|halfwidth|low|high|middle|mean|score|chance|volume|area|length|height|width|depth|thickness|mass|energy|power"
+                + "|conductivity|transfer|capacity|diffusivity|activity|leak|found|ifnot|numbers?|index|sum|x|y|moles|odds|bonds|millimetres|95",
             Pattern.CASE_INSENSITIVE);
 
     /** What gives back a number of whatever it was given. */
@@ -76,7 +77,13 @@ public final class Measures {
     private void read(Path root) throws IOException {
         JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
         try (StandardJavaFileManager files = compiler.getStandardFileManager(null, null, null)) {
-            JavacTask task = (JavacTask) compiler.getTask(null, files, d -> {}, List.of("-proc:none"), null, files.getJavaFileObjectsFromPaths(files(root, ".java")));
+            JavacTask task = (JavacTask) compiler.getTask(
+                    null,
+                    files,
+                    d -> {},
+                    List.of("-proc:none"),
+                    null,
+                    files.getJavaFileObjectsFromPaths(files(root, ".java")));
             SourcePositions positions = Trees.instance(task).getSourcePositions();
             for (CompilationUnitTree unit : task.parse()) {
                 new Reader(unit, positions, root.startsWith("web")).scan(unit, null);
@@ -95,15 +102,19 @@ public final class Measures {
             this.unit = unit;
             this.positions = positions;
             this.web = web;
-            this.place = unit.getPackageName() == null ? "" : unit.getPackageName().toString().replace("io.causticon.", "");
+            this.place = unit.getPackageName() == null
+                    ? ""
+                    : unit.getPackageName().toString().replace("io.causticon.", "");
         }
 
         @Override
         public Void visitClass(ClassTree type, Void nothing) {
             if (getCurrentPath().getParentPath().getLeaf() == unit) {
-                types.computeIfAbsent(type.getSimpleName().toString(), n -> new ArrayList<>()).add(place);
+                types.computeIfAbsent(type.getSimpleName().toString(), n -> new ArrayList<>())
+                        .add(place);
                 if (!web) {
-                    (type.getModifiers().getFlags().contains(Modifier.PUBLIC) ? shown : hidden).add(place + "." + type.getSimpleName());
+                    (type.getModifiers().getFlags().contains(Modifier.PUBLIC) ? shown : hidden)
+                            .add(place + "." + type.getSimpleName());
                 }
             }
             return super.visitClass(type, nothing);
@@ -118,7 +129,11 @@ public final class Measures {
                 webMethods.add(new Method(place + " " + name(method), (int) Math.max(0, to - from - 1)));
             }
             boolean leaves = method.getModifiers().getFlags().contains(Modifier.PUBLIC);
-            if (!web && leaves && method.getReturnType() != null && "double".equals(method.getReturnType().toString()) && !hasUnit(method.getName().toString())
+            if (!web
+                    && leaves
+                    && method.getReturnType() != null
+                    && "double".equals(method.getReturnType().toString())
+                    && !hasUnit(method.getName().toString())
                     && !OF_ANY_UNIT.contains(name(method))) {
                 withoutUnit.add(place + "." + name(method));
             }
@@ -126,12 +141,15 @@ public final class Measures {
         }
 
         private String name(MethodTree method) {
-            return method.getName().toString().equals("<init>") ? enclosing() + "()" : enclosing() + "." + method.getName();
+            return method.getName().toString().equals("<init>")
+                    ? enclosing() + "()"
+                    : enclosing() + "." + method.getName();
         }
 
         private String enclosing() {
             for (TreePath path = getCurrentPath(); path != null; path = path.getParentPath()) {
-                if (path.getLeaf() instanceof ClassTree type && !type.getSimpleName().isEmpty()) {
+                if (path.getLeaf() instanceof ClassTree type
+                        && !type.getSimpleName().isEmpty()) {
                     return type.getSimpleName().toString();
                 }
             }
@@ -140,7 +158,9 @@ public final class Measures {
 
         @Override
         public Void visitLiteral(LiteralTree literal, Void nothing) {
-            if (literal.getKind() == Tree.Kind.STRING_LITERAL && isEnglish((String) literal.getValue()) && !isForDevelopers()) {
+            if (literal.getKind() == Tree.Kind.STRING_LITERAL
+                    && isEnglish((String) literal.getValue())
+                    && !isForDevelopers()) {
                 literals.merge(place, 1, Integer::sum);
             }
             return super.visitLiteral(literal, nothing);
@@ -148,19 +168,24 @@ public final class Measures {
 
         /** Two words in a row, and no expression. */
         private boolean isEnglish(String text) {
-            return Pattern.compile("[a-z]{2,}[,;:]? [a-z]{2,}").matcher(text).find() && !Pattern.compile("[\\\\\\[]|\\?:").matcher(text).find();
+            return Pattern.compile("[a-z]{2,}[,;:]? [a-z]{2,}").matcher(text).find()
+                    && !Pattern.compile("[\\\\\\[]|\\?:").matcher(text).find();
         }
 
         private boolean isForDevelopers() {
             for (TreePath path = getCurrentPath(); path != null; path = path.getParentPath()) {
-                if (path.getLeaf() instanceof NewClassTree made && made.getIdentifier().toString().endsWith("Exception")) {
+                if (path.getLeaf() instanceof NewClassTree made
+                        && made.getIdentifier().toString().endsWith("Exception")) {
                     return true;
                 }
                 if (path.getLeaf() instanceof MethodInvocationTree call
-                        && (call.getMethodSelect().toString().matches("LOG\\..*|.*\\.formatted|.*KnowledgeCheck.fault"))) {
+                        && (call.getMethodSelect()
+                                .toString()
+                                .matches("LOG\\..*|.*\\.formatted|.*KnowledgeCheck.fault"))) {
                     return true;
                 }
-                if (path.getLeaf() instanceof VariableTree field && field.getName().toString().matches(".*SQL.*|QUERY")) {
+                if (path.getLeaf() instanceof VariableTree field
+                        && field.getName().toString().matches(".*SQL.*|QUERY")) {
                     return true;
                 }
             }
@@ -169,7 +194,8 @@ public final class Measures {
     }
 
     private static boolean hasUnit(String name) {
-        return Stream.of(name.split("(?=[A-Z])|(?<=[a-z])(?=[0-9])|_")).anyMatch(word -> UNIT.matcher(word).matches());
+        return Stream.of(name.split("(?=[A-Z])|(?<=[a-z])(?=[0-9])|_"))
+                .anyMatch(word -> UNIT.matcher(word).matches());
     }
 
     private boolean tell(boolean list) throws IOException {
@@ -181,7 +207,8 @@ public final class Measures {
             List<String> lines = Files.readAllLines(template);
             for (int i = 0; i < lines.size(); i++) {
                 if (lines.get(i).length() >= LONGEST_LINE) {
-                    longLines.add(template.getFileName() + ":" + (i + 1) + " (" + lines.get(i).length() + ")");
+                    longLines.add(template.getFileName() + ":" + (i + 1) + " ("
+                            + lines.get(i).length() + ")");
                 }
             }
         }
@@ -189,30 +216,59 @@ public final class Measures {
                 .filter(t -> t.getValue().size() > 1 && !t.getKey().equals("package-info"))
                 .map(t -> t.getKey() + " in " + String.join(" and ", t.getValue()))
                 .toList();
-        boolean fine = line(share >= LEAST_HIDDEN, "core: hidden of all top-level types", String.format(Locale.ROOT, "%.0f %% of %d", 100 * share, hidden.size() + shown.size()), "at least 40 %");
-        fine &= line(at95 <= LONGEST_METHOD_95, "web: lines of a method, 95th of 100", at95 + " of " + lengths.size() + " methods", "at most 20");
-        fine &= line(longLines.isEmpty(), "templates: lines of 200 characters and more", longLines.size() + " " + longLines, "none");
+        boolean fine = line(
+                share >= LEAST_HIDDEN,
+                "core: hidden of all top-level types",
+                String.format(Locale.ROOT, "%.0f %% of %d", 100 * share, hidden.size() + shown.size()),
+                "at least 40 %");
+        fine &= line(
+                at95 <= LONGEST_METHOD_95,
+                "web: lines of a method, 95th of 100",
+                at95 + " of " + lengths.size() + " methods",
+                "at most 20");
+        fine &= line(
+                longLines.isEmpty(),
+                "templates: lines of 200 characters and more",
+                longLines.size() + " " + longLines,
+                "none");
         fine &= line(twice.isEmpty(), "types of one name", twice.size() + " " + twice, "none");
-        fine &= line(withoutUnit.isEmpty(), "core: numbers that leave a class without a unit in their name", String.valueOf(withoutUnit.size()), "none");
-        int reasons = literals.entrySet().stream().filter(l -> l.getKey().startsWith("core.science.diagnosis")).mapToInt(Map.Entry::getValue).sum();
-        int core = literals.entrySet().stream().filter(l -> l.getKey().startsWith("core")).mapToInt(Map.Entry::getValue).sum() - reasons;
-        int web = literals.entrySet().stream().filter(l -> l.getKey().startsWith("web")).mapToInt(Map.Entry::getValue).sum();
+        fine &= line(
+                withoutUnit.isEmpty(),
+                "core: numbers that leave a class without a unit in their name",
+                String.valueOf(withoutUnit.size()),
+                "none");
+        int reasons = literals.entrySet().stream()
+                .filter(l -> l.getKey().startsWith("core.science.diagnosis"))
+                .mapToInt(Map.Entry::getValue)
+                .sum();
+        int core = literals.entrySet().stream()
+                        .filter(l -> l.getKey().startsWith("core"))
+                        .mapToInt(Map.Entry::getValue)
+                        .sum()
+                - reasons;
+        int web = literals.entrySet().stream()
+                .filter(l -> l.getKey().startsWith("web"))
+                .mapToInt(Map.Entry::getValue)
+                .sum();
         line(true, "words for makers in the code", "core " + core + ", its knowledge " + reasons + ", web " + web, "");
         if (list) {
             System.out.println("without a unit: " + withoutUnit);
             System.out.println("words: " + literals);
-            System.out.println("long methods: " + webMethods.stream()
-                    .filter(m -> m.lines() > LONGEST_METHOD_95)
-                    .sorted((a, b) -> b.lines() - a.lines())
-                    .map(m -> m.where() + " " + m.lines())
-                    .collect(Collectors.joining("\n  ", "\n  ", "")));
+            System.out.println("long methods: "
+                    + webMethods.stream()
+                            .filter(m -> m.lines() > LONGEST_METHOD_95)
+                            .sorted((a, b) -> b.lines() - a.lines())
+                            .map(m -> m.where() + " " + m.lines())
+                            .collect(Collectors.joining("\n  ", "\n  ", "")));
             System.out.println("shown: " + String.join(" ", shown));
         }
         return fine;
     }
 
     private static boolean line(boolean fine, String what, String value, String wanted) {
-        System.out.printf("%-8s %-62s %s%s%n", fine ? "ok" : "MISSED", what, value, wanted.isEmpty() ? "" : "  (wanted: " + wanted + ")");
+        System.out.printf(
+                "%-8s %-62s %s%s%n",
+                fine ? "ok" : "MISSED", what, value, wanted.isEmpty() ? "" : "  (wanted: " + wanted + ")");
         return fine;
     }
 }

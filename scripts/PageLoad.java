@@ -20,9 +20,10 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Asks a workshop of many batches for its pages, on loopback, in 512 MB: one maker, then eight at once, then ten thousand requests. Tells how long the
- * server took by its own log of requests (whoever asks is a young virtual machine itself), ratios to a bare page of the same server in the same run,
- * how large the answers are, and what is kept in memory before and after.
+ * Asks a workshop of many batches for its pages, on loopback, in 512 MB: one maker, then eight at once, then ten
+ * thousand requests. Tells how long the server took by its own log of requests (whoever asks is a young virtual machine
+ * itself), ratios to a bare page of the same server in the same run, how large the answers are, and what is kept in
+ * memory before and after.
  */
 public class PageLoad {
 
@@ -42,20 +43,27 @@ public class PageLoad {
     /** A maker who is signed in. */
     private static final class Maker {
 
-        private final HttpClient http =
-                HttpClient.newBuilder().cookieHandler(new CookieManager()).version(HttpClient.Version.HTTP_1_1).build();
+        private final HttpClient http = HttpClient.newBuilder()
+                .cookieHandler(new CookieManager())
+                .version(HttpClient.Version.HTTP_1_1)
+                .build();
 
         Maker() throws Exception {
             Matcher token = FORM_TOKEN.matcher(get("/sign-in"));
             token.find();
-            String form = "name=ines&password=saltern-lane&_csrf=" + URLEncoder.encode(token.group(1), StandardCharsets.UTF_8);
-            http.send(HttpRequest.newBuilder(URI.create(ADDRESS + "/sign-in"))
-                    .header("Content-Type", "application/x-www-form-urlencoded")
-                    .POST(HttpRequest.BodyPublishers.ofString(form)).build(), HttpResponse.BodyHandlers.discarding());
+            String form = "name=ines&password=saltern-lane&_csrf="
+                    + URLEncoder.encode(token.group(1), StandardCharsets.UTF_8);
+            http.send(
+                    HttpRequest.newBuilder(URI.create(ADDRESS + "/sign-in"))
+                            .header("Content-Type", "application/x-www-form-urlencoded")
+                            .POST(HttpRequest.BodyPublishers.ofString(form))
+                            .build(),
+                    HttpResponse.BodyHandlers.discarding());
         }
 
         String get(String path) throws Exception {
-            HttpResponse<String> answer = http.send(HttpRequest.newBuilder(URI.create(ADDRESS + path)).build(), HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> answer = http.send(
+                    HttpRequest.newBuilder(URI.create(ADDRESS + path)).build(), HttpResponse.BodyHandlers.ofString());
             if (answer.statusCode() >= 400) {
                 throw new IllegalStateException(path + " answered " + answer.statusCode());
             }
@@ -83,9 +91,17 @@ public class PageLoad {
         Path log = Path.of(data.toAbsolutePath() + ".log");
         requests = Files.createTempDirectory("causticon-requests");
         Process server = new ProcessBuilder(
-                        "java", "@scripts/server.options", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
-                        "--causticon.data=" + data, "--causticon.demo=false", "--causticon.fill=" + batches,
-                        "--server.tomcat.accesslog.enabled=true", "--server.tomcat.accesslog.directory=" + requests, "--server.tomcat.accesslog.pattern=%D",
+                        "java",
+                        "@scripts/server.options",
+                        "-jar",
+                        "web/target/causticon/causticon.jar",
+                        "--server.port=" + PORT,
+                        "--causticon.data=" + data,
+                        "--causticon.demo=false",
+                        "--causticon.fill=" + batches,
+                        "--server.tomcat.accesslog.enabled=true",
+                        "--server.tomcat.accesslog.directory=" + requests,
+                        "--server.tomcat.accesslog.pattern=%D",
                         "--server.tomcat.accesslog.buffered=false")
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile())
@@ -168,7 +184,9 @@ public class PageLoad {
         for (Map.Entry<String, String> page : pages.entrySet()) {
             Measured m = maker.measure(page.getValue(), times);
             bare = bare == 0 ? m.median() : bare;
-            System.out.printf("| %s | %.1f ms | %.1f ms | %.1f | %d kB |%n", page.getKey(), m.median(), m.nineteenOfTwenty(), m.median() / bare, m.kilobytes());
+            System.out.printf(
+                    "| %s | %.1f ms | %.1f ms | %.1f | %d kB |%n",
+                    page.getKey(), m.median(), m.nineteenOfTwenty(), m.median() / bare, m.kilobytes());
         }
     }
 
@@ -193,14 +211,16 @@ public class PageLoad {
         }
         makers.shutdown();
         Collections.sort(millis);
-        System.out.printf("eight makers at once: median %.1f ms, p95 %.1f ms, longest %.1f ms%n",
+        System.out.printf(
+                "eight makers at once: median %.1f ms, p95 %.1f ms, longest %.1f ms%n",
                 millis.get(millis.size() / 2), millis.get((int) (millis.size() * 0.95)), millis.get(millis.size() - 1));
     }
 
     private static String kept(Process server) throws Exception {
         run("jcmd", "" + server.pid(), "GC.run");
         String heap = run("jcmd", "" + server.pid(), "GC.heap_info");
-        Matcher used = Pattern.compile("(def new|tenured) generation\\s+total \\d+K, used (\\d+)K").matcher(heap);
+        Matcher used = Pattern.compile("(def new|tenured) generation\\s+total \\d+K, used (\\d+)K")
+                .matcher(heap);
         long kilobytes = 0;
         while (used.find()) {
             kilobytes += Long.parseLong(used.group(2));

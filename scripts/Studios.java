@@ -24,9 +24,9 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
 /**
- * Two studios on one machine: neither knows the other's, one goes on while the other is stopped, both are there again after a start; the oldest tables that are
- * kept open in this program; a copy that was taken off the machine is put back and holds what it held; what left as a zip comes in elsewhere. Exits with 1 where
- * any of it does not hold.
+ * Two studios on one machine: neither knows the other's, one goes on while the other is stopped, both are there again
+ * after a start; the oldest tables that are kept open in this program; a copy that was taken off the machine is put
+ * back and holds what it held; what left as a zip comes in elsewhere. Exits with 1 where any of it does not hold.
  */
 public class Studios {
 
@@ -71,11 +71,18 @@ public class Studios {
     private static void apart(Studio harbour, Studio lane) throws Exception {
         harbour.open("Harbour Studio", "marit", "a-password-of-marit");
         lane.open("Lane Studio", "jonas", "a-password-of-jonas");
-        check("each has an owner of its own", harbour.signIn("marit", "a-password-of-marit") && lane.signIn("jonas", "a-password-of-jonas"));
-        check("neither lets the other's in", !harbour.signIn("jonas", "a-password-of-jonas") && !lane.signIn("marit", "a-password-of-marit"));
+        check(
+                "each has an owner of its own",
+                harbour.signIn("marit", "a-password-of-marit") && lane.signIn("jonas", "a-password-of-jonas"));
+        check(
+                "neither lets the other's in",
+                !harbour.signIn("jonas", "a-password-of-jonas") && !lane.signIn("marit", "a-password-of-marit"));
         harbour.signIn("marit", "a-password-of-marit");
         lane.signIn("jonas", "a-password-of-jonas");
-        harbour.post("/shelf/vessel", Map.of("name", "harbour jug", "mass", "212 g", "material", "STAINLESS_STEEL"), "/shelf");
+        harbour.post(
+                "/shelf/vessel",
+                Map.of("name", "harbour jug", "mass", "212 g", "material", "STAINLESS_STEEL"),
+                "/shelf");
         check("what stands on one shelf", harbour.get("/shelf").contains("harbour jug"));
         check("does not stand on the other", !lane.get("/shelf").contains("harbour jug"));
     }
@@ -84,20 +91,26 @@ public class Studios {
         lane.stop();
         check("one goes on while the other is stopped", harbour.get("/shelf").contains("harbour jug"));
         lane.start();
-        check("and the other is there again", lane.signIn("jonas", "a-password-of-jonas") && !lane.get("/shelf").contains("harbour jug"));
+        check(
+                "and the other is there again",
+                lane.signIn("jonas", "a-password-of-jonas")
+                        && !lane.get("/shelf").contains("harbour jug"));
     }
 
     private static void upToDate(List<Studio> running, Path all) throws Exception {
         Path oldest;
         try (Stream<Path> files = Files.list(OLD)) {
             oldest = files.filter(f -> f.getFileName().toString().matches("tables-\\d+\\.zip"))
-                    .min(Comparator.comparingInt(f -> Integer.parseInt(f.getFileName().toString().replaceAll("\\D", ""))))
+                    .min(Comparator.comparingInt(
+                            f -> Integer.parseInt(f.getFileName().toString().replaceAll("\\D", ""))))
                     .orElseThrow();
         }
         Path data = Files.createDirectories(all.resolve("old"));
         unzip(oldest, data);
         Studio old = start(running, data);
-        check(oldest.getFileName() + " opens in this program", old.signIn("ines", "saltern-lane") && old.get("/?show=all").contains("/batch/"));
+        check(
+                oldest.getFileName() + " opens in this program",
+                old.signIn("ines", "saltern-lane") && old.get("/?show=all").contains("/batch/"));
         old.stop();
     }
 
@@ -109,7 +122,10 @@ public class Studios {
         Path back = all.resolve("back");
         check("and put back", tool("restore", back, copy) == 0);
         Studio again = start(running, back);
-        check("with what it held", again.signIn("marit", "a-password-of-marit") && again.get("/shelf").contains("harbour jug"));
+        check(
+                "with what it held",
+                again.signIn("marit", "a-password-of-marit")
+                        && again.get("/shelf").contains("harbour jug"));
         again.stop();
     }
 
@@ -126,20 +142,38 @@ public class Studios {
         fresh.open("Fresh Studio", "tora", "a-password-of-tora");
         fresh.signIn("tora", "a-password-of-tora");
         Matcher came = ARRIVAL.matcher(fresh.send("/people/arrivals", zip));
-        check("what left as a zip is looked at elsewhere", came.find() && fresh.get(came.group()).contains("Take what is new"));
+        check(
+                "what left as a zip is looked at elsewhere",
+                came.find() && fresh.get(came.group()).contains("Take what is new"));
         fresh.post(came.group() + "/take", Map.of(), came.group());
         check("and taken", fresh.get("/?show=all").contains("Ferry Bar"));
         fresh.stop();
         fresh.start();
-        check("and is there after a start", fresh.signIn("tora", "a-password-of-tora") && fresh.get("/?show=all").contains("Ferry Bar"));
+        check(
+                "and is there after a start",
+                fresh.signIn("tora", "a-password-of-tora")
+                        && fresh.get("/?show=all").contains("Ferry Bar"));
         fresh.post(came.group() + "/undo", Map.of(), "/carry");
         fresh.kill();
         fresh.start();
-        check("taken back, it is gone, and a power cut right after that keeps nobody from starting", fresh.signIn("tora", "a-password-of-tora") && !fresh.get("/?show=all").contains("Ferry Bar"));
+        check(
+                "taken back, it is gone, and a power cut right after that keeps nobody from starting",
+                fresh.signIn("tora", "a-password-of-tora")
+                        && !fresh.get("/?show=all").contains("Ferry Bar"));
     }
 
     private static int tool(String what, Path data, Path file) throws Exception {
-        return new ProcessBuilder("java", "-cp", JAR, "io.causticon.web.exchange.backup.BackupTool", what, data.toString(), file.toString()).inheritIO().start().waitFor();
+        return new ProcessBuilder(
+                        "java",
+                        "-cp",
+                        JAR,
+                        "io.causticon.web.exchange.backup.BackupTool",
+                        what,
+                        data.toString(),
+                        file.toString())
+                .inheritIO()
+                .start()
+                .waitFor();
     }
 
     private static void unzip(Path file, Path to) throws IOException {
@@ -179,7 +213,12 @@ public class Studios {
             Path log = data.resolve("server.log");
             Files.deleteIfExists(log);
             process = new ProcessBuilder(
-                            "java", "@scripts/server.options", "-jar", JAR, "--server.port=" + port, "--causticon.data=" + data,
+                            "java",
+                            "@scripts/server.options",
+                            "-jar",
+                            JAR,
+                            "--server.port=" + port,
+                            "--causticon.data=" + data,
                             "--causticon.demo=" + demo)
                     .redirectErrorStream(true)
                     .redirectOutput(log.toFile())
@@ -194,7 +233,11 @@ public class Studios {
         }
 
         private void forget() {
-            http = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).connectTimeout(Duration.ofSeconds(5)).build();
+            http = HttpClient.newBuilder()
+                    .cookieHandler(new CookieManager())
+                    .followRedirects(HttpClient.Redirect.NORMAL)
+                    .connectTimeout(Duration.ofSeconds(5))
+                    .build();
         }
 
         void stop() {
@@ -216,7 +259,22 @@ public class Studios {
 
         void open(String workshop, String name, String password) throws Exception {
             get("/first-visit");
-            post("/first-visit", Map.of("workshop", workshop, "name", name, "displayName", name, "zone", "UTC", "units", "", "password", password), "/first-visit");
+            post(
+                    "/first-visit",
+                    Map.of(
+                            "workshop",
+                            workshop,
+                            "name",
+                            name,
+                            "displayName",
+                            name,
+                            "zone",
+                            "UTC",
+                            "units",
+                            "",
+                            "password",
+                            password),
+                    "/first-visit");
         }
 
         boolean signIn(String name, String password) throws Exception {
@@ -227,11 +285,13 @@ public class Studios {
         }
 
         private HttpRequest.Builder at(String path) {
-            return HttpRequest.newBuilder(URI.create("http://localhost:" + port + path)).timeout(Duration.ofMinutes(5));
+            return HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                    .timeout(Duration.ofMinutes(5));
         }
 
         String get(String path) throws Exception {
-            String body = http.send(at(path).build(), HttpResponse.BodyHandlers.ofString()).body();
+            String body = http.send(at(path).build(), HttpResponse.BodyHandlers.ofString())
+                    .body();
             Matcher found = TOKEN.matcher(body);
             if (found.find()) {
                 token = found.group(1);
@@ -240,16 +300,20 @@ public class Studios {
         }
 
         byte[] bytes(String path) throws Exception {
-            return http.send(at(path).build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+            return http.send(at(path).build(), HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
         }
 
         String post(String path, Map<String, String> form, String page) throws Exception {
             get(page);
             String body = Stream.concat(form.entrySet().stream(), Map.of("_csrf", token).entrySet().stream())
-                    .map(e -> URLEncoder.encode(e.getKey(), StandardCharsets.UTF_8) + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                    .map(e -> URLEncoder.encode(e.getKey(), StandardCharsets.UTF_8) + "="
+                            + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
                     .collect(Collectors.joining("&"));
             return http.send(
-                            at(path).header("Content-Type", "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString(body)).build(),
+                            at(path).header("Content-Type", "application/x-www-form-urlencoded")
+                                    .POST(HttpRequest.BodyPublishers.ofString(body))
+                                    .build(),
                             HttpResponse.BodyHandlers.ofString())
                     .body();
         }
@@ -257,8 +321,11 @@ public class Studios {
         String send(String path, byte[] file) throws Exception {
             get("/carry");
             return http.send(
-                            at(path).header("Content-Type", "application/octet-stream").header("X-XSRF-TOKEN", token).header("X-File-Name", "workshop.zip")
-                                    .POST(HttpRequest.BodyPublishers.ofByteArray(file)).build(),
+                            at(path).header("Content-Type", "application/octet-stream")
+                                    .header("X-XSRF-TOKEN", token)
+                                    .header("X-File-Name", "workshop.zip")
+                                    .POST(HttpRequest.BodyPublishers.ofByteArray(file))
+                                    .build(),
                             HttpResponse.BodyHandlers.ofString())
                     .body();
         }

@@ -27,9 +27,9 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
- * How long a tap on the bench takes until it is acknowledged, beside two things of the database alone, turn by turn in the same run, on loopback:
- * what it takes to commit the rows of a tap to a copy of the same tables, and a line of that size to a table of nothing else.
- * {@code java -cp h2.jar scripts/TapLoad.java [taps]}.
+ * How long a tap on the bench takes until it is acknowledged, beside two things of the database alone, turn by turn in
+ * the same run, on loopback: what it takes to commit the rows of a tap to a copy of the same tables, and a line of that
+ * size to a table of nothing else. {@code java -cp h2.jar scripts/TapLoad.java [taps]}.
  */
 public class TapLoad {
 
@@ -39,8 +39,8 @@ public class TapLoad {
     private static final int YOUNG = 500;
 
     /**
-     * So many taps later it is what it stays. What is called once a tap is compiled for good after some fifteen thousand, on one of the two processors that
-     * a tap needs as well.
+     * So many taps later it is what it stays. What is called once a tap is compiled for good after some fifteen
+     * thousand, on one of the two processors that a tap needs as well.
      */
     private static final int WARM = 25_000;
 
@@ -77,8 +77,13 @@ public class TapLoad {
     private static Process start(Path data) throws Exception {
         Path log = data.resolve("server.log");
         Process server = new ProcessBuilder(
-                        "java", "@scripts/server.options", "-jar", "web/target/causticon/causticon.jar", "--server.port=" + PORT,
-                        "--causticon.data=" + data, "--causticon.demo=true")
+                        "java",
+                        "@scripts/server.options",
+                        "-jar",
+                        "web/target/causticon/causticon.jar",
+                        "--server.port=" + PORT,
+                        "--causticon.data=" + data,
+                        "--causticon.demo=true")
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile())
                 .start();
@@ -106,7 +111,8 @@ public class TapLoad {
         List<Double> acknowledged = new ArrayList<>();
         List<Double> sameRows = new ArrayList<>();
         List<Double> aLine = new ArrayList<>();
-        try (Connection same = connect(folder.resolve("same"), "causticon"); Connection alone = connect(folder.resolve("alone"), "sa")) {
+        try (Connection same = connect(folder.resolve("same"), "causticon");
+                Connection alone = connect(folder.resolve("alone"), "sa")) {
             Rows everything = sameRows(same);
             Rows bare = line(alone);
             for (int i = 0; i < WARM + taps; i++) {
@@ -115,26 +121,34 @@ public class TapLoad {
                 }
                 double one = millis(bare, alone, i);
                 double rows = millis(everything, same, i);
-                double tap = tap(log, Map.of("quick", "blend 5", "key", "tap-" + i, "at", "", "step", "mix", "_csrf", token));
+                double tap = tap(
+                        log, Map.of("quick", "blend 5", "key", "tap-" + i, "at", "", "step", "mix", "_csrf", token));
                 aLine.add(one);
                 sameRows.add(rows);
                 acknowledged.add(tap);
             }
         }
-        System.out.printf("| %d taps | median | p99 | longest | a tap to it: median | p99 |%n|---|---|---|---|---|---|%n", YOUNG + taps);
+        System.out.printf(
+                "| %d taps | median | p99 | longest | a tap to it: median | p99 |%n|---|---|---|---|---|---|%n",
+                YOUNG + taps);
         tell("just started", 0, YOUNG, acknowledged, sameRows, aLine);
         tell("after " + WARM + " taps", WARM, WARM + taps, acknowledged, sameRows, aLine);
     }
 
     /**
-     * Milliseconds from the first byte sent to the head of the answer: a tap is acknowledged by the redirect, the page after it is not waited for.
-     * By a bare connection, so that it is the server's time and not that of a client which is still being compiled.
+     * Milliseconds from the first byte sent to the head of the answer: a tap is acknowledged by the redirect, the page
+     * after it is not waited for. By a bare connection, so that it is the server's time and not that of a client which
+     * is still being compiled.
      */
     private double tap(String path, Map<String, String> form) throws IOException {
         byte[] body = encoded(form).getBytes(StandardCharsets.US_ASCII);
-        String sent = cookies.getCookieStore().getCookies().stream().map(c -> c.getName() + "=" + c.getValue()).collect(Collectors.joining("; "));
+        String sent = cookies.getCookieStore().getCookies().stream()
+                .map(c -> c.getName() + "=" + c.getValue())
+                .collect(Collectors.joining("; "));
         byte[] head = ("POST " + path + " HTTP/1.1\r\nHost: localhost:" + PORT + "\r\nCookie: " + sent
-                + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: " + body.length + "\r\n\r\n").getBytes(StandardCharsets.US_ASCII);
+                        + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: " + body.length
+                        + "\r\n\r\n")
+                .getBytes(StandardCharsets.US_ASCII);
         byte[] request = Arrays.copyOf(head, head.length + body.length);
         System.arraycopy(body, 0, request, head.length, body.length);
         if (line == null) {
@@ -179,10 +193,15 @@ public class TapLoad {
     /** A line of the log, the version of it at the batch, and what the lists show of it. */
     private static Rows sameRows(Connection database) throws SQLException {
         UUID batch = oneOf(database);
-        PreparedStatement line = database.prepareStatement("insert into log_revision (id, batch_id, line_id, revision, happened_at, recorded_at,"
-                + " recorded_by, kind, entry, withdrawn, client_key) values (?, ?, ?, 1, current_timestamp, current_timestamp, 'Ines', 'burst', ?, false, ?)");
-        PreparedStatement version = database.prepareStatement("update batch set log_version = log_version + 1 where id = ?");
-        PreparedStatement summary = database.prepareStatement("update batch_summary set log_version = log_version + 1, made_at = current_timestamp where batch_id = ?");
+        PreparedStatement line = database.prepareStatement(
+                "insert into log_revision (id, batch_id, line_id, revision, happened_at, recorded_at, recorded_by,"
+                    + " kind, entry, withdrawn, client_key) values (?, ?, ?, 1, current_timestamp, current_timestamp,"
+                    + " 'Ines', 'burst', ?, false, ?)");
+        PreparedStatement version =
+                database.prepareStatement("update batch set log_version = log_version + 1 where id = ?");
+        PreparedStatement summary = database.prepareStatement(
+                "update batch_summary set log_version = log_version + 1, made_at = current_timestamp where batch_id"
+                        + " = ?");
         return tap -> {
             line.setObject(1, UUID.randomUUID());
             line.setObject(2, batch);
@@ -199,7 +218,8 @@ public class TapLoad {
 
     /** A batch that is there. */
     private static UUID oneOf(Connection database) throws SQLException {
-        try (Statement question = database.createStatement(); ResultSet found = question.executeQuery("select id from batch order by begun_at desc")) {
+        try (Statement question = database.createStatement();
+                ResultSet found = question.executeQuery("select id from batch order by begun_at desc")) {
             found.next();
             return found.getObject(1, UUID.class);
         }
@@ -207,9 +227,11 @@ public class TapLoad {
 
     private static Rows line(Connection database) throws SQLException {
         try (Statement tables = database.createStatement()) {
-            tables.execute("create table line (id uuid primary key, batch uuid, moment timestamp with time zone, entry varchar(2000), maker varchar(80))");
+            tables.execute("create table line (id uuid primary key, batch uuid, moment timestamp with time zone, entry"
+                    + " varchar(2000), maker varchar(80))");
         }
-        PreparedStatement insert = database.prepareStatement("insert into line values (?, ?, current_timestamp, ?, 'Ines')");
+        PreparedStatement insert =
+                database.prepareStatement("insert into line values (?, ?, current_timestamp, ?, 'Ines')");
         return tap -> {
             insert.setObject(1, UUID.randomUUID());
             insert.setObject(2, UUID.randomUUID());
@@ -218,15 +240,23 @@ public class TapLoad {
         };
     }
 
-    private static void tell(String when, int from, int to, List<Double> taps, List<Double> sameRows, List<Double> aLine) {
+    private static void tell(
+            String when, int from, int to, List<Double> taps, List<Double> sameRows, List<Double> aLine) {
         tell(when + ": a tap, acknowledged", taps.subList(from, to), taps.subList(from, to));
         tell("its rows, committed by the database alone", sameRows.subList(from, to), taps.subList(from, to));
         tell("a line in a table of nothing else", aLine.subList(from, to), taps.subList(from, to));
     }
 
     private static void tell(String what, List<Double> millis, List<Double> taps) {
-        System.out.printf(Locale.ROOT, "| %s | %.1f ms | %.1f ms | %.1f ms | %.1f | %.1f |%n", what, at(millis, 0.5), at(millis, 0.99), at(millis, 1),
-                at(taps, 0.5) / at(millis, 0.5), at(taps, 0.99) / at(millis, 0.99));
+        System.out.printf(
+                Locale.ROOT,
+                "| %s | %.1f ms | %.1f ms | %.1f ms | %.1f | %.1f |%n",
+                what,
+                at(millis, 0.5),
+                at(millis, 0.99),
+                at(millis, 1),
+                at(taps, 0.5) / at(millis, 0.5),
+                at(taps, 0.99) / at(millis, 0.99));
     }
 
     private static double at(List<Double> millis, double part) {
@@ -242,12 +272,17 @@ public class TapLoad {
     }
 
     private String get(String path) throws Exception {
-        return http.send(HttpRequest.newBuilder(URI.create(ADDRESS + path)).build(), HttpResponse.BodyHandlers.ofString()).body();
+        return http.send(
+                        HttpRequest.newBuilder(URI.create(ADDRESS + path)).build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
     }
 
     /** Address of a batch that is just begun. */
     private String begun(String token, int number) throws Exception {
-        URI bench = post("/plan/first/start", Map.of("which", "plain", "make", "true", "key", "begun-" + number, "_csrf", token));
+        URI bench = post(
+                "/plan/first/start",
+                Map.of("which", "plain", "make", "true", "key", "begun-" + number, "_csrf", token));
         if (!bench.getPath().startsWith("/bench/")) {
             throw new IllegalStateException("No batch was begun, but " + bench);
         }
@@ -257,11 +292,12 @@ public class TapLoad {
     /** Where it leads. */
     private URI post(String path, Map<String, String> form) throws Exception {
         return http.send(
-                HttpRequest.newBuilder(URI.create(ADDRESS + path))
-                        .header("Content-Type", "application/x-www-form-urlencoded")
-                        .POST(HttpRequest.BodyPublishers.ofString(encoded(form)))
-                        .build(),
-                HttpResponse.BodyHandlers.ofString()).uri();
+                        HttpRequest.newBuilder(URI.create(ADDRESS + path))
+                                .header("Content-Type", "application/x-www-form-urlencoded")
+                                .POST(HttpRequest.BodyPublishers.ofString(encoded(form)))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .uri();
     }
 
     private static String encoded(Map<String, String> form) {

@@ -44,8 +44,9 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Searches for logs that open the gate of a batch in which something is wrong: a beam search over lines, the most probable first. A line may be calm because
- * it was, or because it was amended or taken back; every doubt is answered with yes, as somebody who wants it released would.
+ * Searches for logs that open the gate of a batch in which something is wrong: a beam search over lines, the most
+ * probable first. A line may be calm because it was, or because it was amended or taken back; every doubt is answered
+ * with yes, as somebody who wants it released would.
  */
 final class Game {
 
@@ -57,7 +58,8 @@ final class Game {
     /** So short a search is one for a test. */
     private static final int FEW_LINES = 2;
 
-    private final Assessment.Known known = new Assessment.Known(new Diagnostician(StandardKnowledge.all()), KnownVessels.NONE);
+    private final Assessment.Known known =
+            new Assessment.Known(new Diagnostician(StandardKnowledge.all()), KnownVessels.NONE);
     private final Truth truth;
     private final BatchPlan plan;
     private final List<LoggedEntry> made;
@@ -100,23 +102,35 @@ final class Game {
                 for (Move move : all) {
                     List<Move> lines = new ArrayList<>(node.lines);
                     lines.add(move);
-                    if (!node.lines.contains(move) && isWorthIt(node, move, opened, most) && seen.add(new HashSet<>(lines))) {
+                    if (!node.lines.contains(move)
+                            && isWorthIt(node, move, opened, most)
+                            && seen.add(new HashSet<>(lines))) {
                         look(node, move, lines, opened, next);
                     }
                 }
             }
             beam = next.stream()
-                    .sorted(Comparator.comparingDouble(Node::blocked).thenComparing(Comparator.comparingDouble(Node::probability).reversed()))
+                    .sorted(Comparator.comparingDouble(Node::blocked)
+                            .thenComparing(Comparator.comparingDouble(Node::probability)
+                                    .reversed()))
                     .limit(width)
                     .toList();
         }
-        return opened.stream().sorted(Comparator.comparingDouble(Opened::probability).reversed()).limit(most).toList();
+        return opened.stream()
+                .sorted(Comparator.comparingDouble(Opened::probability).reversed())
+                .limit(most)
+                .toList();
     }
 
     /** What is less probable than all that is known, or can never count, is not gone on with. */
     private boolean isWorthIt(Node node, Move move, List<Opened> opened, int most) {
         double probability = node.probability * probability(node, move);
-        return probability > 1e-6 && (opened.size() < most || opened.stream().filter(o -> o.probability > probability).count() < most);
+        return probability > 1e-6
+                && (opened.size() < most
+                        || opened.stream()
+                                        .filter(o -> o.probability > probability)
+                                        .count()
+                                < most);
     }
 
     private void look(Node node, Move move, List<Move> lines, List<Opened> opened, List<Node> next) {
@@ -131,12 +145,19 @@ final class Game {
         }
     }
 
-    /** The same bar washed with again burns again: what was calm on it is calm, what is wrong all through is no better with the next. */
+    /**
+     * The same bar washed with again burns again: what was calm on it is calm, what is wrong all through is no better
+     * with the next.
+     */
     private double probability(Node node, Move move) {
         if (move.how() != Move.Way.AS_IT_WAS) {
             return 1;
         }
-        boolean before = node.lines.stream().anyMatch(m -> m.look() == move.look() && m.bar() == move.bar() && m.part() == move.part() && m.how() == Move.Way.AS_IT_WAS);
+        boolean before = node.lines.stream()
+                .anyMatch(m -> m.look() == move.look()
+                        && m.bar() == move.bar()
+                        && m.part() == move.part()
+                        && m.how() == Move.Way.AS_IT_WAS);
         return before ? 1 : truth.calm(move);
     }
 
@@ -154,7 +175,9 @@ final class Game {
     }
 
     private List<LoggedEntry> lines(Move move, int number) {
-        Instant at = BEGUN.plus(Duration.ofDays(move.day())).plus(Duration.ofHours(6)).plusSeconds(number);
+        Instant at = BEGUN.plus(Duration.ofDays(move.day()))
+                .plus(Duration.ofHours(6))
+                .plusSeconds(number);
         LoggedEntry.Revision calm = revision(1, at, at, entry(move, true), false);
         if (move.how() == Move.Way.AS_IT_WAS) {
             return List.of(new LoggedEntry("line" + number, calm, List.of()));
@@ -162,15 +185,18 @@ final class Game {
         Instant later = at.plus(Duration.ofDays(1));
         LoggedEntry.Revision bad = revision(1, at, at, entry(move, false), false);
         if (move.how() == Move.Way.AMENDED) {
-            return List.of(new LoggedEntry("line" + number, revision(2, at, later, entry(move, true), false), List.of(bad)));
+            return List.of(
+                    new LoggedEntry("line" + number, revision(2, at, later, entry(move, true), false), List.of(bad)));
         }
         return List.of(
                 new LoggedEntry("line" + number, revision(2, at, later, entry(move, false), true), List.of(bad)),
                 new LoggedEntry("line" + number + "b", calm, List.of()));
     }
 
-    private static LoggedEntry.Revision revision(int number, Instant at, Instant recorded, Entry entry, boolean withdrawn) {
-        return new LoggedEntry.Revision(number, at, recorded, "adversary", entry, withdrawn, "", Set.of(DoubtKind.values()));
+    private static LoggedEntry.Revision revision(
+            int number, Instant at, Instant recorded, Entry entry, boolean withdrawn) {
+        return new LoggedEntry.Revision(
+                number, at, recorded, "adversary", entry, withdrawn, "", Set.of(DoubtKind.values()));
     }
 
     private static Entry entry(Move move, boolean calm) {
@@ -191,17 +217,24 @@ final class Game {
     }
 
     private static Bars bars(Move move) {
-        Bars some = move.bars() > 1 ? Bars.some(move.bars()) : move.bar() == 0 ? Bars.some(1) : Bars.numbered(move.bar());
-        return move.part() == Move.Part.NOT_SAID ? some : some.of(Named.called(move.part() == Move.Part.GOOD ? "cream" : "goat"));
+        Bars some =
+                move.bars() > 1 ? Bars.some(move.bars()) : move.bar() == 0 ? Bars.some(1) : Bars.numbered(move.bar());
+        return move.part() == Move.Part.NOT_SAID
+                ? some
+                : some.of(Named.called(move.part() == Move.Part.GOOD ? "cream" : "goat"));
     }
 
     /** Weighed as planned by the log, whatever is true, lye in, poured at a light trace and cut. */
     private List<LoggedEntry> made() {
         List<LoggedEntry> lines = new ArrayList<>();
         Weights planned = Weights.planned(plan.formula());
-        planned.fats().forEach(f -> add(lines, 5, new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
+        planned.fats()
+                .forEach(f ->
+                        add(lines, 5, new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
         add(lines, 8, new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
-        planned.liquids().forEach(l -> add(lines, 9, new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+        planned.liquids()
+                .forEach(l -> add(
+                        lines, 9, new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
         add(lines, 30, new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(41)));
         add(lines, 40, new Entry.LyeIntoFats());
         add(lines, 50, new Entry.StageReached(Stage.LIGHT, null));
@@ -222,9 +255,14 @@ final class Game {
                 LiquidTarget.concentration(.32),
                 List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                 List.of());
-        BatchPlan plan = new BatchPlan("Played", formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");
-        List<Portion> parts = List.of(Portion.sharing("cream", Share.percent(50)), Portion.sharing("goat", Share.percent(50)));
-        return divided ? plan.with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.CUPS, parts, Share.NONE, null, Portioning.LyeRoute.OWN))) : plan;
+        BatchPlan plan = new BatchPlan(
+                "Played", formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");
+        List<Portion> parts =
+                List.of(Portion.sharing("cream", Share.percent(50)), Portion.sharing("goat", Share.percent(50)));
+        return divided
+                ? plan.with(Pouring.PLAIN.divided(
+                        new Portioning(Portioning.Way.CUPS, parts, Share.NONE, null, Portioning.LyeRoute.OWN)))
+                : plan;
     }
 
     private static FatPortion fat(String id, double grams) {

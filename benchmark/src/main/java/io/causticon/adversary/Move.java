@@ -73,7 +73,8 @@ record Move(Look look, int day, int bar, int bars, Part part, Way how) {
     }
 
     String words() {
-        return "day " + day + " " + look.name().toLowerCase(Locale.ROOT) + (bars > 1 ? " on " + bars + " bars" : bar == 0 ? "" : " on bar " + bar)
+        return "day " + day + " " + look.name().toLowerCase(Locale.ROOT)
+                + (bars > 1 ? " on " + bars + " bars" : bar == 0 ? "" : " on bar " + bar)
                 + (part == Part.NOT_SAID ? "" : " of the " + part.name().toLowerCase(Locale.ROOT) + " part")
                 + (how == Way.AS_IT_WAS ? "" : how == Way.AMENDED ? ", amended to calm" : ", the bad one taken back");
     }

@@ -1,8 +1,9 @@
 package io.causticon.adversary;
 
 /**
- * What is truly the matter with a batch, and how probably each look then comes out calm. Free alkali in per cent NaOH of the soap, some tenth of the excess
- * of alkali in points; curves are those by which batches are drawn for the evaluation, and know nothing of what the diagnosis goes by.
+ * What is truly the matter with a batch, and how probably each look then comes out calm. Free alkali in per cent NaOH
+ * of the soap, some tenth of the excess of alkali in points; curves are those by which batches are drawn for the
+ * evaluation, and know nothing of what the diagnosis goes by.
  */
 enum Truth {
     /** Weights were logged as planned, and a point more lye went in than the fats take. */
@@ -51,8 +52,9 @@ enum Truth {
     double calm(Move move) {
         double free = alkali(move);
         return switch (move.look()) {
-            case WASH -> (1 - (.01 + .93 * rises(free, .15, .05)))
-                    * (fault == Fault.POCKETS ? 1 - .45 * .8 : fault == Fault.PARTED ? .7 : 1);
+            case WASH ->
+                (1 - (.01 + .93 * rises(free, .15, .05)))
+                        * (fault == Fault.POCKETS ? 1 - .45 * .8 : fault == Fault.PARTED ? .7 : 1);
             case TITRATE -> below(.05, free) * (fault == Fault.POCKETS ? .6 : fault == Fault.PARTED ? .5 : 1);
             case PEN -> 1 - (.03 + .9 * rises(free, .25, .08));
             case SPOTS -> fault == Fault.POCKETS ? Math.pow(.58, move.bars()) : Math.pow(.986, move.bars());
@@ -65,7 +67,10 @@ enum Truth {
         };
     }
 
-    /** How probably what everybody sees without looking for it was seen by the first day, and is logged: 1 where there is nothing to be seen. */
+    /**
+     * How probably what everybody sees without looking for it was seen by the first day, and is logged: 1 where there
+     * is nothing to be seen.
+     */
     double unseenAtTheMake() {
         return fault == Fault.PARTED ? .2 : 1;
     }
@@ -83,7 +88,10 @@ enum Truth {
     /** Abramowitz and Stegun 7.1.26, to 1.5e-7. */
     private static double erf(double x) {
         double t = 1 / (1 + .3275911 * Math.abs(x));
-        double y = 1 - t * (.254829592 + t * (-.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x);
+        double y = 1
+                - t
+                        * (.254829592 + t * (-.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
+                        * Math.exp(-x * x);
         return Math.copySign(y, x);
     }
 }

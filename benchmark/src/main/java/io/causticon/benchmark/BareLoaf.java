@@ -3,10 +3,14 @@ package io.causticon.benchmark;
 import io.causticon.core.science.loaf.LoafSetup;
 import java.util.Arrays;
 
-/** The section of a loaf without anything round it: what its arithmetic alone costs. Not a model to be asked anything. */
+/**
+ * The section of a loaf without anything round it: what its arithmetic alone costs. Not a model to be asked anything.
+ */
 final class BareLoaf {
 
-    /** What is round it, on all sides the same: m2 K/W from the soap to its middle, from there to the air, and J/(m2 K). */
+    /**
+     * What is round it, on all sides the same: m2 K/W from the soap to its middle, from there to the air, and J/(m2 K).
+     */
     enum Wall {
         TOWELLED_WOOD(0.086, 0.404, 13_800),
         WOOD(0.0625, 0.1875, 12_000),
@@ -84,9 +88,7 @@ final class BareLoaf {
         for (double[] face : wallAt) {
             Arrays.fill(face, outside);
         }
-        this.wall = new double[][] {
-            face(round, dx), face(round, dy), face(round, dy)
-        };
+        this.wall = new double[][] {face(round, dx), face(round, dy), face(round, dy)};
         for (int i = 0; i < table.length; i++) {
             double k = 2.8e-4 * Math.exp(-49_000 / 8.314 * (1 / (i / 2.0 - 50 + 273.15) - 1 / 313.15));
             table[i] = k / (1 + k / 8e-4);
@@ -112,10 +114,12 @@ final class BareLoaf {
                 int first = r * columns;
                 int down = r > 0 ? columns : 0;
                 int up = r < rows - 1 ? columns : 0;
-                heat[first] = across * rim[0] * (t[first + 1] - t[first]) + along * (t[first + up] - 2 * t[first] + t[first - down]);
+                heat[first] = across * rim[0] * (t[first + 1] - t[first])
+                        + along * (t[first + up] - 2 * t[first] + t[first - down]);
                 for (int c = 1; c < last; c++) {
                     int i = first + c;
-                    heat[i] = across * (rim[c] * (t[i + 1] - t[i]) - inner[c - 1] * (t[i] - t[i - 1])) + along * (t[i + up] - 2 * t[i] + t[i - down]);
+                    heat[i] = across * (rim[c] * (t[i + 1] - t[i]) - inner[c - 1] * (t[i] - t[i - 1]))
+                            + along * (t[i + up] - 2 * t[i] + t[i - down]);
                 }
                 int i = first + last;
                 heat[i] = along * (t[i + up] - 2 * t[i] + t[i - down]) - across * inner[last - 1] * (t[i] - t[i - 1]);
@@ -158,7 +162,11 @@ final class BareLoaf {
                 }
                 double hidden = latent * soapy;
                 double slope = hidden / (2 * HALF_WIDTH);
-                celsius = warmed <= low ? warmed : warmed >= low + 2 * HALF_WIDTH + hidden ? warmed - hidden : (warmed + slope * low) / (1 + slope);
+                celsius = warmed <= low
+                        ? warmed
+                        : warmed >= low + 2 * HALF_WIDTH + hidden
+                                ? warmed - hidden
+                                : (warmed + slope * low) / (1 + slope);
                 if (celsius > 100) {
                     boiled += warmed - 100 - hidden;
                     warmed = 100 + hidden;

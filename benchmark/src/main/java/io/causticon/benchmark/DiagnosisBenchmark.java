@@ -43,8 +43,8 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * A whole diagnosis of a batch with thirty findings, ten of them there: slips, inference, ledgers, next looks. The aim is under 15 ms for 45
- * conditions and 120 findings.
+ * A whole diagnosis of a batch with thirty findings, ten of them there: slips, inference, ledgers, next looks. The aim
+ * is under 15 ms for 45 conditions and 120 findings.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)

@@ -20,7 +20,10 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** The loaf over 48 hours: one run, two hundred, and a bare loop over as many cells and steps with the same arithmetic and nothing else. */
+/**
+ * The loaf over 48 hours: one run, two hundred, and a bare loop over as many cells and steps with the same arithmetic
+ * and nothing else.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -44,7 +47,16 @@ public class LoafBenchmark {
         private final int stepSeconds;
         private final BareLoaf.Wall wall;
 
-        Body(MouldKind kind, double length, double width, double height, LoafSetup.Wrap wrap, int columns, int rows, int stepSeconds, BareLoaf.Wall wall) {
+        Body(
+                MouldKind kind,
+                double length,
+                double width,
+                double height,
+                LoafSetup.Wrap wrap,
+                int columns,
+                int rows,
+                int stepSeconds,
+                BareLoaf.Wall wall) {
             this.setup = in(kind, length, width, height, wrap, 20);
             this.columns = columns;
             this.rows = rows;
@@ -52,9 +64,14 @@ public class LoafBenchmark {
             this.wall = wall;
         }
 
-        private static LoafSetup in(MouldKind kind, double length, double width, double height, LoafSetup.Wrap wrap, double room) {
+        private static LoafSetup in(
+                MouldKind kind, double length, double width, double height, LoafSetup.Wrap wrap, double room) {
             return LoafSetup.in(
-                    new Mould("it", kind, length, width, height + 2, 1), height, Batter.of(3.475, 0.05, 0.33, 0, 1), wrap, Temperature.celsius(40),
+                    new Mould("it", kind, length, width, height + 2, 1),
+                    height,
+                    Batter.of(3.475, 0.05, 0.33, 0, 1),
+                    wrap,
+                    Temperature.celsius(40),
                     Temperature.celsius(room));
         }
     }
@@ -74,12 +91,23 @@ public class LoafBenchmark {
     public double ensemble() {
         LoafSetup s = body.setup;
         LoafSetup other = new LoafSetup(
-                s.batter(), s.width(), s.height(), s.length(), s.side(), s.top(), s.bottom(), s.poured(), s.converted(),
+                s.batter(),
+                s.width(),
+                s.height(),
+                s.length(),
+                s.side(),
+                s.top(),
+                s.bottom(),
+                s.poured(),
+                s.converted(),
                 Temperature.celsius(20 + 1e-9 * ++asked));
         return LoafEnsemble.of(other, HOURS).probabilityPeakAbove(90);
     }
 
-    /** The same equations from cell to cell as one flat loop over arrays: conduction, walls, soap, latent heat, boiling, gel, peak. No length, no history. */
+    /**
+     * The same equations from cell to cell as one flat loop over arrays: conduction, walls, soap, latent heat, boiling,
+     * gel, peak. No length, no history.
+     */
     @Benchmark
     public double bareLoop() {
         return new BareLoaf(body.setup, body.columns, body.rows, body.stepSeconds, body.wall).run(HOURS);

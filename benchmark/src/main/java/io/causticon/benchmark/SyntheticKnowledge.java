@@ -29,7 +29,8 @@ final class SyntheticKnowledge {
         all.forEach(c -> k.condition(c).happensTo(0.01 + 0.05 * random.nextDouble()));
         for (int f = 0; f < findings; f++) {
             Finding finding = f < Findings.ALL.size() ? Findings.ALL.get(f) : finding(f);
-            Knowledge.Builder.FindingSentence sentence = k.finding(finding).happensAnyway(0.01 + 0.03 * random.nextDouble());
+            Knowledge.Builder.FindingSentence sentence =
+                    k.finding(finding).happensAnyway(0.01 + 0.03 * random.nextDouble());
             Set<Condition> causes = new LinkedHashSet<>();
             boolean measured = finding.equals(Findings.FREE_ALKALI) || finding.equals(Findings.METER_HIGH);
             if (measured) {
@@ -40,13 +41,25 @@ final class SyntheticKnowledge {
             while (!measured && causes.size() < Math.min(4, conditions)) {
                 causes.add(all.get(random.nextInt(conditions)));
             }
-            causes.forEach(c -> sentence.points(0.2 + 0.7 * random.nextDouble()).to(c).because("made up"));
+            causes.forEach(
+                    c -> sentence.points(0.2 + 0.7 * random.nextDouble()).to(c).because("made up"));
         }
         return k.build();
     }
 
     private static Finding finding(int number) {
         String id = "finding-" + number;
-        return new Finding(id, id, "no " + id, Finding.Group.SURFACE, "Look.", 1, Duration.ZERO, Duration.ofDays(1000), Duration.ZERO, true, List.of());
+        return new Finding(
+                id,
+                id,
+                "no " + id,
+                Finding.Group.SURFACE,
+                "Look.",
+                1,
+                Duration.ZERO,
+                Duration.ofDays(1000),
+                Duration.ZERO,
+                true,
+                List.of());
     }
 }

@@ -64,13 +64,24 @@ public class WorkingTimeBenchmark {
                     List.of(new LiquidPart(tables.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                     List.of());
             BatchPlan plan = new BatchPlan(
-                    "batch " + i, formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(32 + 14 * random.nextDouble()), Scales.KITCHEN, "");
+                    "batch " + i,
+                    formula,
+                    Process.COLD,
+                    GelGoal.ALLOW,
+                    null,
+                    Temperature.celsius(32 + 14 * random.nextDouble()),
+                    Scales.KITCHEN,
+                    "");
             double light = 12 * Math.exp(0.4 * random.nextGaussian());
-            List<MixRecord.Addition> additions =
-                    i % 2 == 0 ? List.of(new MixRecord.Addition(scent, i % 4 == 0 ? "one" : "two", 1.02 * light)) : List.of();
+            List<MixRecord.Addition> additions = i % 2 == 0
+                    ? List.of(new MixRecord.Addition(scent, i % 4 == 0 ? "one" : "two", 1.02 * light))
+                    : List.of();
             batches.add(new MixRecord(
                     Situation.planned(plan),
-                    List.of(new MixRecord.Seen(Stage.EMULSION, 0.3 * light), new MixRecord.Seen(Stage.LIGHT, light), new MixRecord.Seen(Stage.THICK, 2.1 * light)),
+                    List.of(
+                            new MixRecord.Seen(Stage.EMULSION, 0.3 * light),
+                            new MixRecord.Seen(Stage.LIGHT, light),
+                            new MixRecord.Seen(Stage.THICK, 2.1 * light)),
                     additions,
                     2.2 * light));
         }

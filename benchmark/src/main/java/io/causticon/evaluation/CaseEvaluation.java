@@ -20,8 +20,9 @@ import java.util.Random;
 import java.util.TreeMap;
 
 /**
- * Counts how often the condition that was drawn leads, and how often it is among the first three, beside others that come as often as they do: once
- * every condition as often as the next, once each as often as workshops meet it. What else is truly there is set aside.
+ * Counts how often the condition that was drawn leads, and how often it is among the first three, beside others that
+ * come as often as they do: once every condition as often as the next, once each as often as workshops meet it. What
+ * else is truly there is set aside.
  */
 final class CaseEvaluation {
 
@@ -51,7 +52,9 @@ final class CaseEvaluation {
 
     /** As often as it is met: one in so many of the batches that have what it needs. */
     private Appearances.Appearance met(Random random) {
-        double[] often = tables.all().stream().mapToDouble(a -> DrawnRecipe.probability(a.needs()) / a.onceIn()).toArray();
+        double[] often = tables.all().stream()
+                .mapToDouble(a -> DrawnRecipe.probability(a.needs()) / a.onceIn())
+                .toArray();
         double at = random.nextDouble() * Arrays.stream(often).sum();
         int drawn = 0;
         while (drawn < often.length - 1 && at >= often[drawn]) {
@@ -68,27 +71,46 @@ final class CaseEvaluation {
         Map<String, Tally> each = new TreeMap<>();
         int falsely = 0;
         for (int n = 0; n < cases; n++) {
-            Appearances.Appearance wanted = alike ? tables.all().get(n % tables.all().size()) : met(random);
+            Appearances.Appearance wanted =
+                    alike ? tables.all().get(n % tables.all().size()) : met(random);
             DrawnCase drawn = new DrawnCase(tables, wanted, random, logging);
-            Diagnosis diagnosis = diagnostician.examine(BatchFacts.of(drawn.plan(), drawn.log(), drawn.askedAt()), NO_VESSELS);
+            Diagnosis diagnosis =
+                    diagnostician.examine(BatchFacts.of(drawn.plan(), drawn.log(), drawn.askedAt()), NO_VESSELS);
             List<ConditionReport> ranked = diagnosis.reports().stream()
-                    .sorted(Comparator.comparingDouble(ConditionReport::probability).reversed())
+                    .sorted(Comparator.comparingDouble(ConditionReport::probability)
+                            .reversed())
                     .toList();
             int place = place(ranked, wanted.condition(), drawn);
             first.add(place == 0);
             amongThree.add(place < AMONG);
             each.computeIfAbsent(wanted.condition(), c -> new Tally()).add(place == 0);
-            ranked.stream().filter(r -> r.condition().id().equals(wanted.condition())).forEach(r -> told.add(r.probability() >= TOLD));
-            falsely += (int) ranked.stream().filter(r -> r.probability() >= TOLD && !drawn.conditions().contains(r.condition().id())).count();
+            ranked.stream()
+                    .filter(r -> r.condition().id().equals(wanted.condition()))
+                    .forEach(r -> told.add(r.probability() >= TOLD));
+            falsely += (int) ranked.stream()
+                    .filter(r -> r.probability() >= TOLD
+                            && !drawn.conditions().contains(r.condition().id()))
+                    .count();
         }
-        System.out.printf(Locale.ROOT, "| %s, %s | %s | %s | %s | %.2f |%n",
-                logging.name().toLowerCase(Locale.ROOT).replace('_', ' '), alike ? "each as often" : "as often as met", first, amongThree, told, (double) falsely / cases);
+        System.out.printf(
+                Locale.ROOT,
+                "| %s, %s | %s | %s | %s | %.2f |%n",
+                logging.name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                alike ? "each as often" : "as often as met",
+                first,
+                amongThree,
+                told,
+                (double) falsely / cases);
         StringBuilder worst = new StringBuilder();
         each.entrySet().stream()
                 .filter(e -> e.getValue().share() < NEVER_BELOW)
                 .sorted(Comparator.comparingDouble(e -> e.getValue().share()))
                 .limit(WORST)
-                .forEach(e -> worst.append(' ').append(e.getKey()).append(' ').append(e.getValue()).append(';'));
+                .forEach(e -> worst.append(' ')
+                        .append(e.getKey())
+                        .append(' ')
+                        .append(e.getValue())
+                        .append(';'));
         System.err.println(logging + (alike ? ", each as often" : ", as often as met") + ", seldom first:" + worst);
     }
 

@@ -35,13 +35,15 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * One batch as it really is, and what its maker sees of it. The superfat follows from the masses that really went in, in moles; what is seen follows
- * from free alkali in the soap by curves and frequencies of its own (judgements, laid down before the diagnosis was asked).
+ * One batch as it really is, and what its maker sees of it. The superfat follows from the masses that really went in,
+ * in moles; what is seen follows from free alkali in the soap by curves and frequencies of its own (judgements, laid
+ * down before the diagnosis was asked).
  */
 final class DrawnBatch {
 
     /** Which bars are cut, of a dozen. */
     private static final List<Integer> CUT = List.of(2, 6, 11);
+
     private static final List<Integer> CUT_AGAIN = List.of(4, 7, 9, 12);
     private static final int BARS = 12;
 
@@ -69,18 +71,22 @@ final class DrawnBatch {
         this.logging = logging;
         this.plan = drawPlan();
         Weights planned = Weights.planned(plan.formula());
-        double[] fats = planned.fats().stream().mapToDouble(f -> f.mass().grams() * (1 + .002 * random.nextGaussian())).toArray();
+        double[] fats = planned.fats().stream()
+                .mapToDouble(f -> f.mass().grams() * (1 + .002 * random.nextGaussian()))
+                .toArray();
         double lye = planned.naoh().grams() + .3 * random.nextGaussian();
         Slip slip = slip(fats);
         lye *= slip.lye();
         double needed = 0;
         for (int i = 0; i < fats.length; i++) {
-            double saponification = planned.fats().get(i).fat().saponificationValue() * (1 + .006 * random.nextGaussian());
+            double saponification =
+                    planned.fats().get(i).fat().saponificationValue() * (1 + .006 * random.nextGaussian());
             needed += fats[i] * saponification / 1000 / KOH;
         }
         double purity = .978 + .006 * random.nextGaussian();
         this.superfat = 1 - lye * purity / NAOH / needed;
-        this.freeAlkaliPercent = 100 * Math.max(0, -superfat) * needed * NAOH / planned.total().grams();
+        this.freeAlkaliPercent =
+                100 * Math.max(0, -superfat) * needed * NAOH / planned.total().grams();
         this.pockets = chance(.012);
         this.separated = chance(.008);
         this.ash = chance(.25);
@@ -134,7 +140,8 @@ final class DrawnBatch {
                 LiquidTarget.concentration(.28 + .06 * random.nextDouble()),
                 List.of(new LiquidPart(TABLES.liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                 List.of());
-        return new BatchPlan("Drawn", formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");
+        return new BatchPlan(
+                "Drawn", formula, Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");
     }
 
     private static FatPortion fat(String id, double grams) {
@@ -156,7 +163,13 @@ final class DrawnBatch {
             for (int i = 0; i < planned.fats().size(); i++) {
                 FatPortion fat = planned.fats().get(i);
                 boolean inAJug = i == slip.tareOf();
-                add(.1, new Entry.Weighed(Weighable.fat(fat.fat().id()), fat.mass(), inAJug || chance(.3) ? Tare.NOT_SAID : Tare.TAKEN, inAJug ? Named.called("second jug") : null));
+                add(
+                        .1,
+                        new Entry.Weighed(
+                                Weighable.fat(fat.fat().id()),
+                                fat.mass(),
+                                inAJug || chance(.3) ? Tare.NOT_SAID : Tare.TAKEN,
+                                inAJug ? Named.called("second jug") : null));
             }
             add(.2, new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
             add(.2, new Entry.Weighed(Weighable.liquid("distilled-water"), planned.water(), Tare.TAKEN, null));
@@ -188,8 +201,8 @@ final class DrawnBatch {
     }
 
     /**
-     * Three bars are cut; a pocket is in one and not in its neighbour. What was seen is told of its bar, what was not of all of them. Whoever sees
-     * something cuts four more a day later, and tests another bar.
+     * Three bars are cut; a pocket is in one and not in its neighbour. What was seen is told of its bar, what was not
+     * of all of them. Whoever sees something cuts four more a day later, and tests another bar.
      */
     private void cut(double hour, String finding, double oneBar) {
         if (cut(hour, finding, oneBar, CUT)) {
@@ -205,7 +218,10 @@ final class DrawnBatch {
             add(hour, new Entry.Observed(finding, Presence.SEEN, Bars.numbered(there.toArray(Integer[]::new))));
         }
         if (!clean.isEmpty() && (logging != Logging.ONLY_WHAT_IS_ODD || !there.isEmpty())) {
-            add(hour + .01, new Entry.Observed(finding, Presence.LOOKED_AND_ABSENT, Bars.numbered(clean.toArray(Integer[]::new))));
+            add(
+                    hour + .01,
+                    new Entry.Observed(
+                            finding, Presence.LOOKED_AND_ABSENT, Bars.numbered(clean.toArray(Integer[]::new))));
         }
         return !there.isEmpty();
     }
@@ -256,7 +272,8 @@ final class DrawnBatch {
     }
 
     private void add(double hour, Entry entry) {
-        lines.add(LoggedEntry.first("line" + lines.size(), BEGUN.plus(Duration.ofSeconds(Math.round(hour * 3600))), "drawn", entry));
+        lines.add(LoggedEntry.first(
+                "line" + lines.size(), BEGUN.plus(Duration.ofSeconds(Math.round(hour * 3600))), "drawn", entry));
     }
 
     BatchPlan plan() {

@@ -13,7 +13,9 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 
-/** Prints how often hazards are held and sound batches are freed: {@code Evaluation [batches a way of logging] [seed]}. */
+/**
+ * Prints how often hazards are held and sound batches are freed: {@code Evaluation [batches a way of logging] [seed]}.
+ */
 public final class Evaluation {
 
     private static final int DECILES = 10;
@@ -31,7 +33,9 @@ public final class Evaluation {
             new CaseEvaluation().print(cases, seed);
             return;
         }
-        System.out.println("| logging | held below \u22123 % | hazardous that pass | sound that are freed | sound that are held | passed: alkali, pockets, separation |");
+        System.out.println(
+                "| logging | held below \u22123 % | hazardous that pass | sound that are freed | sound that are held |"
+                        + " passed: alkali, pockets, separation |");
         System.out.println("|---|---|---|---|---|---|");
         for (Logging logging : Logging.values()) {
             new Evaluation().run(logging, cases, new Random(seed));
@@ -68,7 +72,13 @@ public final class Evaluation {
             }
             if (batch.isSound()) {
                 freed.add(open);
-                gate.missing().forEach(m -> kept.merge(m.kind() == ReleaseGate.Kind.HAZARDS_LOW ? m.words().values().get(0).toString() : m.kind().name(), 1, Integer::sum));
+                gate.missing()
+                        .forEach(m -> kept.merge(
+                                m.kind() == ReleaseGate.Kind.HAZARDS_LOW
+                                        ? m.words().values().get(0).toString()
+                                        : m.kind().name(),
+                                1,
+                                Integer::sum));
                 heldFalsely.add(held);
             }
             int decile = Math.min(DECILES - 1, (int) (diagnosis.anyHazard() * DECILES));
@@ -76,12 +86,25 @@ public final class Evaluation {
             wasSo[decile] += batch.isSound() ? 0 : 1;
             count[decile]++;
         }
-        System.out.printf("| %s | %s | %s | %s | %s | %d, %d, %d |%n",
-                logging.name().toLowerCase(Locale.ROOT).replace('_', ' '), heldWhenHeavy, passed, freed, heldFalsely, why[0], why[1], why[2]);
+        System.out.printf(
+                "| %s | %s | %s | %s | %s | %d, %d, %d |%n",
+                logging.name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                heldWhenHeavy,
+                passed,
+                freed,
+                heldFalsely,
+                why[0],
+                why[1],
+                why[2]);
         StringBuilder calibration = new StringBuilder();
         for (int d = 0; d < DECILES; d++) {
             if (count[d] >= 50) {
-                calibration.append(String.format(Locale.ROOT, " %.0f told, %.0f found (%d);", 100 * told[d] / count[d], 100.0 * wasSo[d] / count[d], count[d]));
+                calibration.append(String.format(
+                        Locale.ROOT,
+                        " %.0f told, %.0f found (%d);",
+                        100 * told[d] / count[d],
+                        100.0 * wasSo[d] / count[d],
+                        count[d]));
             }
         }
         System.err.println(logging + ", what keeps sound ones: " + kept);

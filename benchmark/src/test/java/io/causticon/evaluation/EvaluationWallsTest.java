@@ -26,7 +26,9 @@ class EvaluationWallsTest {
     @Test
     void batchesAreDrawnWithoutTheKnowledge() {
         // What else is drawn stands in the core, whose walls say the same.
-        assertThat(used(DrawnBatch.class)).isNotEmpty().noneMatch(p -> p.startsWith("io.causticon.core.science.diagnosis"));
+        assertThat(used(DrawnBatch.class))
+                .isNotEmpty()
+                .noneMatch(p -> p.startsWith("io.causticon.core.science.diagnosis"));
     }
 
     /** Else the wall above would be one round nothing. */

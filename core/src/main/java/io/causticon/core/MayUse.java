@@ -6,7 +6,10 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
-/** Which neighbours a package may use, by their names beneath the root of its module. A test holds it to these: no more, and none that it leaves unused. */
+/**
+ * Which neighbours a package may use, by their names beneath the root of its module. A test holds it to these: no more,
+ * and none that it leaves unused.
+ */
 @Documented
 @Retention(RetentionPolicy.CLASS)
 @Target(ElementType.PACKAGE)

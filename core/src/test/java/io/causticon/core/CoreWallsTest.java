@@ -24,7 +24,8 @@ class CoreWallsTest {
         noClasses()
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage("org.springframework..", "jakarta..", "org.hibernate..", "java.sql..", "org.thymeleaf..")
+                .resideInAnyPackage(
+                        "org.springframework..", "jakarta..", "org.hibernate..", "java.sql..", "org.thymeleaf..")
                 .check(CORE);
         noClasses().should().callMethod(java.time.Instant.class, "now").check(CORE);
         noClasses().should().callMethod(System.class, "currentTimeMillis").check(CORE);
@@ -35,26 +36,39 @@ class CoreWallsTest {
         slices().matching("io.causticon.core.(**)").should().beFreeOfCycles().check(CORE);
     }
 
-    /** The model knows no science, science no workshop: a judgement may change without a formula changing, and a formula without a word of the log. */
+    /**
+     * The model knows no science, science no workshop: a judgement may change without a formula changing, and a formula
+     * without a word of the log.
+     */
     @Test
     void standsOnThreeFloors() {
         layeredArchitecture()
                 .consideringOnlyDependenciesInLayers()
-                .layer("ground").definedBy(ROOT + ".quantity", ROOT + ".problem", ROOT + ".wording")
-                .layer("model").definedBy(ROOT + ".model..")
-                .layer("science").definedBy(ROOT + ".science..")
-                .layer("workshop").definedBy(ROOT + ".workshop..")
-                .whereLayer("workshop").mayNotBeAccessedByAnyLayer()
-                .whereLayer("science").mayOnlyBeAccessedByLayers("workshop")
-                .whereLayer("model").mayOnlyBeAccessedByLayers("science", "workshop")
-                .whereLayer("ground").mayOnlyBeAccessedByLayers("model", "science", "workshop")
+                .layer("ground")
+                .definedBy(ROOT + ".quantity", ROOT + ".problem", ROOT + ".wording")
+                .layer("model")
+                .definedBy(ROOT + ".model..")
+                .layer("science")
+                .definedBy(ROOT + ".science..")
+                .layer("workshop")
+                .definedBy(ROOT + ".workshop..")
+                .whereLayer("workshop")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("science")
+                .mayOnlyBeAccessedByLayers("workshop")
+                .whereLayer("model")
+                .mayOnlyBeAccessedByLayers("science", "workshop")
+                .whereLayer("ground")
+                .mayOnlyBeAccessedByLayers("model", "science", "workshop")
                 .ensureAllClassesAreContainedInArchitectureIgnoring(ROOT)
                 .check(CORE);
     }
 
     @Test
     void hidesMostOfWhatItsPackagesAreMadeOf() {
-        long all = CORE.stream().filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info")).count();
+        long all = CORE.stream()
+                .filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info"))
+                .count();
         long hidden = CORE.stream()
                 .filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info"))
                 .filter(c -> !c.getModifiers().contains(com.tngtech.archunit.core.domain.JavaModifier.PUBLIC))

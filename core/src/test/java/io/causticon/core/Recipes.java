@@ -54,7 +54,8 @@ public final class Recipes {
 
     /** In the fats from the start, whatever the tables advise. */
     public Recipes inTheFats(String id, double grams) {
-        additives.add(new AdditivePortion(Catalogue.standard().additive(id), Mass.grams(grams)).joining(AdditionStage.FATS));
+        additives.add(
+                new AdditivePortion(Catalogue.standard().additive(id), Mass.grams(grams)).joining(AdditionStage.FATS));
         return this;
     }
 
@@ -85,7 +86,8 @@ public final class Recipes {
 
     public Formula formula() {
         List<LiquidPart> parts = liquids.isEmpty()
-                ? List.of(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID))
+                ? List.of(
+                        new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID))
                 : liquids;
         return new Formula(fats, alkali, superfat, target, parts, additives);
     }
@@ -102,7 +104,6 @@ public final class Recipes {
 
     public BatchPlan plan() {
         Mould loaf = new Mould("oak loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1);
-        return new BatchPlan(
-                "Test bar", formula(), process, gel, loaf, Temperature.celsius(40), Scales.KITCHEN, "");
+        return new BatchPlan("Test bar", formula(), process, gel, loaf, Temperature.celsius(40), Scales.KITCHEN, "");
     }
 }

@@ -17,9 +17,13 @@ public class CausticonApplication {
         try {
             create().run(args);
         } catch (RuntimeException e) {
-            String folder = Path.of(option(args, "causticon.data", "./data")).toAbsolutePath().normalize().toString();
+            String folder = Path.of(option(args, "causticon.data", "./data"))
+                    .toAbsolutePath()
+                    .normalize()
+                    .toString();
             Optional<String> words = StartFault.words(e, folder, option(args, "server.port", "8424"));
-            System.err.println("causticon: " + words.orElse("It could not start, and it is not known why. What follows helps to find out."));
+            System.err.println("causticon: "
+                    + words.orElse("It could not start, and it is not known why. What follows helps to find out."));
             if (words.isEmpty()) {
                 e.printStackTrace();
             }
@@ -36,6 +40,10 @@ public class CausticonApplication {
 
     private static String option(String[] args, String name, String otherwise) {
         String start = "--" + name + "=";
-        return Arrays.stream(args).filter(a -> a.startsWith(start)).map(a -> a.substring(start.length())).findFirst().orElse(otherwise);
+        return Arrays.stream(args)
+                .filter(a -> a.startsWith(start))
+                .map(a -> a.substring(start.length()))
+                .findFirst()
+                .orElse(otherwise);
     }
 }

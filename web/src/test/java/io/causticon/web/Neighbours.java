@@ -34,7 +34,8 @@ final class Neighbours {
     static Map<String, Set<String>> declared(JavaClasses classes, String root) {
         Map<String, Set<String>> declared = new TreeMap<>();
         for (JavaPackage one : classes.getPackage(root).getSubpackagesInTree()) {
-            one.tryGetAnnotationOfType(MayUse.class).ifPresent(a -> declared.put(place(one.getName(), root), new TreeSet<>(Set.of(a.value()))));
+            one.tryGetAnnotationOfType(MayUse.class)
+                    .ifPresent(a -> declared.put(place(one.getName(), root), new TreeSet<>(Set.of(a.value()))));
         }
         return declared;
     }

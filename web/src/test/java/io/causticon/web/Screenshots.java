@@ -17,13 +17,16 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 @EnabledIfSystemProperty(named = "causticon.screenshots", matches = ".+")
 class Screenshots {
 
-    private static final Path FOLDER = Path.of(System.getProperty("causticon.screenshots", "target")).toAbsolutePath();
+    private static final Path FOLDER =
+            Path.of(System.getProperty("causticon.screenshots", "target")).toAbsolutePath();
 
     @Test
     void ofTheMainViews(RunningApplication application, Browser browser) {
         browser.signIn("ines").open("/").picture(FOLDER.resolve("rack.png"));
         browser.open("/plan").press("Whey & Barley").waitFor(".lye-head").picture(FOLDER.resolve("plan.png"));
-        browser.open("/plan/first").type("note", "olive oil 360\nlard 150\ncoconut 120\ncastor 30\nlye 90\nwater 190").waitForText("superfat");
+        browser.open("/plan/first")
+                .type("note", "olive oil 360\nlard 150\ncoconut 120\ncastor 30\nlye 90\nwater 190")
+                .waitForText("superfat");
         browser.picture(FOLDER.resolve("plan-first.png"));
         browser.open("/plan").press("Three Tides").waitFor("svg.face");
         browser.script("document.querySelector('svg.face').scrollIntoView({block: 'center'})");
@@ -34,24 +37,44 @@ class Screenshots {
         browser.all(".rework-rows input").get(2).sendKeys("236");
         browser.type("name", "Quay Crumbs").press("Work it out").waitFor(".rework-out .verdict-box");
         browser.picture(FOLDER.resolve("rework.png"));
-        browser.open("/bench/" + Swirl.potsCoolingDown(application, "Slack Water") + "?step=match").waitFor(".stands");
+        browser.open("/bench/" + Swirl.potsCoolingDown(application, "Slack Water") + "?step=match")
+                .waitFor(".stands");
         browser.picture(FOLDER.resolve("bench-match.png"));
-        browser.open("/bench/" + Swirl.onTheScale(application, "Two Quays")).waitFor(".advice").picture(FOLDER.resolve("bench-weigh.png"));
+        browser.open("/bench/" + Swirl.onTheScale(application, "Two Quays"))
+                .waitFor(".advice")
+                .picture(FOLDER.resolve("bench-weigh.png"));
         milk(application, browser);
         swirl(application, browser);
         open(browser, "Sea Buckthorn Winter").picture(FOLDER.resolve("batch.png"));
-        open(browser, "Sail Loft Tar").press("Something is wrong").waitFor(".verdict-box").picture(FOLDER.resolve("casebook.png"));
-        browser.press("Add what you see").press("In pictures").waitFor(".tiles").pressAt("[aria-label='top, open to air']").waitForText("Look: top");
+        open(browser, "Sail Loft Tar")
+                .press("Something is wrong")
+                .waitFor(".verdict-box")
+                .picture(FOLDER.resolve("casebook.png"));
+        browser.press("Add what you see")
+                .press("In pictures")
+                .waitFor(".tiles")
+                .pressAt("[aria-label='top, open to air']")
+                .waitForText("Look: top");
         browser.press("thin pale bloom").waitFor(".looking-say form").picture(FOLDER.resolve("casebook-look.png"));
         browser.open(open(browser, "Sea Buckthorn Winter").path() + "/cure").waitFor(".cure-head");
         for (String weighed : List.of("bar 1 138.9 g", "bar 2 137.2 g")) {
-            browser.type("bar", weighed).press("Weighed").waitForText(weighed.substring(0, 5).replace("bar ", ""));
+            browser.type("bar", weighed)
+                    .press("Weighed")
+                    .waitForText(weighed.substring(0, 5).replace("bar ", ""));
         }
         browser.picture(FOLDER.resolve("cure.png"));
-        browser.open("/dates").type("bars", "40").chooseText("recipe", "Honey Loft").type("by", "12 March").press("When to make them").waitFor(".goal-found");
+        browser.open("/dates")
+                .type("bars", "40")
+                .chooseText("recipe", "Honey Loft")
+                .type("by", "12 March")
+                .press("When to make them")
+                .waitFor(".goal-found");
         browser.picture(FOLDER.resolve("dates.png"));
         browser.open("/history").waitFor(".multiples").picture(FOLDER.resolve("history.png"));
-        browser.open("/settings").choose("theme", 0, "night").press("Keep these").waitFor("[data-theme=night]");
+        browser.open("/settings")
+                .choose("theme", 0, "night")
+                .press("Keep these")
+                .waitFor("[data-theme=night]");
         open(browser, "Honey Loft").picture(FOLDER.resolve("batch-night.png"));
         browser.open("/settings").choose("theme", 0, "day").press("Keep these").waitFor("[data-theme=day]");
         assertThat(browser.complaints()).isEmpty();
@@ -71,10 +94,16 @@ class Screenshots {
         browser.open(bench + "?step=mix").waitFor(".ladder").picture(FOLDER.resolve("bench-mix.png"));
         log(browser, bench, "batter 37; add tarred hemp 25 g lot TH-2; rice");
         browser.open(bench + "?step=mix").waitFor(".rescue");
-        log(browser, bench, "take plain; take madder; add madder root to madder; take charcoal; add activated charcoal to charcoal", "layer plain");
+        log(
+                browser,
+                bench,
+                "take plain; take madder; add madder root to madder; take charcoal; add activated charcoal to charcoal",
+                "layer plain");
         browser.size(1280, 800).open(bench + "?step=pour").waitFor(".face").picture(FOLDER.resolve("bench-pour.png"));
         log(browser, bench, "poured", "cover");
-        browser.open(bench + "?step=out&embeds=30+62x12+95").waitFor(".bench-right .drawing").picture(FOLDER.resolve("bench-out.png"));
+        browser.open(bench + "?step=out&embeds=30+62x12+95")
+                .waitFor(".bench-right .drawing")
+                .picture(FOLDER.resolve("bench-out.png"));
     }
 
     private static void log(Browser browser, String bench, String... lines) {

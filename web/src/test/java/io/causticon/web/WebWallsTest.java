@@ -50,26 +50,42 @@ class WebWallsTest {
     void standsOnFloors() {
         layeredArchitecture()
                 .consideringOnlyDependenciesInLayers()
-                .layer("shared").definedBy(ROOT + ".shared..")
-                .layer("store").definedBy(ROOT + ".store..")
-                .layer("security").definedBy(ROOT + ".security..")
-                .layer("places").definedBy(ROOT + ".places..")
-                .layer("exchange").definedBy(ROOT + ".exchange..")
-                .layer("demo").definedBy(ROOT + ".demo..", ROOT)
-                .whereLayer("demo").mayNotBeAccessedByAnyLayer()
-                .whereLayer("exchange").mayOnlyBeAccessedByLayers("demo")
-                .whereLayer("places").mayOnlyBeAccessedByLayers("exchange", "demo")
-                .whereLayer("security").mayOnlyBeAccessedByLayers("places", "exchange", "demo")
-                .whereLayer("store").mayOnlyBeAccessedByLayers("security", "places", "exchange", "demo")
+                .layer("shared")
+                .definedBy(ROOT + ".shared..")
+                .layer("store")
+                .definedBy(ROOT + ".store..")
+                .layer("security")
+                .definedBy(ROOT + ".security..")
+                .layer("places")
+                .definedBy(ROOT + ".places..")
+                .layer("exchange")
+                .definedBy(ROOT + ".exchange..")
+                .layer("demo")
+                .definedBy(ROOT + ".demo..", ROOT)
+                .whereLayer("demo")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("exchange")
+                .mayOnlyBeAccessedByLayers("demo")
+                .whereLayer("places")
+                .mayOnlyBeAccessedByLayers("exchange", "demo")
+                .whereLayer("security")
+                .mayOnlyBeAccessedByLayers("places", "exchange", "demo")
+                .whereLayer("store")
+                .mayOnlyBeAccessedByLayers("security", "places", "exchange", "demo")
                 .ensureAllClassesAreContainedInArchitecture()
                 .check(WEB);
     }
 
-    /** What a package may use stands on it as {@link io.causticon.core.MayUse}: no more, and nothing that it does not. In the core too. */
+    /**
+     * What a package may use stands on it as {@link io.causticon.core.MayUse}: no more, and nothing that it does not.
+     * In the core too.
+     */
     @Test
     void packagesUseOnlyTheNeighboursThatTheyDeclare() {
         assertThat(Neighbours.declared(WEB, ROOT)).isEqualTo(Neighbours.used(WEB, ROOT));
-        JavaClasses core = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages(CORE);
+        JavaClasses core = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests())
+                .importPackages(CORE);
         assertThat(Neighbours.declared(core, CORE)).isEqualTo(Neighbours.used(core, CORE));
     }
 
@@ -84,7 +100,11 @@ class WebWallsTest {
         assertThat(tables).contains("batch", "log_revision", "vessel");
         Pattern named = Pattern.compile(
                 "(?i)\"[^\"]*\\b(?:from|into|update|join|table)\\s+(?:" + String.join("|", tables) + ")\\b[^\"]*\"|\""
-                        + tables.stream().filter(t -> t.contains("_")).map(Pattern::quote).collect(Collectors.joining("|", "(?:", ")")) + "\"");
+                        + tables.stream()
+                                .filter(t -> t.contains("_"))
+                                .map(Pattern::quote)
+                                .collect(Collectors.joining("|", "(?:", ")"))
+                        + "\"");
         Map<String, String> elsewhere = new TreeMap<>();
         for (Path source : files(Path.of("src/main/java"), ".java")) {
             Matcher found = named.matcher(Files.readString(source));
@@ -128,10 +148,31 @@ class WebWallsTest {
     /** Some rows are shown to their place as they are; none can be made or changed outside the store. */
     @Test
     void rowsAreWrittenByTheStoreAlone() {
-        classes().that().areAssignableTo(Repository.class).should().notBePublic().check(WEB);
-        classes().that().areAnnotatedWith(Entity.class).should().resideInAPackage("..web.store..").check(WEB);
-        fields().that().areDeclaredInClassesThat().areAnnotatedWith(Entity.class).should().notBePublic().check(WEB);
-        constructors().that().areDeclaredInClassesThat().areAnnotatedWith(Entity.class).should().notBePublic().check(WEB);
+        classes()
+                .that()
+                .areAssignableTo(Repository.class)
+                .should()
+                .notBePublic()
+                .check(WEB);
+        classes()
+                .that()
+                .areAnnotatedWith(Entity.class)
+                .should()
+                .resideInAPackage("..web.store..")
+                .check(WEB);
+        fields().that()
+                .areDeclaredInClassesThat()
+                .areAnnotatedWith(Entity.class)
+                .should()
+                .notBePublic()
+                .check(WEB);
+        constructors()
+                .that()
+                .areDeclaredInClassesThat()
+                .areAnnotatedWith(Entity.class)
+                .should()
+                .notBePublic()
+                .check(WEB);
         methods()
                 .that()
                 .areDeclaredInClassesThat()
@@ -145,7 +186,9 @@ class WebWallsTest {
 
     @Test
     void mostOfAPlaceIsHidden() {
-        long all = WEB.stream().filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info")).count();
+        long all = WEB.stream()
+                .filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info"))
+                .count();
         long open = WEB.stream()
                 .filter(c -> c.isTopLevelClass() && c.getModifiers().contains(JavaModifier.PUBLIC))
                 .count();

@@ -12,7 +12,10 @@ public enum ProblemKey {
     TOO_LOW,
     /** Above what is possible. Values: the thing, its value, the limit. */
     TOO_HIGH,
-    /** Above what is possible, but possible in the other unit. Values: the thing, its value, the limit, what it would be. */
+    /**
+     * Above what is possible, but possible in the other unit. Values: the thing, its value, the limit, what it would
+     * be.
+     */
     TOO_HIGH_FOR_CELSIUS,
     /** Too long a text. Values: its length, the longest allowed. */
     TOO_LONG,
@@ -55,7 +58,9 @@ public enum ProblemKey {
     NOTHING_DISSOLVES_LYE,
     /** Spoons of something that is not spooned. Values: its name. */
     NOT_SPOONED,
-    /** A line of a drawing that dips below the one under it. Values: the upper, the lower, where in mm from the left. */
+    /**
+     * A line of a drawing that dips below the one under it. Values: the upper, the lower, where in mm from the left.
+     */
     LINES_CROSS,
     /** A line of a drawing that leaves the mould. Values: the line, its height in mm, the mould's height in mm. */
     ABOVE_THE_MOULD,
@@ -76,15 +81,24 @@ public enum ProblemKey {
     NOTHING_WANTED,
     /** No proposal meets the limits. Values: none. */
     LIMITS_EXCLUDE_ALL,
-    /** More lye than the fats take, where it would be made at once. Values: the superfat, the chance that it is below none. */
+    /**
+     * More lye than the fats take, where it would be made at once. Values: the superfat, the chance that it is below
+     * none.
+     */
     LYE_IN_EXCESS,
     /** Only what is on the bench is given up. Values: none. */
     NOT_ON_THE_BENCH,
     /** Something without how much. Values: its name. */
     NO_AMOUNT,
-    /** A mass of lye that leaves far less than no superfat. Values: the lye, the superfat, the lye that leaves a usual one. */
+    /**
+     * A mass of lye that leaves far less than no superfat. Values: the lye, the superfat, the lye that leaves a usual
+     * one.
+     */
     LYE_TOO_MUCH,
-    /** A mass of lye that leaves far more fat than a soap has. Values: the lye, the superfat, the lye that leaves a usual one. */
+    /**
+     * A mass of lye that leaves far more fat than a soap has. Values: the lye, the superfat, the lye that leaves a
+     * usual one.
+     */
     LYE_TOO_LITTLE,
     /** Parts of one whole said in two ways. Values: none. */
     BY_MASS_OR_BY_PARTS,
@@ -104,7 +118,10 @@ public enum ProblemKey {
     NOT_A_TIME,
     /** Somebody amended it meanwhile. Values: who, what it says now. */
     AMENDED_MEANWHILE,
-    /** Somebody kept a later version of a recipe meanwhile. Values: who, its number, the number it was changed from here. */
+    /**
+     * Somebody kept a later version of a recipe meanwhile. Values: who, its number, the number it was changed from
+     * here.
+     */
     NEWER_VERSION,
     /** A choice that is not offered. Values: what was asked for. */
     NOT_A_CHOICE,

@@ -21,7 +21,10 @@ public final class Problems {
         found.addAll(problems);
     }
 
-    /** What is read; where it cannot be, that is noted and the other value stands in, so that the rest can be looked at too. */
+    /**
+     * What is read; where it cannot be, that is noted and the other value stands in, so that the rest can be looked at
+     * too.
+     */
     public <T> T take(Supplier<T> read, T otherwise) {
         try {
             return read.get();

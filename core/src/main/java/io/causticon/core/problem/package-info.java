@@ -1,5 +1,6 @@
 /**
- * Faults in what was entered: a key, the place it stands at, and the values that make its message; wording belongs to whoever shows it.
+ * Faults in what was entered: a key, the place it stands at, and the values that make its message; wording belongs to
+ * whoever shows it.
  */
 @MayUse({})
 @NullMarked

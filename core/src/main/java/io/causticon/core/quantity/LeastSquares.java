@@ -13,8 +13,8 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 import org.hipparchus.util.Pair;
 
 /**
- * Parameters that make residuals small (Levenberg-Marquardt, slopes by central differences), and their spread, the inverse of the normal matrix.
- * Residuals are in standard deviations, priors among them.
+ * Parameters that make residuals small (Levenberg-Marquardt, slopes by central differences), and their spread, the
+ * inverse of the normal matrix. Residuals are in standard deviations, priors among them.
  *
  * @param best the parameters
  * @param covariance of them
@@ -47,7 +47,9 @@ public record LeastSquares(double[] best, RealMatrix covariance) {
                         .maxIterations(search.evaluations())
                         .build());
         RealMatrix jacobian = optimum.getJacobian();
-        RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian)).getSolver().getInverse();
+        RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian))
+                .getSolver()
+                .getInverse();
         return new LeastSquares(optimum.getPoint().toArray(), covariance);
     }
 

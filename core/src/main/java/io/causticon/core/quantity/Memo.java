@@ -5,8 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.function.Function;
 
 /**
- * The last few answers to a question that is dear to work out and whose answer depends on nothing but the question. It changes nothing but the
- * time that an answer takes.
+ * The last few answers to a question that is dear to work out and whose answer depends on nothing but the question. It
+ * changes nothing but the time that an answer takes.
  *
  * @param <Q> the question, compared by its values
  * @param <A> the answer, immutable
@@ -17,7 +17,8 @@ public final class Memo<Q, A> {
 
     public Memo(int kept) {
         // Evicting at once, not by a thread of its own.
-        this.known = Caffeine.newBuilder().maximumSize(kept).executor(Runnable::run).build();
+        this.known =
+                Caffeine.newBuilder().maximumSize(kept).executor(Runnable::run).build();
     }
 
     public A get(Q question, Function<Q, A> workOut) {

@@ -10,7 +10,6 @@ public record Temperature(double celsius) implements Comparable<Temperature> {
     /** A room of which nobody said how warm it is, and a workshop until its makers say. */
     public static final Temperature USUAL_ROOM = celsius(20);
 
-
     private static final double FAHRENHEIT_OF_ICE = 32;
     private static final double FAHRENHEIT_PER_KELVIN = 1.8;
     private static final double KELVIN_OF_ICE = 273.15;

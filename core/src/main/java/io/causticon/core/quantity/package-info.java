@@ -1,5 +1,6 @@
 /**
- * Masses, temperatures, shares and values with an uncertainty; what they are fitted with, and how dear answers are kept.
+ * Masses, temperatures, shares and values with an uncertainty; what they are fitted with, and how dear answers are
+ * kept.
  */
 @MayUse({})
 @NullMarked

@@ -24,7 +24,9 @@ public record Phrase(String pattern, List<Object> values) {
 
     /** This and another, with words between. */
     public Phrase then(String between, Phrase other) {
-        return new Phrase(pattern + between + other.pattern, Stream.concat(values.stream(), other.values.stream()).toList());
+        return new Phrase(
+                pattern + between + other.pattern,
+                Stream.concat(values.stream(), other.values.stream()).toList());
     }
 
     /** The sentence, with each value written by whoever knows the maker's units. */
@@ -36,7 +38,8 @@ public record Phrase(String pattern, List<Object> values) {
             if (place < 0) {
                 throw new IllegalStateException("Impossible state: more values than places in: " + pattern);
             }
-            text.append(pattern, from, place).append(value instanceof Phrase part ? part.written(writer) : writer.apply(value));
+            text.append(pattern, from, place)
+                    .append(value instanceof Phrase part ? part.written(writer) : writer.apply(value));
             from = place + PLACE.length();
         }
         return text.append(pattern.substring(from)).toString();

@@ -46,7 +46,8 @@ class QuantityTest {
     @Test
     void impossibleValuesAreBugs() {
         assertThatThrownBy(() -> Mass.grams(Double.NaN)).hasMessageContaining("Impossible state");
-        assertThatThrownBy(() -> Temperature.celsius(Double.POSITIVE_INFINITY)).hasMessageContaining("Impossible state");
+        assertThatThrownBy(() -> Temperature.celsius(Double.POSITIVE_INFINITY))
+                .hasMessageContaining("Impossible state");
         assertThatThrownBy(() -> Interval.between(2, 1)).hasMessageContaining("Impossible state");
         assertThatThrownBy(() -> new Estimate(1, -1)).hasMessageContaining("Impossible state");
     }

@@ -11,8 +11,10 @@ class PhraseTest {
     @Test
     void writesItsValuesInTheirPlacesByWhoeverKnowsTheUnits() {
         Phrase phrase = Phrase.of("{} of {} missing", Mass.grams(300), "Olive");
-        assertThat(phrase.written(v -> v instanceof Mass m ? m.grams() + " g" : v.toString())).isEqualTo("300.0 g of Olive missing");
-        assertThat(phrase.written(v -> v instanceof Mass m ? Math.round(m.inOunces()) + " oz" : v.toString())).isEqualTo("11 oz of Olive missing");
+        assertThat(phrase.written(v -> v instanceof Mass m ? m.grams() + " g" : v.toString()))
+                .isEqualTo("300.0 g of Olive missing");
+        assertThat(phrase.written(v -> v instanceof Mass m ? Math.round(m.inOunces()) + " oz" : v.toString()))
+                .isEqualTo("11 oz of Olive missing");
     }
 
     @Test
@@ -22,22 +24,27 @@ class PhraseTest {
 
     @Test
     void goesOnWithAnother() {
-        Phrase both = Phrase.of("{} too much", "84 g").then("; ", Phrase.of("superfat planned {}, then {}", "5 %", "2 %"));
+        Phrase both =
+                Phrase.of("{} too much", "84 g").then("; ", Phrase.of("superfat planned {}, then {}", "5 %", "2 %"));
         assertThat(both.written(Object::toString)).isEqualTo("84 g too much; superfat planned 5 %, then 2 %");
     }
 
     @Test
     void aValueIsNeverReadAsAPlace() {
-        assertThat(Phrase.of("{} and {}", "{}", "two").written(Object::toString)).isEqualTo("{} and two");
+        assertThat(Phrase.of("{} and {}", "{}", "two").written(Object::toString))
+                .isEqualTo("{} and two");
     }
 
     @Test
     void withMoreValuesThanPlacesIsAMistakeOfOurs() {
-        assertThatThrownBy(() -> Phrase.of("{}", "one", "two").written(Object::toString)).isInstanceOf(IllegalStateException.class);
+        assertThatThrownBy(() -> Phrase.of("{}", "one", "two").written(Object::toString))
+                .isInstanceOf(IllegalStateException.class);
     }
 
     @Test
     void mayHoldOneWithin() {
-        assertThat(Phrase.of("weigh {} if it was {}", 5, Phrase.of("{} left out", "Olive")).written(Object::toString)).isEqualTo("weigh 5 if it was Olive left out");
+        assertThat(Phrase.of("weigh {} if it was {}", 5, Phrase.of("{} left out", "Olive"))
+                        .written(Object::toString))
+                .isEqualTo("weigh 5 if it was Olive left out");
     }
 }

@@ -44,8 +44,8 @@ import java.util.Random;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Writes the log of a made-up batch: temperatures, times and masses come from the models of the core with noise of a fixed seed,
- * so that the log is one that the models would expect. What went wrong is told by the caller.
+ * Writes the log of a made-up batch: temperatures, times and masses come from the models of the core with noise of a
+ * fixed seed, so that the log is one that the models would expect. What went wrong is told by the caller.
  */
 final class DemoBatch {
 
@@ -119,7 +119,10 @@ final class DemoBatch {
         for (int i = 0; i < lines.size(); i++) {
             Dated line = lines.get(i);
             if (line.entry() instanceof Entry.Weighed w && w.what().equals(Weighable.fat(fat))) {
-                lines.set(i, new Dated(line.at(), new Entry.Weighed(w.what(), w.mass(), Tare.NOT_SAID, Named.called(vessel))));
+                lines.set(
+                        i,
+                        new Dated(
+                                line.at(), new Entry.Weighed(w.what(), w.mass(), Tare.NOT_SAID, Named.called(vessel))));
             }
         }
         return this;
@@ -128,7 +131,10 @@ final class DemoBatch {
     /** Lye pot and fats, read until they are close enough. */
     DemoBatch potsMatched() {
         at(11, new Entry.TemperatureRead(MeasurementPoint.ROOM, noisy(room.celsius())));
-        at(LYE_STARTS - 1, new Entry.ReadyForLye(List.of("goggles, gloves, sleeves on", "air moving, children and animals out", "water at hand")));
+        at(
+                LYE_STARTS - 1,
+                new Entry.ReadyForLye(List.of(
+                        "goggles, gloves, sleeves on", "air moving, children and animals out", "water at hand")));
         boolean careful = LyePeak.of(plan, room).limit().isPresent();
         int portions = careful ? 9 : 4;
         double apart = careful ? 1.3 : 0.8;
@@ -136,29 +142,49 @@ final class DemoBatch {
             at(LYE_STARTS + apart * i, new Entry.PortionFed(i + 1, portions));
         }
         double dissolved = portions * apart + 4;
-        LyePotCurve curve = PotSoFar.of(plan, new BatchLog(begun, asLogged(lines)), room, moment(LYE_STARTS + dissolved)).curve(dissolved);
+        LyePotCurve curve = PotSoFar.of(
+                        plan, new BatchLog(begun, asLogged(lines)), room, moment(LYE_STARTS + dissolved))
+                .curve(dissolved);
         for (double part : new double[] {0.2, 0.45, 0.8}) {
-            at(LYE_STARTS + part * dissolved, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(curve.celsiusAt(part * dissolved))));
+            at(
+                    LYE_STARTS + part * dissolved,
+                    new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(curve.celsiusAt(part * dissolved))));
         }
         clear = LYE_STARTS + dissolved;
         at(clear, new Entry.LyeClear());
         Weights planned = Weights.planned(plan.formula());
-        CoolingBody lye = Pots.inRoom(plan, planned, MeasurementPoint.LYE, room).body(Temperature.celsius(curve.endCelsius()), room);
-        Temperature melted = Temperature.celsius(Math.min(FATS_MELTED_AT, plan.mixAt().celsius() + MELTED_ABOVE_MIX));
-        CoolingBody fats = Pots.inRoom(plan, planned, MeasurementPoint.FATS, room).body(melted, room);
+        CoolingBody lye = Pots.inRoom(plan, planned, MeasurementPoint.LYE, room)
+                .body(Temperature.celsius(curve.endCelsius()), room);
+        Temperature melted =
+                Temperature.celsius(Math.min(FATS_MELTED_AT, plan.mixAt().celsius() + MELTED_ABOVE_MIX));
+        CoolingBody fats =
+                Pots.inRoom(plan, planned, MeasurementPoint.FATS, room).body(melted, room);
         // Fats are melted last, so that they come down together with the lye.
-        double fatsAt = Math.max(
-                FATS_READ, Math.min(LONGEST_WAIT, clear + minutesTo(lye)) - fats.minutesTo(plan.mixAt()));
+        double fatsAt =
+                Math.max(FATS_READ, Math.min(LONGEST_WAIT, clear + minutesTo(lye)) - fats.minutesTo(plan.mixAt()));
         lyeIn = clear + 1;
         while (!matched(lye, fats, fatsAt, lyeIn)) {
-            at(lyeIn, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - clear).celsius())));
+            at(
+                    lyeIn,
+                    new Entry.TemperatureRead(
+                            MeasurementPoint.LYE, noisy(lye.after(lyeIn - clear).celsius())));
             if (lyeIn > fatsAt) {
-                at(lyeIn + 0.6, new Entry.TemperatureRead(MeasurementPoint.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
+                at(
+                        lyeIn + 0.6,
+                        new Entry.TemperatureRead(
+                                MeasurementPoint.FATS,
+                                noisy(fats.after(lyeIn - fatsAt).celsius())));
             }
             lyeIn += lyeIn < 40 || lyeIn > fatsAt - 8 ? 8 : 16;
         }
-        at(lyeIn - 1, new Entry.TemperatureRead(MeasurementPoint.LYE, noisy(lye.after(lyeIn - clear).celsius())));
-        at(lyeIn - 0.5, new Entry.TemperatureRead(MeasurementPoint.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
+        at(
+                lyeIn - 1,
+                new Entry.TemperatureRead(
+                        MeasurementPoint.LYE, noisy(lye.after(lyeIn - clear).celsius())));
+        at(
+                lyeIn - 0.5,
+                new Entry.TemperatureRead(
+                        MeasurementPoint.FATS, noisy(fats.after(lyeIn - fatsAt).celsius())));
         return this;
     }
 
@@ -249,14 +275,18 @@ final class DemoBatch {
     }
 
     DemoBatch added(String what, double grams, String lot) {
-        at(lyeIn + 1.08 * light, new Entry.Added(new Names(plan, Catalogue.standard()).substance(what), Mass.grams(grams), null, lot));
+        at(
+                lyeIn + 1.08 * light,
+                new Entry.Added(new Names(plan, Catalogue.standard()).substance(what), Mass.grams(grams), null, lot));
         return this;
     }
 
     /** Grains a minute after it went in, and a thick batter soon after. */
     DemoBatch ricedAfter(String what, double grams, String lot) {
         added(what, grams, lot);
-        at(lyeIn + 1.08 * light + 1.2, new Entry.StageReached(Stage.RICED, new Names(plan, Catalogue.standard()).substance(what)));
+        at(
+                lyeIn + 1.08 * light + 1.2,
+                new Entry.StageReached(Stage.RICED, new Names(plan, Catalogue.standard()).substance(what)));
         at(lyeIn + 1.08 * light + 1.6, new Entry.BlenderBurst(12));
         return this;
     }
@@ -266,7 +296,10 @@ final class DemoBatch {
         double when = lyeIn + light + 1;
         at(when, new Entry.Added(new Names(plan, Catalogue.standard()).substance(what), Mass.grams(grams), null, null));
         at(when + 0.8, new Entry.StageReached(Stage.MASH, new Names(plan, Catalogue.standard()).substance(what)));
-        at(when + 1.5, new Entry.TemperatureRead(MeasurementPoint.BATTER, noisy(plan.mixAt().celsius() + 19)));
+        at(
+                when + 1.5,
+                new Entry.TemperatureRead(
+                        MeasurementPoint.BATTER, noisy(plan.mixAt().celsius() + 19)));
         at(when + 2, new Entry.Observed("hot-mash", Presence.SEEN));
         poured = when + 5;
         minute = poured;
@@ -282,21 +315,23 @@ final class DemoBatch {
             at(poured + 2 + i, new Entry.Kept(keepings[i], cold));
         }
         BatchLog log = new BatchLog(begun, asLogged(lines));
-        LoafForecast.atThePour(BatchFacts.of(plan, log, now), room, LoafKnowledge.NONE).ifPresent(l -> core(l.middle()));
+        LoafForecast.atThePour(BatchFacts.of(plan, log, now), room, LoafKnowledge.NONE)
+                .ifPresent(l -> core(l.middle()));
         return this;
     }
 
     private void core(LoafHistory history) {
         loaf = history;
         for (double hours : new double[] {0.4, 1, 1.8, 2.6, 3.5, 5, 8, 14}) {
-            at(poured + 60 * hours, new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(history.coreCelsiusAt(hours))));
+            at(
+                    poured + 60 * hours,
+                    new Entry.TemperatureRead(MeasurementPoint.CORE, noisy(history.coreCelsiusAt(hours))));
         }
-        GelExtent extent =
-                switch (history.extent()) {
-                    case NONE -> GelExtent.NONE;
-                    case PARTIAL -> GelExtent.PARTIAL;
-                    case FULL -> GelExtent.FULL;
-                };
+        GelExtent extent = switch (history.extent()) {
+            case NONE -> GelExtent.NONE;
+            case PARTIAL -> GelExtent.PARTIAL;
+            case FULL -> GelExtent.FULL;
+        };
         at(poured + 60 * Math.max(4.2, history.peakHour() + 1), new Entry.GelSeen(extent));
     }
 

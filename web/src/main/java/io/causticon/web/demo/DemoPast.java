@@ -31,7 +31,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 
-/** What Saltern Lane Soapworks made before this season: some that went well, and one of each kind of trouble that takes months to show. */
+/**
+ * What Saltern Lane Soapworks made before this season: some that went well, and one of each kind of trouble that takes
+ * months to show.
+ */
 final class DemoPast {
 
     private static final Entry CALM = new Entry.WashTested(WashFeel.CALM);
@@ -59,7 +62,10 @@ final class DemoPast {
                 .day(60, went(5, Whither.SOLD, "the harbour shop"))
                 .day(61, went(2, Whither.KEPT, "to see how they age"))
                 .day(231, seen("orange-dots"))
-                .day(262, seen("crayon-smell"), new Entry.Concluded(new Named("stale-spots", "stale spots"), "the sun side of the rack first"))
+                .day(
+                        262,
+                        seen("crayon-smell"),
+                        new Entry.Concluded(new Named("stale-spots", "stale spots"), "the sun side of the rack first"))
                 .day(263, went(5, Whither.DESTROYED, ""));
     }
 
@@ -87,7 +93,10 @@ final class DemoPast {
                 .pouredAndKept(MouldCare.UNCOVERED)
                 .day(1, seen("oil-layer"))
                 .day(2.1, seen("loose-after-two-days"), seen("soft-below"))
-                .day(3, new Entry.Concluded(new Named("separation", "separation"), "poured before the streaks were gone"));
+                .day(
+                        3,
+                        new Entry.Concluded(
+                                new Named("separation", "separation"), "poured before the streaks were gone"));
     }
 
     /** Given up before the pots met. */
@@ -110,7 +119,12 @@ final class DemoPast {
                 .unmouldedAndCut(12)
                 .day(1.4, seen("brittle"))
                 .day(3, CALM, absent("white-spots"), new Entry.PhRead(9.7, PhMethod.METER))
-                .day(10, CALM, new Entry.Concluded(new Named("crumbly", "crumbly without too much alkali"), "salt sets in hours; cut warm"))
+                .day(
+                        10,
+                        CALM,
+                        new Entry.Concluded(
+                                new Named("crumbly", "crumbly without too much alkali"),
+                                "salt sets in hours; cut warm"))
                 .day(40, CALM, new Entry.Released("calm, chipped ones kept"))
                 .day(52, went(7, Whither.SOLD, "the harbour shop"))
                 .day(53, went(5, Whither.KEPT, "for the loft"));
@@ -201,7 +215,10 @@ final class DemoPast {
                 .unmouldedAndCut(12)
                 .day(3, seen("pale-seam"))
                 .day(4, CALM)
-                .day(20, new Entry.WashTested(WashFeel.CALM, Bars.numbered(4)), new Entry.Behaved("indigo", Behaviour.FADED));
+                .day(
+                        20,
+                        new Entry.WashTested(WashFeel.CALM, Bars.numbered(4)),
+                        new Entry.Behaved("indigo", Behaviour.FADED));
     }
 
     /** One batter, six liquids, each tried by the same hands at the same age. */
@@ -218,7 +235,11 @@ final class DemoPast {
         double[] needle = {3.1, 2.6, 3.4, 2.9, 3.3, 4.0};
         for (int i = 0; i < DemoRecipes.WATERS.size(); i++) {
             Bars cup = Bars.some(1).of(Named.called(DemoRecipes.WATERS.get(i)));
-            made.day(3 + 0.01 * i, new Entry.WashTested(WashFeel.CALM, cup), new Entry.Lathered(fresh[i], cup), new Entry.NeedleRead(needle[i], cup));
+            made.day(
+                    3 + 0.01 * i,
+                    new Entry.WashTested(WashFeel.CALM, cup),
+                    new Entry.Lathered(fresh[i], cup),
+                    new Entry.NeedleRead(needle[i], cup));
             made.day(35 + 0.01 * i, new Entry.WashTested(WashFeel.CALM, cup), new Entry.Lathered(cured[i], cup));
         }
         return made.day(9, new Entry.SetApart(Bars.some(2).of(Named.called("beer")), "smells sour"));
@@ -231,7 +252,8 @@ final class DemoPast {
      * @param brown the batch of the brown ends
      */
     DemoBatch quayEnds(Batch pale, Batch brown) {
-        Rework mash = new Rework(List.of(ends(pale, "pale", 180), ends(brown, "brown", 120)), List.of(), Mass.grams(60), Rework.Way.POT);
+        Rework mash = new Rework(
+                List.of(ends(pale, "pale", 180), ends(brown, "brown", 120)), List.of(), Mass.grams(60), Rework.Way.POT);
         Scales scales = new Scales(Mass.grams(1), Mass.grams(0.1));
         BatchPlan plan = BatchPlan.reworking("Quay Ends", mash, List.of(), DemoRecipes.SMALL_LOAF, scales, "");
         return batch(plan, 26, 33)
@@ -247,8 +269,16 @@ final class DemoPast {
         Share fresh = Share.fraction(weights.water().dividedBy(weights.total()));
         Duration age = Duration.between(of.log().begun(), now.minus(Duration.ofDays(26)));
         return ScrapPortion.of(
-                Scraps.id(of.code(), colour), of.id().toString(), colour + " of " + of.name(), Mass.grams(grams), weights, Superfat.distribution(weights, of.plan().formula().alkali(), of.plan().scales()),
-                ScrapWater.of(fresh, age), true, of.plan().allergens());
+                Scraps.id(of.code(), colour),
+                of.id().toString(),
+                colour + " of " + of.name(),
+                Mass.grams(grams),
+                weights,
+                Superfat.distribution(
+                        weights, of.plan().formula().alkali(), of.plan().scales()),
+                ScrapWater.of(fresh, age),
+                true,
+                of.plan().allergens());
     }
 
     private DemoBatch batch(BatchPlan plan, double days, long seed) {

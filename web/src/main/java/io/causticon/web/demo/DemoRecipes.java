@@ -89,17 +89,25 @@ final class DemoRecipes {
                 Portion.layer("sand", line(18, 22, 16)).with(tables.additive("kaolin"), Dose.ofFats(Share.percent(2))),
                 Portion.layer("sea", line(40, 34, 44)).with(tables.additive("indigo"), Dose.ofFats(Share.percent(0.3))),
                 Portion.layer("haze", line(66, 70, 62)).with(tables.additive("mica"), Dose.ofFats(Share.percent(1))));
-        return plan.with(plan.pouring().divided(new Portioning(Portioning.Way.LAYERS, layers, Portioning.USUALLY_STUCK)));
+        return plan.with(
+                plan.pouring().divided(new Portioning(Portioning.Way.LAYERS, layers, Portioning.USUALLY_STUCK)));
     }
 
     private static Line line(double left, double middle, double right) {
         return new Line(List.of(
-                new Line.Point(0, left), new Line.Point(OAK_LOAF.width() / 2, middle), new Line.Point(OAK_LOAF.width(), right)));
+                new Line.Point(0, left),
+                new Line.Point(OAK_LOAF.width() / 2, middle),
+                new Line.Point(OAK_LOAF.width(), right)));
     }
 
     /** As it stands on the demo's shelf. */
     static final Additive TARRED_HEMP = Additive.ownFragrance(
-            "own-tarred-hemp", "Tarred hemp", 30.0, Set.of("ricing_possible", "discolours_brown"), Set.of("eugenol"), "rices below 38 \u00b0C");
+            "own-tarred-hemp",
+            "Tarred hemp",
+            30.0,
+            Set.of("ricing_possible", "discolours_brown"),
+            Set.of("eugenol"),
+            "rices below 38 \u00b0C");
 
     static BatchPlan ryeBeerTar() {
         return new DemoRecipes("Rye-beer Tar")
@@ -330,10 +338,12 @@ final class DemoRecipes {
                 .mixAt(38)
                 .plan();
         Catalogue tables = Catalogue.standard();
-        List<String> ids = List.of("distilled-water", "goat-milk-whole", "heavy-cream-36", "black-tea", "oat-milk", "beer-flat");
+        List<String> ids =
+                List.of("distilled-water", "goat-milk-whole", "heavy-cream-36", "black-tea", "oat-milk", "beer-flat");
         List<Portion> cups = new ArrayList<>();
         for (int i = 0; i < ids.size(); i++) {
-            cups.add(Portion.sharing(WATERS.get(i), Share.fraction(1.0 / ids.size())).with(tables.liquid(ids.get(i)), Dose.ofFats(Share.percent(6))));
+            cups.add(Portion.sharing(WATERS.get(i), Share.fraction(1.0 / ids.size()))
+                    .with(tables.liquid(ids.get(i)), Dose.ofFats(Share.percent(6))));
         }
         return plan.with(plan.pouring().divided(new Portioning(Portioning.Way.CUPS, cups, Portioning.USUALLY_STUCK)));
     }
@@ -344,7 +354,10 @@ final class DemoRecipes {
     }
 
     private DemoRecipes liquid(String id, double percent, boolean frozen) {
-        liquids.add(new LiquidPart(Catalogue.standard().liquid(id), Share.percent(percent), frozen ? LiquidState.FROZEN : LiquidState.LIQUID));
+        liquids.add(new LiquidPart(
+                Catalogue.standard().liquid(id),
+                Share.percent(percent),
+                frozen ? LiquidState.FROZEN : LiquidState.LIQUID));
         return this;
     }
 

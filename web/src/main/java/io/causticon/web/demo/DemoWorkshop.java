@@ -56,8 +56,8 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
- * Saltern Lane Soapworks, a made-up studio in the invented harbour town of Skerrow: twenty-five batches over fourteen months, in every
- * stage of life. Dates are relative to the moment it is made.
+ * Saltern Lane Soapworks, a made-up studio in the invented harbour town of Skerrow: twenty-five batches over fourteen
+ * months, in every stage of life. Dates are relative to the moment it is made.
  */
 @Component
 @Order(1)
@@ -139,9 +139,17 @@ class DemoWorkshop implements ApplicationRunner {
         shelf.addVessel(new Vessel("old milk can", VesselMaterial.ALUMINIUM, Mass.grams(820)));
         shelf.addFat("Loft pressing", "olive-oil", 191.4, 84, false);
         shelf.addFragrance(new FragranceSheet(
-                "Harbour fog", 35.0, List.of("accelerates_mild"), List.of("linalool", "limonene"), "of salt and wet rope"));
+                "Harbour fog",
+                35.0,
+                List.of("accelerates_mild"),
+                List.of("linalool", "limonene"),
+                "of salt and wet rope"));
         shelf.addFragrance(new FragranceSheet(
-                "Tarred hemp", 30.0, List.of("ricing_possible", "discolours_brown"), List.of("eugenol"), "rices below 38 \u00b0C"));
+                "Tarred hemp",
+                30.0,
+                List.of("ricing_possible", "discolours_brown"),
+                List.of("eugenol"),
+                "rices below 38 \u00b0C"));
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
         lot("olive-oil", "OL-31", 189.6, "8.40", today.plusMonths(9));
         lot("olive-oil", "OL-27", 190.8, "7.90", today.minusDays(20));
@@ -170,100 +178,139 @@ class DemoWorkshop implements ApplicationRunner {
 
     private void cleanOnes() {
         watched(keep(INES, onTheBench()));
-        keep(ODD, batch(DemoRecipes.ryeBeerTar(), 0.36, 2)
-                .weighed().potsMatched().mixedTo(Stage.MEDIUM).ricedAfter("tarred hemp", 18, "TH-2").pouredAndKept(MouldCare.INSULATED));
-        keep(INES, batch(DemoRecipes.juniper(), 1.35, 3)
-                .weighed().potsMatched().mixedTo(Stage.MEDIUM).added("rosemary", 36, "RO-2").pouredAndKept(MouldCare.COVERED));
-        keep(ODD, batch(DemoRecipes.brine(), 4.2, 5)
-                .weighed()
-                .potsMatched()
-                .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(MouldCare.COVERED)
-                .unmouldedAndCut(12)
-                .day(3.1, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM)));
-        keep(INES, batch(DemoRecipes.seaBuckthorn(), 21.2, 7)
-                .weighed()
-                .potsMatched()
-                .mixedTo(Stage.MEDIUM)
-                .added("lavender", 24, "LV-4")
-                .pouredAndKept(MouldCare.INSULATED)
-                .unmouldedAndCut(14)
-                .day(2.4, new Entry.ScrapsKept("orange", Mass.grams(118)))
-                .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
-                .day(14.4, new Entry.PhRead(9.8, PhMethod.METER)));
-        BatchId brown = keep(INES, batch(DemoRecipes.ferryBar(), 66, 11)
-                .weighed()
-                .potsMatched()
-                .mixedTo(Stage.MEDIUM)
-                .added("tarred hemp", 20, "TH-1")
-                .pouredAndKept(MouldCare.INSULATED)
-                .unmouldedAndCut(12)
-                .day(2.2, new Entry.ScrapsKept("brown", Mass.grams(284)))
-                .day(4, new Entry.WashTested(WashFeel.CALM))
-                .day(9, new Entry.TouchTested(TouchFeel.FIRM), new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
-                .day(24, new Entry.Behaved("tarred hemp", Behaviour.BROWNED))
-                .day(31, new Entry.WashTested(WashFeel.CALM), new Entry.Released("four weeks, calm on both makers")));
-        BatchId pale = keep(ODD, batch(DemoRecipes.longShelf(), 88, 12)
-                .weighed()
-                .potsMatched()
-                .mixedTo(Stage.LIGHT)
-                .pouredAndKept(MouldCare.COVERED)
-                .unmouldedAndCut(24)
-                .day(4.5, new Entry.ScrapsKept("pale", Mass.grams(416)))
-                .day(5, seen("thin-bloom"))
-                .day(8, new Entry.TouchTested(TouchFeel.SOFT))
-                .day(12, new Entry.WashTested(WashFeel.CALM))
-                .day(13, new Entry.Concluded(new Named("soda-ash", "soda ash"), "steam took it off"))
-                .day(60, new Entry.TouchTested(TouchFeel.FIRM)));
+        keep(
+                ODD,
+                batch(DemoRecipes.ryeBeerTar(), 0.36, 2)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.MEDIUM)
+                        .ricedAfter("tarred hemp", 18, "TH-2")
+                        .pouredAndKept(MouldCare.INSULATED));
+        keep(
+                INES,
+                batch(DemoRecipes.juniper(), 1.35, 3)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.MEDIUM)
+                        .added("rosemary", 36, "RO-2")
+                        .pouredAndKept(MouldCare.COVERED));
+        keep(
+                ODD,
+                batch(DemoRecipes.brine(), 4.2, 5)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.MEDIUM)
+                        .pouredAndKept(MouldCare.COVERED)
+                        .unmouldedAndCut(12)
+                        .day(3.1, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM)));
+        keep(
+                INES,
+                batch(DemoRecipes.seaBuckthorn(), 21.2, 7)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.MEDIUM)
+                        .added("lavender", 24, "LV-4")
+                        .pouredAndKept(MouldCare.INSULATED)
+                        .unmouldedAndCut(14)
+                        .day(2.4, new Entry.ScrapsKept("orange", Mass.grams(118)))
+                        .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
+                        .day(14.4, new Entry.PhRead(9.8, PhMethod.METER)));
+        BatchId brown = keep(
+                INES,
+                batch(DemoRecipes.ferryBar(), 66, 11)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.MEDIUM)
+                        .added("tarred hemp", 20, "TH-1")
+                        .pouredAndKept(MouldCare.INSULATED)
+                        .unmouldedAndCut(12)
+                        .day(2.2, new Entry.ScrapsKept("brown", Mass.grams(284)))
+                        .day(4, new Entry.WashTested(WashFeel.CALM))
+                        .day(
+                                9,
+                                new Entry.TouchTested(TouchFeel.FIRM),
+                                new Entry.Observed("thin-bloom", Presence.LOOKED_AND_ABSENT))
+                        .day(24, new Entry.Behaved("tarred hemp", Behaviour.BROWNED))
+                        .day(
+                                31,
+                                new Entry.WashTested(WashFeel.CALM),
+                                new Entry.Released("four weeks, calm on both makers")));
+        BatchId pale = keep(
+                ODD,
+                batch(DemoRecipes.longShelf(), 88, 12)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.LIGHT)
+                        .pouredAndKept(MouldCare.COVERED)
+                        .unmouldedAndCut(24)
+                        .day(4.5, new Entry.ScrapsKept("pale", Mass.grams(416)))
+                        .day(5, seen("thin-bloom"))
+                        .day(8, new Entry.TouchTested(TouchFeel.SOFT))
+                        .day(12, new Entry.WashTested(WashFeel.CALM))
+                        .day(13, new Entry.Concluded(new Named("soda-ash", "soda ash"), "steam took it off"))
+                        .day(60, new Entry.TouchTested(TouchFeel.FIRM)));
         keep(ODD, new DemoPast(clock.instant(), ROOM).quayEnds(batches.get(pale), batches.get(brown)));
     }
 
     private void troubledOnes() {
-        keep(ODD, batch(DemoRecipes.nettle(), 9.3, 4)
-                .weighed()
-                .potsMatched()
-                .mixedTo(Stage.LIGHT)
-                .pouredAndKept()
-                .unmouldedAndCut(9)
-                .day(3.2, seen("thin-bloom"))
-                .day(5, absent("crust-resists"), absent("white-spots"))
-                .day(7.5, new Entry.WashTested(WashFeel.CALM)));
-        keep(INES, batch(DemoRecipes.sailLoftTar(), 16.3, 6)
-                .weighed()
-                .jugWithoutTare("lard", "second jug")
-                .potsMatched()
-                .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(MouldCare.COVERED)
-                .unmouldedAndCut(12)
-                .day(4.1, seen("thick-crust"))
-                .day(7.2, new Entry.PhRead(9, PhMethod.STRIP), new Entry.Observed("white-spots", Presence.LOOKED_AND_ABSENT, Bars.numbered(2, 6, 11)))
-                .day(11.2, seen("crust-grows"), seen("crust-resists"))
-                .day(12.1, new Entry.WashTested(WashFeel.BURNING, Bars.numbered(3))));
+        keep(
+                ODD,
+                batch(DemoRecipes.nettle(), 9.3, 4)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.LIGHT)
+                        .pouredAndKept()
+                        .unmouldedAndCut(9)
+                        .day(3.2, seen("thin-bloom"))
+                        .day(5, absent("crust-resists"), absent("white-spots"))
+                        .day(7.5, new Entry.WashTested(WashFeel.CALM)));
+        keep(
+                INES,
+                batch(DemoRecipes.sailLoftTar(), 16.3, 6)
+                        .weighed()
+                        .jugWithoutTare("lard", "second jug")
+                        .potsMatched()
+                        .mixedTo(Stage.MEDIUM)
+                        .pouredAndKept(MouldCare.COVERED)
+                        .unmouldedAndCut(12)
+                        .day(4.1, seen("thick-crust"))
+                        .day(
+                                7.2,
+                                new Entry.PhRead(9, PhMethod.STRIP),
+                                new Entry.Observed("white-spots", Presence.LOOKED_AND_ABSENT, Bars.numbered(2, 6, 11)))
+                        .day(11.2, seen("crust-grows"), seen("crust-resists"))
+                        .day(12.1, new Entry.WashTested(WashFeel.BURNING, Bars.numbered(3))));
         DemoBatch milk = batch(DemoRecipes.harbourMilk(), 12.4, 8).weighed().potsMatched();
-        keep(ODD, milk.atMinute(19, seen("liquor-orange"))
-                .atMinute(20, seen("burnt-smell"))
-                .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(MouldCare.FRIDGE)
-                .unmouldedAndCut(9)
-                .day(6, new Entry.WashTested(WashFeel.CALM)));
-        keep(INES, batch(DemoRecipes.cloveLantern(), 33.1, 9)
-                .weighed()
-                .potsMatched()
-                .mixedTo(Stage.LIGHT)
-                .seizedAfter("clove", 10)
-                .pouredAndKept(MouldCare.COVERED)
-                .unmouldedAndCut(10)
-                .day(3, absent("white-spots"))
-                .day(6, new Entry.WashTested(WashFeel.CALM)));
-        keep(ODD, batch(DemoRecipes.honeyLoft(), 6.4, 10)
-                .weighed()
-                .potsMatched()
-                .mixedTo(Stage.MEDIUM)
-                .pouredAndKept(MouldCare.INSULATED)
-                .day(0.2, seen("crack"), seen("heaved"))
-                .unmouldedAndCut(12)
-                .day(2.2, absent("white-spots"), absent("tunnels"))
-                .day(4.4, new Entry.WashTested(WashFeel.CALM)));
+        keep(
+                ODD,
+                milk.atMinute(19, seen("liquor-orange"))
+                        .atMinute(20, seen("burnt-smell"))
+                        .mixedTo(Stage.MEDIUM)
+                        .pouredAndKept(MouldCare.FRIDGE)
+                        .unmouldedAndCut(9)
+                        .day(6, new Entry.WashTested(WashFeel.CALM)));
+        keep(
+                INES,
+                batch(DemoRecipes.cloveLantern(), 33.1, 9)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.LIGHT)
+                        .seizedAfter("clove", 10)
+                        .pouredAndKept(MouldCare.COVERED)
+                        .unmouldedAndCut(10)
+                        .day(3, absent("white-spots"))
+                        .day(6, new Entry.WashTested(WashFeel.CALM)));
+        keep(
+                ODD,
+                batch(DemoRecipes.honeyLoft(), 6.4, 10)
+                        .weighed()
+                        .potsMatched()
+                        .mixedTo(Stage.MEDIUM)
+                        .pouredAndKept(MouldCare.INSULATED)
+                        .day(0.2, seen("crack"), seen("heaved"))
+                        .unmouldedAndCut(12)
+                        .day(2.2, absent("white-spots"), absent("tunnels"))
+                        .day(4.4, new Entry.WashTested(WashFeel.CALM)));
     }
 
     /** Begun so that lye and fats are just coming together now. */
@@ -284,8 +331,18 @@ class DemoWorkshop implements ApplicationRunner {
     }
 
     private void watched(BatchId bench) {
-        devices.watch(devices.add("probe 1", DeviceKind.THERMOMETER, true).device().id(), bench, MeasurementPoint.LYE, null, null);
-        devices.watch(devices.add("probe 2", DeviceKind.THERMOMETER, true).device().id(), bench, MeasurementPoint.FATS, null, null);
+        devices.watch(
+                devices.add("probe 1", DeviceKind.THERMOMETER, true).device().id(),
+                bench,
+                MeasurementPoint.LYE,
+                null,
+                null);
+        devices.watch(
+                devices.add("probe 2", DeviceKind.THERMOMETER, true).device().id(),
+                bench,
+                MeasurementPoint.FATS,
+                null,
+                null);
         devices.add("bench scale", DeviceKind.SCALE, true);
     }
 
@@ -294,7 +351,10 @@ class DemoWorkshop implements ApplicationRunner {
             return keep(by, batch, null, 1);
         }
         RecipeService.Recipe recipe = kept.compute(
-                batch.plan().name(), (name, old) -> old == null ? recipes.create(batch.plan(), by) : recipes.save(old.recipe(), batch.plan(), 0, by));
+                batch.plan().name(),
+                (name, old) -> old == null
+                        ? recipes.create(batch.plan(), by)
+                        : recipes.save(old.recipe(), batch.plan(), 0, by));
         return keep(by, batch, recipe.recipe(), recipe.version());
     }
 

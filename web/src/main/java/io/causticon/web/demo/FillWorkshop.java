@@ -36,7 +36,10 @@ class FillWorkshop implements ApplicationRunner {
     /** So that a log has about two hundred lines. */
     private static final int READINGS = 150;
 
-    /** One batch in ten has a fat from a bowl whose tare was not written down, and which is not on the shelf yet; nobody has washed with it. */
+    /**
+     * One batch in ten has a fat from a bowl whose tare was not written down, and which is not on the shelf yet; nobody
+     * has washed with it.
+     */
     private static final int JUG_EACH = 10;
 
     private static final String JUG = "blue bowl";
@@ -50,7 +53,12 @@ class FillWorkshop implements ApplicationRunner {
     private final Clock clock;
     private final int wanted;
 
-    FillWorkshop(AccountService accounts, ShelfService shelf, BatchService batches, Clock clock, @Value("${causticon.fill}") int wanted) {
+    FillWorkshop(
+            AccountService accounts,
+            ShelfService shelf,
+            BatchService batches,
+            Clock clock,
+            @Value("${causticon.fill}") int wanted) {
         this.accounts = accounts;
         this.shelf = shelf;
         this.batches = batches;
@@ -66,11 +74,18 @@ class FillWorkshop implements ApplicationRunner {
         accounts.openWorkshop("Saltern Lane Soapworks", ZoneId.systemDefault().getId(), ROOM);
         accounts.create("ines", INES, DemoWorkshop.PASSWORD, Role.OWNER);
         accounts.create("odd", "Odd Brekke", DemoWorkshop.PASSWORD, Role.MAKER);
-        List.of(DemoRecipes.OAK_LOAF, DemoRecipes.SMALL_LOAF, DemoRecipes.SLAB, DemoRecipes.CAVITIES).forEach(shelf::addMould);
-        List.of(DemoRecipes.FIRST_JUG, DemoRecipes.STEEL_POT, DemoRecipes.WIDE_POT).forEach(shelf::addVessel);
+        List.of(DemoRecipes.OAK_LOAF, DemoRecipes.SMALL_LOAF, DemoRecipes.SLAB, DemoRecipes.CAVITIES)
+                .forEach(shelf::addMould);
+        List.of(DemoRecipes.FIRST_JUG, DemoRecipes.STEEL_POT, DemoRecipes.WIDE_POT)
+                .forEach(shelf::addVessel);
         List<BatchPlan> plans = List.of(
-                DemoRecipes.juniper(), DemoRecipes.nettle(), DemoRecipes.seaBuckthorn(), DemoRecipes.harbourMilk(), DemoRecipes.honeyLoft(),
-                DemoRecipes.ferryBar(), DemoRecipes.longShelf());
+                DemoRecipes.juniper(),
+                DemoRecipes.nettle(),
+                DemoRecipes.seaBuckthorn(),
+                DemoRecipes.harbourMilk(),
+                DemoRecipes.honeyLoft(),
+                DemoRecipes.ferryBar(),
+                DemoRecipes.longShelf());
         for (int i = 0; i < wanted; i++) {
             keep(plans.get(i % plans.size()), DAYS_BETWEEN * (i + 1), i);
         }
@@ -94,7 +109,10 @@ class FillWorkshop implements ApplicationRunner {
             made = made.day(4, new Entry.WashTested(WashFeel.CALM));
         }
         DemoBatch all = days > RELEASED_AFTER && !fromAJug
-                ? made.day(RELEASED_AFTER, new Entry.WashTested(WashFeel.CALM), new Entry.Released("calm, and a month old"))
+                ? made.day(
+                        RELEASED_AFTER,
+                        new Entry.WashTested(WashFeel.CALM),
+                        new Entry.Released("calm, and a month old"))
                 : made;
         BatchId id = batches.begin(plan, null, 1, begun, INES, ZoneId.systemDefault(), "fill-" + number);
         batches.takeOver(id, all.lines(), INES);

@@ -20,7 +20,10 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Gives every page its frame, and every method that answers a request the {@link Maker} at the screen where it asks for her. */
+/**
+ * Gives every page its frame, and every method that answers a request the {@link Maker} at the screen where it asks for
+ * her.
+ */
 @Configuration(proxyBeanMethods = false)
 class AtTheScreen implements WebMvcConfigurer, HandlerInterceptor {
 
@@ -45,7 +48,8 @@ class AtTheScreen implements WebMvcConfigurer, HandlerInterceptor {
     }
 
     @Override
-    public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView page) {
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView page) {
         if (page != null && (page.getViewName() == null || !page.getViewName().startsWith(REDIRECT))) {
             page.addObject("frame", frame(maker(request.getAttribute(StandingFilter.MAKER))));
         }
@@ -66,7 +70,8 @@ class AtTheScreen implements WebMvcConfigurer, HandlerInterceptor {
      * @param type of it
      * @param of it of the maker, who may be nobody
      */
-    private record OfTheScreen<T>(Class<T> type, Function<@Nullable Maker, @Nullable T> of) implements HandlerMethodArgumentResolver {
+    private record OfTheScreen<T>(Class<T> type, Function<@Nullable Maker, @Nullable T> of)
+            implements HandlerMethodArgumentResolver {
 
         @Override
         public boolean supportsParameter(MethodParameter parameter) {

@@ -20,8 +20,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.util.WebUtils;
 
 /**
- * Knows the browsers in which somebody signed in before, by a cookie that they keep: an id of the browser, and a seal for each name. It opens
- * nothing; it only keeps strangers' guesses from shutting her out.
+ * Knows the browsers in which somebody signed in before, by a cookie that they keep: an id of the browser, and a seal
+ * for each name. It opens nothing; it only keeps strangers' guesses from shutting her out.
  */
 @Component
 class KnownBrowsers {
@@ -53,7 +53,11 @@ class KnownBrowsers {
         List<String> known = parts(request);
         String id = known.isEmpty() ? UUID.randomUUID().toString() : known.get(0);
         List<String> parts = new ArrayList<>(List.of(id, seal(id, name)));
-        known.stream().skip(1).filter(s -> !parts.contains(s)).limit(MOST_NAMES - 1L).forEach(parts::add);
+        known.stream()
+                .skip(1)
+                .filter(s -> !parts.contains(s))
+                .limit(MOST_NAMES - 1L)
+                .forEach(parts::add);
         Cookie cookie = new Cookie(COOKIE, String.join(".", parts));
         cookie.setMaxAge((int) KEPT.toSeconds());
         cookie.setPath("/");
@@ -65,9 +69,14 @@ class KnownBrowsers {
 
     private static List<String> parts(HttpServletRequest request) {
         Cookie cookie = WebUtils.getCookie(request, COOKIE);
-        return cookie == null || cookie.getValue().isEmpty() || cookie.getValue().length() > LONGEST
+        return cookie == null
+                        || cookie.getValue().isEmpty()
+                        || cookie.getValue().length() > LONGEST
                 ? List.of()
-                : Arrays.stream(cookie.getValue().split("\\.")).filter(p -> !p.isEmpty()).limit(MOST_NAMES + 1L).toList();
+                : Arrays.stream(cookie.getValue().split("\\."))
+                        .filter(p -> !p.isEmpty())
+                        .limit(MOST_NAMES + 1L)
+                        .toList();
     }
 
     private String seal(String id, String name) {

@@ -17,8 +17,8 @@ import org.springframework.security.web.authentication.rememberme.AbstractRememb
 import org.springframework.security.web.authentication.rememberme.InvalidCookieException;
 
 /**
- * Lets a browser be remembered, so that a tap that waited while the server was away is still hers. Its cookie names a sign-in that the server
- * keeps; signing out takes that away, and with it every copy of the cookie.
+ * Lets a browser be remembered, so that a tap that waited while the server was away is still hers. Its cookie names a
+ * sign-in that the server keeps; signing out takes that away, and with it every copy of the cookie.
  */
 public final class RememberedBrowsers extends AbstractRememberMeServices {
 
@@ -39,7 +39,8 @@ public final class RememberedBrowsers extends AbstractRememberMeServices {
     }
 
     @Override
-    protected void onLoginSuccess(HttpServletRequest request, HttpServletResponse response, Authentication authentication) {
+    protected void onLoginSuccess(
+            HttpServletRequest request, HttpServletResponse response, Authentication authentication) {
         SignedIn who = (SignedIn) authentication.getPrincipal();
         byte[] bytes = new byte[SECRET_BYTES];
         random.nextBytes(bytes);
@@ -49,7 +50,8 @@ public final class RememberedBrowsers extends AbstractRememberMeServices {
     }
 
     @Override
-    protected UserDetails processAutoLoginCookie(String[] tokens, HttpServletRequest request, HttpServletResponse response) {
+    protected UserDetails processAutoLoginCookie(
+            String[] tokens, HttpServletRequest request, HttpServletResponse response) {
         Remembered remembered = Remembered.of(tokens);
         String name = signIns.remembered(remembered.signIn(), remembered.secret())
                 .orElseThrow(() -> new InvalidCookieException("not remembered any more"));
@@ -66,7 +68,8 @@ public final class RememberedBrowsers extends AbstractRememberMeServices {
     }
 
     @Override
-    public void logout(HttpServletRequest request, HttpServletResponse response, @Nullable Authentication authentication) {
+    public void logout(
+            HttpServletRequest request, HttpServletResponse response, @Nullable Authentication authentication) {
         if (authentication != null && authentication.getPrincipal() instanceof SignedIn who) {
             signIns.end(who.signIn());
         }

@@ -34,14 +34,36 @@ class SecurityConfiguration {
             + " base-uri 'none'; frame-ancestors 'none'";
 
     private static final String[] OPEN = {
-        "/sign-in", "/first-visit", "/splash", "/css/**", "/js/**", "/fonts/**", "/favicon.svg", "/icons/**", "/manifest.webmanifest", "/causticon.crt",
-        "/worker.js", "/offline", "/error"
+        "/sign-in",
+        "/first-visit",
+        "/splash",
+        "/css/**",
+        "/js/**",
+        "/fonts/**",
+        "/favicon.svg",
+        "/icons/**",
+        "/manifest.webmanifest",
+        "/causticon.crt",
+        "/worker.js",
+        "/offline",
+        "/error"
     };
 
     /** What works something out and keeps nothing: whoever may look may ask. */
     private static final String[] ASKING = {
-        "/plan/reckon", "/plan/first/read", "/plan/rows", "/plan/change", "/plan/scale", "/plan/size", "/plan/even", "/plan/fit",
-        "/plan/powder", "/plan/cups", "/plan/up/*", "/plan/gel", "/rework/ask"
+        "/plan/reckon",
+        "/plan/first/read",
+        "/plan/rows",
+        "/plan/change",
+        "/plan/scale",
+        "/plan/size",
+        "/plan/even",
+        "/plan/fit",
+        "/plan/powder",
+        "/plan/cups",
+        "/plan/up/*",
+        "/plan/gel",
+        "/rework/ask"
     };
 
     /** A request passes some fifteen filters of the sign-in: nobody asks how long each of them took. */
@@ -74,14 +96,19 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain security(
-            HttpSecurity http, ThrottleFilter throttle, RememberKey rememberKey, RememberedBrowsers browsers, SignIns signIns)
+            HttpSecurity http,
+            ThrottleFilter throttle,
+            RememberKey rememberKey,
+            RememberedBrowsers browsers,
+            SignIns signIns)
             throws Exception {
         // In a cookie, so that whoever only knocks leaves nothing behind on the server.
         CookieRequestCache asked = new CookieRequestCache();
         asked.setCookieCustomizer(c -> c.setAttribute("SameSite", "Strict"));
         return http.authorizeHttpRequests(r -> r.requestMatchers(OPEN)
                         .permitAll()
-                        // The end of an answer that was allowed when it began: a live feed outlives whoever signed out meanwhile.
+                        // The end of an answer that was allowed when it began: a live feed outlives whoever signed out
+                        // meanwhile.
                         .dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
                         .requestMatchers("/people/**", "/backups", "/backups/**")
@@ -99,15 +126,19 @@ class SecurityConfiguration {
                         .successHandler(new SignedInHandler(throttle, asked))
                         .failureUrl("/sign-in?wrong"))
                 .requestCache(c -> c.requestCache(asked))
-                // A tap that waited while the server was away must still be hers when it is back: who is signed in and the form's token outlive
+                // A tap that waited while the server was away must still be hers when it is back: who is signed in and
+                // the form's token outlive
                 // the session.
                 .rememberMe(r -> r.key(rememberKey.value()).rememberMeServices(browsers))
                 .csrf(c -> c.csrfTokenRepository(formTokens()))
-                .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out").addLogoutHandler(browsers))
+                .logout(l -> l.logoutUrl("/sign-out")
+                        .logoutSuccessUrl("/sign-in?out")
+                        .addLogoutHandler(browsers))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
                         .frameOptions(f -> f.deny())
-                        // A browser that was told so would open no other application of this machine's name without TLS any more.
+                        // A browser that was told so would open no other application of this machine's name without TLS
+                        // any more.
                         .httpStrictTransportSecurity(t -> t.disable()))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .addFilterAfter(new StandingFilter(signIns, browsers), RememberMeAuthenticationFilter.class)

@@ -9,9 +9,9 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /**
- * Makes guessing slow. Each try is counted before the password is looked at, by the address that it comes from and by the name that it is for;
- * beyond a few, each further try waits twice as long. A browser that signed in as somebody before is counted by itself, so that strangers
- * cannot shut her out. Kept in memory, for a bounded number of each.
+ * Makes guessing slow. Each try is counted before the password is looked at, by the address that it comes from and by
+ * the name that it is for; beyond a few, each further try waits twice as long. A browser that signed in as somebody
+ * before is counted by itself, so that strangers cannot shut her out. Kept in memory, for a bounded number of each.
  */
 @Component
 class SignInThrottle {
@@ -64,7 +64,8 @@ class SignInThrottle {
      */
     synchronized Duration tryNow(List<Key> keys) {
         Instant now = clock.instant();
-        Duration wait = keys.stream().map(k -> waitFor(k, now)).max(Duration::compareTo).orElse(Duration.ZERO);
+        Duration wait =
+                keys.stream().map(k -> waitFor(k, now)).max(Duration::compareTo).orElse(Duration.ZERO);
         if (wait.isZero()) {
             keys.forEach(k -> tries.put(k, new Tries(count(k, now) + 1, now)));
         }
@@ -93,7 +94,8 @@ class SignInThrottle {
         if (count < key.kind().free) {
             return Duration.ZERO;
         }
-        Duration left = penalty(key.kind(), count).minus(Duration.between(tries.get(key).last(), now));
+        Duration left =
+                penalty(key.kind(), count).minus(Duration.between(tries.get(key).last(), now));
         return left.isNegative() ? Duration.ZERO : left;
     }
 

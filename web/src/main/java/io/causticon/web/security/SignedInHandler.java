@@ -10,7 +10,9 @@ import org.springframework.security.web.authentication.AuthenticationSuccessHand
 import org.springframework.security.web.savedrequest.RequestCache;
 import org.springframework.security.web.savedrequest.SavedRequest;
 
-/** Leads on to the page that was asked for, by its path alone: whatever host a request claimed, nobody is sent there. */
+/**
+ * Leads on to the page that was asked for, by its path alone: whatever host a request claimed, nobody is sent there.
+ */
 final class SignedInHandler implements AuthenticationSuccessHandler {
 
     private final ThrottleFilter throttle;
@@ -25,7 +27,9 @@ final class SignedInHandler implements AuthenticationSuccessHandler {
     public void onAuthenticationSuccess(HttpServletRequest request, HttpServletResponse response, Authentication who)
             throws IOException {
         throttle.succeeded(who.getName(), request, response);
-        String path = Optional.ofNullable(asked.getRequest(request, response)).map(SignedInHandler::path).orElse("/");
+        String path = Optional.ofNullable(asked.getRequest(request, response))
+                .map(SignedInHandler::path)
+                .orElse("/");
         asked.removeRequest(request, response);
         response.sendRedirect(path);
     }

@@ -16,7 +16,10 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Looks with every request whether who is signed in still is, and what she may do now. A power that was taken away is gone with the next. */
+/**
+ * Looks with every request whether who is signed in still is, and what she may do now. A power that was taken away is
+ * gone with the next.
+ */
 final class StandingFilter extends OncePerRequestFilter {
 
     /** Of the request: the {@link Maker} who sent it, as she is now; none where nobody is signed in. */

@@ -19,8 +19,8 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 import org.springframework.web.util.pattern.PathPattern;
 
 /**
- * Finds who answers an address. Nearly all of ours have an id in them, so each of some hundred patterns would be held against every request with all of
- * its conditions; most differ from it in the first word already.
+ * Finds who answers an address. Nearly all of ours have an id in them, so each of some hundred patterns would be held
+ * against every request with all of its conditions; most differ from it in the first word already.
  */
 @Configuration(proxyBeanMethods = false)
 class AddressIndex {
@@ -58,7 +58,9 @@ class AddressIndex {
             super.handlerMethodsInitialized(all);
             all.forEach((mapping, handler) -> METHODS.stream()
                     .filter(method -> answers(mapping, method))
-                    .forEach(method -> byFirstWord.computeIfAbsent(method + firstWord(mapping), w -> new ArrayList<>()).add(new Answer(mapping, handler))));
+                    .forEach(method -> byFirstWord
+                            .computeIfAbsent(method + firstWord(mapping), w -> new ArrayList<>())
+                            .add(new Answer(mapping, handler))));
         }
 
         private static boolean answers(RequestMappingInfo mapping, String method) {
@@ -66,9 +68,13 @@ class AddressIndex {
             return answered.isEmpty() || answered.contains(RequestMethod.valueOf(method));
         }
 
-        /** Where exactly one answers it is found here; which of several does, or what to say where none does, is the framework's to tell. */
+        /**
+         * Where exactly one answers it is found here; which of several does, or what to say where none does, is the
+         * framework's to tell.
+         */
         @Override
-        protected @Nullable HandlerMethod lookupHandlerMethod(String path, HttpServletRequest request) throws Exception {
+        protected @Nullable HandlerMethod lookupHandlerMethod(String path, HttpServletRequest request)
+                throws Exception {
             String method = request.getMethod();
             // One that is written in another way is the same address.
             boolean plain = path.indexOf('%') < 0 && path.indexOf(';') < 0;

@@ -6,7 +6,10 @@ import java.util.function.Supplier;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 
-/** Does what two may do at the same moment: who comes second is told that the name is taken, as if she had come a second later. */
+/**
+ * Does what two may do at the same moment: who comes second is told that the name is taken, as if she had come a second
+ * later.
+ */
 public final class AtOnce {
 
     private AtOnce() {}

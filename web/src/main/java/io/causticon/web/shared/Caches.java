@@ -2,7 +2,10 @@ package io.causticon.web.shared;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
 
-/** Bounded caches. They tidy up where they are written: waking another thread for that takes longer than the work itself. */
+/**
+ * Bounded caches. They tidy up where they are written: waking another thread for that takes longer than the work
+ * itself.
+ */
 public final class Caches {
 
     private Caches() {}

@@ -11,7 +11,8 @@ public final class ChangeWords {
 
     public static String change(Change change, Formats formats) {
         if (change instanceof Change.Moved m) {
-            return m.measure().words() + " " + value(m.measure(), m.before(), formats) + " to " + value(m.measure(), m.after(), formats);
+            return m.measure().words() + " " + value(m.measure(), m.before(), formats) + " to "
+                    + value(m.measure(), m.after(), formats);
         } else if (change instanceof Change.Switched s) {
             return s.what() + " " + none(s.before()) + ", then " + none(s.after());
         } else if (change instanceof Change.OtherLot l) {

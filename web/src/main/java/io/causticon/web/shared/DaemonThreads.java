@@ -21,8 +21,9 @@ public final class DaemonThreads {
     }
 
     /**
-     * Lets a worker finish what it is at, for a few seconds, and drops what waits. It is never interrupted: a thread that is interrupted while it
-     * reads or writes the data takes the file from everybody else, also from who is logging at that moment.
+     * Lets a worker finish what it is at, for a few seconds, and drops what waits. It is never interrupted: a thread
+     * that is interrupted while it reads or writes the data takes the file from everybody else, also from who is
+     * logging at that moment.
      */
     public static void end(ExecutorService worker) {
         worker.shutdown();

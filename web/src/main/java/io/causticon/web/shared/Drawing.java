@@ -5,8 +5,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A drawing that is already laid out: the template only paints it. Colours and widths come from the style names, marks are the
- * ones that the substances have everywhere.
+ * A drawing that is already laid out: the template only paints it. Colours and widths come from the style names, marks
+ * are the ones that the substances have everywhere.
  *
  * @param width width of its coordinates
  * @param height height of its coordinates
@@ -27,7 +27,10 @@ public record Drawing(double width, double height, String label, List<Shape> sha
         return "0 0 " + SvgPath.coordinate(width) + " " + SvgPath.coordinate(height);
     }
 
-    /** Style name of how narrow it may be drawn so that its smallest letters are still 11 px high; narrower screens scroll it sideways in its own box. */
+    /**
+     * Style name of how narrow it may be drawn so that its smallest letters are still 11 px high; narrower screens
+     * scroll it sideways in its own box.
+     */
     public String least() {
         return "least-" + (int) (Math.ceil(width * SMALLEST_SHOWN / SMALLEST_LETTERS / STEPS) * STEPS);
     }

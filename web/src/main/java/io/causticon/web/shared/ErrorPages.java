@@ -39,7 +39,10 @@ class ErrorPages {
     private static final Logger LOG = LoggerFactory.getLogger(ErrorPages.class);
     private static final String NOTHING_CHANGED = "Nothing was changed; go back and what you typed is still there.";
 
-    /** H2's numbers for what the disk did not take, and for a database that closed itself because of that; see org.h2.api.ErrorCode. */
+    /**
+     * H2's numbers for what the disk did not take, and for a database that closed itself because of that; see
+     * org.h2.api.ErrorCode.
+     */
     private static final Set<Integer> DISK = Set.of(90028, 90030, 90031, 90098, 90121);
 
     private static final int MOST_CAUSES = 40;
@@ -55,11 +58,18 @@ class ErrorPages {
 
     @ExceptionHandler({NotFoundException.class, NoResourceFoundException.class})
     String notFound(HttpServletResponse response, Model model) {
-        return page(response, model, HttpStatus.NOT_FOUND, "There is nothing here",
+        return page(
+                response,
+                model,
+                HttpStatus.NOT_FOUND,
+                "There is nothing here",
                 "The page or the batch is not there, or the address is mistyped. Nothing was lost.");
     }
 
-    /** It is there, and it is shown: that is an answer, not a fault. Where a file is asked for there is none, and this is not saved as one. */
+    /**
+     * It is there, and it is shown: that is an answer, not a fault. Where a file is asked for there is none, and this
+     * is not saved as one.
+     */
     @ExceptionHandler(UnreadableException.class)
     String unreadable(UnreadableException e, HttpServletRequest request, HttpServletResponse response, Model model) {
         HttpStatus status = FILE.matcher(request.getRequestURI()).find() ? HttpStatus.CONFLICT : HttpStatus.OK;
@@ -70,7 +80,11 @@ class ErrorPages {
 
     @ExceptionHandler({MaxUploadSizeExceededException.class})
     String tooLarge(HttpServletResponse response, Model model) {
-        return page(response, model, HttpStatus.CONTENT_TOO_LARGE, "That is too large",
+        return page(
+                response,
+                model,
+                HttpStatus.CONTENT_TOO_LARGE,
+                "That is too large",
                 "A picture may have 12 MB, a form 256 kB. " + NOTHING_CHANGED);
     }
 
@@ -92,21 +106,30 @@ class ErrorPages {
         RequestRejectedException.class
     })
     String unreadableForm(HttpServletResponse response, Model model) {
-        return page(response, model, HttpStatus.BAD_REQUEST, "That could not be read",
+        return page(
+                response,
+                model,
+                HttpStatus.BAD_REQUEST,
+                "That could not be read",
                 "Something that the page needs is missing or cannot be read. " + NOTHING_CHANGED);
     }
 
     /** A fault in what was typed that no page told beside its field. */
     @ExceptionHandler(ProblemsException.class)
     String problems(ProblemsException e, HttpServletResponse response, Model model) {
-        String said = String.join(" ", e.problems().stream().map(words::inEnglish).toList());
+        String said =
+                String.join(" ", e.problems().stream().map(words::inEnglish).toList());
         return page(response, model, HttpStatus.BAD_REQUEST, "That cannot be", said + " " + NOTHING_CHANGED);
     }
 
     /** Two did the same at the same moment, and one was first. */
     @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
     String atOnce(HttpServletResponse response, Model model) {
-        return page(response, model, HttpStatus.CONFLICT, "Somebody was quicker",
+        return page(
+                response,
+                model,
+                HttpStatus.CONFLICT,
+                "Somebody was quicker",
                 "The same was being changed at the same moment. Go back, look how it stands now, and try again.");
     }
 
@@ -122,13 +145,25 @@ class ErrorPages {
             return asked(known.getStatusCode(), response, model);
         }
         if (cannotBeWritten(e)) {
-            LOG.error("{} {}: the disk is full or cannot be written: {}", request.getMethod(), request.getRequestURI(), e.getMessage());
-            return page(response, model, HttpStatus.INSUFFICIENT_STORAGE, "This could not be written",
-                    "The disk is full or cannot be written. What you sent now is NOT kept: write it down. Whoever runs Causticon makes room and starts"
-                            + " it again. What was acknowledged before is on the disk.");
+            LOG.error(
+                    "{} {}: the disk is full or cannot be written: {}",
+                    request.getMethod(),
+                    request.getRequestURI(),
+                    e.getMessage());
+            return page(
+                    response,
+                    model,
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    "This could not be written",
+                    "The disk is full or cannot be written. What you sent now is NOT kept: write it down. Whoever runs"
+                        + " Causticon makes room and starts it again. What was acknowledged before is on the disk.");
         }
         LOG.error("{} {}", request.getMethod(), request.getRequestURI(), e);
-        return page(response, model, HttpStatus.INTERNAL_SERVER_ERROR, "Something broke on our side",
+        return page(
+                response,
+                model,
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something broke on our side",
                 "What was acknowledged before is kept. Go back: what you typed is still there.");
     }
 
@@ -137,12 +172,20 @@ class ErrorPages {
         return Stream.iterate(failure, t -> t != null, Throwable::getCause)
                 .limit(MOST_CAUSES)
                 .anyMatch(t -> t instanceof SQLException sql && DISK.contains(sql.getErrorCode())
-                        || t instanceof IOException && String.valueOf(t.getMessage()).contains("No space left"));
+                        || t instanceof IOException
+                                && String.valueOf(t.getMessage()).contains("No space left"));
     }
 
-    /** What Spring knows to be asked wrongly: a missing parameter, another method, a form of answer that there is none of. */
+    /**
+     * What Spring knows to be asked wrongly: a missing parameter, another method, a form of answer that there is none
+     * of.
+     */
     private static String asked(HttpStatusCode status, HttpServletResponse response, Model model) {
-        return page(response, model, status, "That could not be read",
+        return page(
+                response,
+                model,
+                status,
+                "That could not be read",
                 "The address wants to be asked in another way, or something it needs is missing. " + NOTHING_CHANGED);
     }
 

@@ -10,6 +10,8 @@ public final class FormKey {
 
     /** The same for the same key; a fresh one for none, as forms without a key have nothing in common. */
     public static String of(String sent) {
-        return UUID.nameUUIDFromBytes((sent.isBlank() ? UUID.randomUUID().toString() : sent).getBytes(StandardCharsets.UTF_8)).toString();
+        return UUID.nameUUIDFromBytes(
+                        (sent.isBlank() ? UUID.randomUUID().toString() : sent).getBytes(StandardCharsets.UTF_8))
+                .toString();
     }
 }

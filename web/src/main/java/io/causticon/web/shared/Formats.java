@@ -120,9 +120,14 @@ public record Formats(Units units, ZoneId zone) {
     public List<Temperature> marks(double lowestCelsius, double highestCelsius) {
         double low = degrees(Temperature.celsius(lowestCelsius));
         double high = degrees(Temperature.celsius(highestCelsius));
-        double step = ROUND_STEPS.stream().filter(s -> high - low <= MOST_STEPS * s).findFirst().orElse(high - low);
+        double step = ROUND_STEPS.stream()
+                .filter(s -> high - low <= MOST_STEPS * s)
+                .findFirst()
+                .orElse(high - low);
         return DoubleStream.iterate(Math.ceil(low / step) * step, d -> d <= high, d -> d + step)
-                .mapToObj(d -> units.temperature() == TemperatureUnit.CELSIUS ? Temperature.celsius(d) : Temperature.fahrenheit(d))
+                .mapToObj(d -> units.temperature() == TemperatureUnit.CELSIUS
+                        ? Temperature.celsius(d)
+                        : Temperature.fahrenheit(d))
                 .toList();
     }
 
@@ -140,7 +145,9 @@ public record Formats(Units units, ZoneId zone) {
         return units.temperature() == TemperatureUnit.CELSIUS ? "\u00b0C" : "\u00b0F";
     }
 
-    /** A sentence with its quantities in her units: degrees and per cent in whole numbers, small shares with a digit. */
+    /**
+     * A sentence with its quantities in her units: degrees and per cent in whole numbers, small shares with a digit.
+     */
     public String phrase(Phrase phrase) {
         return phrase.written(this::written);
     }
@@ -166,7 +173,9 @@ public record Formats(Units units, ZoneId zone) {
             return percent(share, size >= 10 || share.inPercent() == Math.rint(share.inPercent()) ? 0 : 1);
         }
         if (value instanceof Exactly exactly) {
-            return exactly.value() instanceof Temperature read ? temperature(read) : number(((Number) exactly.value()).doubleValue(), exactly.digits());
+            return exactly.value() instanceof Temperature read
+                    ? temperature(read)
+                    : number(((Number) exactly.value()).doubleValue(), exactly.digits());
         }
         if (value instanceof Double number) {
             return number(number, Math.abs(number) < 1 && number != 0 ? 1 : 0);

@@ -6,8 +6,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Works something out about one of many. What cannot be worked out of one must not keep the others from being shown, whatever the reason: it
- * is told to the log and is empty here, so that its own row can say so.
+ * Works something out about one of many. What cannot be worked out of one must not keep the others from being shown,
+ * whatever the reason: it is told to the log and is empty here, so that its own row can say so.
  */
 public final class Guard {
 

@@ -2,7 +2,9 @@ package io.causticon.web.shared;
 
 import java.util.Arrays;
 
-/** Puts labels into rows so that none covers another; a label that fits nowhere is left to the list beside the drawing. */
+/**
+ * Puts labels into rows so that none covers another; a label that fits nowhere is left to the list beside the drawing.
+ */
 public final class LabelRows {
 
     private static final double PER_LETTER = 6.9;

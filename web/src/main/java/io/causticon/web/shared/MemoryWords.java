@@ -43,10 +43,14 @@ public final class MemoryWords {
         if (use.dose() > 0) {
             parts.add(Formats.number(use.dose(), 0) + " g/kg");
         }
-        use.at().ifPresent(s -> parts.add("at " + s.name().toLowerCase(Locale.ROOT).replace('_', ' ')));
+        use.at()
+                .ifPresent(
+                        s -> parts.add("at " + s.name().toLowerCase(Locale.ROOT).replace('_', ' ')));
         use.batter().ifPresent(t -> parts.add("batter " + formats.temperature(t)));
-        use.after().ifPresent(a -> parts.add(
-                a.stage().name().toLowerCase(Locale.ROOT).replace('_', ' ') + " " + Formats.number(a.minute(), 1) + " min later"));
+        use.after()
+                .ifPresent(
+                        a -> parts.add(a.stage().name().toLowerCase(Locale.ROOT).replace('_', ' ') + " "
+                                + Formats.number(a.minute(), 1) + " min later"));
         if (use.lot() != null) {
             parts.add("lot " + use.lot());
         }

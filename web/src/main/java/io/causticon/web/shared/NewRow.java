@@ -7,7 +7,8 @@ import jakarta.persistence.Transient;
 import org.springframework.data.domain.Persistable;
 
 /**
- * A row that is given its id before it is kept. It knows itself whether it is new, so that nobody has to ask the database first.
+ * A row that is given its id before it is kept. It knows itself whether it is new, so that nobody has to ask the
+ * database first.
  *
  * @param <I> type of its id
  */

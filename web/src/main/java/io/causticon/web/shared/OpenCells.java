@@ -8,8 +8,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /**
- * Tables of comma-separated values (RFC 4180, UTF-8). A cell that a spreadsheet would run as a formula leaves as text, with an apostrophe before it; numbers are
- * none.
+ * Tables of comma-separated values (RFC 4180, UTF-8). A cell that a spreadsheet would run as a formula leaves as text,
+ * with an apostrophe before it; numbers are none.
  */
 public final class OpenCells {
 
@@ -41,6 +41,8 @@ public final class OpenCells {
 
     /** What {@link #safe} was given. */
     public static String asItWas(String cell) {
-        return cell.length() > 1 && cell.charAt(0) == '\'' && RUN.indexOf(cell.charAt(1)) >= 0 ? cell.substring(1) : cell;
+        return cell.length() > 1 && cell.charAt(0) == '\'' && RUN.indexOf(cell.charAt(1)) >= 0
+                ? cell.substring(1)
+                : cell;
     }
 }

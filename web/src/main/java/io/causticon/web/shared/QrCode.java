@@ -23,7 +23,12 @@ public final class QrCode {
     private QrCode(String words, ErrorCorrectionLevel spare) {
         try {
             this.dark = new QRCodeWriter()
-                    .encode(words, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET, EncodeHintType.ERROR_CORRECTION, spare));
+                    .encode(
+                            words,
+                            BarcodeFormat.QR_CODE,
+                            0,
+                            0,
+                            Map.of(EncodeHintType.MARGIN, QUIET, EncodeHintType.ERROR_CORRECTION, spare));
         } catch (WriterException e) {
             throw new IllegalArgumentException("Impossible state: an address too long for a code", e);
         }
@@ -53,7 +58,15 @@ public final class QrCode {
                     while (x < size() && dark.get(x, y)) {
                         x++;
                     }
-                    path.append('M').append(from).append(' ').append(y).append('h').append(x - from).append("v1h").append(from - x).append('z');
+                    path.append('M')
+                            .append(from)
+                            .append(' ')
+                            .append(y)
+                            .append('h')
+                            .append(x - from)
+                            .append("v1h")
+                            .append(from - x)
+                            .append('z');
                 }
             }
         }

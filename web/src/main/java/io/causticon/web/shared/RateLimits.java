@@ -12,9 +12,9 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * How often whoever shows a token may ask: so many times in a row, and as many again in each minute. Whoever shows none that is known is counted by the
- * address that it comes from, apart from those that are: behind one proxy all have one address, and a stranger shuts nobody out. Kept in memory, for a
- * bounded number of each.
+ * How often whoever shows a token may ask: so many times in a row, and as many again in each minute. Whoever shows none
+ * that is known is counted by the address that it comes from, apart from those that are: behind one proxy all have one
+ * address, and a stranger shuts nobody out. Kept in memory, for a bounded number of each.
  */
 @Component
 public class RateLimits {
@@ -82,11 +82,17 @@ public class RateLimits {
     }
 
     private Left take(String key, long most) {
-        Bucket bucket = buckets.get(key, k -> Bucket.builder()
-                .addLimit(l -> l.capacity(most).refillGreedy(most, MINUTE))
-                .withCustomTimePrecision(time)
-                .build());
+        Bucket bucket = buckets.get(
+                key,
+                k -> Bucket.builder()
+                        .addLimit(l -> l.capacity(most).refillGreedy(most, MINUTE))
+                        .withCustomTimePrecision(time)
+                        .build());
         ConsumptionProbe probe = bucket.tryConsumeAndReturnRemaining(1);
-        return new Left(probe.isConsumed(), most, probe.getRemainingTokens(), Duration.ofNanos(probe.getNanosToWaitForRefill()));
+        return new Left(
+                probe.isConsumed(),
+                most,
+                probe.getRemainingTokens(),
+                Duration.ofNanos(probe.getNanosToWaitForRefill()));
     }
 }

@@ -16,11 +16,15 @@ public final class Redirect {
      * @param query names and values in turn; what has no value, or one that is too long, is left out
      */
     public static String to(String path, String... query) {
-        StringBuilder address = new StringBuilder("redirect:").append(UriUtils.encodePath(path, StandardCharsets.UTF_8));
+        StringBuilder address =
+                new StringBuilder("redirect:").append(UriUtils.encodePath(path, StandardCharsets.UTF_8));
         char before = '?';
         for (int i = 0; i < query.length; i += 2) {
             if (!query[i + 1].isBlank() && query[i + 1].length() <= LONGEST) {
-                address.append(before).append(query[i]).append('=').append(UriUtils.encode(query[i + 1], StandardCharsets.UTF_8));
+                address.append(before)
+                        .append(query[i])
+                        .append('=')
+                        .append(UriUtils.encode(query[i + 1], StandardCharsets.UTF_8));
                 before = '&';
             }
         }

@@ -3,8 +3,8 @@ package io.causticon.web.shared;
 import org.springframework.web.util.HtmlUtils;
 
 /**
- * Writes the shapes of a drawing as SVG. A drawing has some hundred shapes, and a template takes longer over each than all of them
- * take here. Words are escaped; style names and coordinates are our own.
+ * Writes the shapes of a drawing as SVG. A drawing has some hundred shapes, and a template takes longer over each than
+ * all of them take here. Words are escaped; style names and coordinates are our own.
  */
 final class SvgPainter {
 
@@ -21,12 +21,13 @@ final class SvgPainter {
     private void shape(Drawing.Shape s) {
         switch (s.kind()) {
             case "path" -> open("path", s.style()).attribute("d", s.data()).end();
-            case "rect" -> open("rect", s.style())
-                    .attribute("x", s.x())
-                    .attribute("y", s.y())
-                    .attribute("width", s.w())
-                    .attribute("height", s.h())
-                    .end();
+            case "rect" ->
+                open("rect", s.style())
+                        .attribute("x", s.x())
+                        .attribute("y", s.y())
+                        .attribute("width", s.w())
+                        .attribute("height", s.h())
+                        .end();
             case "mark" -> mark(s);
             case "text" -> text(s);
             default -> throw new IllegalStateException("Impossible state: a shape of kind " + s.kind());

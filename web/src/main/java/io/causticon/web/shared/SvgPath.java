@@ -6,7 +6,10 @@ public final class SvgPath {
     private final StringBuilder path = new StringBuilder();
 
     public SvgPath to(double x, double y) {
-        path.append(path.isEmpty() ? "M" : "L").append(coordinate(x)).append(' ').append(coordinate(y));
+        path.append(path.isEmpty() ? "M" : "L")
+                .append(coordinate(x))
+                .append(' ')
+                .append(coordinate(y));
         return this;
     }
 

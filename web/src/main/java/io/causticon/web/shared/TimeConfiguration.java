@@ -12,13 +12,14 @@ class TimeConfiguration {
 
     /**
      * @param speed how fast time runs; 1 but for rehearsals, in which an hour at the bench is over in minutes
-     * @param from when it began to run so, ISO 8601; the start of the server when empty. A rehearsal that is started again gives it, or its
-     *     clock would go back.
+     * @param from when it began to run so, ISO 8601; the start of the server when empty. A rehearsal that is started
+     *     again gives it, or its clock would go back.
      */
     @Bean
-    Clock clock(
-            @Value("${causticon.clock-speed:1}") double speed, @Value("${causticon.clock-from:}") String from) {
+    Clock clock(@Value("${causticon.clock-speed:1}") double speed, @Value("${causticon.clock-from:}") String from) {
         Clock real = Clock.systemUTC();
-        return speed == 1 ? real : new AcceleratedClock(real, speed, from.isBlank() ? real.instant() : Instant.parse(from));
+        return speed == 1
+                ? real
+                : new AcceleratedClock(real, speed, from.isBlank() ? real.instant() : Instant.parse(from));
     }
 }

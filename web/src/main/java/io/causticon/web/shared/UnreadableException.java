@@ -2,7 +2,10 @@ package io.causticon.web.shared;
 
 import java.util.List;
 
-/** Something is there and cannot be worked with. It is shown as what it is, on a page of its own, and takes nothing else down. */
+/**
+ * Something is there and cannot be worked with. It is shown as what it is, on a page of its own, and takes nothing else
+ * down.
+ */
 public class UnreadableException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;

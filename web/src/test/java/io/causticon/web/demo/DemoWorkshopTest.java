@@ -36,12 +36,30 @@ import org.junit.jupiter.params.provider.CsvSource;
 class DemoWorkshopTest {
 
     private static final List<String> NAMES = List.of(
-            "Whey & Barley", "Rye-beer Tar", "Juniper Slab", "Nettle", "Bladderwrack Brine", "Sail Loft Tar",
-            "Sea Buckthorn Winter", "Harbour Milk", "Clove Lantern", "Honey Loft", "Ferry Bar", "Long Shelf");
+            "Whey & Barley",
+            "Rye-beer Tar",
+            "Juniper Slab",
+            "Nettle",
+            "Bladderwrack Brine",
+            "Sail Loft Tar",
+            "Sea Buckthorn Winter",
+            "Harbour Milk",
+            "Clove Lantern",
+            "Honey Loft",
+            "Ferry Bar",
+            "Long Shelf");
 
     /** Those of the months before, which no later one of their name hides. */
     private static final List<String> EARLIER = List.of(
-            "Rapeseed & Rye", "Loft Lather", "Skerrow Fog", "Net Loft Lavender", "Harbour Dusk", "Three Tides", "Six Waters", "Quay Ends", "Gale Warning");
+            "Rapeseed & Rye",
+            "Loft Lather",
+            "Skerrow Fog",
+            "Net Loft Lavender",
+            "Harbour Dusk",
+            "Three Tides",
+            "Six Waters",
+            "Quay Ends",
+            "Gale Warning");
 
     private BatchService batches;
     private CasebookService casebook;
@@ -62,37 +80,57 @@ class DemoWorkshopTest {
 
     @Test
     void hasBatchesInEveryStageOfLifeOverFourteenMonths() {
-        List<Batch> made = Stream.concat(NAMES.stream(), EARLIER.stream()).map(this::batch).toList();
-        assertThat(made.stream().map(Batch::life).distinct()).contains(Life.BENCH, Life.MOULD, Life.CURE, Life.READY, Life.ABANDONED);
+        List<Batch> made =
+                Stream.concat(NAMES.stream(), EARLIER.stream()).map(this::batch).toList();
+        assertThat(made.stream().map(Batch::life).distinct())
+                .contains(Life.BENCH, Life.MOULD, Life.CURE, Life.READY, Life.ABANDONED);
         assertThat(made.stream().map(Batch::purpose).distinct()).contains(Purpose.MADE, Purpose.TRIAL);
         assertThat(batch("Rapeseed & Rye").log().ageAt(Instant.now()).toDays()).isBetween(400L, 440L);
-        assertThat(batches.all()).filteredOn(b -> b.name().equals("Nettle") && b.log().entries().size() > 20).hasSize(2);
+        assertThat(batches.all())
+                .filteredOn(b -> b.name().equals("Nettle") && b.log().entries().size() > 20)
+                .hasSize(2);
     }
 
     @Test
     void hasACookedOneAShavingSoapOfBothAlkalisAMeltedOneLayersAndCups() {
         assertThat(batch("Harbour Dusk").facts(Instant.now()).isCookedThrough()).isTrue();
-        assertThat(batch("Loft Lather").facts(Instant.now()).weightsNow().koh().grams()).isGreaterThan(batch("Loft Lather").facts(Instant.now()).weightsNow().naoh().grams());
+        assertThat(batch("Loft Lather").facts(Instant.now()).weightsNow().koh().grams())
+                .isGreaterThan(batch("Loft Lather")
+                        .facts(Instant.now())
+                        .weightsNow()
+                        .naoh()
+                        .grams());
         Rework ends = Objects.requireNonNull(batch("Quay Ends").plan().rework());
-        assertThat(ends.sources()).containsExactly(batch("Long Shelf").id().toString(), batch("Ferry Bar").id().toString());
+        assertThat(ends.sources())
+                .containsExactly(
+                        batch("Long Shelf").id().toString(),
+                        batch("Ferry Bar").id().toString());
         assertThat(batch("Three Tides").log().of(Entry.LayerPoured.class)).hasSize(3);
         assertThat(BarStock.of(batch("Six Waters").log()).apart()).hasSize(1);
         assertThat(batch("Six Waters").log().of(Entry.Lathered.class)).hasSize(12);
     }
 
-    /** What its pages expect is what was read, but for what a thermometer is off: three standard deviations of half a kelvin, and a little for the minute. */
+    /**
+     * What its pages expect is what was read, but for what a thermometer is off: three standard deviations of half a
+     * kelvin, and a little for the minute.
+     */
     @Test
     void readsInItsLyePotsWhatTheModelsExpect() {
         assertThat(NAMES).allSatisfy(name -> {
             Batch batch = batch(name);
-            Instant clear = batch.log().first(Entry.LyeClear.class).orElseThrow().at();
+            Instant clear =
+                    batch.log().first(Entry.LyeClear.class).orElseThrow().at();
             PotSoFar pot = PotSoFar.of(batch.plan(), batch.log(), Temperature.celsius(18), clear);
             Instant fed = pot.fedFrom().orElseThrow();
             LyePotCurve curve = pot.curve(pot.minute(clear));
-            assertThat(batch.log().of(Entry.TemperatureRead.class)
-                            .filter(t -> t.entry().spot() == MeasurementPoint.LYE && t.at().isAfter(fed) && !t.at().isAfter(clear)))
+            assertThat(batch.log()
+                            .of(Entry.TemperatureRead.class)
+                            .filter(t -> t.entry().spot() == MeasurementPoint.LYE
+                                    && t.at().isAfter(fed)
+                                    && !t.at().isAfter(clear)))
                     .isNotEmpty()
-                    .allSatisfy(t -> assertThat(curve.celsiusAt(Duration.between(fed, t.at()).toMillis() / 60_000.0))
+                    .allSatisfy(t -> assertThat(curve.celsiusAt(
+                                    Duration.between(fed, t.at()).toMillis() / 60_000.0))
                             .as(name)
                             .isCloseTo(t.entry().temperature().celsius(), within(4.0)));
         });
@@ -101,20 +139,26 @@ class DemoWorkshopTest {
     @Test
     void logsNothingOutOfOrderOrAhead() {
         Instant now = Instant.now();
-        assertThat(NAMES).allSatisfy(name -> assertThat(batch(name).log().entries()).allSatisfy(e -> {
-            assertThat(e.at()).isBeforeOrEqualTo(now);
-            assertThat(e.at()).isAfterOrEqualTo(batch(name).log().begun());
-        }));
+        assertThat(NAMES)
+                .allSatisfy(name -> assertThat(batch(name).log().entries()).allSatisfy(e -> {
+                    assertThat(e.at()).isBeforeOrEqualTo(now);
+                    assertThat(e.at()).isAfterOrEqualTo(batch(name).log().begun());
+                }));
     }
 
     @Test
     void readsOnlyTemperaturesThatCanBe() {
-        assertThat(NAMES).allSatisfy(name -> batch(name).log().of(Entry.TemperatureRead.class).forEach(t -> {
-            MeasurementPoint spot = t.entry().spot();
-            assertThat(spot.possibleCelsius().contains(t.entry().temperature().celsius()))
-                    .as("%s: %s %s", name, spot, t.entry().temperature())
-                    .isTrue();
-        }));
+        assertThat(NAMES)
+                .allSatisfy(name -> batch(name)
+                        .log()
+                        .of(Entry.TemperatureRead.class)
+                        .forEach(t -> {
+                            MeasurementPoint spot = t.entry().spot();
+                            assertThat(spot.possibleCelsius()
+                                            .contains(t.entry().temperature().celsius()))
+                                    .as("%s: %s %s", name, spot, t.entry().temperature())
+                                    .isTrue();
+                        }));
     }
 
     @ParameterizedTest
@@ -130,7 +174,9 @@ class DemoWorkshopTest {
     })
     void itsTroubledBatchesAreDiagnosed(String name, String condition) {
         Diagnosis diagnosis = casebook.examine(batch(name));
-        assertThat(diagnosis.leading().orElseThrow().condition()).extracting(Condition::id).isEqualTo(condition);
+        assertThat(diagnosis.leading().orElseThrow().condition())
+                .extracting(Condition::id)
+                .isEqualTo(condition);
     }
 
     @Test
@@ -147,11 +193,26 @@ class DemoWorkshopTest {
     void holdsTheOneWhoseScentWasCalledBackAndSaysWhy() {
         assertThat(batch("Net Loft Lavender").isHeld()).isTrue();
         assertThat(casebook.examine(batch("Net Loft Lavender")).verdict()).isEqualTo(Diagnosis.Verdict.CALM);
-        assertThat(batch("Net Loft Lavender").log().last(Entry.Held.class).orElseThrow().entry().reason()).contains("LV-2");
+        assertThat(batch("Net Loft Lavender")
+                        .log()
+                        .last(Entry.Held.class)
+                        .orElseThrow()
+                        .entry()
+                        .reason())
+                .contains("LV-2");
     }
 
     @ParameterizedTest
-    @CsvSource({"Ferry Bar", "Loft Lather", "Harbour Dusk", "Sea Buckthorn Winter", "Bladderwrack Brine", "Nettle", "Honey Loft", "Clove Lantern"})
+    @CsvSource({
+        "Ferry Bar",
+        "Loft Lather",
+        "Harbour Dusk",
+        "Sea Buckthorn Winter",
+        "Bladderwrack Brine",
+        "Nettle",
+        "Honey Loft",
+        "Clove Lantern"
+    })
     void holdsNoneThatIsCalm(String name) {
         assertThat(batch(name).isHeld()).isFalse();
         assertThat(casebook.examine(batch(name)).verdict()).isEqualTo(Diagnosis.Verdict.CALM);
@@ -163,6 +224,10 @@ class DemoWorkshopTest {
     }
 
     private double peak(String name) {
-        return batch(name).facts(Instant.now()).peak(MeasurementPoint.CORE).orElseThrow().celsius();
+        return batch(name)
+                .facts(Instant.now())
+                .peak(MeasurementPoint.CORE)
+                .orElseThrow()
+                .celsius();
     }
 }

@@ -6,7 +6,10 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** A test of the running application. Its parameters may be {@link RunningApplication}, {@link Browser} or {@link Client}. */
+/**
+ * A test of the running application. Its parameters may be {@link RunningApplication}, {@link Browser} or
+ * {@link Client}.
+ */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @ExtendWith(ApplicationExtension.class)

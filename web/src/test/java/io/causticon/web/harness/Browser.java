@@ -38,25 +38,30 @@ public final class Browser implements AutoCloseable {
 
     /** A fuse, so that a test that fails ends: nothing that works comes near it, also on a busy machine. */
     private static final Duration PATIENCE = Duration.ofSeconds(Integer.getInteger("causticon.patience", 300));
+
     private static final Duration LOOKS = Duration.ofMillis(160);
 
     /** A page on which much goes on is looked at less often: each look lays it out anew. */
     private static final Duration SELDOM = Duration.ofMillis(250);
+
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
     private static final Path DRIVER = Path.of("/usr/bin/chromedriver");
 
     /** Kept for the next test: starting one takes longer than many a test. */
     private static final Deque<ChromeDriver> IDLE = new ArrayDeque<>();
 
-    /** Looked for in the page at once: asking for each link by itself takes a hundred messages. In the middle, not under the quick line. */
+    /**
+     * Looked for in the page at once: asking for each link by itself takes a hundred messages. In the middle, not under
+     * the quick line.
+     */
     private static final String PRESSABLE = """
-            const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden'
-                && !(e.getAttribute('class') ?? '').includes('visually-hidden');
-            const words = e => (e.innerText ?? e.textContent).replace(/\\s+/g, ' ').trim();
-            const found = [...document.querySelectorAll('button, a, summary')].find(e => shown(e) && words(e).startsWith(arguments[0]));
-            found?.scrollIntoView({block: 'center'});
-            return found ?? null;
-            """;
+        const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden'
+            && !(e.getAttribute('class') ?? '').includes('visually-hidden');
+        const words = e => (e.innerText ?? e.textContent).replace(/\\s+/g, ' ').trim();
+        const found = [...document.querySelectorAll('button, a, summary')].find(e => shown(e) && words(e).startsWith(arguments[0]));
+        found?.scrollIntoView({block: 'center'});
+        return found ?? null;
+        """;
 
     /** Nothing is to be filled in by the browser: it would look through every form at every change. */
     private static final Map<String, Object> PREFERENCES = Map.of(
@@ -67,58 +72,61 @@ public final class Browser implements AutoCloseable {
             "browser.enable_spellchecking", false);
 
     private static final String SELECT_ALL = """
-            const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden';
-            const fields = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'input' || e.localName === 'textarea');
-            const field = arguments[1] < 0 ? fields.find(shown) : fields[arguments[1]];
-            if (!field || !shown(field) || field.disabled || field.readOnly) {
-                return false;
-            }
-            field.scrollIntoView({block: 'nearest'});
-            field.focus();
-            field.select();
-            return document.activeElement === field;
-            """;
+        const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden';
+        const fields = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'input' || e.localName === 'textarea');
+        const field = arguments[1] < 0 ? fields.find(shown) : fields[arguments[1]];
+        if (!field || !shown(field) || field.disabled || field.readOnly) {
+            return false;
+        }
+        field.scrollIntoView({block: 'nearest'});
+        field.focus();
+        field.select();
+        return document.activeElement === field;
+        """;
 
     /** The field that belongs to a list, ready to be typed into. */
     private static final String AT_LIST = """
-            const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
-            const field = list?.parentElement.querySelector('[role=combobox]');
-            field?.scrollIntoView({block: 'center'});
-            field?.focus();
-            field?.select();
-            return Boolean(field) && document.activeElement === field;
-            """;
+        const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
+        const field = list?.parentElement.querySelector('[role=combobox]');
+        field?.scrollIntoView({block: 'center'});
+        field?.focus();
+        field?.select();
+        return Boolean(field) && document.activeElement === field;
+        """;
 
     private static final String CHOOSE = """
-            const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
-            const choice = list && !list.disabled && [...list.options].find(o => !o.disabled && o[arguments[2]].trim() === arguments[3]);
-            if (!choice) {
-                return false;
-            }
-            list.focus();
-            list.value = choice.value;
-            list.dispatchEvent(new Event('input', {bubbles: true}));
-            list.dispatchEvent(new Event('change', {bubbles: true}));
-            return true;
-            """;
+        const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
+        const choice = list && !list.disabled && [...list.options].find(o => !o.disabled && o[arguments[2]].trim() === arguments[3]);
+        if (!choice) {
+            return false;
+        }
+        list.focus();
+        list.value = choice.value;
+        list.dispatchEvent(new Event('input', {bubbles: true}));
+        list.dispatchEvent(new Event('change', {bubbles: true}));
+        return true;
+        """;
 
-    /** Where the middle of the first one in sight stands in the window: what is found is not held on to, the page may draw it anew. */
+    /**
+     * Where the middle of the first one in sight stands in the window: what is found is not held on to, the page may
+     * draw it anew.
+     */
     private static final String MIDDLE = """
-            const found = [...document.querySelectorAll(arguments[0])].find(e => e.getClientRects().length > 0);
-            found?.scrollIntoView({block: 'center'});
-            const box = found?.getBoundingClientRect();
-            return box ? [Math.round(box.left + box.width / 2), Math.round(box.top + box.height / 2)] : null;
-            """;
+        const found = [...document.querySelectorAll(arguments[0])].find(e => e.getClientRects().length > 0);
+        found?.scrollIntoView({block: 'center'});
+        const box = found?.getBoundingClientRect();
+        return box ? [Math.round(box.left + box.width / 2), Math.round(box.top + box.height / 2)] : null;
+        """;
 
     private static final String SET = """
-            const field = document.querySelector(`[name='${arguments[0]}']:not(button)`);
-            if (!field) {
-                return false;
-            }
-            field.value = arguments[1];
-            field.dispatchEvent(new Event('input', {bubbles: true}));
-            return true;
-            """;
+        const field = document.querySelector(`[name='${arguments[0]}']:not(button)`);
+        if (!field) {
+            return false;
+        }
+        field.value = arguments[1];
+        field.dispatchEvent(new Event('input', {bubbles: true}));
+        return true;
+        """;
 
     private final ChromeDriver driver;
     private final String address;
@@ -160,8 +168,9 @@ public final class Browser implements AutoCloseable {
         LoggingPreferences logs = new LoggingPreferences();
         logs.enable(LogType.BROWSER, Level.ALL);
         options.setCapability("goog:loggingPrefs", logs);
-        ChromeDriverService service =
-                new ChromeDriverService.Builder().usingDriverExecutable(DRIVER.toFile()).build();
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(DRIVER.toFile())
+                .build();
         ChromeDriver driver = new ChromeDriver(service, options);
         Runtime.getRuntime().addShutdownHook(new Thread(driver::quit));
         return driver;
@@ -196,8 +205,22 @@ public final class Browser implements AutoCloseable {
 
     /** Signed in already: pages cost a browser more than all else, and this takes none. No page is open. */
     public Browser signIn(String name) {
-        new Client(address).signIn(name).cookies().forEach((cookie, value) -> driver.executeCdpCommand(
-                "Network.setCookie", Map.of("url", address, "name", cookie, "value", value, "httpOnly", true, "sameSite", "Strict")));
+        new Client(address)
+                .signIn(name)
+                .cookies()
+                .forEach((cookie, value) -> driver.executeCdpCommand(
+                        "Network.setCookie",
+                        Map.of(
+                                "url",
+                                address,
+                                "name",
+                                cookie,
+                                "value",
+                                value,
+                                "httpOnly",
+                                true,
+                                "sameSite",
+                                "Strict")));
         return this;
     }
 
@@ -206,7 +229,10 @@ public final class Browser implements AutoCloseable {
         return typed(name, -1, text);
     }
 
-    /** All of a field is selected and the text comes in its place at once: a driver's clearing and its single keys are a change of their own each. */
+    /**
+     * All of a field is selected and the text comes in its place at once: a driver's clearing and its single keys are a
+     * change of their own each.
+     */
     private Browser typed(String name, int index, String text) {
         waitUntil("to type into " + name, d -> Boolean.TRUE.equals(script(SELECT_ALL, name, index)) ? d : null);
         if (text.isEmpty() || text.chars().anyMatch(c -> Character.getType(c) == Character.PRIVATE_USE)) {
@@ -231,7 +257,12 @@ public final class Browser implements AutoCloseable {
     public Browser pick(String name, int index, String letters) {
         waitUntil("to choose " + name, d -> Boolean.TRUE.equals(script(AT_LIST, name, index)) ? d : null);
         driver.executeCdpCommand("Input.insertText", Map.of("text", letters));
-        waitUntil("for a choice of " + letters, d -> d.findElements(By.cssSelector(".choose-list:not([hidden]) [aria-selected=true]")).isEmpty() ? null : d);
+        waitUntil(
+                "for a choice of " + letters,
+                d -> d.findElements(By.cssSelector(".choose-list:not([hidden]) [aria-selected=true]"))
+                                .isEmpty()
+                        ? null
+                        : d);
         new Actions(driver).sendKeys(Keys.ENTER).perform();
         return this;
     }
@@ -243,7 +274,8 @@ public final class Browser implements AutoCloseable {
 
     private Browser chosen(String name, int index, String by, String wanted) {
         if (!Boolean.TRUE.equals(script(CHOOSE, name, index, by, wanted))) {
-            throw new NoSuchElementException("No choice of " + name + " [" + index + "] with the " + by + " \"" + wanted + "\"");
+            throw new NoSuchElementException(
+                    "No choice of " + name + " [" + index + "] with the " + by + " \"" + wanted + "\"");
         }
         return this;
     }
@@ -268,7 +300,10 @@ public final class Browser implements AutoCloseable {
     /** Presses the first of these in sight, whatever its words. */
     public Browser pressAt(String css) {
         waitUntil(d -> {
-            WebElement target = driver.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed).findFirst().orElse(null);
+            WebElement target = driver.findElements(By.cssSelector(css)).stream()
+                    .filter(WebElement::isDisplayed)
+                    .findFirst()
+                    .orElse(null);
             if (target == null) {
                 return null;
             }
@@ -300,13 +335,22 @@ public final class Browser implements AutoCloseable {
     /** Drags the middle of an element by so many pixels, as a finger or a mouse does. */
     public Browser drag(String css, int right, int down) {
         Point middle = middle(css);
-        new Actions(driver).moveToLocation(middle.x, middle.y).clickAndHold().moveByOffset(right, down).release().perform();
+        new Actions(driver)
+                .moveToLocation(middle.x, middle.y)
+                .clickAndHold()
+                .moveByOffset(right, down)
+                .release()
+                .perform();
         return this;
     }
 
     public Browser focus(String css) {
         waitUntil(d -> Boolean.TRUE.equals(script(
-                "const found = document.querySelector(arguments[0]); found?.focus(); return document.activeElement === found", css)) ? d : null);
+                        "const found = document.querySelector(arguments[0]); found?.focus(); return"
+                                + " document.activeElement === found",
+                        css))
+                ? d
+                : null);
         return this;
     }
 
@@ -331,13 +375,16 @@ public final class Browser implements AutoCloseable {
     /** What stands in all fields of this name, read at one moment. */
     @SuppressWarnings("unchecked")
     public List<String> values(String name) {
-        return (List<String>) script("return [...document.getElementsByName(arguments[0])].map(e => e.value ?? null)", name);
+        return (List<String>)
+                script("return [...document.getElementsByName(arguments[0])].map(e => e.value ?? null)", name);
     }
 
     /** Typed at the page; what is typed before it has the keyboard is lost. */
     public Browser keys(CharSequence... keys) {
         driver.executeCdpCommand("Page.bringToFront", Map.of());
-        waitUntil(d -> Boolean.TRUE.equals(script("return document.readyState === 'complete' && document.hasFocus()")) ? d : null);
+        waitUntil(d -> Boolean.TRUE.equals(script("return document.readyState === 'complete' && document.hasFocus()"))
+                ? d
+                : null);
         new Actions(driver).sendKeys(keys).perform();
         return this;
     }
@@ -368,13 +415,23 @@ public final class Browser implements AutoCloseable {
     }
 
     public Browser waitFor(String css) {
-        waitUntil(css, d -> Boolean.TRUE.equals(script("return document.querySelector(arguments[0]) !== null", css)) ? d : null);
+        waitUntil(
+                css,
+                d -> Boolean.TRUE.equals(script("return document.querySelector(arguments[0]) !== null", css))
+                        ? d
+                        : null);
         return this;
     }
 
     /** Waits until the page holds these words. */
     public Browser waitForText(String words) {
-        waitUntil(words, d -> Boolean.TRUE.equals(script("return document.body.innerText.replace(/[ \\t\\u00a0]+/g, ' ').includes(arguments[0])", words)) ? driver : null);
+        waitUntil(
+                words,
+                d -> Boolean.TRUE.equals(script(
+                                "return document.body.innerText.replace(/[ \\t\\u00a0]+/g, ' ').includes(arguments[0])",
+                                words))
+                        ? driver
+                        : null);
         return this;
     }
 
@@ -402,12 +459,16 @@ public final class Browser implements AutoCloseable {
     @SuppressWarnings("unchecked")
     public List<String> texts(String css) {
         return (List<String>) driver.executeScript(
-                "return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.replaceAll('\\u00a0', ' ').trim())", css);
+                "return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.replaceAll('\\u00a0', '"
+                        + " ').trim())",
+                css);
     }
 
     public String value(String name) {
         return (String) waitUntil(d -> script(
-                "return [...document.getElementsByName(arguments[0])].find(e => e.localName !== 'button' && e.getClientRects().length > 0)?.value", name));
+                "return [...document.getElementsByName(arguments[0])].find(e => e.localName !== 'button' &&"
+                        + " e.getClientRects().length > 0)?.value",
+                name));
     }
 
     public List<WebElement> all(String css) {
@@ -429,7 +490,11 @@ public final class Browser implements AutoCloseable {
     /** Shows what the server answered there when a button was pressed, as the browser would have shown it. */
     public Browser show(String path, String html) {
         driver.get(address + "/splash");
-        script("history.replaceState(null, '', arguments[0]); document.open(); document.write(arguments[1]); document.close();", path, html);
+        script(
+                "history.replaceState(null, '', arguments[0]); document.open(); document.write(arguments[1]);"
+                        + " document.close();",
+                path,
+                html);
         return this;
     }
 

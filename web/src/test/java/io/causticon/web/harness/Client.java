@@ -53,7 +53,8 @@ public final class Client {
 
     /** All cookies that it holds now, by name. */
     Map<String, String> cookies() {
-        return cookies.getCookieStore().getCookies().stream().collect(Collectors.toMap(HttpCookie::getName, HttpCookie::getValue, (a, b) -> b));
+        return cookies.getCookieStore().getCookies().stream()
+                .collect(Collectors.toMap(HttpCookie::getName, HttpCookie::getValue, (a, b) -> b));
     }
 
     /** Every cookie that it was ever told to keep, as the server put it. */
@@ -68,7 +69,12 @@ public final class Client {
     /** What is no text. */
     public byte[] bytes(String path) {
         try {
-            return http.send(HttpRequest.newBuilder(URI.create(address + path)).GET().build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+            return http.send(
+                            HttpRequest.newBuilder(URI.create(address + path))
+                                    .GET()
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {
@@ -140,7 +146,8 @@ public final class Client {
     private static HttpResponse.BodySubscriber<String> read(HttpResponse.ResponseInfo answer) {
         boolean page = answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
         return HttpResponse.BodySubscribers.mapping(
-                HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8), t -> page ? t.replaceAll("\\s+", " ") : t);
+                HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8),
+                t -> page ? t.replaceAll("\\s+", " ") : t);
     }
 
     private static String encode(Map<String, String> form) {

@@ -27,9 +27,9 @@ import org.jsoup.nodes.Element;
 import org.jsoup.nodes.FormElement;
 
 /**
- * Somebody who follows every link and presses every button of every page that she comes to, as they stand, without a script. What differs only
- * in the ids of its address is pressed once for each kind of page, of what differs in the finding alone four; every address is opened once,
- * and of one kind at most so many.
+ * Somebody who follows every link and presses every button of every page that she comes to, as they stand, without a
+ * script. What differs only in the ids of its address is pressed once for each kind of page, of what differs in the
+ * finding alone four; every address is opened once, and of one kind at most so many.
  */
 public final class Crawler {
 
@@ -117,7 +117,8 @@ public final class Crawler {
     }
 
     public Crawler signIn(String name) {
-        String token = Jsoup.parse(get("/sign-in").body()).select("input[name=_csrf]").val();
+        String token =
+                Jsoup.parse(get("/sign-in").body()).select("input[name=_csrf]").val();
         send(post("/sign-in", Map.of("name", name, "password", "saltern-lane", "_csrf", token)));
         return this;
     }
@@ -127,8 +128,13 @@ public final class Crawler {
         open.addAll(List.of(from));
         while (!open.isEmpty() && followed.size() < mostInAll) {
             String path = open.poll();
-            if (seen.add(path) && kinds.merge(family(path), 1, Integer::sum) <= (path.contains("?") ? FEW : mostOfAKind)) {
-                follow("GET " + path, path, "typed", HttpRequest.newBuilder(URI.create(address + path)).GET());
+            if (seen.add(path)
+                    && kinds.merge(family(path), 1, Integer::sum) <= (path.contains("?") ? FEW : mostOfAKind)) {
+                follow(
+                        "GET " + path,
+                        path,
+                        "typed",
+                        HttpRequest.newBuilder(URI.create(address + path)).GET());
             }
         }
         return this;
@@ -157,7 +163,8 @@ public final class Crawler {
             return;
         }
         boolean page = answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
-        // What a button leads to without leading on is the same page again, with what was typed: a few of them are looked at.
+        // What a button leads to without leading on is the same page again, with what was typed: a few of them are
+        // looked at.
         boolean again = !what.startsWith("GET");
         if (page && !again) {
             pages.putIfAbsent(family(path), path);
@@ -172,17 +179,21 @@ public final class Crawler {
     /** Keeps an answer that tells of mistakes, of the same mistakes once, and of one place few. */
     private void keep(String what, String path, String html) {
         Document page = Jsoup.parse(html);
-        Set<String> told = new TreeSet<>(page.select("span.field-problem, .problem").eachText());
+        Set<String> told =
+                new TreeSet<>(page.select("span.field-problem, .problem").eachText());
         String place = path.replaceAll("^/(\\w+).*", "$1");
-        if (!told.isEmpty() && !answers.containsKey(place + told) && alike.merge("told at " + place, 1, Integer::sum) <= FEW) {
+        if (!told.isEmpty()
+                && !answers.containsKey(place + told)
+                && alike.merge("told at " + place, 1, Integer::sum) <= FEW) {
             answers.put(place + told, new Answer(what, path, html));
         }
     }
 
     private void look(Document page, String path, String kind) {
-        page.select("a[href]:not([href^=#]), image[href], img[src], link[href], script[src]").forEach(e -> {
-            enqueue(e.absUrl(e.hasAttr("href") ? "href" : "src"));
-        });
+        page.select("a[href]:not([href^=#]), image[href], img[src], link[href], script[src]")
+                .forEach(e -> {
+                    enqueue(e.absUrl(e.hasAttr("href") ? "href" : "src"));
+                });
         for (FormElement form : page.select("form:not([method=dialog])").forms()) {
             List<Element> buttons = form.select("button:not([type=button]):not([disabled]), input[type=submit]");
             for (Element button : buttons) {
@@ -201,8 +212,9 @@ public final class Crawler {
         if (target == null || target.contains("sign-out") || notSentTo.contains(target) || !(pressing || asks)) {
             return;
         }
-        String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c" + button.text() + "\u201d "
-                + button.attr("name") + "=" + kind(button.val()).replaceAll("\\d+", "#");
+        String what = form.attr("method").toUpperCase(java.util.Locale.ROOT) + " " + kind(target) + " \u201c"
+                + button.text() + "\u201d " + button.attr("name") + "="
+                + kind(button.val()).replaceAll("\\d+", "#");
         String family = kind + " " + kind(target).replaceAll("finding=[^&]*", "finding={}") + " " + button.attr("name");
         boolean enough = alike.merge(family, 1, Integer::sum) > (mistyping ? 1 : MOST_ALIKE);
         if (enough || !pressed.add(kind + " " + what)) {
@@ -226,18 +238,24 @@ public final class Crawler {
     }
 
     private String typed(FormElement form, Connection.KeyVal field) {
-        boolean number = mistyping && !form.select("input[inputmode][name=" + field.key() + "]").isEmpty();
+        boolean number = mistyping
+                && !form.select("input[inputmode][name=" + field.key() + "]").isEmpty();
         return number ? "ninety" : field.value();
     }
 
     /** As a browser sends a form whose file was not chosen. */
     private HttpRequest.Builder multipart(String path, Map<String, List<String>> fields, FormElement form) {
         StringBuilder body = new StringBuilder();
-        fields.forEach((name, values) -> values.forEach(v -> body.append("--edge\r\nContent-Disposition: form-data; name=\"")
-                .append(name).append("\"\r\n\r\n").append(v).append("\r\n")));
-        form.select("input[type=file]").forEach(f -> body.append("--edge\r\nContent-Disposition: form-data; name=\"")
-                .append(f.attr("name"))
-                .append("\"; filename=\"\"\r\nContent-Type: application/octet-stream\r\n\r\n\r\n"));
+        fields.forEach(
+                (name, values) -> values.forEach(v -> body.append("--edge\r\nContent-Disposition: form-data; name=\"")
+                        .append(name)
+                        .append("\"\r\n\r\n")
+                        .append(v)
+                        .append("\r\n")));
+        form.select("input[type=file]")
+                .forEach(f -> body.append("--edge\r\nContent-Disposition: form-data; name=\"")
+                        .append(f.attr("name"))
+                        .append("\"; filename=\"\"\r\nContent-Type: application/octet-stream\r\n\r\n\r\n"));
         body.append("--edge--\r\n");
         return HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", "multipart/form-data; boundary=edge")

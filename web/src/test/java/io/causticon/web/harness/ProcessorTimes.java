@@ -36,7 +36,8 @@ public final class ProcessorTimes implements Filter {
     }
 
     @Override
-    public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain) throws IOException, ServletException {
+    public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain)
+            throws IOException, ServletException {
         long before = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime();
         try {
             chain.doFilter(request, response);

@@ -34,10 +34,12 @@ public final class RunningApplication implements AutoCloseable {
         this.data = data;
         SpringApplication application = CausticonApplication.create();
         if (clock != null) {
-            application.addInitializers(c -> ((GenericApplicationContext) c).registerBean("stepped", Clock.class, () -> clock, b -> b.setPrimary(true)));
+            application.addInitializers(c -> ((GenericApplicationContext) c)
+                    .registerBean("stepped", Clock.class, () -> clock, b -> b.setPrimary(true)));
         }
         if (times != null) {
-            application.addInitializers(c -> ((GenericApplicationContext) c).registerBean("processorTimes", Filter.class, () -> times));
+            application.addInitializers(
+                    c -> ((GenericApplicationContext) c).registerBean("processorTimes", Filter.class, () -> times));
         }
         this.context = application.run(Stream.concat(
                         Stream.of(
@@ -45,8 +47,10 @@ public final class RunningApplication implements AutoCloseable {
                                 "--causticon.demo=" + demo,
                                 // Passwords of tests need no protection, and each sign-in would pay for it.
                                 "--causticon.password-strength=4",
-                                // What describes the interface for programs is here to write it down, and no part of the application.
-                                "--springdoc.api-docs.enabled=" + Stream.of(more).anyMatch(m -> m.startsWith("--springdoc.paths")),
+                                // What describes the interface for programs is here to write it down, and no part of
+                                // the application.
+                                "--springdoc.api-docs.enabled="
+                                        + Stream.of(more).anyMatch(m -> m.startsWith("--springdoc.paths")),
                                 "--logging.level.io.causticon=warn"),
                         Stream.of(Stream.of(more).anyMatch(m -> m.startsWith("--server.port")) ? more : withPort(more)))
                 .toArray(String[]::new));

@@ -15,8 +15,8 @@ import org.junit.platform.launcher.TestIdentifier;
 import org.junit.platform.launcher.TestPlan;
 
 /**
- * Tells at the end of a run how many seconds of a processor each class of tests took, browsers included: what keeps the test command short
- * is seen where it is lost. Nothing is judged by it.
+ * Tells at the end of a run how many seconds of a processor each class of tests took, browsers included: what keeps the
+ * test command short is seen where it is lost. Nothing is judged by it.
  */
 public final class WhereTimeGoes implements TestExecutionListener {
 
@@ -38,7 +38,9 @@ public final class WhereTimeGoes implements TestExecutionListener {
     @Override
     public void testPlanExecutionFinished(TestPlan plan) {
         System.out.printf(Locale.ROOT, "Seconds of a processor: %.0f in all%n", seconds());
-        taken.entrySet().stream().sorted(Map.Entry.comparingByValue(Comparator.reverseOrder())).limit(SHOWN)
+        taken.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue(Comparator.reverseOrder()))
+                .limit(SHOWN)
                 .forEach(c -> System.out.printf(Locale.ROOT, "%8.1f %s%n", c.getValue(), c.getKey()));
     }
 

@@ -49,7 +49,9 @@ class DividedBatchesTest {
     /** What is weighed from the bowl adds up to the whole less what sticks, as shown to 0.1 g a row. */
     private static void partsMakeTheWhole(Browser browser, int parts) {
         browser.waitUntilTrue(() -> browser.texts(".portion-table .strong").size() == parts);
-        double sum = browser.texts(".portion-table .strong").stream().mapToDouble(DividedBatchesTest::grams).sum();
+        double sum = browser.texts(".portion-table .strong").stream()
+                .mapToDouble(DividedBatchesTest::grams)
+                .sum();
         List<String> together = browser.texts(".portion-table tfoot tr:first-child td");
         assertThat(together.get(1)).isEqualTo("100.0 %");
         assertThat(grams(together.get(2))).isCloseTo(sum, within(0.06 * parts + 0.01));
@@ -142,8 +144,8 @@ class DividedBatchesTest {
         fats(browser, "Six Cups", "silicone loaf");
         browser.typeInto("liquidValue", 0, "45");
         divide(browser, "CUPS");
-        List<String> liquids =
-                List.of("distilled-water", "goat-milk-whole", "heavy-cream-36", "lemon-juice", "vinegar-5", "beer-flat");
+        List<String> liquids = List.of(
+                "distilled-water", "goat-milk-whole", "heavy-cream-36", "lemon-juice", "vinegar-5", "beer-flat");
         for (int i = 0; i < 6; i++) {
             part(browser, i, liquids.get(i), "");
             browser.choose("portionLiquidId", i, liquids.get(i)).typeInto("portionLiquidDose", i, "30 g");

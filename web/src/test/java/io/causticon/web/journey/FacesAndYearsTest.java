@@ -25,7 +25,10 @@ import org.junit.jupiter.api.Test;
 class FacesAndYearsTest {
 
     private static Batch called(RunningApplication application, String name) {
-        return application.bean(BatchService.class).all().stream().filter(b -> b.name().equals(name)).findFirst().orElseThrow();
+        return application.bean(BatchService.class).all().stream()
+                .filter(b -> b.name().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Browser choose(Browser browser, Path picture) {
@@ -34,7 +37,8 @@ class FacesAndYearsTest {
     }
 
     @Test
-    void aFaceStandsBesideItselfAndHowBarsStandMovesTheirDate(RunningApplication application, Browser browser) throws Exception {
+    void aFaceStandsBesideItselfAndHowBarsStandMovesTheirDate(RunningApplication application, Browser browser)
+            throws Exception {
         Batch batch = called(application, "Sea Buckthorn Winter");
         Path picture = Files.createTempFile("face", ".png");
         ImageIO.write(new BufferedImage(80, 60, BufferedImage.TYPE_INT_RGB), "png", picture.toFile());
@@ -43,27 +47,53 @@ class FacesAndYearsTest {
         assertThat(browser.text("main")).contains("How long they keep").contains("in half of such bars by");
 
         // A bar that is none is asked about; what was typed stays.
-        choose(browser, picture).type("of", "the bluest one").type("caption", "end face").press("Keep it").waitFor("#picture-problem");
+        choose(browser, picture)
+                .type("of", "the bluest one")
+                .type("caption", "end face")
+                .press("Keep it")
+                .waitFor("#picture-problem");
         assertThat(browser.value("of")).isEqualTo("the bluest one");
         assertThat(browser.value("caption")).isEqualTo("end face");
         choose(browser, picture).type("of", "bar 3").press("Keep it").waitFor(".face figure");
-        choose(browser, picture).type("of", "3").type("caption", "a month on").press("Keep it").waitUntilTrue(() -> browser.all(".face figure").size() == 2);
+        choose(browser, picture)
+                .type("of", "3")
+                .type("caption", "a month on")
+                .press("Keep it")
+                .waitUntilTrue(() -> browser.all(".face figure").size() == 2);
         assertThat(browser.texts(".face h3")).containsExactly("Bar 3");
-        assertThat(called(application, "Sea Buckthorn Winter").log().last(Entry.PhotoTaken.class).orElseThrow().entry().on()).isEqualTo(Bars.numbered(3));
+        assertThat(called(application, "Sea Buckthorn Winter")
+                        .log()
+                        .last(Entry.PhotoTaken.class)
+                        .orElseThrow()
+                        .entry()
+                        .on())
+                .isEqualTo(Bars.numbered(3));
 
         browser.press("close together").waitForText("bars close together");
         browser.type("humidity", "damp").press("Read").waitFor("#stand-problem");
         assertThat(browser.value("humidity")).isEqualTo("damp");
         browser.type("humidity", "72").press("Read").waitForText("humidity 72 %");
         Batch now = called(application, "Sea Buckthorn Winter");
-        assertThat(now.log().last(Entry.BarsStand.class).orElseThrow().entry().how()).isEqualTo(Standing.CLOSE);
-        assertThat(now.log().last(Entry.HumidityRead.class).orElseThrow().entry().percent()).isEqualTo(72);
+        assertThat(now.log().last(Entry.BarsStand.class).orElseThrow().entry().how())
+                .isEqualTo(Standing.CLOSE);
+        assertThat(now.log()
+                        .last(Entry.HumidityRead.class)
+                        .orElseThrow()
+                        .entry()
+                        .percent())
+                .isEqualTo(72);
         assertThat(Readiness.of(now.plan(), now.log()).drying().readyDay()).isPositive();
 
         browser.open(cure + "?test=water").waitForText("How hard the water is");
         browser.type("hardness", "14").press("Log it").waitFor(".guide-form .field-problem");
         browser.type("hardness", "14 dH").press("Log it").waitForText("Worth doing today");
-        assertThat(called(application, "Sea Buckthorn Winter").log().last(Entry.WaterRead.class).orElseThrow().entry().milligramsPerLitre()).isBetween(249.0, 251.0);
+        assertThat(called(application, "Sea Buckthorn Winter")
+                        .log()
+                        .last(Entry.WaterRead.class)
+                        .orElseThrow()
+                        .entry()
+                        .milligramsPerLitre())
+                .isBetween(249.0, 251.0);
         assertThat(browser.complaints()).isEmpty();
     }
 
@@ -71,9 +101,17 @@ class FacesAndYearsTest {
     void theHistoryShowsWhatWasChangedBeforeADefect(RunningApplication application, Browser browser) {
         browser.signIn("guest").open("/history").waitFor(".multiples");
         String shown = browser.text("main");
-        assertThat(shown).contains("Nettle soda ash came").contains("lye concentration 33.0 % to 28.0 %").contains("mould kept covered, then uncovered");
-        assertThat(shown).contains("Sea Buckthorn Winter partial gel was gone").contains("comparisons chance alone brings");
-        browser.chooseText("by", "by mould").chooseText("what", "peak of the core").press("Show").waitForText("silicone loaf");
+        assertThat(shown)
+                .contains("Nettle soda ash came")
+                .contains("lye concentration 33.0 % to 28.0 %")
+                .contains("mould kept covered, then uncovered");
+        assertThat(shown)
+                .contains("Sea Buckthorn Winter partial gel was gone")
+                .contains("comparisons chance alone brings");
+        browser.chooseText("by", "by mould")
+                .chooseText("what", "peak of the core")
+                .press("Show")
+                .waitForText("silicone loaf");
         browser.open("/history?by=season&what=ROOM&find=nonsense").waitForText("None of these has it written down");
         browser.open("/history?by=ingredient&find=hempseed").waitForText("1 batch: stale spots");
         assertThat(browser.texts(".multiples h2")).containsExactly("Hempseed oil");
@@ -86,8 +124,15 @@ class FacesAndYearsTest {
         assertThat(client.get("/").body()).contains("the supplier called back lavender LV-2");
         Batch batch = called(application, "Net Loft Lavender");
         assertThat(client.get("/batch/" + batch.id() + "/cure").body()).contains("No test settles that");
-        HttpResponse<String> answer = client.post("/today/" + batch.id(), Map.of("line", "no orange dots that grow over months", "key", "stale-look"));
+        HttpResponse<String> answer = client.post(
+                "/today/" + batch.id(), Map.of("line", "no orange dots that grow over months", "key", "stale-look"));
         assertThat(answer.statusCode()).isEqualTo(302);
-        assertThat(called(application, "Net Loft Lavender").log().last(Entry.Observed.class).orElseThrow().entry().finding()).isEqualTo("orange-dots");
+        assertThat(called(application, "Net Loft Lavender")
+                        .log()
+                        .last(Entry.Observed.class)
+                        .orElseThrow()
+                        .entry()
+                        .finding())
+                .isEqualTo("orange-dots");
     }
 }

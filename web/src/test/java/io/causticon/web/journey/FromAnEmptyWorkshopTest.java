@@ -14,8 +14,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Jobs that a maker has in her note, from an empty workshop, in both systems of units. What is typed is what the note holds; nothing is worked out
- * beside it. How much she taps and types is counted and printed.
+ * Jobs that a maker has in her note, from an empty workshop, in both systems of units. What is typed is what the note
+ * holds; nothing is worked out beside it. How much she taps and types is counted and printed.
  */
 class FromAnEmptyWorkshopTest {
 
@@ -67,9 +67,16 @@ class FromAnEmptyWorkshopTest {
         browser.waitUntilTrue(FromAnEmptyWorkshopTest::isAnew);
         browser.waitForText("Distilled");
         List<Batch> batches = application.bean(BatchService.class).all();
-        browser.waitUntilTrue(() -> application.bean(BatchService.class).all().get(0).log().first(Entry.Weighed.class).isPresent());
+        browser.waitUntilTrue(() -> application
+                .bean(BatchService.class)
+                .all()
+                .get(0)
+                .log()
+                .first(Entry.Weighed.class)
+                .isPresent());
         assertThat(batches).hasSize(1);
-        System.out.println("From creating the account to the first weight: " + hand.taps + " taps, " + hand.keys + " keys");
+        System.out.println(
+                "From creating the account to the first weight: " + hand.taps + " taps, " + hand.keys + " keys");
         assertThat(hand.taps).isLessThanOrEqualTo(MOST_TAPS);
         assertThat(hand.keys).isLessThanOrEqualTo(MOST_KEYS);
         assertThat(browser.complaints()).isEmpty();
@@ -82,7 +89,10 @@ class FromAnEmptyWorkshopTest {
     }
 
     private void in(Note note) {
-        browser.open("/settings").waitFor("main").choose("mass", 0, note.of("GRAM", "OUNCE")).choose("temperature", 0, note.of("CELSIUS", "FAHRENHEIT"))
+        browser.open("/settings")
+                .waitFor("main")
+                .choose("mass", 0, note.of("GRAM", "OUNCE"))
+                .choose("temperature", 0, note.of("CELSIUS", "FAHRENHEIT"))
                 .script(MARKED);
         browser.pressAt("form:has([name=mass]) button").waitUntilTrue(FromAnEmptyWorkshopTest::isAnew);
     }
@@ -145,7 +155,8 @@ class FromAnEmptyWorkshopTest {
     private void save() {
         press("Save", ".compose");
         assertThat(browser.path()).matches("/plan/[0-9a-f-]{36}");
-        assertThat(browser.texts(".field-problem").stream().filter(t -> !t.isBlank())).isEmpty();
+        assertThat(browser.texts(".field-problem").stream().filter(t -> !t.isBlank()))
+                .isEmpty();
     }
 
     private void done(String job, Note note) {
@@ -153,7 +164,10 @@ class FromAnEmptyWorkshopTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
-    /** 500 g of olive oil, 65 g of lye at 98 %, 130 g of water: 67.7 g of pure lye would be wanted, 63.7 are given, 5.9 % of superfat. */
+    /**
+     * 500 g of olive oil, 65 g of lye at 98 %, 130 g of water: 67.7 g of pure lye would be wanted, 63.7 are given, 5.9
+     * % of superfat.
+     */
     @ParameterizedTest
     @EnumSource(Note.class)
     void allOliveWithKnownLyeAndWaterInSixCavities(Note note) {
@@ -161,7 +175,10 @@ class FromAnEmptyWorkshopTest {
         open("/shelf");
         taps++;
         browser.press("Add a mould").waitFor("#mould details[open]");
-        type("name", 2, "roses " + note.unit()).choose("kind", 0, "CAVITIES").type("cavities", 0, "6").type("water", 0, note.of("120", "4.25 oz"));
+        type("name", 2, "roses " + note.unit())
+                .choose("kind", 0, "CAVITIES")
+                .type("cavities", 0, "6")
+                .type("water", 0, note.of("120", "4.25 oz"));
         press("Add the mould", "#mould");
         open("/plan/new");
         type("name", 0, "All olive").pick("fatId", 0, "olive v").type("fatAmount", 0, note.of("500", "17.64"));
@@ -170,7 +187,10 @@ class FromAnEmptyWorkshopTest {
         browser.waitForText("follows, 5.9 %").waitForText("follows from the masses");
         save();
         // 696 g of batter with the olive's and the lye's volumes; six cavities of 120 ml hold some 720.
-        assertThat(browser.text(".compose-side")).contains("% of the mould").contains("6 bars").doesNotContain("It runs over");
+        assertThat(browser.text(".compose-side"))
+                .contains("% of the mould")
+                .contains("6 bars")
+                .doesNotContain("It runs over");
         done("All-olive in six cavities", note);
     }
 
@@ -186,7 +206,9 @@ class FromAnEmptyWorkshopTest {
         for (int i = 0; i < fats.size(); i++) {
             pick("fatId", i, fats.get(i)).type("fatAmount", i, note.of(grams.get(i), ounces.get(i)));
         }
-        pick("liquidId", 0, "goat milk w").type("liquidAmount", 0, note.of("290 g", "10.2 oz")).choose("liquidState", 0, "SLUSH");
+        pick("liquidId", 0, "goat milk w")
+                .type("liquidAmount", 0, note.of("290 g", "10.2 oz"))
+                .choose("liquidState", 0, "SLUSH");
         // Kept as it is typed, so that the button beside it is there.
         press("More rows", ".powder");
         press("from powder and water", ".compose");
@@ -195,7 +217,8 @@ class FromAnEmptyWorkshopTest {
         save();
         assertThat(browser.value("fatAmount")).isEqualTo(note.of("283", "10"));
         // 13.4 % of 290 g are 38.9 g of powder, 251.1 g of water.
-        assertThat(browser.values("liquidAmount")).startsWith(note.of("38.87 g", "1.367 oz"), note.of("251.13 g", "8.833 oz"));
+        assertThat(browser.values("liquidAmount"))
+                .startsWith(note.of("38.87 g", "1.367 oz"), note.of("251.13 g", "8.833 oz"));
         browser.press("batch sheet").waitFor(".sheet-page");
         assertThat(browser.text()).contains("slush, for the lye").contains("keep it cold");
         done("Seven fats with slush milk from powder", note);
@@ -207,7 +230,10 @@ class FromAnEmptyWorkshopTest {
         in(note);
         open("/plan/new");
         type("name", 0, "Five layers");
-        pick("fatId", 0, "olive v").type("fatAmount", 0, "70").pick("fatId", 1, "coconut 76").type("fatAmount", 1, "30");
+        pick("fatId", 0, "olive v")
+                .type("fatAmount", 0, "70")
+                .pick("fatId", 1, "coconut 76")
+                .type("fatAmount", 1, "30");
         press("by share, to fill the mould", ".compose");
         chooseAndWait("portionWay", "LAYERS", "#lyeRoute");
         chooseAndWait("lyeRoute", "OWN", "[name=portionAdditiveJoins]");
@@ -218,11 +244,16 @@ class FromAnEmptyWorkshopTest {
             }
             type("portionAmount", i, tops.get(i));
         }
-        pick("portionAdditiveId", 1, "kaolin").type("portionAdditiveDose", 1, note.of("4 g", "0.14 oz")).choose("portionAdditiveJoins", 1, "LYE");
+        pick("portionAdditiveId", 1, "kaolin")
+                .type("portionAdditiveDose", 1, note.of("4 g", "0.14 oz"))
+                .choose("portionAdditiveJoins", 1, "LYE");
         choose("mould", 0, "wooden loaf");
         browser.waitUntilTrue(() -> browser.all(".jug").size() == 5);
         save();
-        assertThat(browser.texts(".jug").get(1)).contains("NaOH").contains("Kaolin").contains("superfat 5.0 %");
+        assertThat(browser.texts(".jug").get(1))
+                .contains("NaOH")
+                .contains("Kaolin")
+                .contains("superfat 5.0 %");
         browser.press("batch sheet").waitFor(".sheet-page");
         assertThat(browser.all(".sheet-page .jug .box").size()).isEqualTo(5 * 3 + 1);
         done("Five layers with a lye each", note);

@@ -29,15 +29,23 @@ class HotProcessTest {
         browser.tickAll(".entry-row:nth-child(3) [name=fatAfter]");
         browser.waitForText("After the cook, once a test is calm: 50.0 g Shea butter. It stays what it is");
         // What would steam off or stand stiff is told, and mended with a tap.
-        browser.press("Into the paste, after the cook").waitUntilTrue(() -> !browser.text().contains("would be cooked off"));
+        browser.press("Into the paste, after the cook")
+                .waitUntilTrue(() -> !browser.text().contains("would be cooked off"));
         browser.press("Lye at 26 %").waitForText("26.0 %");
         browser.press("Make this batch").waitFor(".weigh-list");
         String bench = browser.path();
 
-        browser.quick("oil 62").quick("lye in").waitFor(".ladder").quick("medium").open(bench + "?step=cook").waitFor(".ladder");
+        browser.quick("oil 62")
+                .quick("lye in")
+                .waitFor(".ladder")
+                .quick("medium")
+                .open(bench + "?step=cook")
+                .waitFor(".ladder");
         browser.press("Heat on").waitForText("Heat off");
         browser.press("rises").waitFor(".rung[value='cook rises'].reached").waitForText("Stir it down now");
-        browser.press("Stirred").waitForText("0 min ago").waitUntilTrue(() -> !browser.text().contains("Stir it down now"));
+        browser.press("Stirred")
+                .waitForText("0 min ago")
+                .waitUntilTrue(() -> !browser.text().contains("Stir it down now"));
         browser.quick("pot 1790; pot 1560").waitForText("stir in, hot");
         browser.press("clear").waitFor(".rung[value='cook clear'].reached").waitForText("Read the pot");
         browser.quick("batter 78").waitForText("Gel is clear, too");
@@ -50,10 +58,15 @@ class HotProcessTest {
         browser.quick("ph 9.8").waitForText("1 Shea butter");
         browser.press("In").waitForText("2 lavender");
         browser.press("In").waitUntilTrue(() -> browser.all(".next-step").isEmpty());
-        browser.quick("cook off").open(bench + "?step=pour").waitForText("Spoon it in hot").press("It is poured").waitUntilTrue(() -> !browser.text().contains("It is poured"));
+        browser.quick("cook off")
+                .open(bench + "?step=pour")
+                .waitForText("Spoon it in hot")
+                .press("It is poured")
+                .waitUntilTrue(() -> !browser.text().contains("It is poured"));
         browser.quick("unmould; cut 8").waitForText("cut into 8 bars");
 
-        Batch batch = application.bean(BatchService.class).get(new BatchId(UUID.fromString(bench.replaceAll(".*/", ""))));
+        Batch batch =
+                application.bean(BatchService.class).get(new BatchId(UUID.fromString(bench.replaceAll(".*/", ""))));
         assertThat(batch.log().of(Entry.Cooked.class).map(c -> c.entry().what()))
                 .containsExactly(Cooking.HEAT_ON, Cooking.RISES, Cooking.STIRRED, Cooking.CLEAR, Cooking.HEAT_OFF);
         assertThat(batch.plan().formula().fats().get(2).afterCook()).isTrue();

@@ -25,7 +25,10 @@ import org.openqa.selenium.Keys;
 @Application
 class PagesTest {
 
-    /** What a page may weigh before it is compressed; how long it takes is measured elsewhere, where nothing depends on the machine. */
+    /**
+     * What a page may weigh before it is compressed; how long it takes is measured elsewhere, where nothing depends on
+     * the machine.
+     */
     private static final int HEAVIEST = 300_000;
 
     private static String batch(RunningApplication application, String name) {
@@ -65,28 +68,39 @@ class PagesTest {
         }
     }
 
-    /** Whatever a link leads to; a laptop, a tablet against the tiles, a phone: each page is opened once and made narrower. */
+    /**
+     * Whatever a link leads to; a laptop, a tablet against the tiles, a phone: each page is opened once and made
+     * narrower.
+     */
     @Test
     void canBeReadTouchedAndReachedByEverybody(RunningApplication application, Browser browser) {
         Everybody everybody = new Everybody(browser);
         browser.open("/sign-in").waitFor("main");
         everybody.canUse("/sign-in");
         browser.signIn("ines");
-        Crawler crawler = new Crawler(application.address()).onlyLooking().atMost(1).signIn("ines");
-        Stream<String> places = Stream.concat(paths(application).stream(), Stream.of("/splash", "/plan/first", "/network", "/nowhere"));
+        Crawler crawler =
+                new Crawler(application.address()).onlyLooking().atMost(1).signIn("ines");
+        Stream<String> places =
+                Stream.concat(paths(application).stream(), Stream.of("/splash", "/plan/first", "/network", "/nowhere"));
         crawler.crawl(paths(application).toArray(String[]::new));
-        List<String> all = Stream.concat(places, crawler.pages().stream()).distinct().toList();
+        List<String> all =
+                Stream.concat(places, crawler.pages().stream()).distinct().toList();
         assertThat(all).hasSizeGreaterThan(35);
         for (String path : all) {
             browser.size(1280, 800).open(path).waitFor("main");
             everybody.canUse(path);
-            assertThat(browser.complaints().stream().filter(c -> !path.equals("/nowhere"))).as(path).isEmpty();
+            assertThat(browser.complaints().stream().filter(c -> !path.equals("/nowhere")))
+                    .as(path)
+                    .isEmpty();
         }
         // Layers have drawings and rows of their own, and what is told of mistakes wants room.
         browser.size(1280, 800).open("/plan").press("Three Tides").waitFor("fieldset.portion");
         everybody.canUse("layers");
         browser.size(1280, 800).choose("lyeRoute", 0, "OWN").waitFor(".jug");
-        browser.typeInto("portionAmount", 1, "200").type("superfat", "ninety").press("Save").waitFor("[name=superfat][aria-invalid=true]");
+        browser.typeInto("portionAmount", 1, "200")
+                .type("superfat", "ninety")
+                .press("Save")
+                .waitFor("[name=superfat][aria-invalid=true]");
         everybody.canUse("layers in jugs that cannot be");
     }
 
@@ -94,29 +108,41 @@ class PagesTest {
     void listTheirKeysWhenAsked(Browser browser) {
         browser.signIn("ines").open("/plan").waitFor("main").keys("?").waitFor(".key-list[open]");
         assertThat(browser.text(".key-list")).contains("G R").contains("Rack").contains("New recipe");
-        browser.press("Close").waitUntilTrue(() -> browser.all(".key-list[open]").isEmpty());
+        browser.press("Close")
+                .waitUntilTrue(() -> browser.all(".key-list[open]").isEmpty());
         assertThat(browser.complaints()).isEmpty();
     }
 
     @Test
     void moveTheRowThatTheKeyboardIsIn(RunningApplication application, Browser browser) {
-        String recipe = application.bean(BatchService.class).recipe(new BatchId(UUID.fromString(batch(application, "Whey & Barley")))).orElseThrow().toString();
+        String recipe = application
+                .bean(BatchService.class)
+                .recipe(new BatchId(UUID.fromString(batch(application, "Whey & Barley"))))
+                .orElseThrow()
+                .toString();
         browser.signIn("guest").open("/plan/" + recipe).waitFor("main");
         List<String> before = browser.values("fatAmount");
         browser.focus("[name=fatAmount]").keyWith(Keys.ALT, Keys.ARROW_DOWN);
         assertThat(browser.values("fatAmount").subList(0, 2)).containsExactly(before.get(1), before.get(0));
-        assertThat(browser.script("return document.activeElement.getAttribute('aria-label')")).asString().contains("fat 2");
+        assertThat(browser.script("return document.activeElement.getAttribute('aria-label')"))
+                .asString()
+                .contains("fat 2");
         browser.keyWith(Keys.ALT, Keys.ARROW_UP).keyWith(Keys.ALT, Keys.ARROW_UP);
         assertThat(browser.values("fatAmount")).isEqualTo(before);
     }
 
     @Test
     void putTheCursorWhereTypingGoesOn(RunningApplication application, Browser browser) {
-        browser.signIn("ines").open("/casebook/" + batch(application, "Sail Loft Tar")).waitFor("main").keys("f");
+        browser.signIn("ines")
+                .open("/casebook/" + batch(application, "Sail Loft Tar"))
+                .waitFor("main")
+                .keys("f");
         browser.waitUntilTrue(() -> "find".equals(browser.script("return document.activeElement.name")));
         browser.keys("chalky").waitFor("#guesses");
         assertThat(browser.value("find")).isEqualTo("chalky");
-        browser.open("/batch/" + batch(application, "Sail Loft Tar")).waitFor("main").keys("l");
+        browser.open("/batch/" + batch(application, "Sail Loft Tar"))
+                .waitFor("main")
+                .keys("l");
         browser.waitUntilTrue(() -> "quick".equals(browser.script("return document.activeElement.name")));
     }
 
@@ -126,7 +152,8 @@ class PagesTest {
         @Test
         void showsHowALineIsUnderstoodBeforeItIsLogged(RunningApplication application, Browser browser) {
             browser.signIn("ines").open("/bench/" + batch(application, "Whey & Barley"));
-            browser.type("quick", "lye 33.8 smells sweet").waitForText("lye 33.8 \u00b0C \u00b7 \u201csmells sweet\u201d");
+            browser.type("quick", "lye 33.8 smells sweet")
+                    .waitForText("lye 33.8 \u00b0C \u00b7 \u201csmells sweet\u201d");
             browser.type("quick", "oil 130F").waitForText("fats 54.4 \u00b0C");
             browser.type("quick", "oil 300").waitForText("is above what is possible");
         }
@@ -162,7 +189,9 @@ class PagesTest {
         void isReachedByKeysAlone(RunningApplication application, Browser browser) {
             browser.signInAtTheForm("ines").keys("g", "b").waitFor("a[href='/bench'][aria-current]");
             assertThat(browser.path()).startsWith("/bench");
-            browser.open("/bench/" + batch(application, "Whey & Barley")).keys("5").waitFor(".ladder");
+            browser.open("/bench/" + batch(application, "Whey & Barley"))
+                    .keys("5")
+                    .waitFor(".ladder");
             browser.keys("/");
             assertThat(browser.script("return document.activeElement.name")).isEqualTo("quick");
         }
@@ -174,8 +203,12 @@ class PagesTest {
         @Test
         void narrowsByStateNameAndFat(Client client) {
             client.signIn("ines");
-            assertThat(client.get("/?show=held").body()).contains("Sail Loft Tar").doesNotContain(">Ferry Bar<");
-            assertThat(client.get("/?find=tallow").body()).contains("Rye-beer Tar").doesNotContain(">Long Shelf<");
+            assertThat(client.get("/?show=held").body())
+                    .contains("Sail Loft Tar")
+                    .doesNotContain(">Ferry Bar<");
+            assertThat(client.get("/?find=tallow").body())
+                    .contains("Rye-beer Tar")
+                    .doesNotContain(">Long Shelf<");
             assertThat(client.get("/?find=nothing-like-it").body()).contains("Nothing here fits");
             assertThat(client.get("/?show=no-such-filter").statusCode()).isEqualTo(200);
         }
@@ -185,8 +218,12 @@ class PagesTest {
             BatchId swirl = Swirl.lyeIn(application, "Rack that stays open");
             browser.signIn("odd").open("/?find=Rack+that+stays+open");
             String before = browser.text("[data-keeps-up='tabs']");
-            Map<String, String> hold = Map.of("reason", "its jug leaked", "key", UUID.randomUUID().toString());
-            assertThat(client.signIn("ines").post("/casebook/" + swirl + "/hold", hold).statusCode()).isEqualTo(302);
+            Map<String, String> hold =
+                    Map.of("reason", "its jug leaked", "key", UUID.randomUUID().toString());
+            assertThat(client.signIn("ines")
+                            .post("/casebook/" + swirl + "/hold", hold)
+                            .statusCode())
+                    .isEqualTo(302);
             browser.script("document.dispatchEvent(new Event('visibilitychange'))");
             browser.waitUntilTrue(() -> !browser.text("[data-keeps-up='tabs']").equals(before));
             assertThat(browser.text("[data-keeps-up='tabs']")).contains("Held");
@@ -207,9 +244,12 @@ class PagesTest {
         void reachEveryPage(RunningApplication application, Client client) {
             client.signIn("odd");
             client.post("/settings", Map.of("mass", "OUNCE", "temperature", "FAHRENHEIT", "theme", "night"));
-            String bench = client.get("/bench/" + batch(application, "Whey & Barley")).body();
+            String bench =
+                    client.get("/bench/" + batch(application, "Whey & Barley")).body();
             assertThat(bench).contains("\u00b0F").contains("data-theme=\"night\"");
-            assertThat(client.get("/bench/" + batch(application, "Whey & Barley") + "?step=weigh").body()).contains("17.78 oz");
+            assertThat(client.get("/bench/" + batch(application, "Whey & Barley") + "?step=weigh")
+                            .body())
+                    .contains("17.78 oz");
             client.post("/settings", Map.of("mass", "GRAM", "temperature", "CELSIUS", "theme", "day"));
         }
     }

@@ -36,7 +36,15 @@ class SetAndCutTest {
         browser.press(road).waitUntilTrue(() -> browser.all(".gel-roads").isEmpty());
         assertThat(road).isNotEmpty();
         browser.waitUntilTrue(() -> !browser.text().contains("Gel may stop half-way"));
-        browser.press("When, what for").type("begun", Instant.now().minus(30, ChronoUnit.HOURS).truncatedTo(ChronoUnit.MINUTES).toString().replace('T', ' ').replace(":00Z", ""));
+        browser.press("When, what for")
+                .type(
+                        "begun",
+                        Instant.now()
+                                .minus(30, ChronoUnit.HOURS)
+                                .truncatedTo(ChronoUnit.MINUTES)
+                                .toString()
+                                .replace('T', ' ')
+                                .replace(":00Z", ""));
         browser.press("Make this batch").waitFor(".weigh-list");
         String bench = browser.path();
 
@@ -44,36 +52,58 @@ class SetAndCutTest {
         BatchService batches = application.bean(BatchService.class);
         Instant begun = batches.get(id).log().begun();
         log(batches, id, begun.plus(60, ChronoUnit.MINUTES), new Entry.LyeIntoFats());
-        log(batches, id, begun.plus(80, ChronoUnit.MINUTES), new Entry.Poured(Temperature.celsius(40)), new Entry.Kept(MouldCare.COVERED, null));
+        log(
+                batches,
+                id,
+                begun.plus(80, ChronoUnit.MINUTES),
+                new Entry.Poured(Temperature.celsius(40)),
+                new Entry.Kept(MouldCare.COVERED, null));
         core(batches, id, begun.plus(110, ChronoUnit.MINUTES), 45.5);
         core(batches, id, begun.plus(140, ChronoUnit.MINUTES), 53);
         core(batches, id, begun.plus(200, ChronoUnit.MINUTES), 73);
         browser.quick("@+260m core 76");
         browser.open(bench + "?step=pour&at=%2B270m").waitForText("The middle read 76.0");
-        assertThat(browser.text()).doesNotContain("No such loaf has these readings").contains("mould, as measured");
+        assertThat(browser.text())
+                .doesNotContain("No such loaf has these readings")
+                .contains("mould, as measured");
 
         // Bench and batch say one thing, and it is what the core says.
         Batch batch = application.bean(BatchService.class).get(id);
-        LoafEnsemble loaf = application.bean(LoafForecasts.class).of(batch, Temperature.celsius(17.5)).orElseThrow();
+        LoafEnsemble loaf = application
+                .bean(LoafForecasts.class)
+                .of(batch, Temperature.celsius(17.5))
+                .orElseThrow();
         assertThat(loaf.expected()).isNotEqualTo(LoafExpectation.USUAL);
         assertThat(loaf.middle().peak()).isGreaterThan(70);
         String peak = "near " + Math.round(loaf.middle().peak()) + ".0 \u00b0C";
         assertThat(browser.text()).contains(peak);
         browser.open("/batch/" + id).waitFor("[data-section]");
         Number hottest = (Number) browser.script(
-                "return Math.max(...[...document.querySelectorAll('.section-table td:nth-child(2)')].map(td => parseFloat(td.textContent)));");
-        assertThat(hottest.doubleValue()).isBetween(loaf.middle().peak() - 4, loaf.middle().peak() + 1);
+                "return Math.max(...[...document.querySelectorAll('.section-table td:nth-child(2)')].map(td =>"
+                        + " parseFloat(td.textContent)));");
+        assertThat(hottest.doubleValue())
+                .isBetween(loaf.middle().peak() - 4, loaf.middle().peak() + 1);
 
         browser.quick("@+20h side clings");
         browser.open(bench + "?step=out").waitForText("its recipe and 1 try");
         browser.press("Side lets go").waitForText("its recipe and 2 tries");
-        browser.press("It is out").waitUntilTrue(() -> !browser.text().contains("It is out")).waitForText("Out of the mould. Cut it");
+        browser.press("It is out")
+                .waitUntilTrue(() -> !browser.text().contains("It is out"))
+                .waitForText("Out of the mould. Cut it");
         browser.type("embeds", "30 62x12 999").press("Draw it").waitForText("above what is possible");
         assertThat(browser.value("embeds")).isEqualTo("30 62x12 999");
         browser.type("embeds", "30 62x12 95").press("Draw it").waitForText("All of them stay whole");
         int bars = browser.all(".bench-right .weigh-list tbody tr").size();
         browser.press("Cut").waitForText("Bevel and stamp in an hour or two");
-        assertThat(application.bean(BatchService.class).get(id).log().last(Entry.Cut.class).orElseThrow().entry().bars()).isEqualTo(bars);
+        assertThat(application
+                        .bean(BatchService.class)
+                        .get(id)
+                        .log()
+                        .last(Entry.Cut.class)
+                        .orElseThrow()
+                        .entry()
+                        .bars())
+                .isEqualTo(bars);
         assertThat(browser.complaints()).isEmpty();
     }
 

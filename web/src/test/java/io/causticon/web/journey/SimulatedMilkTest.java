@@ -28,8 +28,9 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
 
 /**
- * A milk batch from weighing to match with simulated devices, the server restarted in the middle. Time passes while the test waits for something,
- * and by as much each time it looks: some sixty-five times as fast as at a bench on an idle machine, and no faster for the batch on a busy one.
+ * A milk batch from weighing to match with simulated devices, the server restarted in the middle. Time passes while the
+ * test waits for something, and by as much each time it looks: some sixty-five times as fast as at a bench on an idle
+ * machine, and no faster for the batch on a busy one.
  */
 class SimulatedMilkTest {
 
@@ -39,6 +40,7 @@ class SimulatedMilkTest {
 
     /** Before the clock, so that nothing of it was made later than now. */
     private final Path data = RunningApplication.folder(true);
+
     private final SteppedClock clock = new SteppedClock();
 
     private static int freePort() throws IOException {
@@ -52,7 +54,10 @@ class SimulatedMilkTest {
         application.addInitializers(c -> ((GenericApplicationContext) c)
                 .registerBean("steppedClock", Clock.class, () -> clock, bean -> bean.setPrimary(true)));
         return application.run(
-                "--server.port=" + port, "--causticon.data=" + data, "--causticon.demo=true", "--causticon.password-strength=4",
+                "--server.port=" + port,
+                "--causticon.data=" + data,
+                "--causticon.demo=true",
+                "--causticon.password-strength=4",
                 "--logging.level.io.causticon=warn");
     }
 
@@ -93,25 +98,44 @@ class SimulatedMilkTest {
 
             Batch made = server.getBean(BatchService.class).get(batch);
             // Each portion once, also the one that was tapped while no server was there.
-            assertThat(made.log().of(Entry.PortionFed.class).map(p -> p.entry().portion()).sorted())
+            assertThat(made.log()
+                            .of(Entry.PortionFed.class)
+                            .map(p -> p.entry().portion())
+                            .sorted())
                     .containsExactly(1, 2, 3, 4, 5, 6, 7, 8, 9);
             assertThat(made.log().of(Entry.LyeIntoFats.class)).hasSize(1);
             // Each weight once, as the scale showed it, and liquid and lye a second time.
-            assertThat(made.log().of(Entry.Weighed.class).map(w -> w.entry().what().id()))
+            assertThat(made.log()
+                            .of(Entry.Weighed.class)
+                            .map(w -> w.entry().what().id()))
                     .containsExactly("olive-oil", "coconut-oil-76", "goat-milk-whole", "naoh");
             assertThat(made.log().of(Entry.WeighedAgain.class)).hasSize(2);
-            WeighingOrder.of(made.plan(), made.log()).targets().forEach((what, target) ->
-                    assertThat(AsWeighed.sums(made.log()).get(what).grams()).as(what.id()).isCloseTo(target.grams(), within(0.35)));
-            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == MeasurementPoint.LYE).count())
+            WeighingOrder.of(made.plan(), made.log())
+                    .targets()
+                    .forEach((what, target) -> assertThat(
+                                    AsWeighed.sums(made.log()).get(what).grams())
+                            .as(what.id())
+                            .isCloseTo(target.grams(), within(0.35)));
+            assertThat(made.log()
+                            .of(Entry.TemperatureRead.class)
+                            .filter(t -> t.entry().spot() == MeasurementPoint.LYE)
+                            .count())
                     .isGreaterThan(5);
-            assertThat(made.log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == MeasurementPoint.FATS).count())
+            assertThat(made.log()
+                            .of(Entry.TemperatureRead.class)
+                            .filter(t -> t.entry().spot() == MeasurementPoint.FATS)
+                            .count())
                     .isGreaterThan(3);
             assertThat(made.log().entries().stream().map(LoggedEntry::id)).doesNotHaveDuplicates();
-            double together = made.log().first(Entry.LyeIntoFats.class).orElseThrow().at().toEpochMilli();
-            assertThat(Math.abs(last(made, MeasurementPoint.LYE, together) - last(made, MeasurementPoint.FATS, together))).isLessThan(7.5);
+            double together =
+                    made.log().first(Entry.LyeIntoFats.class).orElseThrow().at().toEpochMilli();
+            assertThat(Math.abs(
+                            last(made, MeasurementPoint.LYE, together) - last(made, MeasurementPoint.FATS, together)))
+                    .isLessThan(7.5);
             assertThat(last(made, MeasurementPoint.LYE, together)).isBetween(23.5, 36.5);
             // Frozen milk never came near where it scorches.
-            assertThat(made.log().of(Entry.TemperatureRead.class)
+            assertThat(made.log()
+                            .of(Entry.TemperatureRead.class)
                             .filter(t -> t.entry().spot() == MeasurementPoint.LYE)
                             .mapToDouble(t -> t.entry().temperature().celsius())
                             .max()
@@ -123,7 +147,8 @@ class SimulatedMilkTest {
     }
 
     private static double last(Batch made, MeasurementPoint spot, double before) {
-        return made.log().of(Entry.TemperatureRead.class)
+        return made.log()
+                .of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot && t.at().toEpochMilli() <= before)
                 .reduce((a, b) -> b)
                 .orElseThrow()
@@ -146,17 +171,23 @@ class SimulatedMilkTest {
         });
     }
 
-    /** Lye from frozen milk is colder than the room: waiting does not bring it to warm fats, so both go into baths until the bench says so. */
+    /**
+     * Lye from frozen milk is colder than the room: waiting does not bring it to warm fats, so both go into baths until
+     * the bench says so.
+     */
     private static void bringTogether(Browser browser) {
         browser.waitForText("They will not meet by waiting");
         browser.waitForText("Sooner: ");
         press(browser, "lye in: warm");
-        browser.waitUntilTrue(() -> says(browser).startsWith("Out of the bath with the lye") || says(browser).startsWith("They are together"));
+        browser.waitUntilTrue(() -> says(browser).startsWith("Out of the bath with the lye")
+                || says(browser).startsWith("They are together"));
         press(browser, "lye in: room");
-        browser.waitUntilTrue(() -> says(browser).startsWith("They are together") || !says(browser).startsWith("Out of"));
+        browser.waitUntilTrue(() ->
+                says(browser).startsWith("They are together") || !says(browser).startsWith("Out of"));
         if (!says(browser).startsWith("They are together")) {
             press(browser, "fats in: cold");
-            browser.waitUntilTrue(() -> says(browser).startsWith("Out of the bath with the fats") || says(browser).startsWith("They are together"));
+            browser.waitUntilTrue(() -> says(browser).startsWith("Out of the bath with the fats")
+                    || says(browser).startsWith("They are together"));
             press(browser, "fats in: room");
         }
         browser.waitForText("They are together");
@@ -207,7 +238,10 @@ class SimulatedMilkTest {
 
     /** The scale writes its number; the maker only taps. Liquid and lye stand on it twice. */
     private static void weigh(Browser browser) {
-        browser.press("Use a device").chooseText("device", "bench scale, scale").press("Use it here").waitFor(".device");
+        browser.press("Use a device")
+                .chooseText("device", "bench scale, scale")
+                .press("Use it here")
+                .waitFor(".device");
         for (String what : List.of("Olive", "Coconut", "Goat milk", "NaOH")) {
             browser.waitForText("next on the scale: " + what);
             tapWhenTheScaleIsThere(browser, "Weighed");
@@ -220,7 +254,10 @@ class SimulatedMilkTest {
     }
 
     private static void tapWhenTheScaleIsThere(Browser browser, String words) {
-        double target = Double.parseDouble(browser.all("main input[name=amount]").get(0).getDomAttribute("placeholder").replace(",", ""));
+        double target = Double.parseDouble(browser.all("main input[name=amount]")
+                .get(0)
+                .getDomAttribute("placeholder")
+                .replace(",", ""));
         browser.waitUntilTrue(() -> {
             String shown = browser.value("amount");
             return !shown.isEmpty() && Math.abs(Double.parseDouble(shown) - target) <= 0.3;

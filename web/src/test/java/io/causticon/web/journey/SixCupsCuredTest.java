@@ -45,23 +45,45 @@ class SixCupsCuredTest {
     /** Poured thirty-five days ago, and out of its mould the day after. */
     private static BatchId poured(RunningApplication application) {
         BatchService batches = application.bean(BatchService.class);
-        List<Portion> cups = Stream.of("cream", "goat", "madder", "nettle", "oat", "tar").map(n -> Portion.sharing(n, Share.percent(100 / 6.0))).toList();
+        List<Portion> cups = Stream.of("cream", "goat", "madder", "nettle", "oat", "tar")
+                .map(n -> Portion.sharing(n, Share.percent(100 / 6.0)))
+                .toList();
         var plan = Swirl.plan("Six Cups");
         plan = plan.with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.SHARES, cups, Share.percent(0))));
         Instant begun = Instant.now().minus(Duration.ofDays(35));
-        BatchId id = batches.begin(plan, null, 1, begun, "Ines Harrow", ZoneOffset.UTC, UUID.randomUUID().toString());
+        BatchId id = batches.begin(
+                plan,
+                null,
+                1,
+                begun,
+                "Ines Harrow",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
         Weights planned = Weights.planned(plan.formula());
         List<Entry> made = new ArrayList<>();
-        planned.fats().forEach(f -> made.add(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
-        planned.liquids().forEach(l -> made.add(new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+        planned.fats()
+                .forEach(f -> made.add(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
+        planned.liquids()
+                .forEach(l ->
+                        made.add(new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
         made.add(new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
         made.add(new Entry.LyeClear());
         made.add(new Entry.LyeIntoFats());
         made.add(new Entry.StageReached(Stage.LIGHT, null));
         made.add(new Entry.Poured(Temperature.celsius(38)));
         made.add(new Entry.Kept(MouldCare.COVERED, null));
-        batches.log(id, made, begun.plusSeconds(1800), "Ines Harrow", UUID.randomUUID().toString());
-        batches.log(id, List.of(new Entry.Unmoulded()), begun.plus(Duration.ofHours(26)), "Ines Harrow", UUID.randomUUID().toString());
+        batches.log(
+                id,
+                made,
+                begun.plusSeconds(1800),
+                "Ines Harrow",
+                UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(new Entry.Unmoulded()),
+                begun.plus(Duration.ofHours(26)),
+                "Ines Harrow",
+                UUID.randomUUID().toString());
         return id;
     }
 
@@ -77,14 +99,24 @@ class SixCupsCuredTest {
         assertThat(browser.value("bar")).isEqualTo("goat bar heavy");
         browser.type("bar", "goat bar 98.4 g").press("Weighed").waitForText("of goat");
         browser.type("bar", "cream bar 3 101.2 g").press("Weighed").waitForText("3 of cream");
-        browser.type("bar", "bar 5 99.0 g").press("Weighed").waitUntilTrue(() -> browser.texts(".bars b").contains("5"));
+        browser.type("bar", "bar 5 99.0 g")
+                .press("Weighed")
+                .waitUntilTrue(() -> browser.texts(".bars b").contains("5"));
         assertThat(browser.texts(".bars b")).containsExactly("of goat", "3 of cream", "5");
 
         // Each cup is tested apart, step by step; a titration is reckoned.
-        assertThat(browser.text(".side")).contains("Wash your own hands once").contains("No wash or titration was calm yet").contains("running water");
+        assertThat(browser.text(".side"))
+                .contains("Wash your own hands once")
+                .contains("No wash or titration was calm yet")
+                .contains("running water");
         browser.type("on", "the cream bar").press("calm").waitForText("wash test: calm");
         browser.open("/batch/" + id + "/cure?test=titrate").waitForText("Dissolve it in 50 g");
-        browser.type("used", "2 ml").type("strength", "0.1").type("soap", "5").type("on", "the goat bar").press("Log it").waitFor(".guide-form .field-problem");
+        browser.type("used", "2 ml")
+                .type("strength", "0.1")
+                .type("soap", "5")
+                .type("on", "the goat bar")
+                .press("Log it")
+                .waitFor(".guide-form .field-problem");
         assertThat(browser.value("used")).isEqualTo("2 ml");
         assertThat(browser.text(".guide-form .field-problem")).contains("2 ml");
         browser.type("used", "0.2").press("Log it").waitForText("titrated: free alkali 0.02 %");
@@ -97,16 +129,25 @@ class SixCupsCuredTest {
         browser.type("reason", "calm, 35 days").press("Release as sound");
         browser.waitUntilTrue(() -> application.bean(BatchService.class).get(id).life() == Life.READY);
         browser.open("/batch/" + id + "/cure").waitForText("12 of 12 are here");
-        browser.type("bars", "2 bars of tar").type("to", "Market").press("They went").waitFor("#went-problem");
+        browser.type("bars", "2 bars of tar")
+                .type("to", "Market")
+                .press("They went")
+                .waitFor("#went-problem");
         assertThat(browser.text("#went-problem")).contains("set apart (they smell burnt)");
-        browser.type("bars", "4 bars of cream").type("to", "the harbour shop").press("They went").waitForText("8 of 12 are here; 4 sold");
-        assertThat(BarStock.of(application.bean(BatchService.class).get(id).log()).count(Whither.SOLD)).isEqualTo(4);
+        browser.type("bars", "4 bars of cream")
+                .type("to", "the harbour shop")
+                .press("They went")
+                .waitForText("8 of 12 are here; 4 sold");
+        assertThat(BarStock.of(application.bean(BatchService.class).get(id).log())
+                        .count(Whither.SOLD))
+                .isEqualTo(4);
         browser.open("/recall?find=Tarred+hemp").waitForText("the harbour shop");
 
         // The label's code leads to the batch.
         browser.open("/batch/" + id + "/labels?kind=rack").waitFor(".label-shown svg");
         // As large as a camera close by sees it.
-        browser.script("const f = document.querySelector('.label-shown'); f.style.overflow = 'visible'; f.firstElementChild.style.width = '1200px'; f.scrollIntoView()");
+        browser.script("const f = document.querySelector('.label-shown'); f.style.overflow = 'visible';"
+                + " f.firstElementChild.style.width = '1200px'; f.scrollIntoView()");
         Path picture = Files.createTempFile("label", ".png");
         browser.picture(picture);
         String address = LabelsTest.decoded(ImageIO.read(picture.toFile()));
@@ -119,16 +160,26 @@ class SixCupsCuredTest {
     void aMarketInDecemberBecomesThreePlans(RunningApplication application, Browser browser) {
         LocalDate market = LocalDate.now(ZoneOffset.UTC).plusDays(150);
         browser.signIn("odd").open("/dates").waitFor(".goal-form");
-        browser.type("bars", "many").type("by", "some day").press("When to make them").waitFor("#bars-problem");
+        browser.type("bars", "many")
+                .type("by", "some day")
+                .press("When to make them")
+                .waitFor("#bars-problem");
         assertThat(browser.value("by")).isEqualTo("some day");
         assertThat(browser.texts(".goal-form .field-problem")).hasSize(3);
-        browser.type("bars", "30").chooseText("recipe", "Honey Loft").type("by", market.format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH)));
+        browser.type("bars", "30")
+                .chooseText("recipe", "Honey Loft")
+                .type("by", market.format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH)));
         browser.press("When to make them").waitFor(".goal-found");
         assertThat(browser.text(".goal-found")).contains("3 batches, at the latest");
         assertThat(browser.all(".goal-found tbody tr")).hasSize(3);
         browser.press("Keep as plans").waitForText("30 bars of Honey Loft ready by");
-        assertThat(browser.texts(".date-due a").stream().filter(t -> t.equals("Make Honey Loft"))).hasSize(3);
-        browser.press("Put away").waitUntilTrue(() -> browser.texts(".date-due a").stream().filter(t -> t.equals("Make Honey Loft")).count() == 2);
+        assertThat(browser.texts(".date-due a").stream().filter(t -> t.equals("Make Honey Loft")))
+                .hasSize(3);
+        browser.press("Put away")
+                .waitUntilTrue(() -> browser.texts(".date-due a").stream()
+                                .filter(t -> t.equals("Make Honey Loft"))
+                                .count()
+                        == 2);
         // The mould is taken on the days of what is kept: what is asked for next goes round them.
         browser.open("/").waitForText("Today");
         assertThat(browser.complaints()).isEmpty();

@@ -20,12 +20,17 @@ class TimerTest {
         BatchId id = Swirl.lyeIn(application, "Timed", Duration.ofMinutes(2));
         browser.signIn("ines").open("/bench/" + id + "?step=mix");
         browser.press("15").waitFor(".timer-chip");
-        browser.focus("[data-own]").keys("3 s", Keys.ENTER).waitUntilTrue(() -> browser.all(".timer-chip").size() == 2);
+        browser.focus("[data-own]")
+                .keys("3 s", Keys.ENTER)
+                .waitUntilTrue(() -> browser.all(".timer-chip").size() == 2);
         // The first to end stands first, by the name of the step it was started at.
         assertThat(browser.texts(".timer-chip small")).containsExactly("Mix", "Mix");
         assertThat(browser.texts(".timer-chip output").get(1)).containsPattern("1[45]:\\d\\d");
         browser.open("/plan").waitFor(".timer.corner .timer-chip.over");
-        assertThat(browser.texts(".timer-chip.over output")).singleElement().asString().containsPattern("^(\\+00:\\d\\d|00:00)$");
+        assertThat(browser.texts(".timer-chip.over output"))
+                .singleElement()
+                .asString()
+                .containsPattern("^(\\+00:\\d\\d|00:00)$");
         browser.pressAt(".timer-chip.over button");
         browser.waitUntilTrue(() -> browser.all(".timer-chip").size() == 1);
         browser.open("/bench/" + id).waitFor("[data-timer] .timer-chip");

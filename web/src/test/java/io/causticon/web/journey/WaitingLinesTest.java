@@ -26,21 +26,17 @@ class WaitingLinesTest {
 
     /** As the bench page leaves it behind when nothing answers. */
     private static void leave(Browser browser, BatchId batch, String key, String line, Duration ago) {
-        browser.script(
-                """
-                const slot = 'outbox:/bench/' + arguments[0] + '/log';
-                const kept = JSON.parse(localStorage.getItem(slot) ?? '{}');
-                kept[arguments[1]] = { body: new URLSearchParams({ key: arguments[1], quick: arguments[2], at: '', step: 'mix' }).toString(), since: Date.now() - arguments[3] };
-                localStorage.setItem(slot, JSON.stringify(kept));
-                """,
-                batch.toString(),
-                key,
-                line,
-                ago.toMillis());
+        browser.script("""
+            const slot = 'outbox:/bench/' + arguments[0] + '/log';
+            const kept = JSON.parse(localStorage.getItem(slot) ?? '{}');
+            kept[arguments[1]] = { body: new URLSearchParams({ key: arguments[1], quick: arguments[2], at: '', step: 'mix' }).toString(), since: Date.now() - arguments[3] };
+            localStorage.setItem(slot, JSON.stringify(kept));
+            """, batch.toString(), key, line, ago.toMillis());
     }
 
     private static boolean isNothingLeft(Browser browser) {
-        return Boolean.TRUE.equals(browser.script("return Object.keys(localStorage).every(k => !k.startsWith('outbox:'))"));
+        return Boolean.TRUE.equals(
+                browser.script("return Object.keys(localStorage).every(k => !k.startsWith('outbox:'))"));
     }
 
     @Test
@@ -57,9 +53,14 @@ class WaitingLinesTest {
         browser.open("/").waitUntilTrue(() -> isNothingLeft(browser));
 
         Batch made = application.bean(BatchService.class).get(id);
-        assertThat(made.log().of(Entry.StageReached.class).map(s -> s.entry().stage())).containsExactly(Stage.EMULSION, Stage.THIN);
-        Instant emulsion = made.log().first(Entry.StageReached.class).orElseThrow().at();
-        assertThat(Duration.between(emulsion, Instant.now()).minus(Duration.ofMinutes(12)).abs()).isLessThan(SLACK);
+        assertThat(made.log().of(Entry.StageReached.class).map(s -> s.entry().stage()))
+                .containsExactly(Stage.EMULSION, Stage.THIN);
+        Instant emulsion =
+                made.log().first(Entry.StageReached.class).orElseThrow().at();
+        assertThat(Duration.between(emulsion, Instant.now())
+                        .minus(Duration.ofMinutes(12))
+                        .abs())
+                .isLessThan(SLACK);
     }
 
     @Test
@@ -68,12 +69,21 @@ class WaitingLinesTest {
         browser.signInAtTheForm("ines");
         leave(browser, id, UUID.randomUUID().toString(), "lye 900", Duration.ofMinutes(3));
         browser.open("/bench/" + id).waitFor(".not-taken");
-        assertThat(browser.text(".not-taken")).contains("Not taken: \u201clye 900\u201d").contains("140");
+        assertThat(browser.text(".not-taken"))
+                .contains("Not taken: \u201clye 900\u201d")
+                .contains("140");
         // It stays until it was read.
         browser.open("/plan").waitFor(".not-taken");
-        browser.press("Lay it aside").waitUntilTrue(() -> browser.all(".not-taken").isEmpty());
+        browser.press("Lay it aside")
+                .waitUntilTrue(() -> browser.all(".not-taken").isEmpty());
         assertThat(isNothingLeft(browser)).isTrue();
-        assertThat(application.bean(BatchService.class).get(id).log().of(Entry.TemperatureRead.class).filter(t -> t.entry().temperature().celsius() > 200)).isEmpty();
+        assertThat(application
+                        .bean(BatchService.class)
+                        .get(id)
+                        .log()
+                        .of(Entry.TemperatureRead.class)
+                        .filter(t -> t.entry().temperature().celsius() > 200))
+                .isEmpty();
     }
 
     @Test
@@ -94,6 +104,7 @@ class WaitingLinesTest {
         }
         assertThat(isNothingLeft(browser)).isFalse();
         assertThat(browser.path()).isEqualTo("/plan");
-        assertThat(application.bean(BatchService.class).get(id).log().of(Entry.StageReached.class)).isEmpty();
+        assertThat(application.bean(BatchService.class).get(id).log().of(Entry.StageReached.class))
+                .isEmpty();
     }
 }

@@ -99,7 +99,17 @@ class PowersTest {
             Client out = client().signIn(maker);
             owner.post("/people/role", Map.of("name", maker, "role", "OWNER"));
             assertThat(location(out.get("/settings"))).startsWith("/sign-in");
-            assertThat(out.post("/people", Map.of("name", "mole2", "displayName", "", "password", "long-enough-1", "role", "OWNER"))
+            assertThat(out.post(
+                                    "/people",
+                                    Map.of(
+                                            "name",
+                                            "mole2",
+                                            "displayName",
+                                            "",
+                                            "password",
+                                            "long-enough-1",
+                                            "role",
+                                            "OWNER"))
                             .statusCode())
                     .isNotEqualTo(200);
             assertThat(accounts.people()).noneMatch(a -> a.name().equals("mole2"));
@@ -108,10 +118,12 @@ class PowersTest {
         @Test
         void aRowThatIsBrokenMayDoTheLeast() {
             Client broken = client().signIn(maker);
-            application.bean(org.springframework.jdbc.core.JdbcTemplate.class)
+            application
+                    .bean(org.springframework.jdbc.core.JdbcTemplate.class)
                     .update("update account set role = 'EMPEROR' where name = ?", maker);
             assertThat(isIn(broken)).isTrue();
-            assertThat(broken.post("/shelf/vessel", Map.of("name", "a jug", "mass", "10", "material", "GLASS")).statusCode())
+            assertThat(broken.post("/shelf/vessel", Map.of("name", "a jug", "mass", "10", "material", "GLASS"))
+                            .statusCode())
                     .isEqualTo(403);
         }
     }
@@ -135,7 +147,8 @@ class PowersTest {
             String copied = there.cookie("causticon-remember");
             here.post("/settings/password", Map.of("old", PASSWORD, "password", "another-word-1"));
             assertThat(opens("causticon-remember=" + copied)).isFalse();
-            assertThat(opens("causticon-remember=" + here.cookie("causticon-remember"))).isTrue();
+            assertThat(opens("causticon-remember=" + here.cookie("causticon-remember")))
+                    .isTrue();
         }
     }
 
@@ -171,7 +184,8 @@ class PowersTest {
         void everywhereEndsAllOfThem() {
             Client here = client().signIn(maker);
             Client there = client().signIn(maker);
-            assertThat(location(here.post("/settings/sign-out-everywhere", Map.of()))).isEqualTo("/sign-in?out");
+            assertThat(location(here.post("/settings/sign-out-everywhere", Map.of())))
+                    .isEqualTo("/sign-in?out");
             assertThat(isIn(here)).isFalse();
             assertThat(isIn(there)).isFalse();
         }
@@ -184,12 +198,18 @@ class PowersTest {
         void goToNoOtherSite() throws Exception {
             Client here = client().signIn(maker);
             // A cookie that is taken away needs no attribute.
-            assertThat(here.setCookies().stream().filter(c -> !c.contains("=;")).toList()).isNotEmpty().allSatisfy(c -> assertThat(c).contains("SameSite=Strict").contains("HttpOnly"));
+            assertThat(here.setCookies().stream().filter(c -> !c.contains("=;")).toList())
+                    .isNotEmpty()
+                    .allSatisfy(c -> assertThat(c).contains("SameSite=Strict").contains("HttpOnly"));
         }
 
         @Test
         void thatAreMadeUpOpenNothing() {
-            for (String cookie : List.of("causticon-remember=aa", "causticon-remember=", "causticon=1", "causticon-remember=Og==",
+            for (String cookie : List.of(
+                    "causticon-remember=aa",
+                    "causticon-remember=",
+                    "causticon=1",
+                    "causticon-remember=Og==",
                     "causticon-browser=x.y.z; causticon-remember=%00")) {
                 assertThat(opens(cookie)).as(cookie).isFalse();
             }
@@ -204,10 +224,12 @@ class PowersTest {
             Client known = client().signIn(maker);
             known.post("/sign-out", Map.of());
             Client stranger = client();
-            List<String> answers = IntStream.range(0, 8).mapToObj(i -> {
-                stranger.get("/sign-in");
-                return location(stranger.post("/sign-in", Map.of("name", maker, "password", "guess-" + i)));
-            }).toList();
+            List<String> answers = IntStream.range(0, 8)
+                    .mapToObj(i -> {
+                        stranger.get("/sign-in");
+                        return location(stranger.post("/sign-in", Map.of("name", maker, "password", "guess-" + i)));
+                    })
+                    .toList();
             assertThat(answers.subList(0, 5)).allMatch(a -> a.equals("/sign-in?wrong"));
             assertThat(answers.get(5)).startsWith("/sign-in?wait=");
             assertThat(stranger.get(answers.get(5)).body()).contains("Too many tries. Wait");
@@ -230,7 +252,8 @@ class PowersTest {
             URI address = URI.create(application.address());
             try (java.net.Socket socket = new java.net.Socket(address.getHost(), address.getPort())) {
                 socket.getOutputStream()
-                        .write(("GET " + path + " HTTP/1.1\r\nHost: evil.example\r\nConnection: close\r\n\r\n").getBytes());
+                        .write(("GET " + path + " HTTP/1.1\r\nHost: evil.example\r\nConnection: close\r\n\r\n")
+                                .getBytes());
                 return new String(socket.getInputStream().readAllBytes());
             }
         }
@@ -241,11 +264,13 @@ class PowersTest {
 
         @Test
         void areReadByNobodyElse() throws IOException {
-            assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(application.data()))).isEqualTo("rwx------");
+            assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(application.data())))
+                    .isEqualTo("rwx------");
             try (var files = Files.list(application.data())) {
-                assertThat(files.toList()).isNotEmpty().allSatisfy(f -> assertThat(
-                                PosixFilePermissions.toString(Files.getPosixFilePermissions(f)))
-                        .isEqualTo("rw-------"));
+                assertThat(files.toList())
+                        .isNotEmpty()
+                        .allSatisfy(f -> assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(f)))
+                                .isEqualTo("rw-------"));
             }
         }
     }
@@ -257,8 +282,19 @@ class PowersTest {
         void isOverOnceThereIsAnOwner() {
             Client late = client();
             late.get("/sign-in");
-            HttpResponse<String> answer = late.post("/first-visit", Map.of(
-                    "workshop", "Mine now", "zone", "UTC", "name", "thief", "displayName", "", "password", "long-enough-1"));
+            HttpResponse<String> answer = late.post(
+                    "/first-visit",
+                    Map.of(
+                            "workshop",
+                            "Mine now",
+                            "zone",
+                            "UTC",
+                            "name",
+                            "thief",
+                            "displayName",
+                            "",
+                            "password",
+                            "long-enough-1"));
             assertThat(answer.statusCode()).isEqualTo(302);
             assertThat(accounts.people()).noneMatch(a -> a.name().equals("thief"));
         }
@@ -274,9 +310,14 @@ class PowersTest {
     }
 
     private HttpResponse<String> get(String path, String cookies) throws Exception {
-        HttpClient http = HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
+        HttpClient http = HttpClient.newBuilder()
+                .followRedirects(HttpClient.Redirect.NEVER)
+                .build();
         return http.send(
-                HttpRequest.newBuilder(URI.create(application.address() + path)).header("Cookie", cookies).GET().build(),
+                HttpRequest.newBuilder(URI.create(application.address() + path))
+                        .header("Cookie", cookies)
+                        .GET()
+                        .build(),
                 HttpResponse.BodyHandlers.ofString());
     }
 }

@@ -36,7 +36,18 @@ class SettingsTest {
 
     private String save(Map<String, String> typed) {
         Map<String, String> form = new HashMap<>(Map.of(
-                "workshop", "Saltern Lane Soapworks", "zone", "UTC", "room", "17 C", "mixAt", "40 C", "within", "6 C", "currency", "EUR"));
+                "workshop",
+                "Saltern Lane Soapworks",
+                "zone",
+                "UTC",
+                "room",
+                "17 C",
+                "mixAt",
+                "40 C",
+                "within",
+                "6 C",
+                "currency",
+                "EUR"));
         form.putAll(typed);
         return HtmlUtils.htmlUnescape(client.post("/people/workshop", form).body());
     }
@@ -51,7 +62,8 @@ class SettingsTest {
         assertThat(ines().mixAt().celsius()).isCloseTo(32, within(1e-9));
         assertThat(ines().within().kelvin()).isCloseTo(10, within(1e-9));
         assertThat(client.get("/plan/new").body()).contains("value=\"32.0\"");
-        assertThat(HtmlUtils.htmlUnescape(client.get("/settings").body())).contains("name=\"within\" inputmode=\"decimal\" value=\"10\"");
+        assertThat(HtmlUtils.htmlUnescape(client.get("/settings").body()))
+                .contains("name=\"within\" inputmode=\"decimal\" value=\"10\"");
     }
 
     @Test
@@ -67,7 +79,8 @@ class SettingsTest {
 
     @Test
     void whatIsWrongIsSaidAtEachFieldWithAllThatWasTypedAndNothingIsChanged() {
-        String page = save(Map.of("workshop", "The loft", "room", "warm", "mixAt", "95", "within", "1", "currency", "XQZ"));
+        String page =
+                save(Map.of("workshop", "The loft", "room", "warm", "mixAt", "95", "within", "1", "currency", "XQZ"));
         assertThat(page)
                 .contains("value=\"The loft\"")
                 .contains("value=\"warm\"")

@@ -17,14 +17,18 @@ class SignInTest {
     @ParameterizedTest
     @ValueSource(strings = {"/", "/plan", "/bench", "/casebook", "/settings", "/plan/new"})
     void isAskedForBeforeAnything(String path) {
-        HttpResponse<String> answer = new Client(io.causticon.web.harness.RunningApplication.get().address()).get(path);
+        HttpResponse<String> answer =
+                new Client(io.causticon.web.harness.RunningApplication.get().address()).get(path);
         assertThat(answer.statusCode()).isEqualTo(302);
-        assertThat(answer.headers().firstValue("Location")).hasValueSatisfying(l -> assertThat(l).endsWith("/sign-in"));
+        assertThat(answer.headers().firstValue("Location"))
+                .hasValueSatisfying(l -> assertThat(l).endsWith("/sign-in"));
     }
 
     @Test
     void letsThoseInWhoKnowThePassword(Client client) {
-        assertThat(client.signIn("ines").get("/").body()).contains("Saltern Lane Soapworks").contains("Sign out");
+        assertThat(client.signIn("ines").get("/").body())
+                .contains("Saltern Lane Soapworks")
+                .contains("Sign out");
     }
 
     @Test
@@ -39,14 +43,16 @@ class SignInTest {
     @Test
     void staysOutOfReachOfOtherSites(Client client) {
         client.signIn("odd");
-        assertThat(client.postWithoutToken("/settings", Map.of("mass", "GRAM")).statusCode()).isEqualTo(403);
+        assertThat(client.postWithoutToken("/settings", Map.of("mass", "GRAM")).statusCode())
+                .isEqualTo(403);
     }
 
     @Test
     void pagesLoadNothingFromElsewhere(Client client) {
         HttpResponse<String> page = client.signIn("odd").get("/");
         assertThat(page.headers().firstValue("Content-Security-Policy"))
-                .hasValueSatisfying(p -> assertThat(p).contains("default-src 'none'").doesNotContain("unsafe"));
+                .hasValueSatisfying(
+                        p -> assertThat(p).contains("default-src 'none'").doesNotContain("unsafe"));
         assertThat(page.body())
                 .doesNotContainPattern("(?i)<script(?![^>]*src=)")
                 .doesNotContainPattern("\\sstyle=\"")
@@ -63,7 +69,9 @@ class SignInTest {
             String rack = client.get("/").body();
             assertThat(rack).doesNotContain("Plan a batch");
             String batch = rack.replaceAll("(?s).*?href=\"(/batch/[0-9a-f-]+)\".*", "$1");
-            assertThat(client.post(batch + "/log", Map.of("quick", "wash calm", "key", "k1")).statusCode()).isEqualTo(403);
+            assertThat(client.post(batch + "/log", Map.of("quick", "wash calm", "key", "k1"))
+                            .statusCode())
+                    .isEqualTo(403);
             assertThat(client.get(batch).body()).doesNotContain("wash test: calm\u0000");
         }
 
@@ -78,7 +86,8 @@ class SignInTest {
         @Test
         void theLastOwnerStays(Client client) {
             client.signIn("ines");
-            HttpResponse<String> answer = client.post("/people/role", Map.of("name", "ines", "role", "VIEWER", "active", "true"));
+            HttpResponse<String> answer =
+                    client.post("/people/role", Map.of("name", "ines", "role", "VIEWER", "active", "true"));
             assertThat(answer.body()).contains("The workshop needs an owner");
         }
 
@@ -87,7 +96,9 @@ class SignInTest {
             client.signIn("ines");
             HttpResponse<String> answer = client.post(
                     "/people", Map.of("name", "bjarne", "displayName", "B", "password", "short", "role", "MAKER"));
-            assertThat(answer.body()).contains("5 characters are too few; 10 are the least").contains("value=\"bjarne\"");
+            assertThat(answer.body())
+                    .contains("5 characters are too few; 10 are the least")
+                    .contains("value=\"bjarne\"");
         }
     }
 

@@ -30,13 +30,17 @@ class SignInThrottleTest {
 
     @Test
     void thirtyNamesFromOneAddressGetTenTries() {
-        long let = IntStream.range(0, 30).filter(i -> guess(HERE, new Key(Kind.NAME, "name" + i)).isZero()).count();
+        long let = IntStream.range(0, 30)
+                .filter(i -> guess(HERE, new Key(Kind.NAME, "name" + i)).isZero())
+                .count();
         assertThat(let).isEqualTo(10);
     }
 
     @Test
     void oneNameFromManyAddressesGetsFiveTries() {
-        long let = IntStream.range(0, 30).filter(i -> guess(new Key(Kind.ADDRESS, "10.0.1." + i), OWNER).isZero()).count();
+        long let = IntStream.range(0, 30)
+                .filter(i -> guess(new Key(Kind.ADDRESS, "10.0.1." + i), OWNER).isZero())
+                .count();
         assertThat(let).isEqualTo(5);
     }
 
@@ -66,7 +70,9 @@ class SignInThrottleTest {
             guess(new Key(Kind.ADDRESS, "10.9.0." + i), OWNER);
             clock.pass(Duration.ofMillis(10));
         });
-        assertThat(guess(new Key(Kind.ADDRESS, "10.0.0.8"), OWNER)).isPositive().isLessThanOrEqualTo(Duration.ofMinutes(1));
+        assertThat(guess(new Key(Kind.ADDRESS, "10.0.0.8"), OWNER))
+                .isPositive()
+                .isLessThanOrEqualTo(Duration.ofMinutes(1));
         assertThat(guess(OWNERS_TABLET)).isZero();
     }
 

@@ -33,9 +33,15 @@ class FormatsTest {
 
     @Test
     void axesAreMarkedAtRoundNumbersOfTheMakersDegrees() {
-        assertThat(METRIC.marks(20, 100)).extracting(Temperature::celsius).containsExactly(20.0, 40.0, 60.0, 80.0, 100.0);
-        assertThat(US.marks(20, 100)).extracting(t -> Math.rint(t.inFahrenheit())).containsExactly(100.0, 150.0, 200.0);
-        assertThat(US.marks(-6, 55)).extracting(t -> Math.rint(t.inFahrenheit())).containsExactly(40.0, 60.0, 80.0, 100.0, 120.0);
+        assertThat(METRIC.marks(20, 100))
+                .extracting(Temperature::celsius)
+                .containsExactly(20.0, 40.0, 60.0, 80.0, 100.0);
+        assertThat(US.marks(20, 100))
+                .extracting(t -> Math.rint(t.inFahrenheit()))
+                .containsExactly(100.0, 150.0, 200.0);
+        assertThat(US.marks(-6, 55))
+                .extracting(t -> Math.rint(t.inFahrenheit()))
+                .containsExactly(40.0, 60.0, 80.0, 100.0, 120.0);
         assertThat(METRIC.marks(25, 25)).hasSize(1);
         assertThat(METRIC.marks(25, 24)).isEmpty();
     }
@@ -58,8 +64,12 @@ class FormatsTest {
         for (int i = 0; i < 20_000; i++) {
             double value = (random.nextDouble() - 0.5) * Math.pow(10, random.nextInt(9) - 3);
             int digits = random.nextInt(5);
-            String platform = String.format(Locale.ROOT, "%,." + digits + "f", value).replace('-', '\u2212').replaceFirst("^\u2212(?=[0.,]*$)", "");
-            assertThat(Formats.number(value, digits)).as(value + " to " + digits).isEqualTo(platform);
+            String platform = String.format(Locale.ROOT, "%,." + digits + "f", value)
+                    .replace('-', '\u2212')
+                    .replaceFirst("^\u2212(?=[0.,]*$)", "");
+            assertThat(Formats.number(value, digits))
+                    .as(value + " to " + digits)
+                    .isEqualTo(platform);
         }
         assertThat(Formats.number(Double.POSITIVE_INFINITY, 1)).isEqualTo("\u221e");
         assertThat(Formats.number(Double.NaN, 1)).isEqualTo("?");
@@ -115,11 +125,11 @@ class FormatsTest {
                     .done();
             assertThat(drawing.viewBox()).isEqualTo("0 0 10.0 20.0");
             assertThat(drawing.markup())
-                    .isEqualTo("<path class=\"rule\" d=\"M0.0 0.0L5.0 5.0\"/>"
-                            + "<rect class=\"zone\" x=\"1.0\" y=\"2.0\" width=\"0.0\" height=\"4.0\"/>"
-                            + "<svg class=\"mark-lye\" x=\"3.0\" y=\"4.0\" width=\"1\" height=\"1\" overflow=\"visible\">"
-                            + "<use href=\"#mark-lye\" x=\"-9\" y=\"-9\" width=\"18\" height=\"18\"/></svg>"
-                            + "<text class=\"figure\" x=\"9.0\" y=\"9.0\" text-anchor=\"end\">9</text>");
+                    .isEqualTo("<path class=\"rule\" d=\"M0.0 0.0L5.0 5.0\"/><rect class=\"zone\" x=\"1.0\" y=\"2.0\""
+                            + " width=\"0.0\" height=\"4.0\"/><svg class=\"mark-lye\" x=\"3.0\" y=\"4.0\""
+                            + " width=\"1\" height=\"1\" overflow=\"visible\"><use href=\"#mark-lye\" x=\"-9\""
+                            + " y=\"-9\" width=\"18\" height=\"18\"/></svg><text class=\"figure\" x=\"9.0\""
+                            + " y=\"9.0\" text-anchor=\"end\">9</text>");
         }
 
         @Test

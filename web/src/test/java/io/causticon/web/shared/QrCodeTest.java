@@ -22,7 +22,9 @@ class QrCodeTest {
         int side = dark.length * PIXELS;
         int[] pixels = new int[side * side];
         Arrays.setAll(pixels, i -> dark[i / side / PIXELS][i % side / PIXELS] ? 0 : WHITE);
-        return new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(side, side, pixels)))).getText();
+        return new QRCodeReader()
+                .decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(side, side, pixels))))
+                .getText();
     }
 
     @Test

@@ -27,9 +27,9 @@ class EveryLinkTest {
     };
 
     private static final String TOLD_TO_NOBODY = """
-            return [...document.querySelectorAll('form .field-problem')].filter(p => p.textContent.trim()
-                && !p.closest('.field, form').querySelector('[aria-invalid=true]')).map(p => p.outerHTML);
-            """;
+        return [...document.querySelectorAll('form .field-problem')].filter(p => p.textContent.trim()
+            && !p.closest('.field, form').querySelector('[aria-invalid=true]')).map(p => p.outerHTML);
+        """;
 
     private RunningApplication full;
     private RunningApplication empty;
@@ -56,7 +56,10 @@ class EveryLinkTest {
     @ValueSource(strings = {"guest", "ines"})
     void leadsSomewhereInTheMadeUpWorkshop(String name) {
         // What the others may open is what the owner may, who comes after them; a maker presses all that is hers below.
-        Crawler crawler = new Crawler(full.address()).atMost(name.equals("ines") ? 2 : 1).signIn(name).crawl(PLACES);
+        Crawler crawler = new Crawler(full.address())
+                .atMost(name.equals("ines") ? 2 : 1)
+                .signIn(name)
+                .crawl(PLACES);
         assertThat(crawler.faults()).isEmpty();
         assertThat(crawler.followed()).hasSizeGreaterThan(name.equals("guest") ? 60 : 100);
         assertThat(crawler.followed()).anyMatch(f -> f.matches("GET /plan/batch/.*/sheet"));
@@ -64,12 +67,20 @@ class EveryLinkTest {
 
     @Test
     void tellsOfAMistakeOnAPageThatEverybodyCanUse() {
-        Crawler maker = new Crawler(full.address()).mistyping().atMost(1).signIn("odd").crawl(PLACES);
-        Crawler owner = new Crawler(full.address()).mistyping().atMost(1).atMostInAll(12).signIn("ines").crawl("/settings");
+        Crawler maker =
+                new Crawler(full.address()).mistyping().atMost(1).signIn("odd").crawl(PLACES);
+        Crawler owner = new Crawler(full.address())
+                .mistyping()
+                .atMost(1)
+                .atMostInAll(12)
+                .signIn("ines")
+                .crawl("/settings");
         assertThat(maker.faults()).isEmpty();
         assertThat(owner.faults()).isEmpty();
-        List<Crawler.Answer> answers = Stream.of(owner, maker).flatMap(c -> c.answers().stream()).toList();
-        assertThat(answers).extracting(a -> a.path().split("[/?]")[1])
+        List<Crawler.Answer> answers =
+                Stream.of(owner, maker).flatMap(c -> c.answers().stream()).toList();
+        assertThat(answers)
+                .extracting(a -> a.path().split("[/?]")[1])
                 .contains("plan", "shelf", "devices", "settings", "people", "batch", "bench", "casebook");
         try (Browser browser = new Browser(full.address())) {
             browser.signIn("ines");
@@ -87,7 +98,11 @@ class EveryLinkTest {
     @ValueSource(strings = {"guest", "odd", "ines"})
     void leadsSomewhereInAnEmptyOne(String name) {
         // It is empty until the first button is pressed: what stands in it after that is what the other one has.
-        Crawler crawler = new Crawler(empty.address()).atMost(1).without("/plan/first/start", "/plan/make").signIn(name).crawl(PLACES);
+        Crawler crawler = new Crawler(empty.address())
+                .atMost(1)
+                .without("/plan/first/start", "/plan/make")
+                .signIn(name)
+                .crawl(PLACES);
         assertThat(crawler.faults()).isEmpty();
     }
 

@@ -43,13 +43,14 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 
 /**
- * Asks every address of the application, found by reflection, for things that it cannot give, in every role, from a seed. What a page is asked
- * for and by which fields is read off its handler, so that a new one is included by itself.
+ * Asks every address of the application, found by reflection, for things that it cannot give, in every role, from a
+ * seed. What a page is asked for and by which fields is read off its handler, so that a new one is included by itself.
  */
 final class Hostile {
 
     /** One address with what it takes. */
-    private record Target(String path, List<HttpMethod> methods, List<String> variables, Set<String> fields, boolean file) {}
+    private record Target(
+            String path, List<HttpMethod> methods, List<String> variables, Set<String> fields, boolean file) {}
 
     /** One answer that should not have been. */
     record Fault(String what, String why) {}
@@ -64,18 +65,37 @@ final class Hostile {
         /** A table for people. */
         String table(List<Double> seconds) {
             StringBuilder table = new StringBuilder("| answer | how often |\n|---|---|\n");
-            statuses.forEach((status, count) -> table.append("| ").append(status).append(" | ").append(count).append(" |\n"));
+            statuses.forEach((status, count) -> table.append("| ")
+                    .append(status)
+                    .append(" | ")
+                    .append(count)
+                    .append(" |\n"));
             List<Double> sorted = seconds.stream().sorted().toList();
-            table.append(String.format(java.util.Locale.ROOT, "%n%d answers from %d addresses, the sign-ins between them included; seconds of a processor: median %.3f, 99th percentile %.3f, longest %.3f; faults: %d%n",
-                    sorted.size(), targets.size(), sorted.get(sorted.size() / 2), sorted.get(sorted.size() * 99 / 100), sorted.get(sorted.size() - 1), faults.size()));
+            table.append(String.format(
+                    java.util.Locale.ROOT,
+                    "%n%d answers from %d addresses, the sign-ins between them included; seconds of a processor:"
+                            + " median %.3f, 99th percentile %.3f, longest %.3f; faults: %d%n",
+                    sorted.size(),
+                    targets.size(),
+                    sorted.get(sorted.size() / 2),
+                    sorted.get(sorted.size() * 99 / 100),
+                    sorted.get(sorted.size() - 1),
+                    faults.size()));
             return table.toString();
         }
     }
 
     private static final List<String> NAMES = List.of("ines", "odd", "guest", "");
-    private static final List<String> ACCEPTS = List.of("text/html", "*/*", "application/json", "image/png", "text/event-stream", "garbage", "text/html;q=2;;;");
+    private static final List<String> ACCEPTS = List.of(
+            "text/html", "*/*", "application/json", "image/png", "text/event-stream", "garbage", "text/html;q=2;;;");
     private static final List<String> TYPES = List.of(
-            "application/x-www-form-urlencoded", "application/json", "text/xml", "multipart/form-data", "multipart/form-data; boundary=edge", "text/plain", "");
+            "application/x-www-form-urlencoded",
+            "application/json",
+            "text/xml",
+            "multipart/form-data",
+            "multipart/form-data; boundary=edge",
+            "text/plain",
+            "");
     private static final int LONGEST_ADDRESS = 6000;
 
     private final RunningApplication application;
@@ -97,7 +117,8 @@ final class Hostile {
             ids.add(b.id().toString());
             b.log().entries().stream().limit(2).forEach(e -> ids.add(e.id()));
         });
-        DeviceService.Added device = application.bean(DeviceService.class).add("hostile probe", DeviceKind.THERMOMETER, false);
+        DeviceService.Added device =
+                application.bean(DeviceService.class).add("hostile probe", DeviceKind.THERMOMETER, false);
         ids.add(device.device().id().toString());
         this.deviceToken = device.token();
     }
@@ -124,7 +145,9 @@ final class Hostile {
             }
         }
         Set<RequestMethod> methods = info.getMethodsCondition().getMethods();
-        List<HttpMethod> asked = methods.isEmpty() ? List.of(HttpMethod.GET) : methods.stream().map(RequestMethod::asHttpMethod).toList();
+        List<HttpMethod> asked = methods.isEmpty()
+                ? List.of(HttpMethod.GET)
+                : methods.stream().map(RequestMethod::asHttpMethod).toList();
         Set<String> all = fields;
         boolean upload = file;
         info.getPatternValues().stream()
@@ -134,23 +157,114 @@ final class Hostile {
 
     /** Fields of the two forms that are read as a map: the composer and the shelf. */
     private static final List<String> FORM_FIELDS = List.of(
-            "name", "note", "process", "gel", "mould", "mixAt", "superfat", "naohShare", "purity", "kohPurity", "liquidWay", "liquidValue", "fatStep", "lyeStep", "sizedBy",
-            "total", "fillHeight", "overage", "spare", "thickness", "vessel", "pot", "portionWay", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps", "noAnimal", "noPalm",
-            "without", "mostCost", "mostChange", "fatId", "fatAmount", "fatLock", "liquidId", "liquidAmount", "liquidState", "liquidJoins", "additiveId", "additiveAmount",
-            "additiveJoins", "portionName", "portionAmount", "portionAdditiveId", "portionAdditiveDose", "portionLiquidId", "portionLiquidDose", "kind", "material", "mass", "width",
-            "length", "height", "cavities", "water", "like", "saponification", "iodine", "cap", "allergens", "behaviour", "substance", "price", "useBy", "check", "freezer", "form");
+            "name",
+            "note",
+            "process",
+            "gel",
+            "mould",
+            "mixAt",
+            "superfat",
+            "naohShare",
+            "purity",
+            "kohPurity",
+            "liquidWay",
+            "liquidValue",
+            "fatStep",
+            "lyeStep",
+            "sizedBy",
+            "total",
+            "fillHeight",
+            "overage",
+            "spare",
+            "thickness",
+            "vessel",
+            "pot",
+            "portionWay",
+            "stuck",
+            "bowl",
+            "scaleTo",
+            "slow",
+            "firm",
+            "mild",
+            "keeps",
+            "noAnimal",
+            "noPalm",
+            "without",
+            "mostCost",
+            "mostChange",
+            "fatId",
+            "fatAmount",
+            "fatLock",
+            "liquidId",
+            "liquidAmount",
+            "liquidState",
+            "liquidJoins",
+            "additiveId",
+            "additiveAmount",
+            "additiveJoins",
+            "portionName",
+            "portionAmount",
+            "portionAdditiveId",
+            "portionAdditiveDose",
+            "portionLiquidId",
+            "portionLiquidDose",
+            "kind",
+            "material",
+            "mass",
+            "width",
+            "length",
+            "height",
+            "cavities",
+            "water",
+            "like",
+            "saponification",
+            "iodine",
+            "cap",
+            "allergens",
+            "behaviour",
+            "substance",
+            "price",
+            "useBy",
+            "check",
+            "freezer",
+            "form");
 
     /** A recipe that works, so that one odd field is met by the code behind the others too. */
     private static final Map<String, List<String>> SOUND = Map.ofEntries(
-            Map.entry("name", List.of("Sound")), Map.entry("fatId", List.of("olive-oil", "coconut-oil-76")), Map.entry("fatAmount", List.of("700", "300")),
-            Map.entry("liquidId", List.of("distilled-water")), Map.entry("liquidAmount", List.of("100")), Map.entry("liquidState", List.of("SLUSH")),
-            Map.entry("liquidJoins", List.of("LYE")), Map.entry("superfat", List.of("5")), Map.entry("naohShare", List.of("100")), Map.entry("purity", List.of("98")),
-            Map.entry("kohPurity", List.of("90")), Map.entry("liquidWay", List.of("LYE_CONCENTRATION")), Map.entry("liquidValue", List.of("33")), Map.entry("mixAt", List.of("40")),
-            Map.entry("fatStep", List.of("1")), Map.entry("lyeStep", List.of("1")), Map.entry("sizedBy", List.of("WEIGHTS")), Map.entry("process", List.of("COLD")),
-            Map.entry("gel", List.of("ALLOW")), Map.entry("portionWay", List.of("WHOLE")), Map.entry("overage", List.of("0")), Map.entry("thickness", List.of("25")),
-            Map.entry("stuck", List.of("3")), Map.entry("mostChange", List.of("20")), Map.entry("quick", List.of("lye 40")), Map.entry("kind", List.of("FAT")),
-            Map.entry("what", List.of("olive-oil")), Map.entry("amount", List.of("100")), Map.entry("tare", List.of("TAKEN")), Map.entry("mass", List.of("100")),
-            Map.entry("reason", List.of("because")), Map.entry("finding", List.of("thick-crust")), Map.entry("presence", List.of("SEEN")), Map.entry("revision", List.of("1")));
+            Map.entry("name", List.of("Sound")),
+            Map.entry("fatId", List.of("olive-oil", "coconut-oil-76")),
+            Map.entry("fatAmount", List.of("700", "300")),
+            Map.entry("liquidId", List.of("distilled-water")),
+            Map.entry("liquidAmount", List.of("100")),
+            Map.entry("liquidState", List.of("SLUSH")),
+            Map.entry("liquidJoins", List.of("LYE")),
+            Map.entry("superfat", List.of("5")),
+            Map.entry("naohShare", List.of("100")),
+            Map.entry("purity", List.of("98")),
+            Map.entry("kohPurity", List.of("90")),
+            Map.entry("liquidWay", List.of("LYE_CONCENTRATION")),
+            Map.entry("liquidValue", List.of("33")),
+            Map.entry("mixAt", List.of("40")),
+            Map.entry("fatStep", List.of("1")),
+            Map.entry("lyeStep", List.of("1")),
+            Map.entry("sizedBy", List.of("WEIGHTS")),
+            Map.entry("process", List.of("COLD")),
+            Map.entry("gel", List.of("ALLOW")),
+            Map.entry("portionWay", List.of("WHOLE")),
+            Map.entry("overage", List.of("0")),
+            Map.entry("thickness", List.of("25")),
+            Map.entry("stuck", List.of("3")),
+            Map.entry("mostChange", List.of("20")),
+            Map.entry("quick", List.of("lye 40")),
+            Map.entry("kind", List.of("FAT")),
+            Map.entry("what", List.of("olive-oil")),
+            Map.entry("amount", List.of("100")),
+            Map.entry("tare", List.of("TAKEN")),
+            Map.entry("mass", List.of("100")),
+            Map.entry("reason", List.of("because")),
+            Map.entry("finding", List.of("thick-crust")),
+            Map.entry("presence", List.of("SEEN")),
+            Map.entry("revision", List.of("1")));
 
     Outcome run(int requests) {
         for (int i = 0; i < requests; i++) {
@@ -165,15 +279,22 @@ final class Hostile {
     /** Somebody may have been put out meanwhile. */
     private void restore() {
         AccountService accounts = application.bean(AccountService.class);
-        Map.of("ines", Role.OWNER, "odd", Role.MAKER, "guest", Role.VIEWER).forEach((name, role) -> Accounts.restore(accounts, name, role));
+        Map.of("ines", Role.OWNER, "odd", Role.MAKER, "guest", Role.VIEWER)
+                .forEach((name, role) -> Accounts.restore(accounts, name, role));
         for (String name : NAMES) {
-            HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NEVER).build();
+            HttpClient client = HttpClient.newBuilder()
+                    .cookieHandler(new CookieManager())
+                    .followRedirects(HttpClient.Redirect.NEVER)
+                    .build();
             clients.put(name, client);
             String token = token(client, "/sign-in");
             if (!name.isEmpty()) {
-                send(client, HttpRequest.newBuilder(uri("/sign-in"))
-                        .header("Content-Type", "application/x-www-form-urlencoded")
-                        .POST(HttpRequest.BodyPublishers.ofString("name=" + name + "&password=saltern-lane&_csrf=" + encode(token))));
+                send(
+                        client,
+                        HttpRequest.newBuilder(uri("/sign-in"))
+                                .header("Content-Type", "application/x-www-form-urlencoded")
+                                .POST(HttpRequest.BodyPublishers.ofString(
+                                        "name=" + name + "&password=saltern-lane&_csrf=" + encode(token))));
                 token = token(client, "/settings");
             }
             tokens.put(name, token);
@@ -181,13 +302,18 @@ final class Hostile {
     }
 
     private String token(HttpClient client, String path) {
-        HttpResponse<String> page = send(client, HttpRequest.newBuilder(uri(path)).GET());
-        return page == null ? "" : Jsoup.parse(page.body()).select("input[name=_csrf]").val();
+        HttpResponse<String> page =
+                send(client, HttpRequest.newBuilder(uri(path)).GET());
+        return page == null
+                ? ""
+                : Jsoup.parse(page.body()).select("input[name=_csrf]").val();
     }
 
     private void one(Target target) {
         String who = OddValues.pick(NAMES.subList(0, random.nextInt(4) == 0 ? 4 : 2), random);
-        HttpMethod method = random.nextInt(12) == 0 ? HttpMethod.valueOf(OddValues.pick(List.of("GET", "POST", "PUT", "DELETE", "HEAD", "PATCH", "OPTIONS"), random))
+        HttpMethod method = random.nextInt(12) == 0
+                ? HttpMethod.valueOf(
+                        OddValues.pick(List.of("GET", "POST", "PUT", "DELETE", "HEAD", "PATCH", "OPTIONS"), random))
                 : target.methods().get(0);
         String path = path(target);
         HttpRequest.Builder request;
@@ -199,7 +325,12 @@ final class Hostile {
         }
         request.header("Accept", random.nextInt(5) == 0 ? OddValues.pick(ACCEPTS, random) : "text/html");
         if (target.path().equals("/ingest") && random.nextInt(4) > 0) {
-            request.header("Authorization", "Bearer " + (random.nextInt(5) > 0 ? deviceToken : OddValues.any(random).replaceAll("[^ -~]", "")));
+            request.header(
+                    "Authorization",
+                    "Bearer "
+                            + (random.nextInt(5) > 0
+                                    ? deviceToken
+                                    : OddValues.any(random).replaceAll("[^ -~]", "")));
         }
         request.method(method.name(), body(target, who, method, request));
         HttpResponse<String> answer = send(clients.get(who), request);
@@ -227,8 +358,12 @@ final class Hostile {
                 case 1 -> encode(OddValues.any(random));
                 default -> OddValues.pick(ids, random);
             };
-            path = path.replaceAll("\\{" + variable + "(:[^}]*)?}", java.util.regex.Matcher.quoteReplacement(
-                    target.path().contains("{" + variable + ":") ? "vessel" : value.length() > LONGEST_ADDRESS ? "long" : value));
+            path = path.replaceAll(
+                    "\\{" + variable + "(:[^}]*)?}",
+                    java.util.regex.Matcher.quoteReplacement(
+                            target.path().contains("{" + variable + ":")
+                                    ? "vessel"
+                                    : value.length() > LONGEST_ADDRESS ? "long" : value));
         }
         return path;
     }
@@ -243,18 +378,43 @@ final class Hostile {
             return HttpRequest.BodyPublishers.noBody();
         }
         if (target.path().equals("/ingest")) {
-            request.header("Content-Type", OddValues.pick(List.of("application/json", "text/csv", "application/x-ndjson", "text/html"), random));
-            return HttpRequest.BodyPublishers.ofString(OddValues.pick(List.of(
-                    "{\"seq\":1,\"value\":43.5}", "{\"seq\":-1,\"value\":1e999}", "[]", "{", "1,2\n3", "\u0000", "{\"seq\":{},\"value\":[]}", OddValues.any(random),
-                    "{\"seq\":9,\"value\":1,\"unit\":\"F\",\"at\":\"0000\"}", "[".repeat(3000)), random));
+            request.header(
+                    "Content-Type",
+                    OddValues.pick(
+                            List.of("application/json", "text/csv", "application/x-ndjson", "text/html"), random));
+            return HttpRequest.BodyPublishers.ofString(OddValues.pick(
+                    List.of(
+                            "{\"seq\":1,\"value\":43.5}",
+                            "{\"seq\":-1,\"value\":1e999}",
+                            "[]",
+                            "{",
+                            "1,2\n3",
+                            "\u0000",
+                            "{\"seq\":{},\"value\":[]}",
+                            OddValues.any(random),
+                            "{\"seq\":9,\"value\":1,\"unit\":\"F\",\"at\":\"0000\"}",
+                            "[".repeat(3000)),
+                    random));
         }
         if (target.file()) {
             request.header("Content-Type", "multipart/form-data; boundary=edge");
-            String content = OddValues.pick(List.of("\u0089PNG\r\n\u001a\n", "GIF89a", "\u00ff\u00d8\u00ff\u00e0junk", "", OddValues.any(random)), random);
+            String content = OddValues.pick(
+                    List.of(
+                            "\u0089PNG\r\n\u001a\n",
+                            "GIF89a",
+                            "\u00ff\u00d8\u00ff\u00e0junk",
+                            "",
+                            OddValues.any(random)),
+                    random);
             String end = random.nextInt(4) == 0 ? "" : "\r\n--edge--\r\n";
-            return HttpRequest.BodyPublishers.ofString("--edge\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + tokens.get(who)
-                    + "\r\n--edge\r\nContent-Disposition: form-data; name=\"key\"\r\n\r\nk" + random.nextInt(50)
-                    + "\r\n--edge\r\nContent-Disposition: form-data; name=\"photo\"; filename=\"a.png\"\r\nContent-Type: image/png\r\n\r\n" + content + end,
+            return HttpRequest.BodyPublishers.ofString(
+                    "--edge\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + tokens.get(who)
+                            + "\r\n--edge\r\nContent-Disposition: form-data; name=\"key\"\r\n\r\nk" + random.nextInt(50)
+                            + "\r\n"
+                            + "--edge\r\n"
+                            + "Content-Disposition: form-data; name=\"photo\"; filename=\"a.png\"\r\n"
+                            + "Content-Type: image/png\r\n\r\n"
+                            + content + end,
                     StandardCharsets.ISO_8859_1);
         }
         String type = random.nextInt(10) == 0 ? OddValues.pick(TYPES, random) : TYPES.get(0);
@@ -263,7 +423,17 @@ final class Hostile {
         }
         String form = form(target, who);
         if (random.nextInt(15) == 0) {
-            form = OddValues.pick(List.of(form + "&a=%", "%zz=1", form + "&=&=", "&&&&", form + "%", "{\"a\":1}", "--edge\r\n", form.substring(form.length() / 2)), random);
+            form = OddValues.pick(
+                    List.of(
+                            form + "&a=%",
+                            "%zz=1",
+                            form + "&=&=",
+                            "&&&&",
+                            form + "%",
+                            "{\"a\":1}",
+                            "--edge\r\n",
+                            form.substring(form.length() / 2)),
+                    random);
         }
         return HttpRequest.BodyPublishers.ofString(form);
     }
@@ -278,7 +448,10 @@ final class Hostile {
                 continue;
             }
             if (field.equals("key")) {
-                pairs.add("key=" + (random.nextInt(4) == 0 ? "k" + random.nextInt(20) : UUID.randomUUID().toString()));
+                pairs.add("key="
+                        + (random.nextInt(4) == 0
+                                ? "k" + random.nextInt(20)
+                                : UUID.randomUUID().toString()));
                 continue;
             }
             int dice = random.nextInt(target.fields().size() < 12 ? 4 : 14);
@@ -286,7 +459,8 @@ final class Hostile {
                 int times = random.nextInt(6) == 0 ? 2 : 1;
                 for (int i = 0; i < times; i++) {
                     String value = random.nextInt(8) == 0 ? OddValues.pick(ids, random) : OddValues.any(random);
-                    odd.add(field + "=" + (value.length() > 60 ? value.substring(0, 60) + "[" + value.length() + "]" : value));
+                    odd.add(field + "="
+                            + (value.length() > 60 ? value.substring(0, 60) + "[" + value.length() + "]" : value));
                     pairs.add(field + "=" + encode(value));
                 }
             } else if (dice > 1 || !SOUND.containsKey(field)) {
@@ -310,9 +484,12 @@ final class Hostile {
         try {
             HttpRequest built = request.build();
             boolean open = built.uri().getPath().endsWith("/live");
-            return client.send(built, info -> open && info.statusCode() == 200
-                    ? HttpResponse.BodySubscribers.mapping(HttpResponse.BodySubscribers.ofInputStream(), Hostile::hangUp)
-                    : HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8));
+            return client.send(
+                    built,
+                    info -> open && info.statusCode() == 200
+                            ? HttpResponse.BodySubscribers.mapping(
+                                    HttpResponse.BodySubscribers.ofInputStream(), Hostile::hangUp)
+                            : HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8));
         } catch (IOException | IllegalArgumentException e) {
             return null;
         } catch (InterruptedException e) {

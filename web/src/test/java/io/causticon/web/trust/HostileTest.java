@@ -25,7 +25,8 @@ class HostileTest {
             assertThat(outcome.faults).isEmpty();
             assertThat(hostile.slowerThan(MOST_SECONDS)).isEmpty();
             // It is not turned away at the door: of what is drawn at random a third is understood.
-            assertThat(outcome.statuses.getOrDefault(200, 0) + outcome.statuses.getOrDefault(302, 0)).isGreaterThan(REQUESTS * 3 / 10);
+            assertThat(outcome.statuses.getOrDefault(200, 0) + outcome.statuses.getOrDefault(302, 0))
+                    .isGreaterThan(REQUESTS * 3 / 10);
             assertThat(outcome.targets).hasSizeGreaterThan(hostile.addresses() * 8 / 10);
         }
     }

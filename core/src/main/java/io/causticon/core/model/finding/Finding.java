@@ -6,8 +6,8 @@ import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
- * Something that can be seen, felt or measured, and is either there or not. A finding holds facts; how much it weighs stands in
- * the knowledge.
+ * Something that can be seen, felt or measured, and is either there or not. A finding holds facts; how much it weighs
+ * stands in the knowledge.
  *
  * @param id its stable name
  * @param words what it is when it is there
@@ -60,8 +60,10 @@ public record Finding(
     /** Longer than anything is kept. */
     private static final Duration FOR_GOOD = Duration.ofDays(36_500);
 
-    public static Finding of(String id, Group group, String words, String absent, String look, int minutes, double days) {
-        return new Finding(id, words, absent, group, look, minutes, days(days), FOR_GOOD, Duration.ZERO, true, List.of());
+    public static Finding of(
+            String id, Group group, String words, String absent, String look, int minutes, double days) {
+        return new Finding(
+                id, words, absent, group, look, minutes, days(days), FOR_GOOD, Duration.ZERO, true, List.of());
     }
 
     private static Duration days(double days) {
@@ -69,7 +71,8 @@ public record Finding(
     }
 
     public Finding called(String... otherWords) {
-        return new Finding(id, words, absent, group, look, minutes, from, until, takes, absenceClears, List.of(otherWords));
+        return new Finding(
+                id, words, absent, group, look, minutes, from, until, takes, absenceClears, List.of(otherWords));
     }
 
     /** It can be looked at up to an age of so many days. */
@@ -79,7 +82,8 @@ public record Finding(
 
     /** Its answer takes so many days. */
     Finding answeredIn(int days) {
-        return new Finding(id, words, absent, group, look, minutes, from, until, Duration.ofDays(days), absenceClears, alsoCalled);
+        return new Finding(
+                id, words, absent, group, look, minutes, from, until, Duration.ofDays(days), absenceClears, alsoCalled);
     }
 
     /** Whether it is known by a number, which says more than whether it was there. */
@@ -94,7 +98,10 @@ public record Finding(
 
     /** All words that mean it in the quick line, in small letters. */
     public List<String> said() {
-        return Stream.concat(Stream.of(words), alsoCalled.stream()).map(w -> w.toLowerCase(Locale.ROOT)).distinct().toList();
+        return Stream.concat(Stream.of(words), alsoCalled.stream())
+                .map(w -> w.toLowerCase(Locale.ROOT))
+                .distinct()
+                .toList();
     }
 
     /** Its absence says nothing in favour of the bar. */

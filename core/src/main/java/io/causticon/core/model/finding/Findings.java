@@ -13,7 +13,10 @@ import java.util.TreeMap;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
-/** All findings that the knowledge speaks of, from the table beside this class, and names for those that the code itself asks for. */
+/**
+ * All findings that the knowledge speaks of, from the table beside this class, and names for those that the code itself
+ * asks for.
+ */
 public final class Findings {
 
     private static final Map<String, Finding> BY_ID = read();
@@ -65,7 +68,8 @@ public final class Findings {
                 throw new IllegalStateException("Impossible state: the table of findings is not on the class path");
             }
             Map<String, Finding> findings = new LinkedHashMap<>();
-            CSVFormat.RFC4180.builder()
+            CSVFormat.RFC4180
+                    .builder()
                     .setHeader()
                     .setSkipHeaderRecord(true)
                     .get()
@@ -87,7 +91,9 @@ public final class Findings {
                 Integer.parseInt(row.get("minutes")),
                 Double.parseDouble(row.get("from_day")));
         Finding finding = row.get("to_day").isBlank() ? always : always.until(Double.parseDouble(row.get("to_day")));
-        finding = row.get("answer_days").isBlank() ? finding : finding.answeredIn(Integer.parseInt(row.get("answer_days")));
+        finding = row.get("answer_days").isBlank()
+                ? finding
+                : finding.answeredIn(Integer.parseInt(row.get("answer_days")));
         String also = row.get("also_called");
         Finding called = also.isBlank() ? finding : finding.called(also.split("\\s*,\\s*"));
         return "no".equals(row.get("absence_clears")) ? called.neverClears() : called;

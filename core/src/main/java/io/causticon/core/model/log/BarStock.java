@@ -42,8 +42,14 @@ public record BarStock(int cut, Map<Whither, Integer> gone, List<Entry.SetApart>
 
     /** Whether the second are all among the first. */
     private static boolean covers(Bars all, Bars some) {
-        boolean portion = all.portion() == null ? some.portion() == null : some.portion() != null && all.portion().isCalled(some.portion().name());
-        return portion && (all.numbers().isEmpty() || all.numbers().containsAll(some.numbers()) && !some.numbers().isEmpty());
+        boolean portion = all.portion() == null
+                ? some.portion() == null
+                : some.portion() != null
+                        && all.portion().isCalled(some.portion().name());
+        return portion
+                && (all.numbers().isEmpty()
+                        || all.numbers().containsAll(some.numbers())
+                                && !some.numbers().isEmpty());
     }
 
     /** What is still on the rack, where it was cut; never less than none. */
@@ -62,18 +68,24 @@ public record BarStock(int cut, Map<Whither, Integer> gone, List<Entry.SetApart>
 
     /** Where a cup is set apart, bars of which nobody says the cup may be of it. */
     private static boolean meets(Bars one, Bars other) {
-        boolean portion = one.portion() == null || other.portion() == null || one.portion().isCalled(other.portion().name());
+        boolean portion = one.portion() == null
+                || other.portion() == null
+                || one.portion().isCalled(other.portion().name());
         return portion && (one.numbers().isEmpty() || other.numbers().stream().anyMatch(one.numbers()::contains));
     }
 
     /** Bars that may be given to somebody: those that stand apart by their numbers are none. */
     private int free() {
-        return left() - apart.stream().filter(a -> !a.on().numbers().isEmpty()).mapToInt(a -> a.on().count()).sum();
+        return left()
+                - apart.stream()
+                        .filter(a -> !a.on().numbers().isEmpty())
+                        .mapToInt(a -> a.on().count())
+                        .sum();
     }
 
     /**
-     * What keeps an entry from the log of this batch: nobody is given what is held or set apart, or bars that there are not. The field is always
-     * {@code quick}.
+     * What keeps an entry from the log of this batch: nobody is given what is held or set apart, or bars that there are
+     * not. The field is always {@code quick}.
      */
     public static Problems of(Entry entry, BatchLog log) {
         Problems problems = new Problems();
@@ -82,11 +94,18 @@ public record BarStock(int cut, Map<Whither, Integer> gone, List<Entry.SetApart>
             if (went.where().isAway() && Life.isHeld(log)) {
                 problems.add(FIELD, ProblemKey.HELD_NOT_GIVEN);
             } else if (went.where().isAway() && stock.apart(went.on()).isPresent()) {
-                problems.add(FIELD, ProblemKey.APART_NOT_GIVEN, stock.apart(went.on()).orElseThrow().reason());
+                problems.add(
+                        FIELD,
+                        ProblemKey.APART_NOT_GIVEN,
+                        stock.apart(went.on()).orElseThrow().reason());
             } else {
                 int most = Math.max(0, went.where().isAway() ? stock.free() : stock.left());
                 if (Bars.count(went.on()) > most) {
-                    problems.add(FIELD, stock.cut() == 0 ? ProblemKey.NOT_CUT_YET : ProblemKey.NOT_SO_MANY_BARS, Bars.count(went.on()), most);
+                    problems.add(
+                            FIELD,
+                            stock.cut() == 0 ? ProblemKey.NOT_CUT_YET : ProblemKey.NOT_SO_MANY_BARS,
+                            Bars.count(went.on()),
+                            most);
                 }
             }
         }

@@ -10,14 +10,21 @@ import org.jspecify.annotations.Nullable;
  * @param count how many; as many as there are numbers, where there are numbers
  * @param portion of which colour, cup or layer they are; null for any, and for batches that were not divided
  */
-public record Bars(List<Integer> numbers, int count, @Nullable Named portion) {
+public record Bars(
+        List<Integer> numbers, int count, @Nullable Named portion) {
 
     /** More than a workshop cuts from one batch. */
     public static final int MOST = 2000;
 
     public Bars {
         // What a broken line holds is looked at by the check of entries, and told there.
-        numbers = numbers == null ? List.of() : List.copyOf(numbers.stream().filter(n -> n != null).sorted().distinct().toList());
+        numbers = numbers == null
+                ? List.of()
+                : List.copyOf(numbers.stream()
+                        .filter(n -> n != null)
+                        .sorted()
+                        .distinct()
+                        .toList());
     }
 
     /** Of a batch that was not divided. */
@@ -64,15 +71,24 @@ public record Bars(List<Integer> numbers, int count, @Nullable Named portion) {
     /** Whether numbers and count go together and can be. */
     public boolean isSound() {
         boolean counted = count >= 1 && count <= MOST;
-        return counted && (numbers.isEmpty() || numbers.size() == count) && numbers.stream().allMatch(n -> n >= 1 && n <= MOST);
+        return counted
+                && (numbers.isEmpty() || numbers.size() == count)
+                && numbers.stream().allMatch(n -> n >= 1 && n <= MOST);
     }
 
     /** Whether it is certain that both are one and the same bar. */
     public static boolean areTheSame(@Nullable Bars one, @Nullable Bars other) {
-        return one != null && other != null && one.count == 1 && !one.numbers.isEmpty() && one.numbers.equals(other.numbers) && sameName(one, other);
+        return one != null
+                && other != null
+                && one.count == 1
+                && !one.numbers.isEmpty()
+                && one.numbers.equals(other.numbers)
+                && sameName(one, other);
     }
 
     private static boolean sameName(Bars one, Bars other) {
-        return one.portion == null || other.portion == null ? one.portion == other.portion : one.portion.isCalled(other.portion.name());
+        return one.portion == null || other.portion == null
+                ? one.portion == other.portion
+                : one.portion.isCalled(other.portion.name());
     }
 }

@@ -44,28 +44,34 @@ public final class BatchLog {
     /**
      * @param begun when the batch was begun
      * @param entries its lines in any order
-     * @param substances where what its lines name is looked up when the plan does not hold it: the tables, and what the workshop has of its own
+     * @param substances where what its lines name is looked up when the plan does not hold it: the tables, and what the
+     *     workshop has of its own
      */
     public BatchLog(Instant begun, List<LoggedEntry> entries, Catalogue substances) {
         this.begun = begun;
-        this.all = entries.stream().sorted(Comparator.comparing(LoggedEntry::at)).toList();
+        this.all =
+                entries.stream().sorted(Comparator.comparing(LoggedEntry::at)).toList();
         this.counting = all.stream().filter(e -> !e.current().withdrawn()).toList();
-        this.byKind = counting.stream().collect(Collectors.groupingBy(
-                e -> e.entry().getClass(), Collectors.mapping(BatchLog::timed, Collectors.toUnmodifiableList())));
+        this.byKind = counting.stream()
+                .collect(Collectors.groupingBy(
+                        e -> e.entry().getClass(),
+                        Collectors.mapping(BatchLog::timed, Collectors.toUnmodifiableList())));
         this.said = all.stream().flatMap(BatchLog::kinds).collect(Collectors.toUnmodifiableSet());
         this.substances = substances;
     }
 
     /** A log with new lines behind its last: of the rest nothing is looked at again. */
     private BatchLog(BatchLog before, List<LoggedEntry> behind) {
-        List<LoggedEntry> count = behind.stream().filter(e -> !e.current().withdrawn()).toList();
+        List<LoggedEntry> count =
+                behind.stream().filter(e -> !e.current().withdrawn()).toList();
         Map<Class<?>, List<Timed<?>>> kinds = new HashMap<>(before.byKind);
         count.forEach(e -> kinds.merge(e.entry().getClass(), List.of(timed(e)), BatchLog::joined));
         this.begun = before.begun;
         this.all = joined(before.all, behind);
         this.counting = joined(before.counting, count);
         this.byKind = kinds;
-        this.said = Stream.concat(before.said.stream(), behind.stream().flatMap(BatchLog::kinds)).collect(Collectors.toUnmodifiableSet());
+        this.said = Stream.concat(before.said.stream(), behind.stream().flatMap(BatchLog::kinds))
+                .collect(Collectors.toUnmodifiableSet());
         this.substances = before.substances;
     }
 
@@ -74,7 +80,8 @@ public final class BatchLog {
     }
 
     private static Stream<Class<?>> kinds(LoggedEntry line) {
-        return Stream.concat(line.earlier().stream(), Stream.of(line.current())).map(r -> r.entry().getClass());
+        return Stream.concat(line.earlier().stream(), Stream.of(line.current()))
+                .map(r -> r.entry().getClass());
     }
 
     private static <T> List<T> joined(List<? extends T> some, List<? extends T> more) {

@@ -2,7 +2,10 @@ package io.causticon.core.model.log;
 
 import java.util.EnumSet;
 
-/** What is done to a pot of soap that is cooked, and what it looks like, in the order in which it comes; scraps that are melted down have looks of their own. */
+/**
+ * What is done to a pot of soap that is cooked, and what it looks like, in the order in which it comes; scraps that are
+ * melted down have looks of their own.
+ */
 public enum Cooking {
     /** The heat is on. */
     HEAT_ON,

@@ -34,8 +34,8 @@ public enum DoubtKind {
     }
 
     /**
-     * Whether it stays open where nobody was asked. What could only be mended in its moment does not, nor a test that counts for nothing: the gate asks for
-     * one that does.
+     * Whether it stays open where nobody was asked. What could only be mended in its moment does not, nor a test that
+     * counts for nothing: the gate asks for one that does.
      */
     public boolean staysOpen() {
         return staysOpen;

@@ -6,23 +6,32 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One thing that happened to a batch. Each is past tense and immutable; when and by whom stands on the {@link LoggedEntry} that
- * carries it.
+ * One thing that happened to a batch. Each is past tense and immutable; when and by whom stands on the
+ * {@link LoggedEntry} that carries it.
  */
 public sealed interface Entry {
 
-    /** Whether it is a deed with consequences of its own: it is not amended, and undone only by the deed that undoes it. */
+    /**
+     * Whether it is a deed with consequences of its own: it is not amended, and undone only by the deed that undoes it.
+     */
     default boolean isDeed() {
-        return this instanceof PhotoTaken || this instanceof Held || this instanceof Released || this instanceof Concluded || this instanceof Abandoned;
+        return this instanceof PhotoTaken
+                || this instanceof Held
+                || this instanceof Released
+                || this instanceof Concluded
+                || this instanceof Abandoned;
     }
 
-    /** On which bars it was seen, felt or measured; null where that was not said, and for what is of the whole batch. */
+    /**
+     * On which bars it was seen, felt or measured; null where that was not said, and for what is of the whole batch.
+     */
     default @Nullable Bars on() {
         return null;
     }
 
     /** Something was weighed into the batch. The same thing weighed twice adds up, unless the line is amended. */
-    record Weighed(Weighable what, Mass mass, Tare tare, @Nullable Named vessel) implements Entry {}
+    record Weighed(
+            Weighable what, Mass mass, Tare tare, @Nullable Named vessel) implements Entry {}
 
     /** Something that was weighed already was put on the scale a second time, to compare; it does not add up. */
     record WeighedAgain(Weighable what, Mass mass) implements Entry {}
@@ -30,7 +39,10 @@ public sealed interface Entry {
     /** What is in the full pot was weighed, its own mass taken off: all that went in up to now. */
     record PotWeighed(Mass mass) implements Entry {}
 
-    /** The finished soap was melted down again, with so much more of a fat where there was too much alkali, and with water to melt it in. */
+    /**
+     * The finished soap was melted down again, with so much more of a fat where there was too much alkali, and with
+     * water to melt it in.
+     */
     record Rebatched(@Nullable Weighable fat, @Nullable Mass mass, Mass water) implements Entry {}
 
     /** The maker is ready for lye: what was looked at before. */
@@ -41,7 +53,10 @@ public sealed interface Entry {
         }
     }
 
-    /** There was too much of one thing, and the rest of the recipe grows by this factor to go with it, before any lye is in the fats. */
+    /**
+     * There was too much of one thing, and the rest of the recipe grows by this factor to go with it, before any lye is
+     * in the fats.
+     */
     record RestScaled(double factor) implements Entry {}
 
     /** A portion of lye, or of frozen liquid onto strong lye, went in. */
@@ -74,7 +89,11 @@ public sealed interface Entry {
      * @param portion of which portion, null for the whole batter
      * @param lot label of its lot, null when not said
      */
-    record Added(Named what, @Nullable Mass mass, @Nullable Named portion, @Nullable String lot) implements Entry {
+    record Added(
+            Named what,
+            @Nullable Mass mass,
+            @Nullable Named portion,
+            @Nullable String lot) implements Entry {
 
         /** Something known by its name alone, into the whole batter, of a lot that was not said. */
         public Added(String what, @Nullable Mass mass) {
@@ -115,13 +134,19 @@ public sealed interface Entry {
         }
     }
 
-    /** Its maker wants it to cure at least so long, where that is longer than the least for its kind; counted in weeks from the mould. */
+    /**
+     * Its maker wants it to cure at least so long, where that is longer than the least for its kind; counted in weeks
+     * from the mould.
+     */
     record ToCure(int weeks) implements Entry {}
 
     /** How the bars stand from now on while they dry. */
     record BarsStand(Standing how) implements Entry {}
 
-    /** Hardness of the water that is washed with, as mg of calcium carbonate in a litre (ISO 6059 gives mmol/l, a hundredth of it). */
+    /**
+     * Hardness of the water that is washed with, as mg of calcium carbonate in a litre (ISO 6059 gives mmol/l, a
+     * hundredth of it).
+     */
     record WaterRead(double milligramsPerLitre) implements Entry {}
 
     /** Relative humidity of the workshop's air, per cent. */
@@ -197,7 +222,13 @@ public sealed interface Entry {
      * @param water how warm the water was; null where nobody said
      * @param on with which bar, or of which portion
      */
-    record Judged(String judge, int place, int of, List<Grade> grades, @Nullable Temperature water, @Nullable Bars on) implements Entry {
+    record Judged(
+            String judge,
+            int place,
+            int of,
+            List<Grade> grades,
+            @Nullable Temperature water,
+            @Nullable Bars on) implements Entry {
 
         public Judged {
             grades = grades == null ? List.of() : List.copyOf(grades);
@@ -221,7 +252,10 @@ public sealed interface Entry {
      * @param on of which bar, where that was said
      * @param by how; null where only its result was said
      */
-    record Titrated(double freeAlkaliPercent, @Nullable Bars on, @Nullable Titration by) implements Entry {
+    record Titrated(
+            double freeAlkaliPercent,
+            @Nullable Bars on,
+            @Nullable Titration by) implements Entry {
 
         /** As it was told elsewhere. */
         public Titrated(double freeAlkaliPercent, @Nullable Bars on) {
@@ -240,7 +274,8 @@ public sealed interface Entry {
     }
 
     /** A finding was seen, or looked for and not there; on which bars, where that was said. */
-    record Observed(String finding, Presence presence, @Nullable Bars on) implements Entry {
+    record Observed(
+            String finding, Presence presence, @Nullable Bars on) implements Entry {
 
         /** On a bar that was not named. */
         public Observed(String finding, Presence presence) {
@@ -258,7 +293,8 @@ public sealed interface Entry {
     record BroughtBack(Bars on, String reason) implements Entry {}
 
     /** A picture was taken; of which bar, where that was said. */
-    record PhotoTaken(String photo, String caption, @Nullable Bars on) implements Entry {
+    record PhotoTaken(
+            String photo, String caption, @Nullable Bars on) implements Entry {
 
         /** Of the batch. */
         public PhotoTaken(String photo, String caption) {
@@ -281,7 +317,10 @@ public sealed interface Entry {
     /** A maker settled what the bar has. */
     record Concluded(Named condition, String words) implements Entry {}
 
-    /** The batch was given up on the bench, or begun by mistake. What was poured is never abandoned: it is soap, and somebody may use it. */
+    /**
+     * The batch was given up on the bench, or begun by mistake. What was poured is never abandoned: it is soap, and
+     * somebody may use it.
+     */
     record Abandoned(String reason) implements Entry {}
 
     /**

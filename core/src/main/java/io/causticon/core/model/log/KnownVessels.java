@@ -33,6 +33,12 @@ public record KnownVessels(Map<String, Mass> masses, Map<String, String> names) 
     /** The vessel that is meant by a name, with its id if there is one of this name. */
     public Named called(String name) {
         String said = name.trim().toLowerCase(Locale.ROOT);
-        return new Named(names.entrySet().stream().filter(e -> e.getValue().equals(said)).map(Map.Entry::getKey).findFirst().orElse(null), name.trim());
+        return new Named(
+                names.entrySet().stream()
+                        .filter(e -> e.getValue().equals(said))
+                        .map(Map.Entry::getKey)
+                        .findFirst()
+                        .orElse(null),
+                name.trim());
     }
 }

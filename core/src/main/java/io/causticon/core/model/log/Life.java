@@ -20,7 +20,8 @@ public enum Life {
         if (isReleased(log)) {
             return READY;
         }
-        if (log.first(Entry.Unmoulded.class).isPresent() || log.first(Entry.Cut.class).isPresent()) {
+        if (log.first(Entry.Unmoulded.class).isPresent()
+                || log.first(Entry.Cut.class).isPresent()) {
             return CURE;
         }
         if (log.first(Entry.Poured.class).isPresent()) {
@@ -40,7 +41,8 @@ public enum Life {
 
     private static @Nullable Entry lastVerdict(BatchLog log) {
         // Nearly always there is none: then no line is looked at.
-        if (log.first(Entry.Held.class).isEmpty() && log.first(Entry.Released.class).isEmpty()) {
+        if (log.first(Entry.Held.class).isEmpty()
+                && log.first(Entry.Released.class).isEmpty()) {
             return null;
         }
         List<LoggedEntry> lines = log.entries();

@@ -30,14 +30,22 @@ public record LoggedEntry(String id, Revision current, List<Revision> earlier) {
      * @param answered what whoever wrote it was asked about, and said that it is so
      */
     public record Revision(
-            int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn, String reason, Set<DoubtKind> answered) {
+            int number,
+            Instant at,
+            Instant recordedAt,
+            String by,
+            Entry entry,
+            boolean withdrawn,
+            String reason,
+            Set<DoubtKind> answered) {
 
         public Revision {
             answered = Set.copyOf(answered);
         }
 
         /** One about which nothing was asked. */
-        public Revision(int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn, String reason) {
+        public Revision(
+                int number, Instant at, Instant recordedAt, String by, Entry entry, boolean withdrawn, String reason) {
             this(number, at, recordedAt, by, entry, withdrawn, reason, Set.of());
         }
 

@@ -4,8 +4,8 @@ import io.causticon.core.model.substance.Catalogue;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Something that is known by an id, with the name that it had when the line was written: renamed later, it is still the same thing and the line
- * still says what the maker said.
+ * Something that is known by an id, with the name that it had when the line was written: renamed later, it is still the
+ * same thing and the line still says what the maker said.
  *
  * @param id of an additive, a liquid, a portion, a vessel or a condition; null when nothing known answered to the name
  * @param name as it was said

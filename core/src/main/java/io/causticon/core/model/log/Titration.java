@@ -6,8 +6,8 @@ import io.causticon.core.quantity.Interval;
 import io.causticon.core.quantity.Mass;
 
 /**
- * How free alkali was titrated: soap was dissolved, an indicator added, and acid until its colour was gone (after ISO 456, free caustic alkali). What
- * comes of it follows from this and is not typed.
+ * How free alkali was titrated: soap was dissolved, an indicator added, and acid until its colour was gone (after ISO
+ * 456, free caustic alkali). What comes of it follows from this and is not typed.
  *
  * @param acid what was added
  * @param used ml of a standard solution, or g of a solution made on a scale; 0 where there was no colour to begin with
@@ -82,7 +82,9 @@ public record Titration(Acid acid, double used, double strength, Mass soap) {
 
     /** Per cent of NaOH that so much acid stands for: 1 ml or 1 g. */
     private double percentFor(double amount) {
-        double moles = acid.isStandard() ? amount / MILLI * strength : acid.equivalents * amount * strength / PERCENT / acid.gramsPerMol;
+        double moles = acid.isStandard()
+                ? amount / MILLI * strength
+                : acid.equivalents * amount * strength / PERCENT / acid.gramsPerMol;
         return PERCENT * moles * Alkali.NAOH.molarMass() / soap.grams();
     }
 }

@@ -60,11 +60,18 @@ public record Weighable(Kind kind, String id) {
     public boolean isKnownTo(BatchPlan plan, Catalogue substances) {
         return isIn(substances)
                 || switch (kind) {
-                    case FAT -> plan.formula().fats().stream().anyMatch(f -> f.fat().id().equals(id));
-                    case LIQUID -> plan.formula().liquidParts().stream().anyMatch(l -> l.liquid().id().equals(id));
-                    case ADDITIVE -> plan.formula().additives().stream().anyMatch(a -> a.additive().id().equals(id));
+                    case FAT ->
+                        plan.formula().fats().stream()
+                                .anyMatch(f -> f.fat().id().equals(id));
+                    case LIQUID ->
+                        plan.formula().liquidParts().stream()
+                                .anyMatch(l -> l.liquid().id().equals(id));
+                    case ADDITIVE ->
+                        plan.formula().additives().stream()
+                                .anyMatch(a -> a.additive().id().equals(id));
                     case ALKALI -> false;
-                    case SCRAP -> plan.rework() != null && plan.rework().scraps().stream().anyMatch(s -> s.id().equals(id));
+                    case SCRAP ->
+                        plan.rework() != null && plan.rework().scraps().stream().anyMatch(s -> s.id().equals(id));
                 };
     }
 }

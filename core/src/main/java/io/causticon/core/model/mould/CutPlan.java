@@ -9,7 +9,8 @@ import java.util.List;
  * @param thickness of a bar, mm
  * @param cuts where the wire goes, mm from the left end; what lies before the first and behind the last is trimmed off
  * @param centres middle of each bar, mm from the left end
- * @param nearest how far the nearest edge of what is to be missed is from a cut, mm; below zero one is cut; infinite where there is nothing to miss
+ * @param nearest how far the nearest edge of what is to be missed is from a cut, mm; below zero one is cut; infinite
+ *     where there is nothing to miss
  */
 public record CutPlan(double thickness, List<Double> cuts, List<Double> centres, double nearest) {
 
@@ -42,7 +43,8 @@ public record CutPlan(double thickness, List<Double> cuts, List<Double> centres,
     }
 
     /**
-     * As many bars as without anything to miss, or one less; where more than one way misses all, the thickness that was asked for, in the middle.
+     * As many bars as without anything to miss, or one less; where more than one way misses all, the thickness that was
+     * asked for, in the middle.
      *
      * @param along length of the loaf, mm, more than zero
      * @param wanted thickness of a bar, mm, more than zero
@@ -68,10 +70,18 @@ public record CutPlan(double thickness, List<Double> cuts, List<Double> centres,
         return best == null ? at(0, along, 1, embeds) : best;
     }
 
-    /** Embeds that are cut weigh most, then soap that is trimmed away, then a thickness that was not asked for, then ends that are not alike. */
+    /**
+     * Embeds that are cut weigh most, then soap that is trimmed away, then a thickness that was not asked for, then
+     * ends that are not alike.
+     */
     private static double cost(CutPlan plan, double along, double wanted, double free, double from) {
-        double cut = plan.nearest < 0 ? 1000 * -plan.nearest : plan.nearest < CLEAR ? 10 * (CLEAR - plan.nearest) / CLEAR : 0;
-        return cut + 10 * free / along + 20 * Math.abs(plan.thickness / wanted - 1) + 0.1 * Math.abs(from - free / 2) / Math.max(1, free);
+        double cut = plan.nearest < 0
+                ? 1000 * -plan.nearest
+                : plan.nearest < CLEAR ? 10 * (CLEAR - plan.nearest) / CLEAR : 0;
+        return cut
+                + 10 * free / along
+                + 20 * Math.abs(plan.thickness / wanted - 1)
+                + 0.1 * Math.abs(from - free / 2) / Math.max(1, free);
     }
 
     private static CutPlan at(double from, double thickness, int bars, List<Embed> embeds) {

@@ -24,7 +24,8 @@ public record Cutting(int bars, double thickness, List<Double> cuts, List<Double
      */
     public static Cutting of(Mould mould, Mass batter, double thickness) {
         if (!mould.kind().isCut()) {
-            return new Cutting(mould.cavities(), mould.height(), List.of(), List.of(), batter.times(1.0 / mould.cavities()));
+            return new Cutting(
+                    mould.cavities(), mould.height(), List.of(), List.of(), batter.times(1.0 / mould.cavities()));
         }
         double along = mould.kind() == MouldKind.TUBE ? mould.fillHeight(batter) : mould.length();
         int bars = Math.max(1, (int) Math.floor(along / thickness + WHOLE));
@@ -34,6 +35,7 @@ public record Cutting(int bars, double thickness, List<Double> cuts, List<Double
                 IntStream.rangeClosed(0, bars).mapToObj(i -> trim + i * thick).toList();
         List<Double> centres =
                 IntStream.range(0, bars).mapToObj(i -> trim + (i + 0.5) * thick).toList();
-        return new Cutting(bars * mould.cavities(), thick, cuts, centres, batter.times(thick / along / mould.cavities()));
+        return new Cutting(
+                bars * mould.cavities(), thick, cuts, centres, batter.times(thick / along / mould.cavities()));
     }
 }

@@ -41,7 +41,8 @@ public record Line(List<Point> points) {
     }
 
     /**
-     * The corners of what lies between another line and this one, from wall to wall along this line and back along the other.
+     * The corners of what lies between another line and this one, from wall to wall along this line and back along the
+     * other.
      *
      * @param below the lower edge
      * @param width from wall to wall, mm

@@ -35,8 +35,9 @@ public record Mould(
     }
 
     /**
-     * A mould of which only the water is known that one of them holds. Its sides are guessed: those of a common mould of its kind, grown or
-     * shrunk to that volume. Its mass of batter is as sure as the water; heights, cuts and heat in it are estimates.
+     * A mould of which only the water is known that one of them holds. Its sides are guessed: those of a common mould
+     * of its kind, grown or shrunk to that volume. Its mass of batter is as sure as the water; heights, cuts and heat
+     * in it are estimates.
      *
      * @param water ml in one of them, more than 0
      */
@@ -48,12 +49,14 @@ public record Mould(
             default -> new Mould(name, kind, 240, 85, 70, 1);
         };
         double factor = Math.cbrt(water / common.volumeOfOne());
-        return new Mould(name, kind, common.length * factor, common.width * factor, common.height * factor, cavities, water);
+        return new Mould(
+                name, kind, common.length * factor, common.width * factor, common.height * factor, cavities, water);
     }
 
     /** Whether its sides were guessed from its water: they make just that. */
     public boolean sidesAreGuessed() {
-        return water != null && Math.abs(baseByRuler() * height / CUBIC_MILLIMETRES_PER_MILLILITRE - water) < ROUNDING * water;
+        return water != null
+                && Math.abs(baseByRuler() * height / CUBIC_MILLIMETRES_PER_MILLILITRE - water) < ROUNDING * water;
     }
 
     /** Inner volume of one of them, ml. */

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.stream.DoubleStream;
 
 /**
- * Layers drawn on the end face of a mould. The area under each line, less that under the line below, is the layer's part: the lines
- * are straight between their corners, so the trapezium rule over all corners is exact.
+ * Layers drawn on the end face of a mould. The area under each line, less that under the line below, is the layer's
+ * part: the lines are straight between their corners, so the trapezium rule over all corners is exact.
  *
  * @param width width of the face, mm
  * @param lines upper edges from the bottom layer up
@@ -59,7 +59,8 @@ public record Silhouette(double width, List<Line> lines) {
         Problems problems = new Problems();
         for (int i = 0; i < lines.size(); i++) {
             Line line = lines.get(i);
-            double top = line.points().stream().mapToDouble(Line.Point::height).max().orElse(0);
+            double top =
+                    line.points().stream().mapToDouble(Line.Point::height).max().orElse(0);
             if (top > height + TOUCHES) {
                 problems.add(fields.get(i), ProblemKey.ABOVE_THE_MOULD, names.get(i), top, height);
             }

@@ -1,5 +1,6 @@
 /**
- * Moulds and what is drawn in them: volumes, fill, layers under drawn lines, cuts. Lengths in mm, areas in mm2, volumes in ml.
+ * Moulds and what is drawn in them: volumes, fill, layers under drawn lines, cuts. Lengths in mm, areas in mm2, volumes
+ * in ml.
  */
 @MayUse({"problem", "quantity"})
 @NullMarked

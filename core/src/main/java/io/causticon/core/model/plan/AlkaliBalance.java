@@ -10,10 +10,10 @@ import java.util.function.ToDoubleFunction;
 /**
  * The alkali and the liquid of a formula, each step kept so that it can be shown.
  *
- * <p>{@code A = A_fat (1 - s) + A_acid} in moles, with {@code A_fat} from the saponification value of every fat, also of the fat in
- * cream or coconut milk, and {@code A_acid} from every acid in liquids and additives; what is weighed is {@code A / purity}.
- * Liquid and lye depend on one another when the liquid brings acid or fat; the dependence is linear and solved in closed
- * form. Source: stoichiometry.
+ * <p>{@code A = A_fat (1 - s) + A_acid} in moles, with {@code A_fat} from the saponification value of every fat, also
+ * of the fat in cream or coconut milk, and {@code A_acid} from every acid in liquids and additives; what is weighed is
+ * {@code A / purity}. Liquid and lye depend on one another when the liquid brings acid or fat; the dependence is linear
+ * and solved in closed form. Source: stoichiometry.
  *
  * @param naoh sodium hydroxide to weigh, impure
  * @param koh potassium hydroxide to weigh, impure
@@ -48,9 +48,8 @@ public record AlkaliBalance(
      */
     public static AlkaliBalance of(Formula formula) {
         Mass liquid = liquidMass(formula);
-        List<LiquidPortion> portions = formula.liquidParts().stream()
-                .map(part -> part.portion(liquid))
-                .toList();
+        List<LiquidPortion> portions =
+                formula.liquidParts().stream().map(part -> part.portion(liquid)).toList();
         double fatMoles = moles(formula.fats()) + liquidFatMoles(portions);
         double acidMoles = formula.additiveAcidMoles()
                 + portions.stream().mapToDouble(LiquidPortion::acidMoles).sum();
@@ -90,7 +89,8 @@ public record AlkaliBalance(
         Mass naoh = choice.toWeigh(Alkali.NAOH, moles);
         Mass koh = choice.toWeigh(Alkali.KOH, moles);
         Mass lye = naoh.plus(koh);
-        Mass pure = naoh.times(choice.naohPurity().fraction()).plus(koh.times(choice.kohPurity().fraction()));
+        Mass pure = naoh.times(choice.naohPurity().fraction())
+                .plus(koh.times(choice.kohPurity().fraction()));
         double pureGramsPerMole = moles == 0 ? 0 : pure.grams() / moles;
         Mass water = portions.stream().map(LiquidPortion::water).reduce(Mass.ZERO, Mass::plus);
         Mass liquidFat = portions.stream()

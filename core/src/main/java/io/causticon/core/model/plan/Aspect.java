@@ -68,7 +68,10 @@ public enum Aspect {
         HARDLY
     }
 
-    /** What a difference in this does to a question about a factor; where that is only told in words, nothing is called spoilt. */
+    /**
+     * What a difference in this does to a question about a factor; where that is only told in words, nothing is called
+     * spoilt.
+     */
     public Bearing bearing(Factor factor) {
         if (factor.asked.contains(this)) {
             return Bearing.ASKED;

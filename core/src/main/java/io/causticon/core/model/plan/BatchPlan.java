@@ -18,7 +18,13 @@ import org.jspecify.annotations.Nullable;
  * @param note anything the maker wants to remember; may be empty
  */
 public record BatchPlan(
-        String name, Formula formula, @Nullable Mould mould, Pouring pouring, @Nullable Rework rework, Settings settings, String note) {
+        String name,
+        Formula formula,
+        @Nullable Mould mould,
+        Pouring pouring,
+        @Nullable Rework rework,
+        Settings settings,
+        String note) {
 
     /** Letters of a note. */
     public static final int LONGEST_NOTE = 2000;
@@ -52,8 +58,15 @@ public record BatchPlan(
     }
 
     /** Of scraps that are melted down again: the formula is what comes of them. */
-    public static BatchPlan reworking(String name, Rework rework, List<AdditivePortion> additives, @Nullable Mould mould, Scales scales, String note) {
-        BatchPlan mash = new BatchPlan(name, rework.formula(additives), Process.HOT, GelGoal.ALLOW, mould, MASH, scales, note);
+    public static BatchPlan reworking(
+            String name,
+            Rework rework,
+            List<AdditivePortion> additives,
+            @Nullable Mould mould,
+            Scales scales,
+            String note) {
+        BatchPlan mash =
+                new BatchPlan(name, rework.formula(additives), Process.HOT, GelGoal.ALLOW, mould, MASH, scales, note);
         return new BatchPlan(name, mash.formula, mould, mash.pouring, rework, mash.settings, note);
     }
 
@@ -105,7 +118,10 @@ public record BatchPlan(
         return rework != null;
     }
 
-    /** Food allergens that go in, by name: with what goes into one layer or cup alone, and with all that the scraps brought. */
+    /**
+     * Food allergens that go in, by name: with what goes into one layer or cup alone, and with all that the scraps
+     * brought.
+     */
     public SortedSet<String> allergens() {
         SortedSet<String> all = formula.allergens();
         pouring.portioning().portions().forEach(p -> all.addAll(p.allergens()));

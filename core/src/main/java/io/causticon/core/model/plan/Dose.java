@@ -46,8 +46,8 @@ public record Dose(Way way, double value) {
             case MASS -> Mass.grams(value);
             case OF_FATS -> fats.times(value);
             case TEASPOONS -> Mass.grams(value * spoon(gramsPerTeaspoon));
-            case TEASPOONS_PER_KILOGRAM -> Mass.grams(
-                    value * spoon(gramsPerTeaspoon) * fats.grams() / GRAMS_PER_KILOGRAM);
+            case TEASPOONS_PER_KILOGRAM ->
+                Mass.grams(value * spoon(gramsPerTeaspoon) * fats.grams() / GRAMS_PER_KILOGRAM);
             case DROPS -> Mass.grams(value * GRAMS_PER_DROP);
         };
     }

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param fat which
  * @param mass how much
  * @param lot label of the lot it is taken from; null when that was not said
- * @param afterCook whether it goes into the cooked paste, where it stays what it is; nowhere else does the lye choose its fat
+ * @param afterCook whether it goes into the cooked paste, where it stays what it is; nowhere else does the lye choose
+ *     its fat
  */
 public record FatPortion(Fat fat, Mass mass, @Nullable String lot, boolean afterCook) {
 

@@ -73,7 +73,9 @@ public record Formula(
 
     /** Other fats keep the superfat: a lye that was given as a mass was for those before. */
     public Formula withFats(List<FatPortion> others) {
-        return new Formula(others, alkali, superfat, liquidTarget, liquidParts, additives).redosed().fixing(fixed.withoutLye());
+        return new Formula(others, alkali, superfat, liquidTarget, liquidParts, additives)
+                .redosed()
+                .fixing(fixed.withoutLye());
     }
 
     /** A superfat that is chosen leads from now on, and the lye follows. */
@@ -82,10 +84,17 @@ public record Formula(
     }
 
     private static Map<String, Share> amounts(List<LiquidPart> parts) {
-        return parts.stream().collect(Collectors.toMap(p -> p.liquid().id(), LiquidPart::share, (a, b) -> Share.fraction(a.fraction() + b.fraction())));
+        return parts.stream()
+                .collect(Collectors.toMap(
+                        p -> p.liquid().id(),
+                        LiquidPart::share,
+                        (a, b) -> Share.fraction(a.fraction() + b.fraction())));
     }
 
-    /** Another target or other liquids lead from now on; the same ones, frozen or joining later, leave what was given as a mass. */
+    /**
+     * Another target or other liquids lead from now on; the same ones, frozen or joining later, leave what was given as
+     * a mass.
+     */
     public Formula withLiquid(LiquidTarget target, List<LiquidPart> parts) {
         boolean same = target.equals(liquidTarget) && amounts(parts).equals(amounts(liquidParts));
         return new Formula(fats, alkali, superfat, target, parts, additives).fixing(same ? fixed : FixedAmounts.NONE);

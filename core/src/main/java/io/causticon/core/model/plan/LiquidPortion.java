@@ -58,7 +58,8 @@ public record LiquidPortion(Liquid liquid, Mass mass, LiquidState state, Additio
     public Optional<FatPortion> fat() {
         return Optional.ofNullable(liquid.fatAs())
                 .filter(id -> liquid.fat().isPositive())
-                .map(id -> new FatPortion(Catalogue.standard().fat(id), liquid.fat().of(mass)));
+                .map(id -> new FatPortion(
+                        Catalogue.standard().fat(id), liquid.fat().of(mass)));
     }
 
     /** Moles of alkali that its acid takes up. */

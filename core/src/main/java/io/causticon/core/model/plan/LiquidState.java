@@ -9,8 +9,8 @@ public enum LiquidState {
     /** Out of the fridge. */
     CHILLED("from the fridge", 0),
     /**
-     * Half frozen, so that it still pours. It is counted as a third ice: a slush that pours has a third to a half (estimate), and less ice is
-     * the hotter side.
+     * Half frozen, so that it still pours. It is counted as a third ice: a slush that pours has a third to a half
+     * (estimate), and less ice is the hotter side.
      */
     SLUSH("slush", 1.0 / 3),
     /** Ice, as cold as the freezer. */

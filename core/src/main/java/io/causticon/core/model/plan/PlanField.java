@@ -13,8 +13,9 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One value of a plan that stands by itself. The form that it is typed into, the text that it is kept as, the published schema, the comparison of two
- * plans, the printed sheet and the check of what can be are all made from its description: what is described in {@link PlanFields} is everywhere.
+ * One value of a plan that stands by itself. The form that it is typed into, the text that it is kept as, the published
+ * schema, the comparison of two plans, the printed sheet and the check of what can be are all made from its
+ * description: what is described in {@link PlanFields} is everywhere.
  *
  * @param <T> what it is
  */
@@ -122,7 +123,12 @@ public final class PlanField<T> {
         Double number = value == null ? null : number(value).orElse(null);
         if (number != null && possible != null && !possible.contains(number)) {
             boolean low = number < possible.low();
-            problems.add(typed, low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, subject, value, ofNumber(low ? possible.low() : possible.high()));
+            problems.add(
+                    typed,
+                    low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    subject,
+                    value,
+                    ofNumber(low ? possible.low() : possible.high()));
         }
     }
 
@@ -136,7 +142,10 @@ public final class PlanField<T> {
         return typedInverted;
     }
 
-    /** Whether the printed sheet tells it among its facts; what it tells in a sentence of its own it does not tell twice. */
+    /**
+     * Whether the printed sheet tells it among its facts; what it tells in a sentence of its own it does not tell
+     * twice.
+     */
     public boolean isToldOnSheet() {
         return isToldOnSheet;
     }
@@ -174,7 +183,8 @@ public final class PlanField<T> {
                     case TEMPERATURE -> Temperature.celsius(number);
                     case MASS -> Mass.grams(number);
                     case COUNT -> (int) Math.round(number);
-                    case CHOICE, SWITCH, VESSEL -> throw new IllegalArgumentException("Impossible state: " + kept + " is no number");
+                    case CHOICE, SWITCH, VESSEL ->
+                        throw new IllegalArgumentException("Impossible state: " + kept + " is no number");
                 });
     }
 

@@ -20,7 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param additives what goes into it alone, dosed by its own fats
  * @param liquids what liquid goes into it alone, dosed by its own fats
  */
-public record Portion(String name, @Nullable Line top, Share share, List<OwnAdditive> additives, List<OwnLiquid> liquids) {
+public record Portion(
+        String name, @Nullable Line top, Share share, List<OwnAdditive> additives, List<OwnLiquid> liquids) {
 
     /** An additive of this portion alone: into its lye, its fats, or its batter. */
     public record OwnAdditive(Additive additive, Dose dose, AdditionStage joins) {
@@ -41,13 +42,17 @@ public record Portion(String name, @Nullable Line top, Share share, List<OwnAddi
 
     /** Food allergens that go into it alone, by name. */
     public Set<String> allergens() {
-        return Stream.concat(additives.stream().flatMap(a -> a.additive().allergens().stream()), liquids.stream().flatMap(l -> l.liquid().allergens().stream()))
+        return Stream.concat(
+                        additives.stream().flatMap(a -> a.additive().allergens().stream()),
+                        liquids.stream().flatMap(l -> l.liquid().allergens().stream()))
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /** Fragrance allergens that go into it alone. */
     public Set<String> scentAllergens() {
-        return additives.stream().flatMap(a -> a.additive().scentAllergens().stream()).collect(Collectors.toCollection(TreeSet::new));
+        return additives.stream()
+                .flatMap(a -> a.additive().scentAllergens().stream())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     public static Portion layer(String name, Line top) {

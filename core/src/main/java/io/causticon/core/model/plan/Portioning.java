@@ -9,11 +9,17 @@ import org.jspecify.annotations.Nullable;
  *
  * @param way how the parts are told
  * @param portions the parts; empty for an undivided batch
- * @param stuck share of the batter that stays on bowls and spatulas, allowed for so that the last cup is not short; 2-4 % is usual
+ * @param stuck share of the batter that stays on bowls and spatulas, allowed for so that the last cup is not short; 2-4
+ *     % is usual
  * @param bowl the bowl that stays on the scale while portions are taken from it; null when it is tared away
  * @param route how the lye comes to the parts
  */
-public record Portioning(Way way, List<Portion> portions, Share stuck, @Nullable Vessel bowl, LyeRoute route) {
+public record Portioning(
+        Way way,
+        List<Portion> portions,
+        Share stuck,
+        @Nullable Vessel bowl,
+        LyeRoute route) {
 
     /** One batter, taken from a bowl that is tared away. */
     public Portioning(Way way, List<Portion> portions, Share stuck) {

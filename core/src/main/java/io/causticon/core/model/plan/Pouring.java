@@ -27,7 +27,12 @@ public record Pouring(
 
     /** Of a size that no cup gives. */
     public Pouring(
-            SizedBy sizedBy, @Nullable Double fillHeight, Share overage, @Nullable Mould spare, double thickness, Portioning portioning) {
+            SizedBy sizedBy,
+            @Nullable Double fillHeight,
+            Share overage,
+            @Nullable Mould spare,
+            double thickness,
+            Portioning portioning) {
         this(sizedBy, fillHeight, overage, spare, thickness, portioning, null);
     }
 
@@ -44,7 +49,8 @@ public record Pouring(
     }
 
     public static final double USUAL_THICKNESS = 25;
-    public static final Pouring PLAIN = new Pouring(SizedBy.WEIGHTS, null, Share.NONE, null, USUAL_THICKNESS, Portioning.WHOLE);
+    public static final Pouring PLAIN =
+            new Pouring(SizedBy.WEIGHTS, null, Share.NONE, null, USUAL_THICKNESS, Portioning.WHOLE);
 
     public Pouring divided(Portioning other) {
         return new Pouring(sizedBy, fillHeight, overage, spare, thickness, other, cup);

@@ -14,9 +14,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Soap that is melted down again, with what is added to it. Its alkali is what the scraps bring: no lye is weighed. With {@code A_i} what the fats
- * of a scrap take and {@code s_i} its superfat, {@code f} what a gram of the added fat takes and {@code m} its mass, the superfat is
- * {@code 1 - sum A_i (1 - s_i) / (sum A_i + f m)}. Source: stoichiometry, the balance of moles.
+ * Soap that is melted down again, with what is added to it. Its alkali is what the scraps bring: no lye is weighed.
+ * With {@code A_i} what the fats of a scrap take and {@code s_i} its superfat, {@code f} what a gram of the added fat
+ * takes and {@code m} its mass, the superfat is {@code 1 - sum A_i (1 - s_i) / (sum A_i + f m)}. Source: stoichiometry,
+ * the balance of moles.
  *
  * @param scraps what goes in, at least one
  * @param added fats that are added
@@ -38,13 +39,19 @@ public record Rework(List<ScrapPortion> scraps, List<FatPortion> added, Mass wat
     /** So much is left over at the worst guess of what the scraps hold, or there is alkali in the hand. */
     public static final Share LEAST_SUPERFAT = Share.percent(2);
 
-    /** Of what the fats take: with more than this the fat that is wanted makes another soap of it, and what is left unmixed burns (a judgement). */
+    /**
+     * Of what the fats take: with more than this the fat that is wanted makes another soap of it, and what is left
+     * unmixed burns (a judgement).
+     */
     public static final Share MOST_EXCESS = Share.percent(25);
 
     /** Nineteen times out of twenty there is not more alkali than this many standard deviations above the middle. */
     public static final double WORST_SIGMAS = 1.645;
 
-    /** Water that a mash wants to become even, of all of it: cured soap and a quarter of its mass (a judgement, 26 to 32 %). */
+    /**
+     * Water that a mash wants to become even, of all of it: cured soap and a quarter of its mass (a judgement, 26 to 32
+     * %).
+     */
     private static final double MASH_WATER = 0.28;
 
     /** Of the soap: some steams away before it is soft, and more than this stays soft for weeks (judgements). */
@@ -74,7 +81,9 @@ public record Rework(List<ScrapPortion> scraps, List<FatPortion> added, Mass wat
 
     /** Whether a scrap may hold free alkali: then the mash is tested before it is spooned. */
     public boolean isDoubtful() {
-        return isFresh() || scraps.stream().anyMatch(s -> s.superfat().probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction());
+        return isFresh()
+                || scraps.stream()
+                        .anyMatch(s -> s.superfat().probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction());
     }
 
     /** Everything but additives. */
@@ -107,24 +116,37 @@ public record Rework(List<ScrapPortion> scraps, List<FatPortion> added, Mass wat
         double share = there / needed;
         // Scraps of one batch are wrong together, those of others by themselves.
         Map<String, Double> bySource = scraps.stream()
-                .collect(Collectors.groupingBy(ScrapPortion::source, Collectors.summingDouble(s -> s.neededMoles() * s.superfat().standardDeviation())));
-        double variance = bySource.values().stream().mapToDouble(m -> m / needed).map(e -> e * e).sum();
+                .collect(Collectors.groupingBy(
+                        ScrapPortion::source,
+                        Collectors.summingDouble(
+                                s -> s.neededMoles() * s.superfat().standardDeviation())));
+        double variance = bySource.values().stream()
+                .mapToDouble(m -> m / needed)
+                .map(e -> e * e)
+                .sum();
         for (ScrapPortion s : scraps) {
             // More water in it is less soap: it shifts the mixture by as much as the scrap differs from it.
-            double moles = s.neededMoles() * s.water().standardDeviation() / Math.max(0.05, 1 - s.water().value());
+            double moles = s.neededMoles()
+                    * s.water().standardDeviation()
+                    / Math.max(0.05, 1 - s.water().value());
             double shift = moles / needed * ((1 - s.superfat().value()) - share);
             variance += shift * shift;
         }
         for (FatPortion f : added) {
-            double shift = share * f.alkaliMoles() / needed * f.fat().saponificationSpread().fraction() / Estimate.SIGMAS_IN_95_PERCENT;
+            double shift = share
+                    * f.alkaliMoles()
+                    / needed
+                    * f.fat().saponificationSpread().fraction()
+                    / Estimate.SIGMAS_IN_95_PERCENT;
             variance += shift * shift;
         }
         return new Estimate(1 - share, Math.sqrt(variance));
     }
 
     /**
-     * How much of a fat makes it as fat as is wanted if the scraps hold what they most likely do, and leaves {@link #LEAST_SUPERFAT} if they hold the
-     * most alkali that they may. In whole grams, up; nothing where they are fat enough.
+     * How much of a fat makes it as fat as is wanted if the scraps hold what they most likely do, and leaves
+     * {@link #LEAST_SUPERFAT} if they hold the most alkali that they may. In whole grams, up; nothing where they are
+     * fat enough.
      */
     public Mass fatFor(Fat fat, Share target) {
         double needed = neededMoles();
@@ -137,21 +159,28 @@ public record Rework(List<ScrapPortion> scraps, List<FatPortion> added, Mass wat
     }
 
     private double neededMoles() {
-        return Stream.concat(scraps.stream().mapToDouble(ScrapPortion::neededMoles).boxed(), added.stream().map(FatPortion::alkaliMoles))
+        return Stream.concat(
+                        scraps.stream().mapToDouble(ScrapPortion::neededMoles).boxed(),
+                        added.stream().map(FatPortion::alkaliMoles))
                 .mapToDouble(m -> m)
                 .sum();
     }
 
-    /** The fats of all scraps and those that are added, each once; one that came by several certificates with their mean value. */
+    /**
+     * The fats of all scraps and those that are added, each once; one that came by several certificates with their mean
+     * value.
+     */
     public List<FatPortion> fats() {
         Map<String, FatPortion> by = new LinkedHashMap<>();
-        Stream.concat(scraps.stream().flatMap(s -> s.fatsInIt().stream()), added.stream()).forEach(f -> by.merge(f.fat().id(), f, Rework::together));
+        Stream.concat(scraps.stream().flatMap(s -> s.fatsInIt().stream()), added.stream())
+                .forEach(f -> by.merge(f.fat().id(), f, Rework::together));
         return List.copyOf(by.values());
     }
 
     private static FatPortion together(FatPortion a, FatPortion b) {
         Mass mass = a.mass().plus(b.mass());
-        double sum = a.mass().grams() * a.fat().saponificationValue() + b.mass().grams() * b.fat().saponificationValue();
+        double sum = a.mass().grams() * a.fat().saponificationValue()
+                + b.mass().grams() * b.fat().saponificationValue();
         boolean same = a.fat().saponificationValue() == b.fat().saponificationValue() || !mass.isPositive();
         return new FatPortion(same ? a.fat() : a.fat().certified(sum / mass.grams()), mass);
     }
@@ -160,14 +189,21 @@ public record Rework(List<ScrapPortion> scraps, List<FatPortion> added, Mass wat
     public Formula formula(List<AdditivePortion> additives) {
         List<FatPortion> fats = fats();
         Mass fatMass = fats.stream().map(FatPortion::mass).reduce(Mass.ZERO, Mass::plus);
-        double naoh = scraps.stream().mapToDouble(s -> s.naohShare().fraction() * s.alkaliGrams()).sum();
+        double naoh = scraps.stream()
+                .mapToDouble(s -> s.naohShare().fraction() * s.alkaliGrams())
+                .sum();
         double all = scraps.stream().mapToDouble(ScrapPortion::alkaliGrams).sum();
         return new Formula(
                 fats,
-                new AlkaliChoice(all > 0 ? Share.fraction(Math.min(1, naoh / all)) : Share.WHOLE, Share.WHOLE, Share.WHOLE, true),
+                new AlkaliChoice(
+                        all > 0 ? Share.fraction(Math.min(1, naoh / all)) : Share.WHOLE,
+                        Share.WHOLE,
+                        Share.WHOLE,
+                        true),
                 Share.fraction(superfat().value()),
                 LiquidTarget.ofFats(waterShare().fraction() * total().grams() / fatMass.grams()),
-                List.of(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
+                List.of(new LiquidPart(
+                        Catalogue.standard().liquid("distilled-water"), Share.WHOLE, LiquidState.LIQUID)),
                 additives);
     }
 

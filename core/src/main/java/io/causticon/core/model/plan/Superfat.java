@@ -8,12 +8,13 @@ import io.causticon.core.quantity.Share;
 /**
  * The superfat of given weights, and how far it can be off.
  *
- * <p>{@code SF = 1 - (A_given x purity - A_acid) / A_fat}. Its spread comes from independent relative errors of what the fats
- * need and what was given: the natural spread of each fat's saponification value weighted by its part of the alkali, the
- * step of the scale at each weighing (uniform, step / sqrt 12; sodium and potassium hydroxide are two weighings), and the purity of the alkali
- * (one point either way at 95 %, three for potassium hydroxide without a certificate). One scale that reads wrong by a factor reads fats and
- * lye wrong alike, which cancels; two scales do not share it (0.3 % each at 95 %, a judgement). Source: stoichiometry and the propagation
- * of independent errors (JCGM 100:2008, 5.1).
+ * <p>{@code SF = 1 - (A_given x purity - A_acid) / A_fat}. Its spread comes from independent relative errors of what
+ * the fats need and what was given: the natural spread of each fat's saponification value weighted by its part of the
+ * alkali, the step of the scale at each weighing (uniform, step / sqrt 12; sodium and potassium hydroxide are two
+ * weighings), and the purity of the alkali (one point either way at 95 %, three for potassium hydroxide without a
+ * certificate). One scale that reads wrong by a factor reads fats and lye wrong alike, which cancels; two scales do not
+ * share it (0.3 % each at 95 %, a judgement). Source: stoichiometry and the propagation of independent errors (JCGM
+ * 100:2008, 5.1).
  */
 public final class Superfat {
 
@@ -53,8 +54,9 @@ public final class Superfat {
     }
 
     /**
-     * Grams of a fat, whole and up, after which this much alkali leaves the target: {@code m = (B / (1 - s) - A) / f} with A what the fats take, B the
-     * alkali that is there, f what a gram of the fat takes. Nothing where they are fat enough.
+     * Grams of a fat, whole and up, after which this much alkali leaves the target: {@code m = (B / (1 - s) - A) / f}
+     * with A what the fats take, B the alkali that is there, f what a gram of the fat takes. Nothing where they are fat
+     * enough.
      *
      * @param needed moles that the fats take wholly
      * @param there moles of alkali, bound or free

@@ -14,11 +14,7 @@ import java.util.stream.Stream;
  * @param additives each additive
  */
 public record Weights(
-        List<FatPortion> fats,
-        Mass naoh,
-        Mass koh,
-        List<LiquidPortion> liquids,
-        List<AdditivePortion> additives) {
+        List<FatPortion> fats, Mass naoh, Mass koh, List<LiquidPortion> liquids, List<AdditivePortion> additives) {
 
     public Weights {
         fats = List.copyOf(fats);
@@ -28,11 +24,13 @@ public record Weights(
 
     public static Weights planned(Formula formula) {
         AlkaliBalance balance = AlkaliBalance.of(formula);
-        return new Weights(
-                formula.fats(), balance.naoh(), balance.koh(), balance.liquids(), formula.additives());
+        return new Weights(formula.fats(), balance.naoh(), balance.koh(), balance.liquids(), formula.additives());
     }
 
-    /** As the scales can show them: nobody weighs 8.75 g in steps of one gram. Additives are taken to be weighed as finely as they are dosed. */
+    /**
+     * As the scales can show them: nobody weighs 8.75 g in steps of one gram. Additives are taken to be weighed as
+     * finely as they are dosed.
+     */
     public Weights shownOn(Scales scales) {
         return new Weights(
                 fats.stream().map(f -> f.weighing(scales.shown(f.mass()))).toList(),
@@ -70,7 +68,9 @@ public record Weights(
     /** Moles of alkali that acids in liquids and additives take up. */
     public double acidMoles() {
         return liquids.stream().mapToDouble(LiquidPortion::acidMoles).sum()
-                + additives.stream().mapToDouble(a -> a.additive().alkaliMoles(a.mass())).sum();
+                + additives.stream()
+                        .mapToDouble(a -> a.additive().alkaliMoles(a.mass()))
+                        .sum();
     }
 
     public Weights withFats(List<FatPortion> otherFats) {

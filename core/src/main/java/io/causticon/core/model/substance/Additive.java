@@ -59,10 +59,28 @@ public record Additive(
      * @param behaviour what it does: {@code accelerates_mild}, {@code seizes}, {@code discolours_brown} ...
      */
     public static Additive ownFragrance(
-            String id, String name, @Nullable Double cap, Set<String> behaviour, Set<String> scentAllergens, String note) {
+            String id,
+            String name,
+            @Nullable Double cap,
+            Set<String> behaviour,
+            Set<String> scentAllergens,
+            String note) {
         return new Additive(
-                id, name, "fragrance", null, cap, GRAMS_PER_TEASPOON_OF_FRAGRANCE, behaviour, "trace", null, Share.NONE,
-                Share.NONE, Set.of(), scentAllergens, note, Confidence.MEDIUM);
+                id,
+                name,
+                "fragrance",
+                null,
+                cap,
+                GRAMS_PER_TEASPOON_OF_FRAGRANCE,
+                behaviour,
+                "trace",
+                null,
+                Share.NONE,
+                Share.NONE,
+                Set.of(),
+                scentAllergens,
+                note,
+                Confidence.MEDIUM);
     }
 
     public boolean isFragrance() {

@@ -12,8 +12,8 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
- * Finds the row of a table by what a maker calls it. Each word of a quick line may be a substance, and the tables hold hundreds: what
- * {@link Catalogue#answersTo} asks of one row is looked up here for all.
+ * Finds the row of a table by what a maker calls it. Each word of a quick line may be a substance, and the tables hold
+ * hundreds: what {@link Catalogue#answersTo} asks of one row is looked up here for all.
  *
  * @param <T> row of the table
  */
@@ -48,8 +48,13 @@ final class CalledIndex<T> {
         String asked = called.asked();
         Stream<Place<T>> oils = asked.length() < Catalogue.SHORTEST_BEGINNING
                 ? Stream.empty()
-                : essentials.tailMap(asked, true).entrySet().stream().takeWhile(e -> e.getKey().startsWith(asked)).map(Map.Entry::getValue);
-        Stream<Place<T>> words = Stream.of(names.get(called.words()), asked.isEmpty() ? null : firstWords.get(asked)).filter(Objects::nonNull);
-        return Stream.concat(words, oils).min(Comparator.comparingInt(Place::at)).map(Place::row);
+                : essentials.tailMap(asked, true).entrySet().stream()
+                        .takeWhile(e -> e.getKey().startsWith(asked))
+                        .map(Map.Entry::getValue);
+        Stream<Place<T>> words = Stream.of(names.get(called.words()), asked.isEmpty() ? null : firstWords.get(asked))
+                .filter(Objects::nonNull);
+        return Stream.concat(words, oils)
+                .min(Comparator.comparingInt(Place::at))
+                .map(Place::row);
     }
 }

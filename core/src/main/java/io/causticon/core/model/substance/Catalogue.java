@@ -13,8 +13,7 @@ import java.util.stream.Stream;
 /** All fats, liquids and additives that ship with the application. Immutable. */
 public final class Catalogue {
 
-    private static final Catalogue STANDARD =
-            new Catalogue(FatRows.read(), LiquidRows.read(), AdditiveRows.read());
+    private static final Catalogue STANDARD = new Catalogue(FatRows.read(), LiquidRows.read(), AdditiveRows.read());
 
     static final String ESSENTIAL = "eo-";
 
@@ -49,7 +48,8 @@ public final class Catalogue {
         return new Catalogue(
                 Stream.concat(fats.values().stream(), ownFats.stream()).toList(),
                 List.copyOf(liquids.values()),
-                Stream.concat(additives.values().stream(), ownAdditives.stream()).toList());
+                Stream.concat(additives.values().stream(), ownAdditives.stream())
+                        .toList());
     }
 
     public Collection<Fat> fats() {
@@ -111,7 +111,9 @@ public final class Catalogue {
         return Optional.ofNullable(POWDERS.get(liquid.id())).flatMap(this::findLiquid);
     }
 
-    /** What a maker may call a substance: its id, its name, the first words of its id, or how an essential oil begins. */
+    /**
+     * What a maker may call a substance: its id, its name, the first words of its id, or how an essential oil begins.
+     */
     public static boolean answersTo(String id, String name, String called) {
         return answersTo(id, name, Called.of(called));
     }
@@ -137,7 +139,9 @@ public final class Catalogue {
         boolean begins = !asked.isEmpty() && id.startsWith(asked);
         return begins && (id.length() == asked.length() || id.charAt(asked.length()) == '-')
                 || name.equalsIgnoreCase(words)
-                || asked.length() >= SHORTEST_BEGINNING && id.startsWith(ESSENTIAL) && id.startsWith(asked, ESSENTIAL.length());
+                || asked.length() >= SHORTEST_BEGINNING
+                        && id.startsWith(ESSENTIAL)
+                        && id.startsWith(asked, ESSENTIAL.length());
     }
 
     private static <T> Map<String, T> byId(List<T> rows, Function<T, String> id) {

@@ -44,9 +44,10 @@ public record Fat(
         boolean palm,
         Set<String> allergens) {
 
-    /** What is left of the spread once a supplier's certificate gives the value of the very lot: titration error, 95 %. */
+    /**
+     * What is left of the spread once a supplier's certificate gives the value of the very lot: titration error, 95 %.
+     */
     public static final Share CERTIFIED_SPREAD = Share.percent(0.5);
-
 
     public Fat {
         acids = List.copyOf(acids);
@@ -55,7 +56,10 @@ public record Fat(
 
     /** The name without what stands in brackets or after a comma, for narrow places. */
     public String shortName() {
-        return name.replaceAll("\\s*\\(.*?\\)", "").replaceAll(",.*", "").replaceAll("(?i) oil$", "").trim();
+        return name.replaceAll("\\s*\\(.*?\\)", "")
+                .replaceAll(",.*", "")
+                .replaceAll("(?i) oil$", "")
+                .trim();
     }
 
     /**
@@ -65,8 +69,22 @@ public record Fat(
      */
     public Fat certified(double certified) {
         return new Fat(
-                id, name, kind, certified, saponificationRange, CERTIFIED_SPREAD, iodineValue, iodineRange, unsaponifiable,
-                meltingRange, acids, source, confidence, animal, palm, allergens);
+                id,
+                name,
+                kind,
+                certified,
+                saponificationRange,
+                CERTIFIED_SPREAD,
+                iodineValue,
+                iodineRange,
+                unsaponifiable,
+                meltingRange,
+                acids,
+                source,
+                confidence,
+                animal,
+                palm,
+                allergens);
     }
 
     /**
@@ -80,9 +98,22 @@ public record Fat(
      */
     public Fat ownLikeness(String ownId, String ownName, double certified, double iodine, boolean ofAnimal) {
         return new Fat(
-                ownId, ownName, kind, certified, Interval.between(certified, certified), CERTIFIED_SPREAD, iodine,
-                Interval.between(iodine, iodine), unsaponifiable, meltingRange, acids,
-                "supplier's certificate; acids as of " + name, Confidence.MEDIUM, ofAnimal, palm, allergens);
+                ownId,
+                ownName,
+                kind,
+                certified,
+                Interval.between(certified, certified),
+                CERTIFIED_SPREAD,
+                iodine,
+                Interval.between(iodine, iodine),
+                unsaponifiable,
+                meltingRange,
+                acids,
+                "supplier's certificate; acids as of " + name,
+                Confidence.MEDIUM,
+                ofAnimal,
+                palm,
+                allergens);
     }
 
     /** Fraction of one acid among its acids. */

@@ -3,9 +3,9 @@ package io.causticon.core.model.substance;
 /**
  * Saponification and iodine value of a fat from its fatty acids: the check on every row of the catalogue.
  *
- * <p>A triglyceride weighs three acids and a glycerol less three waters: {@code 3 M + 38.05} g/mol, with {@code M} the mean
- * molar mass of its acids. It takes three KOH (56.106 g/mol) and each double bond one iodine molecule (253.81 g/mol).
- * A free acid weighs {@code M} and takes one. Unsaponifiables take none of either.
+ * <p>A triglyceride weighs three acids and a glycerol less three waters: {@code 3 M + 38.05} g/mol, with {@code M} the
+ * mean molar mass of its acids. It takes three KOH (56.106 g/mol) and each double bond one iodine molecule (253.81
+ * g/mol). A free acid weighs {@code M} and takes one. Unsaponifiables take none of either.
  *
  * <p>Source: stoichiometry; the same relations stand behind the calculated values of AOCS Cd 3a-94 and Cd 1c-85.
  */
@@ -51,12 +51,12 @@ final class FatTheory {
         double mean = meanAcidMass(fat);
         double saponifiable = 1 - fat.unsaponifiable().fraction();
         return switch (fat.kind()) {
-            case TRIGLYCERIDE, BUTTER_HIGH_UNSAPONIFIABLE -> ACIDS_PER_GLYCERIDE
-                    * saponifiable
-                    / (ACIDS_PER_GLYCERIDE * mean + GLYCEROL_LESS_THREE_WATERS);
+            case TRIGLYCERIDE, BUTTER_HIGH_UNSAPONIFIABLE ->
+                ACIDS_PER_GLYCERIDE * saponifiable / (ACIDS_PER_GLYCERIDE * mean + GLYCEROL_LESS_THREE_WATERS);
             case FREE_FATTY_ACID -> saponifiable / mean;
-            case WAX_ESTER -> throw new IllegalArgumentException(
-                    "Impossible state: " + fat.name() + " is a wax and has no theory of its saponification value");
+            case WAX_ESTER ->
+                throw new IllegalArgumentException(
+                        "Impossible state: " + fat.name() + " is a wax and has no theory of its saponification value");
         };
     }
 

@@ -28,7 +28,9 @@ final class Rows {
             if (in == null) {
                 throw new IllegalStateException("Impossible state: the table " + file + " is not on the class path");
             }
-            return FORMAT.parse(new InputStreamReader(in, StandardCharsets.UTF_8)).stream().map(row).toList();
+            return FORMAT.parse(new InputStreamReader(in, StandardCharsets.UTF_8)).stream()
+                    .map(row)
+                    .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -14,8 +14,14 @@ public final class StandardNames {
 
     private static final String SODIUM = "Sodium ";
     private static final String POTASSIUM = "Potassium ";
-    private static final List<Row> ROWS = Rows.read("fats.csv", row -> new Row(row.get("id"), row.get("inci_saponified_NaOH").trim(), row.get("inci_oil").trim()));
-    private static final Map<String, Row> BY_ID = ROWS.stream().collect(Collectors.toUnmodifiableMap(Row::id, Function.identity()));
+    private static final List<Row> ROWS = Rows.read(
+            "fats.csv",
+            row -> new Row(
+                    row.get("id"),
+                    row.get("inci_saponified_NaOH").trim(),
+                    row.get("inci_oil").trim()));
+    private static final Map<String, Row> BY_ID =
+            ROWS.stream().collect(Collectors.toUnmodifiableMap(Row::id, Function.identity()));
 
     private record Row(String id, String sodiumSoap, String oil) {}
 

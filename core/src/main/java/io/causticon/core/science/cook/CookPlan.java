@@ -18,7 +18,8 @@ import java.util.List;
  * A cook, from the plan alone.
  *
  * @param after fats that go in after the cook and stay what they are
- * @param superfatOfTheCook share of the cooked fats that the lye leaves; below zero the lye takes of those that come after, too
+ * @param superfatOfTheCook share of the cooked fats that the lye leaves; below zero the lye takes of those that come
+ *     after, too
  * @param hours from lye-in until 95 of 100 are soap at {@link #POT}, central 80 %
  * @param water in the pot at the start
  * @param waterLostHourly what an open pot loses in an hour; under a lid far less (estimate, half to twice)
@@ -32,7 +33,10 @@ public record CookPlan(
         Mass waterLostHourly,
         double leastPotLitres) {
 
-    /** Where a pot is kept: hot enough to go on by itself, below where it boils over (a judgement, as makers keep it: 70 to 90 C). */
+    /**
+     * Where a pot is kept: hot enough to go on by itself, below where it boils over (a judgement, as makers keep it: 70
+     * to 90 C).
+     */
     public static final Temperature POT = Temperature.celsius(80);
 
     /** Stronger lye leaves a paste too stiff to stir or to spoon (a judgement). */
@@ -41,7 +45,10 @@ public record CookPlan(
     /** With so much of water to one of alkali a paste stays soft until it is spooned (a judgement). */
     public static final Share COOKING_LYE = Share.percent(26);
 
-    /** Scents leave a paste that is hotter than this quicker than they are stirred in (a judgement; flash points are told by the supplier). */
+    /**
+     * Scents leave a paste that is hotter than this quicker than they are stirred in (a judgement; flash points are
+     * told by the supplier).
+     */
     public static final Temperature SCENT_BELOW = Temperature.celsius(70);
 
     static final double AT_LYE_IN = 0.05;
@@ -54,7 +61,10 @@ public record CookPlan(
     /** Rates of recipes differ by a third either way: 1.28 standard deviations for 80 of 100. */
     static final double SPREAD = Math.exp(1.28 * LoafExpectation.USUAL.rateSpread());
 
-    /** kg of water a square metre and hour from an open pot at 80 C, stirred now and then: Dalton's law with 0.0075 m/s, half of it under a skin. */
+    /**
+     * kg of water a square metre and hour from an open pot at 80 C, stirred now and then: Dalton's law with 0.0075 m/s,
+     * half of it under a skin.
+     */
     private static final double EVAPORATES = 4;
 
     /** A pot is about as wide as it is high when it is half full. */
@@ -68,14 +78,18 @@ public record CookPlan(
 
     public static CookPlan of(BatchPlan plan) {
         Formula formula = plan.formula();
-        List<FatPortion> after = formula.fats().stream().filter(FatPortion::afterCook).toList();
-        List<FatPortion> cooked = formula.fats().stream().filter(f -> !f.afterCook()).toList();
+        List<FatPortion> after =
+                formula.fats().stream().filter(FatPortion::afterCook).toList();
+        List<FatPortion> cooked =
+                formula.fats().stream().filter(f -> !f.afterCook()).toList();
         AlkaliBalance balance = AlkaliBalance.of(formula);
-        double moles = formula.fats().stream().mapToDouble(FatPortion::alkaliMoles).sum();
+        double moles =
+                formula.fats().stream().mapToDouble(FatPortion::alkaliMoles).sum();
         double inPot = cooked.stream().mapToDouble(FatPortion::alkaliMoles).sum();
         double lye = moles * (1 - formula.superfat().fraction());
         Share ofTheCook = Share.fraction(inPot > 0 ? 1 - lye / inPot : -1);
-        double usual = RateLaw.hoursBetween(AT_LYE_IN, COOKED, POT.celsius(), Batter.of(formula).rate());
+        double usual = RateLaw.hoursBetween(
+                AT_LYE_IN, COOKED, POT.celsius(), Batter.of(formula).rate());
         Interval hours = Interval.between(usual / SPREAD, usual * SPREAD);
         Mass water = balance.water();
         return new CookPlan(

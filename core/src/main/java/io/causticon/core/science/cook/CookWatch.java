@@ -61,8 +61,8 @@ public record CookWatch(
     }
 
     /**
-     * Paste in ten times its mass of water: finished soap stands near 10 there, and {@link #CALM_ALKALI} would alone make it 11.4
-     * (0.1 g NaOH in 1.1 kg is 0.0023 mol/kg). A reading above this is alkali that found no fat.
+     * Paste in ten times its mass of water: finished soap stands near 10 there, and {@link #CALM_ALKALI} would alone
+     * make it 11.4 (0.1 g NaOH in 1.1 kg is 0.0023 mol/kg). A reading above this is alkali that found no fat.
      */
     private static final double CALM_PH = 10.5;
 
@@ -89,7 +89,10 @@ public record CookWatch(
         if (facts.plan().isRework()) {
             return Optional.of(new MeltWatch(facts, now).watch());
         }
-        return facts.log().first(Entry.LyeIntoFats.class).filter(in -> !in.at().isAfter(now)).map(in -> new Watching(facts, in.at(), now).watch());
+        return facts.log()
+                .first(Entry.LyeIntoFats.class)
+                .filter(in -> !in.at().isAfter(now))
+                .map(in -> new Watching(facts, in.at(), now).watch());
     }
 
     /** What the last test since says. A titration is not undone by a strip, which does not see a little. */
@@ -119,24 +122,40 @@ public record CookWatch(
             this.lyeIn = lyeIn;
             this.now = now;
             this.factor = Batter.of(facts.plan().formula()).rate();
-            this.pot = facts.readings(MeasurementPoint.BATTER).stream().filter(t -> !t.at().isBefore(lyeIn) && !t.at().isAfter(now)).toList();
+            this.pot = facts.readings(MeasurementPoint.BATTER).stream()
+                    .filter(t -> !t.at().isBefore(lyeIn) && !t.at().isAfter(now))
+                    .toList();
         }
 
         CookWatch watch() {
             Optional<BatchLog.Timed<Entry.Cooked>> look = last(true);
             double soap = soap(factor);
             Interval band = Interval.between(soap(factor / CookPlan.SPREAD), soap(factor * CookPlan.SPREAD));
-            double left = soap >= CookPlan.COOKED ? 0 : RateLaw.hoursBetween(Math.max(soap, CookPlan.AT_LYE_IN), CookPlan.COOKED, celsius(), factor);
+            double left = soap >= CookPlan.COOKED
+                    ? 0
+                    : RateLaw.hoursBetween(Math.max(soap, CookPlan.AT_LYE_IN), CookPlan.COOKED, celsius(), factor);
             Stage stage = stage();
             Optional<Mass> lost = lost();
             Mass back = stage == Stage.DONE ? Mass.ZERO : back(lost);
             return new CookWatch(
-                    stage, look.map(l -> l.entry().what()), timed(), soap, band, left, lost, back, says(stage, look, left, back), heeds(stage, lost), notes(stage, band));
+                    stage,
+                    look.map(l -> l.entry().what()),
+                    timed(),
+                    soap,
+                    band,
+                    left,
+                    lost,
+                    back,
+                    says(stage, look, left, back),
+                    heeds(stage, lost),
+                    notes(stage, band));
         }
 
         private Stage stage() {
             Optional<Instant> clear = log.of(Entry.Cooked.class)
-                    .filter(c -> c.entry().what() == Cooking.CLEAR && !c.at().isAfter(now)).map(BatchLog.Timed::at).findFirst();
+                    .filter(c -> c.entry().what() == Cooking.CLEAR && !c.at().isAfter(now))
+                    .map(BatchLog.Timed::at)
+                    .findFirst();
             if (facts.poured().filter(p -> !p.isAfter(now)).isPresent()) {
                 return Stage.DONE;
             }
@@ -151,7 +170,9 @@ public record CookWatch(
         }
 
         private Optional<BatchLog.Timed<Entry.Cooked>> last(boolean look) {
-            return log.of(Entry.Cooked.class).filter(c -> c.entry().what().isLook() == look && !c.at().isAfter(now)).reduce((a, b) -> b);
+            return log.of(Entry.Cooked.class)
+                    .filter(c -> c.entry().what().isLook() == look && !c.at().isAfter(now))
+                    .reduce((a, b) -> b);
         }
 
         /** By the law, from reading to reading; before the first as hot as lye and fats met. */
@@ -174,17 +195,22 @@ public record CookWatch(
         }
 
         private boolean timed() {
-            return facts.cookedSince().filter(on -> pot.stream().anyMatch(t -> !t.at().isBefore(on))).isPresent();
+            return facts.cookedSince()
+                    .filter(on -> pot.stream().anyMatch(t -> !t.at().isBefore(on)))
+                    .isPresent();
         }
 
         private double celsius() {
-            return pot.isEmpty() ? CookPlan.POT.celsius() : pot.get(pot.size() - 1).entry().temperature().celsius();
+            return pot.isEmpty()
+                    ? CookPlan.POT.celsius()
+                    : pot.get(pot.size() - 1).entry().temperature().celsius();
         }
 
         /** Between the first and the last weighing of the whole pot; what went in between does not hide it. */
         private Optional<Mass> lost() {
             List<BatchLog.Timed<Entry.PotWeighed>> weighed = log.of(Entry.PotWeighed.class)
-                    .filter(p -> !p.at().isBefore(lyeIn) && !p.at().isAfter(now)).toList();
+                    .filter(p -> !p.at().isBefore(lyeIn) && !p.at().isAfter(now))
+                    .toList();
             if (weighed.size() < 2) {
                 return Optional.empty();
             }
@@ -208,18 +234,27 @@ public record CookWatch(
             return switch (stage) {
                 case BEFORE -> Phrase.of("At trace: heat on, lid on, the pot near {}.", CookPlan.POT);
                 case COOKING -> cooking(look, left, back);
-                case TO_TEST -> Phrase.of("Clear all through: test it. A pea of paste in ten times its mass of hot water, cooled; a strip or a pen in that, or titrate.");
-                case GOES_ON -> Phrase.of("Alkali is left: the heat stays on, stir, and test again in half an hour. No more fat to mend it before a titration says how much.");
-                case AFTER -> Phrase.of("Heat off. Now what goes in after the cook: fats first, scent last, below {}. Then spoon it in and press the air out.",
-                        CookPlan.SCENT_BELOW);
+                case TO_TEST ->
+                    Phrase.of("Clear all through: test it. A pea of paste in ten times its mass of hot water, cooled; a"
+                            + " strip or a pen in that, or titrate.");
+                case GOES_ON ->
+                    Phrase.of("Alkali is left: the heat stays on, stir, and test again in half an hour. No more fat to"
+                            + " mend it before a titration says how much.");
+                case AFTER ->
+                    Phrase.of(
+                            "Heat off. Now what goes in after the cook: fats first, scent last, below {}. Then spoon"
+                                    + " it in and press the air out.",
+                            CookPlan.SCENT_BELOW);
                 case DONE -> Phrase.of("It is in the mould.");
             };
         }
 
         private Phrase cooking(Optional<BatchLog.Timed<Entry.Cooked>> look, double left, Mass back) {
             Cooking seen = look.map(l -> l.entry().what()).orElse(null);
-            Optional<Instant> stirred = last(false).filter(c -> c.entry().what() == Cooking.STIRRED).map(BatchLog.Timed::at);
-            boolean risesStill = seen == Cooking.RISES && stirred.filter(s -> !s.isBefore(look.orElseThrow().at())).isEmpty();
+            Optional<Instant> stirred =
+                    last(false).filter(c -> c.entry().what() == Cooking.STIRRED).map(BatchLog.Timed::at);
+            boolean risesStill = seen == Cooking.RISES
+                    && stirred.filter(s -> !s.isBefore(look.orElseThrow().at())).isEmpty();
             if (risesStill) {
                 return Phrase.of("Stir it down now, lid off, long spoon: it boils over in a moment and it burns.");
             }
@@ -235,26 +270,42 @@ public record CookWatch(
             }
             return left <= 0
                     ? Phrase.of("By the clock it is done: look whether it is clear all through.")
-                    : Phrase.of("Lid on, stir every {} min. About {} h more at {}.", (double) STIR_EVERY.toMinutes(), tenth(left), Temperature.celsius(celsius()));
+                    : Phrase.of(
+                            "Lid on, stir every {} min. About {} h more at {}.",
+                            (double) STIR_EVERY.toMinutes(),
+                            tenth(left),
+                            Temperature.celsius(celsius()));
         }
 
         private List<Phrase> heeds(Stage stage, Optional<Mass> lost) {
             List<Phrase> heeds = new ArrayList<>();
             boolean hot = stage == Stage.COOKING || stage == Stage.GOES_ON;
             if (hot && !pot.isEmpty() && celsius() >= BOILS_OVER) {
-                heeds.add(Phrase.of("At {} it is about to boil over: heat down, stir, do not lean over it", Temperature.celsius(celsius())));
+                heeds.add(Phrase.of(
+                        "At {} it is about to boil over: heat down, stir, do not lean over it",
+                        Temperature.celsius(celsius())));
             }
             if (hot && !pot.isEmpty() && celsius() < COOL) {
-                heeds.add(Phrase.of("At {} it cooks slowly: {} is usual", Temperature.celsius(celsius()), CookPlan.POT));
+                heeds.add(
+                        Phrase.of("At {} it cooks slowly: {} is usual", Temperature.celsius(celsius()), CookPlan.POT));
             }
             if (stage == Stage.AFTER && !pot.isEmpty() && celsius() > CookPlan.SCENT_BELOW.celsius()) {
-                heeds.add(Phrase.of("Still {}: scent waits until it is below {}", Temperature.celsius(celsius()), CookPlan.SCENT_BELOW));
+                heeds.add(Phrase.of(
+                        "Still {}: scent waits until it is below {}",
+                        Temperature.celsius(celsius()),
+                        CookPlan.SCENT_BELOW));
             }
-            lost.filter(l -> l.grams() < -1).ifPresent(l -> heeds.add(
-                    Phrase.of("The pot is heavier by {} than it was: is the same pot on the scale, with the same spoon and lid?", l.times(-1))));
+            lost.filter(l -> l.grams() < -1)
+                    .ifPresent(l -> heeds.add(Phrase.of(
+                            "The pot is heavier by {} than it was: is the same pot on the scale, with the same spoon"
+                                    + " and lid?",
+                            l.times(-1))));
             if (stage == Stage.AFTER && CookPlan.of(facts.plan()).lyeIsLeftOver()) {
-                heeds.add(Phrase.of("By the plan the cook was {} short of fat: what goes in now is eaten by that lye before any of it stays free",
-                        Share.fraction(-CookPlan.of(facts.plan()).superfatOfTheCook().fraction())));
+                heeds.add(Phrase.of(
+                        "By the plan the cook was {} short of fat: what goes in now is eaten by that lye before any of"
+                                + " it stays free",
+                        Share.fraction(
+                                -CookPlan.of(facts.plan()).superfatOfTheCook().fraction())));
             }
             return heeds;
         }
@@ -267,11 +318,14 @@ public record CookWatch(
                 notes.add(Phrase.of("Read the pot: without its temperature nobody can tell how far it is"));
             }
             if (seenClear && timed() && band.high() < SURELY_SOAP) {
-                notes.add(Phrase.of("By the clock {} at most is soap. Gel is clear, too, long before it is cooked through: cook on, and test more than one spot",
+                notes.add(Phrase.of(
+                        "By the clock {} at most is soap. Gel is clear, too, long before it is cooked through: cook"
+                                + " on, and test more than one spot",
                         Share.fraction(band.high())));
             }
             if (stage == Stage.TO_TEST) {
-                notes.add(Phrase.of("A strip tells of much alkali, not of a little: it lets the work go on, it does not release the batch"));
+                notes.add(Phrase.of("A strip tells of much alkali, not of a little: it lets the work go on, it does not"
+                        + " release the batch"));
                 notes.add(Phrase.of("Never on the tongue while it is hot paste"));
             }
             return notes;

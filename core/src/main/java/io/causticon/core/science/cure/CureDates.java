@@ -12,7 +12,8 @@ import java.time.Instant;
  *
  * @param poured when the batter went into the mould
  * @param unmoulded when it left the mould, or was cut
- * @param oldEnough when it is old enough for its kind, and for its maker where she wants it older (some give all-olive soap a year); never younger
+ * @param oldEnough when it is old enough for its kind, and for its maker where she wants it older (some give all-olive
+ *     soap a year); never younger
  */
 public record CureDates(Instant poured, Instant unmoulded, Instant oldEnough) {
 
@@ -28,7 +29,10 @@ public record CureDates(Instant poured, Instant unmoulded, Instant oldEnough) {
                 .map(u -> u.at())
                 .or(() -> log.first(Entry.Cut.class).map(c -> c.at()))
                 .orElse(poured.plus(made.unmould()));
-        Duration wanted = log.last(Entry.ToCure.class).map(c -> WEEK.multipliedBy(c.entry().weeks())).orElse(Duration.ZERO);
-        return new CureDates(poured, unmoulded, unmoulded.plus(wanted.compareTo(made.cure()) > 0 ? wanted : made.cure()));
+        Duration wanted = log.last(Entry.ToCure.class)
+                .map(c -> WEEK.multipliedBy(c.entry().weeks()))
+                .orElse(Duration.ZERO);
+        return new CureDates(
+                poured, unmoulded, unmoulded.plus(wanted.compareTo(made.cure()) > 0 ? wanted : made.cure()));
     }
 }

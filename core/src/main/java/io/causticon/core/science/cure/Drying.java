@@ -23,10 +23,11 @@ import org.hipparchus.random.SobolSequenceGenerator;
 /**
  * How bars dry, by what is expected of them and by whatever weighings there are.
  *
- * <p>{@code m(t) = m_0 (1 - L + L (s exp(-t / T1) + (1 - s) exp(-t / T2)))}: L is what a bar can lose, T2 the slow part, T1 the skin. L, T2, T1 and s have
- * priors from the bar and its air ({@link DryingBar}), each bar a mass of its own; all are fitted to the logarithms of the masses by least squares
- * (Levenberg-Marquardt), and the inverse of the normal matrix gives the spread. What is forecast is read from 256 draws of that (Sobol's sequence), so
- * that a date has the skew that it has.
+ * <p>{@code m(t) = m_0 (1 - L + L (s exp(-t / T1) + (1 - s) exp(-t / T2)))}: L is what a bar can lose, T2 the slow
+ * part, T1 the skin. L, T2, T1 and s have priors from the bar and its air ({@link DryingBar}), each bar a mass of its
+ * own; all are fitted to the logarithms of the masses by least squares (Levenberg-Marquardt), and the inverse of the
+ * normal matrix gives the spread. What is forecast is read from 256 draws of that (Sobol's sequence), so that a date
+ * has the skew that it has.
  */
 public final class Drying {
 
@@ -39,7 +40,9 @@ public final class Drying {
      */
     public record Weighing(double days, double grams, String bar) {}
 
-    /** A bar that loses less than this of its mass in a week is dry (a judgement: half a gram of a bar of a hundred). */
+    /**
+     * A bar that loses less than this of its mass in a week is dry (a judgement: half a gram of a bar of a hundred).
+     */
     public static final double DRY_BELOW_A_WEEK = 0.005;
 
     /** Of the slow days, as a logarithm: draughts, and how close bars stand (a judgement). */
@@ -94,7 +97,10 @@ public final class Drying {
 
     private Drying(DryingBar bar, List<Weighing> weighings) {
         this.bar = bar;
-        List<Weighing> since = weighings.stream().filter(w -> w.days() >= 0 && w.grams() > 0).sorted(Comparator.comparingDouble(Weighing::days)).toList();
+        List<Weighing> since = weighings.stream()
+                .filter(w -> w.days() >= 0 && w.grams() > 0)
+                .sorted(Comparator.comparingDouble(Weighing::days))
+                .toList();
         this.bars = mostWeighed(since);
         this.weighings = since.stream().filter(w -> bars.contains(w.bar())).toList();
         double slow = bar.slowDays();
@@ -104,7 +110,8 @@ public final class Drying {
 
     /** A dozen bars tell how a batch dries; with a parameter for each of hundreds nothing would be fitted in time. */
     private static List<String> mostWeighed(List<Weighing> weighings) {
-        Map<String, Long> counts = weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.counting()));
+        Map<String, Long> counts =
+                weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.counting()));
         return counts.entrySet().stream()
                 .sorted(Map.Entry.<String, Long>comparingByValue().reversed())
                 .limit(MOST_BARS)
@@ -122,7 +129,10 @@ public final class Drying {
         Drying drying = new Drying(bar, weighings);
         drying.fit();
         drying.told = drying.oddities();
-        drying.daysUntilDry = Arrays.stream(drying.draws).mapToDouble(drying::readyDay).sorted().toArray();
+        drying.daysUntilDry = Arrays.stream(drying.draws)
+                .mapToDouble(drying::readyDay)
+                .sorted()
+                .toArray();
         return drying;
     }
 
@@ -158,8 +168,10 @@ public final class Drying {
 
     /** Central 80 % of that. */
     public Interval massShareBandAt(double days) {
-        double[] all = Arrays.stream(draws).mapToDouble(d -> share(d, days)).sorted().toArray();
-        return Interval.between(all[(int) (OF_TEN_AT_EACH_SIDE * all.length)], all[(int) ((1 - OF_TEN_AT_EACH_SIDE) * all.length)]);
+        double[] all =
+                Arrays.stream(draws).mapToDouble(d -> share(d, days)).sorted().toArray();
+        return Interval.between(
+                all[(int) (OF_TEN_AT_EACH_SIDE * all.length)], all[(int) ((1 - OF_TEN_AT_EACH_SIDE) * all.length)]);
     }
 
     /** Water that is left in it then, of its mass then. */
@@ -200,7 +212,9 @@ public final class Drying {
 
     private static double share(double[] p, double days) {
         double skin = skin(p);
-        return 1 - loss(p) * (1 - skin * Math.exp(-days / Math.exp(p[3])) - (1 - skin) * Math.exp(-days / Math.exp(p[1])));
+        return 1
+                - loss(p)
+                        * (1 - skin * Math.exp(-days / Math.exp(p[3])) - (1 - skin) * Math.exp(-days / Math.exp(p[1])));
     }
 
     private static double loss(double[] p) {
@@ -237,17 +251,22 @@ public final class Drying {
         double[] start = Arrays.copyOf(prior, SHAPE + bars.size());
         for (int b = 0; b < bars.size(); b++) {
             String label = bars.get(b);
-            Weighing first = weighings.stream().filter(w -> w.bar().equals(label)).findFirst().orElseThrow();
+            Weighing first = weighings.stream()
+                    .filter(w -> w.bar().equals(label))
+                    .findFirst()
+                    .orElseThrow();
             start[SHAPE + b] = Math.log(first.grams() / share(prior, first.days()));
         }
         try {
-            LeastSquares found = LeastSquares.of(this::residuals, start, new LeastSquares.Search(STEP, CLOSE, EVALUATIONS));
+            LeastSquares found =
+                    LeastSquares.of(this::residuals, start, new LeastSquares.Search(STEP, CLOSE, EVALUATIONS));
             best = found.best();
             draws = drawn(found.covariance().getSubMatrix(0, SHAPE - 1, 0, SHAPE - 1));
         } catch (MathRuntimeException e) {
             // No bar has these masses: what was expected of it stands, and the weighings are asked about.
             best = start;
-            draws = drawn(new DiagonalMatrix(Arrays.stream(spread).map(s -> s * s).toArray()));
+            draws = drawn(
+                    new DiagonalMatrix(Arrays.stream(spread).map(s -> s * s).toArray()));
         }
     }
 
@@ -259,7 +278,9 @@ public final class Drying {
         NormalDistribution normal = new NormalDistribution();
         double[][] all = new double[DRAWS][];
         for (int d = 0; d < DRAWS; d++) {
-            double[] z = Arrays.stream(sobol.nextVector()).map(u -> normal.inverseCumulativeProbability(Math.max(1e-6, Math.min(1 - 1e-6, u)))).toArray();
+            double[] z = Arrays.stream(sobol.nextVector())
+                    .map(u -> normal.inverseCumulativeProbability(Math.max(1e-6, Math.min(1 - 1e-6, u))))
+                    .toArray();
             double[] moved = root.operate(z);
             double[] p = best.clone();
             for (int i = 0; i < SHAPE; i++) {
@@ -291,7 +312,8 @@ public final class Drying {
 
     private List<Phrase> oddities() {
         List<Phrase> odd = new ArrayList<>();
-        Map<String, List<Weighing>> each = weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.toList()));
+        Map<String, List<Weighing>> each =
+                weighings.stream().collect(Collectors.groupingBy(Weighing::bar, TreeMap::new, Collectors.toList()));
         each.forEach((label, of) -> {
             String name = label.isEmpty() ? "The bar" : "Bar " + label;
             Weighing first = of.get(0);
@@ -300,13 +322,23 @@ public final class Drying {
             double expected = first.grams() * (1 - share(prior, last.days()) / share(prior, first.days()));
             if (of.size() > 1 && last.grams() > first.grams() + 2 * NOISE_GRAMS) {
                 odd.add(Phrase.of("{} gains weight: damp air, another bar, or another scale", name));
-            } else if (of.size() > 1 && between >= SHOWN_BY_EQUALS && expected > 4 * NOISE_GRAMS && first.grams() - last.grams() < NOISE_GRAMS) {
-                odd.add(Phrase.of("{} lost nothing in {} days where {} g were expected: is it wrapped, or the scale coarse?", name, between, expected));
+            } else if (of.size() > 1
+                    && between >= SHOWN_BY_EQUALS
+                    && expected > 4 * NOISE_GRAMS
+                    && first.grams() - last.grams() < NOISE_GRAMS) {
+                odd.add(Phrase.of(
+                        "{} lost nothing in {} days where {} g were expected: is it wrapped, or the scale coarse?",
+                        name,
+                        between,
+                        expected));
             }
         });
         weighings.stream()
                 .filter(w -> Math.abs(off(best, w)) > ODD_FROM)
-                .forEach(w -> odd.add(Phrase.of("{} g on day {} does not go with the others: another bar or another scale?", new Exactly(w.grams(), 1), w.days())));
+                .forEach(w -> odd.add(Phrase.of(
+                        "{} g on day {} does not go with the others: another bar or another scale?",
+                        new Exactly(w.grams(), 1),
+                        w.days())));
         return odd;
     }
 }

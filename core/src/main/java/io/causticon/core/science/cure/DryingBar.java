@@ -8,9 +8,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * A bar that dries, and the air that it dries in: what is expected of it before anybody weighs it.
  *
- * <p>Water moves through soap as heat through a slab (Crank, The Mathematics of Diffusion, 4.3): its slowest part goes with
- * {@code 1 / T = pi^2 D (1 / x^2 + 1 / y^2 + 1 / z^2)}. D is such that a bar of 25 x 65 x 85 mm at 20 C has T = 18 days (a judgement, as bars of four to six
- * weeks have it), twice as much for twelve kelvins more.
+ * <p>Water moves through soap as heat through a slab (Crank, The Mathematics of Diffusion, 4.3): its slowest part goes
+ * with {@code 1 / T = pi^2 D (1 / x^2 + 1 / y^2 + 1 / z^2)}. D is such that a bar of 25 x 65 x 85 mm at 20 C has T = 18
+ * days (a judgement, as bars of four to six weeks have it), twice as much for twelve kelvins more.
  *
  * @param thickness mm
  * @param width mm
@@ -21,14 +21,23 @@ import org.jspecify.annotations.Nullable;
  * @param humidity of the air there, a fraction; null where nobody read it
  */
 public record DryingBar(
-        double thickness, double width, double height, double faces, Share freshWater, Temperature room, @Nullable Double humidity) {
+        double thickness,
+        double width,
+        double height,
+        double faces,
+        Share freshWater,
+        Temperature room,
+        @Nullable Double humidity) {
 
     /** Of a workshop where nobody reads it. */
     private static final double USUAL_HUMIDITY = 0.55;
 
     public static final int ALL_FACES = 6;
 
-    /** Of soap between dry and damp air, as a fraction of its mass: 3 % and 12 % of the humidity more (a judgement, as milled toilet soaps hold). */
+    /**
+     * Of soap between dry and damp air, as a fraction of its mass: 3 % and 12 % of the humidity more (a judgement, as
+     * milled toilet soaps hold).
+     */
     private static final double LEFT_IN_DRY_AIR = 0.03;
 
     private static final double LEFT_BY_HUMIDITY = 0.12;
@@ -55,9 +64,14 @@ public record DryingBar(
         return share * share;
     }
 
-    /** Of its mass in a week: what is covered, or stands in damp air, loses little however wet it is, and is not dry for that. */
+    /**
+     * Of its mass in a week: what is covered, or stands in damp air, loses little however wet it is, and is not dry for
+     * that.
+     */
     double dryBelow() {
-        return Drying.DRY_BELOW_A_WEEK * open() * Math.min(1, perWhatIsLeft(canLose()) / perWhatIsLeft(canLoseInUsualAir()));
+        return Drying.DRY_BELOW_A_WEEK
+                * open()
+                * Math.min(1, perWhatIsLeft(canLose()) / perWhatIsLeft(canLoseInUsualAir()));
     }
 
     boolean isCovered() {
@@ -84,7 +98,10 @@ public record DryingBar(
     }
 
     private double canLoseDownTo(double left) {
-        return Math.max(LEAST_LOSS, freshWater.fraction() - left / (1 - left) * freshWater.complement().fraction());
+        return Math.max(
+                LEAST_LOSS,
+                freshWater.fraction()
+                        - left / (1 - left) * freshWater.complement().fraction());
     }
 
     /** How far that may be off, of a logarithm: half as much again and more where nobody knows the air (judgements). */

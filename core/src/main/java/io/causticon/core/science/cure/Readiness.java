@@ -17,7 +17,8 @@ import java.time.Instant;
 import java.util.List;
 
 /**
- * When a batch may be called ready: old enough for its kind, and dry. Whether it may be given away is the gate's to say.
+ * When a batch may be called ready: old enough for its kind, and dry. Whether it may be given away is the gate's to
+ * say.
  *
  * @param cut from when on it dries
  * @param oldEnough the fixed minimum for its kind
@@ -34,10 +35,15 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
 
     /** @param plan as it was made */
     public static Readiness of(BatchPlan plan, BatchLog log) {
-        Instant cut = log.first(Entry.Cut.class).map(BatchLog.Timed::at).orElseGet(() -> CureDates.of(plan, log).unmoulded());
+        Instant cut = log.first(Entry.Cut.class)
+                .map(BatchLog.Timed::at)
+                .orElseGet(() -> CureDates.of(plan, log).unmoulded());
         List<Drying.Weighing> weighings = log.of(Entry.BarWeighed.class)
                 .filter(w -> !w.at().isBefore(cut))
-                .map(w -> new Drying.Weighing(days(cut, w.at()), w.entry().mass().grams(), Bars.label(w.entry().on())))
+                .map(w -> new Drying.Weighing(
+                        days(cut, w.at()),
+                        w.entry().mass().grams(),
+                        Bars.label(w.entry().on())))
                 .toList();
         return new Readiness(cut, CureDates.of(plan, log).oldEnough(), Drying.of(bar(plan, log), weighings));
     }
@@ -45,9 +51,12 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
     private static DryingBar bar(BatchPlan plan, BatchLog log) {
         BatchFacts facts = BatchFacts.of(plan, log, Instant.MAX);
         Weights weights = facts.weightsNow();
-        Share water = Share.fraction(weights.total().isPositive() ? weights.water().dividedBy(weights.total()) : 0);
+        Share water =
+                Share.fraction(weights.total().isPositive() ? weights.water().dividedBy(weights.total()) : 0);
         Temperature room = facts.room().orElse(Temperature.USUAL_ROOM);
-        Double humidity = log.last(Entry.HumidityRead.class).map(h -> h.entry().percent() / 100).orElse(null);
+        Double humidity = log.last(Entry.HumidityRead.class)
+                .map(h -> h.entry().percent() / 100)
+                .orElse(null);
         double faces = openFaces(log);
         Mould mould = plan.mould();
         double thick = plan.pouring().thickness();
@@ -58,16 +67,19 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
             return new DryingBar(mould.height(), mould.width(), mould.length(), faces, water, room, humidity);
         }
         BatterAmount batter = BatterAmount.of(plan.formula());
-        double high = mould.kind() == MouldKind.TUBE ? mould.width() : Math.min(mould.height(), mould.fillHeight(batter.mass(), batter.density()));
+        double high = mould.kind() == MouldKind.TUBE
+                ? mould.width()
+                : Math.min(mould.height(), mould.fillHeight(batter.mass(), batter.density()));
         return new DryingBar(thick, mould.width(), Math.max(1, high), faces, water, room, humidity);
     }
 
     /**
-     * How many faces stood open, the mean from when that was first said to the last weighing, which is what the weighings tell of. Before any, as it was
-     * last said; all of them where nothing was said.
+     * How many faces stood open, the mean from when that was first said to the last weighing, which is what the
+     * weighings tell of. Before any, as it was last said; all of them where nothing was said.
      */
     private static double openFaces(BatchLog log) {
-        List<BatchLog.Timed<Entry.BarsStand>> said = log.of(Entry.BarsStand.class).toList();
+        List<BatchLog.Timed<Entry.BarsStand>> said =
+                log.of(Entry.BarsStand.class).toList();
         if (said.isEmpty()) {
             return DryingBar.ALL_FACES;
         }
@@ -78,7 +90,9 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
         }
         double faceDays = 0;
         for (int i = 0; i < said.size() && said.get(i).at().isBefore(to); i++) {
-            Instant until = i + 1 < said.size() && said.get(i + 1).at().isBefore(to) ? said.get(i + 1).at() : to;
+            Instant until = i + 1 < said.size() && said.get(i + 1).at().isBefore(to)
+                    ? said.get(i + 1).at()
+                    : to;
             faceDays += said.get(i).entry().how().openFaces() * days(said.get(i).at(), until);
         }
         return faceDays / days(from, to);
@@ -88,7 +102,10 @@ public record Readiness(Instant cut, Instant oldEnough, Drying drying) {
         return Duration.between(from, to).toSeconds() / SECONDS_A_DAY;
     }
 
-    /** Of a batch that is not begun: by its water, its mould and usual air; moments are told from an arbitrary beginning. */
+    /**
+     * Of a batch that is not begun: by its water, its mould and usual air; moments are told from an arbitrary
+     * beginning.
+     */
     public static Readiness expected(BatchPlan plan) {
         return of(plan, new BatchLog(Instant.EPOCH, List.of()));
     }

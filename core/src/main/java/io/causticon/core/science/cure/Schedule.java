@@ -19,7 +19,10 @@ import java.time.Duration;
  */
 public record Schedule(Duration bench, Duration unmould, Duration cure) {
 
-    /** A day for a middling recipe at 33 % lye that does not gel (estimate; makers report 12-48 h, 3-7 days for all-olive). */
+    /**
+     * A day for a middling recipe at 33 % lye that does not gel (estimate; makers report 12-48 h, 3-7 days for
+     * all-olive).
+     */
     private static final double USUAL_UNMOULD_HOURS = 24;
 
     private static final double USUAL_UNSATURATED = 0.60;
@@ -31,6 +34,7 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
     private static final double COOKED_UNMOULD_HOURS = 14;
     /** A mash is wetter than a cooked paste (a judgement). */
     private static final double REWORKED_UNMOULD_HOURS = 24;
+
     private static final double LONGEST_UNMOULD_HOURS = 168;
     private static final double USUAL_CURE = 28;
     private static final double COOKED_CURE = 7;
@@ -42,6 +46,7 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
 
     /** Share of ricinoleic acid: more than is usual, and a third of it. */
     private static final Interval CASTOR = Interval.between(0.12, 0.35);
+
     private static final double SALT_BAR = 0.15;
     private static final Duration BENCH = Duration.ofMinutes(75);
     private static final Duration REWORK_BENCH = Duration.ofHours(2);
@@ -91,8 +96,9 @@ public record Schedule(Duration bench, Duration unmould, Duration cure) {
     }
 
     /**
-     * The least for its kind (judgements, as makers report them): cooked one week, others four, salt bars and scraps that were melted with water four. What
-     * is mostly oleic, as all-olive soap, takes up to eight weeks longer, what is rich in castor up to four: both grow with their share, without a step.
+     * The least for its kind (judgements, as makers report them): cooked one week, others four, salt bars and scraps
+     * that were melted with water four. What is mostly oleic, as all-olive soap, takes up to eight weeks longer, what
+     * is rich in castor up to four: both grow with their share, without a step.
      */
     private static Duration cure(BatchPlan plan) {
         if (plan.isRework()) {

@@ -5,9 +5,9 @@ import io.causticon.core.quantity.Share;
 import java.time.Duration;
 
 /**
- * How much water is left in trimmings and shavings that lay about: {@code X(t) = X_end + (X_0 - X_end) exp(-t / T)} with X the water to a gram of
- * what is dry. Thin pieces dry on all sides, so T is twelve days, half to twice (a judgement); at 50 % humidity 9 % stays (a judgement, as milled
- * toilet soaps hold).
+ * How much water is left in trimmings and shavings that lay about: {@code X(t) = X_end + (X_0 - X_end) exp(-t / T)}
+ * with X the water to a gram of what is dry. Thin pieces dry on all sides, so T is twelve days, half to twice (a
+ * judgement); at 50 % humidity 9 % stays (a judgement, as milled toilet soaps hold).
  */
 public final class ScrapWater {
 
@@ -35,7 +35,8 @@ public final class ScrapWater {
         double days = Math.max(0, age.toMinutes() / 60.0 / HOURS_A_DAY);
         double least = left(fresh.fraction(), days, DAYS / HALF_TO_TWICE);
         double most = left(fresh.fraction(), days, DAYS * HALF_TO_TWICE);
-        return new Estimate(left(fresh.fraction(), days, DAYS), Math.max(LEAST_SPREAD, Math.abs(most - least) / 2 / SIGMAS));
+        return new Estimate(
+                left(fresh.fraction(), days, DAYS), Math.max(LEAST_SPREAD, Math.abs(most - least) / 2 / SIGMAS));
     }
 
     private static double left(double fresh, double days, double scale) {

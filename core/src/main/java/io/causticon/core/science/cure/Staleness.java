@@ -22,9 +22,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * How long bars keep before orange dots and the smell of crayons come. Unsaturated fat takes up oxygen: oleic, linoleic and linolenic acid as 1 to 10.3
- * to 21.6 (Fatemi and Hammond, Lipids 15, 1980), whatever is left as fat most of all, half as fast with every ten kelvins less. How many months
- * that comes to is a judgement, wide on purpose: factor two either way holds four bars of five.
+ * How long bars keep before orange dots and the smell of crayons come. Unsaturated fat takes up oxygen: oleic, linoleic
+ * and linolenic acid as 1 to 10.3 to 21.6 (Fatemi and Hammond, Lipids 15, 1980), whatever is left as fat most of all,
+ * half as fast with every ten kelvins less. How many months that comes to is a judgement, wide on purpose: factor two
+ * either way holds four bars of five.
  *
  * @param from when the earliest of ten such bars may show it
  * @param likely when half of them do
@@ -34,12 +35,22 @@ import java.util.Set;
 public record Staleness(Instant from, Instant likely, Instant to, List<Phrase> because) {
 
     private static final Map<FattyAcid, Double> TAKES_UP = Map.of(
-            FattyAcid.OLEIC, 1.0, FattyAcid.LINOLEIC, 10.3, FattyAcid.ALPHA_LINOLENIC, 21.6, FattyAcid.GAMMA_LINOLENIC, 21.6);
+            FattyAcid.OLEIC,
+            1.0,
+            FattyAcid.LINOLEIC,
+            10.3,
+            FattyAcid.ALPHA_LINOLENIC,
+            21.6,
+            FattyAcid.GAMMA_LINOLENIC,
+            21.6);
 
     /** Of soap, as if so much of its fat were free (a judgement: soap of linoleic acid yellows, too, only later). */
     private static final double BOUND_COUNTS = 0.05;
 
-    /** Days at 20 C of a bar in which acids times free fat come to one (a judgement: 24 months of a plain olive bar at 5 %). */
+    /**
+     * Days at 20 C of a bar in which acids times free fat come to one (a judgement: 24 months of a plain olive bar at 5
+     * %).
+     */
     private static final double DAYS = 98;
 
     /** Of a logarithm: 1.282 of it are factor two. */
@@ -81,9 +92,18 @@ public record Staleness(Instant from, Instant likely, Instant to, List<Phrase> b
         }
         double superfat = Math.max(0, facts.asWeighed().superfat().value());
         Temperature room = facts.room().orElse(Temperature.celsius(REFERENCE));
-        double acids = TAKES_UP.entrySet().stream().mapToDouble(a -> a.getValue() * Composition.ofAcid(fats, a.getKey()).fraction()).sum();
-        double days = DAYS / Math.max(1e-6, acids * (superfat + BOUND_COUNTS)) * Math.pow(2, (REFERENCE - room.celsius()) / KELVINS_THAT_DOUBLE);
-        long held = weights.additives().stream().map(a -> a.additive().kind()).filter(PROTECTING::contains).distinct().count();
+        double acids = TAKES_UP.entrySet().stream()
+                .mapToDouble(
+                        a -> a.getValue() * Composition.ofAcid(fats, a.getKey()).fraction())
+                .sum();
+        double days = DAYS
+                / Math.max(1e-6, acids * (superfat + BOUND_COUNTS))
+                * Math.pow(2, (REFERENCE - room.celsius()) / KELVINS_THAT_DOUBLE);
+        long held = weights.additives().stream()
+                .map(a -> a.additive().kind())
+                .filter(PROTECTING::contains)
+                .distinct()
+                .count();
         days *= Math.pow(HELD_LONGER, held);
         Instant begin = facts.poured().get();
         return Optional.of(new Staleness(
@@ -119,12 +139,15 @@ public record Staleness(Instant from, Instant likely, Instant to, List<Phrase> b
 
     /** When somebody last looked for it, and whether it was there; empty when nobody did. */
     static Optional<BatchLog.Timed<Entry.Observed>> lastLook(BatchLog log) {
-        return log.of(Entry.Observed.class).filter(o -> SIGNS.contains(o.entry().finding())).reduce((earlier, later) -> later);
+        return log.of(Entry.Observed.class)
+                .filter(o -> SIGNS.contains(o.entry().finding()))
+                .reduce((earlier, later) -> later);
     }
 
     /** Whether it was seen. */
     public static boolean isSeen(BatchLog log) {
-        return log.of(Entry.Observed.class).anyMatch(o -> SIGNS.contains(o.entry().finding()) && o.entry().presence() == Presence.SEEN);
+        return log.of(Entry.Observed.class)
+                .anyMatch(o -> SIGNS.contains(o.entry().finding()) && o.entry().presence() == Presence.SEEN);
     }
 
     /** When its bars are to be looked at next; empty where none is left, or where it was seen. */
@@ -133,7 +156,8 @@ public record Staleness(Instant from, Instant likely, Instant to, List<Phrase> b
         if (isSeen(log) || stock.cut() > 0 && stock.left() <= 0) {
             return Optional.empty();
         }
-        Optional<Instant> looked = lastLook(log).map(BatchLog.Timed::at).filter(at -> !at.isBefore(from.minus(AGAIN_AFTER)));
+        Optional<Instant> looked =
+                lastLook(log).map(BatchLog.Timed::at).filter(at -> !at.isBefore(from.minus(AGAIN_AFTER)));
         return Optional.of(looked.map(at -> at.plus(AGAIN_AFTER)).orElse(from));
     }
 }

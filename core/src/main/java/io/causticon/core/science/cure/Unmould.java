@@ -17,10 +17,10 @@ import java.util.Optional;
 /**
  * When soap can leave its mould: a forecast from its recipe that each try at the mould moves.
  *
- * <p>The hours from the pour until a loaf lets go are taken as log-normal round {@link Schedule}'s, one standard deviation 0.45 (makers report twelve
- * to forty-eight hours for one and the same recipe). A try at hour t says that it lets go, or is firm, with probability
- * {@code 1 / (1 + (h / t)^8)}: a third too early it is mostly seen to cling. Bayes on a grid of 200 values of h; all of it a judgement, none of it
- * measured.
+ * <p>The hours from the pour until a loaf lets go are taken as log-normal round {@link Schedule}'s, one standard
+ * deviation 0.45 (makers report twelve to forty-eight hours for one and the same recipe). A try at hour t says that it
+ * lets go, or is firm, with probability {@code 1 / (1 + (h / t)^8)}: a third too early it is mostly seen to cling.
+ * Bayes on a grid of 200 values of h; all of it a judgement, none of it measured.
  *
  * @param hours central 80 % of the hours after the pour
  * @param median of them
@@ -38,7 +38,10 @@ public record Unmould(Interval hours, double median, double readyNow, int tries,
     /** In the fridge soap reacts at half the speed and sets later (a judgement). */
     private static final double COLD_LENGTHENS = 1.5;
 
-    /** Bars of salt crumble at the wire from twice the hours on at which they let go (a judgement: hours, where others take days). */
+    /**
+     * Bars of salt crumble at the wire from twice the hours on at which they let go (a judgement: hours, where others
+     * take days).
+     */
     private static final double BRITTLE_AT = 2;
 
     /** How often a try is misjudged or tapped by mistake: no single one decides. */
@@ -46,20 +49,35 @@ public record Unmould(Interval hours, double median, double readyNow, int tries,
 
     /** As planned. */
     public static Unmould planned(BatchPlan plan) {
-        return of(hours(Schedule.of(plan)), new double[0], new boolean[0], Double.NaN, Schedule.isSaltBar(plan.formula()));
+        return of(
+                hours(Schedule.of(plan)),
+                new double[0],
+                new boolean[0],
+                Double.NaN,
+                Schedule.isSaltBar(plan.formula()));
     }
 
     /** With what was seen since; empty before the pour. */
     public static Optional<Unmould> of(BatchFacts facts, Instant now) {
         return facts.poured().filter(p -> !p.isAfter(now)).map(poured -> {
-            List<BatchLog.Timed<Entry.MouldTried>> tried = facts.log().of(Entry.MouldTried.class).filter(t -> t.at().isAfter(poured) && !t.at().isAfter(now)).toList();
-            double[] at = tried.stream().mapToDouble(t -> Math.max(LEAST_HOURS, hours(poured, t.at()))).toArray();
+            List<BatchLog.Timed<Entry.MouldTried>> tried = facts.log()
+                    .of(Entry.MouldTried.class)
+                    .filter(t -> t.at().isAfter(poured) && !t.at().isAfter(now))
+                    .toList();
+            double[] at = tried.stream()
+                    .mapToDouble(t -> Math.max(LEAST_HOURS, hours(poured, t.at())))
+                    .toArray();
             boolean[] ready = new boolean[at.length];
             for (int i = 0; i < at.length; i++) {
                 MouldLook look = tried.get(i).entry().look();
                 ready[i] = look == MouldLook.LETS_GO || look == MouldLook.FIRM;
             }
-            return of(median(facts), at, ready, Math.max(LEAST_HOURS, hours(poured, now)), Schedule.isSaltBar(facts.plan().formula()));
+            return of(
+                    median(facts),
+                    at,
+                    ready,
+                    Math.max(LEAST_HOURS, hours(poured, now)),
+                    Schedule.isSaltBar(facts.plan().formula()));
         });
     }
 
@@ -113,7 +131,8 @@ public record Unmould(Interval hours, double median, double readyNow, int tries,
         }
         double median = quantile(h, weight, 0.5);
         Optional<Double> brittle = salt ? Optional.of(BRITTLE_AT * middle) : Optional.empty();
-        return new Unmould(Interval.between(quantile(h, weight, 0.1), quantile(h, weight, 0.9)), median, go, at.length, brittle);
+        return new Unmould(
+                Interval.between(quantile(h, weight, 0.1), quantile(h, weight, 0.9)), median, go, at.length, brittle);
     }
 
     private static double lets(double hour, double at) {

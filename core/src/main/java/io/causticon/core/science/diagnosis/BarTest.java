@@ -4,8 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * A test of a bar as a maker does it: what it is worth, step by step, and what can come of it as lines of the log. Steps say what the hand does; the
- * safety data sheets of what is used, local rules and trained help come before them.
+ * A test of a bar as a maker does it: what it is worth, step by step, and what can come of it as lines of the log.
+ * Steps say what the hand does; the safety data sheets of what is used, local rules and trained help come before them.
  */
 public enum BarTest {
     /** On one's own hands, and nobody else's. */
@@ -31,7 +31,8 @@ public enum BarTest {
             "The one test that measures what is left over, and holds against doubt. It tells its own error.",
             List.of(
                     "Gloves and glasses. Shave about 5 g from the core, weigh it to a tenth.",
-                    "Dissolve it in 50 g of warm neutral alcohol, away from flames; in hot distilled water soap colours a little by itself and reads high.",
+                    "Dissolve it in 50 g of warm neutral alcohol, away from flames; in hot distilled water soap"
+                            + " colours a little by itself and reads high.",
                     "Two drops of phenolphthalein. No colour: nothing is left over, log 0.",
                     "Pink: add acid drop by drop, swirling, until the colour is gone for half a minute."),
             List.of(),
@@ -86,7 +87,10 @@ public enum BarTest {
             1,
             "Tells how far it has set; nothing of alkali. Gloves until a test was calm.",
             List.of("Press a corner with the thumb, as hard as a doorbell."),
-            List.of(new Answer("firm", "touch firm", false), new Answer("soft", "touch soft", false), new Answer("sticky", "touch sticky", false)),
+            List.of(
+                    new Answer("firm", "touch firm", false),
+                    new Answer("soft", "touch soft", false),
+                    new Answer("sticky", "touch sticky", false)),
             List.of(),
             ""),
 
@@ -122,7 +126,8 @@ public enum BarTest {
     WATER(
             "How hard the water is",
             3,
-            "Lime takes the first of every lather and leaves curds. Compare bars in one water only, and write down which.",
+            "Lime takes the first of every lather and leaves curds. Compare bars in one water only, and write down"
+                    + " which.",
             List.of(
                     "Fill a glass from the tap that is washed from.",
                     "Dip a hardness strip as its packet says, or count drops of a kit until the colour turns.",
@@ -151,7 +156,14 @@ public enum BarTest {
     private final List<Blank> blanks;
     private final String line;
 
-    BarTest(String title, int minutes, String worth, List<String> steps, List<Answer> answers, List<Blank> blanks, String line) {
+    BarTest(
+            String title,
+            int minutes,
+            String worth,
+            List<String> steps,
+            List<Answer> answers,
+            List<Blank> blanks,
+            String line) {
         this.title = title;
         this.minutes = minutes;
         this.worth = worth;
@@ -217,6 +229,9 @@ public enum BarTest {
 
     /** By its name in small letters, as it stands in an address; the wash for any other word. */
     public static BarTest called(String name) {
-        return Arrays.stream(values()).filter(t -> t.name().equalsIgnoreCase(name.trim())).findFirst().orElse(WASH);
+        return Arrays.stream(values())
+                .filter(t -> t.name().equalsIgnoreCase(name.trim()))
+                .findFirst()
+                .orElse(WASH);
     }
 }

@@ -5,7 +5,8 @@ import io.causticon.core.science.diagnosis.network.Remedy;
 import java.util.List;
 
 /**
- * All that is said of one condition. The report holds every condition, also those ruled out, so that "why not" can be answered.
+ * All that is said of one condition. The report holds every condition, also those ruled out, so that "why not" can be
+ * answered.
  *
  * @param condition which
  * @param probability how likely after everything, 0 to 1

@@ -21,7 +21,8 @@ import java.util.Set;
  * @param evidence what was looked at, in the order in which it came
  * @param anyHazard probability of at least one hazard, 0 to 1
  * @param atMost whether more hangs together than can be weighed at once, so that hazards are given by an upper bound
- * @param signStands whether a test burned, stung or found alkali and was not repeated since: then it is held, however unlikely its hazards are
+ * @param signStands whether a test burned, stung or found alkali and was not repeated since: then it is held, however
+ *     unlikely its hazards are
  * @param superfat what its superfat is, a fraction, by weights and tests together
  * @param excess how much alkali is too much, if any is
  * @param slips what slip at the scale would explain it, likeliest first
@@ -42,8 +43,9 @@ public record Diagnosis(
     public static final double HOLD_FROM = 0.10;
 
     /**
-     * Where the question is what the bar most likely has: below this a hazard counts as ruled out, and a cosmetic verdict may be given. That nobody is hurt
-     * is another question, and has a limit of its own: {@link ReleaseGate#RELEASED_BELOW}.
+     * Where the question is what the bar most likely has: below this a hazard counts as ruled out, and a cosmetic
+     * verdict may be given. That nobody is hurt is another question, and has a limit of its own:
+     * {@link ReleaseGate#RELEASED_BELOW}.
      */
     public static final double NAMED_BELOW = 0.02;
 
@@ -94,8 +96,8 @@ public record Diagnosis(
     }
 
     /**
-     * Its superfat as whoever melts it down reckons with it: where alkali is likely, that there is too much, and how much that may be at the most
-     * (nineteen times out of twenty); else as weights and tests tell it.
+     * Its superfat as whoever melts it down reckons with it: where alkali is likely, that there is too much, and how
+     * much that may be at the most (nineteen times out of twenty); else as weights and tests tell it.
      */
     public Estimate superfatToRework() {
         if (of(Conditions.LYE_HEAVY).probability() < HOLD_FROM) {
@@ -110,10 +112,13 @@ public record Diagnosis(
         return evidence.stream().anyMatch(e -> !e.isPresent() && TESTS.contains(e.finding()));
     }
 
-    /** What makes it unfit for use or sale, though it burns nobody, where that is likelier than not, or plain to see. */
+    /**
+     * What makes it unfit for use or sale, though it burns nobody, where that is likelier than not, or plain to see.
+     */
     public Optional<ConditionReport> unfit() {
         return reports.stream()
-                .filter(r -> r.condition().unfit() && (r.probability() >= LEADS_FROM || Unfit.isPlain(r.condition(), evidence)))
+                .filter(r -> r.condition().unfit()
+                        && (r.probability() >= LEADS_FROM || Unfit.isPlain(r.condition(), evidence)))
                 .max(Comparator.comparingDouble(ConditionReport::probability));
     }
 

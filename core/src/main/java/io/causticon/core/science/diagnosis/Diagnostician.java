@@ -86,7 +86,8 @@ public final class Diagnostician {
         /** Whether it must be held: it, or a part of it. */
         public Diagnosis worst() {
             return parts.values().stream()
-                    .filter(p -> p.verdict().compareTo(diagnosis.verdict()) < 0 || p.verdict() == diagnosis.verdict() && p.anyHazard() > diagnosis.anyHazard())
+                    .filter(p -> p.verdict().compareTo(diagnosis.verdict()) < 0
+                            || p.verdict() == diagnosis.verdict() && p.anyHazard() > diagnosis.anyHazard())
                     .max(Comparator.comparingDouble(Diagnosis::anyHazard))
                     .orElse(diagnosis);
         }
@@ -112,7 +113,10 @@ public final class Diagnostician {
         return new Examined(diagnosis, parts, ReleaseGate.ofParts(gates));
     }
 
-    /** What would open the gate if it were calm; of parts with lye of their own each its own, where they do not ask for the same. */
+    /**
+     * What would open the gate if it were calm; of parts with lye of their own each its own, where they do not ask for
+     * the same.
+     */
     public Road road(BatchFacts facts, KnownVessels vessels, Examined examined) {
         if (examined.gate().isOpen()) {
             return Road.DONE;
@@ -128,7 +132,12 @@ public final class Diagnostician {
             opens &= road.opens();
             road.steps().forEach(s -> steps.add(facts.isCutAcrossParts() ? s : s.of(part.getKey())));
         }
-        return new Road(steps.stream().distinct().sorted(Comparator.comparing(Road.Step::from)).toList(), opens);
+        return new Road(
+                steps.stream()
+                        .distinct()
+                        .sorted(Comparator.comparing(Road.Step::from))
+                        .toList(),
+                opens);
     }
 
     private Road road(BatchFacts facts, KnownVessels vessels, ReleaseGate gate) {
@@ -144,7 +153,10 @@ public final class Diagnostician {
      */
     public record WithHinges(Diagnosis diagnosis, Hinges hinges) {}
 
-    /** The same with what the verdict hangs on: asks everything once more without each finding, for a page, not for a list. */
+    /**
+     * The same with what the verdict hangs on: asks everything once more without each finding, for a page, not for a
+     * list.
+     */
     public WithHinges examineWithHinges(BatchFacts facts, KnownVessels vessels) {
         Weighing weighing = weigh(facts, vessels);
         return new WithHinges(told(weighing, facts), hinges(weighing, facts));
@@ -156,14 +168,24 @@ public final class Diagnostician {
             reports.add(report(c, weighing));
         }
         reports.sort(Comparator.comparing((ConditionReport r) -> !r.condition().hazard())
-                .thenComparing(Comparator.comparingDouble(ConditionReport::probability).reversed()));
+                .thenComparing(
+                        Comparator.comparingDouble(ConditionReport::probability).reversed()));
         Belief belief = weighing.belief;
-        Set<Finding> known = weighing.evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
+        Set<Finding> known =
+                weighing.evidence.stream().map(Evidence::finding).collect(Collectors.toCollection(HashSet::new));
         Duration age = facts.age();
-        Looks looks = new Looks(() -> new NextLooks(network, belief).ranked(known, age, SignHistory.calmTest(facts).isPresent()));
+        Looks looks = new Looks(() -> new NextLooks(network, belief)
+                .ranked(known, age, SignHistory.calmTest(facts).isPresent()));
         boolean stands = SignHistory.of(facts).stream().anyMatch(SignHistory::stands);
         return new Diagnosis(
-                reports, weighing.evidence, belief.anyHazard(), belief.isBounded(), stands, SuperfatLevels.estimate(belief.superfat()), Excess.of(belief.superfat()), weighing.slips,
+                reports,
+                weighing.evidence,
+                belief.anyHazard(),
+                belief.isBounded(),
+                stands,
+                SuperfatLevels.estimate(belief.superfat()),
+                Excess.of(belief.superfat()),
+                weighing.slips,
                 looks);
     }
 
@@ -176,14 +198,18 @@ public final class Diagnostician {
     }
 
     /**
-     * How much alike two batches are by what was seen of them: what both show, of all that either shows, each finding by the surprise that it would be
-     * by itself, {@code -ln(leak)}. A weighted Jaccard index.
+     * How much alike two batches are by what was seen of them: what both show, of all that either shows, each finding
+     * by the surprise that it would be by itself, {@code -ln(leak)}. A weighted Jaccard index.
      *
      * @return 0 for nothing in common to 1 for the same
      */
     public double likenessShare(Set<Finding> one, Set<Finding> other) {
-        double both = one.stream().filter(other::contains).mapToDouble(this::surprise).sum();
-        double either = Stream.concat(one.stream(), other.stream()).distinct().mapToDouble(this::surprise).sum();
+        double both =
+                one.stream().filter(other::contains).mapToDouble(this::surprise).sum();
+        double either = Stream.concat(one.stream(), other.stream())
+                .distinct()
+                .mapToDouble(this::surprise)
+                .sum();
         return either > 0 ? both / either : 0;
     }
 
@@ -193,20 +219,29 @@ public final class Diagnostician {
 
     /** What came of weighing plan and log: the accounts of each condition, and what is believed at the end. */
     private record Weighing(
-            List<Evidence> evidence, Belief prior, Belief quiet, Belief belief, List<List<Ledger.Line>> shifts, List<List<Ledger.Line>> lines, List<Slip> slips) {}
+            List<Evidence> evidence,
+            Belief prior,
+            Belief quiet,
+            Belief belief,
+            List<List<Ledger.Line>> shifts,
+            List<List<Ledger.Line>> lines,
+            List<Slip> slips) {}
 
     private Weighing weigh(BatchFacts facts, KnownVessels vessels) {
         SlipFinder slips = SlipFinder.of(facts, vessels);
-        List<List<Ledger.Line>> shifts = network.conditions().stream().map(c -> factLines(c, facts)).toList();
+        List<List<Ledger.Line>> shifts =
+                network.conditions().stream().map(c -> factLines(c, facts)).toList();
         Optional<Weighing> before = facts.beforeRebatch().map(b -> weigh(b, vessels));
-        double[] superfat = before.map(b -> RebatchedSuperfat.of(facts, b.belief.superfat())).orElseGet(() -> superfat(slips, shifts, facts));
+        double[] superfat = before.map(b -> RebatchedSuperfat.of(facts, b.belief.superfat()))
+                .orElseGet(() -> superfat(slips, shifts, facts));
         Belief prior = network.prior(priors(shifts), superfat);
         List<Evidence> evidence = EvidenceReader.read(facts);
         List<List<Ledger.Line>> lines = new ArrayList<>();
         shifts.forEach(s -> lines.add(new ArrayList<>(s)));
         Belief quiet = quiet(prior, facts, evidence);
         for (int c = 0; quiet != prior && c < lines.size(); c++) {
-            lines.get(c).add(new Ledger.Line(UNSAID, Weight.between(prior.of(c), quiet.of(c)), Ledger.Kind.SILENCE, HABIT));
+            lines.get(c)
+                    .add(new Ledger.Line(UNSAID, Weight.between(prior.of(c), quiet.of(c)), Ledger.Kind.SILENCE, HABIT));
         }
         Belief belief = quiet;
         double[] stood = belief.ofEach();
@@ -222,12 +257,18 @@ public final class Diagnostician {
         }
         // What slip it was is told by what was seen of the first soap.
         Belief last = belief;
-        List<Slip> explained = before.map(b -> b.slips).orElseGet(() -> slips.explain(
-                lift(prior.superfat(), last.superfat()), lift(prior, last, Conditions.FAT_HEAVY), lift(prior, last, Conditions.WRONG_ALKALI)));
+        List<Slip> explained = before.map(b -> b.slips)
+                .orElseGet(() -> slips.explain(
+                        lift(prior.superfat(), last.superfat()),
+                        lift(prior, last, Conditions.FAT_HEAVY),
+                        lift(prior, last, Conditions.WRONG_ALKALI)));
         return new Weighing(evidence, prior, quiet, belief, shifts, lines, explained);
     }
 
-    /** Where a workshop tells what is odd, what it did not tell was hardly there; before anything that was, while each condition still stands alone. */
+    /**
+     * Where a workshop tells what is odd, what it did not tell was hardly there; before anything that was, while each
+     * condition still stands alone.
+     */
     private Belief quiet(Belief prior, BatchFacts facts, List<Evidence> evidence) {
         if (silenceShare <= 0) {
             return prior;
@@ -242,7 +283,9 @@ public final class Diagnostician {
     private double[] priors(List<List<Ledger.Line>> shifts) {
         double[] prior = new double[network.conditions().size()];
         for (int c = 0; c < prior.length; c++) {
-            double shift = shifts.get(c).stream().mapToDouble(l -> l.weight().decibans()).sum();
+            double shift = shifts.get(c).stream()
+                    .mapToDouble(l -> l.weight().decibans())
+                    .sum();
             double odds = Weight.odds(clamp(knowledge.rate(network.conditions().get(c)))) * new Weight(shift).factor();
             prior[c] = clamp(Weight.probability(odds));
         }
@@ -251,9 +294,15 @@ public final class Diagnostician {
 
     /** What the weights say, shifted by the facts that speak for or against too much alkali. */
     private double[] superfat(SlipFinder slips, List<List<Ledger.Line>> shifts, BatchFacts facts) {
-        double[] levels = facts.part().isEmpty() ? slips.superfat() : SuperfatLevels.moved(slips.superfat(), ofPart(facts));
+        double[] levels =
+                facts.part().isEmpty() ? slips.superfat() : SuperfatLevels.moved(slips.superfat(), ofPart(facts));
         int excess = lyeHeavy();
-        double factor = excess < 0 ? 1 : new Weight(shifts.get(excess).stream().mapToDouble(l -> l.weight().decibans()).sum()).factor();
+        double factor = excess < 0
+                ? 1
+                : new Weight(shifts.get(excess).stream()
+                                .mapToDouble(l -> l.weight().decibans())
+                                .sum())
+                        .factor();
         for (int level = 0; level < levels.length; level++) {
             levels[level] *= SuperfatLevels.isExcess(level) ? factor : 1;
         }
@@ -283,15 +332,19 @@ public final class Diagnostician {
     private Hinges hinges(Weighing weighing, BatchFacts facts) {
         Measured measured = new Measured(network, facts);
         return new HingeFinder(network, weighing.evidence, weighing.belief, left -> {
-            Belief belief = weighing.quiet;
-            for (Evidence item : left) {
-                belief = after(belief, item, measured);
-            }
-            return belief;
-        }).find();
+                    Belief belief = weighing.quiet;
+                    for (Evidence item : left) {
+                        belief = after(belief, item, measured);
+                    }
+                    return belief;
+                })
+                .find();
     }
 
-    /** How many times as likely as before a condition is, against its absence; 1 where the knowledge does not speak of it. */
+    /**
+     * How many times as likely as before a condition is, against its absence; 1 where the knowledge does not speak of
+     * it.
+     */
     private double lift(Belief before, Belief after, Condition condition) {
         int c = network.conditions().indexOf(condition);
         return c < 0 ? 1 : Weight.odds(clamp(after.of(c))) / Weight.odds(clamp(before.of(c)));
@@ -320,7 +373,11 @@ public final class Diagnostician {
                         .map(l -> new Cause(l.words(), l.reason(), Optional.empty(), OptionalDouble.empty()))
                         .toList();
         return new ConditionReport(
-                condition, weighing.belief.of(c), new Ledger(start, weighing.lines.get(c)), causes, knowledge.remedy(condition));
+                condition,
+                weighing.belief.of(c),
+                new Ledger(start, weighing.lines.get(c)),
+                causes,
+                knowledge.remedy(condition));
     }
 
     private Ledger.Line line(Evidence item, int c, BatchFacts facts, Weight weight) {
@@ -328,20 +385,32 @@ public final class Diagnostician {
         String reason = knowledge.reason(item.finding(), condition).orElse("");
         if (item.settled()) {
             return new Ledger.Line(
-                    Phrase.of(item.words()), new Weight(0), Ledger.Kind.DOES_NOT_CLEAR,
+                    Phrase.of(item.words()),
+                    new Weight(0),
+                    Ledger.Kind.DOES_NOT_CLEAR,
                     Phrase.of(reason.isEmpty() ? "" : "settled since, by the faces of several bars and a titration"));
         }
         if (item.early() && !item.isPresent()) {
             long days = Math.max(1, item.finding().from().toDays());
-            if (facts.soapSince().filter(since -> item.at().isAfter(since.plus(item.finding().until()))).isPresent()) {
-                String late = reason.isEmpty() ? "" : "too late to say: it is to be seen until day " + Math.max(1, item.finding().until().toDays());
-                return new Ledger.Line(Phrase.of(item.words()), new Weight(0), Ledger.Kind.DOES_NOT_CLEAR, Phrase.of(late));
+            if (facts.soapSince()
+                    .filter(since -> item.at().isAfter(since.plus(item.finding().until())))
+                    .isPresent()) {
+                String late = reason.isEmpty()
+                        ? ""
+                        : "too late to say: it is to be seen until day "
+                                + Math.max(1, item.finding().until().toDays());
+                return new Ledger.Line(
+                        Phrase.of(item.words()), new Weight(0), Ledger.Kind.DOES_NOT_CLEAR, Phrase.of(late));
             }
             return new Ledger.Line(
                     Phrase.of(item.words()),
                     new Weight(0),
                     Ledger.Kind.DOES_NOT_CLEAR,
-                    Phrase.of(reason.isEmpty() ? "" : "too early to say: look again from day " + days + " after the lye on, out of the mould"));
+                    Phrase.of(
+                            reason.isEmpty()
+                                    ? ""
+                                    : "too early to say: look again from day " + days
+                                            + " after the lye on, out of the mould"));
         }
         if (!item.counts()) {
             boolean concerns = condition.hazard() && !reason.isEmpty();
@@ -352,12 +421,16 @@ public final class Diagnostician {
                     Phrase.of(concerns ? "it can raise a suspicion, never settle one" : ""));
         }
         return new Ledger.Line(
-                Phrase.of(item.words()), weight, item.isPresent() ? Ledger.Kind.SEEN : Ledger.Kind.ABSENT, Phrase.of(reason));
+                Phrase.of(item.words()),
+                weight,
+                item.isPresent() ? Ledger.Kind.SEEN : Ledger.Kind.ABSENT,
+                Phrase.of(reason));
     }
 
     private List<Ledger.Line> factLines(Condition condition, BatchFacts facts) {
         if (facts.plan().isRework()) {
-            // They speak of lye, batter and moulds full of it; scraps reacted long ago, and what their batches had is in their superfat.
+            // They speak of lye, batter and moulds full of it; scraps reacted long ago, and what their batches had is
+            // in their superfat.
             return List.of();
         }
         return shifts.getOrDefault(condition, List.of()).stream()

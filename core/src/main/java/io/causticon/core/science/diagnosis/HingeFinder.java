@@ -39,7 +39,9 @@ final class HingeFinder {
      */
     HingeFinder(Network network, List<Evidence> evidence, Belief belief, Function<List<Evidence>, Belief> believed) {
         this.network = network;
-        this.evidence = evidence.stream().filter(e -> e.counts() && network.indexOf(e.finding()) >= 0).toList();
+        this.evidence = evidence.stream()
+                .filter(e -> e.counts() && network.indexOf(e.finding()) >= 0)
+                .toList();
         this.belief = belief;
         this.believed = believed;
     }
@@ -61,7 +63,9 @@ final class HingeFinder {
                 leastWith(item, rest).ifPresent(other -> odd.add(new Hinges.Odd(item, other)));
             }
         }
-        return new Hinges(restsOn.stream().limit(MOST_TOLD).toList(), odd.stream().limit(MOST_TOLD).toList());
+        return new Hinges(
+                restsOn.stream().limit(MOST_TOLD).toList(),
+                odd.stream().limit(MOST_TOLD).toList());
     }
 
     /** Whether it is held, else what it most likely has, else that nothing leads. */
@@ -83,7 +87,8 @@ final class HingeFinder {
             return likely > CERTAIN;
         }
         int finding = network.indexOf(item.finding());
-        boolean explained = IntStream.range(0, network.conditions().size()).anyMatch(c -> network.canBringAbout(c, finding) && belief.of(c) >= EXPLAINS);
+        boolean explained = IntStream.range(0, network.conditions().size())
+                .anyMatch(c -> network.canBringAbout(c, finding) && belief.of(c) >= EXPLAINS);
         return !explained && likely < UNEXPECTED;
     }
 
@@ -95,7 +100,8 @@ final class HingeFinder {
     /** The other finding without which this one would be least surprising. */
     private Optional<Evidence> leastWith(Evidence item, List<Evidence> rest) {
         return rest.stream().max(Comparator.comparingDouble(other -> {
-            double likely = likely(item, believed.apply(rest.stream().filter(e -> e != other).toList()));
+            double likely = likely(
+                    item, believed.apply(rest.stream().filter(e -> e != other).toList()));
             return item.isPresent() ? likely : 1 - likely;
         }));
     }

@@ -13,8 +13,8 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
- * Why a bar is passed round to nobody. Whoever washes to compare takes no risk for it: what is held, set apart, given up, not measured where a measurement
- * comes first, or has no calm wash of its own stays where it is.
+ * Why a bar is passed round to nobody. Whoever washes to compare takes no risk for it: what is held, set apart, given
+ * up, not measured where a measurement comes first, or has no calm wash of its own stays where it is.
  */
 public final class KeptFromHands {
 
@@ -41,18 +41,25 @@ public final class KeptFromHands {
             return Optional.of(Phrase.of("a measurement or two days more come first"));
         }
         boolean calm = log.of(Entry.WashTested.class)
-                .anyMatch(w -> w.entry().feel() == WashFeel.CALM && (w.entry().on() == null || portion.isEmpty() || w.entry().on().mayBeOf(portion)));
+                .anyMatch(w -> w.entry().feel() == WashFeel.CALM
+                        && (w.entry().on() == null
+                                || portion.isEmpty()
+                                || w.entry().on().mayBeOf(portion)));
         return calm ? Optional.empty() : Optional.of(Phrase.of("one calm wash of its own comes first"));
     }
 
     /** Whether it is out of the question until somebody says otherwise: given up, held, or set apart. */
     public static boolean isOut(BatchLog log, String portion) {
         Bars bars = portion.isEmpty() ? Bars.some(1) : Bars.some(1).of(Named.called(portion));
-        return Life.of(log) == Life.ABANDONED || Life.isHeld(log) || BarStock.of(log).apart(bars).isPresent();
+        return Life.of(log) == Life.ABANDONED
+                || Life.isHeld(log)
+                || BarStock.of(log).apart(bars).isPresent();
     }
 
     /** From when bars count their age: the cut, or that they left the mould where nothing was cut. */
     public static Optional<Instant> takenOut(BatchLog log) {
-        return log.first(Entry.Cut.class).map(BatchLog.Timed::at).or(() -> log.first(Entry.Unmoulded.class).map(BatchLog.Timed::at));
+        return log.first(Entry.Cut.class)
+                .map(BatchLog.Timed::at)
+                .or(() -> log.first(Entry.Unmoulded.class).map(BatchLog.Timed::at));
     }
 }

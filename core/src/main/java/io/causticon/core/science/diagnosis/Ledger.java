@@ -5,8 +5,8 @@ import io.causticon.core.wording.Phrase;
 import java.util.List;
 
 /**
- * The account of one condition: it starts somewhere, each line moves it, and the sum is where it stands. Lines of evidence follow
- * the order in which they came, so that a finding that another already explained weighs less.
+ * The account of one condition: it starts somewhere, each line moves it, and the sum is where it stands. Lines of
+ * evidence follow the order in which they came, so that a finding that another already explained weighs less.
  *
  * @param start where it stands before any fact or finding, decibans of odds
  * @param lines what moved it

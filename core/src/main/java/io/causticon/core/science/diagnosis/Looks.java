@@ -4,7 +4,10 @@ import java.util.List;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
-/** What to look at next, worked out when somebody first asks: a list of batches, or one that is judged again, never does. */
+/**
+ * What to look at next, worked out when somebody first asks: a list of batches, or one that is judged again, never
+ * does.
+ */
 public final class Looks {
 
     private @Nullable Supplier<NextLooks.Ranked> workOut;

@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Ranks what to look at next by how much better the batch would be decided on afterwards, less the effort. What would change no decision is not
- * offered, however much it would tell.
+ * Ranks what to look at next by how much better the batch would be decided on afterwards, less the effort. What would
+ * change no decision is not offered, however much it would tell.
  */
 final class NextLooks {
 
@@ -42,7 +42,8 @@ final class NextLooks {
      * What is worth looking at.
      *
      * @param looks the best first
-     * @param oneCouldFree whether there is one look whose calm outcome would let the batch go, as far as its hazards are concerned
+     * @param oneCouldFree whether there is one look whose calm outcome would let the batch go, as far as its hazards
+     *     are concerned
      */
     record Ranked(List<NextLook> looks, boolean oneCouldFree) {}
 
@@ -76,7 +77,13 @@ final class NextLooks {
                 Belief.Outlook outlook = belief.outlook(f, c);
                 if (moves(outlook.conditionIfNot(), outlook.conditionIfFound()) > moves(best.ifNot(), best.ifFound())) {
                     best = new NextLook(
-                            look.finding(), look.worth(), look.delay(), look.likely(), network.conditions().get(c), outlook.conditionIfFound(), outlook.conditionIfNot());
+                            look.finding(),
+                            look.worth(),
+                            look.delay(),
+                            look.likely(),
+                            network.conditions().get(c),
+                            outlook.conditionIfFound(),
+                            outlook.conditionIfNot());
                 }
             }
         }
@@ -103,15 +110,35 @@ final class NextLooks {
     private NextLook worth(Finding finding, Belief.Outlook outlook, Duration age, boolean tested) {
         double likely = outlook.likely();
         double now = belief.anyHazard();
-        double gain = Stakes.ofHazards(now) - likely * Stakes.ofHazards(outlook.hazardIfFound()) - (1 - likely) * Stakes.ofHazards(outlook.hazardIfNot());
+        double gain = Stakes.ofHazards(now)
+                - likely * Stakes.ofHazards(outlook.hazardIfFound())
+                - (1 - likely) * Stakes.ofHazards(outlook.hazardIfNot());
         if (!network.conditions().get(leader).hazard()) {
-            gain += Stakes.ofLooks(belief.of(leader)) - likely * Stakes.ofLooks(outlook.conditionIfFound()) - (1 - likely) * Stakes.ofLooks(outlook.conditionIfNot());
+            gain += Stakes.ofLooks(belief.of(leader))
+                    - likely * Stakes.ofLooks(outlook.conditionIfFound())
+                    - (1 - likely) * Stakes.ofLooks(outlook.conditionIfNot());
         }
-        double first = tested || !Diagnosis.TESTS.contains(finding) ? 0 : Stakes.ofTheFirstTest(1 - likely, outlook.hazardIfNot());
-        Duration delay = finding.from().compareTo(age) > 0 ? finding.from().minus(age).plus(finding.takes()) : finding.takes();
-        NextLook look = new NextLook(finding, gain + first, delay, likely, network.conditions().get(leader), outlook.conditionIfFound(), outlook.conditionIfNot());
+        double first = tested || !Diagnosis.TESTS.contains(finding)
+                ? 0
+                : Stakes.ofTheFirstTest(1 - likely, outlook.hazardIfNot());
+        Duration delay =
+                finding.from().compareTo(age) > 0 ? finding.from().minus(age).plus(finding.takes()) : finding.takes();
+        NextLook look = new NextLook(
+                finding,
+                gain + first,
+                delay,
+                likely,
+                network.conditions().get(leader),
+                outlook.conditionIfFound(),
+                outlook.conditionIfNot());
         return new NextLook(
-                finding, look.worth() - Stakes.effort(look, now), delay, likely, look.about(), look.ifFound(), look.ifNot());
+                finding,
+                look.worth() - Stakes.effort(look, now),
+                delay,
+                likely,
+                look.about(),
+                look.ifFound(),
+                look.ifNot());
     }
 
     /** The condition that outcomes are told for: the likeliest hazard while any is open, else the likeliest of all. */

@@ -11,7 +11,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Which test of a bar is worth doing now, and why: what stands between the batch and its release, in the order in which hands may do it.
+ * Which test of a bar is worth doing now, and why: what stands between the batch and its release, in the order in which
+ * hands may do it.
  *
  * @param test the one that is proposed; empty when nothing is
  * @param why it, or why none
@@ -36,33 +37,72 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
             return new NextTest(Optional.empty(), Phrase.of("it is not poured yet"), true);
         }
         if (facts.outOfTheMould().isEmpty()) {
-            return new NextTest(Optional.empty(), Phrase.of("it is in its mould: no test of a bar before it is out"), true);
+            return new NextTest(
+                    Optional.empty(), Phrase.of("it is in its mould: no test of a bar before it is out"), true);
         }
         if (facts.skinFrom().filter(from -> !facts.now().isBefore(from)).isEmpty()) {
-            return new NextTest(Optional.empty(), Phrase.of("soap of the first two days is caustic, that is normal: gloves, and tests tell little yet"), true);
+            return new NextTest(
+                    Optional.empty(),
+                    Phrase.of(
+                            "soap of the first two days is caustic, that is normal: gloves, and tests tell little yet"),
+                    true);
         }
         if (diagnosis.unfit().isPresent()) {
-            return new NextTest(Optional.empty(), Phrase.of("{}: no test makes it fit for use", diagnosis.unfit().get().condition().name()), true);
+            return new NextTest(
+                    Optional.empty(),
+                    Phrase.of(
+                            "{}: no test makes it fit for use",
+                            diagnosis.unfit().get().condition().name()),
+                    true);
         }
         if (kept) {
-            return new NextTest(Optional.of(BarTest.TITRATE), Phrase.of("a sign or its weights speak for free alkali: measure before skin meets it"), true);
+            return new NextTest(
+                    Optional.of(BarTest.TITRATE),
+                    Phrase.of("a sign or its weights speak for free alkali: measure before skin meets it"),
+                    true);
         }
         if (missing.contains(ReleaseGate.Kind.MEASURED)) {
-            return new NextTest(Optional.of(BarTest.TITRATE), Phrase.of("liquor can be closed in: measure shavings from the core, with three faces cut"), false);
+            return new NextTest(
+                    Optional.of(BarTest.TITRATE),
+                    Phrase.of("liquor can be closed in: measure shavings from the core, with three faces cut"),
+                    false);
         }
         if (missing.contains(ReleaseGate.Kind.TEST)) {
-            return new NextTest(Optional.of(BarTest.WASH), Phrase.of("no wash or titration was calm yet, and the release asks for one"), false);
+            return new NextTest(
+                    Optional.of(BarTest.WASH),
+                    Phrase.of("no wash or titration was calm yet, and the release asks for one"),
+                    false);
         }
         if (missing.contains(ReleaseGate.Kind.HAZARDS_LOW)) {
-            return new NextTest(Optional.of(BarTest.TITRATE), Phrase.of("one measurement more rules out what is left of the doubt"), false);
+            return new NextTest(
+                    Optional.of(BarTest.TITRATE),
+                    Phrase.of("one measurement more rules out what is left of the doubt"),
+                    false);
         }
         if (Life.isHeld(facts.log())) {
-            String reason = facts.log().last(Entry.Held.class).map(h -> h.entry().reason()).orElse("");
-            return new NextTest(Optional.empty(), Phrase.of("it is held: {}. No test settles that; release it once it is settled", reason), true);
+            String reason = facts.log()
+                    .last(Entry.Held.class)
+                    .map(h -> h.entry().reason())
+                    .orElse("");
+            return new NextTest(
+                    Optional.empty(),
+                    Phrase.of("it is held: {}. No test settles that; release it once it is settled", reason),
+                    true);
         }
-        if (gate.isOpen() && facts.age().compareTo(LATHERS_FROM) >= 0 && facts.log().first(Entry.Lathered.class).isEmpty()) {
-            return new NextTest(Optional.of(BarTest.LATHER), Phrase.of("it is safe by its tests; how it lathers is not written down yet"), false);
+        if (gate.isOpen()
+                && facts.age().compareTo(LATHERS_FROM) >= 0
+                && facts.log().first(Entry.Lathered.class).isEmpty()) {
+            return new NextTest(
+                    Optional.of(BarTest.LATHER),
+                    Phrase.of("it is safe by its tests; how it lathers is not written down yet"),
+                    false);
         }
-        return new NextTest(Optional.empty(), Phrase.of(gate.isOpen() ? "its tests say all that the release asks for" : "only time or a look is missing"), false);
+        return new NextTest(
+                Optional.empty(),
+                Phrase.of(
+                        gate.isOpen()
+                                ? "its tests say all that the release asks for"
+                                : "only time or a look is missing"),
+                false);
     }
 }

@@ -5,10 +5,15 @@ import io.causticon.core.model.plan.Weights;
 import io.causticon.core.science.diagnosis.network.SuperfatLevels;
 import io.causticon.core.science.facts.BatchFacts;
 
-/** What became of the superfat when the soap was melted down with more fat: the alkali is the same, and there is more to take it. */
+/**
+ * What became of the superfat when the soap was melted down with more fat: the alkali is the same, and there is more to
+ * take it.
+ */
 final class RebatchedSuperfat {
 
-    /** How often a mash takes up only half of the fat, and how often none, or somebody weighed as little (judgements). */
+    /**
+     * How often a mash takes up only half of the fat, and how often none, or somebody weighed as little (judgements).
+     */
     private static final double HALF_MIXED = .06;
 
     private static final double NOT_MIXED = .03;

@@ -17,16 +17,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What a batch must have to be given into anybody's hands. A probability alone does not free it: somebody has washed with it or titrated it, and no
- * sign of a hazard stands. One place for it, whoever asks.
+ * What a batch must have to be given into anybody's hands. A probability alone does not free it: somebody has washed
+ * with it or titrated it, and no sign of a hazard stands. One place for it, whoever asks.
  *
  * @param requirements in the order in which they are told, also those that are met
  */
 public record ReleaseGate(List<Requirement> requirements) {
 
     /**
-     * Where the question is whether it may go into anybody's hands: each hazard lies below this. What the bar most likely has may be named earlier, from
-     * {@link Diagnosis#NAMED_BELOW} down.
+     * Where the question is whether it may go into anybody's hands: each hazard lies below this. What the bar most
+     * likely has may be named earlier, from {@link Diagnosis#NAMED_BELOW} down.
      */
     public static final double RELEASED_BELOW = 0.005;
 
@@ -95,13 +95,15 @@ public record ReleaseGate(List<Requirement> requirements) {
     }
 
     /**
-     * Of a batch in which each part had lye of its own: each must have what the whole would. The lye of one says nothing of the next.
+     * Of a batch in which each part had lye of its own: each must have what the whole would. The lye of one says
+     * nothing of the next.
      *
      * @param gates of each part by its name, in the order in which they are told
      */
     public static ReleaseGate ofParts(Map<String, ReleaseGate> gates) {
         List<Requirement> all = new ArrayList<>();
-        gates.forEach((part, gate) -> gate.requirements.forEach(r -> all.add(SAID_ONCE.contains(r.kind()) ? r : r.of(part))));
+        gates.forEach(
+                (part, gate) -> gate.requirements.forEach(r -> all.add(SAID_ONCE.contains(r.kind()) ? r : r.of(part))));
         return new ReleaseGate(all.stream().distinct().toList());
     }
 
@@ -112,8 +114,13 @@ public record ReleaseGate(List<Requirement> requirements) {
         }
         List<Requirement> all = new ArrayList<>(requirements);
         all.add(new Requirement(
-                Kind.ANSWERED, false,
-                Phrase.of(open == 1 ? "one line of its log is in doubt: say whether it is so" : "{} lines of its log are in doubt: say whether they are so", open == 1 ? new Object[0] : new Object[] {new Exactly(open, 0)})));
+                Kind.ANSWERED,
+                false,
+                Phrase.of(
+                        open == 1
+                                ? "one line of its log is in doubt: say whether it is so"
+                                : "{} lines of its log are in doubt: say whether they are so",
+                        open == 1 ? new Object[0] : new Object[] {new Exactly(open, 0)})));
         return new ReleaseGate(all);
     }
 
@@ -133,20 +140,27 @@ public record ReleaseGate(List<Requirement> requirements) {
                 .map(r -> new Requirement(
                         Kind.HAZARDS_LOW,
                         false,
-                        Phrase.of("{} is still possible: it must be below {}", r.condition().name(), limit)))
+                        Phrase.of(
+                                "{} is still possible: it must be below {}",
+                                r.condition().name(),
+                                limit)))
                 .findFirst()
-                .orElseGet(() -> new Requirement(Kind.HAZARDS_LOW, true, Phrase.of("every hazard stands below {}", limit)));
+                .orElseGet(() ->
+                        new Requirement(Kind.HAZARDS_LOW, true, Phrase.of("every hazard stands below {}", limit)));
     }
 
     private static Requirement age(BatchFacts facts) {
         Duration age = facts.age();
         boolean rebatched = facts.rebatchedAt().isPresent();
-        // Planned and seen, and no scraps, which may have brought alkali of their own: a tap alone does not shorten it for a batch that was cooked to rescue it.
+        // Planned and seen, and no scraps, which may have brought alkali of their own: a tap alone does not shorten it
+        // for a batch that was cooked to rescue it.
         boolean cooked = facts.plan().process() == Process.HOT && !facts.plan().isRework() && facts.isCookedThrough();
         Duration wanted = cooked && !rebatched ? AGE_WHEN_COOKED : AGE;
         boolean old = age.compareTo(wanted) >= 0;
-        String days = days(age) + " since " + (rebatched ? "it was rebatched" : facts.plan().isRework() ? "it was poured" : "the lye");
-        return new Requirement(Kind.AGE, old, old ? Phrase.of(days) : Phrase.of(days + "; " + days(wanted) + " is the least"));
+        String days = days(age) + " since "
+                + (rebatched ? "it was rebatched" : facts.plan().isRework() ? "it was poured" : "the lye");
+        return new Requirement(
+                Kind.AGE, old, old ? Phrase.of(days) : Phrase.of(days + "; " + days(wanted) + " is the least"));
     }
 
     private static String days(Duration age) {
@@ -163,10 +177,16 @@ public record ReleaseGate(List<Requirement> requirements) {
         Optional<FreeAlkali> found = FreeAlkali.of(facts);
         if (found.isPresent()) {
             return new Requirement(
-                    Kind.TEST, false,
-                    Phrase.of("{} % free alkali, give or take {}, from {}; the limit is {}. Titrate another bar",
-                            new Exactly(found.get().percent().value(), 2), new Exactly(found.get().percent().standardDeviation(), 2),
-                            found.get().readings() == 1 ? "one reading" : found.get().readings() + " readings", new Exactly(FreeAlkali.LIMIT_PERCENT, 2)));
+                    Kind.TEST,
+                    false,
+                    Phrase.of(
+                            "{} % free alkali, give or take {}, from {}; the limit is {}. Titrate another bar",
+                            new Exactly(found.get().percent().value(), 2),
+                            new Exactly(found.get().percent().standardDeviation(), 2),
+                            found.get().readings() == 1
+                                    ? "one reading"
+                                    : found.get().readings() + " readings",
+                            new Exactly(FreeAlkali.LIMIT_PERCENT, 2)));
         }
         String how = diagnosis.anyHazard() > Diagnosis.CALM_ENOUGH_TO_TOUCH || diagnosis.signStands()
                 ? "titrate first"
@@ -176,7 +196,9 @@ public record ReleaseGate(List<Requirement> requirements) {
         return new Requirement(Kind.TEST, false, Phrase.of("no calm wash or titration is logged: " + how));
     }
 
-    /** Pockets hide: where liquor can have been closed in, the inside of several bars is looked at, and one is titrated. */
+    /**
+     * Pockets hide: where liquor can have been closed in, the inside of several bars is looked at, and one is titrated.
+     */
     private static List<Requirement> closedIn(BatchFacts facts) {
         ClosedIn closed = ClosedIn.of(facts);
         if (closed.sign().isEmpty()) {
@@ -187,20 +209,29 @@ public record ReleaseGate(List<Requirement> requirements) {
         Phrase cut = closed.isCut()
                 ? Phrase.of("clean inside on {} bars", clean)
                 : closed.cleanBars() > 0
-                        ? Phrase.of("clean inside on {} of {} bars: cut more from other places, and say on which", clean, new Exactly(closed.kind().faces, 0))
-                        : Phrase.of(why + ": cut {} bars from different places and look at the fresh faces", new Exactly(closed.kind().faces, 0));
-        return List.of(new Requirement(Kind.CUTS, closed.isCut(), cut), new Requirement(Kind.MEASURED, closed.isMeasured(), Phrase.of(measured(closed, why))));
+                        ? Phrase.of(
+                                "clean inside on {} of {} bars: cut more from other places, and say on which",
+                                clean,
+                                new Exactly(closed.kind().faces, 0))
+                        : Phrase.of(
+                                why + ": cut {} bars from different places and look at the fresh faces",
+                                new Exactly(closed.kind().faces, 0));
+        return List.of(
+                new Requirement(Kind.CUTS, closed.isCut(), cut),
+                new Requirement(Kind.MEASURED, closed.isMeasured(), Phrase.of(measured(closed, why))));
     }
 
     private static String measured(ClosedIn closed, String why) {
         if (closed.isMeasured()) {
             return closed.titratedBars() > 0 ? "titrated, and within the limit" : "cut and washed with on bars enough";
         }
-        return why + switch (closed.kind()) {
-            case THICK -> ": titrate shavings from the core";
-            case PARTED -> ": titrate two bars, of shavings from top to bottom, and say which";
-            case SPOTTED -> ": titrate two bars, and say which" + (closed.spotsAlone() ? orWithoutABurette() : "");
-        };
+        return why
+                + switch (closed.kind()) {
+                    case THICK -> ": titrate shavings from the core";
+                    case PARTED -> ": titrate two bars, of shavings from top to bottom, and say which";
+                    case SPOTTED ->
+                        ": titrate two bars, and say which" + (closed.spotsAlone() ? orWithoutABurette() : "");
+                };
     }
 
     private static String orWithoutABurette() {
@@ -208,8 +239,15 @@ public record ReleaseGate(List<Requirement> requirements) {
     }
 
     private static Optional<Requirement> unfit(Diagnosis diagnosis) {
-        return diagnosis.unfit().map(r -> new Requirement(
-                Kind.FIT_FOR_USE, false, Phrase.of("{}: not for use or sale, though it burns nobody. Keep it apart; look again after a week", r.condition().name())));
+        return diagnosis
+                .unfit()
+                .map(r -> new Requirement(
+                        Kind.FIT_FOR_USE,
+                        false,
+                        Phrase.of(
+                                "{}: not for use or sale, though it burns nobody. Keep it apart; look again after a"
+                                        + " week",
+                                r.condition().name())));
     }
 
     private static List<Requirement> signs(BatchFacts facts) {

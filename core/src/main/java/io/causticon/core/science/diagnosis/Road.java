@@ -5,8 +5,8 @@ import java.time.Instant;
 import java.util.List;
 
 /**
- * The shortest way to a release that anybody can see: what would be looked at, washed with or measured, and from when on, so that nothing stands before
- * it if each of these is calm. What it finds instead is news, and another way.
+ * The shortest way to a release that anybody can see: what would be looked at, washed with or measured, and from when
+ * on, so that nothing stands before it if each of these is calm. What it finds instead is news, and another way.
  *
  * @param steps in the order of their days
  * @param opens whether they would open the gate; where not, no look is known that would

@@ -24,8 +24,9 @@ import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
- * Looks for the {@link Road}: what the gate asks for by itself first, then, one after the other, the look whose calm outcome lowers the likeliest hazard
- * most for its effort, until all lie below the limit. Measuring is proposed only where no look does.
+ * Looks for the {@link Road}: what the gate asks for by itself first, then, one after the other, the look whose calm
+ * outcome lowers the likeliest hazard most for its effort, until all lie below the limit. Measuring is proposed only
+ * where no look does.
  */
 final class RoadFinder {
 
@@ -60,14 +61,19 @@ final class RoadFinder {
         this.measured = new Measured(network, facts);
         this.evidence = evidence;
         this.belief = belief;
-        evidence.stream().filter(e -> e.isPresent() || e.counts()).map(Evidence::finding).forEach(known::add);
+        evidence.stream()
+                .filter(e -> e.isPresent() || e.counts())
+                .map(Evidence::finding)
+                .forEach(known::add);
     }
 
     Road find(ReleaseGate gate) {
         if (gate.isOpen()) {
             return Road.DONE;
         }
-        if (has(gate, ReleaseGate.Kind.MADE) || has(gate, ReleaseGate.Kind.MEANT_FOR_USE) || has(gate, ReleaseGate.Kind.FIT_FOR_USE)) {
+        if (has(gate, ReleaseGate.Kind.MADE)
+                || has(gate, ReleaseGate.Kind.MEANT_FOR_USE)
+                || has(gate, ReleaseGate.Kind.FIT_FOR_USE)) {
             return Road.NOWHERE;
         }
         asked(gate);
@@ -77,7 +83,9 @@ final class RoadFinder {
             }
         }
         if (has(gate, ReleaseGate.Kind.AGE)) {
-            facts.soapSince().ifPresent(since -> steps.add(step(Road.Kind.WAIT, "", Phrase.of("wait until it is a week old"), since.plus(WEEK))));
+            facts.soapSince()
+                    .ifPresent(since -> steps.add(
+                            step(Road.Kind.WAIT, "", Phrase.of("wait until it is a week old"), since.plus(WEEK))));
         }
         steps.sort(Comparator.comparing(Road.Step::from));
         return new Road(steps, worst() < 0);
@@ -101,7 +109,9 @@ final class RoadFinder {
             titrate(samples, stands ? lastSign().plus(AGAIN_AFTER) : facts.now());
         }
         if (stands) {
-            wash(Phrase.of("when that is calm, wash your own hands with another bar"), lastSign().plus(AGAIN_AFTER));
+            wash(
+                    Phrase.of("when that is calm, wash your own hands with another bar"),
+                    lastSign().plus(AGAIN_AFTER));
         } else if (untested && !titrated) {
             wash(Phrase.of("wash your own hands with it once"), facts.now());
         }
@@ -118,23 +128,43 @@ final class RoadFinder {
     private void cut(int faces) {
         int more = Math.max(1, faces);
         cut = true;
-        steps.add(step(Road.Kind.CUT, Findings.WHITE_SPOTS.id(), more == 1
-                ? Phrase.of("cut one bar from another place, look at the fresh face, and say which")
-                : Phrase.of("cut {} bars from different places, look at the fresh faces, and say which", new Exactly(more, 0)), from(Findings.WHITE_SPOTS)));
-        belief = belief.after(network.indexOf(Findings.WHITE_SPOTS), false, clean(more).times());
+        steps.add(step(
+                Road.Kind.CUT,
+                Findings.WHITE_SPOTS.id(),
+                more == 1
+                        ? Phrase.of("cut one bar from another place, look at the fresh face, and say which")
+                        : Phrase.of(
+                                "cut {} bars from different places, look at the fresh faces, and say which",
+                                new Exactly(more, 0)),
+                from(Findings.WHITE_SPOTS)));
+        belief = belief.after(
+                network.indexOf(Findings.WHITE_SPOTS), false, clean(more).times());
     }
 
     private Evidence clean(int bars) {
         return new Evidence(
-                Findings.WHITE_SPOTS, Presence.LOOKED_AND_ABSENT, facts.now(), Evidence.Source.MAKER, "", OptionalDouble.empty(), OptionalDouble.empty(), bars, false, false);
+                Findings.WHITE_SPOTS,
+                Presence.LOOKED_AND_ABSENT,
+                facts.now(),
+                Evidence.Source.MAKER,
+                "",
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                bars,
+                false,
+                false);
     }
 
     private void titrate(int samples, Instant from) {
         titrated = true;
         Instant at = later(from, from(Findings.FREE_ALKALI));
-        steps.add(step(Road.Kind.TITRATE, Findings.FREE_ALKALI.id(), samples == 1
-                ? Phrase.of("titrate shavings from the core of a bar")
-                : Phrase.of("titrate {} bars, and say which", new Exactly(samples, 0)), at));
+        steps.add(step(
+                Road.Kind.TITRATE,
+                Findings.FREE_ALKALI.id(),
+                samples == 1
+                        ? Phrase.of("titrate shavings from the core of a bar")
+                        : Phrase.of("titrate {} bars, and say which", new Exactly(samples, 0)),
+                at));
         for (int i = 0; i < samples; i++) {
             belief = afterNil(belief, at);
         }
@@ -143,8 +173,16 @@ final class RoadFinder {
 
     private Belief afterNil(Belief before, Instant at) {
         Evidence nil = new Evidence(
-                Findings.FREE_ALKALI, Presence.LOOKED_AND_ABSENT, at, Evidence.Source.LOG, "", OptionalDouble.of(0), OptionalDouble.of(FreeAlkali.LIMIT_PERCENT), 1,
-                false, false);
+                Findings.FREE_ALKALI,
+                Presence.LOOKED_AND_ABSENT,
+                at,
+                Evidence.Source.LOG,
+                "",
+                OptionalDouble.of(0),
+                OptionalDouble.of(FreeAlkali.LIMIT_PERCENT),
+                1,
+                false,
+                false);
         int variable = network.variableOf(network.conditions().indexOf(Conditions.LYE_HEAVY));
         return before.after(variable, measured.likelihood(network.indexOf(Findings.FREE_ALKALI), variable, nil));
     }
@@ -160,7 +198,9 @@ final class RoadFinder {
     private int worst() {
         int worst = -1;
         for (int c = 0; c < network.conditions().size(); c++) {
-            if (network.conditions().get(c).hazard() && belief.of(c) >= ReleaseGate.RELEASED_BELOW && (worst < 0 || belief.of(c) > belief.of(worst))) {
+            if (network.conditions().get(c).hazard()
+                    && belief.of(c) >= ReleaseGate.RELEASED_BELOW
+                    && (worst < 0 || belief.of(c) > belief.of(worst))) {
                 worst = c;
             }
         }
@@ -183,7 +223,14 @@ final class RoadFinder {
                 }
             }
         }
-        double faces = cut ? 0 : gain(worst, belief.after(network.indexOf(Findings.WHITE_SPOTS), false, clean(MORE_FACES).times()));
+        double faces = cut
+                ? 0
+                : gain(
+                        worst,
+                        belief.after(
+                                network.indexOf(Findings.WHITE_SPOTS),
+                                false,
+                                clean(MORE_FACES).times()));
         if (faces >= LEAST_GAIN && faces / (MORE_FACES + NOT_ALONE) > most) {
             cut(MORE_FACES);
             return true;
@@ -203,7 +250,11 @@ final class RoadFinder {
     private void look(Finding finding, int number) {
         known.add(finding);
         belief = belief.after(number, false);
-        steps.add(step(finding.equals(Findings.WASH_BURNS) ? Road.Kind.WASH : Road.Kind.LOOK, finding.id(), Phrase.of(finding.look()), from(finding)));
+        steps.add(step(
+                finding.equals(Findings.WASH_BURNS) ? Road.Kind.WASH : Road.Kind.LOOK,
+                finding.id(),
+                Phrase.of(finding.look()),
+                from(finding)));
     }
 
     /** In decibans. */
@@ -212,19 +263,29 @@ final class RoadFinder {
     }
 
     private double waiting(Finding finding) {
-        return DAY_OF_WAITING * (Duration.between(facts.now(), from(finding)).toHours() / 24. + finding.takes().toDays());
+        return DAY_OF_WAITING
+                * (Duration.between(facts.now(), from(finding)).toHours() / 24.
+                        + finding.takes().toDays());
     }
 
     /** Not in a pot that is long empty, not on a tongue, and not what was looked at already. */
     private boolean isPossible(Finding finding) {
         boolean inTime = facts.age().compareTo(finding.until()) <= 0;
-        boolean special = finding.equals(Findings.ZAP) || finding.isMeasured() || finding.equals(Findings.WHITE_SPOTS) || finding.equals(Findings.BURNS_AGAIN);
-        return !known.contains(finding) && finding.absenceClears() && inTime && finding.group() != Finding.Group.POT && !special;
+        boolean special = finding.equals(Findings.ZAP)
+                || finding.isMeasured()
+                || finding.equals(Findings.WHITE_SPOTS)
+                || finding.equals(Findings.BURNS_AGAIN);
+        return !known.contains(finding)
+                && finding.absenceClears()
+                && inTime
+                && finding.group() != Finding.Group.POT
+                && !special;
     }
 
     private Instant from(Finding finding) {
         Instant since = facts.soapSince().orElse(facts.now());
-        boolean onSkin = finding.group() == Finding.Group.SKIN && !finding.isMeasured() || finding.group() == Finding.Group.USE;
+        boolean onSkin =
+                finding.group() == Finding.Group.SKIN && !finding.isMeasured() || finding.group() == Finding.Group.USE;
         Instant meant = onSkin ? facts.skinFrom().orElse(since) : since.plus(finding.from());
         return later(meant, facts.now());
     }

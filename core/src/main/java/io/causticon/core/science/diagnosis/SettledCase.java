@@ -17,8 +17,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * What one batch teaches: somebody settled what it had, or looked and found nothing. A batch that shows something which nobody settled, and one that
- * nobody looked at, teach nothing.
+ * What one batch teaches: somebody settled what it had, or looked and found nothing. A batch that shows something which
+ * nobody settled, and one that nobody looked at, teach nothing.
  *
  * @param conditions ids of what it was settled to have; empty where nothing was found
  * @param seen ids of what was seen of it
@@ -34,13 +34,17 @@ public record SettledCase(Set<String> conditions, Set<String> seen, Set<String> 
 
     /** What a batch teaches; empty for nothing. */
     public static Optional<SettledCase> of(BatchFacts facts) {
-        Set<String> conditions = facts.log().of(Entry.Concluded.class)
+        Set<String> conditions = facts.log()
+                .of(Entry.Concluded.class)
                 // What was settled of the soap before it was melted down is not what is looked at since.
-                .filter(c -> facts.rebatchedAt().isEmpty() || c.at().isAfter(facts.rebatchedAt().get()))
+                .filter(c -> facts.rebatchedAt().isEmpty()
+                        || c.at().isAfter(facts.rebatchedAt().get()))
                 .map(c -> c.entry().condition().id())
                 .filter(id -> id != null && !id.isEmpty())
                 .collect(Collectors.toSet());
-        List<Evidence> evidence = EvidenceReader.read(facts).stream().filter(e -> e.isPresent() || e.counts()).toList();
+        List<Evidence> evidence = EvidenceReader.read(facts).stream()
+                .filter(e -> e.isPresent() || e.counts())
+                .toList();
         Set<String> seen = ids(evidence, true);
         Set<String> absent = ids(evidence, false);
         boolean settled = !conditions.isEmpty() || seen.isEmpty() && !absent.isEmpty();
@@ -48,7 +52,10 @@ public record SettledCase(Set<String> conditions, Set<String> seen, Set<String> 
     }
 
     private static Set<String> ids(List<Evidence> evidence, boolean present) {
-        return evidence.stream().filter(e -> e.isPresent() == present).map(e -> e.finding().id()).collect(Collectors.toSet());
+        return evidence.stream()
+                .filter(e -> e.isPresent() == present)
+                .map(e -> e.finding().id())
+                .collect(Collectors.toSet());
     }
 
     /** What many batches teach together. */
@@ -68,14 +75,24 @@ public record SettledCase(Set<String> conditions, Set<String> seen, Set<String> 
         return new WorkshopCounts(counts(conditions), counts(findings), counts(links));
     }
 
-    /** Where one condition of several that were settled brings a finding about, it is that one's; where none does, it came by itself. */
-    private void count(Finding finding, List<Link> all, Map<String, Tally> findings, Map<WorkshopCounts.Pair, Tally> links) {
-        List<Link> may = all.stream().filter(l -> conditions.contains(l.condition().id())).toList();
+    /**
+     * Where one condition of several that were settled brings a finding about, it is that one's; where none does, it
+     * came by itself.
+     */
+    private void count(
+            Finding finding, List<Link> all, Map<String, Tally> findings, Map<WorkshopCounts.Pair, Tally> links) {
+        List<Link> may = all.stream()
+                .filter(l -> conditions.contains(l.condition().id()))
+                .toList();
         boolean there = seen.contains(finding.id());
         if (may.isEmpty()) {
             tally(findings, finding.id()).add(there);
         } else if (may.size() == 1) {
-            tally(links, new WorkshopCounts.Pair(finding.id(), may.get(0).condition().id())).add(there);
+            tally(
+                            links,
+                            new WorkshopCounts.Pair(
+                                    finding.id(), may.get(0).condition().id()))
+                    .add(there);
         }
     }
 
@@ -84,7 +101,9 @@ public record SettledCase(Set<String> conditions, Set<String> seen, Set<String> 
     }
 
     private static <K> Map<K, WorkshopCounts.Count> counts(Map<K, Tally> tallies) {
-        return tallies.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> new WorkshopCounts.Count(e.getValue().times, e.getValue().of)));
+        return tallies.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, e -> new WorkshopCounts.Count(e.getValue().times, e.getValue().of)));
     }
 
     /** So many of so many, while they are counted. */

@@ -4,12 +4,16 @@ import io.causticon.core.model.finding.Finding;
 import io.causticon.core.model.finding.Findings;
 
 /**
- * What is at stake when it is decided what becomes of a batch: give it into hands, keep it back, or rebatch it; and of its looks, mend them or leave
- * them. Everything is priced in minutes of a maker's time (judgements; hazards dear), so that a look that changes no decision is worth nothing.
+ * What is at stake when it is decided what becomes of a batch: give it into hands, keep it back, or rebatch it; and of
+ * its looks, mend them or leave them. Everything is priced in minutes of a maker's time (judgements; hazards dear), so
+ * that a look that changes no decision is worth nothing.
  */
 final class Stakes {
 
-    /** Somebody is burned. With what keeping a batch back costs it is given away where all hazards together are ruled out. */
+    /**
+     * Somebody is burned. With what keeping a batch back costs it is given away where all hazards together are ruled
+     * out.
+     */
     private static final double BURNED = 25_000;
 
     /** Keeping back a batch that is sound: shelf, and looking again. */
@@ -47,7 +51,9 @@ final class Stakes {
 
     /** Of a look: its minutes, its days of waiting, and the skin that it is made with. */
     static double effort(NextLook look, double hazard) {
-        boolean washes = look.finding().group() == Finding.Group.USE || look.finding().group() == Finding.Group.SKIN && !look.finding().isMeasured();
+        boolean washes = look.finding().group() == Finding.Group.USE
+                || look.finding().group() == Finding.Group.SKIN
+                        && !look.finding().isMeasured();
         double skin = look.finding().equals(Findings.ZAP) ? TONGUE : washes ? HAND : 0;
         return look.finding().minutes() + DAY_OF_WAITING * look.delay().toHours() / 24.0 + skin * hazard;
     }

@@ -1,5 +1,6 @@
 /**
- * From what was seen, felt, measured and logged to what the bar has, why, and what to look at next. The knowledge itself is in the package beneath.
+ * From what was seen, felt, measured and logged to what the bar has, why, and what to look at next. The knowledge
+ * itself is in the package beneath.
  */
 @MayUse({
     "model.finding",

@@ -12,9 +12,10 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * How conditions look, and how often each look is there anyway: plain frequencies (judgements), laid down beside the diagnosis and without its
- * numbers. In {@code appearances.csv} a condition, how seldom it is, what a recipe or a making must have for it, and of a hundred such batches how many
- * show each look. In {@code background.csv} of each look the day on which it is looked for, and how often it is there without any of them.
+ * How conditions look, and how often each look is there anyway: plain frequencies (judgements), laid down beside the
+ * diagnosis and without its numbers. In {@code appearances.csv} a condition, how seldom it is, what a recipe or a
+ * making must have for it, and of a hundred such batches how many show each look. In {@code background.csv} of each
+ * look the day on which it is looked for, and how often it is there without any of them.
  */
 public record Appearances(List<Appearance> all, Map<String, Background> background) {
 
@@ -38,17 +39,24 @@ public record Appearances(List<Appearance> all, Map<String, Background> backgrou
 
     public static Appearances read() {
         List<Appearance> all = table("appearances.csv").stream()
-                .map(r -> new Appearance(r.get("condition"), Integer.parseInt(r.get("once_in")), r.get("needs"), looks(r.get("looks"))))
+                .map(r -> new Appearance(
+                        r.get("condition"), Integer.parseInt(r.get("once_in")), r.get("needs"), looks(r.get("looks"))))
                 .toList();
         Map<String, Background> background = new LinkedHashMap<>();
-        table("background.csv").forEach(r -> background.put(
-                r.get("finding"), new Background(Double.parseDouble(r.get("day")), Double.parseDouble(r.get("anyway")), words(r.get("only_with")))));
+        table("background.csv")
+                .forEach(r -> background.put(
+                        r.get("finding"),
+                        new Background(
+                                Double.parseDouble(r.get("day")),
+                                Double.parseDouble(r.get("anyway")),
+                                words(r.get("only_with")))));
         return new Appearances(all, background);
     }
 
     private static Map<String, Double> looks(String cell) {
         Map<String, Double> looks = new LinkedHashMap<>();
-        words(cell).forEach(word -> looks.put(word.replaceAll(":.*", ""), Double.parseDouble(word.replaceAll(".*:", ""))));
+        words(cell)
+                .forEach(word -> looks.put(word.replaceAll(":.*", ""), Double.parseDouble(word.replaceAll(".*:", ""))));
         return looks;
     }
 
@@ -58,7 +66,13 @@ public record Appearances(List<Appearance> all, Map<String, Background> backgrou
 
     private static List<CSVRecord> table(String name) {
         try (Reader in = new InputStreamReader(Appearances.class.getResourceAsStream(name), StandardCharsets.UTF_8)) {
-            return CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(in).getRecords();
+            return CSVFormat.RFC4180
+                    .builder()
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .get()
+                    .parse(in)
+                    .getRecords();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

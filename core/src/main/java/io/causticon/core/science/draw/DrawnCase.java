@@ -23,8 +23,8 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * A batch that has one condition for certain, others by chance, and shows of each what it happens to show: of the certain one at least one look, for
- * nobody opens a case of what cannot be seen.
+ * A batch that has one condition for certain, others by chance, and shows of each what it happens to show: of the
+ * certain one at least one look, for nobody opens a case of what cannot be seen.
  */
 public final class DrawnCase {
 
@@ -34,7 +34,8 @@ public final class DrawnCase {
     private static final double FIRST_ASKED_DAY = 9;
 
     /** How often a wash burns, and how often what is titrated holds liquor, 0 to 1. */
-    private static final Map<String, Double> BURNS = Map.of("lye-heavy", .95, "lye-pockets", .45, "separation", .3, "hidden-liquor", .35, "sensitive-skin", .3);
+    private static final Map<String, Double> BURNS =
+            Map.of("lye-heavy", .95, "lye-pockets", .45, "separation", .3, "hidden-liquor", .35, "sensitive-skin", .3);
 
     private static final double LEAST_OF_A_SHORT_FAT = .7;
     private static final int BARS = 8;
@@ -42,7 +43,8 @@ public final class DrawnCase {
     /** Free alkali where liquor is met, per cent. */
     private static final double MET_PERCENT = .6;
 
-    private static final Map<String, Double> MET = Map.of("lye-heavy", .97, "lye-pockets", .4, "separation", .35, "hidden-liquor", .1);
+    private static final Map<String, Double> MET =
+            Map.of("lye-heavy", .97, "lye-pockets", .4, "separation", .35, "hidden-liquor", .1);
 
     private final Random random;
     private final Logging logging;
@@ -66,14 +68,21 @@ public final class DrawnCase {
      * @param more how many others it has for certain, of those that fit the recipe
      * @param others whether it may have still others by chance
      */
-    public DrawnCase(Appearances tables, Appearances.Appearance first, int more, boolean others, Random random, Logging logging) {
+    public DrawnCase(
+            Appearances tables,
+            Appearances.Appearance first,
+            int more,
+            boolean others,
+            Random random,
+            Logging logging) {
         this.tables = tables;
         this.random = random;
         this.logging = logging;
         this.recipe = DrawnRecipe.with(first.needs(), random);
         List<Appearances.Appearance> wanted = new ArrayList<>(List.of(first));
         while (wanted.size() <= more) {
-            Appearances.Appearance other = tables.all().get(random.nextInt(tables.all().size()));
+            Appearances.Appearance other =
+                    tables.all().get(random.nextInt(tables.all().size()));
             if (fits(other, recipe) && !wanted.contains(other)) {
                 wanted.add(other);
             }
@@ -81,7 +90,9 @@ public final class DrawnCase {
         wanted.forEach(w -> certain.add(w.condition()));
         conditions.addAll(certain);
         if (others) {
-            tables.all().stream().filter(o -> fits(o, recipe) && random.nextInt(o.onceIn()) == 0).forEach(o -> conditions.add(o.condition()));
+            tables.all().stream()
+                    .filter(o -> fits(o, recipe) && random.nextInt(o.onceIn()) == 0)
+                    .forEach(o -> conditions.add(o.condition()));
         }
         do {
             draw();
@@ -107,7 +118,8 @@ public final class DrawnCase {
                 there.looks().forEach((look, share) -> {
                     if (chance(share)) {
                         seen.add(look);
-                        askedDay = Math.max(askedDay, tables.background().get(look).day() + 1);
+                        askedDay =
+                                Math.max(askedDay, tables.background().get(look).day() + 1);
                     }
                 });
             }
@@ -132,8 +144,17 @@ public final class DrawnCase {
         if (isShort || chance(.75)) {
             Weights planned = Weights.planned(recipe.plan().formula());
             String of = planned.fats().get(0).fat().id();
-            planned.fats().forEach(f -> add(.004, new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass().times(f.fat().id().equals(of) ? first : 1), Tare.TAKEN, null)));
-            planned.liquids().forEach(l -> add(.008, new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+            planned.fats()
+                    .forEach(f -> add(
+                            .004,
+                            new Entry.Weighed(
+                                    Weighable.fat(f.fat().id()),
+                                    f.mass().times(f.fat().id().equals(of) ? first : 1),
+                                    Tare.TAKEN,
+                                    null)));
+            planned.liquids()
+                    .forEach(l -> add(
+                            .008, new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
             add(.008, new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
         }
         add(.04, new Entry.LyeIntoFats());
@@ -156,12 +177,16 @@ public final class DrawnCase {
 
     /** What can only be looked at where something else was seen is not asked without it. */
     private void look() {
-        tables.background().entrySet().stream().filter(e -> e.getValue().day() < askedDay).forEach(e -> {
-            boolean there = seen.contains(e.getKey());
-            if (isAsked(e.getKey()) && (there || logging != Logging.ONLY_WHAT_IS_ODD)) {
-                add(e.getValue().day(), new Entry.Observed(e.getKey(), there ? Presence.SEEN : Presence.LOOKED_AND_ABSENT));
-            }
-        });
+        tables.background().entrySet().stream()
+                .filter(e -> e.getValue().day() < askedDay)
+                .forEach(e -> {
+                    boolean there = seen.contains(e.getKey());
+                    if (isAsked(e.getKey()) && (there || logging != Logging.ONLY_WHAT_IS_ODD)) {
+                        add(
+                                e.getValue().day(),
+                                new Entry.Observed(e.getKey(), there ? Presence.SEEN : Presence.LOOKED_AND_ABSENT));
+                    }
+                });
     }
 
     private void test() {

@@ -26,7 +26,10 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 
-/** A recipe as workshops have them, with what a condition needs in it where one is wanted, and with what others have by chance. */
+/**
+ * A recipe as workshops have them, with what a condition needs in it where one is wanted, and with what others have by
+ * chance.
+ */
 public record DrawnRecipe(BatchPlan plan, Set<String> has) {
 
     private static final Catalogue TABLES = Catalogue.standard();
@@ -96,7 +99,15 @@ public record DrawnRecipe(BatchPlan plan, Set<String> has) {
         List<AdditivePortion> additives = new ArrayList<>();
         has.forEach(what -> ADDED.getOrDefault(what, Map.of())
                 .forEach((id, grams) -> additives.add(new AdditivePortion(TABLES.additive(id), Mass.grams(grams)))));
-        BatchPlan plan = new BatchPlan("Drawn", formula.withAdditives(additives), Process.COLD, GelGoal.ALLOW, null, Temperature.celsius(40), Scales.KITCHEN, "");
+        BatchPlan plan = new BatchPlan(
+                "Drawn",
+                formula.withAdditives(additives),
+                Process.COLD,
+                GelGoal.ALLOW,
+                null,
+                Temperature.celsius(40),
+                Scales.KITCHEN,
+                "");
         return new DrawnRecipe(has.contains("layers") ? plan.with(Pouring.PLAIN.divided(layers())) : plan, has);
     }
 
@@ -106,13 +117,17 @@ public record DrawnRecipe(BatchPlan plan, Set<String> has) {
 
     private static Portioning layers() {
         return new Portioning(
-                Portioning.Way.SHARES, List.of(Portion.sharing("dark", Share.percent(50)), Portion.sharing("light", Share.percent(50))), Share.percent(3));
+                Portioning.Way.SHARES,
+                List.of(Portion.sharing("dark", Share.percent(50)), Portion.sharing("light", Share.percent(50))),
+                Share.percent(3));
     }
 
     /** One kind of fats at a time: the wanted one, else the first that fell to it. */
     private static List<FatPortion> fats(Set<String> has, String needs) {
         List<String> kinds = List.of("oleic", "hard", "coconut", "poly", "castor");
-        String kind = kinds.contains(needs) ? needs : kinds.stream().filter(has::contains).findFirst().orElse("plain");
+        String kind = kinds.contains(needs)
+                ? needs
+                : kinds.stream().filter(has::contains).findFirst().orElse("plain");
         kinds.stream().filter(k -> !k.equals(kind)).forEach(has::remove);
         return switch (kind) {
             case "oleic" -> fats("olive-oil", 850, "coconut-oil-76", 150);

@@ -24,8 +24,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What went into a batch by the log. What was not logged is taken as planned and named in {@link #notLogged}: it is a question to
- * ask, not a fact.
+ * What went into a batch by the log. What was not logged is taken as planned and named in {@link #notLogged}: it is a
+ * question to ask, not a fact.
  *
  * @param weights logged masses, planned ones where none was logged
  * @param superfat superfat of these weights as a fraction, with its spread
@@ -34,7 +34,11 @@ import java.util.Set;
  * @param unknown what the log has and nobody knows what it is; it counts for nothing
  */
 public record AsWeighed(
-        Weights weights, Estimate superfat, List<Weighable> notLogged, List<Weighable> notPlanned, List<Weighable> unknown) {
+        Weights weights,
+        Estimate superfat,
+        List<Weighable> notLogged,
+        List<Weighable> notPlanned,
+        List<Weighable> unknown) {
 
     public static AsWeighed of(BatchPlan plan, BatchLog log) {
         Rework rework = plan.rework();
@@ -44,13 +48,16 @@ public record AsWeighed(
     /** Whether every fat, scrap and the lye were logged, so that the superfat is one of weights, not of hopes. */
     public boolean isComplete() {
         return notLogged.stream()
-                .noneMatch(w -> w.kind() == Weighable.Kind.FAT || w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.SCRAP);
+                .noneMatch(w -> w.kind() == Weighable.Kind.FAT
+                        || w.kind() == Weighable.Kind.ALKALI
+                        || w.kind() == Weighable.Kind.SCRAP);
     }
 
     /** Sums of all weighings, by what was weighed. */
     public static Map<Weighable, Mass> sums(BatchLog log) {
         Map<Weighable, Mass> sums = new LinkedHashMap<>();
-        log.of(Entry.Weighed.class).forEach(w -> sums.merge(w.entry().what(), w.entry().mass(), Mass::plus));
+        log.of(Entry.Weighed.class)
+                .forEach(w -> sums.merge(w.entry().what(), w.entry().mass(), Mass::plus));
         return sums;
     }
 
@@ -73,14 +80,19 @@ public record AsWeighed(
         }
 
         AsWeighed read() {
-            List<ScrapPortion> scraps = rework.scraps().stream().map(s -> s.weighing(take(Weighable.scrap(s.id()), s.mass()))).toList();
-            List<FatPortion> added = new ArrayList<>(
-                    rework.added().stream().map(f -> f.weighing(take(Weighable.fat(f.fat().id()), f.mass()))).toList());
+            List<ScrapPortion> scraps = rework.scraps().stream()
+                    .map(s -> s.weighing(take(Weighable.scrap(s.id()), s.mass())))
+                    .toList();
+            List<FatPortion> added = new ArrayList<>(rework.added().stream()
+                    .map(f -> f.weighing(take(Weighable.fat(f.fat().id()), f.mass())))
+                    .toList());
             List<AdditivePortion> additives = new ArrayList<>(plan.formula().additives().stream()
                     .map(a -> a.weighing(take(Weighable.additive(a.additive().id()), a.mass())))
                     .toList());
-            Weighable liquid = Weighable.liquid(plan.formula().liquidParts().get(0).liquid().id());
-            Mass water = rework.water().isPositive() ? take(liquid, rework.water()) : logged.getOrDefault(liquid, Mass.ZERO);
+            Weighable liquid = Weighable.liquid(
+                    plan.formula().liquidParts().get(0).liquid().id());
+            Mass water =
+                    rework.water().isPositive() ? take(liquid, rework.water()) : logged.getOrDefault(liquid, Mass.ZERO);
             List<Weighable> unplanned = new ArrayList<>();
             List<Weighable> unknown = new ArrayList<>();
             for (Map.Entry<Weighable, Mass> other : logged.entrySet()) {
@@ -93,7 +105,9 @@ public record AsWeighed(
                     added.add(new FatPortion(substances.fat(what.id()), other.getValue()));
                 } else if (what.kind() == Weighable.Kind.LIQUID && what.isIn(substances)) {
                     unplanned.add(what);
-                    water = water.plus(new LiquidPortion(substances.liquid(what.id()), other.getValue(), LiquidState.LIQUID).water());
+                    water = water.plus(
+                            new LiquidPortion(substances.liquid(what.id()), other.getValue(), LiquidState.LIQUID)
+                                    .water());
                 } else if (what.kind() == Weighable.Kind.ADDITIVE && what.isIn(substances)) {
                     unplanned.add(what);
                     additives.add(new AdditivePortion(substances.additive(what.id()), other.getValue()));
@@ -105,18 +119,24 @@ public record AsWeighed(
             }
             Rework weighed = new Rework(scraps, added, water, rework.way());
             return new AsWeighed(
-                    withLye(Weights.planned(weighed.formula(additives))), leaner(weighed), List.copyOf(missing), unplanned, unknown);
+                    withLye(Weights.planned(weighed.formula(additives))),
+                    leaner(weighed),
+                    List.copyOf(missing),
+                    unplanned,
+                    unknown);
         }
 
         /** Lye that somebody put into scraps after all is in it. */
         private Weights withLye(Weights weights) {
-            return weights.withNaoh(weights.naoh().plus(lye(Weighable.NAOH))).withKoh(weights.koh().plus(lye(Weighable.KOH)));
+            return weights.withNaoh(weights.naoh().plus(lye(Weighable.NAOH)))
+                    .withKoh(weights.koh().plus(lye(Weighable.KOH)));
         }
 
         /** As lean as it makes them, taken as pure: that is the safe side. */
         private Estimate leaner(Rework weighed) {
             double moles = Alkali.NAOH.moles(lye(Weighable.NAOH)) + Alkali.KOH.moles(lye(Weighable.KOH));
-            double needed = weighed.fats().stream().mapToDouble(FatPortion::alkaliMoles).sum();
+            double needed =
+                    weighed.fats().stream().mapToDouble(FatPortion::alkaliMoles).sum();
             Estimate superfat = weighed.superfat();
             return new Estimate(superfat.value() - moles / needed, superfat.standardDeviation());
         }
@@ -153,13 +173,16 @@ public record AsWeighed(
 
         AsWeighed read() {
             List<FatPortion> fats = new ArrayList<>();
-            planned.fats().forEach(f -> fats.add(f.weighing(take(Weighable.fat(f.fat().id()), f.mass()))));
+            planned.fats()
+                    .forEach(f -> fats.add(f.weighing(take(Weighable.fat(f.fat().id()), f.mass()))));
             List<LiquidPortion> liquids = new ArrayList<>();
             planned.liquids()
-                    .forEach(l -> liquids.add(l.weighing(take(Weighable.liquid(l.liquid().id()), l.mass()))));
+                    .forEach(l -> liquids.add(
+                            l.weighing(take(Weighable.liquid(l.liquid().id()), l.mass()))));
             List<AdditivePortion> additives = new ArrayList<>();
             planned.additives()
-                    .forEach(a -> additives.add(a.weighing(take(Weighable.additive(a.additive().id()), a.mass()))));
+                    .forEach(a -> additives.add(
+                            a.weighing(take(Weighable.additive(a.additive().id()), a.mass()))));
             Mass naoh = takeAlkali(Weighable.NAOH, planned.naoh());
             Mass koh = takeAlkali(Weighable.KOH, planned.koh());
             List<Weighable> unplanned = extra(true);

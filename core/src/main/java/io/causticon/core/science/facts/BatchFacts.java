@@ -39,14 +39,17 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What follows from plan and log together: the facts that shift what a batch is likely to have. What was not logged is absent
- * here, never assumed.
+ * What follows from plan and log together: the facts that shift what a batch is likely to have. What was not logged is
+ * absent here, never assumed.
  */
 public final class BatchFacts {
 
     private static final Duration BEGINNING_OF_THE_SET = Duration.ofHours(2);
 
-    /** Before these nearly every soap is caustic, and a test tells of its age: at 20 C and without gel 97 % has reacted after a day, 99 after two. */
+    /**
+     * Before these nearly every soap is caustic, and a test tells of its age: at 20 C and without gel 97 % has reacted
+     * after a day, 99 after two.
+     */
     private static final Duration SKIN = Duration.ofHours(48);
 
     private static final Duration SKIN_WHEN_COOKED = Duration.ofDays(1);
@@ -58,7 +61,6 @@ public final class BatchFacts {
 
     /** Worked out when it is first asked for: many questions are about dates alone. */
     private @Nullable AsWeighed asWeighed;
-
 
     private final String part;
 
@@ -73,19 +75,26 @@ public final class BatchFacts {
         return new BatchFacts(plan, log, now, "");
     }
 
-    /** Names of the parts that had lye of their own, each measured or poured by itself; empty where all was one batter. */
+    /**
+     * Names of the parts that had lye of their own, each measured or poured by itself; empty where all was one batter.
+     */
     public List<String> parts() {
         Portioning portioning = plan.pouring().portioning();
-        return portioning.route() == Portioning.LyeRoute.TOGETHER ? List.of() : portioning.portions().stream().map(p -> p.name().trim()).toList();
+        return portioning.route() == Portioning.LyeRoute.TOGETHER
+                ? List.of()
+                : portioning.portions().stream().map(p -> p.name().trim()).toList();
     }
 
     /**
-     * What is known of one part with lye of its own: what was seen of another one says nothing of it. What was seen on bars of which nobody said of which
-     * part they were is of every part where bars are cut across all of them, and where they are not, only what speaks against the batch is.
+     * What is known of one part with lye of its own: what was seen of another one says nothing of it. What was seen on
+     * bars of which nobody said of which part they were is of every part where bars are cut across all of them, and
+     * where they are not, only what speaks against the batch is.
      */
     public BatchFacts ofPart(String name) {
         boolean across = isCutAcrossParts();
-        List<LoggedEntry> lines = log.all().stream().filter(l -> concerns(l.entry(), name, across)).toList();
+        List<LoggedEntry> lines = log.all().stream()
+                .filter(l -> concerns(l.entry(), name, across))
+                .toList();
         return new BatchFacts(plan, new BatchLog(log.begun(), lines, log.substances()), now, name);
     }
 
@@ -117,13 +126,16 @@ public final class BatchFacts {
     }
 
     /**
-     * How much fatter or leaner than the whole a part was planned to be, a fraction: by liquids and additives of its own. Nothing for the whole batch.
+     * How much fatter or leaner than the whole a part was planned to be, a fraction: by liquids and additives of its
+     * own. Nothing for the whole batch.
      */
     public double superfatOfPartBeside() {
         if (part.isEmpty()) {
             return 0;
         }
-        double whole = Superfat.distribution(Weights.planned(plan.formula()), plan.formula().alkali(), plan.scales()).value();
+        double whole = Superfat.distribution(
+                        Weights.planned(plan.formula()), plan.formula().alkali(), plan.scales())
+                .value();
         return Portions.of(plan).amounts().stream()
                 .filter(a -> a.portion().name().trim().equals(part))
                 .mapToDouble(a -> a.superfat().fraction() - whole)
@@ -133,11 +145,13 @@ public final class BatchFacts {
 
     /** Its share of everything, 0 to 1; all of it for the whole batch. */
     public double shareOfPart() {
-        return part.isEmpty() ? 1 : Portions.of(plan).amounts().stream()
-                .filter(a -> a.portion().name().trim().equals(part))
-                .mapToDouble(a -> a.share().fraction())
-                .findFirst()
-                .orElse(1);
+        return part.isEmpty()
+                ? 1
+                : Portions.of(plan).amounts().stream()
+                        .filter(a -> a.portion().name().trim().equals(part))
+                        .mapToDouble(a -> a.share().fraction())
+                        .findFirst()
+                        .orElse(1);
     }
 
     public BatchPlan plan() {
@@ -160,7 +174,9 @@ public final class BatchFacts {
     /** When something first left the pot: a portion, a layer or all of it; empty while all is in it. */
     public Optional<Instant> firstTakenOut() {
         return log.entries().stream()
-                .filter(e -> e.entry() instanceof Entry.Poured || e.entry() instanceof Entry.LayerPoured || e.entry() instanceof Entry.PortionTaken)
+                .filter(e -> e.entry() instanceof Entry.Poured
+                        || e.entry() instanceof Entry.LayerPoured
+                        || e.entry() instanceof Entry.PortionTaken)
                 .map(LoggedEntry::at)
                 .findFirst();
     }
@@ -173,7 +189,8 @@ public final class BatchFacts {
     /** The same batch as it was in the moment before it was melted down the last time; empty if it never was. */
     public Optional<BatchFacts> beforeRebatch() {
         return rebatchedAt().map(at -> {
-            List<LoggedEntry> before = log.entries().stream().takeWhile(e -> e.at().isBefore(at)).toList();
+            List<LoggedEntry> before =
+                    log.entries().stream().takeWhile(e -> e.at().isBefore(at)).toList();
             return new BatchFacts(plan, new BatchLog(log.begun(), before, log.substances()), at, part);
         });
     }
@@ -197,9 +214,10 @@ public final class BatchFacts {
     }
 
     /**
-     * When soap began to form: lye met the fats. From then on its age counts, and whatever is tested of it; a batch may have been begun, and its fats
-     * weighed, days before. The last time where several parts had lye of their own; the pour where nobody logged the lye, and for scraps, which brought
-     * theirs with them; the last time that it was melted down where it was. Empty while there is no soap.
+     * When soap began to form: lye met the fats. From then on its age counts, and whatever is tested of it; a batch may
+     * have been begun, and its fats weighed, days before. The last time where several parts had lye of their own; the
+     * pour where nobody logged the lye, and for scraps, which brought theirs with them; the last time that it was
+     * melted down where it was. Empty while there is no soap.
      */
     public Optional<Instant> soapSince() {
         return rebatchedAt().or(this::firstSoapSince);
@@ -211,31 +229,39 @@ public final class BatchFacts {
     }
 
     private Optional<Instant> lyeIn() {
-        return plan.isRework() ? Optional.empty() : log.last(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
+        return plan.isRework()
+                ? Optional.empty()
+                : log.last(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
     }
 
     /** Its age as soap; nothing while there is none. */
     public Duration age() {
-        return soapSince().map(since -> Duration.between(since, now)).filter(age -> !age.isNegative()).orElse(Duration.ZERO);
+        return soapSince()
+                .map(since -> Duration.between(since, now))
+                .filter(age -> !age.isNegative())
+                .orElse(Duration.ZERO);
     }
 
     /**
-     * When the first bar was in somebody's hands, by the log: out of the mould, cut, or weighed. A wash before that was one with raw batter, or of soap
-     * in its mould.
+     * When the first bar was in somebody's hands, by the log: out of the mould, cut, or weighed. A wash before that was
+     * one with raw batter, or of soap in its mould.
      */
     public Optional<Instant> outOfTheMould() {
-        return Stream.of(log.first(Entry.Unmoulded.class), log.first(Entry.Cut.class), log.first(Entry.BarWeighed.class))
+        return Stream.of(
+                        log.first(Entry.Unmoulded.class), log.first(Entry.Cut.class), log.first(Entry.BarWeighed.class))
                 .flatMap(Optional::stream)
                 .map(BatchLog.Timed::at)
                 .min(Comparator.naturalOrder());
     }
 
     /**
-     * From when on skin may meet it, and its tests on skin mean something: two days after the lye, one where it was cooked until it was clear or is
-     * made of soap, and not before it is out of its mould. Empty while there is no soap.
+     * From when on skin may meet it, and its tests on skin mean something: two days after the lye, one where it was
+     * cooked until it was clear or is made of soap, and not before it is out of its mould. Empty while there is no
+     * soap.
      */
     public Optional<Instant> skinFrom() {
-        return oldEnoughForSkin().map(from -> outOfTheMould().filter(out -> out.isAfter(from)).orElse(from));
+        return oldEnoughForSkin()
+                .map(from -> outOfTheMould().filter(out -> out.isAfter(from)).orElse(from));
     }
 
     /** The same wherever it is. */
@@ -250,7 +276,9 @@ public final class BatchFacts {
 
     /** Whether a test on skin at this moment says anything of the soap. */
     public boolean isTestOnSkin(Instant at) {
-        return skinFrom().filter(from -> !at.isBefore(from)).isPresent() && outOfTheMould().filter(out -> !at.isBefore(out)).isPresent() && isTested(at);
+        return skinFrom().filter(from -> !at.isBefore(from)).isPresent()
+                && outOfTheMould().filter(out -> !at.isBefore(out)).isPresent()
+                && isTested(at);
     }
 
     /** Whether a sample that is measured at this moment says anything: a day after the lye, the paste is soap. */
@@ -265,7 +293,8 @@ public final class BatchFacts {
 
     /** When what was for practice became something to be used; empty where it always was. */
     public Optional<Instant> meantSince() {
-        List<BatchLog.Timed<Entry.MeantFor>> meant = log.of(Entry.MeantFor.class).toList();
+        List<BatchLog.Timed<Entry.MeantFor>> meant =
+                log.of(Entry.MeantFor.class).toList();
         Optional<Instant> since = Optional.empty();
         for (int i = 1; i < meant.size(); i++) {
             boolean was = meant.get(i - 1).entry().purpose() == Purpose.PRACTICE;
@@ -355,18 +384,21 @@ public final class BatchFacts {
 
     /** Minutes from lye into fats to a stage; absent when either was not logged. */
     public Optional<Double> minutesTo(Stage stage) {
-        return log.first(Entry.LyeIntoFats.class).flatMap(in -> log.of(Entry.StageReached.class)
-                .filter(s -> s.entry().stage().isAtLeast(stage))
-                .findFirst()
-                .map(s -> Duration.between(in.at(), s.at()).toSeconds() / 60.0));
+        return log.first(Entry.LyeIntoFats.class)
+                .flatMap(in -> log.of(Entry.StageReached.class)
+                        .filter(s -> s.entry().stage().isAtLeast(stage))
+                        .findFirst()
+                        .map(s -> Duration.between(in.at(), s.at()).toSeconds() / 60.0));
     }
 
     /** Whether the batter was at least at this stage when it was poured, as far as the log tells. */
     public Optional<Stage> stageWhenPoured() {
-        return log.first(Entry.Poured.class).flatMap(p -> log.of(Entry.StageReached.class)
-                .filter(s -> !s.at().isAfter(p.at()) && s.entry().stage().isRung())
-                .map(s -> s.entry().stage())
-                .reduce((earlier, later) -> later));
+        return log.first(Entry.Poured.class)
+                .flatMap(p -> log.of(Entry.StageReached.class)
+                        .filter(s ->
+                                !s.at().isAfter(p.at()) && s.entry().stage().isRung())
+                        .map(s -> s.entry().stage())
+                        .reduce((earlier, later) -> later));
     }
 
     /** A stage that came within this time after something was added, with what was added. */
@@ -395,21 +427,25 @@ public final class BatchFacts {
     }
 
     /**
-     * The liquor that can scorch and how hot it was read. Milk that joins cooled lye does not meet the heat that the lye made before; empty
-     * where nothing can scorch, or nothing was read.
+     * The liquor that can scorch and how hot it was read. Milk that joins cooled lye does not meet the heat that the
+     * lye made before; empty where nothing can scorch, or nothing was read.
      */
     public Optional<Scorching> scorching() {
         Optional<Temperature> first = ScorchLimit.of(asWeighed().weights(), AdditionStage.LYE);
         if (first.isPresent()) {
             return lyePeak().map(peak -> new Scorching(first.get(), peak));
         }
-        return ScorchLimit.of(asWeighed().weights(), AdditionStage.COOLED_LYE).flatMap(limit -> peakAfterCooling().map(peak -> new Scorching(limit, peak)));
+        return ScorchLimit.of(asWeighed().weights(), AdditionStage.COOLED_LYE)
+                .flatMap(limit -> peakAfterCooling().map(peak -> new Scorching(limit, peak)));
     }
 
     /** Since the first portion of what joins cooled lye, or since the lye was clear where no portion was logged. */
     private Optional<Temperature> peakAfterCooling() {
         Optional<Instant> clear = log.first(Entry.LyeClear.class).map(BatchLog.Timed::at);
-        Optional<Instant> from = clear.flatMap(c -> log.of(Entry.PortionFed.class).map(BatchLog.Timed::at).filter(at -> !at.isBefore(c)).findFirst())
+        Optional<Instant> from = clear.flatMap(c -> log.of(Entry.PortionFed.class)
+                        .map(BatchLog.Timed::at)
+                        .filter(at -> !at.isBefore(c))
+                        .findFirst())
                 .or(() -> clear);
         return from.flatMap(f -> log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == MeasurementPoint.LYE && t.at().isAfter(f) && !t.at().isAfter(now))
@@ -419,12 +455,16 @@ public final class BatchFacts {
 
     /** Whether what meets the lye can scorch: milk, sugar. */
     public boolean canScorch() {
-        return ScorchLimit.of(asWeighed().weights(), AdditionStage.LYE).or(() -> ScorchLimit.of(asWeighed().weights(), AdditionStage.COOLED_LYE)).isPresent();
+        return ScorchLimit.of(asWeighed().weights(), AdditionStage.LYE)
+                .or(() -> ScorchLimit.of(asWeighed().weights(), AdditionStage.COOLED_LYE))
+                .isPresent();
     }
 
     /** Sugar and protein in the liquid, share of it by mass. */
     public Share scorchingInLiquid() {
-        double liquid = asWeighed().weights().liquids().stream().mapToDouble(l -> l.mass().grams()).sum();
+        double liquid = asWeighed().weights().liquids().stream()
+                .mapToDouble(l -> l.mass().grams())
+                .sum();
         double scorching = asWeighed().weights().liquids().stream()
                 .mapToDouble(l -> l.liquid().scorching().of(l.mass()).grams())
                 .sum();
@@ -456,7 +496,8 @@ public final class BatchFacts {
 
     /** The same where nothing else is asked. A look alone, tapped by mistake, cooks nothing. */
     public static boolean isCooked(BatchPlan plan, BatchLog log) {
-        return plan.process() == Process.HOT || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_ON || c.what() == Cooking.CLEAR);
+        return plan.process() == Process.HOT
+                || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_ON || c.what() == Cooking.CLEAR);
     }
 
     /** Its plan, on the road that it took: what was cooked after all is a cooked soap. */
@@ -472,7 +513,11 @@ public final class BatchFacts {
     /** What of it was put aside to be melted down, by colour, in the order of the log. */
     public Map<String, Mass> scrapsKept() {
         Map<String, Mass> kept = new LinkedHashMap<>();
-        log.of(Entry.ScrapsKept.class).forEach(k -> kept.merge(k.entry().colour().strip().toLowerCase(Locale.ROOT), k.entry().mass(), Mass::plus));
+        log.of(Entry.ScrapsKept.class)
+                .forEach(k -> kept.merge(
+                        k.entry().colour().strip().toLowerCase(Locale.ROOT),
+                        k.entry().mass(),
+                        Mass::plus));
         return kept;
     }
 
@@ -492,7 +537,9 @@ public final class BatchFacts {
 
     /** What was read there, as it was logged. */
     public List<BatchLog.Timed<Entry.TemperatureRead>> readings(MeasurementPoint spot) {
-        return log.of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == spot).toList();
+        return log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot)
+                .toList();
     }
 
     private Stream<Temperature> temperatures(MeasurementPoint spot) {

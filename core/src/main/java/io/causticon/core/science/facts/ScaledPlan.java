@@ -11,11 +11,15 @@ public final class ScaledPlan {
 
     /**
      * @param original as it was when the batch was begun
-     * @param log the batch's; what was scaled after the lye went into the fats is not counted, as then there is no rest; scraps are weighed as they are there
+     * @param log the batch's; what was scaled after the lye went into the fats is not counted, as then there is no
+     *     rest; scraps are weighed as they are there
      */
     public static BatchPlan of(BatchPlan original, BatchLog log) {
         double factor = factor(log);
-        return factor == 1 || original.isRework() ? original : original.with(original.formula().scaledTo(original.formula().fatMass().times(factor)));
+        return factor == 1 || original.isRework()
+                ? original
+                : original.with(
+                        original.formula().scaledTo(original.formula().fatMass().times(factor)));
     }
 
     private static double factor(BatchLog log) {

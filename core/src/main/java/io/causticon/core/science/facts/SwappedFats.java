@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Two fats that were each logged with about the mass planned for the other. Their total stays right, so that a scale cannot show it.
+ * Two fats that were each logged with about the mass planned for the other. Their total stays right, so that a scale
+ * cannot show it.
  *
  * @param first what was planned of one
  * @param gotFirst what was logged of it
@@ -25,7 +26,8 @@ public record SwappedFats(FatPortion first, Mass gotFirst, FatPortion second, Ma
         List<FatPortion> got = weighed.fats();
         for (int i = 0; i < plan.size(); i++) {
             for (int j = i + 1; j < plan.size(); j++) {
-                SwappedFats pair = new SwappedFats(plan.get(i), got.get(i).mass(), plan.get(j), got.get(j).mass());
+                SwappedFats pair = new SwappedFats(
+                        plan.get(i), got.get(i).mass(), plan.get(j), got.get(j).mass());
                 if (pair.isSwapped()) {
                     return Optional.of(pair);
                 }

@@ -21,8 +21,8 @@ import java.util.Optional;
  * @param weighed what was logged
  * @param accepted superfat if it is left so, with all that is not yet weighed as planned
  * @param concentration of the lye if it is left so, alkali by mass of alkali and water
- * @param factor by which everything that is still to be weighed would have to grow so that the recipe is the planned one; empty when that cannot
- *     be or is not worth it
+ * @param factor by which everything that is still to be weighed would have to grow so that the recipe is the planned
+ *     one; empty when that cannot be or is not worth it
  * @param ounces whether the number would fit if grams and ounces were mistaken for one another
  * @param vesselMissing mass of a vessel whose tare would explain it; empty when none does
  * @param vessel its name; empty when none does
@@ -72,7 +72,9 @@ public record WeighOutAdvice(
         Mass lye = asWeighed.weights().lye();
         Optional<Map.Entry<String, Mass>> vessel = vessels.masses().entrySet().stream()
                 .filter(v -> v.getValue().grams() > 5)
-                .filter(v -> Math.abs(Math.abs(got.minus(planned).grams()) - v.getValue().grams()) < LIKE_A_VESSEL)
+                .filter(v -> Math.abs(Math.abs(got.minus(planned).grams())
+                                - v.getValue().grams())
+                        < LIKE_A_VESSEL)
                 .findFirst();
         return new WeighOutAdvice(
                 what,

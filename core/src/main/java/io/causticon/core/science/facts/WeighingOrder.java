@@ -15,12 +15,13 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What is weighed after what: each fat, each liquid, the alkali; then liquids and alkali a second time, as nothing later shows a slip in them;
- * then what goes in later.
+ * What is weighed after what: each fat, each liquid, the alkali; then liquids and alkali a second time, as nothing
+ * later shows a slip in them; then what goes in later.
  *
  * @param targets planned masses as the scales can show them, in that order
  * @param next the first that was not weighed yet
- * @param again the first liquid or alkali that was weighed but not a second time; empty once the lye is being fed, when it is too late
+ * @param again the first liquid or alkali that was weighed but not a second time; empty once the lye is being fed, when
+ *     it is too late
  */
 public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> next, Optional<Weighable> again) {
 
@@ -41,13 +42,16 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
                         .filter(w -> w.kind() == Weighable.Kind.ALKALI || w.kind() == Weighable.Kind.LIQUID)
                         .filter(weighed::containsKey)
                         .filter(w -> !isTooLate(log))
-                        .filter(w -> !log.has(Entry.WeighedAgain.class, e -> e.what().equals(w)))
+                        .filter(w ->
+                                !log.has(Entry.WeighedAgain.class, e -> e.what().equals(w)))
                         .findFirst());
     }
 
     /** What the scale is wanted for now. */
     public Optional<Weighable> onTheScale() {
-        return next.filter(w -> w.kind() != Weighable.Kind.ADDITIVE).or(() -> again).or(() -> next);
+        return next.filter(w -> w.kind() != Weighable.Kind.ADDITIVE)
+                .or(() -> again)
+                .or(() -> next);
     }
 
     /** Whether that is wanted a second time. */
@@ -69,11 +73,14 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
         if (rework.water().isPositive()) {
             targets.put(Weighable.liquid(formula.liquidParts().get(0).liquid().id()), scales.shown(rework.water()));
         }
-        formula.additives().forEach(a -> targets.merge(Weighable.additive(a.additive().id()), a.mass(), Mass::plus));
+        formula.additives()
+                .forEach(a -> targets.merge(Weighable.additive(a.additive().id()), a.mass(), Mass::plus));
         return targets;
     }
 
-    /** What is planned of everything, in the order of weighing; a liquid that is there both frozen and not stands once. */
+    /**
+     * What is planned of everything, in the order of weighing; a liquid that is there both frozen and not stands once.
+     */
     static Map<Weighable, Mass> targets(Weights planned) {
         Map<Weighable, Mass> targets = new LinkedHashMap<>();
         planned.fats().forEach(f -> targets.merge(Weighable.fat(f.fat().id()), f.mass(), Mass::plus));
@@ -84,7 +91,8 @@ public record WeighingOrder(Map<Weighable, Mass> targets, Optional<Weighable> ne
         if (planned.koh().isPositive()) {
             targets.put(Weighable.KOH, planned.koh());
         }
-        planned.additives().forEach(a -> targets.merge(Weighable.additive(a.additive().id()), a.mass(), Mass::plus));
+        planned.additives()
+                .forEach(a -> targets.merge(Weighable.additive(a.additive().id()), a.mass(), Mass::plus));
         return targets;
     }
 }

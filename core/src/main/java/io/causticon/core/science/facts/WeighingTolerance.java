@@ -5,8 +5,9 @@ import io.causticon.core.model.plan.Scales;
 import io.causticon.core.quantity.Mass;
 
 /**
- * How far a weight may be from what is wanted and still be that weight: half a per cent, as kitchen recipes are forgiving, but never less than a
- * step of the scale, which cannot show less. The plan, the bench, the advice and the second weighing ask here.
+ * How far a weight may be from what is wanted and still be that weight: half a per cent, as kitchen recipes are
+ * forgiving, but never less than a step of the scale, which cannot show less. The plan, the bench, the advice and the
+ * second weighing ask here.
  *
  * @param scales those that the batch is weighed on
  */

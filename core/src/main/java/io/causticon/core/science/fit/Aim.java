@@ -34,17 +34,25 @@ record Aim(String name, ToDoubleFunction<Fat> ofFat, double limit, double scale)
         Formula formula = plan.formula();
         for (Wish wish : goals.wishes()) {
             switch (wish) {
-                case SLOW_BATTER -> aims.add(new Aim(
-                        "working time", f -> -WorkingTime.logMinutesOf(f), slowLimit(plan), 0.1));
-                case FIRM_IN_A_DAY -> aims.add(new Aim(
-                        "unmoulding", Aim::unsaturated, Schedule.unsaturatedShareForUnmould(plan, DAY), 0.05));
-                case MILD -> aims.add(new Aim(
-                        "short acids", f -> f.shareOf(Family.SHORT_SATURATED).fraction(), MILD_SHORT_ACIDS, 0.03));
-                case KEEPS -> aims.add(new Aim(
-                        "staleness",
-                        OxidationIndex::indexOfFat,
-                        0.75 * OxidationIndex.SPOTS_WITHIN_THE_YEAR / Math.max(0.1, OxidationIndex.superfatFactor(formula)),
-                        0.03));
+                case SLOW_BATTER ->
+                    aims.add(new Aim("working time", f -> -WorkingTime.logMinutesOf(f), slowLimit(plan), 0.1));
+                case FIRM_IN_A_DAY ->
+                    aims.add(new Aim(
+                            "unmoulding", Aim::unsaturated, Schedule.unsaturatedShareForUnmould(plan, DAY), 0.05));
+                case MILD ->
+                    aims.add(new Aim(
+                            "short acids",
+                            f -> f.shareOf(Family.SHORT_SATURATED).fraction(),
+                            MILD_SHORT_ACIDS,
+                            0.03));
+                case KEEPS ->
+                    aims.add(new Aim(
+                            "staleness",
+                            OxidationIndex::indexOfFat,
+                            0.75
+                                    * OxidationIndex.SPOTS_WITHIN_THE_YEAR
+                                    / Math.max(0.1, OxidationIndex.superfatFactor(formula)),
+                            0.03));
                 case NO_ANIMAL, NO_PALM -> {
                     // These take fats away instead of moving a mean.
                 }
@@ -65,12 +73,16 @@ record Aim(String name, ToDoubleFunction<Fat> ofFat, double limit, double scale)
 
     private static double unsaturated(Fat fat) {
         double all = fat.acids().stream().mapToDouble(a -> a.share().fraction()).sum();
-        double saturated = fat.shareOf(Family.SHORT_SATURATED).fraction() + fat.shareOf(Family.LONG_SATURATED).fraction();
+        double saturated = fat.shareOf(Family.SHORT_SATURATED).fraction()
+                + fat.shareOf(Family.LONG_SATURATED).fraction();
         return all == 0 ? 1 : 1 - saturated / all;
     }
 
     static double mean(List<FatPortion> fats, ToDoubleFunction<Fat> of) {
         double total = fats.stream().mapToDouble(p -> p.mass().grams()).sum();
-        return fats.stream().mapToDouble(p -> p.mass().grams() * of.applyAsDouble(p.fat())).sum() / total;
+        return fats.stream()
+                        .mapToDouble(p -> p.mass().grams() * of.applyAsDouble(p.fat()))
+                        .sum()
+                / total;
     }
 }

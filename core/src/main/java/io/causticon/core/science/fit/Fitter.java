@@ -29,11 +29,12 @@ import org.hipparchus.optim.nonlinear.scalar.GoalType;
 /**
  * Finds shares of fats that meet what the maker wants with the least change.
  *
- * <p>A linear programme over the shares {@code x}: minimise {@code sum(w |x - x0|) + sum cost(family(x) - family(x0)) + P sum(slack)}
- * subject to shares that make a whole, limits on each, and every aim's mean at or below its limit plus its slack. The first term keeps
- * the recipe hers (the sum of absolute changes favours few changes). The second keeps the bar's character: it is cheap within six points
- * of a family of acids and dear beyond, so that an aim that is out of reach does not turn the recipe upside down. The third lets an aim
- * that cannot be reached come as near as it is worth. Solved by the simplex method.
+ * <p>A linear programme over the shares {@code x}: minimise
+ * {@code sum(w |x - x0|) + sum cost(family(x) - family(x0)) + P sum(slack)} subject to shares that make a whole, limits
+ * on each, and every aim's mean at or below its limit plus its slack. The first term keeps the recipe hers (the sum of
+ * absolute changes favours few changes). The second keeps the bar's character: it is cheap within six points of a
+ * family of acids and dear beyond, so that an aim that is out of reach does not turn the recipe upside down. The third
+ * lets an aim that cannot be reached come as near as it is worth. Solved by the simplex method.
  */
 public final class Fitter {
 
@@ -88,7 +89,8 @@ public final class Fitter {
         }
         for (int f = 0; f < families; f++) {
             Family family = Family.values()[f];
-            double now = Aim.mean(plan.formula().fats(), fat -> fat.shareOf(family).fraction());
+            double now =
+                    Aim.mean(plan.formula().fats(), fat -> fat.shareOf(family).fraction());
             double[] c = new double[variables()];
             for (int i = 0; i < fats.size(); i++) {
                 c[i] = fats.get(i).shareOf(family).fraction();
@@ -103,7 +105,12 @@ public final class Fitter {
         }
         for (int a = 0; a < aims.size(); a++) {
             Aim aim = aims.get(a);
-            constraints.add(row(Relationship.LEQ, aim.limit(), i -> aim.ofFat().applyAsDouble(fats.get(i)), slack(a), -aim.scale()));
+            constraints.add(row(
+                    Relationship.LEQ,
+                    aim.limit(),
+                    i -> aim.ofFat().applyAsDouble(fats.get(i)),
+                    slack(a),
+                    -aim.scale()));
         }
         try {
             double[] point = new SimplexSolver()
@@ -158,8 +165,11 @@ public final class Fitter {
         return goals.wishes().contains(Wish.NO_ANIMAL) && fat.animal()
                 || goals.wishes().contains(Wish.NO_PALM) && fat.palm()
                 || fat.allergens().stream().anyMatch(goals.without()::contains)
-                // A fat of unknown price cannot be held to a cost, so it does not join; one that is in the recipe stays at its price of nothing.
-                || goals.mostPerKilogram().isPresent() && !goals.prices().containsKey(fat.id()) && before[indexOf(fat)] == 0;
+                // A fat of unknown price cannot be held to a cost, so it does not join; one that is in the recipe stays
+                // at its price of nothing.
+                || goals.mostPerKilogram().isPresent()
+                        && !goals.prices().containsKey(fat.id())
+                        && before[indexOf(fat)] == 0;
     }
 
     private LinearObjectiveFunction objective() {
@@ -193,7 +203,10 @@ public final class Fitter {
             }
             if (Math.abs(after[i] - before[i]) >= SMALLEST_MOVE) {
                 moves.add(new Proposal.Move(
-                        fat, Share.fraction(before[i]), Share.fraction(after[i]), buys(fat, after[i] - before[i], after)));
+                        fat,
+                        Share.fraction(before[i]),
+                        Share.fraction(after[i]),
+                        buys(fat, after[i] - before[i], after)));
             }
         }
         moves.sort(Comparator.comparingDouble(
@@ -233,7 +246,10 @@ public final class Fitter {
         return after;
     }
 
-    /** As shares sum to one, a change is measured against the mean of the recipe: what it does by taking the place of the others. */
+    /**
+     * As shares sum to one, a change is measured against the mean of the recipe: what it does by taking the place of
+     * the others.
+     */
     private List<Proposal.Buy> buys(Fat fat, double change, double[] after) {
         List<Proposal.Buy> buys = new ArrayList<>();
         for (Aim aim : aims) {

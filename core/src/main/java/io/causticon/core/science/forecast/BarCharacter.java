@@ -19,9 +19,10 @@ import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 
 /**
- * How batter and bar will be, in words with reasons. From the chemistry of soaps: those of short saturated acids dissolve and foam at once,
- * those of long saturated acids are hard and hold a lather, oleic soaps are mild and slow, ricinoleic soap helps others dissolve and
- * clings. The limits between words are judgement; nothing here is a mark out of ten, as no bar is best at everything.
+ * How batter and bar will be, in words with reasons. From the chemistry of soaps: those of short saturated acids
+ * dissolve and foam at once, those of long saturated acids are hard and hold a lather, oleic soaps are mild and slow,
+ * ricinoleic soap helps others dissolve and clings. The limits between words are judgement; nothing here is a mark out
+ * of ten, as no bar is best at everything.
  */
 public final class BarCharacter {
 
@@ -61,23 +62,38 @@ public final class BarCharacter {
     private Trait setting() {
         WorkingTime time = WorkingTime.forecast(plan, trace);
         String how = time.minutes() < QUICK ? "quick" : time.minutes() > SLOW ? "slow" : "middling";
-        String strongest = time.reasons().isEmpty() ? "nothing in particular" : time.reasons().get(0).words();
+        String strongest = time.reasons().isEmpty()
+                ? "nothing in particular"
+                : time.reasons().get(0).words();
         return new Trait(
                 "batter",
-                Phrase.of("{}: light trace in {} min, {} to {}", how, time.minutes(), time.band().low(), time.band().high()),
+                Phrase.of(
+                        "{}: light trace in {} min, {} to {}",
+                        how,
+                        time.minutes(),
+                        time.band().low(),
+                        time.band().high()),
                 Phrase.of("most of all {}", strongest),
                 Phrase.of("cooler, wetter, more oleic: slower"));
     }
 
     private Trait firmness() {
         double saturated = composition.saturated().fraction();
-        String how = saturated >= HARD ? "hard" : saturated >= FIRM ? "firm" : of(Family.MONO_UNSATURATED) > MOSTLY_OLEIC
-                ? "soft at first, hard after months" : "soft";
+        String how = saturated >= HARD
+                ? "hard"
+                : saturated >= FIRM
+                        ? "firm"
+                        : of(Family.MONO_UNSATURATED) > MOSTLY_OLEIC ? "soft at first, hard after months" : "soft";
         return new Trait(
                 "firmness",
-                Phrase.of("lets go after about {} h; {} after cure", (double) Schedule.of(plan).unmould().toHours(), how),
-                Phrase.of("{} of the acids are saturated, most from {}",
-                        Share.fraction(saturated), most(f -> f.shareOf(Family.LONG_SATURATED).fraction() + shortSaturated(f))),
+                Phrase.of(
+                        "lets go after about {} h; {} after cure",
+                        (double) Schedule.of(plan).unmould().toHours(),
+                        how),
+                Phrase.of(
+                        "{} of the acids are saturated, most from {}",
+                        Share.fraction(saturated),
+                        most(f -> f.shareOf(Family.LONG_SATURATED).fraction() + shortSaturated(f))),
                 Phrase.of("more of a hard fat, stronger lye or gel: firmer"));
     }
 
@@ -87,8 +103,10 @@ public final class BarCharacter {
         return new Trait(
                 "in use",
                 Phrase.of(how),
-                Phrase.of("{} short acids make soap that dissolves, {} long ones hold it back",
-                        Share.fraction(quick), composition.of(Family.LONG_SATURATED)),
+                Phrase.of(
+                        "{} short acids make soap that dissolves, {} long ones hold it back",
+                        Share.fraction(quick),
+                        composition.of(Family.LONG_SATURATED)),
                 Phrase.of("less {}: lasts longer", most(BarCharacter::shortSaturated)));
     }
 
@@ -98,10 +116,15 @@ public final class BarCharacter {
         double creamy = of(Family.LONG_SATURATED) + 0.5 * of(Family.MONO_UNSATURATED);
         return new Trait(
                 "lather",
-                Phrase.of("quick {}, lasting {}, creamy {}",
-                        amount(quick, 0.12, 0.24), amount(lasting, 0.14, 0.26), amount(creamy, 0.30, 0.45)),
-                Phrase.of("quick bubbles come from {}, body from {}",
-                        most(f -> shortSaturated(f) + f.shareOf(Family.RICINOLEIC).fraction()),
+                Phrase.of(
+                        "quick {}, lasting {}, creamy {}",
+                        amount(quick, 0.12, 0.24),
+                        amount(lasting, 0.14, 0.26),
+                        amount(creamy, 0.30, 0.45)),
+                Phrase.of(
+                        "quick bubbles come from {}, body from {}",
+                        most(f ->
+                                shortSaturated(f) + f.shareOf(Family.RICINOLEIC).fraction()),
                         most(f -> f.shareOf(Family.LONG_SATURATED).fraction())),
                 Phrase.of("hard water takes lather from any of them; a chelator gives it back"));
     }
@@ -116,8 +139,15 @@ public final class BarCharacter {
         return new Trait(
                 "keeping",
                 Phrase.of(how),
-                Phrase.of("{} linoleic, {} linolenic, most from {}", s.linoleic(), s.linolenic(), most(OxidationIndex::indexOfFat)),
-                Phrase.of(guarded ? "an antioxidant or chelator is in it" : "less superfat, an antioxidant, fresher lots: longer"));
+                Phrase.of(
+                        "{} linoleic, {} linolenic, most from {}",
+                        s.linoleic(),
+                        s.linolenic(),
+                        most(OxidationIndex::indexOfFat)),
+                Phrase.of(
+                        guarded
+                                ? "an antioxidant or chelator is in it"
+                                : "less superfat, an antioxidant, fresher lots: longer"));
     }
 
     private Trait tack() {
@@ -125,8 +155,10 @@ public final class BarCharacter {
         return new Trait(
                 "touch",
                 Phrase.of(tack > TACKY ? "clings when wet" : "dry"),
-                Phrase.of("{} ricinoleic, {} polyunsaturated",
-                        composition.of(Family.RICINOLEIC), composition.of(Family.POLY_UNSATURATED)),
+                Phrase.of(
+                        "{} ricinoleic, {} polyunsaturated",
+                        composition.of(Family.RICINOLEIC),
+                        composition.of(Family.POLY_UNSATURATED)),
                 Phrase.of("castor below a twentieth: drier"));
     }
 
@@ -139,8 +171,10 @@ public final class BarCharacter {
                 Phrase.of(rubber > RUBBERY ? "rubbery" : slimy ? "a gel-like skin when wet" : "short and clean"),
                 slimy && rubber <= RUBBERY
                         ? Phrase.of("{} oleic acid: its soap swells in water", composition.of(Family.MONO_UNSATURATED))
-                        : Phrase.of("{} ricinoleic with {} water to one of lye",
-                                composition.of(Family.RICINOLEIC), String.format(Locale.ROOT, "%.1f", water)),
+                        : Phrase.of(
+                                "{} ricinoleic with {} water to one of lye",
+                                composition.of(Family.RICINOLEIC),
+                                String.format(Locale.ROOT, "%.1f", water)),
                 Phrase.of(slimy ? "some hard fat: less" : "less castor or less water: less"));
     }
 

@@ -38,22 +38,26 @@ public final class LoafForecast {
 
     private LoafForecast() {}
 
-    /** As planned. Empty without a mould, for one whose shape is not known, and for what is cooked before it comes into a mould. */
+    /**
+     * As planned. Empty without a mould, for one whose shape is not known, and for what is cooked before it comes into
+     * a mould.
+     */
     public static Optional<LoafEnsemble> planned(BatchPlan plan, Temperature room, LoafKnowledge known) {
-        LoafSetup.Wrap wrap =
-                switch (plan.gel()) {
-                    case FORCE -> LoafSetup.Wrap.INSULATED;
-                    case ALLOW -> LoafSetup.Wrap.COVERED;
-                    case PREVENT -> LoafSetup.Wrap.OPEN;
-                };
+        LoafSetup.Wrap wrap = switch (plan.gel()) {
+            case FORCE -> LoafSetup.Wrap.INSULATED;
+            case ALLOW -> LoafSetup.Wrap.COVERED;
+            case PREVENT -> LoafSetup.Wrap.OPEN;
+        };
         // Nothing is wrapped round a mould in an oven.
-        LoafSetup.Wrap inOven = plan.process() == Process.OVEN && wrap == LoafSetup.Wrap.INSULATED ? LoafSetup.Wrap.COVERED : wrap;
+        LoafSetup.Wrap inOven =
+                plan.process() == Process.OVEN && wrap == LoafSetup.Wrap.INSULATED ? LoafSetup.Wrap.COVERED : wrap;
         return setup(plan, batterMass(plan), inOven, plan.mixAt(), MouldStays.planned(plan, room))
                 .map(l -> LoafEnsemble.toThePeak(l.expecting(known.of(plan.mould(), plan.formula())), HOURS_TO_PEAK));
     }
 
     /**
-     * As poured: the logged temperatures, the way it was kept, and what was read in the middle since. Empty before the pour.
+     * As poured: the logged temperatures, the way it was kept, and what was read in the middle since. Empty before the
+     * pour.
      *
      * @param known of earlier batches, without this one
      */
@@ -69,7 +73,9 @@ public final class LoafForecast {
     }
 
     private static Optional<LoafSetup> expected(BatchFacts facts, Temperature usualRoom, LoafKnowledge known) {
-        return setup(facts, usualRoom).map(l -> l.expecting(known.of(facts.plan().mould(), facts.plan().formula())));
+        return setup(facts, usualRoom)
+                .map(l ->
+                        l.expecting(known.of(facts.plan().mould(), facts.plan().formula())));
     }
 
     /** What the readings of a batch tell of its mould and its recipe; empty without enough of them. */
@@ -85,11 +91,16 @@ public final class LoafForecast {
         Instant poured = facts.poured().orElse(Instant.MAX);
         List<LoafFit.Reading> all = facts.readings(MeasurementPoint.CORE).stream()
                 .filter(t -> t.at().isAfter(poured))
-                .map(t -> new LoafFit.Reading(Duration.between(poured, t.at()).toSeconds() / 3600.0, t.entry().temperature().celsius()))
+                .map(t -> new LoafFit.Reading(
+                        Duration.between(poured, t.at()).toSeconds() / 3600.0,
+                        t.entry().temperature().celsius()))
                 .filter(r -> r.hours() <= HOURS)
                 .toList();
         int every = (all.size() + READINGS - 1) / READINGS;
-        return IntStream.range(0, all.size()).filter(i -> every < 2 || i % every == 0 || i == all.size() - 1).mapToObj(all::get).toList();
+        return IntStream.range(0, all.size())
+                .filter(i -> every < 2 || i % every == 0 || i == all.size() - 1)
+                .mapToObj(all::get)
+                .toList();
     }
 
     private static Optional<LoafSetup> setup(BatchFacts facts, Temperature usualRoom) {
@@ -103,7 +114,9 @@ public final class LoafForecast {
         Temperature room = facts.roomAtTheSet().orElse(usualRoom);
         Temperature poured = facts.pouredAt().orElse(facts.plan().mixAt());
         return setup(facts.plan(), batterMass(facts.plan()), wrap, poured, MouldStays.logged(facts, at, room))
-                .map(l -> facts.stageWhenPoured().map(s -> l.pouredAt(converted(s))).orElse(l));
+                .map(l -> facts.stageWhenPoured()
+                        .map(s -> l.pouredAt(converted(s)))
+                        .orElse(l));
     }
 
     /**
@@ -113,7 +126,8 @@ public final class LoafForecast {
      * @param covered with film or a lid, else open
      * @param known of earlier batches
      */
-    public static Optional<LoafEnsemble> asIf(BatchPlan plan, Temperature batter, Temperature room, boolean covered, LoafKnowledge known) {
+    public static Optional<LoafEnsemble> asIf(
+            BatchPlan plan, Temperature batter, Temperature room, boolean covered, LoafKnowledge known) {
         LoafSetup.Wrap wrap = covered ? LoafSetup.Wrap.COVERED : LoafSetup.Wrap.OPEN;
         return setup(plan, batterMass(plan), wrap, batter, Programme.at(room))
                 .map(l -> LoafEnsemble.toThePeak(l.expecting(known.of(plan.mould(), plan.formula())), HOURS_TO_PEAK));
@@ -130,16 +144,23 @@ public final class LoafForecast {
             case STREAKS, SEPARATED, FALSE_TRACE -> TraceRung.EMULSION.converted();
             case RICED, CURDLED -> TraceRung.MASH.converted();
             case FROTHY -> TraceRung.LIGHT.converted();
-            case EMULSION, THIN, LIGHT, MEDIUM, THICK, MASH -> TraceRung.of(stage).orElseThrow().converted();
+            case EMULSION, THIN, LIGHT, MEDIUM, THICK, MASH ->
+                TraceRung.of(stage).orElseThrow().converted();
         };
     }
 
-    private static Optional<LoafSetup> setup(BatchPlan plan, Mass batter, LoafSetup.Wrap wrap, Temperature poured, Programme around) {
+    private static Optional<LoafSetup> setup(
+            BatchPlan plan, Mass batter, LoafSetup.Wrap wrap, Temperature poured, Programme around) {
         Mould mould = plan.mould();
         if (mould == null || mould.kind() == MouldKind.CUSTOM || plan.process() == Process.HOT) {
             return Optional.empty();
         }
         return Optional.of(LoafSetup.in(
-                mould, mould.fillHeight(batter, BatterAmount.of(plan.formula()).density()), Batter.of(plan.formula()), wrap, poured, around));
+                mould,
+                mould.fillHeight(batter, BatterAmount.of(plan.formula()).density()),
+                Batter.of(plan.formula()),
+                wrap,
+                poured,
+                around));
     }
 }

@@ -40,7 +40,9 @@ public record LoafWatch(What what, double settledHour, double lookHour, double t
         double hot = loaf.probabilityPeakAbove(LoafEnsemble.TOO_HOT);
         What what = read.filter(t -> t.celsius() >= AIR_AT.celsius()).isPresent()
                 ? What.AIR_NOW
-                : hours >= settled ? What.SETTLED : hot >= WORTH_A_WARNING ? What.MAY_OVERHEAT : look > hours ? What.LOOK_LATER : What.LEAVE;
+                : hours >= settled
+                        ? What.SETTLED
+                        : hot >= WORTH_A_WARNING ? What.MAY_OVERHEAT : look > hours ? What.LOOK_LATER : What.LEAVE;
         return new LoafWatch(what, settled, look, hot);
     }
 }

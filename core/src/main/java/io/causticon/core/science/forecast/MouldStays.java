@@ -27,18 +27,27 @@ final class MouldStays {
 
     static Programme planned(BatchPlan plan, Temperature room) {
         if (plan.process() == Process.OVEN) {
-            return Programme.oven(plan.oven().temperature(), Duration.ofMinutes(plan.oven().minutes()), plan.oven().preheated(), room);
+            return Programme.oven(
+                    plan.oven().temperature(),
+                    Duration.ofMinutes(plan.oven().minutes()),
+                    plan.oven().preheated(),
+                    room);
         }
         return plan.gel() == GelGoal.PREVENT ? Programme.cold(FRIDGE, room) : Programme.at(room);
     }
 
-    /** As logged. An oven of which nothing later is said was on as long as planned and kept its door shut; a fridge goes on. */
+    /**
+     * As logged. An oven of which nothing later is said was on as long as planned and kept its door shut; a fridge goes
+     * on.
+     */
     static Programme logged(BatchFacts facts, Instant poured, Temperature room) {
         List<Stay> stays = new ArrayList<>();
         Instant since = poured;
         Temperature around = room;
         Duration settlesIn = Duration.ZERO;
-        for (BatchLog.Timed<Entry.Kept> kept : facts.kept().filter(k -> k.entry().keeping() != MouldCare.SPRAYED).toList()) {
+        for (BatchLog.Timed<Entry.Kept> kept : facts.kept()
+                .filter(k -> k.entry().keeping() != MouldCare.SPRAYED)
+                .toList()) {
             Instant at = kept.at().isBefore(poured.plus(AT_THE_POUR)) ? poured : kept.at();
             if (at.isAfter(since)) {
                 stays.add(new Stay(Duration.between(since, at), around, Duration.ZERO));

@@ -8,8 +8,9 @@ import io.causticon.core.quantity.Mass;
 /**
  * Mass and density of everything that goes into the mould.
  *
- * <p>Volumes add up: fats at 0.915 g/ml, lye solution at {@code 1 + 1.11 c} g/ml with {@code c} its concentration, sugar and other solids
- * at 1.5 g/ml; contraction is left out (about 1 %). Densities of solutions: within 1 % of tabulated NaOH solutions at 20-40 C up to 50 %.
+ * <p>Volumes add up: fats at 0.915 g/ml, lye solution at {@code 1 + 1.11 c} g/ml with {@code c} its concentration,
+ * sugar and other solids at 1.5 g/ml; contraction is left out (about 1 %). Densities of solutions: within 1 % of
+ * tabulated NaOH solutions at 20-40 C up to 50 %.
  *
  * @param mass all of it, g
  * @param density g/ml
@@ -25,8 +26,10 @@ public record BatterAmount(Mass mass, double density) {
         AlkaliBalance balance = AlkaliBalance.of(formula);
         double fats = formula.fatMass().plus(balance.fatInLiquids()).grams();
         double solution = balance.lye().plus(balance.water()).grams();
-        double solids =
-                balance.liquidMass().minus(balance.water()).minus(balance.fatInLiquids()).grams();
+        double solids = balance.liquidMass()
+                .minus(balance.water())
+                .minus(balance.fatInLiquids())
+                .grams();
         double oily = 0;
         for (AdditivePortion portion : formula.additives()) {
             if (portion.additive().isFragrance()) {

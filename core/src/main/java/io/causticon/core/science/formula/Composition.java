@@ -25,7 +25,9 @@ public record Composition(
         double total = fats.stream().mapToDouble(f -> f.mass().grams()).sum();
         EnumMap<Family, Share> families = new EnumMap<>(Family.class);
         for (Family family : Family.values()) {
-            families.put(family, Share.fraction(mean(fats, total, f -> f.shareOf(family).fraction())));
+            families.put(
+                    family,
+                    Share.fraction(mean(fats, total, f -> f.shareOf(family).fraction())));
         }
         double all = families.values().stream().mapToDouble(Share::fraction).sum();
         double saturated = families.entrySet().stream()

@@ -43,7 +43,8 @@ public record Cost(BigDecimal total, List<String> unpriced) {
         balance.liquids().stream()
                 .filter(l -> l.liquid().water().fraction() < 1)
                 .forEach(l -> bill.add(l.liquid().id(), l.liquid().name(), l.mass()));
-        formula.additives().forEach(a -> bill.add(a.additive().id(), a.additive().name(), a.mass()));
+        formula.additives()
+                .forEach(a -> bill.add(a.additive().id(), a.additive().name(), a.mass()));
         return new Cost(bill.sum.setScale(HUNDREDTHS, RoundingMode.HALF_UP), bill.unpriced);
     }
 

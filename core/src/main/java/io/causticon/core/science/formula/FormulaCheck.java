@@ -11,10 +11,16 @@ import io.causticon.core.quantity.Share;
 import java.util.HashSet;
 import java.util.Set;
 
-/** Tells everything that keeps a formula from being made. Fields are named {@code fats}, {@code superfat}, {@code purity}, {@code liquid}, {@code liquidParts}. */
+/**
+ * Tells everything that keeps a formula from being made. Fields are named {@code fats}, {@code superfat},
+ * {@code purity}, {@code liquid}, {@code liquidParts}.
+ */
 public final class FormulaCheck {
 
-    /** Above this share of lye in the liquor some stays undissolved near room temperature; NaOH-water phase diagram, 20-25 C. */
+    /**
+     * Above this share of lye in the liquor some stays undissolved near room temperature; NaOH-water phase diagram,
+     * 20-25 C.
+     */
     public static final Share STRONGEST_LYE = Share.percent(52);
 
     public static final Mass MOST_OF_ONE_FAT = Mass.grams(50_000);
@@ -68,7 +74,8 @@ public final class FormulaCheck {
             return;
         }
         Mass usual = AlkaliBalance.of(formula.withSuperfat(USUAL_SUPERFAT)).lye();
-        problems.add("lyeMass", low ? ProblemKey.LYE_TOO_MUCH : ProblemKey.LYE_TOO_LITTLE, lye, formula.superfat(), usual);
+        problems.add(
+                "lyeMass", low ? ProblemKey.LYE_TOO_MUCH : ProblemKey.LYE_TOO_LITTLE, lye, formula.superfat(), usual);
     }
 
     private static void checkRange(String field, Share value, Share least, Share most, Problems problems) {
@@ -80,12 +87,19 @@ public final class FormulaCheck {
     }
 
     private static void checkLiquidParts(Formula formula, Problems problems) {
-        double sum = formula.liquidParts().stream().mapToDouble(p -> p.share().fraction()).sum();
+        double sum = formula.liquidParts().stream()
+                .mapToDouble(p -> p.share().fraction())
+                .sum();
         if (Math.abs(sum - 1) > SUM_TOLERANCE) {
             problems.add("liquidParts", ProblemKey.SHARES_DO_NOT_SUM, Share.fraction(sum));
         }
         if (formula.liquidTarget().value() <= 0) {
-            problems.add("liquid", ProblemKey.TOO_LOW, "liquid", formula.liquidTarget().value(), 0.0);
+            problems.add(
+                    "liquid",
+                    ProblemKey.TOO_LOW,
+                    "liquid",
+                    formula.liquidTarget().value(),
+                    0.0);
         }
     }
 

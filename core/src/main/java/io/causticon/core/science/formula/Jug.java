@@ -26,7 +26,8 @@ import java.util.stream.Stream;
  * @param koh of a solution of its own; nothing where there is one for all
  * @param liquids of a solution of its own; none where there is one for all
  * @param lyeAdditives what is stirred into its lye alone
- * @param solution its lye solution: to make, or to pour from the one for all; without {@code lyeAdditives} where it is poured
+ * @param solution its lye solution: to make, or to pour from the one for all; without {@code lyeAdditives} where it is
+ *     poured
  * @param solutionAfter what the jug of the one for all then still holds; nothing where each has its own
  * @param fatAdditives what is stirred into its fats alone
  * @param later what joins its batter: its part of what joins all, and its own
@@ -62,7 +63,8 @@ public record Jug(
     /** In the order of the portions; empty for a batter that is mixed as one. */
     public static List<Jug> of(BatchPlan plan) {
         Portioning portioning = plan.pouring().portioning();
-        if (portioning.route() == Portioning.LyeRoute.TOGETHER || portioning.portions().isEmpty()) {
+        if (portioning.route() == Portioning.LyeRoute.TOGETHER
+                || portioning.portions().isEmpty()) {
             return List.of();
         }
         Weights whole = Weights.planned(plan.formula());
@@ -75,29 +77,59 @@ public record Jug(
             Share share = amounts.share();
             fatsLeft = fatsLeft.minus(share.of(fats));
             lyeLeft = lyeLeft.minus(share.of(lye));
-            jugs.add(portioning.route() == Portioning.LyeRoute.MASTER
-                    ? poured(whole, amounts, share.of(fats), fatsLeft, share.of(lye), lyeLeft)
-                    : dissolved(whole, amounts, share.of(fats), fatsLeft, share.of(lye)));
+            jugs.add(
+                    portioning.route() == Portioning.LyeRoute.MASTER
+                            ? poured(whole, amounts, share.of(fats), fatsLeft, share.of(lye), lyeLeft)
+                            : dissolved(whole, amounts, share.of(fats), fatsLeft, share.of(lye)));
         }
         return List.copyOf(jugs);
     }
 
-    private static Jug poured(Weights whole, PortionAmounts amounts, Mass fats, Mass fatsAfter, Mass lye, Mass lyeAfter) {
+    private static Jug poured(
+            Weights whole, PortionAmounts amounts, Mass fats, Mass fatsAfter, Mass lye, Mass lyeAfter) {
         return new Jug(
-                amounts.portion(), amounts.share(), fats, fatsAfter, Mass.ZERO, Mass.ZERO, List.of(), inLye(amounts.additives()), lye, lyeAfter,
-                at(amounts.additives(), AdditionStage.FATS), later(whole, amounts), amounts.superfat(), amounts.concentration());
+                amounts.portion(),
+                amounts.share(),
+                fats,
+                fatsAfter,
+                Mass.ZERO,
+                Mass.ZERO,
+                List.of(),
+                inLye(amounts.additives()),
+                lye,
+                lyeAfter,
+                at(amounts.additives(), AdditionStage.FATS),
+                later(whole, amounts),
+                amounts.superfat(),
+                amounts.concentration());
     }
 
     private static Jug dissolved(Weights whole, PortionAmounts amounts, Mass fats, Mass fatsAfter, Mass lye) {
         Share share = amounts.share();
-        List<AdditivePortion> dissolvedInAll =
-                inLye(whole.additives()).stream().map(a -> a.weighing(share.of(a.mass()))).toList();
-        List<AdditivePortion> stirredIn = Stream.concat(dissolvedInAll.stream(), inLye(amounts.additives()).stream()).toList();
-        Mass own = inLye(amounts.additives()).stream().map(AdditivePortion::mass).reduce(Mass.ZERO, Mass::plus);
+        List<AdditivePortion> dissolvedInAll = inLye(whole.additives()).stream()
+                .map(a -> a.weighing(share.of(a.mass())))
+                .toList();
+        List<AdditivePortion> stirredIn = Stream.concat(dissolvedInAll.stream(), inLye(amounts.additives()).stream())
+                .toList();
+        Mass own =
+                inLye(amounts.additives()).stream().map(AdditivePortion::mass).reduce(Mass.ZERO, Mass::plus);
         return new Jug(
-                amounts.portion(), share, fats, fatsAfter, share.of(whole.naoh()), share.of(whole.koh()),
-                whole.liquids().stream().filter(Jug::isInLye).map(l -> l.weighing(share.of(l.mass()))).toList(),
-                stirredIn, lye.plus(own), Mass.ZERO, at(amounts.additives(), AdditionStage.FATS), later(whole, amounts), amounts.superfat(),
+                amounts.portion(),
+                share,
+                fats,
+                fatsAfter,
+                share.of(whole.naoh()),
+                share.of(whole.koh()),
+                whole.liquids().stream()
+                        .filter(Jug::isInLye)
+                        .map(l -> l.weighing(share.of(l.mass())))
+                        .toList(),
+                stirredIn,
+                lye.plus(own),
+                Mass.ZERO,
+                at(amounts.additives(), AdditionStage.FATS),
+                later(whole, amounts),
+                amounts.superfat(),
                 amounts.concentration());
     }
 
@@ -119,7 +151,10 @@ public record Jug(
     }
 
     private static boolean isAtBatter(AdditionStage joins) {
-        return joins == AdditionStage.EMULSION || joins == AdditionStage.TRACE || joins == AdditionStage.AFTER_COOK || joins == AdditionStage.LAST;
+        return joins == AdditionStage.EMULSION
+                || joins == AdditionStage.TRACE
+                || joins == AdditionStage.AFTER_COOK
+                || joins == AdditionStage.LAST;
     }
 
     private static boolean isInLye(LiquidPortion l) {
@@ -127,7 +162,9 @@ public record Jug(
     }
 
     private static List<AdditivePortion> inLye(List<AdditivePortion> additives) {
-        return additives.stream().filter(a -> a.joins() == AdditionStage.LYE || a.joins() == AdditionStage.COOLED_LYE).toList();
+        return additives.stream()
+                .filter(a -> a.joins() == AdditionStage.LYE || a.joins() == AdditionStage.COOLED_LYE)
+                .toList();
     }
 
     private static List<AdditivePortion> at(List<AdditivePortion> additives, AdditionStage stage) {

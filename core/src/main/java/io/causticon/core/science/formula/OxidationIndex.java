@@ -8,8 +8,9 @@ import io.causticon.core.quantity.Share;
 import java.util.List;
 
 /**
- * How soon a bar goes stale: linoleic and twice linolenic acid among the acids, raised by a tenth for each point of superfat above
- * five and lowered for each below. Linolenic acid oxidises about twice as fast as linoleic (rates of autoxidation, 1 : 2); the rest is judgement.
+ * How soon a bar goes stale: linoleic and twice linolenic acid among the acids, raised by a tenth for each point of
+ * superfat above five and lowered for each below. Linolenic acid oxidises about twice as fast as linoleic (rates of
+ * autoxidation, 1 : 2); the rest is judgement.
  *
  * @param linoleic share of the fats
  * @param linolenic share of the fats, alpha and gamma
@@ -29,7 +30,8 @@ public record OxidationIndex(Share linoleic, Share linolenic, double index) {
 
     public static OxidationIndex of(Formula formula) {
         Share linoleic = Composition.ofAcid(formula.fats(), FattyAcid.LINOLEIC);
-        Share linolenic = Share.fraction(Composition.ofAcid(formula.fats(), FattyAcid.ALPHA_LINOLENIC).fraction()
+        Share linolenic = Share.fraction(Composition.ofAcid(formula.fats(), FattyAcid.ALPHA_LINOLENIC)
+                        .fraction()
                 + Composition.ofAcid(formula.fats(), FattyAcid.GAMMA_LINOLENIC).fraction());
         return new OxidationIndex(
                 linoleic,

@@ -38,10 +38,20 @@ public final class PlanCheck {
         Weights planned = Weights.planned(plan.formula());
         Weights shown = planned.shownOn(plan.scales());
         if (shown.fats().stream().noneMatch(f -> f.mass().isPositive())) {
-            problems.add("fatStep", ProblemKey.SCALE_SHOWS_NOTHING, "The fats", plan.formula().fatMass(), plan.scales().fatStep());
+            problems.add(
+                    "fatStep",
+                    ProblemKey.SCALE_SHOWS_NOTHING,
+                    "The fats",
+                    plan.formula().fatMass(),
+                    plan.scales().fatStep());
         }
         if (!shown.naoh().plus(shown.koh()).isPositive()) {
-            problems.add("lyeStep", ProblemKey.SCALE_SHOWS_NOTHING, "The lye", planned.naoh().plus(planned.koh()), plan.scales().lyeStep());
+            problems.add(
+                    "lyeStep",
+                    ProblemKey.SCALE_SHOWS_NOTHING,
+                    "The lye",
+                    planned.naoh().plus(planned.koh()),
+                    plan.scales().lyeStep());
         }
     }
 

@@ -38,7 +38,10 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
     public static final int MOST = 24;
     private static final double SUM_TOLERANCE = 0.0005;
 
-    /** Everything that keeps a portioning from being made; fields {@code portion0}, {@code portion1} ... and {@code portions}. */
+    /**
+     * Everything that keeps a portioning from being made; fields {@code portion0}, {@code portion1} ... and
+     * {@code portions}.
+     */
     public static Problems check(BatchPlan plan) {
         Problems problems = new Problems();
         Portioning portioning = plan.pouring().portioning();
@@ -58,7 +61,9 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
         Portioning portioning = plan.pouring().portioning();
         Mass whole = BatterAmount.of(plan.formula()).mass().minus(onTop(plan.formula()));
         // What is made in a jug of its own is not taken from a bowl: what sticks is its own.
-        Mass stuck = portioning.route() == Portioning.LyeRoute.TOGETHER ? portioning.stuck().of(whole) : Mass.ZERO;
+        Mass stuck = portioning.route() == Portioning.LyeRoute.TOGETHER
+                ? portioning.stuck().of(whole)
+                : Mass.ZERO;
         Mass divided = whole.minus(stuck);
         List<Share> shares = shares(plan);
         List<PortionAmounts> amounts = new ArrayList<>();
@@ -83,15 +88,22 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
                 .map(a -> AdditivePortion.dosed(a.additive(), a.dose(), a.joins(), fatMass))
                 .toList();
         List<LiquidPortion> ownLiquids = portion.liquids().stream()
-                .map(l -> new LiquidPortion(l.liquid(), l.dose().of(null, fatMass), LiquidState.LIQUID, AdditionStage.TRACE))
+                .map(l -> new LiquidPortion(
+                        l.liquid(), l.dose().of(null, fatMass), LiquidState.LIQUID, AdditionStage.TRACE))
                 .toList();
         Weights weights = new Weights(
                 fats,
                 whole.naoh().times(part),
                 whole.koh().times(part),
-                Stream.concat(whole.liquids().stream().map(l -> l.weighing(l.mass().times(part))), ownLiquids.stream())
+                Stream.concat(
+                                whole.liquids().stream()
+                                        .map(l -> l.weighing(l.mass().times(part))),
+                                ownLiquids.stream())
                         .toList(),
-                Stream.concat(whole.additives().stream().map(a -> a.weighing(a.mass().times(part))), own.stream())
+                Stream.concat(
+                                whole.additives().stream()
+                                        .map(a -> a.weighing(a.mass().times(part))),
+                                own.stream())
                         .toList());
         Share concentration =
                 Share.fraction(weights.lye().dividedBy(weights.lye().plus(weights.water())));
@@ -113,7 +125,10 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
         return switch (portioning.way()) {
             case WHOLE -> List.of();
             case SHARES -> portioning.portions().stream().map(Portion::share).toList();
-            case CUPS -> IntStream.range(0, count).mapToObj(i -> Share.fraction(1.0 / count)).toList();
+            case CUPS ->
+                IntStream.range(0, count)
+                        .mapToObj(i -> Share.fraction(1.0 / count))
+                        .toList();
             case LAYERS -> silhouette(plan).shares();
         };
     }
@@ -173,9 +188,14 @@ public record Portions(List<PortionAmounts> amounts, Mass whole, Mass stuck, Mas
             }
         }
         if (problems.isEmpty() && mould.kind() != MouldKind.CUSTOM) {
-            List<String> fields = IntStream.range(0, layers.size()).mapToObj(i -> "portion" + i).toList();
+            List<String> fields = IntStream.range(0, layers.size())
+                    .mapToObj(i -> "portion" + i)
+                    .toList();
             problems.addAll(silhouette(plan)
-                    .check(mould.height(), fields, layers.stream().map(Portion::name).toList())
+                    .check(
+                            mould.height(),
+                            fields,
+                            layers.stream().map(Portion::name).toList())
                     .all());
         }
     }

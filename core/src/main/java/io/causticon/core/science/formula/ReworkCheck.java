@@ -6,7 +6,10 @@ import io.causticon.core.problem.Problems;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 
-/** Tells everything that keeps scraps from being melted down. Fields are named {@code scraps}, {@code water}, {@code fatMass}. */
+/**
+ * Tells everything that keeps scraps from being melted down. Fields are named {@code scraps}, {@code water},
+ * {@code fatMass}.
+ */
 public final class ReworkCheck {
 
     /** More does not fit the pots of a workshop. */
@@ -16,7 +19,9 @@ public final class ReworkCheck {
 
     public static Problems of(Rework rework) {
         Problems problems = new Problems();
-        if (!rework.soap().isPositive() || rework.scraps().stream().anyMatch(s -> !s.mass().isPositive() || s.fats().isEmpty())) {
+        if (!rework.soap().isPositive()
+                || rework.scraps().stream()
+                        .anyMatch(s -> !s.mass().isPositive() || s.fats().isEmpty())) {
             problems.add("scraps", ProblemKey.NO_SCRAPS);
         }
         amount("scraps", "Scraps", rework.soap(), problems);
@@ -26,7 +31,12 @@ public final class ReworkCheck {
             problems.add("water", ProblemKey.TOO_HIGH, "Water", rework.water(), rework.soap());
         }
         if (problems.isEmpty() && rework.superfat().value() > FormulaCheck.MOST_SUPERFAT.fraction()) {
-            problems.add("fatMass", ProblemKey.TOO_HIGH, "The superfat", Share.fraction(rework.superfat().value()), FormulaCheck.MOST_SUPERFAT);
+            problems.add(
+                    "fatMass",
+                    ProblemKey.TOO_HIGH,
+                    "The superfat",
+                    Share.fraction(rework.superfat().value()),
+                    FormulaCheck.MOST_SUPERFAT);
         }
         return problems;
     }

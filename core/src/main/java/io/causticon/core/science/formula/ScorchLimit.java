@@ -14,8 +14,8 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /**
- * From which temperature a liquor with lye in it scorches: milk sugar and protein brown in strong alkali from about 40 C (Maillard and alkaline
- * degradation of lactose), sugar alone from about 60. The one answer for plan, bench and case.
+ * From which temperature a liquor with lye in it scorches: milk sugar and protein brown in strong alkali from about 40
+ * C (Maillard and alkaline degradation of lactose), sugar alone from about 60. The one answer for plan, bench and case.
  */
 public final class ScorchLimit {
 
@@ -37,19 +37,35 @@ public final class ScorchLimit {
      * @return empty for what does not scorch
      */
     public static Optional<Temperature> of(Weights weights, AdditionStage joining) {
-        List<LiquidPortion> liquids = weights.liquids().stream().filter(l -> l.joins() == joining).toList();
-        List<AdditivePortion> additives = weights.additives().stream().filter(a -> a.joins() == joining).toList();
+        List<LiquidPortion> liquids =
+                weights.liquids().stream().filter(l -> l.joins() == joining).toList();
+        List<AdditivePortion> additives =
+                weights.additives().stream().filter(a -> a.joins() == joining).toList();
         if (share(liquids, additives, Liquid::protein, a -> Share.NONE) > NOTABLE_PROTEIN) {
             return Optional.of(OF_MILK);
         }
-        return share(liquids, additives, Liquid::sugar, Additive::sugar) > NOTABLE_SUGAR ? Optional.of(OF_SUGAR) : Optional.empty();
+        return share(liquids, additives, Liquid::sugar, Additive::sugar) > NOTABLE_SUGAR
+                ? Optional.of(OF_SUGAR)
+                : Optional.empty();
     }
 
     private static double share(
-            List<LiquidPortion> liquids, List<AdditivePortion> additives, Function<Liquid, Share> inLiquid, Function<Additive, Share> inAdditive) {
-        double all = liquids.stream().map(LiquidPortion::mass).reduce(Mass.ZERO, Mass::plus).grams();
-        double part = liquids.stream().mapToDouble(l -> inLiquid.apply(l.liquid()).of(l.mass()).grams()).sum()
-                + additives.stream().mapToDouble(a -> inAdditive.apply(a.additive()).of(a.mass()).grams()).sum();
+            List<LiquidPortion> liquids,
+            List<AdditivePortion> additives,
+            Function<Liquid, Share> inLiquid,
+            Function<Additive, Share> inAdditive) {
+        double all = liquids.stream()
+                .map(LiquidPortion::mass)
+                .reduce(Mass.ZERO, Mass::plus)
+                .grams();
+        double part = liquids.stream()
+                        .mapToDouble(
+                                l -> inLiquid.apply(l.liquid()).of(l.mass()).grams())
+                        .sum()
+                + additives.stream()
+                        .mapToDouble(
+                                a -> inAdditive.apply(a.additive()).of(a.mass()).grams())
+                        .sum();
         return all <= 0 ? 0 : part / all;
     }
 }

@@ -11,12 +11,13 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A fat that sets in the batter when that is too cool: what looks like trace then is a fat that has become solid. The one answer for plan and
- * bench.
+ * A fat that sets in the batter when that is too cool: what looks like trace then is a fat that has become solid. The
+ * one answer for plan and bench.
  *
- * <p>By itself a fat is clear from the upper end of its melting range. Dissolved in liquid fats it clears earlier, the earlier the less of it there is
- * (ideal solubility of a solid in a melt): up to half of the fats it is taken to be clear from the lower end, which is rather late, and from there on
- * in proportion to its share. A wax and a free fatty acid clear near the lower end, and matter from half a per cent on.
+ * <p>By itself a fat is clear from the upper end of its melting range. Dissolved in liquid fats it clears earlier, the
+ * earlier the less of it there is (ideal solubility of a solid in a melt): up to half of the fats it is taken to be
+ * clear from the lower end, which is rather late, and from there on in proportion to its share. A wax and a free fatty
+ * acid clear near the lower end, and matter from half a per cent on.
  *
  * @param fat which
  * @param clearFrom the batter's temperature from which it stays clear
@@ -30,7 +31,8 @@ public record SettingFat(Fat fat, Temperature clearFrom) {
     public static List<SettingFat> of(Formula formula) {
         return formula.fats().stream()
                 .flatMap(p -> of(p.fat(), Share.fraction(p.mass().dividedBy(formula.fatMass()))).stream())
-                .sorted(Comparator.comparing((SettingFat s) -> s.clearFrom().celsius()).reversed())
+                .sorted(Comparator.comparing((SettingFat s) -> s.clearFrom().celsius())
+                        .reversed())
                 .toList();
     }
 

@@ -8,7 +8,9 @@ import io.causticon.core.quantity.Mass;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 
-/** From the mould to the fats and back. Everything in a formula is proportional to its fats, so one division answers. */
+/**
+ * From the mould to the fats and back. Everything in a formula is proportional to its fats, so one division answers.
+ */
 public final class Sizing {
 
     private static final double FIRST_GUESS = 1000;
@@ -25,8 +27,9 @@ public final class Sizing {
      */
     public static Formula toFill(Formula formula, Mould mould, Pouring pouring) {
         BatterAmount batter = BatterAmount.of(formula);
-        double wanted = mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams()
-                * (1 + pouring.overage().fraction());
+        double wanted =
+                mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams()
+                        * (1 + pouring.overage().fraction());
         return formula.scaledTo(formula.fatMass().times(wanted / batter.mass().grams()));
     }
 
@@ -36,8 +39,11 @@ public final class Sizing {
      * @param recipe the formula for a mass of fats
      */
     public static Mass fatsToFill(Function<Mass, Formula> recipe, Mould mould, Pouring pouring) {
-        return fatsFor(recipe, batter -> mould.filledTo(pouring.fillHeightOf(mould), batter.density()).grams()
-                * (1 + pouring.overage().fraction()));
+        return fatsFor(
+                recipe,
+                batter -> mould.filledTo(pouring.fillHeightOf(mould), batter.density())
+                                .grams()
+                        * (1 + pouring.overage().fraction()));
     }
 
     /**
@@ -48,8 +54,11 @@ public final class Sizing {
      * @param cups how many, 1 or more
      */
     public static Mass fatsForCups(Function<Mass, Formula> recipe, Mass each, int cups, Pouring pouring) {
-        double stuck = pouring.portioning().route() == Portioning.LyeRoute.TOGETHER ? pouring.portioning().stuck().fraction() : 0;
-        double wanted = each.grams() * cups / (1 - stuck) * (1 + pouring.overage().fraction());
+        double stuck = pouring.portioning().route() == Portioning.LyeRoute.TOGETHER
+                ? pouring.portioning().stuck().fraction()
+                : 0;
+        double wanted =
+                each.grams() * cups / (1 - stuck) * (1 + pouring.overage().fraction());
         return fatsFor(recipe, batter -> wanted);
     }
 
@@ -58,8 +67,10 @@ public final class Sizing {
         for (int i = 0; i < ROUNDS; i++) {
             BatterAmount batter = BatterAmount.of(recipe.apply(fats));
             double wanted = wantedGrams.applyAsDouble(batter);
-            // What is missing is made of fats and all that grows with them, about 1.5 g a gram: the guess converges within a few rounds.
-            fats = Mass.grams(Math.max(SMALLEST, fats.grams() + (wanted - batter.mass().grams()) / BATTER_PER_FAT));
+            // What is missing is made of fats and all that grows with them, about 1.5 g a gram: the guess converges
+            // within a few rounds.
+            fats = Mass.grams(
+                    Math.max(SMALLEST, fats.grams() + (wanted - batter.mass().grams()) / BATTER_PER_FAT));
         }
         return fats;
     }

@@ -8,10 +8,11 @@ import io.causticon.core.model.plan.Weights;
 /**
  * The pH of one gram of soap in ninety-nine of water.
  *
- * <p>Free alkali is a strong base; soap is the salt of a weak acid and makes the water alkaline by itself. With b mol/l of free alkali and s mol/l
- * of soap, the balance of charges leaves h² - b h - K s = 0 for the hydroxide h, where K = Kw / Ka is the hydrolysis constant of the soap. Its
- * apparent value is larger than that of a short acid, as long acids come out of solution as acid soap: 1e-7 puts a neutral soap at 9.8, in the
- * middle of the 9 to 10.5 that neutral bars are known to read.
+ * <p>Free alkali is a strong base; soap is the salt of a weak acid and makes the water alkaline by itself. With b mol/l
+ * of free alkali and s mol/l of soap, the balance of charges leaves h² - b h - K s = 0 for the hydroxide h, where K =
+ * Kw / Ka is the hydrolysis constant of the soap. Its apparent value is larger than that of a short acid, as long acids
+ * come out of solution as acid soap: 1e-7 puts a neutral soap at 9.8, in the middle of the 9 to 10.5 that neutral bars
+ * are known to read.
  */
 public final class SoapSolution {
 
@@ -47,7 +48,9 @@ public final class SoapSolution {
      */
     public static double ph(Weights weights, double grams, double superfat) {
         double needed = weights.allFats().mapToDouble(FatPortion::alkaliMoles).sum();
-        return ph(needed * Math.max(0, -superfat) / grams / LITRES_PER_GRAM, needed * Math.min(1, 1 - superfat) / grams / LITRES_PER_GRAM);
+        return ph(
+                needed * Math.max(0, -superfat) / grams / LITRES_PER_GRAM,
+                needed * Math.min(1, 1 - superfat) / grams / LITRES_PER_GRAM);
     }
 
     /**

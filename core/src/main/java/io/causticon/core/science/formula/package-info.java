@@ -1,5 +1,6 @@
 /**
- * What follows from a plan: fatty acids, amounts of batter and of each jug, portions, costs, and what is wrong with a plan.
+ * What follows from a plan: fatty acids, amounts of batter and of each jug, portions, costs, and what is wrong with a
+ * plan.
  */
 @MayUse({"model.mould", "model.plan", "model.substance", "problem", "quantity"})
 @NullMarked

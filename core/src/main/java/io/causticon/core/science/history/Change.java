@@ -26,8 +26,10 @@ public sealed interface Change {
         List<Change> changes = new ArrayList<>();
         Arrays.stream(Measure.values())
                 .filter(Measure::isSet)
-                .filter(m -> before.measures().containsKey(m) && after.measures().containsKey(m))
-                .map(m -> new Moved(m, before.measures().get(m), after.measures().get(m)))
+                .filter(m ->
+                        before.measures().containsKey(m) && after.measures().containsKey(m))
+                .map(m ->
+                        new Moved(m, before.measures().get(m), after.measures().get(m)))
                 .filter(m -> steps(m) >= 1)
                 .sorted((a, b) -> Double.compare(steps(b), steps(a)))
                 .forEach(changes::add);
@@ -40,9 +42,17 @@ public sealed interface Change {
         if (!before.mould().equals(after.mould())) {
             changes.add(new Switched("mould", before.mould(), after.mould()));
         }
-        after.substances().stream().sorted().filter(s -> !before.substances().contains(s)).forEach(s -> changes.add(new Swapped(s, true)));
-        before.substances().stream().sorted().filter(s -> !after.substances().contains(s)).forEach(s -> changes.add(new Swapped(s, false)));
-        for (Map.Entry<String, String> lot : before.lots().entrySet().stream().sorted(Map.Entry.comparingByKey()).toList()) {
+        after.substances().stream()
+                .sorted()
+                .filter(s -> !before.substances().contains(s))
+                .forEach(s -> changes.add(new Swapped(s, true)));
+        before.substances().stream()
+                .sorted()
+                .filter(s -> !after.substances().contains(s))
+                .forEach(s -> changes.add(new Swapped(s, false)));
+        for (Map.Entry<String, String> lot : before.lots().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .toList()) {
             String now = after.lots().get(lot.getKey());
             if (now != null && !now.equals(lot.getValue())) {
                 changes.add(new OtherLot(lot.getKey(), lot.getValue(), now));

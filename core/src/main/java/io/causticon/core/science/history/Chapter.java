@@ -28,7 +28,8 @@ import java.util.stream.Collectors;
  * @param begun when
  * @param mould its name; empty without
  * @param measures what was set and what came of it, each in its unit
- * @param ways how it was done, in words by what is told: how it was mixed, how its mould was kept, at what stage it was poured, its road
+ * @param ways how it was done, in words by what is told: how it was mixed, how its mould was kept, at what stage it was
+ *     poured, its road
  * @param substances names of fats, liquids and additives in it
  * @param lots label of the lot by the name of the substance, where that was said
  * @param conditions what it had by name, as its maker concluded, with the day on which that was said
@@ -69,7 +70,11 @@ public record Chapter(
         });
         formula.liquidParts().forEach(l -> substances.add(l.liquid().name()));
         formula.additives().forEach(a -> substances.add(a.additive().name()));
-        facts.log().of(Entry.Added.class).map(BatchLog.Timed::entry).filter(a -> a.lot() != null && !a.lot().isBlank()).forEach(a -> lots.put(a.what().name(), a.lot()));
+        facts.log()
+                .of(Entry.Added.class)
+                .map(BatchLog.Timed::entry)
+                .filter(a -> a.lot() != null && !a.lot().isBlank())
+                .forEach(a -> lots.put(a.what().name(), a.lot()));
         return Optional.of(new Chapter(
                 facts.plan().name(),
                 facts.log().begun(),
@@ -78,8 +83,13 @@ public record Chapter(
                 ways(facts),
                 substances,
                 lots,
-                facts.log().of(Entry.Concluded.class).collect(Collectors.toMap(
-                        c -> c.entry().condition().name(), c -> Duration.between(facts.log().begun(), c.at()).toDays(), Math::min))));
+                facts.log()
+                        .of(Entry.Concluded.class)
+                        .collect(Collectors.toMap(
+                                c -> c.entry().condition().name(),
+                                c -> Duration.between(facts.log().begun(), c.at())
+                                        .toDays(),
+                                Math::min))));
     }
 
     /** The same with what its case says today where its maker did not conclude. */
@@ -96,18 +106,25 @@ public record Chapter(
         }
         facts.pouredAt().filter(t -> !facts.isCooked()).ifPresent(t -> found.put(Measure.MIXED_AT, t.celsius()));
         facts.roomAtTheSet().ifPresent(t -> found.put(Measure.ROOM, t.celsius()));
-        log.last(Entry.HumidityRead.class).ifPresent(h -> found.put(Measure.HUMIDITY, h.entry().percent() / HUNDREDTHS));
-        int seconds = log.of(Entry.BlenderBurst.class).mapToInt(b -> b.entry().seconds()).sum();
+        log.last(Entry.HumidityRead.class)
+                .ifPresent(h -> found.put(Measure.HUMIDITY, h.entry().percent() / HUNDREDTHS));
+        int seconds = log.of(Entry.BlenderBurst.class)
+                .mapToInt(b -> b.entry().seconds())
+                .sum();
         if (seconds > 0) {
             found.put(Measure.BLENDED, (double) seconds);
         }
         facts.minutesTo(Stage.LIGHT).ifPresent(m -> found.put(Measure.TO_LIGHT_TRACE, m));
         facts.peak(MeasurementPoint.CORE).ifPresent(t -> found.put(Measure.CORE_PEAK, t.celsius()));
         if (log.first(Entry.BarWeighed.class).isPresent()) {
-            found.put(Measure.DAYS_TO_DRY, Readiness.of(facts.plan(), log).drying().readyDay());
+            found.put(
+                    Measure.DAYS_TO_DRY,
+                    Readiness.of(facts.plan(), log).drying().readyDay());
         }
-        log.last(Entry.NeedleRead.class).ifPresent(n -> found.put(Measure.NEEDLE, n.entry().millimetres()));
-        log.last(Entry.Lathered.class).ifPresent(l -> found.put(Measure.LATHER, (double) l.entry().grade()));
+        log.last(Entry.NeedleRead.class)
+                .ifPresent(n -> found.put(Measure.NEEDLE, n.entry().millimetres()));
+        log.last(Entry.Lathered.class)
+                .ifPresent(l -> found.put(Measure.LATHER, (double) l.entry().grade()));
         return found;
     }
 
@@ -121,7 +138,10 @@ public record Chapter(
     private static Map<String, String> ways(BatchFacts facts) {
         Map<String, String> ways = new LinkedHashMap<>();
         ways.put("made", facts.isCooked() ? "cooked" : facts.plan().isRework() ? "melted down" : "cold");
-        MixMethod method = facts.log().last(Entry.MixedWith.class).map(m -> m.entry().method()).orElse(MixMethod.STICK);
+        MixMethod method = facts.log()
+                .last(Entry.MixedWith.class)
+                .map(m -> m.entry().method())
+                .orElse(MixMethod.STICK);
         ways.put("mixed with", lower(method));
         facts.stageWhenPoured().ifPresent(s -> ways.put("poured at", lower(s)));
         // What was done first is what the loaf had while it could gel or take up air.

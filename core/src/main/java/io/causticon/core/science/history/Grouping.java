@@ -13,7 +13,8 @@ public enum Grouping {
     /** Three months each, from December on. */
     SEASON;
 
-    private static final List<String> SEASONS = List.of("December to February", "March to May", "June to August", "September to November");
+    private static final List<String> SEASONS =
+            List.of("December to February", "March to May", "June to August", "September to November");
 
     /** The groups that a chapter is in; none where it tells nothing of it. */
     List<String> of(Chapter chapter, ZoneId zone) {
@@ -21,7 +22,9 @@ public enum Grouping {
             case RECIPE -> List.of(chapter.recipe());
             case MOULD -> chapter.mould().isEmpty() ? List.of() : List.of(chapter.mould());
             case INGREDIENT -> chapter.substances().stream().collect(Collectors.toList());
-            case SEASON -> List.of(SEASONS.get(chapter.begun().atZone(zone).getMonth().getValue() % Month.DECEMBER.getValue() / 3));
+            case SEASON ->
+                List.of(SEASONS.get(
+                        chapter.begun().atZone(zone).getMonth().getValue() % Month.DECEMBER.getValue() / 3));
         };
     }
 }

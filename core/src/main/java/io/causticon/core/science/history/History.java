@@ -23,7 +23,10 @@ public final class History {
     /** Rarer ones say nothing, and the commonest say it of everything. */
     private static final int LEAST_WITH = 2;
 
-    /** Told where chance alone gives one as strong in at most one of ten such factors (a judgement: told with its number, never as a cause). */
+    /**
+     * Told where chance alone gives one as strong in at most one of ten such factors (a judgement: told with its
+     * number, never as a cause).
+     */
     private static final double TELLING = 0.10;
 
     private static final int MOST_TOLD = 12;
@@ -32,7 +35,9 @@ public final class History {
     private final List<Chapter> chapters;
 
     public History(Collection<Chapter> chapters) {
-        this.chapters = chapters.stream().sorted(Comparator.comparing(Chapter::begun).thenComparing(Chapter::recipe)).toList();
+        this.chapters = chapters.stream()
+                .sorted(Comparator.comparing(Chapter::begun).thenComparing(Chapter::recipe))
+                .toList();
     }
 
     public List<Chapter> chapters() {
@@ -40,7 +45,8 @@ public final class History {
     }
 
     /**
-     * A batch that had something which the one before it, of the same recipe, had not; or the first without after one that had it.
+     * A batch that had something which the one before it, of the same recipe, had not; or the first without after one
+     * that had it.
      *
      * @param condition name of what it had
      * @param before the batch before
@@ -62,12 +68,17 @@ public final class History {
         for (Chapter now : chapters) {
             Chapter before = last.put(now.recipe(), now);
             if (before != null) {
-                difference(now, before).forEach(c -> turns.add(new Turn(c, before, now, true, Change.between(before, now))));
+                difference(now, before)
+                        .forEach(c -> turns.add(new Turn(c, before, now, true, Change.between(before, now))));
                 long age = Duration.between(now.begun(), today).toDays();
-                difference(before, now).stream().filter(c -> age >= before.conditions().get(c)).forEach(c -> turns.add(new Turn(c, before, now, false, Change.between(before, now))));
+                difference(before, now).stream()
+                        .filter(c -> age >= before.conditions().get(c))
+                        .forEach(c -> turns.add(new Turn(c, before, now, false, Change.between(before, now))));
             }
         }
-        return turns.stream().sorted(Comparator.comparing((Turn t) -> t.after().begun()).reversed()).toList();
+        return turns.stream()
+                .sorted(Comparator.comparing((Turn t) -> t.after().begun()).reversed())
+                .toList();
     }
 
     private static Set<String> difference(Chapter one, Chapter other) {
@@ -85,10 +96,11 @@ public final class History {
      * @param with how many have the factor
      * @param hadWithout how many without had it
      * @param without how many have it not
-     * @param chance how often so many or more would come together by chance alone: Fisher's exact test, one-sided (Agresti, Categorical Data
-     *     Analysis, 3.5)
+     * @param chance how often so many or more would come together by chance alone: Fisher's exact test, one-sided
+     *     (Agresti, Categorical Data Analysis, 3.5)
      */
-    public record Link(String condition, Factor factor, int had, int with, int hadWithout, int without, double chance) {}
+    public record Link(
+            String condition, Factor factor, int had, int with, int hadWithout, int without, double chance) {}
 
     /**
      * Something that a batch has or has not.
@@ -125,7 +137,10 @@ public final class History {
         }
     }
 
-    /** What conditions and factors come together, over all recipes. Each chapter is looked at once: a workshop of years has thousands. */
+    /**
+     * What conditions and factors come together, over all recipes. Each chapter is looked at once: a workshop of years
+     * has thousands.
+     */
     public Found links() {
         Map<Measure, Thirds> thirds = thirds();
         Map<Factor, Integer> with = new HashMap<>();
@@ -147,10 +162,16 @@ public final class History {
                 continue;
             }
             // What every batch has, or but one has, can tell nothing.
-            compared += (int) with.values().stream().filter(n -> n >= LEAST_WITH && n < chapters.size()).count();
-            both.get(condition.getKey()).forEach((factor, n) -> link(condition.getKey(), condition.getValue(), factor, n, with.get(factor)).ifPresent(links::add));
+            compared += (int) with.values().stream()
+                    .filter(n -> n >= LEAST_WITH && n < chapters.size())
+                    .count();
+            both.get(condition.getKey())
+                    .forEach((factor, n) -> link(condition.getKey(), condition.getValue(), factor, n, with.get(factor))
+                            .ifPresent(links::add));
         }
-        Comparator<Link> order = Comparator.comparingDouble(Link::chance).thenComparing(Link::condition).thenComparing(l -> l.factor().toString());
+        Comparator<Link> order = Comparator.comparingDouble(Link::chance)
+                .thenComparing(Link::condition)
+                .thenComparing(l -> l.factor().toString());
         return new Found(links.stream().sorted(order).limit(MOST_TOLD).toList(), compared);
     }
 
@@ -160,7 +181,9 @@ public final class History {
             return Optional.empty();
         }
         double chance = new HypergeometricDistribution(chapters.size(), had, with).upperCumulativeProbability(both);
-        return chance > TELLING ? Optional.empty() : Optional.of(new Link(condition, factor, both, with, had - both, without, chance));
+        return chance > TELLING
+                ? Optional.empty()
+                : Optional.of(new Link(condition, factor, both, with, had - both, without, chance));
     }
 
     /** Where the low third of a measure ends and the high one begins. */
@@ -169,10 +192,19 @@ public final class History {
     private Map<Measure, Thirds> thirds() {
         Map<Measure, Thirds> thirds = new EnumMap<>(Measure.class);
         for (Measure measure : Measure.values()) {
-            double[] values = chapters.stream().filter(c -> c.measures().containsKey(measure)).mapToDouble(c -> c.measures().get(measure)).sorted().toArray();
-            if (measure.isSet() && values.length > 2 * LEAST_WITH && values[values.length - 1] - values[0] >= measure.leastStep()) {
-                thirds.put(measure, new Thirds(
-                        values[(int) Math.floor(THIRD * (values.length - 1))], values[(int) Math.ceil((1 - THIRD) * (values.length - 1))]));
+            double[] values = chapters.stream()
+                    .filter(c -> c.measures().containsKey(measure))
+                    .mapToDouble(c -> c.measures().get(measure))
+                    .sorted()
+                    .toArray();
+            if (measure.isSet()
+                    && values.length > 2 * LEAST_WITH
+                    && values[values.length - 1] - values[0] >= measure.leastStep()) {
+                thirds.put(
+                        measure,
+                        new Thirds(
+                                values[(int) Math.floor(THIRD * (values.length - 1))],
+                                values[(int) Math.ceil((1 - THIRD) * (values.length - 1))]));
             }
         }
         return thirds;
@@ -198,10 +230,13 @@ public final class History {
         return factors;
     }
 
-    /** Chapters by what a grouping says of each, in the order of the names; what is in several groups stands in each. */
+    /**
+     * Chapters by what a grouping says of each, in the order of the names; what is in several groups stands in each.
+     */
     public Map<String, List<Chapter>> by(Grouping grouping, ZoneId zone) {
         Map<String, List<Chapter>> groups = new TreeMap<>();
-        chapters.forEach(c -> grouping.of(c, zone).forEach(g -> groups.computeIfAbsent(g, n -> new ArrayList<>()).add(c)));
+        chapters.forEach(c -> grouping.of(c, zone)
+                .forEach(g -> groups.computeIfAbsent(g, n -> new ArrayList<>()).add(c)));
         return groups;
     }
 }

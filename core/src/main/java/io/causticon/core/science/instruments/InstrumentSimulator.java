@@ -28,8 +28,8 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
- * What instruments without fault would show on a batch: the truth that stand-ins for devices follow. It is made from the same models that
- * forecast, run on what was logged, and from a hand that pours onto a scale.
+ * What instruments without fault would show on a batch: the truth that stand-ins for devices follow. It is made from
+ * the same models that forecast, run on what was logged, and from a hand that pours onto a scale.
  *
  * @param plan the batch's
  * @param log the batch's
@@ -37,12 +37,14 @@ import java.util.function.Supplier;
  * @param since when the instrument was put there; a pot that was read before goes on from that reading
  * @param loaf the loaf as it was poured; empty before the pour and when its shape is not known
  */
-public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room, Instant since, Supplier<Optional<LoafHistory>> loaf) {
+public record InstrumentSimulator(
+        BatchPlan plan, BatchLog log, Temperature room, Instant since, Supplier<Optional<LoafHistory>> loaf) {
 
     private static final Temperature FROZEN = Temperature.celsius(-17);
     private static final Temperature MELTED = Temperature.celsius(68);
     /** A pot on the bench loses a little more than the usual one, so that a forecast has something to learn. */
     private static final double LOSES_MORE = 1.15;
+
     private static final double POT_MINUTES = 240;
     /** What reacts on the way to trace warms the batter by a degree or two, against what the bowl loses. */
     private static final double BATTER_WARMS = 2;
@@ -68,29 +70,38 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
                 .reduce((a, b) -> b)
                 .orElse(since);
         double poured = 1 - Math.exp(-Math.max(0, seconds(from, now)) / POURING_SECONDS);
-        return order.onTheScale().map(w -> order.targets().getOrDefault(w, Mass.ZERO).times(poured)).orElse(Mass.ZERO);
+        return order.onTheScale()
+                .map(w -> order.targets().getOrDefault(w, Mass.ZERO).times(poured))
+                .orElse(Mass.ZERO);
     }
 
     /** What a thermometer shows. */
     public Temperature thermometer(MeasurementPoint spot, Instant now) {
         return switch (spot) {
             case LYE -> lye(now);
-            case FATS -> before(MeasurementPoint.FATS)
-                    .map(t -> stood(MeasurementPoint.FATS, t.entry().temperature(), 1, t.at(), now))
-                    .orElseGet(() -> stood(MeasurementPoint.FATS, MELTED, LOSES_MORE, since, now));
+            case FATS ->
+                before(MeasurementPoint.FATS)
+                        .map(t -> stood(MeasurementPoint.FATS, t.entry().temperature(), 1, t.at(), now))
+                        .orElseGet(() -> stood(MeasurementPoint.FATS, MELTED, LOSES_MORE, since, now));
             case BATTER, CORE -> batter(now);
             default -> room;
         };
     }
 
-    /** pH that a pen shows in one gram of the batter, or of the bar, in ninety-nine of water; at rest in its cap before there is any. */
+    /**
+     * pH that a pen shows in one gram of the batter, or of the bar, in ninety-nine of water; at rest in its cap before
+     * there is any.
+     */
     public double penPh(Instant now) {
         if (log.first(Entry.LyeIntoFats.class).isEmpty()) {
             return PEN_AT_REST;
         }
         AsWeighed weighed = AsWeighed.of(plan, log);
         return SoapSolution.ph(
-                weighed.weights(), plan.formula().alkali(), BatterAmount.of(plan.formula()).mass().grams(), converted(now));
+                weighed.weights(),
+                plan.formula().alkali(),
+                BatterAmount.of(plan.formula()).mass().grams(),
+                converted(now));
     }
 
     private double converted(Instant now) {
@@ -107,8 +118,10 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
 
     private Temperature lye(Instant now) {
         Optional<Instant> clear = log.first(Entry.LyeClear.class).map(BatchLog.Timed::at);
-        if (clear.filter(c -> c.isBefore(since)).isPresent() && before(MeasurementPoint.LYE).isPresent()) {
-            BatchLog.Timed<Entry.TemperatureRead> last = before(MeasurementPoint.LYE).get();
+        if (clear.filter(c -> c.isBefore(since)).isPresent()
+                && before(MeasurementPoint.LYE).isPresent()) {
+            BatchLog.Timed<Entry.TemperatureRead> last =
+                    before(MeasurementPoint.LYE).get();
             return stood(MeasurementPoint.LYE, last.entry().temperature(), 1, last.at(), now);
         }
         PotSoFar pot = PotSoFar.of(plan, log, room, now);
@@ -118,7 +131,8 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
         LyePotCurve curve = pot.curve(Math.min(POT_MINUTES, pot.minute(now) + 1));
         // Dissolved and strained, it leaves the bath and comes slowly to the room.
         Instant from = pot.fedFrom().get();
-        return clear.map(c -> stood(MeasurementPoint.LYE, Temperature.celsius(curve.celsiusAt(seconds(from, c) / 60)), 1, c, now))
+        return clear.map(c -> stood(
+                        MeasurementPoint.LYE, Temperature.celsius(curve.celsiusAt(seconds(from, c) / 60)), 1, c, now))
                 .orElseGet(() -> Temperature.celsius(curve.celsiusAt(pot.minute(now))));
     }
 
@@ -128,7 +142,9 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
             return Temperature.celsius(loaf.get().get().coreCelsiusAt(seconds(poured.get(), now) / 3600));
         }
         Optional<Instant> in = log.first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
-        return in.map(i -> Situation.mixedAt(BatchFacts.of(plan, log, now)).orElse(plan.mixAt()).celsius()
+        return in.map(i -> Situation.mixedAt(BatchFacts.of(plan, log, now))
+                                .orElse(plan.mixAt())
+                                .celsius()
                         + BATTER_WARMS * (1 - Math.exp(-seconds(i, now) / 60 / BATTER_MINUTES)))
                 .map(Temperature::celsius)
                 .orElse(room);
@@ -162,17 +178,17 @@ public record InstrumentSimulator(BatchPlan plan, BatchLog log, Temperature room
         return after(at, in, spot, faster, last, now);
     }
 
-    private Temperature after(Temperature start, Bath in, MeasurementPoint spot, double faster, Instant from, Instant to) {
+    private Temperature after(
+            Temperature start, Bath in, MeasurementPoint spot, double faster, Instant from, Instant to) {
         Weights weights = Weights.planned(plan.formula());
         PotCooling bathed = Pots.inBath(plan, weights, spot);
         PotCooling inRoom = Pots.inRoom(plan, weights, spot, room);
-        CoolingBody body =
-                switch (in) {
-                    case ROOM -> inRoom.with(faster * inRoom.rate(), inRoom.spread()).body(start, room);
-                    case ICE_BATH -> bathed.body(start, BathAdvice.ICE);
-                    case COLD_BATH -> bathed.body(start, BathAdvice.TAP);
-                    case WARM_BATH -> bathed.body(start, BathAdvice.WARM);
-                };
+        CoolingBody body = switch (in) {
+            case ROOM -> inRoom.with(faster * inRoom.rate(), inRoom.spread()).body(start, room);
+            case ICE_BATH -> bathed.body(start, BathAdvice.ICE);
+            case COLD_BATH -> bathed.body(start, BathAdvice.TAP);
+            case WARM_BATH -> bathed.body(start, BathAdvice.WARM);
+        };
         return body.after(seconds(from, to) / 60);
     }
 

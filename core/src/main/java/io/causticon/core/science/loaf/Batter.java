@@ -15,10 +15,12 @@ import io.causticon.core.science.pots.LyeSolution;
  * @param gelPoint temperature at which it turns translucent, C
  * @param rate speed against a plain mixture of fats, 1 is plain
  */
-public record Batter(
-        double volumetricHeat, double volumetricCapacity, double density, double gelPoint, double rate) {
+public record Batter(double volumetricHeat, double volumetricCapacity, double density, double gelPoint, double rate) {
 
-    /** Heat of saponification with a plain lye, J per mol of NaOH: ester hydrolysis, neutralisation and ordering (estimate). */
+    /**
+     * Heat of saponification with a plain lye, J per mol of NaOH: ester hydrolysis, neutralisation and ordering
+     * (estimate).
+     */
     static final double HEAT_PER_MOLE = 70_000;
 
     /** Part of the lye's heat of dilution that comes free in the loaf (estimate). */
@@ -33,9 +35,10 @@ public record Batter(
     private static final double KOH_GRAMS_PER_MOLE = 56.106;
 
     /**
-     * Gel point against the batter's share of water: {@code 40 + 29 exp(-(w - 0.1915) / 0.17)} C. Soap with little water melts to its liquid crystal
-     * hotter, on a curve that flattens as water is added and has no floor (as the phase diagrams of sodium soaps and water do; its numbers are
-     * fitted to what makers see, +-4 K: 69 C at 33 % lye, 63 at 28, 77 at 40, 88 at 50).
+     * Gel point against the batter's share of water: {@code 40 + 29 exp(-(w - 0.1915) / 0.17)} C. Soap with little
+     * water melts to its liquid crystal hotter, on a curve that flattens as water is added and has no floor (as the
+     * phase diagrams of sodium soaps and water do; its numbers are fitted to what makers see, +-4 K: 69 C at 33 % lye,
+     * 63 at 28, 77 at 40, 88 at 50).
      */
     private static final double GEL_POINT_OF_WET_SOAP = 40;
 
@@ -43,7 +46,10 @@ public record Batter(
     private static final double WATER_AT_33 = 0.1915;
     private static final double WATER_SCALE = 0.17;
 
-    /** K that soaps of these acids gel hotter or cooler than a usual mixture; the order is that of their chains, the numbers are judgements. */
+    /**
+     * K that soaps of these acids gel hotter or cooler than a usual mixture; the order is that of their chains, the
+     * numbers are judgements.
+     */
     private static final double LONG_SATURATED_GELS = 6;
 
     private static final double SHORT_SATURATED_GELS = -2;
@@ -68,7 +74,9 @@ public record Batter(
                         formula.superfat().fraction(),
                         balance.concentration().fraction(),
                         sugar,
-                        rate(composition) * (1 + SUGAR_SPEED * formula.sugarOfFats().fraction()) * mover)
+                        rate(composition)
+                                * (1 + SUGAR_SPEED * formula.sugarOfFats().fraction())
+                                * mover)
                 .with(1, gelShift(composition), 1);
     }
 
@@ -79,11 +87,11 @@ public record Batter(
      * @param sugar kg sugar a kg of fats
      * @param rate speed against a plain mixture
      */
-    public static Batter of(
-            double molesPerKilogram, double superfat, double concentration, double sugar, double rate) {
+    public static Batter of(double molesPerKilogram, double superfat, double concentration, double sugar, double rate) {
         double moles = molesPerKilogram * (1 - superfat);
         double solution = moles * LyeSolution.NAOH_MOLAR_MASS / 1000 / concentration;
-        double volume = 1 / FAT_DENSITY + solution / (1000 * LyeSolution.density(concentration)) + sugar / SUGAR_DENSITY;
+        double volume =
+                1 / FAT_DENSITY + solution / (1000 * LyeSolution.density(concentration)) + sugar / SUGAR_DENSITY;
         double mass = 1 + solution + sugar;
         double n = (1 - concentration) / concentration * LyeSolution.NAOH_MOLAR_MASS / LyeSolution.WATER_MOLAR_MASS;
         double heat = moles
@@ -101,11 +109,7 @@ public record Batter(
 
     Batter with(double heatFactor, double gelPointShift, double rateFactor) {
         return new Batter(
-                volumetricHeat * heatFactor,
-                volumetricCapacity,
-                density,
-                gelPoint + gelPointShift,
-                rate * rateFactor);
+                volumetricHeat * heatFactor, volumetricCapacity, density, gelPoint + gelPointShift, rate * rateFactor);
     }
 
     private static double gelPoint(double water, double sugar) {

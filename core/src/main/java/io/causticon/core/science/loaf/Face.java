@@ -3,8 +3,8 @@ package io.causticon.core.science.loaf;
 import java.util.Arrays;
 
 /**
- * The wall along one face of a section, a lump of heat to each cell. The wall moves first and its new value drives the flux, which keeps energy
- * exact and is stable however thin the wall is.
+ * The wall along one face of a section, a lump of heat to each cell. The wall moves first and its new value drives the
+ * flux, which keeps energy exact and is stable however thin the wall is.
  */
 final class Face {
 

@@ -1,6 +1,9 @@
 package io.causticon.core.science.loaf;
 
-/** How much of a section gelled, from how far each of its cells came above what it takes: read between the cells, so that few cells tell as much as many. */
+/**
+ * How much of a section gelled, from how far each of its cells came above what it takes: read between the cells, so
+ * that few cells tell as much as many.
+ */
 final class GelField {
 
     /** Each cell is looked at in so many places each way. */

@@ -1,8 +1,9 @@
 package io.causticon.core.science.loaf;
 
 /**
- * One half of a loaf's cross-section in finite volumes: columns from the middle plane outwards, rows from the bottom up, walls along three
- * sides. In a cylinder the columns are rings, and what flows outwards is spread over more and more of them.
+ * One half of a loaf's cross-section in finite volumes: columns from the middle plane outwards, rows from the bottom
+ * up, walls along three sides. In a cylinder the columns are rings, and what flows outwards is spread over more and
+ * more of them.
  */
 final class Grid {
 
@@ -21,6 +22,7 @@ final class Grid {
 
     /** By column: its outer rim against its area, and that against the area of the next. */
     private final double[] outwards;
+
     private final double[] inwards;
 
     /** By column: its part of the area. */
@@ -53,11 +55,17 @@ final class Grid {
         this.heat = new double[columns * rows];
         double halfAcross = dx / 2 / conductivity;
         double halfAlong = dy / 2 / conductivity;
-        double outermost = Math.max(2 * across, across + Face.conductance(setup.side(), halfAcross) / dx) * (round ? RING_MARGIN : 1);
+        double outermost = Math.max(2 * across, across + Face.conductance(setup.side(), halfAcross) / dx)
+                * (round ? RING_MARGIN : 1);
         double uppermost = Math.max(
                 2 * along,
-                along + Math.max(Face.conductance(setup.top(), halfAlong), Face.conductance(setup.bottom(), halfAlong)) / dy);
-        double limit = Math.min(resolution.step(), STEP_SAFETY * setup.batter().volumetricCapacity() / (outermost + uppermost));
+                along
+                        + Math.max(
+                                        Face.conductance(setup.top(), halfAlong),
+                                        Face.conductance(setup.bottom(), halfAlong))
+                                / dy);
+        double limit = Math.min(
+                resolution.step(), STEP_SAFETY * setup.batter().volumetricCapacity() / (outermost + uppermost));
         // A whole number of steps to a frame: what is kept of a moment is of that moment.
         this.step = LoafHistory.FRAME_SECONDS / Math.ceil(LoafHistory.FRAME_SECONDS / limit);
         double begin = setup.wallsAt().celsius();
@@ -126,10 +134,14 @@ final class Grid {
         return heat;
     }
 
-    /** What flows between the cells of one row and those beside it: plain loops over arrays, which is what makes it quick. */
+    /**
+     * What flows between the cells of one row and those beside it: plain loops over arrays, which is what makes it
+     * quick.
+     */
     private void within(double[] t, int first, int down, int up) {
         int last = columns - 1;
-        heat[first] = across * outwards[0] * (t[first + 1] - t[first]) + along * (t[first + up] - 2 * t[first] + t[first - down]);
+        heat[first] = across * outwards[0] * (t[first + 1] - t[first])
+                + along * (t[first + up] - 2 * t[first] + t[first - down]);
         for (int c = 1; c < last; c++) {
             int i = first + c;
             heat[i] = across * (outwards[c] * (t[i + 1] - t[i]) - inwards[c - 1] * (t[i] - t[i - 1]))

@@ -3,9 +3,10 @@ package io.causticon.core.science.loaf;
 import java.util.Arrays;
 
 /**
- * The third dimension: a loaf along its length, from the middle to one end, as a rod whose sides lose what the section loses. Where nothing
- * reacts the section times the rod is the exact solution in three dimensions (Carslaw and Jaeger, 1.15); with a reaction it is one as far as the
- * ends react like the middle. The middle feels the ends when their cold has come to it and not before.
+ * The third dimension: a loaf along its length, from the middle to one end, as a rod whose sides lose what the section
+ * loses. Where nothing reacts the section times the rod is the exact solution in three dimensions (Carslaw and Jaeger,
+ * 1.15); with a reaction it is one as far as the ends react like the middle. The middle feels the ends when their cold
+ * has come to it and not before.
  */
 final class Length {
 
@@ -15,6 +16,7 @@ final class Length {
 
     /** It changes slowly and is moved on seldom. */
     private static final double LONGEST_STEP = 240;
+
     private static final double DONE = 0.9999;
     private static final double STEP_SAFETY = 0.8;
 
@@ -32,6 +34,7 @@ final class Length {
     private final Face end;
     /** A step of its own is either many of the section's or a part of one. */
     private final double step;
+
     private final int substeps;
     private double sideLoss;
     private double pending;
@@ -56,7 +59,8 @@ final class Length {
         Arrays.fill(x, setup.converted());
         Arrays.fill(theta, soap.theta(setup.poured().celsius(), setup.converted()));
         double halfCell = dz / 2 / conductivity;
-        double limit = STEP_SAFETY * capacity / Math.max(2 * along, along + Face.conductance(setup.side(), halfCell) / dz);
+        double limit =
+                STEP_SAFETY * capacity / Math.max(2 * along, along + Face.conductance(setup.side(), halfCell) / dz);
         int strides = Math.max(1, (int) (Math.min(LONGEST_STEP, limit) / step));
         this.substeps = (int) Math.ceil(strides * step / limit);
         this.step = strides * step / substeps;

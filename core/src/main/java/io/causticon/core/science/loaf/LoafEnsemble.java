@@ -13,8 +13,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * The same loaf under every set of parameters that the model allows: what can be said of it with honesty.
  *
- * <p>Two hundred draws of six parameters, spread evenly over their distributions (Sobol's sequence), on a coarse section; by how much that is off
- * is known from one fine run of the middle, and put right in all of them.
+ * <p>Two hundred draws of six parameters, spread evenly over their distributions (Sobol's sequence), on a coarse
+ * section; by how much that is off is known from one fine run of the middle, and put right in all of them.
  */
 public final class LoafEnsemble {
 
@@ -61,7 +61,9 @@ public final class LoafEnsemble {
         sobol.skipTo(1);
         double[][] draws = new double[DRAWS][];
         for (int i = 0; i < DRAWS; i++) {
-            draws[i] = DoubleStream.of(sobol.nextVector()).map(standard::inverseCumulativeProbability).toArray();
+            draws[i] = DoubleStream.of(sobol.nextVector())
+                    .map(standard::inverseCumulativeProbability)
+                    .toArray();
         }
         return draws;
     }
@@ -94,7 +96,10 @@ public final class LoafEnsemble {
     private List<LoafDraw> draws() {
         List<LoafDraw> known = draws;
         if (known == null) {
-            known = Stream.of(NORMAL).parallel().map(n -> draw(asked.setup, asked.span, n)).toList();
+            known = Stream.of(NORMAL)
+                    .parallel()
+                    .map(n -> draw(asked.setup, asked.span, n))
+                    .toList();
             draws = known;
         }
         return known;
@@ -103,7 +108,9 @@ public final class LoafEnsemble {
     /** Share of the draws in which gel went this far, 0 to 1; off by {@link #error} for their number. */
     public double probabilityOf(LoafHistory.Extent extent) {
         double off = middle.gelShare() - coarse.gelShare();
-        return share(draws().stream().filter(d -> LoafHistory.extent(d.gelShare() + off * slope(d.gelShare())) == extent).count());
+        return share(draws().stream()
+                .filter(d -> LoafHistory.extent(d.gelShare() + off * slope(d.gelShare())) == extent)
+                .count());
     }
 
     /** What is off in the middle is not off where nothing or all of it gelled. */
@@ -152,14 +159,16 @@ public final class LoafEnsemble {
 
     /** Hours after pouring from which on nothing warms it any more, in nine of ten draws. */
     public double settledHour() {
-        double[] hours = draws().stream().mapToDouble(LoafDraw::convertedHour).sorted().toArray();
+        double[] hours =
+                draws().stream().mapToDouble(LoafDraw::convertedHour).sorted().toArray();
         return hours[(int) Math.round(0.9 * (hours.length - 1))];
     }
 
     private Interval band(ToDoubleFunction<LoafDraw> of, double off) {
         double[] sorted = draws().stream().mapToDouble(of).sorted().toArray();
         return Interval.between(
-                sorted[(int) Math.round(0.1 * (sorted.length - 1))] + off, sorted[(int) Math.round(0.9 * (sorted.length - 1))] + off);
+                sorted[(int) Math.round(0.1 * (sorted.length - 1))] + off,
+                sorted[(int) Math.round(0.9 * (sorted.length - 1))] + off);
     }
 
     /** One loaf, its parameters so many standard deviations off their middle. */

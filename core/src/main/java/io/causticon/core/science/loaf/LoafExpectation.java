@@ -1,7 +1,8 @@
 package io.causticon.core.science.loaf;
 
 /**
- * How much heat a mould lets through and how fast a batter reacts, against what the model reckons: logarithms of two factors, each normal.
+ * How much heat a mould lets through and how fast a batter reacts, against what the model reckons: logarithms of two
+ * factors, each normal.
  *
  * @param logLoss of the heat that the walls let through
  * @param lossSpread its standard deviation
@@ -11,8 +12,8 @@ package io.causticon.core.science.loaf;
 public record LoafExpectation(double logLoss, double lossSpread, double logRate, double rateSpread) {
 
     /**
-     * Of a mould and a recipe of which nothing was measured: walls, films of air and towels are known to a quarter, recipes to a third
-     * (a judgement; published rates of the same fats differ by as much).
+     * Of a mould and a recipe of which nothing was measured: walls, films of air and towels are known to a quarter,
+     * recipes to a third (a judgement; published rates of the same fats differ by as much).
      */
     public static final LoafExpectation USUAL = new LoafExpectation(0, 0.25, 0, 0.35);
 

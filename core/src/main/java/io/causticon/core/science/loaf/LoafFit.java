@@ -5,9 +5,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The model of the loaf fitted to what was read in its middle: the loss of the mould, the rate of the batter and how far it had reacted at the pour,
- * with the priors that they had (Levenberg-Marquardt on weighted residuals, the inverse of the normal matrix for the spread). A reading that is far off counts
- * for little, and readings that no such loaf explains change nothing.
+ * The model of the loaf fitted to what was read in its middle: the loss of the mould, the rate of the batter and how
+ * far it had reacted at the pour, with the priors that they had (Levenberg-Marquardt on weighted residuals, the inverse
+ * of the normal matrix for the spread). A reading that is far off counts for little, and readings that no such loaf
+ * explains change nothing.
  */
 public final class LoafFit {
 
@@ -48,15 +49,16 @@ public final class LoafFit {
     private LoafFit(LoafSetup setup, List<Reading> readings) {
         this.setup = setup;
         this.readings = readings;
-        this.span = LoafHeat.Span.untilCold(readings.stream().mapToDouble(Reading::hours).max().orElseThrow() + MARGIN_HOURS);
+        this.span = LoafHeat.Span.untilCold(
+                readings.stream().mapToDouble(Reading::hours).max().orElseThrow() + MARGIN_HOURS);
     }
 
     /**
      * What is to be expected of the loaf after its readings, from what was expected of it before.
      *
      * @param readings after the pour, in any order
-     * @return the loaf as it most likely is, with what is to be expected of it now; empty with fewer than {@link #FEWEST} readings, and where no such
-     *     loaf has them
+     * @return the loaf as it most likely is, with what is to be expected of it now; empty with fewer than
+     *     {@link #FEWEST} readings, and where no such loaf has them
      */
     public static Optional<LoafSetup> of(LoafSetup setup, List<Reading> readings) {
         return readings.size() < FEWEST ? Optional.empty() : new LoafFit(setup, readings).fitted();
@@ -65,13 +67,19 @@ public final class LoafFit {
     private Optional<LoafSetup> fitted() {
         LoafExpectation before = setup.expected();
         LeastSquares found = LeastSquares.of(
-                this::residuals, new double[] {before.logLoss(), before.logRate(), 0}, new LeastSquares.Search(STEP, CLOSE, EVALUATIONS));
+                this::residuals,
+                new double[] {before.logLoss(), before.logRate(), 0},
+                new LeastSquares.Search(STEP, CLOSE, EVALUATIONS));
         double[] best = found.best();
         if (offBy(best) > EXPLAINED) {
             return Optional.empty();
         }
-        return Optional.of(setup.pouredAt(converted(best)).expecting(new LoafExpectation(
-                best[0], Math.sqrt(found.covariance().getEntry(0, 0)), best[1], Math.sqrt(found.covariance().getEntry(1, 1)))));
+        return Optional.of(setup.pouredAt(converted(best))
+                .expecting(new LoafExpectation(
+                        best[0],
+                        Math.sqrt(found.covariance().getEntry(0, 0)),
+                        best[1],
+                        Math.sqrt(found.covariance().getEntry(1, 1)))));
     }
 
     private double offBy(double[] p) {
@@ -99,8 +107,13 @@ public final class LoafFit {
     /** How far each reading is from the model, in standard deviations. */
     private double[] off(double[] p) {
         LoafDraw run = LoafHeat.draw(
-                setup.pouredAt(converted(p)).with(setup.batter().with(1, 0, Math.exp(p[1])), Math.exp(p[0])), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
-        return readings.stream().mapToDouble(r -> (run.coreCelsiusAt(r.hours()) - r.celsius()) / NOISE).toArray();
+                setup.pouredAt(converted(p)).with(setup.batter().with(1, 0, Math.exp(p[1])), Math.exp(p[0])),
+                span,
+                LoafHeat.Parameters.USUAL,
+                LoafHeat.Resolution.COARSE);
+        return readings.stream()
+                .mapToDouble(r -> (run.coreCelsiusAt(r.hours()) - r.celsius()) / NOISE)
+                .toArray();
     }
 
     private double converted(double[] p) {

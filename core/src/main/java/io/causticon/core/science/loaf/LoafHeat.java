@@ -5,13 +5,14 @@ import java.util.Arrays;
 /**
  * The heat of a setting loaf, in its cross-section.
  *
- * <p>Heat conduction with a source, {@code rc dT/dt = div(k grad T) + Q dX/dt}, conversion by {@link RateLaw}, latent heat around the gel point,
- * walls as one lump each, the loaf's length by {@link Length}, and what would pass 100 C boiled away. Solved by finite volumes on one half of
- * the section, explicit in conduction, with an exponential Rosenbrock step for the conversion.
+ * <p>Heat conduction with a source, {@code rc dT/dt = div(k grad T) + Q dX/dt}, conversion by {@link RateLaw}, latent
+ * heat around the gel point, walls as one lump each, the loaf's length by {@link Length}, and what would pass 100 C
+ * boiled away. Solved by finite volumes on one half of the section, explicit in conduction, with an exponential
+ * Rosenbrock step for the conversion.
  *
- * <p>The parameters are fitted to outcomes that makers know and are not identified uniquely: one run is a middle, never a promise (see
- * {@link LoafEnsemble}). Moving air, neighbours of a cavity and ovens that overshoot are not in it. The conversion is optimistic in its tail: it
- * says nothing of whether a soap is safe.
+ * <p>The parameters are fitted to outcomes that makers know and are not identified uniquely: one run is a middle, never
+ * a promise (see {@link LoafEnsemble}). Moving air, neighbours of a cavity and ovens that overshoot are not in it. The
+ * conversion is optimistic in its tail: it says nothing of whether a soap is safe.
  */
 public final class LoafHeat {
 
@@ -51,7 +52,9 @@ public final class LoafHeat {
     private static final double RESTS_ABOVE_ROOM = 0.3;
     private static final double ALL_CONVERTED = 0.9995;
 
-    /** What is left, where the walls keep it cold, goes slowly and warms nothing past a peak that is over by so many K. */
+    /**
+     * What is left, where the walls keep it cold, goes slowly and warms nothing past a peak that is over by so many K.
+     */
     private static final double MOSTLY_CONVERTED = 0.7;
 
     private static final double PAST_PEAK = 5;
@@ -113,7 +116,9 @@ public final class LoafHeat {
         this.soap = new Soap(batter, parameters.activationEnergy());
         this.grid = new Grid(setup, parameters.conductivity(), resolution);
         this.step = grid.step();
-        this.length = setup.shape() == LoafSetup.Shape.CYLINDER ? null : new Length(setup, parameters.conductivity(), soap, step);
+        this.length = setup.shape() == LoafSetup.Shape.CYLINDER
+                ? null
+                : new Length(setup, parameters.conductivity(), soap, step);
         int n = grid.columns() * grid.rows();
         this.theta = new double[n];
         this.x = new double[n];
@@ -138,7 +143,8 @@ public final class LoafHeat {
         LoafHeat heat = new LoafHeat(setup, parameters, resolution);
         LoafHistory.Recorder recorder = new LoafHistory.Recorder(heat.grid);
         heat.simulate(span, seconds -> recorder.record(seconds, heat.t, heat.x));
-        return recorder.history(setup.batter(), heat.peak, heat.peakSecond / 3600, heat.aboveGel, heat.boiledOff(setup.batter()));
+        return recorder.history(
+                setup.batter(), heat.peak, heat.peakSecond / 3600, heat.aboveGel, heat.boiledOff(setup.batter()));
     }
 
     /** The same, of which only the middle is kept. */
@@ -156,10 +162,18 @@ public final class LoafHeat {
                 core[frames[0]++] = LoafHistory.middle(heat.t, cells);
             }
         });
-        return new LoafDraw(heat.peak, GelField.share(cells, heat.aboveGel), convertedHour[0], LoafHistory.FRAME_SECONDS, Arrays.copyOf(core, frames[0]));
+        return new LoafDraw(
+                heat.peak,
+                GelField.share(cells, heat.aboveGel),
+                convertedHour[0],
+                LoafHistory.FRAME_SECONDS,
+                Arrays.copyOf(core, frames[0]));
     }
 
-    /** Heat that is not accounted for after so many hours, against all that was set free. Not read by anything but tests. */
+    /**
+     * Heat that is not accounted for after so many hours, against all that was set free. Not read by anything but
+     * tests.
+     */
     static double imbalance(LoafSetup setup, double hours) {
         LoafHeat heat = new LoafHeat(setup, Parameters.USUAL, Resolution.FINE);
         double[] lost = {0};
@@ -266,7 +280,10 @@ public final class LoafHeat {
     }
 
     private boolean isDone(double seconds, Span.Until until) {
-        if (until == Span.Until.PEAKED && leastConverted > MOSTLY_CONVERTED && warmest < peak - PAST_PEAK && around.isSteadyAt(seconds)) {
+        if (until == Span.Until.PEAKED
+                && leastConverted > MOSTLY_CONVERTED
+                && warmest < peak - PAST_PEAK
+                && around.isSteadyAt(seconds)) {
             return true;
         }
         if (leastConverted < ALL_CONVERTED || !around.isSteadyAt(seconds)) {

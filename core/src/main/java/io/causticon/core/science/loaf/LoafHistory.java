@@ -103,7 +103,8 @@ public record LoafHistory(
     }
 
     /**
-     * How far each cell came above what it takes to gel until each of these hours after pouring, K; below 0 where it had not gelled by then.
+     * How far each cell came above what it takes to gel until each of these hours after pouring, K; below 0 where it
+     * had not gelled by then.
      *
      * @param hours rising
      */
@@ -143,7 +144,10 @@ public record LoafHistory(
         return middle(frame, cells);
     }
 
-    /** In the very middle of a section: on the middle plane the field is level, so it is read on from the two cells beside it. */
+    /**
+     * In the very middle of a section: on the middle plane the field is level, so it is read on from the two cells
+     * beside it.
+     */
     static double middle(double[] t, Cells cells) {
         int columns = cells.columns();
         int rows = cells.rows();
@@ -178,8 +182,16 @@ public record LoafHistory(
 
         LoafHistory history(Batter batter, double peak, double peakHour, double[] aboveGel, double boiledOff) {
             return new LoafHistory(
-                    grid.cells(), FRAME_SECONDS, frames, converted, peak, peakHour, GelField.share(grid.cells(), aboveGel),
-                    batter.gelPoint(), aboveGel, boiledOff);
+                    grid.cells(),
+                    FRAME_SECONDS,
+                    frames,
+                    converted,
+                    peak,
+                    peakHour,
+                    GelField.share(grid.cells(), aboveGel),
+                    batter.gelPoint(),
+                    aboveGel,
+                    boiledOff);
         }
     }
 }

@@ -9,9 +9,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the cores that were logged in earlier batches tell of a workshop's moulds and recipes. The loss goes with the mould, the rate with
- * the main fats. From day to day one mould differs by a tenth (other towels, another draught), one recipe by 0.15 (other lots); conjugate,
- * so the order of the batches does not matter.
+ * What the cores that were logged in earlier batches tell of a workshop's moulds and recipes. The loss goes with the
+ * mould, the rate with the main fats. From day to day one mould differs by a tenth (other towels, another draught), one
+ * recipe by 0.15 (other lots); conjugate, so the order of the batches does not matter.
  *
  * @param told by each batch
  */
@@ -49,7 +49,8 @@ public record LoafKnowledge(List<Told> told) {
                 .filter(f -> f.mass().dividedBy(formula.fatMass()) >= MAIN_FAT)
                 .map(FatPortion::fat)
                 .map(f -> f.id())
-                .collect(Collectors.collectingAndThen(Collectors.toCollection(TreeSet::new), ids -> String.join(" ", ids)));
+                .collect(Collectors.collectingAndThen(
+                        Collectors.toCollection(TreeSet::new), ids -> String.join(" ", ids)));
     }
 
     /** What to expect of this batter in this mould. */
@@ -66,7 +67,9 @@ public record LoafKnowledge(List<Told> told) {
                 weighted += p * t.told().logRate();
             }
         }
-        return precision == usual ? expected : expected.rate(weighted / precision, spread(precision, RECIPE_DAY_TO_DAY, expected.rateSpread()));
+        return precision == usual
+                ? expected
+                : expected.rate(weighted / precision, spread(precision, RECIPE_DAY_TO_DAY, expected.rateSpread()));
     }
 
     /** The loss of a mould, whatever is in it. */
@@ -81,7 +84,9 @@ public record LoafKnowledge(List<Told> told) {
                 weighted += p * t.told().logLoss();
             }
         }
-        return batchesIn(mould) == 0 ? usual : usual.loss(weighted / precision, spread(precision, MOULD_DAY_TO_DAY, usual.lossSpread()));
+        return batchesIn(mould) == 0
+                ? usual
+                : usual.loss(weighted / precision, spread(precision, MOULD_DAY_TO_DAY, usual.lossSpread()));
     }
 
     /** How many batches told of it. */

@@ -39,7 +39,10 @@ public record LoafSetup(
     private static final double MILLIMETRE = 0.001;
     private static final double LEAST_FILL = 0.01;
 
-    /** K: warmer than this above the room it stands on a rack, with air from all sides, and not on a table (a judgement). */
+    /**
+     * K: warmer than this above the room it stands on a rack, with air from all sides, and not on a table (a
+     * judgement).
+     */
     private static final double OVEN_ABOVE_ROOM = 15;
 
     /** Whose half section is computed. */
@@ -62,7 +65,19 @@ public record LoafSetup(
             Temperature poured,
             double converted,
             Temperature room) {
-        this(batter, Shape.LOAF, width, height, length, side, top, bottom, poured, converted, Programme.at(room), LoafExpectation.USUAL);
+        this(
+                batter,
+                Shape.LOAF,
+                width,
+                height,
+                length,
+                side,
+                top,
+                bottom,
+                poured,
+                converted,
+                Programme.at(room),
+                LoafExpectation.USUAL);
     }
 
     /**
@@ -72,7 +87,18 @@ public record LoafSetup(
      */
     LoafSetup with(Batter other, double loss) {
         return new LoafSetup(
-                other, shape, width, height, length, side.looserBy(loss), top.looserBy(loss), bottom.looserBy(loss), poured, converted, around, expected);
+                other,
+                shape,
+                width,
+                height,
+                length,
+                side.looserBy(loss),
+                top.looserBy(loss),
+                bottom.looserBy(loss),
+                poured,
+                converted,
+                around,
+                expected);
     }
 
     /**
@@ -133,13 +159,12 @@ public record LoafSetup(
     }
 
     private static List<Wall.Layer> wall(Mould mould, Wrap wrap, boolean top) {
-        Wall.Layer shell =
-                switch (mould.kind()) {
-                    case WOODEN_LOAF -> Wall.Layer.WOOD_15;
-                    case SLAB, CUSTOM -> Wall.Layer.WOOD_10;
-                    case TUBE -> Wall.Layer.PVC_3;
-                    case SILICONE_LOAF, CAVITIES -> Wall.Layer.SILICONE_2;
-                };
+        Wall.Layer shell = switch (mould.kind()) {
+            case WOODEN_LOAF -> Wall.Layer.WOOD_15;
+            case SLAB, CUSTOM -> Wall.Layer.WOOD_10;
+            case TUBE -> Wall.Layer.PVC_3;
+            case SILICONE_LOAF, CAVITIES -> Wall.Layer.SILICONE_2;
+        };
         if (top) {
             return switch (wrap) {
                 case OPEN -> List.of();

@@ -12,7 +12,10 @@ import java.util.List;
  */
 public record Programme(Temperature room, List<Stay> stays) {
 
-    /** An oven that was switched off with its door shut loses two thirds of what it is above the room in this time (estimate). */
+    /**
+     * An oven that was switched off with its door shut loses two thirds of what it is above the room in this time
+     * (estimate).
+     */
     public static final Duration OVEN_COOLS_IN = Duration.ofMinutes(40);
 
     /** From cold to its temperature (estimate). */
@@ -46,10 +49,12 @@ public record Programme(Temperature room, List<Stay> stays) {
      * @param preheated whether it is hot when the mould comes in
      */
     public static Programme oven(Temperature oven, Duration on, boolean preheated, Temperature room) {
-        return new Programme(room, List.of(
-                new Stay(Duration.ZERO, preheated ? oven : room, Duration.ZERO),
-                new Stay(on, oven, preheated ? Duration.ZERO : OVEN_HEATS_IN),
-                new Stay(Duration.ZERO, room, OVEN_COOLS_IN)));
+        return new Programme(
+                room,
+                List.of(
+                        new Stay(Duration.ZERO, preheated ? oven : room, Duration.ZERO),
+                        new Stay(on, oven, preheated ? Duration.ZERO : OVEN_HEATS_IN),
+                        new Stay(Duration.ZERO, room, OVEN_COOLS_IN)));
     }
 
     /** Brought into the cold and left there. */
@@ -64,7 +69,9 @@ public record Programme(Temperature room, List<Stay> stays) {
         for (int i = 0; ; i++) {
             Stay stay = stays.get(i);
             boolean last = i == stays.size() - 1;
-            double within = last ? seconds - began : Math.min(seconds - began, stay.lasts().toSeconds());
+            double within = last
+                    ? seconds - began
+                    : Math.min(seconds - began, stay.lasts().toSeconds());
             double settles = Math.max(1, stay.settlesIn().toSeconds());
             double target = stay.towards().celsius();
             celsius = stay.settlesIn().isZero() ? target : target + (celsius - target) * Math.exp(-within / settles);
@@ -77,10 +84,12 @@ public record Programme(Temperature room, List<Stay> stays) {
 
     /** Whether it stays as it is from this second on. */
     boolean isSteadyAt(double seconds) {
-        return Math.abs(celsiusAt(seconds) - last().celsius()) < 0.05 && seconds >= stays.stream()
-                .limit(stays.size() - 1L)
-                .mapToLong(s -> s.lasts().toSeconds())
-                .sum();
+        return Math.abs(celsiusAt(seconds) - last().celsius()) < 0.05
+                && seconds
+                        >= stays.stream()
+                                .limit(stays.size() - 1L)
+                                .mapToLong(s -> s.lasts().toSeconds())
+                                .sum();
     }
 
     /** Where it ends. */
@@ -90,6 +99,9 @@ public record Programme(Temperature room, List<Stay> stays) {
 
     /** The warmest that it gets. */
     public Temperature warmest() {
-        return stays.stream().map(Stay::towards).reduce((a, b) -> a.celsius() >= b.celsius() ? a : b).orElseThrow();
+        return stays.stream()
+                .map(Stay::towards)
+                .reduce((a, b) -> a.celsius() >= b.celsius() ? a : b)
+                .orElseThrow();
     }
 }

@@ -1,11 +1,13 @@
 package io.causticon.core.science.loaf;
 
 /**
- * How fast fats become soap once they have begun to: {@code dX/dt = ke (X + x0)(1 - X)} with {@code ke = k / (1 + k / 8e-4)} per second and an
- * Arrhenius {@code k} that is {@link #RATE_AT_40} at 40 C. The loaf and the time that a cooking takes follow the same law.
+ * How fast fats become soap once they have begun to: {@code dX/dt = ke (X + x0)(1 - X)} with
+ * {@code ke = k / (1 + k / 8e-4)} per second and an Arrhenius {@code k} that is {@link #RATE_AT_40} at 40 C. The loaf
+ * and the time that a cooking takes follow the same law.
  *
- * <p>Autocatalytic as soap brings fat and lye together (the form is textbook kinetics); the constants are fitted to outcomes that makers know and
- * are not identified uniquely. The conversion is optimistic in its tail: it says nothing of whether a soap is safe.
+ * <p>Autocatalytic as soap brings fat and lye together (the form is textbook kinetics); the constants are fitted to
+ * outcomes that makers know and are not identified uniquely. The conversion is optimistic in its tail: it says nothing
+ * of whether a soap is safe.
  */
 public final class RateLaw {
 
@@ -36,7 +38,9 @@ public final class RateLaw {
      * @param activationEnergy J/mol
      */
     static double rate(double celsius, double factor, double activationEnergy) {
-        double k = factor * RATE_AT_40 * Math.exp(-activationEnergy / GAS_CONSTANT * (1 / (celsius + KELVIN) - 1 / REFERENCE));
+        double k = factor
+                * RATE_AT_40
+                * Math.exp(-activationEnergy / GAS_CONSTANT * (1 / (celsius + KELVIN) - 1 / REFERENCE));
         return k / (1 + k / RATE_CEILING);
     }
 
@@ -69,7 +73,9 @@ public final class RateLaw {
      * @param factor of this batter, 1 for the usual
      */
     public static double shareAfter(double from, double hours, double celsius, double factor) {
-        double grown = (from + SELF_START) / (1 - from) * Math.exp((1 + SELF_START) * rate(celsius, factor, ACTIVATION_ENERGY) * 3600 * hours);
+        double grown = (from + SELF_START)
+                / (1 - from)
+                * Math.exp((1 + SELF_START) * rate(celsius, factor, ACTIVATION_ENERGY) * 3600 * hours);
         return Double.isInfinite(grown) ? 1 : (grown - SELF_START) / (1 + grown);
     }
 }

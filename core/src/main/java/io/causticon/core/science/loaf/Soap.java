@@ -1,6 +1,9 @@
 package io.causticon.core.science.loaf;
 
-/** What one cell of a setting loaf does with heat and time: its rate, its latent heat at the gel point, and where it boils. */
+/**
+ * What one cell of a setting loaf does with heat and time: its rate, its latent heat at the gel point, and where it
+ * boils.
+ */
 final class Soap {
 
     /** Above this water leaves and takes the heat along; a soap's solution boils a few kelvin higher at most. */
@@ -10,7 +13,10 @@ final class Soap {
     private static final double GEL_HALF_WIDTH = 4;
     private static final double GELLED_CONVERSION = 0.30;
 
-    /** Converts the conversion that is missing into kelvins that are missing, so that the margin to gel is smooth (a means of drawing only). */
+    /**
+     * Converts the conversion that is missing into kelvins that are missing, so that the margin to gel is smooth (a
+     * means of drawing only).
+     */
     private static final double KELVIN_A_CONVERSION = 100;
 
     private final double gel;
@@ -18,7 +24,10 @@ final class Soap {
     private final double latent;
     private final Rates rates;
 
-    /** Rate against temperature, looked up instead of worked out in each cell at each step; between its entries it is off by a hundredth of a per cent. */
+    /**
+     * Rate against temperature, looked up instead of worked out in each cell at each step; between its entries it is
+     * off by a hundredth of a per cent.
+     */
     private static final class Rates {
 
         private static final int FROM = -50;
@@ -52,8 +61,8 @@ final class Soap {
     }
 
     /**
-     * How much more of a cell is soap after a step of so many seconds: an exponential Rosenbrock step of {@link RateLaw}, whose
-     * {@code (exp(s) - 1) / s} is taken to its third power; s is a twentieth at most.
+     * How much more of a cell is soap after a step of so many seconds: an exponential Rosenbrock step of
+     * {@link RateLaw}, whose {@code (exp(s) - 1) / s} is taken to its third power; s is a twentieth at most.
      */
     double growth(double celsius, double x, double step) {
         double ke = rates.at(celsius);

@@ -24,9 +24,9 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What goes into a batter and out of it, in the order of work: first what goes into all of it, powders before scents and the calm ones
- * before those that hurry; then one portion after the other, each taken and coloured before the next is touched; layers are poured as they
- * are ready; what is to end it fast goes in last.
+ * What goes into a batter and out of it, in the order of work: first what goes into all of it, powders before scents
+ * and the calm ones before those that hurry; then one portion after the other, each taken and coloured before the next
+ * is touched; layers are poured as they are ready; what is to end it fast goes in last.
  */
 public final class BatterSteps {
 
@@ -52,19 +52,23 @@ public final class BatterSteps {
         steps.portions();
         steps.endings();
         // What is to be in the fats is asked for before the lye goes in; here it is asked for only if it was forgotten.
-        steps.steps.removeIf(s -> s.when() == AdditionStage.FATS && (steps.lyeIn == null || s.doneAt().filter(m -> m <= 0).isPresent()));
+        steps.steps.removeIf(s -> s.when() == AdditionStage.FATS
+                && (steps.lyeIn == null || s.doneAt().filter(m -> m <= 0).isPresent()));
         return List.copyOf(steps.steps);
     }
 
     private void whole() {
-        for (AdditionStage when : List.of(AdditionStage.FATS, AdditionStage.EMULSION, AdditionStage.TRACE, AdditionStage.AFTER_COOK)) {
+        for (AdditionStage when :
+                List.of(AdditionStage.FATS, AdditionStage.EMULSION, AdditionStage.TRACE, AdditionStage.AFTER_COOK)) {
             AlkaliBalance.of(plan.formula()).liquids().stream()
                     .filter(l -> l.joins() == when)
                     .forEach(l -> liquid(l, null, when));
             if (when == AdditionStage.AFTER_COOK) {
                 plan.formula().fats().stream().filter(FatPortion::afterCook).forEach(this::fat);
             }
-            sorted(plan.formula().additives().stream().filter(a -> a.joins() == when).toList())
+            sorted(plan.formula().additives().stream()
+                            .filter(a -> a.joins() == when)
+                            .toList())
                     .forEach(a -> add(a, null, when));
         }
     }
@@ -81,7 +85,15 @@ public final class BatterSteps {
             String name = p.portion().name();
             Mass scale = bowl == null ? null : p.bowlAfter().plus(bowl.mass());
             steps.add(new BatterStep(
-                    BatterStep.Kind.TAKE, name, null, p.batter(), name, AdditionStage.TRACE, List.of(), scale, taken(name)));
+                    BatterStep.Kind.TAKE,
+                    name,
+                    null,
+                    p.batter(),
+                    name,
+                    AdditionStage.TRACE,
+                    List.of(),
+                    scale,
+                    taken(name)));
             p.liquids().forEach(l -> liquid(l, name, AdditionStage.TRACE));
             sorted(p.additives()).forEach(a -> add(a, name, AdditionStage.TRACE));
             if (inLayers) {
@@ -95,16 +107,22 @@ public final class BatterSteps {
 
     private void pour(PortionAmounts p) {
         String name = p.portion().name();
-        Optional<Double> done = log.first(Entry.LayerPoured.class, l -> l.portion().isCalled(name)).map(l -> minute(l.at()));
-        steps.add(new BatterStep(BatterStep.Kind.POUR, name, null, p.poured(), name, AdditionStage.TRACE, List.of(), null, done));
+        Optional<Double> done = log.first(
+                        Entry.LayerPoured.class, l -> l.portion().isCalled(name))
+                .map(l -> minute(l.at()));
+        steps.add(new BatterStep(
+                BatterStep.Kind.POUR, name, null, p.poured(), name, AdditionStage.TRACE, List.of(), null, done));
     }
 
     private void endings() {
         for (AdditionStage when : List.of(AdditionStage.LAST, AdditionStage.TOP)) {
             List<BatterStep> before = List.copyOf(steps);
-            sorted(plan.formula().additives().stream().filter(a -> a.joins() == when).toList())
+            sorted(plan.formula().additives().stream()
+                            .filter(a -> a.joins() == when)
+                            .toList())
                     .forEach(a -> add(a, null, when));
-            boolean beforeTheMould = when == AdditionStage.LAST && plan.pouring().portioning().way() != Portioning.Way.LAYERS;
+            boolean beforeTheMould =
+                    when == AdditionStage.LAST && plan.pouring().portioning().way() != Portioning.Way.LAYERS;
             if (beforeTheMould && steps.size() > before.size()) {
                 // What ends it fast goes in before the pour, not after.
                 List<BatterStep> endings = List.copyOf(steps.subList(before.size(), steps.size()));
@@ -122,14 +140,22 @@ public final class BatterSteps {
     private List<AdditivePortion> sorted(List<AdditivePortion> additives) {
         return additives.stream()
                 .sorted(Comparator.comparing((AdditivePortion a) -> a.additive().isFragrance())
-                        .thenComparing(a -> -knowledge.effect(a.additive(), null).middle()))
+                        .thenComparing(
+                                a -> -knowledge.effect(a.additive(), null).middle()))
                 .toList();
     }
 
     private void liquid(LiquidPortion l, @Nullable String portion, AdditionStage when) {
         String name = l.liquid().name();
         steps.add(new BatterStep(
-                BatterStep.Kind.ADD, name, null, l.mass(), portion, when, List.of(), null,
+                BatterStep.Kind.ADD,
+                name,
+                null,
+                l.mass(),
+                portion,
+                when,
+                List.of(),
+                null,
                 log.of(Entry.Added.class)
                         .filter(a -> unused(a.id()) && isLiquid(a.entry(), l) && goesTo(a.entry(), portion))
                         .findFirst()
@@ -139,10 +165,19 @@ public final class BatterSteps {
     private void fat(FatPortion f) {
         String name = f.fat().name();
         steps.add(new BatterStep(
-                BatterStep.Kind.ADD, name, null, f.mass(), null, AdditionStage.AFTER_COOK,
-                List.of(Phrase.of("Melted and warm, stirred in until no streak is left: where the cook left no lye over, it stays the fat that it is")), null,
+                BatterStep.Kind.ADD,
+                name,
+                null,
+                f.mass(),
+                null,
+                AdditionStage.AFTER_COOK,
+                List.of(Phrase.of(
+                        "Melted and warm, stirred in until no streak is left: where the cook left no lye over,"
+                                + " it stays the fat that it is")),
+                null,
                 log.of(Entry.Added.class)
-                        .filter(a -> unused(a.id()) && a.entry().what().isSubstance(f.fat().id(), name))
+                        .filter(a -> unused(a.id())
+                                && a.entry().what().isSubstance(f.fat().id(), name))
                         .findFirst()
                         .map(a -> minute(use(a.id(), a.at())))));
     }
@@ -156,34 +191,51 @@ public final class BatterSteps {
                 .findFirst()
                 .map(x -> minute(use(x.id(), x.at())));
         steps.add(new BatterStep(
-                BatterStep.Kind.ADD, additive.name(), additive, a.mass(), portion, when, heeds(a, portion, when), null, done));
+                BatterStep.Kind.ADD,
+                additive.name(),
+                additive,
+                a.mass(),
+                portion,
+                when,
+                heeds(a, portion, when),
+                null,
+                done));
     }
 
     private List<Phrase> heeds(AdditivePortion a, @Nullable String portion, AdditionStage when) {
         List<Phrase> heeds = new ArrayList<>();
         Additive additive = a.additive();
-        boolean intoBatter = when == AdditionStage.EMULSION || when == AdditionStage.TRACE || when == AdditionStage.LAST;
+        boolean intoBatter =
+                when == AdditionStage.EMULSION || when == AdditionStage.TRACE || when == AdditionStage.LAST;
         boolean divided = plan.pouring().portioning().way() != Portioning.Way.WHOLE;
         if (additive.wantsWetting() && intoBatter) {
-            heeds.add(Phrase.of("Wet it first, in {} of water or of the batch\u2019s own fat; dry it clumps", a.mass().times(WETTING)));
+            heeds.add(Phrase.of(
+                    "Wet it first, in {} of water or of the batch\u2019s own fat; dry it clumps",
+                    a.mass().times(WETTING)));
         }
         if (when == AdditionStage.LAST) {
             heeds.add(Phrase.of("On purpose: stirred in by hand, then straight into the mould"));
         } else if (additive.isMover() && intoBatter) {
-            heeds.add(portion == null
-                    ? Phrase.of("May seize it within a minute or two: last of all, by hand, then straight into the mould")
-                    : Phrase.of("Only into this part, held back: by hand, then straight into the mould"));
+            heeds.add(
+                    portion == null
+                            ? Phrase.of(
+                                    "May seize it within a minute or two: last of all, by hand, then straight into the"
+                                            + " mould")
+                            : Phrase.of("Only into this part, held back: by hand, then straight into the mould"));
         } else if (additive.effects().contains("ricing_possible") && intoBatter) {
-            heeds.add(Phrase.of("May rice when the batter is cool: thinned with a spoon of batter first, stirred by hand"));
+            heeds.add(Phrase.of(
+                    "May rice when the batter is cool: thinned with a spoon of batter first, stirred by hand"));
         }
         if (additive.isFragrance() && divided && portion == null && when == AdditionStage.TRACE) {
-            heeds.add(Phrase.of("A divided batter: next time into the fats before the lye, so that it need not be stirred in now"));
+            heeds.add(Phrase.of(
+                    "A divided batter: next time into the fats before the lye, so that it need not be stirred in now"));
         }
         return heeds;
     }
 
     private Optional<Double> taken(String name) {
-        return log.first(Entry.PortionTaken.class, t -> t.portion().isCalled(name)).map(t -> minute(t.at()));
+        return log.first(Entry.PortionTaken.class, t -> t.portion().isCalled(name))
+                .map(t -> minute(t.at()));
     }
 
     /** Whether an addition was for this portion: one that names none is for whoever has it on the list. */
@@ -205,7 +257,7 @@ public final class BatterSteps {
     }
 
     private static boolean isLiquid(Entry.Added added, LiquidPortion l) {
-        return l.liquid().id().equals(added.what().id()) || added.what().isCalled(l.liquid().name());
+        return l.liquid().id().equals(added.what().id())
+                || added.what().isCalled(l.liquid().name());
     }
-
 }

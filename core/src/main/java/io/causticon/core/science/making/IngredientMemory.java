@@ -72,7 +72,8 @@ public record IngredientMemory(
         /** @param name of the batch */
         public static Made of(String name, BatchFacts facts) {
             Map<String, Told> told = new TreeMap<>();
-            Situation.additives(facts.plan()).forEach((id, additive) -> told.put(id, new Told(additive, use(name, facts, additive))));
+            Situation.additives(facts.plan())
+                    .forEach((id, additive) -> told.put(id, new Told(additive, use(name, facts, additive))));
             return new Made(told);
         }
     }
@@ -90,8 +91,11 @@ public record IngredientMemory(
     /** In how many batches it hurried, riced, curdled or seized the batter. */
     public int troubled() {
         return (int) uses.stream()
-                .filter(u -> u.did().stream().anyMatch(b -> b == Behaviour.RICED || b == Behaviour.SEIZED || b == Behaviour.CURDLED
-                        || b == Behaviour.MOVED))
+                .filter(u -> u.did().stream()
+                        .anyMatch(b -> b == Behaviour.RICED
+                                || b == Behaviour.SEIZED
+                                || b == Behaviour.CURDLED
+                                || b == Behaviour.MOVED))
                 .count();
     }
 
@@ -136,7 +140,8 @@ public record IngredientMemory(
         Optional<MixRecord.Seen> after = added.flatMap(a -> log.of(Entry.StageReached.class)
                 .filter(s -> s.at().isAfter(a.at()))
                 .findFirst()
-                .map(s -> new MixRecord.Seen(s.entry().stage(), Duration.between(a.at(), s.at()).toMillis() / 60_000.0)));
+                .map(s -> new MixRecord.Seen(
+                        s.entry().stage(), Duration.between(a.at(), s.at()).toMillis() / 60_000.0)));
         double dose = plan.formula().additives().stream()
                 .filter(a -> a.additive().id().equals(additive.id()))
                 .mapToDouble(a -> a.dosePerKilogram(plan.formula().fatMass()))
@@ -173,14 +178,19 @@ public record IngredientMemory(
     }
 
     private static boolean blamed(
-            BatchLog log, BatchLog.Timed<Entry.StageReached> stage, Additive additive, Optional<BatchLog.Timed<Entry.Added>> added) {
+            BatchLog log,
+            BatchLog.Timed<Entry.StageReached> stage,
+            Additive additive,
+            Optional<BatchLog.Timed<Entry.Added>> added) {
         Named after = stage.entry().after();
         if (after != null) {
             return after.isSubstance(additive.id(), additive.name());
         }
         // Without a name it is laid to what went in last, if that was only minutes ago.
         return added.isPresent()
-                && log.of(Entry.Added.class).filter(a -> !a.at().isAfter(stage.at())).reduce((a, b) -> b)
+                && log.of(Entry.Added.class)
+                        .filter(a -> !a.at().isAfter(stage.at()))
+                        .reduce((a, b) -> b)
                         .filter(a -> a.id().equals(added.get().id()))
                         .filter(a -> Duration.between(a.at(), stage.at()).compareTo(AT_ONCE) <= 0)
                         .isPresent();

@@ -16,9 +16,10 @@ import org.hipparchus.linear.DecompositionSolver;
 /**
  * A batter on its way: what the rungs that were tapped say of the minutes that are left.
  *
- * <p>Four thousand batters are drawn from what is known (fixed seed) and moved onto the rungs tapped so far, a tap being early or late by about
- * an eighth. What goes in on the way makes a batter's own time run faster or slower from then on; each draw is then weighed by how well it
- * fits the rungs after it, which so tell of its effect at the same time. Draws that should have been thick long since, while nobody tapped it, count little.
+ * <p>Four thousand batters are drawn from what is known (fixed seed) and moved onto the rungs tapped so far, a tap
+ * being early or late by about an eighth. What goes in on the way makes a batter's own time run faster or slower from
+ * then on; each draw is then weighed by how well it fits the rungs after it, which so tell of its effect at the same
+ * time. Draws that should have been thick long since, while nobody tapped it, count little.
  */
 public final class LiveTrace {
 
@@ -31,6 +32,7 @@ public final class LiveTrace {
 
     /** Scale of that Student t at which it is as wide in its middle as the normal one. */
     private static final double TAIL_SCALE = 0.85;
+
     private static final double AIM = 0.3;
     private static final double COMMON = 0.9;
     private static final int HALVINGS = 50;
@@ -41,6 +43,7 @@ public final class LiveTrace {
     private final double[] base;
     /** ln(minutes to a rung / minutes to light trace) of each draw. */
     private final Map<Stage, double[]> rungs = new EnumMap<>(Stage.class);
+
     private final double[][] effects;
     private final List<MixRecord.Seen> calm;
     private final double[] proposal = new double[DRAWS];
@@ -56,7 +59,9 @@ public final class LiveTrace {
         drawLadder(random);
         this.effects = new double[record.additions().size()][DRAWS];
         // Up to light trace all is linear.
-        this.calm = record.seenBefore(0).stream().filter(s -> s.stage().compareTo(Stage.LIGHT) <= 0).toList();
+        this.calm = record.seenBefore(0).stream()
+                .filter(s -> s.stage().compareTo(Stage.LIGHT) <= 0)
+                .toList();
         condition(random, light);
         drawEffects(random);
         weigh();
@@ -97,9 +102,10 @@ public final class LiveTrace {
     }
 
     /**
-     * Effects of what went in on the way. A fragrance mostly does little, and now and then far more than a normal distribution allows:
-     * Student t with three degrees of freedom. So that what is rare is drawn often enough to be found, every second draw takes the effect
-     * that would bring this batter to the next rung when it was tapped, or near it, and is weighed by how likely that was beforehand.
+     * Effects of what went in on the way. A fragrance mostly does little, and now and then far more than a normal
+     * distribution allows: Student t with three degrees of freedom. So that what is rare is drawn often enough to be
+     * found, every second draw takes the effect that would bring this batter to the next rung when it was tapped, or
+     * near it, and is weighed by how likely that was beforehand.
      */
     private void drawEffects(Random random) {
         for (int a = 0; a < effects.length; a++) {
@@ -113,7 +119,8 @@ public final class LiveTrace {
                 double effect = aimed && i % 2 == 0 ? wanted + AIM * random.nextGaussian() : free;
                 effects[a][i] = effect;
                 if (aimed) {
-                    double before = tailDensity((effect - known.middle()) / (TAIL_SCALE * known.deviation())) / (TAIL_SCALE * known.deviation());
+                    double before = tailDensity((effect - known.middle()) / (TAIL_SCALE * known.deviation()))
+                            / (TAIL_SCALE * known.deviation());
                     double off = (effect - wanted) / AIM;
                     double aim = Math.exp(-off * off / 2) / (AIM * Math.sqrt(2 * Math.PI));
                     proposal[i] += Math.log(before / ((before + aim) / 2));
@@ -122,7 +129,9 @@ public final class LiveTrace {
         }
     }
 
-    /** The effect of an addition with which a draw comes to a rung when it was seen; not a number if it was due before. */
+    /**
+     * The effect of an addition with which a draw comes to a rung when it was seen; not a number if it was due before.
+     */
     private double effectThatBrings(int draw, int addition, MixRecord.Seen next) {
         double at = record.additions().get(addition).minute();
         double left = Math.exp(base[draw] + rungs.get(next.stage())[draw]) - ownTime(draw, at, addition);
@@ -148,8 +157,8 @@ public final class LiveTrace {
     }
 
     /**
-     * Moves every draw onto the rungs that were tapped before anything went in. Until then all is linear and normal, so a draw of the prior is made one of
-     * the posterior by adding the gain times what it is off by (Matheron's rule).
+     * Moves every draw onto the rungs that were tapped before anything went in. Until then all is linear and normal, so
+     * a draw of the prior is made one of the posterior by adding the gain times what it is off by (Matheron's rule).
      */
     private void condition(Random random, TraceKnowledge.Known light) {
         int n = calm.size();
@@ -187,7 +196,8 @@ public final class LiveTrace {
             if (effective >= LEAST_EFFECTIVE) {
                 return;
             }
-            // Nothing that was thought possible fits what was tapped: then taps are trusted less exactly, not the prior forever.
+            // Nothing that was thought possible fits what was tapped: then taps are trusted less exactly, not the prior
+            // forever.
             spread *= 2;
         }
     }
@@ -197,7 +207,8 @@ public final class LiveTrace {
         double highest = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < DRAWS; i++) {
             double log = proposal[i];
-            for (MixRecord.Seen seen : record.stages().subList(calm.size(), record.stages().size())) {
+            for (MixRecord.Seen seen :
+                    record.stages().subList(calm.size(), record.stages().size())) {
                 double off = (Math.log(ownTime(i, seen.minute())) - base[i] - rungs.get(seen.stage())[i]) / spread;
                 log -= off * off / 2;
             }

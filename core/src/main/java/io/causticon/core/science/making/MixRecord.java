@@ -25,7 +25,11 @@ import org.jspecify.annotations.Nullable;
  * @param additions what went into the batter after lye-in, in order
  * @param poured minute of the pour, null before
  */
-public record MixRecord(Situation situation, List<Seen> stages, List<Addition> additions, @Nullable Double poured) {
+public record MixRecord(
+        Situation situation,
+        List<Seen> stages,
+        List<Addition> additions,
+        @Nullable Double poured) {
 
     public MixRecord {
         stages = List.copyOf(stages);
@@ -60,29 +64,37 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
     private static MixRecord of(BatchFacts facts, Instant in, Instant moment) {
         Map<String, Additive> additives = Situation.additives(facts.plan());
         List<Seen> stages = new ArrayList<>();
-        facts.log().of(Entry.StageReached.class)
+        facts.log()
+                .of(Entry.StageReached.class)
                 .filter(s -> s.entry().stage().isRung() && !s.at().isBefore(in) && !s.at().isAfter(moment))
                 .filter(s -> s.entry().stage() != Stage.STREAKS)
                 .forEach(s -> {
-                    boolean known = stages.stream().anyMatch(x -> x.stage().isAtLeast(s.entry().stage()));
+                    boolean known = stages.stream()
+                            .anyMatch(x -> x.stage().isAtLeast(s.entry().stage()));
                     if (!known) {
                         stages.add(new Seen(s.entry().stage(), minutes(in, s.at())));
                     }
                 });
-        List<Addition> additions = facts.log().of(Entry.Added.class)
+        List<Addition> additions = facts.log()
+                .of(Entry.Added.class)
                 .filter(a -> a.at().isAfter(in) && !a.at().isAfter(moment))
                 .flatMap(a -> which(additives, a.entry().what())
-                        .map(x -> new Addition(x, a.entry().lot(), minutes(in, a.at()), strength(x, a.entry(), facts.plan())))
+                        .map(x -> new Addition(
+                                x, a.entry().lot(), minutes(in, a.at()), strength(x, a.entry(), facts.plan())))
                         .stream())
                 .toList();
-        Double poured = facts.log().first(Entry.Poured.class)
+        Double poured = facts.log()
+                .first(Entry.Poured.class)
                 .filter(p -> !p.at().isAfter(moment))
                 .map(p -> minutes(in, p.at()))
                 .orElse(null);
         return new MixRecord(Situation.asMade(facts), stages, additions, poured);
     }
 
-    /** As logged, or as planned where no mass was said; what goes into a part of the batter alone acts on that part at its usual strength. */
+    /**
+     * As logged, or as planned where no mass was said; what goes into a part of the batter alone acts on that part at
+     * its usual strength.
+     */
     private static double strength(Additive additive, Entry.Added added, BatchPlan plan) {
         if (added.portion() != null) {
             return 1;
@@ -98,7 +110,9 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
     }
 
     private static Optional<Additive> which(Map<String, Additive> additives, Named what) {
-        return additives.values().stream().filter(a -> what.isSubstance(a.id(), a.name())).findFirst();
+        return additives.values().stream()
+                .filter(a -> what.isSubstance(a.id(), a.name()))
+                .findFirst();
     }
 
     /** As it was known at a minute. */
@@ -117,14 +131,19 @@ public record MixRecord(Situation situation, List<Seen> stages, List<Addition> a
     /** Rungs that were seen before this addition, or all when there are fewer additions. */
     List<Seen> seenBefore(int addition) {
         double until = addition < additions.size() ? additions.get(addition).minute() : Double.POSITIVE_INFINITY;
-        return stages.stream().filter(s -> s.minute() <= until && s.minute() > 0).toList();
+        return stages.stream()
+                .filter(s -> s.minute() <= until && s.minute() > 0)
+                .toList();
     }
 
     /** The first rung seen after something went in, before anything else did. */
     Optional<Seen> firstAfter(int addition) {
         double from = additions.get(addition).minute();
-        double until = addition + 1 < additions.size() ? additions.get(addition + 1).minute() : Double.POSITIVE_INFINITY;
-        return stages.stream().filter(s -> s.minute() > from && s.minute() <= until).findFirst();
+        double until =
+                addition + 1 < additions.size() ? additions.get(addition + 1).minute() : Double.POSITIVE_INFINITY;
+        return stages.stream()
+                .filter(s -> s.minute() > from && s.minute() <= until)
+                .findFirst();
     }
 
     private static double minutes(Instant from, Instant to) {

@@ -12,7 +12,8 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * Something that goes into a pot before lye and fats meet: into the liquid before the lye, into the cooled lye, into the fats.
+ * Something that goes into a pot before lye and fats meet: into the liquid before the lye, into the cooled lye, into
+ * the fats.
  *
  * @param name of it
  * @param mass how much
@@ -21,7 +22,9 @@ import java.util.stream.Stream;
  */
 public record PotAddition(String name, Mass mass, AdditionStage when, boolean done) {
 
-    /** All of a plan, in the order of the work. Liquids that join cooled lye go in by portions and are not among them. */
+    /**
+     * All of a plan, in the order of the work. Liquids that join cooled lye go in by portions and are not among them.
+     */
     public static List<PotAddition> of(BatchPlan plan, BatchLog log) {
         Weights planned = Weights.planned(plan.formula());
         return Stream.of(AdditionStage.LYE, AdditionStage.COOLED_LYE, AdditionStage.FATS)
@@ -37,7 +40,9 @@ public record PotAddition(String name, Mass mass, AdditionStage when, boolean do
 
     /** What is still to go in before this may be done; what was put in but not logged is asked about as well. */
     public static List<PotAddition> missingBefore(Entry next, BatchPlan plan, BatchLog log) {
-        boolean lye = next instanceof Entry.PortionFed && log.first(Entry.LyeClear.class).isEmpty() || next instanceof Entry.LyeClear;
+        boolean lye = next instanceof Entry.PortionFed
+                        && log.first(Entry.LyeClear.class).isEmpty()
+                || next instanceof Entry.LyeClear;
         boolean fats = next instanceof Entry.LyeIntoFats;
         if (!lye && !fats) {
             return List.of();
@@ -49,10 +54,16 @@ public record PotAddition(String name, Mass mass, AdditionStage when, boolean do
     }
 
     private static boolean isIn(LiquidPortion l, BatchLog log) {
-        return log.has(Entry.Added.class, a -> l.liquid().id().equals(a.what().id()) || a.what().isCalled(l.liquid().name()));
+        return log.has(
+                Entry.Added.class,
+                a -> l.liquid().id().equals(a.what().id())
+                        || a.what().isCalled(l.liquid().name()));
     }
 
     private static boolean isIn(AdditivePortion portion, BatchLog log) {
-        return log.has(Entry.Added.class, a -> a.what().isSubstance(portion.additive().id(), portion.additive().name()));
+        return log.has(
+                Entry.Added.class,
+                a -> a.what()
+                        .isSubstance(portion.additive().id(), portion.additive().name()));
     }
 }

@@ -55,7 +55,8 @@ public record PourPlan(
     public static PourPlan of(BatchPlan plan, BatchLog log, Optional<LiveTrace> live) {
         Mould mould = plan.mould();
         double density = BatterAmount.of(plan.formula()).density();
-        boolean divided = plan.pouring().portioning().way() != Portioning.Way.WHOLE && Portions.check(plan).isEmpty();
+        boolean divided = plan.pouring().portioning().way() != Portioning.Way.WHOLE
+                && Portions.check(plan).isEmpty();
         boolean allIn = log.first(Entry.Poured.class).isPresent();
         List<Part> parts = new ArrayList<>();
         double grams = 0;
@@ -63,14 +64,17 @@ public record PourPlan(
             for (PortionAmounts p : Portions.of(plan).amounts()) {
                 grams += p.poured().grams();
                 String name = p.portion().name();
-                boolean in = allIn || log.has(Entry.LayerPoured.class, l -> l.portion().isCalled(name));
+                boolean in = allIn
+                        || log.has(Entry.LayerPoured.class, l -> l.portion().isCalled(name));
                 parts.add(new Part(name, p.poured(), fill(mould, grams, density), in));
             }
         } else {
             grams = BatterAmount.of(plan.formula()).mass().grams();
             parts.add(new Part(plan.name(), Mass.grams(grams), fill(mould, grams, density), allIn));
         }
-        double brim = mould == null ? grams : mould.filledTo(plan.pouring().fillHeightOf(mould), density).grams();
+        double brim = mould == null
+                ? grams
+                : mould.filledTo(plan.pouring().fillHeightOf(mould), density).grams();
         Mass overflow = Mass.grams(Math.max(0, grams - brim));
         Mould spare = plan.pouring().spare();
         double spareFill = spare == null || !overflow.isPositive() ? 0 : overflow.dividedBy(spare.capacity(density));

@@ -12,10 +12,11 @@ import org.hipparchus.linear.RealVector;
 /**
  * Bayesian linear regression with a conjugate normal-inverse-gamma prior, made robust.
  *
- * <p>{@code y = x b + e}, {@code b | s2 ~ N(m0, s2 V0)}, {@code s2 ~ IG(a0, b0)}; the posterior is of the same family in closed form
- * (Gelman et al., Bayesian Data Analysis, 3rd ed., ch. 14). A row whose residual is within two deviations counts fully; beyond that it gets
- * the weight of a Student t error with four degrees of freedom, {@code (4 + 4) / (4 + r2 / s2)}, found by repeating the conjugate update (Lange, Little and
- * Taylor 1989), so that one odd batch weighs little and a good one loses nothing.
+ * <p>{@code y = x b + e}, {@code b | s2 ~ N(m0, s2 V0)}, {@code s2 ~ IG(a0, b0)}; the posterior is of the same family
+ * in closed form (Gelman et al., Bayesian Data Analysis, 3rd ed., ch. 14). A row whose residual is within two
+ * deviations counts fully; beyond that it gets the weight of a Student t error with four degrees of freedom,
+ * {@code (4 + 4) / (4 + r2 / s2)}, found by repeating the conjugate update (Lange, Little and Taylor 1989), so that one
+ * odd batch weighs little and a good one loses nothing.
  */
 final class RobustRegression {
 
@@ -112,7 +113,9 @@ final class RobustRegression {
                 }
             }
         }
-        RealMatrix inverse = new CholeskyDecomposition(new Array2DRowRealMatrix(precision), 1e-9, 1e-14).getSolver().getInverse();
+        RealMatrix inverse = new CholeskyDecomposition(new Array2DRowRealMatrix(precision), 1e-9, 1e-14)
+                .getSolver()
+                .getInverse();
         RealVector mean = inverse.operate(new ArrayRealVector(weighted));
         double left = squares - mean.dotProduct(new ArrayRealVector(weighted));
         return new RobustRegression(mean, inverse, shape + rows.size() / 2.0, shape * variance + Math.max(0, left) / 2);

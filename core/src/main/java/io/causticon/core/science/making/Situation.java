@@ -48,53 +48,83 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
 
     /** As planned: mixed at its temperature, with the bursts of a stick blender that are usual. */
     public static Situation planned(BatchPlan plan) {
-        return of(plan, plan.mixAt(), AlkaliBalance.of(plan.formula()).concentration(), plan.formula().superfat(), MixMethod.STICK, 0);
+        return of(
+                plan,
+                plan.mixAt(),
+                AlkaliBalance.of(plan.formula()).concentration(),
+                plan.formula().superfat(),
+                MixMethod.STICK,
+                0);
     }
 
     /** As planned, stirred in the way that it was. */
     static Situation planned(BatchFacts facts) {
         BatchPlan plan = facts.plan();
-        return of(plan, plan.mixAt(), AlkaliBalance.of(plan.formula()).concentration(), plan.formula().superfat(), method(facts), 0);
+        return of(
+                plan,
+                plan.mixAt(),
+                AlkaliBalance.of(plan.formula()).concentration(),
+                plan.formula().superfat(),
+                method(facts),
+                0);
     }
 
     /** As it was made: temperatures, weights, method and blending by the log, by the plan where that says nothing. */
     public static Situation asMade(BatchFacts facts) {
         BatchPlan plan = facts.plan();
-        Share concentration = facts.asWeighed().isComplete() ? facts.concentration() : AlkaliBalance.of(plan.formula()).concentration();
-        Share superfat = facts.asWeighed().isComplete() ? Superfat.of(facts.asWeighed().weights(), plan.formula().alkali()) : plan.formula().superfat();
+        Share concentration = facts.asWeighed().isComplete()
+                ? facts.concentration()
+                : AlkaliBalance.of(plan.formula()).concentration();
+        Share superfat = facts.asWeighed().isComplete()
+                ? Superfat.of(facts.asWeighed().weights(), plan.formula().alkali())
+                : plan.formula().superfat();
         return of(plan, mixedAt(facts).orElse(plan.mixAt()), concentration, superfat, method(facts), blending(facts));
     }
 
-    /** Temperature at which fats and lye met: the mean of the last readings of the two pots, by their heat; that of the fats alone otherwise. */
+    /**
+     * Temperature at which fats and lye met: the mean of the last readings of the two pots, by their heat; that of the
+     * fats alone otherwise.
+     */
     public static Optional<Temperature> mixedAt(BatchFacts facts) {
         return facts.log().first(Entry.LyeIntoFats.class).flatMap(in -> {
             Optional<Temperature> fats = facts.lastBefore(MeasurementPoint.FATS, in.at());
             Optional<Temperature> lye = facts.lastBefore(MeasurementPoint.LYE, in.at());
             double f = facts.asWeighed().weights().fatMass().grams() * FAT_CAPACITY;
-            double l = facts.asWeighed().weights().lye().plus(facts.asWeighed().weights().water()).grams() * LYE_CAPACITY;
-            return fats.flatMap(a -> lye.map(b -> Temperature.celsius((a.celsius() * f + b.celsius() * l) / (f + l)))).or(() -> fats);
+            double l = facts.asWeighed()
+                            .weights()
+                            .lye()
+                            .plus(facts.asWeighed().weights().water())
+                            .grams()
+                    * LYE_CAPACITY;
+            return fats.flatMap(a -> lye.map(b -> Temperature.celsius((a.celsius() * f + b.celsius() * l) / (f + l))))
+                    .or(() -> fats);
         });
     }
 
     static MixMethod method(BatchFacts facts) {
-        return facts.log().last(Entry.MixedWith.class).map(m -> m.entry().method()).orElse(MixMethod.STICK);
+        return facts.log()
+                .last(Entry.MixedWith.class)
+                .map(m -> m.entry().method())
+                .orElse(MixMethod.STICK);
     }
 
     /**
-     * Doublings of the usual seconds per kilogram; none when no burst was logged. A batter that is not yet at light trace will get the rest of
-     * its bursts, so it counts as usual until it had more.
+     * Doublings of the usual seconds per kilogram; none when no burst was logged. A batter that is not yet at light
+     * trace will get the rest of its bursts, so it counts as usual until it had more.
      */
     private static double blending(BatchFacts facts) {
         double perKilogram = secondsPerKilogram(facts);
         double doublings = perKilogram == 0 ? 0 : Math.log(perKilogram / USUAL_SECONDS_PER_KILOGRAM) / Math.log(2);
-        boolean underWay = !facts.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
+        boolean underWay =
+                !facts.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
         return underWay ? Math.max(0, doublings) : doublings;
     }
 
     /** Seconds of the blender until light trace, or so far, for each kilogram of batter. */
     public static double secondsPerKilogram(BatchFacts facts) {
         var light = facts.log().first(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
-        int seconds = facts.log().of(Entry.BlenderBurst.class)
+        int seconds = facts.log()
+                .of(Entry.BlenderBurst.class)
                 .filter(b -> light.isEmpty() || !b.at().isAfter(light.get().at()))
                 .mapToInt(b -> b.entry().seconds())
                 .sum();
@@ -102,7 +132,12 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
     }
 
     private static Situation of(
-            BatchPlan plan, Temperature mixedAt, Share concentration, Share superfat, MixMethod method, double blending) {
+            BatchPlan plan,
+            Temperature mixedAt,
+            Share concentration,
+            Share superfat,
+            MixMethod method,
+            double blending) {
         Formula formula = plan.formula();
         Composition c = Composition.of(formula.fats());
         Map<Term, Double> values = new EnumMap<>(Term.class);
@@ -129,7 +164,9 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
                 .toList();
         List<Dosed> later = Stream.concat(
                         formula.additives().stream()
-                                .filter(a -> !isFromTheStart(a) && a.joins() != AdditionStage.TOP && a.joins() != AdditionStage.AFTER_COOK)
+                                .filter(a -> !isFromTheStart(a)
+                                        && a.joins() != AdditionStage.TOP
+                                        && a.joins() != AdditionStage.AFTER_COOK)
                                 .map(a -> dosed(a, formula)),
                         plan.pouring().portioning().portions().stream()
                                 .flatMap(p -> p.additives().stream())
@@ -158,7 +195,10 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
         return portion.joins().compareTo(AdditionStage.FATS) <= 0;
     }
 
-    /** Sugar per mass of fats that is there when lye and fats meet: what joins at trace cannot have hurried the way to it. */
+    /**
+     * Sugar per mass of fats that is there when lye and fats meet: what joins at trace cannot have hurried the way to
+     * it.
+     */
     private static double sugarFromTheStart(Formula formula) {
         double later = formula.additives().stream()
                 .filter(a -> !isFromTheStart(a))
@@ -182,7 +222,9 @@ public record Situation(Map<Term, Double> values, List<Dosed> fromStart, List<Do
     /** What the plan's additives are by name, for the words of a log. */
     static Map<String, Additive> additives(BatchPlan plan) {
         Map<String, Additive> byId = new LinkedHashMap<>();
-        List<Additive> all = new ArrayList<>(plan.formula().additives().stream().map(AdditivePortion::additive).toList());
+        List<Additive> all = new ArrayList<>(plan.formula().additives().stream()
+                .map(AdditivePortion::additive)
+                .toList());
         plan.pouring().portioning().portions().forEach(p -> p.additives().forEach(a -> all.add(a.additive())));
         all.forEach(a -> byId.putIfAbsent(a.id(), a));
         return byId;

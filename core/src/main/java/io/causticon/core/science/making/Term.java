@@ -1,13 +1,17 @@
 package io.causticon.core.science.making;
 
 /**
- * One term of the working time: what it is called, from where it is counted, and what is believed of it before any batch was logged.
+ * One term of the working time: what it is called, from where it is counted, and what is believed of it before any
+ * batch was logged.
  *
- * <p>All are judgement, kept wide: they say in which direction and about how much, and the workshop's own batches correct them. The
- * temperature follows Arrhenius with about 50 kJ/mol.
+ * <p>All are judgement, kept wide: they say in which direction and about how much, and the workshop's own batches
+ * correct them. The temperature follows Arrhenius with about 50 kJ/mol.
  */
 enum Term {
-    /** ln 12 min: light trace at 40 C, 33 % lye, a quarter of long saturates, two fifths oleic, with bursts of a stick blender. */
+    /**
+     * ln 12 min: light trace at 40 C, 33 % lye, a quarter of long saturates, two fifths oleic, with bursts of a stick
+     * blender.
+     */
     BASE("this workshop", 0, Math.log(12), 0.29),
     /** Per kelvin above 40 C; twice as fast for 11 K. */
     TEMPERATURE("mixing temperature", 40, -Math.log(2) / 11, 0.012),

@@ -12,13 +12,13 @@ import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is known of how batters come to trace: the prior of {@link Term}, of the ladder and of the tables of additives, corrected by the
- * workshop's own batches.
+ * What is known of how batters come to trace: the prior of {@link Term}, of the ladder and of the tables of additives,
+ * corrected by the workshop's own batches.
  *
- * <p>One regression on the logarithm of minutes holds all of it. A batch gives up to three kinds of rows: its time to light trace (or to
- * the rung that was tapped nearest to it), with everything in it from the start; the ratio of other rungs to that; and for something that
- * went in on the way, how the minutes that remained to the next rung compare with what was to be expected without it, with the uncertainty
- * of that expectation.
+ * <p>One regression on the logarithm of minutes holds all of it. A batch gives up to three kinds of rows: its time to
+ * light trace (or to the rung that was tapped nearest to it), with everything in it from the start; the ratio of other
+ * rungs to that; and for something that went in on the way, how the minutes that remained to the next rung compare with
+ * what was to be expected without it, with the uncertainty of that expectation.
  */
 public final class TraceKnowledge {
 
@@ -33,7 +33,10 @@ public final class TraceKnowledge {
 
     private static final double LOT_DEVIATION = 0.15;
 
-    /** As many as a workshop has open in a year or two; a regression whose columns grew with every lot would take longer with each. */
+    /**
+     * As many as a workshop has open in a year or two; a regression whose columns grew with every lot would take longer
+     * with each.
+     */
     static final int MOST_LOTS = 60;
 
     /** Error of a rung's place on the ladder in one batch, as a multiple of the variance from batch to batch. */
@@ -64,8 +67,9 @@ public final class TraceKnowledge {
     }
 
     /**
-     * Middle and deviation, before any batch: for rungs before light trace of ln(minutes to it / minutes to light trace), for those after it of
-     * ln(minutes from light trace to it / minutes to light trace), so that a later rung never comes before.
+     * Middle and deviation, before any batch: for rungs before light trace of ln(minutes to it / minutes to light
+     * trace), for those after it of ln(minutes from light trace to it / minutes to light trace), so that a later rung
+     * never comes before.
      */
     private static Map<Stage, double[]> ladder() {
         Map<Stage, double[]> ladder = new EnumMap<>(Stage.class);
@@ -141,8 +145,8 @@ public final class TraceKnowledge {
     }
 
     /**
-     * What an additive does to the logarithm of the minutes that remain, before any batch of this workshop: by the effects that its
-     * table names.
+     * What an additive does to the logarithm of the minutes that remain, before any batch of this workshop: by the
+     * effects that its table names.
      */
     static double[] priorOf(Additive a) {
         if (a.isMover()) {
@@ -158,8 +162,9 @@ public final class TraceKnowledge {
     }
 
     /**
-     * Learns from batches. The lots of those that come first are kept apart, up to {@link #MOST_LOTS}: give the youngest first, and the lots that
-     * stand on the shelf are among them. What an older lot did counts for its ingredient, with the spread that lots have.
+     * Learns from batches. The lots of those that come first are kept apart, up to {@link #MOST_LOTS}: give the
+     * youngest first, and the lots that stand on the shelf are among them. What an older lot did counts for its
+     * ingredient, with the spread that lots have.
      */
     public static TraceKnowledge learned(List<MixRecord> batches) {
         Columns columns = new Columns();
@@ -195,7 +200,9 @@ public final class TraceKnowledge {
                 columns.copy(),
                 RobustRegression.fit(
                         columns.means.stream().mapToDouble(Double::doubleValue).toArray(),
-                        columns.deviations.stream().mapToDouble(Double::doubleValue).toArray(),
+                        columns.deviations.stream()
+                                .mapToDouble(Double::doubleValue)
+                                .toArray(),
                         NOISE,
                         NOISE_SHAPE,
                         rows.stream().map(r -> r.dense(width)).toList()),
@@ -214,7 +221,9 @@ public final class TraceKnowledge {
         }
         double[] prior = LADDER.get(anchor.stage());
         double ratio = logRatio(anchor.stage(), prior[0]);
-        double doubt = anchor.stage() == Stage.LIGHT ? 0 : square(slope(anchor.stage(), prior[0])) * (square(prior[1] / NOISE) + LADDER_VARIANCE);
+        double doubt = anchor.stage() == Stage.LIGHT
+                ? 0
+                : square(slope(anchor.stage(), prior[0])) * (square(prior[1] / NOISE) + LADDER_VARIANCE);
         rows.add(new SparseRow(base(columns, batch.situation()), Math.log(anchor.minute()) - ratio, 1 + doubt));
         if (anchor.stage() == Stage.LIGHT) {
             for (MixRecord.Seen other : calm) {
@@ -222,7 +231,10 @@ public final class TraceKnowledge {
                 double spaced = other.stage().compareTo(Stage.LIGHT) > 0 ? ladder - 1 : ladder;
                 if (other != anchor && spaced > 0) {
                     rows.add(new SparseRow(
-                            new LinkedHashMap<>(Map.of(columns.byName.get(other.stage().name()), 1.0)), Math.log(spaced), LADDER_VARIANCE));
+                            new LinkedHashMap<>(
+                                    Map.of(columns.byName.get(other.stage().name()), 1.0)),
+                            Math.log(spaced),
+                            LADDER_VARIANCE));
                 }
             }
         }
@@ -235,8 +247,9 @@ public final class TraceKnowledge {
     }
 
     /**
-     * ln(minutes that remained) against what was to be expected, linear in the effect and in how far the rung is from light trace: that
-     * is not known for sure either, and wrong in the same direction for all batches, so it must not pass for the ingredient's doing.
+     * ln(minutes that remained) against what was to be expected, linear in the effect and in how far the rung is from
+     * light trace: that is not known for sure either, and wrong in the same direction for all batches, so it must not
+     * pass for the ingredient's doing.
      */
     private static void addition(Columns columns, TraceKnowledge calm, MixRecord batch, int i, List<SparseRow> rows) {
         MixRecord.Addition addition = batch.additions().get(i);
@@ -255,7 +268,9 @@ public final class TraceKnowledge {
         }
         ownTime += Math.exp(paceBefore) * (addition.minute() - from);
         Pace pace = calm.pace(batch, batch.seenBefore(0));
-        double ladder = next.stage() == Stage.LIGHT ? 0 : calm.fit.coefficient(columns.byName.get(next.stage().name())).middle();
+        double ladder = next.stage() == Stage.LIGHT
+                ? 0
+                : calm.fit.coefficient(columns.byName.get(next.stage().name())).middle();
         double goal = Math.exp(pace.middle() + logRatio(next.stage(), ladder));
         double left = goal - ownTime;
         if (left < LEAST_LEFT * goal) {
@@ -266,7 +281,8 @@ public final class TraceKnowledge {
         double byLadder = next.stage() == Stage.LIGHT ? 0 : byPace * slope(next.stage(), ladder);
         Map<Integer, Double> x = new LinkedHashMap<>();
         x.put(columns.ingredient(addition.additive()), addition.strength());
-        OptionalInt lot = addition.lot() == null ? OptionalInt.empty() : columns.lot(addition.additive(), addition.lot());
+        OptionalInt lot =
+                addition.lot() == null ? OptionalInt.empty() : columns.lot(addition.additive(), addition.lot());
         lot.ifPresent(j -> x.put(j, addition.strength()));
         double apart = addition.lot() != null && lot.isEmpty() ? square(LOT_DEVIATION * addition.strength()) : 0;
         if (byLadder > 0) {
@@ -274,7 +290,10 @@ public final class TraceKnowledge {
         }
         double observed = Math.log(Math.max(SOONEST, next.minute() - addition.minute()));
         double expected = Math.log(left) - paceBefore;
-        double variance = square(byPace * pace.deviation()) + LADDER_VARIANCE * square(NOISE * byLadder) + square(SOON_TAPPING) + apart;
+        double variance = square(byPace * pace.deviation())
+                + LADDER_VARIANCE * square(NOISE * byLadder)
+                + square(SOON_TAPPING)
+                + apart;
         rows.add(new SparseRow(x, observed - expected + byLadder * ladder, variance / square(NOISE)));
     }
 
@@ -376,12 +395,15 @@ public final class TraceKnowledge {
             x[ofLot] = strength;
         }
         Known known = Known.of(fit.combination(x));
-        return lot == null || ofLot != null ? known : normal(known.middle(), Math.hypot(known.deviation(), strength * LOT_DEVIATION));
+        return lot == null || ofLot != null
+                ? known
+                : normal(known.middle(), Math.hypot(known.deviation(), strength * LOT_DEVIATION));
     }
 
     /** What a term does to the logarithm of the minutes in a situation. */
     double moved(Term term, Situation situation) {
-        return fit.coefficient(columns.byName.get(term.name())).middle() * situation.values().getOrDefault(term, 0.0);
+        return fit.coefficient(columns.byName.get(term.name())).middle()
+                * situation.values().getOrDefault(term, 0.0);
     }
 
     /** A term's coefficient, for what is learned of it. */

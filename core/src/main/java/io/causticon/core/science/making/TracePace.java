@@ -10,8 +10,9 @@ import java.time.Instant;
 import java.util.Optional;
 
 /**
- * How soon a batter came to light trace, against what its plan lets expect anywhere. The plan's own temperature and the usual bursts, or
- * the whisk that was used instead, are compared with, so that heat, a blender that ran long, or a fragrance are what may explain the difference.
+ * How soon a batter came to light trace, against what its plan lets expect anywhere. The plan's own temperature and the
+ * usual bursts, or the whisk that was used instead, are compared with, so that heat, a blender that ran long, or a
+ * fragrance are what may explain the difference.
  *
  * @param at when the batter was first seen at light trace or past it
  * @param isLight whether it was at light trace then, and not past it
@@ -29,13 +30,15 @@ public record TracePace(Instant at, boolean isLight, double minutes, Interval ex
     /** Empty while light trace, or the lye before it, is not logged. */
     public static Optional<TracePace> of(BatchFacts facts) {
         Optional<Instant> lyeIn = facts.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
-        Optional<BatchLog.Timed<Entry.StageReached>> light = facts.log().first(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
+        Optional<BatchLog.Timed<Entry.StageReached>> light =
+                facts.log().first(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
         return lyeIn.flatMap(in -> light.filter(l -> !l.at().isBefore(in)).map(l -> between(facts, in, l)));
     }
 
     private static TracePace between(BatchFacts facts, Instant in, BatchLog.Timed<Entry.StageReached> light) {
         TraceKnowledge.Known expected = TraceKnowledge.PRIOR.logMinutes(Situation.planned(facts));
-        double minutes = Math.max(LEAST_MINUTES, Duration.between(in, light.at()).toSeconds() / SECONDS_PER_MINUTE);
+        double minutes =
+                Math.max(LEAST_MINUTES, Duration.between(in, light.at()).toSeconds() / SECONDS_PER_MINUTE);
         return new TracePace(
                 light.at(),
                 light.entry().stage() == Stage.LIGHT,

@@ -5,9 +5,10 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * The rungs from emulsion to mash: when each is reached, and how much has become soap by then. One table, whoever asks: the forecast of the working time,
- * the loaf that is poured at a rung, the stand-ins for instruments, the drill. Minutes are measured by those to light trace, because a recipe stretches
- * all of them alike; shares are estimates from the heat that batters give on the way, and what uses them allows a factor of 1.6 either way.
+ * The rungs from emulsion to mash: when each is reached, and how much has become soap by then. One table, whoever asks:
+ * the forecast of the working time, the loaf that is poured at a rung, the stand-ins for instruments, the drill.
+ * Minutes are measured by those to light trace, because a recipe stretches all of them alike; shares are estimates from
+ * the heat that batters give on the way, and what uses them allows a factor of 1.6 either way.
  */
 public enum TraceRung {
     EMULSION(Stage.EMULSION, 0.30, 0.40, 0.02),
@@ -57,7 +58,8 @@ public enum TraceRung {
     }
 
     /**
-     * Of the logarithm of those minutes before light trace, and after it of the minutes from light trace on, so that a later rung never comes before.
+     * Of the logarithm of those minutes before light trace, and after it of the minutes from light trace on, so that a
+     * later rung never comes before.
      */
     double deviation() {
         return deviation;

@@ -6,8 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Portions that were taken from the bowl and wait. A batter that stands goes grainy, so each portion has its share of the minutes that the
- * batter was going to stay workable when it was taken: one part of as many as there were portions still to pour.
+ * Portions that were taken from the bowl and wait. A batter that stands goes grainy, so each portion has its share of
+ * the minutes that the batter was going to stay workable when it was taken: one part of as many as there were portions
+ * still to pour.
  *
  * @param portion which
  * @param waited minutes since it was taken
@@ -29,7 +30,8 @@ public record VesselWatch(String portion, double waited, double share, boolean l
      */
     public static List<VesselWatch> of(
             List<BatterStep> steps, TraceKnowledge knowledge, MixRecord record, LiveTrace live, double now) {
-        List<BatterStep> takes = steps.stream().filter(s -> s.kind() == BatterStep.Kind.TAKE).toList();
+        List<BatterStep> takes =
+                steps.stream().filter(s -> s.kind() == BatterStep.Kind.TAKE).toList();
         List<VesselWatch> waiting = new ArrayList<>();
         for (BatterStep take : takes) {
             boolean poured = steps.stream()
@@ -38,18 +40,32 @@ public record VesselWatch(String portion, double waited, double share, boolean l
                 double waited = now - take.doneAt().orElse(now);
                 long toPour = steps.stream()
                         .filter(s -> s.kind() == BatterStep.Kind.POUR)
-                        .filter(s -> s.doneAt().map(d -> d > take.doneAt().orElse(0.0)).orElse(true))
+                        .filter(s -> s.doneAt()
+                                .map(d -> d > take.doneAt().orElse(0.0))
+                                .orElse(true))
                         .count();
                 double then = now - waited;
-                double left = LiveTrace.of(knowledge, record.until(then), then).workable().median();
+                double left = LiveTrace.of(knowledge, record.until(then), then)
+                        .workable()
+                        .median();
                 double share = left / Math.max(1, toPour);
                 double risk = live.probabilityWithin(Stage.THICK, HANDLING * (waiting.size() + 1));
                 boolean late = waited > share || risk > RISKY;
-                waiting.add(new VesselWatch(take.name(), waited, share, late, late
-                        ? waited > share
-                                ? Phrase.of("{} waits {} min of its {} min: pour or stir it before another is touched", take.name(), waited, share)
-                                : Phrase.of("{} may be too thick before its turn: pour it next", take.name())
-                        : Phrase.of("{} waits {} min of its {} min", take.name(), waited, share)));
+                waiting.add(new VesselWatch(
+                        take.name(),
+                        waited,
+                        share,
+                        late,
+                        late
+                                ? waited > share
+                                        ? Phrase.of(
+                                                "{} waits {} min of its {} min: pour or stir it before another is"
+                                                        + " touched",
+                                                take.name(),
+                                                waited,
+                                                share)
+                                        : Phrase.of("{} may be too thick before its turn: pour it next", take.name())
+                                : Phrase.of("{} waits {} min of its {} min", take.name(), waited, share)));
             }
         }
         return waiting;

@@ -12,8 +12,9 @@ import java.util.List;
 /**
  * Minutes from lye-in to light trace, and to where the batter will not pour any more.
  *
- * <p>{@code ln t = sum(terms)}: the prior is that of {@link Term}, what is learned from the workshop's own batches is in the
- * {@link TraceKnowledge}. What goes in from the start counts for both; what goes in at trace counts for the minutes after it.
+ * <p>{@code ln t = sum(terms)}: the prior is that of {@link Term}, what is learned from the workshop's own batches is
+ * in the {@link TraceKnowledge}. What goes in from the start counts for both; what goes in at trace counts for the
+ * minutes after it.
  *
  * @param minutes median to light trace
  * @param band central 80 %
@@ -41,8 +42,8 @@ public record WorkingTime(
     public record Reason(String words, double factor, boolean later) {}
 
     /**
-     * What a fat's acids do to the logarithm of the minutes, for each part of the whole that it makes up: linear, so that a recipe can
-     * be fitted to a wanted time.
+     * What a fat's acids do to the logarithm of the minutes, for each part of the whole that it makes up: linear, so
+     * that a recipe can be fitted to a wanted time.
      */
     public static double logMinutesOf(Fat fat) {
         return Term.LONG_SATURATED.mean() * fat.shareOf(Family.LONG_SATURATED).fraction()
@@ -68,7 +69,11 @@ public record WorkingTime(
             add(reasons, term.words(), knowledge.moved(term, situation) - usual, false);
         }
         for (Dosed a : situation.fromStart()) {
-            add(reasons, a.additive().name(), knowledge.effect(a.additive(), null, a.strength()).middle(), false);
+            add(
+                    reasons,
+                    a.additive().name(),
+                    knowledge.effect(a.additive(), null, a.strength()).middle(),
+                    false);
         }
         TraceKnowledge.Known light = knowledge.logMinutes(situation);
         TraceKnowledge.Known thick = knowledge.ladder(Stage.THICK);

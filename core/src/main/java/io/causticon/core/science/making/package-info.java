@@ -1,5 +1,6 @@
 /**
- * From lye-in to the pour: how long a batter stays workable, what is learned of it, what goes in when, and what each ingredient did.
+ * From lye-in to the pour: how long a batter stays workable, what is learned of it, what goes in when, and what each
+ * ingredient did.
  */
 @MayUse({
     "model.log",

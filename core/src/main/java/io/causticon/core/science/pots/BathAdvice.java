@@ -32,6 +32,7 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
     public static final Temperature TAP = Temperature.celsius(14);
     /** Warm water that does not scald. */
     public static final Temperature WARM = Temperature.celsius(55);
+
     private static final double LONGEST = 40;
     /** Two baths are twice the work: only for so many minutes less. */
     private static final double WORTH_TWO_BATHS = 3;
@@ -47,7 +48,10 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
      */
     public record Stands(Temperature at, PotCooling inBath, CoolingBody waits) {}
 
-    /** Baths after which they are within tolerance and in the window, the quickest first; empty when none helps within forty minutes. */
+    /**
+     * Baths after which they are within tolerance and in the window, the quickest first; empty when none helps within
+     * forty minutes.
+     */
     public static List<BathAdvice> of(Stands lye, Stands fats, Interval window, TemperatureChange tolerance) {
         List<BathAdvice> advice = new ArrayList<>();
         for (Pot pot : List.of(Pot.LYE, Pot.FATS)) {
@@ -66,17 +70,24 @@ public record BathAdvice(Pot pot, Temperature bath, double minutes) {
             }
         }
         double quickest = advice.stream().mapToDouble(BathAdvice::minutes).min().orElse(Double.POSITIVE_INFINITY);
-        both(lye, fats, window, tolerance).filter(b -> b.minutes() < quickest - WORTH_TWO_BATHS).ifPresent(advice::add);
+        both(lye, fats, window, tolerance)
+                .filter(b -> b.minutes() < quickest - WORTH_TWO_BATHS)
+                .ifPresent(advice::add);
         advice.sort(Comparator.comparingDouble(BathAdvice::minutes));
         return advice;
     }
 
-    /** The warmer pot into cold water, the colder one into warm; each is taken out when it reaches the window, so the slower one counts. */
+    /**
+     * The warmer pot into cold water, the colder one into warm; each is taken out when it reaches the window, so the
+     * slower one counts.
+     */
     private static Optional<BathAdvice> both(Stands lye, Stands fats, Interval window, TemperatureChange tolerance) {
         double middle = window.middle();
         double slower = Math.max(minutesTo(lye, middle, tolerance), minutesTo(fats, middle, tolerance));
         boolean apart = (lye.at().celsius() - middle) * (fats.at().celsius() - middle) < 0;
-        return apart && slower > 0 && slower <= LONGEST ? Optional.of(new BathAdvice(Pot.BOTH, WARM, slower)) : Optional.empty();
+        return apart && slower > 0 && slower <= LONGEST
+                ? Optional.of(new BathAdvice(Pot.BOTH, WARM, slower))
+                : Optional.empty();
     }
 
     private static double minutesTo(Stands from, double middle, TemperatureChange tolerance) {

@@ -18,15 +18,16 @@ final class ColdPlan {
     private ColdPlan() {}
 
     /**
-     * The smallest part of the water that must go in as ice, by the balance without losses: the safe side. The peak falls as the part
-     * grows, so halving finds it.
+     * The smallest part of the water that must go in as ice, by the balance without losses: the safe side. The peak
+     * falls as the part grows, so halving finds it.
      *
      * @param contents with all its water liquid
      * @param iceStart temperature of the freezer, 0 C or below
      * @return empty if even all of it frozen is not enough
      */
     public static Optional<Share> leastFrozen(LyePot contents, Temperature iceStart, Temperature limit) {
-        DoublePredicate stays = part -> !frozen(contents, part, iceStart).adiabaticPeak().isAbove(limit);
+        DoublePredicate stays =
+                part -> !frozen(contents, part, iceStart).adiabaticPeak().isAbove(limit);
         if (!stays.test(1)) {
             return Optional.empty();
         }
@@ -50,7 +51,8 @@ final class ColdPlan {
 
     /** The fewest minutes to feed the lye over so that the pot stays below a limit; empty if forty are not enough. */
     public static OptionalDouble leastMinutes(LyePotSetup setup, Temperature limit) {
-        DoublePredicate stays = minutes -> LyePotRun.run(setup.fedOver(minutes), minutes + AFTER_FEEDING).peakCelsius() <= limit.celsius();
+        DoublePredicate stays = minutes ->
+                LyePotRun.run(setup.fedOver(minutes), minutes + AFTER_FEEDING).peakCelsius() <= limit.celsius();
         if (!stays.test(SLOWEST)) {
             return OptionalDouble.empty();
         }

@@ -4,12 +4,14 @@ import io.causticon.core.quantity.Temperature;
 
 /**
  * A vessel that cools in a room. Real vessels slow down more than Newton's law tells, by convection and evaporation:
- * {@code d(t) = d0 (1 + p k t (d0/20)^p)^(-1/p)} with {@code d} the difference to the room and {@code k} the rate per minute at 20 K.
+ * {@code d(t) = d0 (1 + p k t (d0/20)^p)^(-1/p)} with {@code d} the difference to the room and {@code k} the rate per
+ * minute at 20 K.
  *
  * @param start temperature at minute 0
  * @param room temperature of the surroundings
  * @param ratePerMinute k, per minute, more than zero
- * @param excess p, how far the exponent of convection is above one; with zero it is Newton's law, {@code d(t) = d0 exp(-k t)}
+ * @param excess p, how far the exponent of convection is above one; with zero it is Newton's law,
+ *     {@code d(t) = d0 exp(-k t)}
  */
 public record CoolingBody(Temperature start, Temperature room, double ratePerMinute, double excess) {
 
@@ -30,7 +32,8 @@ public record CoolingBody(Temperature start, Temperature room, double ratePerMin
     /** The same law with all worked out that does not change with time, for whoever asks it a thousand times. */
     Course course() {
         double d0 = start.celsius() - room.celsius();
-        return new Course(room.celsius(), d0, excess == 0 ? ratePerMinute : excess * ratePerMinute * scale(Math.abs(d0)), excess);
+        return new Course(
+                room.celsius(), d0, excess == 0 ? ratePerMinute : excess * ratePerMinute * scale(Math.abs(d0)), excess);
     }
 
     /**
@@ -47,13 +50,15 @@ public record CoolingBody(Temperature start, Temperature room, double ratePerMin
             if (difference == 0) {
                 return room;
             }
-            return room + difference * (excess == 0 ? Math.exp(-pace * minutes) : Math.pow(1 + pace * minutes, -1 / excess));
+            return room
+                    + difference
+                            * (excess == 0 ? Math.exp(-pace * minutes) : Math.pow(1 + pace * minutes, -1 / excess));
         }
     }
 
     /**
-     * Minutes until it has come to the target from the side it started on: 0 if it is past it already, infinite if the surroundings keep it
-     * from getting there.
+     * Minutes until it has come to the target from the side it started on: 0 if it is past it already, infinite if the
+     * surroundings keep it from getting there.
      */
     public double minutesTo(Temperature target) {
         double d0 = start.celsius() - room.celsius();

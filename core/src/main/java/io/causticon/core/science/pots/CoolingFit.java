@@ -20,9 +20,10 @@ import org.hipparchus.util.Pair;
 /**
  * A cooling vessel fitted to its readings.
  *
- * <p>Most probable start, rate and room under {@link CoolingBody}'s law with normal priors on the logarithm of the rate and on the room
- * (Levenberg-Marquardt on the weighted residuals); the spread is the inverse of the normal matrix there, drawn from four hundred times
- * with a fixed seed. A room that is not known must have a prior: left free with three or four readings the fit runs away.
+ * <p>Most probable start, rate and room under {@link CoolingBody}'s law with normal priors on the logarithm of the rate
+ * and on the room (Levenberg-Marquardt on the weighted residuals); the spread is the inverse of the normal matrix
+ * there, drawn from four hundred times with a fixed seed. A room that is not known must have a prior: left free with
+ * three or four readings the fit runs away.
  */
 public final class CoolingFit {
 
@@ -81,7 +82,11 @@ public final class CoolingFit {
         }
         double first = readings.get(0).minute();
         double sigma = Math.max(noise, LEAST_NOISE);
-        double[] start = {readings.get(0).celsius(), Math.log(prior.cooling().rate()), prior.room().celsius()};
+        double[] start = {
+            readings.get(0).celsius(),
+            Math.log(prior.cooling().rate()),
+            prior.room().celsius()
+        };
         MultivariateJacobianFunction model = point -> residuals(point, readings, first, sigma, prior);
         Optimum optimum = new LevenbergMarquardtOptimizer()
                 .optimize(new LeastSquaresBuilder()
@@ -94,7 +99,9 @@ public final class CoolingFit {
                         .build());
         double[] best = optimum.getPoint().toArray();
         RealMatrix jacobian = optimum.getJacobian();
-        RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian)).getSolver().getInverse();
+        RealMatrix covariance = new LUDecomposition(jacobian.transposeMultiply(jacobian))
+                .getSolver()
+                .getInverse();
         double[] spreads = new double[best.length];
         for (int i = 0; i < spreads.length; i++) {
             spreads[i] = Math.sqrt(covariance.getEntry(i, i));
@@ -176,8 +183,7 @@ public final class CoolingFit {
             arrive += Double.isFinite(times[i]) ? 1 : 0;
         }
         Arrays.sort(times);
-        return new Arrival(
-                times[DRAWS / 2], times[DRAWS / 10], times[DRAWS - 1 - DRAWS / 10], (double) arrive / DRAWS);
+        return new Arrival(times[DRAWS / 2], times[DRAWS / 10], times[DRAWS - 1 - DRAWS / 10], (double) arrive / DRAWS);
     }
 
     private CoolingBody body(double[] p) {
@@ -206,13 +212,14 @@ public final class CoolingFit {
         return new Pair<>(new ArrayRealVector(value), new Array2DRowRealMatrix(jacobian));
     }
 
-    private static double[] residual(
-            double[] p, List<Reading> readings, double first, double sigma, Prior prior) {
+    private static double[] residual(double[] p, List<Reading> readings, double first, double sigma, Prior prior) {
         int n = readings.size();
         double[] r = new double[n + 2];
         CoolingBody body = body(p, prior.cooling().excess());
         for (int i = 0; i < n; i++) {
-            r[i] = (body.after(readings.get(i).minute() - first).celsius() - readings.get(i).celsius()) / sigma;
+            r[i] = (body.after(readings.get(i).minute() - first).celsius()
+                            - readings.get(i).celsius())
+                    / sigma;
         }
         r[n] = (p[1] - Math.log(prior.cooling().rate())) / prior.cooling().spread();
         r[n + 1] = (p[2] - prior.room().celsius()) / prior.roomSpread();
@@ -227,7 +234,10 @@ public final class CoolingFit {
             double[] z = {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()};
             double[] moved = lower.operate(z);
             draws[i] = new double[] {
-                best[0] + moved[0], best[1] + moved[1], best[2] + moved[2], Math.exp(MODEL_ERROR * random.nextGaussian())
+                best[0] + moved[0],
+                best[1] + moved[1],
+                best[2] + moved[2],
+                Math.exp(MODEL_ERROR * random.nextGaussian())
             };
         }
         return draws;

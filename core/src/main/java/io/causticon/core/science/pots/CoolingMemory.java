@@ -4,9 +4,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How fast a workshop's own pots cool, against what is expected of their size and make. The logarithm of that ratio is taken as normal
- * from pot to pot (deviation {@link PotCooling#spread()}), and as normal from day to day for one pot (0.12: another lid, another
- * draught); each earlier fit tells it with the uncertainty of that fit. Conjugate, so the order of the batches does not matter.
+ * How fast a workshop's own pots cool, against what is expected of their size and make. The logarithm of that ratio is
+ * taken as normal from pot to pot (deviation {@link PotCooling#spread()}), and as normal from day to day for one pot
+ * (0.12: another lid, another draught); each earlier fit tells it with the uncertainty of that fit. Conjugate, so the
+ * order of the batches does not matter.
  *
  * @param earlier what earlier batches told of this pot
  * @param today what the same batch told before its pot was warmed or moved: it may stand a little differently now

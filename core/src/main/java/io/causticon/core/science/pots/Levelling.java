@@ -5,8 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Whether readings say that the lye is dissolved: while crystals remain the temperature rises; when it has levelled and turned, they are
- * gone. Strain it anyway.
+ * Whether readings say that the lye is dissolved: while crystals remain the temperature rises; when it has levelled and
+ * turned, they are gone. Strain it anyway.
  */
 public final class Levelling {
 
@@ -41,7 +41,9 @@ public final class Levelling {
             return State.NOT_SEEN;
         }
         Reading last = sorted.get(sorted.size() - 1);
-        Reading high = sorted.stream().max(Comparator.comparingDouble(Reading::celsius)).orElseThrow();
+        Reading high = sorted.stream()
+                .max(Comparator.comparingDouble(Reading::celsius))
+                .orElseThrow();
         if (high.celsius() - last.celsius() >= TURNED) {
             return State.TURNED;
         }

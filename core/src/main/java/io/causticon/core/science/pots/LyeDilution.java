@@ -6,9 +6,11 @@ import io.causticon.core.quantity.Temperature;
 /**
  * A liquid joins lye that is dissolved and has cooled: the highest temperature that can come to, as no heat is lost.
  *
- * <p>The same enthalpy balance as {@link LyePot}: {@code T = 25 + (H_lye + H_liquid + 56 kJ/mol acid - 1000 n dHs(after)) / ((m_water + m_lye)
- * cp(w) + C_inert)}, where {@code H_lye} holds the heat of solution of the strong lye, so that the heat of diluting it comes out by itself.
- * Diluting 50 % lye gives about 0.65 kJ a gram of water, twice what melting a gram of ice takes: frozen it barely warms, thawed it can pass 45 C.
+ * <p>The same enthalpy balance as {@link LyePot}:
+ * {@code T = 25 + (H_lye + H_liquid + 56 kJ/mol acid - 1000 n dHs(after)) / ((m_water + m_lye) cp(w) + C_inert)}, where
+ * {@code H_lye} holds the heat of solution of the strong lye, so that the heat of diluting it comes out by itself.
+ * Diluting 50 % lye gives about 0.65 kJ a gram of water, twice what melting a gram of ice takes: frozen it barely
+ * warms, thawed it can pass 45 C.
  *
  * @param lye dissolved, g of dry lye
  * @param blend what that is made of
@@ -52,7 +54,8 @@ record LyeDilution(
         double after = before + water.grams() + ice.grams();
         double inert = solids.grams() * LyePot.SOLIDS_HEAT_CAPACITY;
         Temperature solidsAt = ice.isMoreThan(water) ? iceAt : waterAt;
-        double heat = solution(before) + (before + lye.grams()) * capacity(before) * above(lyeAt)
+        double heat = solution(before)
+                + (before + lye.grams()) * capacity(before) * above(lyeAt)
                 + water.grams() * LyePot.WATER_HEAT_CAPACITY * above(waterAt)
                 + ice.grams() * LyePot.icePerGram(iceAt)
                 + inert * above(solidsAt)
@@ -62,8 +65,9 @@ record LyeDilution(
     }
 
     /**
-     * The highest on the way there: frozen liquid first warms strong lye, as the water that melts dilutes it before the ice has taken its heat, and
-     * liquid that joins warms it to the end. Frozen, the way is that of {@link LyePotRun} without losses.
+     * The highest on the way there: frozen liquid first warms strong lye, as the water that melts dilutes it before the
+     * ice has taken its heat, and liquid that joins warms it to the end. Frozen, the way is that of {@link LyePotRun}
+     * without losses.
      */
     public Temperature highest() {
         if (!ice.isPositive()) {
@@ -72,13 +76,16 @@ record LyeDilution(
         }
         LyePot contents = new LyePot(lye, blend, lyeAt, firstWater, lyeAt, ice, iceAt, solids, 0);
         double onTheWay = LyePotRun.run(
-                        new LyePotSetup(contents, true, 0, PotVessel.NONE, lyeAt, lyeAt, false, false), LyePotRun.MELTING_MINUTES)
+                        new LyePotSetup(contents, true, 0, PotVessel.NONE, lyeAt, lyeAt, false, false),
+                        LyePotRun.MELTING_MINUTES)
                 .peakCelsius();
         Temperature end = mixed();
         return Temperature.celsius(Math.max(onTheWay, Math.max(end.celsius(), lyeAt.celsius())));
     }
 
-    /** How warm the lye may be so that it stays below a limit; the coldest that can be where even that is not enough. */
+    /**
+     * How warm the lye may be so that it stays below a limit; the coldest that can be where even that is not enough.
+     */
     public Temperature warmestLye(Temperature limit) {
         double low = COLDEST;
         double high = HOTTEST;

@@ -18,11 +18,17 @@ import java.util.Optional;
  * @param notAllMelts whether some of the ice stays ice
  */
 public record LyePeak(
-        Temperature without, Temperature expected, Interval likely, Optional<Temperature> limit, Temperature boils, boolean notAllMelts) {
+        Temperature without,
+        Temperature expected,
+        Interval likely,
+        Optional<Temperature> limit,
+        Temperature boils,
+        boolean notAllMelts) {
 
     /** The forecast for a plan in a room of this temperature. */
     public static LyePeak of(BatchPlan plan, Temperature room) {
-        PotContents contents = PotContents.beforeTheLye(Weights.planned(plan.formula()), plan.formula().alkali());
+        PotContents contents = PotContents.beforeTheLye(
+                Weights.planned(plan.formula()), plan.formula().alkali());
         LyePot pot = contents.pot(room, plan.freezer(), Optional.empty());
         Optional<Temperature> limit = contents.limit();
         LyePotSetup setup = PotSoFar.usual(plan, pot, room, limit.isPresent());
@@ -40,7 +46,8 @@ public record LyePeak(
 
     /** The peak without any loss of heat alone. */
     public static Temperature withoutLosses(BatchPlan plan, Temperature room) {
-        return PotContents.beforeTheLye(Weights.planned(plan.formula()), plan.formula().alkali())
+        return PotContents.beforeTheLye(
+                        Weights.planned(plan.formula()), plan.formula().alkali())
                 .pot(room, plan.freezer(), Optional.empty())
                 .adiabaticPeak();
     }

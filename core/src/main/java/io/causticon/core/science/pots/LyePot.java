@@ -7,8 +7,9 @@ import io.causticon.core.quantity.Temperature;
  * The highest temperature that dissolving all lye at once can reach: no heat is lost.
  *
  * <p>An enthalpy balance with its zero at solid lye and liquid water at 25 C:
- * {@code T = 25 + (sum of H - 1000 n dHs) / ((m_water + m_lye) cp(w) + C_inert)}. Ice enters with its latent heat, acid with its heat
- * of neutralisation (56 kJ per mol). A real pot loses heat and stays 5-15 K below; the number is the safe side.
+ * {@code T = 25 + (sum of H - 1000 n dHs) / ((m_water + m_lye) cp(w) + C_inert)}. Ice enters with its latent heat, acid
+ * with its heat of neutralisation (56 kJ per mol). A real pot loses heat and stays 5-15 K below; the number is the safe
+ * side.
  *
  * @param lye dry lye, g
  * @param blend what that is made of
@@ -38,8 +39,11 @@ record LyePot(
     static final double WATER_HEAT_CAPACITY = 4.18;
     static final double ICE_HEAT_CAPACITY = 2.06;
     static final double LATENT_HEAT_OF_ICE = 333.6;
-    /** Of either hydroxide, J/(g K): 1.49 sodium's, 1.2 potassium's, which matters little from the room's temperature. */
+    /**
+     * Of either hydroxide, J/(g K): 1.49 sodium's, 1.2 potassium's, which matters little from the room's temperature.
+     */
     static final double DRY_HEAT_CAPACITY = 1.49;
+
     static final double SOLIDS_HEAT_CAPACITY = 1.5;
     static final double HEAT_OF_NEUTRALISATION = 56_000;
     static final double JOULES_PER_KILOJOULE = 1000;
@@ -69,12 +73,16 @@ record LyePot(
         double solution = allWater + lye.grams();
         double dissolving = blend.kilojoulesPerMoleDissolved(lye.grams(), allWater);
         double inert = solids.grams() * SOLIDS_HEAT_CAPACITY;
-        double heat = startingHeat(inert) + Math.min(acidMoles, blend.moles(lye.grams())) * HEAT_OF_NEUTRALISATION - dissolving;
-        return Temperature.celsius(
-                REFERENCE + heat / (solution * blend.heatCapacity(lye.grams() / solution) + inert));
+        double heat = startingHeat(inert)
+                + Math.min(acidMoles, blend.moles(lye.grams())) * HEAT_OF_NEUTRALISATION
+                - dissolving;
+        return Temperature.celsius(REFERENCE + heat / (solution * blend.heatCapacity(lye.grams() / solution) + inert));
     }
 
-    /** Where it boils, C: near {@link LyePotRun#BOILS}, with potassium hydroxide of as much by mass some six kelvin lower. */
+    /**
+     * Where it boils, C: near {@link LyePotRun#BOILS}, with potassium hydroxide of as much by mass some six kelvin
+     * lower.
+     */
     public double boilingCelsius() {
         return LyePotRun.BOILS - LOWER_WITH_POTASSIUM * blend.potassium().fraction();
     }

@@ -3,11 +3,12 @@ package io.causticon.core.science.pots;
 /**
  * A lye pot minute by minute.
  *
- * <p>Enthalpy is what is kept: each gram of lye and each gram of melting ice brings its own, losses take it away, and the temperature follows
- * from what is in solution at that moment. Dissolving is first order and slows towards saturation, {@code d(und)/dt = -und / tau (1 - w /
- * 0.54)}; ice melts by {@code q = UA m0 (m/m0)^(2/3) (T - T_freezing(w))}; the sides lose 9 W/(m2 K), the top 8 and what evaporates. With
- * losses off the end is that of {@link LyePot#adiabaticPeak()}. Rates are estimates; hot spots where lye lies still are 10-20 K
- * hotter than the bulk that is computed.
+ * <p>Enthalpy is what is kept: each gram of lye and each gram of melting ice brings its own, losses take it away, and
+ * the temperature follows from what is in solution at that moment. Dissolving is first order and slows towards
+ * saturation, {@code d(und)/dt = -und / tau (1 - w / 0.54)}; ice melts by
+ * {@code q = UA m0 (m/m0)^(2/3) (T - T_freezing(w))}; the sides lose 9 W/(m2 K), the top 8 and what evaporates. With
+ * losses off the end is that of {@link LyePot#adiabaticPeak()}. Rates are estimates; hot spots where lye lies still are
+ * 10-20 K hotter than the bulk that is computed.
  */
 final class LyePotRun {
 
@@ -17,7 +18,10 @@ final class LyePotRun {
         static final Variation NONE = new Variation(1, 1, 1, 1);
     }
 
-    /** Boiling point of lye near 33 % at sea level, C (boiling-point rise of sodium hydroxide solutions, a third by mass: about 18 K). */
+    /**
+     * Boiling point of lye near 33 % at sea level, C (boiling-point rise of sodium hydroxide solutions, a third by
+     * mass: about 18 K).
+     */
     public static final double BOILS = 118;
 
     /** By then what is frozen has melted in strong lye, min. */
@@ -26,8 +30,12 @@ final class LyePotRun {
     /** s, while anything is fed, dissolves or melts. */
     private static final double STEP = 1;
 
-    /** s between frames, and between steps once the pot does nothing but cool: a hundredth of the shortest time in which it does. */
+    /**
+     * s between frames, and between steps once the pot does nothing but cool: a hundredth of the shortest time in which
+     * it does.
+     */
     private static final double FRAME = 5;
+
     private static final double DISSOLVES_WARM = 40;
     private static final double DISSOLVES_COLD = 120;
     private static final double COLD = 25;
@@ -39,11 +47,13 @@ final class LyePotRun {
     private static final double BATH = 1;
     /** g/ml, of a jug that is chosen for all that goes into it: as wide as that stands high. */
     private static final double CONTENTS_DENSITY = 1.2;
+
     private static final double LOWEST_FREEZING = -28;
     private static final double LOWEST_FREEZING_AT = 0.191;
     private static final double NOTHING = 1e-6;
     /** g; they would dissolve for many minutes more and give off a joule. */
     private static final double LAST_GRAINS = 1e-3;
+
     private static final double NEARLY_ALL = 0.01;
 
     private final LyePotSetup setup;
@@ -55,6 +65,7 @@ final class LyePotRun {
     private final double across;
     /** J/K, of as much of its wall as the liquor wets. */
     private final double capacityOfVessel;
+
     private final Vapour vapour;
     private double water;
     private double dissolved;
@@ -63,7 +74,10 @@ final class LyePotRun {
     private double ice;
     private double icePerGram;
     private double neutralised;
-    /** J, with its zero at solid lye and liquid water at 25 C; heat of solution is not in it but follows from what is dissolved. */
+    /**
+     * J, with its zero at solid lye and liquid water at 25 C; heat of solution is not in it but follows from what is
+     * dissolved.
+     */
     private double enthalpy;
 
     private double lookedAtLye = Double.NaN;
@@ -89,8 +103,8 @@ final class LyePotRun {
         this.water = c.water().grams();
         double waterAbove = c.waterStart().celsius() - LyePot.REFERENCE;
         double inert = solids * LyePot.SOLIDS_HEAT_CAPACITY;
-        this.enthalpy = inert * waterAbove
-                + capacityOfVessel * (setup.vesselStart().celsius() - LyePot.REFERENCE);
+        this.enthalpy =
+                inert * waterAbove + capacityOfVessel * (setup.vesselStart().celsius() - LyePot.REFERENCE);
         if (setup.dissolved()) {
             dissolved = c.lye().grams();
             neutralised = acid;
@@ -155,7 +169,11 @@ final class LyePotRun {
             advance(now, t / 60, step);
         }
         return new LyePotCurve(
-                temperatures, frozen, concentrations, FRAME, new LyePotCurve.Ending(peak, peakAt / 60, doneAt / 60, ice, undissolved + toFeed));
+                temperatures,
+                frozen,
+                concentrations,
+                FRAME,
+                new LyePotCurve.Ending(peak, peakAt / 60, doneAt / 60, ice, undissolved + toFeed));
     }
 
     /** Nothing is fed, dissolves or melts any more. */
@@ -173,15 +191,13 @@ final class LyePotRun {
     }
 
     private void feed() {
-        double rate = setup.feedMinutes() <= 0
-                ? toFeed
-                : setup.contents().lye().grams() / (60 * setup.feedMinutes()) * STEP;
+        double rate =
+                setup.feedMinutes() <= 0 ? toFeed : setup.contents().lye().grams() / (60 * setup.feedMinutes()) * STEP;
         double fed = Math.min(toFeed, rate);
         toFeed -= fed;
         undissolved += fed;
-        enthalpy += fed
-                * LyePot.DRY_HEAT_CAPACITY
-                * (setup.contents().lyeStart().celsius() - LyePot.REFERENCE);
+        enthalpy +=
+                fed * LyePot.DRY_HEAT_CAPACITY * (setup.contents().lyeStart().celsius() - LyePot.REFERENCE);
     }
 
     private void dissolve(double celsius) {
@@ -211,7 +227,8 @@ final class LyePotRun {
                 * Math.pow(ice / ice0, 2.0 / 3)
                 * Math.max(0, celsius - freezing);
         double perGram = LyePot.LATENT_HEAT_OF_ICE
-                - LyePot.ICE_HEAT_CAPACITY * Math.min(0, setup.contents().iceStart().celsius());
+                - LyePot.ICE_HEAT_CAPACITY
+                        * Math.min(0, setup.contents().iceStart().celsius());
         double melted = Math.min(ice, heat * STEP / perGram);
         if (ice - melted < NEARLY_ALL * 0.1) {
             melted = ice;

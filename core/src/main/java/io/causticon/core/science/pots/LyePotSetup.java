@@ -9,7 +9,8 @@ import java.util.List;
  * A lye pot and how it is fed.
  *
  * @param contents what goes in, with the temperatures at which it does
- * @param dissolved whether the lye is dissolved already in the liquid water, at {@code contents.waterStart()}, and only ice joins
+ * @param dissolved whether the lye is dissolved already in the liquid water, at {@code contents.waterStart()}, and only
+ *     ice joins
  * @param feedMinutes over how long the lye goes in, evenly; zero for all at once
  * @param vessel what it stands in
  * @param vesselStart temperature of the vessel

@@ -3,8 +3,9 @@ package io.causticon.core.science.pots;
 /**
  * Sodium hydroxide in water: heat of solution, heat capacity.
  *
- * <p>Tabulated literature values (NBS-type tables of thermodynamic properties, 25 C); below three moles of water a mole they are
- * extrapolated in 1/n, to about 1.5 kJ/mol. To be checked against a printed table before the last digit is relied on.
+ * <p>Tabulated literature values (NBS-type tables of thermodynamic properties, 25 C); below three moles of water a mole
+ * they are extrapolated in 1/n, to about 1.5 kJ/mol. To be checked against a printed table before the last digit is
+ * relied on.
  */
 public final class LyeSolution {
 
@@ -29,11 +30,16 @@ public final class LyeSolution {
 
     /** Temperature below which something crystallises or freezes, C, against per cent NaOH; +-2 K. */
     private static final Table CRYSTALLISATION = Table.of(
-            0, 0, 5, -4.6, 10, -10.3, 15, -18.5, 19.1, -28, 22, -24, 25, -17.7, 28, -5, 30, 1.2, 32.5, 5.4, 35, 10.5, 38.8,
-            15.6, 42, 13, 45.5, 5, 48, 9, 50, 12, 51.7, 13, 52.2, 20, 54.3, 30, 56.3, 40, 59.2, 50, 63.5, 60, 69, 64);
+            0, 0, 5, -4.6, 10, -10.3, 15, -18.5, 19.1, -28, 22, -24, 25, -17.7, 28, -5, 30, 1.2, 32.5, 5.4, 35, 10.5,
+            38.8, 15.6, 42, 13, 45.5, 5, 48, 9, 50, 12, 51.7, 13, 52.2, 20, 54.3, 30, 56.3, 40, 59.2, 50, 63.5, 60, 69,
+            64);
 
-    /** Share of the vapour pressure of clear water that is left, against the mass fraction of NaOH; from osmotic coefficients, +-0.04. */
-    private static final Table WATER_ACTIVITY = Table.of(0, 1, .10, .90, .167, .78, .286, .51, .333, .40, .40, .24, .50, .09, .60, .05);
+    /**
+     * Share of the vapour pressure of clear water that is left, against the mass fraction of NaOH; from osmotic
+     * coefficients, +-0.04.
+     */
+    private static final Table WATER_ACTIVITY =
+            Table.of(0, 1, .10, .90, .167, .78, .286, .51, .333, .40, .40, .24, .50, .09, .60, .05);
 
     private LyeSolution() {}
 

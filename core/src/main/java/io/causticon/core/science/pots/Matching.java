@@ -45,24 +45,34 @@ public record Matching(
      * @param tolerance how close they should be
      * @param memories what earlier batches told of these pots
      */
-    public static Matching of(BatchPlan plan, BatchFacts facts, Temperature usualRoom, TemperatureChange tolerance, PotMemories memories, Instant moment) {
+    public static Matching of(
+            BatchPlan plan,
+            BatchFacts facts,
+            Temperature usualRoom,
+            TemperatureChange tolerance,
+            PotMemories memories,
+            Instant moment) {
         double now = minutes(facts.log(), moment);
         Temperature room = facts.room().orElse(usualRoom);
         Optional<CoolingFit> lye = fit(facts, MeasurementPoint.LYE, moment, room, memories.lye());
         Optional<CoolingFit> fats = fit(facts, MeasurementPoint.FATS, moment, room, memories.fats());
         Interval window = window(plan);
-        Optional<Meeting> meeting = lye.flatMap(
-                l -> fats.map(f -> Meeting.of(l, f, now, now + LOOK_AHEAD, tolerance, window)));
+        Optional<Meeting> meeting =
+                lye.flatMap(l -> fats.map(f -> Meeting.of(l, f, now, now + LOOK_AHEAD, tolerance, window)));
         List<BathAdvice> baths = meeting.filter(m -> m.median() > now + SOON).isPresent()
                 ? BathAdvice.of(
-                        stands(facts, MeasurementPoint.LYE, lye.orElseThrow(), now), stands(facts, MeasurementPoint.FATS, fats.orElseThrow(), now), window, tolerance)
+                        stands(facts, MeasurementPoint.LYE, lye.orElseThrow(), now),
+                        stands(facts, MeasurementPoint.FATS, fats.orElseThrow(), now),
+                        window,
+                        tolerance)
                 : List.of();
         return new Matching(lye, fats, now, window, tolerance, meeting, baths);
     }
 
     /** How a pot of this batch is expected to cool in the room, before anything was read of it. */
     public static PotCooling expected(BatchFacts facts, MeasurementPoint spot, Temperature usualRoom) {
-        return Pots.inRoom(facts.plan(), facts.asWeighed().weights(), spot, facts.room().orElse(usualRoom));
+        return Pots.inRoom(
+                facts.plan(), facts.asWeighed().weights(), spot, facts.room().orElse(usualRoom));
     }
 
     private static BathAdvice.Stands stands(BatchFacts facts, MeasurementPoint spot, CoolingFit fit, double now) {
@@ -70,11 +80,16 @@ public record Matching(
         return new BathAdvice.Stands(
                 Temperature.celsius(fit.celsiusAt(now)),
                 Pots.inBath(facts.plan(), facts.asWeighed().weights(), spot),
-                new CoolingBody(Temperature.celsius(fit.celsiusAt(now)), middle.room(), middle.ratePerMinute(), middle.excess()));
+                new CoolingBody(
+                        Temperature.celsius(fit.celsiusAt(now)),
+                        middle.room(),
+                        middle.ratePerMinute(),
+                        middle.excess()));
     }
 
     /** What this batch tells of how fast a pot cools; empty when it was read too seldom. */
-    public static Optional<CoolingMemory.Timed> timed(BatchFacts facts, MeasurementPoint spot, Temperature usualRoom, Instant moment) {
+    public static Optional<CoolingMemory.Timed> timed(
+            BatchFacts facts, MeasurementPoint spot, Temperature usualRoom, Instant moment) {
         return PotSegments.of(facts.log(), spot, moment)
                 .timed(expected(facts, spot, usualRoom), facts.room().orElse(usualRoom), roomSpread(facts));
     }
@@ -102,7 +117,9 @@ public record Matching(
             if (before.isEmpty()) {
                 return Optional.empty();
             }
-            readings = List.of(new CoolingFit.Reading(Math.max(current.from(), before.get().minute()), before.get().celsius()));
+            readings = List.of(new CoolingFit.Reading(
+                    Math.max(current.from(), before.get().minute()),
+                    before.get().celsius()));
         }
         return Optional.of(CoolingFit.of(readings, NOISE, prior(facts, spot, pot, room, memory)));
     }
@@ -113,7 +130,8 @@ public record Matching(
             case ROOM -> {
                 PotCooling expected = expected(facts, spot, room);
                 double spread = roomSpread(facts);
-                CoolingMemory told = pot.timedBefore(expected, room, spread).map(memory::and).orElse(memory);
+                CoolingMemory told =
+                        pot.timedBefore(expected, room, spread).map(memory::and).orElse(memory);
                 yield new CoolingFit.Prior(told.expect(expected), room, spread);
             }
             case ICE_BATH -> bathed(facts, spot, BathAdvice.ICE, 1);
@@ -122,7 +140,8 @@ public record Matching(
         };
     }
 
-    private static CoolingFit.Prior bathed(BatchFacts facts, MeasurementPoint spot, Temperature bath, double bathSpread) {
+    private static CoolingFit.Prior bathed(
+            BatchFacts facts, MeasurementPoint spot, Temperature bath, double bathSpread) {
         return new CoolingFit.Prior(Pots.inBath(facts.plan(), facts.asWeighed().weights(), spot), bath, bathSpread);
     }
 

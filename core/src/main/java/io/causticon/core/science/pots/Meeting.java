@@ -20,7 +20,6 @@ public record Meeting(double median, double low, double high, double probability
     /** Every second draw tells as much at half the work. */
     private static final int EVERY = 2;
 
-
     /**
      * @param now minute from which to look
      * @param until last minute looked at
@@ -53,6 +52,11 @@ public record Meeting(double median, double low, double high, double probability
         long met = Arrays.stream(times).filter(Double::isFinite).count();
         Arrays.sort(times);
         return new Meeting(
-                times[draws / 2], times[draws / 10], times[draws - 1 - draws / 10], (double) met / draws, best, bestMinute);
+                times[draws / 2],
+                times[draws / 10],
+                times[draws - 1 - draws / 10],
+                (double) met / draws,
+                best,
+                bestMinute);
     }
 }

@@ -8,8 +8,8 @@ import org.hipparchus.analysis.interpolation.HermiteInterpolator;
 /**
  * A curve through tabulated points that never overshoots them.
  *
- * <p>Source: F. N. Fritsch and R. E. Carlson, Monotone Piecewise Cubic Interpolation, SIAM J. Numer. Anal. 17 (1980), with the
- * weighted harmonic slopes of Fritsch and Butland (1984).
+ * <p>Source: F. N. Fritsch and R. E. Carlson, Monotone Piecewise Cubic Interpolation, SIAM J. Numer. Anal. 17 (1980),
+ * with the weighted harmonic slopes of Fritsch and Butland (1984).
  */
 final class MonotoneCubic {
 
@@ -22,7 +22,9 @@ final class MonotoneCubic {
         this.x = x.clone();
         this.y = y.clone();
         double[] slopes = slopes();
-        this.pieces = IntStream.range(0, x.length - 1).mapToObj(i -> piece(x, y, slopes, i)).toArray(double[][]::new);
+        this.pieces = IntStream.range(0, x.length - 1)
+                .mapToObj(i -> piece(x, y, slopes, i))
+                .toArray(double[][]::new);
     }
 
     /** A curve over the logarithms of these points. */

@@ -13,8 +13,8 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /**
- * What is in the lye pot while the lye dissolves, also what was stirred into the liquid before: acids with their heat and the alkali they take,
- * sugar and protein with the temperature at which they scorch.
+ * What is in the lye pot while the lye dissolves, also what was stirred into the liquid before: acids with their heat
+ * and the alkali they take, sugar and protein with the temperature at which they scorch.
  */
 final class PotContents {
 
@@ -28,8 +28,10 @@ final class PotContents {
         this.weights = weights;
         this.alkali = alkali;
         this.joining = joining;
-        this.liquids = weights.liquids().stream().filter(l -> l.joins() == joining).toList();
-        this.additives = weights.additives().stream().filter(a -> a.joins() == joining).toList();
+        this.liquids =
+                weights.liquids().stream().filter(l -> l.joins() == joining).toList();
+        this.additives =
+                weights.additives().stream().filter(a -> a.joins() == joining).toList();
     }
 
     /** What the lye is dissolved in. */
@@ -67,14 +69,19 @@ final class PotContents {
         return sum(LiquidPortion::ice);
     }
 
-    /** Milk's and juice's. What was stirred in takes up little heat; leaving that out errs by a kelvin or two on the safe side. */
+    /**
+     * Milk's and juice's. What was stirred in takes up little heat; leaving that out errs by a kelvin or two on the
+     * safe side.
+     */
     Mass solids() {
         return sum(l -> l.mass().minus(l.water()));
     }
 
     double acidMoles() {
         return liquids.stream().mapToDouble(LiquidPortion::acidMoles).sum()
-                + additives.stream().mapToDouble(a -> a.additive().alkaliMoles(a.mass())).sum();
+                + additives.stream()
+                        .mapToDouble(a -> a.additive().alkaliMoles(a.mass()))
+                        .sum();
     }
 
     /**
@@ -83,10 +90,12 @@ final class PotContents {
      * @param read of the liquid before the lye
      */
     LyePot pot(Temperature room, Temperature freezer, Optional<Temperature> read) {
-        Temperature iceStart = read.map(t -> Temperature.celsius(Math.min(0, t.celsius()))).orElseGet(() -> iceStart(freezer));
+        Temperature iceStart =
+                read.map(t -> Temperature.celsius(Math.min(0, t.celsius()))).orElseGet(() -> iceStart(freezer));
         // Water beside ice is no colder than it freezes.
         double least = ice().isPositive() ? 0 : Double.NEGATIVE_INFINITY;
-        Temperature waterStart = read.map(t -> Temperature.celsius(Math.max(least, t.celsius()))).orElseGet(() -> waterStart(room));
+        Temperature waterStart =
+                read.map(t -> Temperature.celsius(Math.max(least, t.celsius()))).orElseGet(() -> waterStart(room));
         return new LyePot(lye(), blend(), room, water(), waterStart, ice(), iceStart, solids(), acidMoles());
     }
 
@@ -100,11 +109,16 @@ final class PotContents {
         return mean(LiquidPortion::ice, l -> l.temperatureOfIce(freezer), freezer);
     }
 
-    private Temperature mean(Function<LiquidPortion, Mass> of, Function<LiquidPortion, Temperature> at, Temperature otherwise) {
+    private Temperature mean(
+            Function<LiquidPortion, Mass> of, Function<LiquidPortion, Temperature> at, Temperature otherwise) {
         double grams = sum(of).grams();
         return grams <= 0
                 ? otherwise
-                : Temperature.celsius(liquids.stream().mapToDouble(l -> of.apply(l).grams() * at.apply(l).celsius()).sum() / grams);
+                : Temperature.celsius(liquids.stream()
+                                .mapToDouble(
+                                        l -> of.apply(l).grams() * at.apply(l).celsius())
+                                .sum()
+                        / grams);
     }
 
     /** Above which it scorches; empty for what does not. */

@@ -11,7 +11,10 @@ import io.causticon.core.quantity.Temperature;
  */
 public record PotCooling(double rate, double excess, double spread) {
 
-    /** A pot whose material is known: half as much again either way in nine of ten, for its shape, the draught and what it stands on. */
+    /**
+     * A pot whose material is known: half as much again either way in nine of ten, for its shape, the draught and what
+     * it stands on.
+     */
     public static final double KNOWN_VESSEL = 0.25;
 
     /** A pot of which nothing is known: steel stays warm nearly twice as long as plastic. */

@@ -11,9 +11,10 @@ import java.util.stream.IntStream;
 /**
  * Where a lye pot is going, from the model and from what was read so far.
  *
- * <p>A hundred runs with heat, losses, dissolving and melting drawn around their usual values; each is weighed by how well it meets the
- * readings (normal, 1.5 K for thermometer and stirring, wider as long as fewer than eight runs would count), and what is left of the
- * difference at the last reading fades out over ten minutes. Without readings it is the model's own spread.
+ * <p>A hundred runs with heat, losses, dissolving and melting drawn around their usual values; each is weighed by how
+ * well it meets the readings (normal, 1.5 K for thermometer and stirring, wider as long as fewer than eight runs would
+ * count), and what is left of the difference at the last reading fades out over ten minutes. Without readings it is the
+ * model's own spread.
  */
 public final class PotForecast {
 
@@ -49,9 +50,13 @@ public final class PotForecast {
     private PotForecast(List<LyePotCurve> curves, List<Reading> readings) {
         this.curves = curves;
         this.weights = weigh(readings);
-        Reading last = readings.stream().max(Comparator.comparingDouble(Reading::minute)).orElse(null);
+        Reading last = readings.stream()
+                .max(Comparator.comparingDouble(Reading::minute))
+                .orElse(null);
         this.lastMinute = last == null ? 0 : last.minute();
-        this.offsets = curves.stream().mapToDouble(c -> last == null ? 0 : last.celsius() - c.celsiusAt(last.minute())).toArray();
+        this.offsets = curves.stream()
+                .mapToDouble(c -> last == null ? 0 : last.celsius() - c.celsiusAt(last.minute()))
+                .toArray();
         this.peaks = peaks();
     }
 
@@ -74,17 +79,21 @@ public final class PotForecast {
                         Math.exp(LOG_MELTING * random.nextGaussian())))
                 .toList();
         // Somebody stands there with lye in the spoon: all processors at once.
-        return variations.parallelStream().map(v -> LyePotRun.run(asked.setup, asked.minutes, v)).toList();
+        return variations.parallelStream()
+                .map(v -> LyePotRun.run(asked.setup, asked.minutes, v))
+                .toList();
     }
 
     /** Central 80 % of the temperature at a minute, C. */
     public Interval band(double minute) {
-        return middleOf80(IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray());
+        return middleOf80(
+                IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray());
     }
 
     /** Median temperature at a minute, C. */
     public double middle(double minute) {
-        return quantile(IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray(), 0.5);
+        return quantile(
+                IntStream.range(0, RUNS).mapToDouble(i -> corrected(i, minute)).toArray(), 0.5);
     }
 
     /** Median of the highest temperature that is still to come, C. */
@@ -108,7 +117,8 @@ public final class PotForecast {
 
     /** Median minute at which all but a hundredth of the lye is dissolved; infinite if that is not to come. */
     public double dissolvedMinute() {
-        return quantile(curves.stream().mapToDouble(LyePotCurve::dissolvedMinute).toArray(), 0.5);
+        return quantile(
+                curves.stream().mapToDouble(LyePotCurve::dissolvedMinute).toArray(), 0.5);
     }
 
     /** Minutes until the median passes a limit; infinite if it does not. */
@@ -198,7 +208,10 @@ public final class PotForecast {
         return values[order[order.length - 1]];
     }
 
-    /** Places of the values from the lowest to the highest; by insertion, which for a hundred is faster than boxing them. */
+    /**
+     * Places of the values from the lowest to the highest; by insertion, which for a hundred is faster than boxing
+     * them.
+     */
     private static int[] ascending(double[] values) {
         int[] order = new int[values.length];
         for (int i = 0; i < values.length; i++) {

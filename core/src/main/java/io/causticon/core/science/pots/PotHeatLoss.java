@@ -7,10 +7,11 @@ import io.causticon.core.quantity.Temperature;
 /**
  * An open pot of lye or fats on the bench, and how fast it loses its heat.
  *
- * <p>Side and surface lose by free convection of air, {@code h = 1.42 (d/H)^(1/4)} and {@code 1.32 (d/D)^(1/4)} W/(m2 K) (laminar, W. H.
- * McAdams, Heat Transmission, 3rd ed. 1954, ch. 7), and by radiation, {@code 4 e sigma T^3}; the base into the bench; lye also by what evaporates.
- * In series with the wall and with the contents' own convection, which is slow in oil. The contents stand as high as they are wide, the pot
- * has no lid. No fat sets, so fats below some 30 C cool more slowly than this.
+ * <p>Side and surface lose by free convection of air, {@code h = 1.42 (d/H)^(1/4)} and {@code 1.32 (d/D)^(1/4)} W/(m2
+ * K) (laminar, W. H. McAdams, Heat Transmission, 3rd ed. 1954, ch. 7), and by radiation, {@code 4 e sigma T^3}; the
+ * base into the bench; lye also by what evaporates. In series with the wall and with the contents' own convection,
+ * which is slow in oil. The contents stand as high as they are wide, the pot has no lid. No fat sets, so fats below
+ * some 30 C cool more slowly than this.
  */
 final class PotHeatLoss {
 
@@ -19,12 +20,16 @@ final class PotHeatLoss {
     private static final double LAMINAR = 0.25;
     /** W/(m2 K4), CODATA 2018. */
     private static final double STEFAN_BOLTZMANN = 5.670374e-8;
+
     private static final double KELVIN = 273.15;
     /** Oil and water alike, from tables of total emissivity. */
     private static final double EMISSIVITY_OF_LIQUIDS = 0.93;
     /** Into a wooden bench or a board, W/(m2 K); estimate, 2 to 8. */
     private static final double BENCH = 4;
-    /** From the contents to the wall, W/(m2 K): free convection at a few kelvin, in lye and in oil at thirty times the viscosity (estimates, +-40 %). */
+    /**
+     * From the contents to the wall, W/(m2 K): free convection at a few kelvin, in lye and in oil at thirty times the
+     * viscosity (estimates, +-40 %).
+     */
     private static final double INSIDE_LYE = 300;
 
     private static final double INSIDE_FATS = 55;
@@ -61,13 +66,21 @@ final class PotHeatLoss {
     public static PotHeatLoss lye(Mass liquor, Share concentration, PotVessel vessel) {
         double w = concentration.fraction();
         return new PotHeatLoss(
-                vessel, w, INSIDE_LYE, liquor.grams() * LyeSolution.heatCapacity(w), liquor.grams() / 1000 / LyeSolution.density(w));
+                vessel,
+                w,
+                INSIDE_LYE,
+                liquor.grams() * LyeSolution.heatCapacity(w),
+                liquor.grams() / 1000 / LyeSolution.density(w));
     }
 
     /** @param fats melted, more than nothing */
     public static PotHeatLoss fats(Mass fats, PotVessel vessel) {
         return new PotHeatLoss(
-                vessel, Double.NaN, INSIDE_FATS, fats.grams() * HeatTransfer.FAT_CAPACITY, fats.grams() / 1000 / FATS_DENSITY);
+                vessel,
+                Double.NaN,
+                INSIDE_FATS,
+                fats.grams() * HeatTransfer.FAT_CAPACITY,
+                fats.grams() / 1000 / FATS_DENSITY);
     }
 
     /** Heat that contents and wall give for a kelvin, J/K. */

@@ -20,9 +20,10 @@ import java.util.OptionalDouble;
  * @param fed portions that are in
  * @param portions in how many it is fed
  * @param state what the readings say of the dissolving
- * @param frozen part of the water that must be ice to stay below the limit (or calm, for clear water) when it is fed at once; empty if all of
- *     it is not enough
- * @param minutes over which to feed it in an ice bath to stay below the limit; empty without a limit or if forty are not enough
+ * @param frozen part of the water that must be ice to stay below the limit (or calm, for clear water) when it is fed at
+ *     once; empty if all of it is not enough
+ * @param minutes over which to feed it in an ice bath to stay below the limit; empty without a limit or if forty are
+ *     not enough
  * @param crystals temperature below which crystals come out of this liquor
  */
 public record PotOutlook(
@@ -43,6 +44,7 @@ public record PotOutlook(
 
     /** Minutes after the feeding; by then it has turned. */
     static final double LOOK_AHEAD = 20;
+
     private static final double HORIZON_STEP = 5;
 
     /** g. */
@@ -62,22 +64,30 @@ public record PotOutlook(
         LyePotSetup setup = soFar.setup();
         Optional<Temperature> limit = soFar.limit();
         Optional<Instant> from = soFar.fedFrom();
-        List<PotForecast.Reading> readings = from.map(f -> readings(log, f, soFar.lastMinute(), now)).orElse(List.of());
+        List<PotForecast.Reading> readings =
+                from.map(f -> readings(log, f, soFar.lastMinute(), now)).orElse(List.of());
         LyePot liquid = ColdPlan.frozen(setup.contents(), 0, plan.freezer());
         Optional<Share> frozen = ColdPlan.leastFrozen(liquid, plan.freezer(), limit.orElse(CALM));
-        OptionalDouble minutes = limit.map(l -> ColdPlan.leastMinutes(setup.inBath(true), l)).orElse(OptionalDouble.empty());
+        OptionalDouble minutes =
+                limit.map(l -> ColdPlan.leastMinutes(setup.inBath(true), l)).orElse(OptionalDouble.empty());
         double sodium = soFar.weights().naoh().grams();
         return new PotOutlook(
                 soFar,
                 PotForecast.of(setup, horizon(soFar.minute(now)), readings),
-                PotSoFar.lyePortions(log).mapToInt(p -> p.entry().portion()).max().orElse(0),
-                log.first(Entry.PortionFed.class).map(p -> p.entry().of()).orElse(limit.isPresent() ? MANY_PORTIONS : FEW_PORTIONS),
+                PotSoFar.lyePortions(log)
+                        .mapToInt(p -> p.entry().portion())
+                        .max()
+                        .orElse(0),
+                log.first(Entry.PortionFed.class)
+                        .map(p -> p.entry().of())
+                        .orElse(limit.isPresent() ? MANY_PORTIONS : FEW_PORTIONS),
                 log.first(Entry.LyeClear.class).isPresent()
                         ? Levelling.State.TURNED
                         : Levelling.of(readings, lastFed(log, from)),
                 frozen,
                 minutes,
-                Temperature.celsius(LyeSolution.crystallisationCelsius(sodium / Math.max(LEAST_LIQUOR, sodium + liquid.water().grams()))));
+                Temperature.celsius(LyeSolution.crystallisationCelsius(
+                        sodium / Math.max(LEAST_LIQUOR, sodium + liquid.water().grams()))));
     }
 
     /** How far to look: in steps, so that the same runs serve for some minutes. */
@@ -101,7 +111,9 @@ public record PotOutlook(
 
     /** The temperature that its liquid is taken to start from: the ice's where there is ice. */
     public Temperature start() {
-        return ice().isPositive() ? setup().contents().iceStart() : setup().contents().waterStart();
+        return ice().isPositive()
+                ? setup().contents().iceStart()
+                : setup().contents().waterStart();
     }
 
     /** Whether the jug stands in ice water now; where nothing was logged, as is usual for this liquor. */
@@ -157,7 +169,8 @@ public record PotOutlook(
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == MeasurementPoint.LYE && !t.at().isBefore(from) && !t.at().isAfter(now))
                 .filter(t -> PotSoFar.minutes(from, t.at()) <= lastMinute)
-                .map(t -> new PotForecast.Reading(PotSoFar.minutes(from, t.at()), t.entry().temperature().celsius()))
+                .map(t -> new PotForecast.Reading(
+                        PotSoFar.minutes(from, t.at()), t.entry().temperature().celsius()))
                 .toList();
     }
 
@@ -166,17 +179,31 @@ public record PotOutlook(
         return soFar.minute(now);
     }
 
-    /** What it would peak at if all that is to be frozen has thawed: where a reading before the lye says that it may have. */
+    /**
+     * What it would peak at if all that is to be frozen has thawed: where a reading before the lye says that it may
+     * have.
+     */
     public Optional<Temperature> peakIfThawed() {
-        return liquid().filter(t -> ice().isPositive() && t.celsius() > THAWED && fed == 0).map(t -> {
-            LyePot thawed = ColdPlan.frozen(setup().contents(), 0, setup().contents().iceStart());
-            LyePotSetup same = new LyePotSetup(
-                    thawed, false, setup().feedMinutes(), setup().vessel(), setup().vesselStart(), setup().room(), setup().baths(), true);
-            return Temperature.celsius(LyePotRun.run(same, setup().feedMinutes() + LOOK_AHEAD).peakCelsius());
-        });
+        return liquid().filter(t -> ice().isPositive() && t.celsius() > THAWED && fed == 0)
+                .map(t -> {
+                    LyePot thawed = ColdPlan.frozen(
+                            setup().contents(), 0, setup().contents().iceStart());
+                    LyePotSetup same = new LyePotSetup(
+                            thawed,
+                            false,
+                            setup().feedMinutes(),
+                            setup().vessel(),
+                            setup().vesselStart(),
+                            setup().room(),
+                            setup().baths(),
+                            true);
+                    return Temperature.celsius(LyePotRun.run(same, setup().feedMinutes() + LOOK_AHEAD)
+                            .peakCelsius());
+                });
     }
 
     private static double lastFed(BatchLog log, Optional<Instant> from) {
-        return from.flatMap(f -> PotSoFar.lyePortions(log).reduce((a, b) -> b).map(p -> PotSoFar.minutes(f, p.at()))).orElse(0.0);
+        return from.flatMap(f -> PotSoFar.lyePortions(log).reduce((a, b) -> b).map(p -> PotSoFar.minutes(f, p.at())))
+                .orElse(0.0);
     }
 }

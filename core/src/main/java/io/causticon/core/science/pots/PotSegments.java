@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A pot's readings, cut where it was put somewhere else or warmed: only the readings since then tell where it is going, but the earlier
- * ones still tell how fast this pot cools.
+ * A pot's readings, cut where it was put somewhere else or warmed: only the readings since then tell where it is going,
+ * but the earlier ones still tell how fast this pot cools.
  *
  * @param segments in the order of time, each with at least one reading, but for the last, which may have none yet
  */
@@ -47,7 +47,9 @@ public record PotSegments(List<Segment> segments) {
         private boolean tellsTheRate() {
             return in == Bath.ROOM
                     && readings.size() >= ENOUGH
-                    && readings.get(readings.size() - 1).minute() - readings.get(0).minute() >= LONG_ENOUGH;
+                    && readings.get(readings.size() - 1).minute()
+                                    - readings.get(0).minute()
+                            >= LONG_ENOUGH;
         }
     }
 
@@ -107,7 +109,8 @@ public record PotSegments(List<Segment> segments) {
                 .filter(Segment::tellsTheRate)
                 .max(Comparator.comparingInt(s -> s.readings().size()))
                 .map(s -> CoolingMemory.Timed.of(
-                        CoolingFit.of(s.readings(), NOISE, new CoolingFit.Prior(expected, room, roomSpread)), expected));
+                        CoolingFit.of(s.readings(), NOISE, new CoolingFit.Prior(expected, room, roomSpread)),
+                        expected));
     }
 
     /** The same from what came before the current stretch. */

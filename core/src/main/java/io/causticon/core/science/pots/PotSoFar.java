@@ -17,7 +17,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * The lye pot of a batch as its log tells of it: what is in it, how it is fed and where it stands. No forecast is worked out.
+ * The lye pot of a batch as its log tells of it: what is in it, how it is fed and where it stands. No forecast is
+ * worked out.
  *
  * @param weights what was weighed, or is to be
  * @param setup the pot as it is known
@@ -27,9 +28,17 @@ import java.util.stream.Stream;
  * @param liquid what the liquid was read at before the lye; empty where it was not
  */
 public record PotSoFar(
-        Weights weights, LyePotSetup setup, Optional<Temperature> limit, Optional<Instant> fedFrom, Optional<Instant> clear, Optional<Temperature> liquid) {
+        Weights weights,
+        LyePotSetup setup,
+        Optional<Temperature> limit,
+        Optional<Instant> fedFrom,
+        Optional<Instant> clear,
+        Optional<Temperature> liquid) {
 
-    /** Lye that is fed and stirred is dissolved long before; a page that is opened a year later must not follow it through the year. */
+    /**
+     * Lye that is fed and stirred is dissolved long before; a page that is opened a year later must not follow it
+     * through the year.
+     */
     static final double LONGEST = 180;
 
     private static final double CLEAR_FEED = 4;
@@ -65,17 +74,28 @@ public record PotSoFar(
         return LyePotRun.run(setup, minutes);
     }
 
-    /** Minutes since the first lye; zero before. It stands still some time after the lye was clear, at the latest after three hours. */
+    /**
+     * Minutes since the first lye; zero before. It stands still some time after the lye was clear, at the latest after
+     * three hours.
+     */
     public double minute(Instant now) {
         return fedFrom.map(f -> Math.min(lastMinute(), minutes(f, now))).orElse(0.0);
     }
 
-    /** The last minute that is followed: what dissolves is looked at for as long again as after any feeding, what is clear is looked at no more. */
+    /**
+     * The last minute that is followed: what dissolves is looked at for as long again as after any feeding, what is
+     * clear is looked at no more.
+     */
     double lastMinute() {
-        return fedFrom.flatMap(f -> clear.map(c -> Math.min(LONGEST, Math.max(0, minutes(f, c)) + PotOutlook.LOOK_AHEAD))).orElse(LONGEST);
+        return fedFrom.flatMap(f ->
+                        clear.map(c -> Math.min(LONGEST, Math.max(0, minutes(f, c)) + PotOutlook.LOOK_AHEAD)))
+                .orElse(LONGEST);
     }
 
-    /** As it is done where nothing is known yet: what scorches is fed slowly in ice water, clear water quickly on the table. */
+    /**
+     * As it is done where nothing is known yet: what scorches is fed slowly in ice water, clear water quickly on the
+     * table.
+     */
     static LyePotSetup usual(BatchPlan plan, LyePot contents, Temperature room, boolean careful) {
         PotVessel vessel = Pots.vessel(plan.lyeVessel(), PotVessel.PLASTIC);
         return new LyePotSetup(contents, false, careful ? CAREFUL_FEED : CLEAR_FEED, vessel, room, room, careful, true);
@@ -87,10 +107,13 @@ public record PotSoFar(
         return log.of(Entry.PortionFed.class).filter(p -> p.at().isBefore(clear));
     }
 
-    /** In the bath as the log says; where it says nothing, milk and sugar stand in ice water and clear water does not. */
+    /**
+     * In the bath as the log says; where it says nothing, milk and sugar stand in ice water and clear water does not.
+     */
     private static LyePotSetup bathed(LyePotSetup usual, BatchLog log, Optional<Instant> fedFrom, Instant now) {
-        List<BatchLog.Timed<Entry.Bathed>> moves =
-                log.of(Entry.Bathed.class).filter(b -> b.entry().pot() == MeasurementPoint.LYE && !b.at().isAfter(now)).toList();
+        List<BatchLog.Timed<Entry.Bathed>> moves = log.of(Entry.Bathed.class)
+                .filter(b -> b.entry().pot() == MeasurementPoint.LYE && !b.at().isAfter(now))
+                .toList();
         if (moves.isEmpty()) {
             return usual;
         }
@@ -98,7 +121,8 @@ public record PotSoFar(
         double from = Double.NaN;
         for (BatchLog.Timed<Entry.Bathed> move : moves) {
             double minute = fedFrom.map(f -> minutes(f, move.at())).orElse(0.0);
-            // Tap water is not counted on: it holds a peak back far less than ice does, and a forecast that errs must err hot.
+            // Tap water is not counted on: it holds a peak back far less than ice does, and a forecast that errs must
+            // err hot.
             boolean cold = move.entry().into() == Bath.ICE_BATH;
             if (cold && Double.isNaN(from)) {
                 from = minute;
@@ -121,7 +145,8 @@ public record PotSoFar(
             return usual;
         }
         double soFar = minutes(from.get(), last.get().at());
-        return Math.min(LONGEST, soFar * last.get().entry().of() / (last.get().entry().portion() - 1.0));
+        return Math.min(
+                LONGEST, soFar * last.get().entry().of() / (last.get().entry().portion() - 1.0));
     }
 
     /**
@@ -146,20 +171,25 @@ public record PotSoFar(
                     .toList();
             Optional<Instant> portion = log.first(Entry.PortionFed.class).map(BatchLog.Timed::at);
             if (portion.isPresent()) {
-                return new Beginning(portion, read.stream()
-                        .filter(t -> t.at().isBefore(portion.get()))
-                        .reduce((earlier, later) -> later)
-                        .map(t -> t.entry().temperature()));
+                return new Beginning(
+                        portion,
+                        read.stream()
+                                .filter(t -> t.at().isBefore(portion.get()))
+                                .reduce((earlier, later) -> later)
+                                .map(t -> t.entry().temperature()));
             }
             Optional<BatchLog.Timed<Entry.TemperatureRead>> before = Optional.empty();
             for (BatchLog.Timed<Entry.TemperatureRead> reading : read) {
                 double celsius = reading.entry().temperature().celsius();
                 boolean warm = celsius > room.celsius() + ABOVE_THE_ROOM;
-                boolean soon = before.filter(b -> minutes(b.at(), reading.at()) <= SOON).isPresent();
-                boolean rises = soon && celsius > before.get().entry().temperature().celsius() + RISE;
+                boolean soon = before.filter(b -> minutes(b.at(), reading.at()) <= SOON)
+                        .isPresent();
+                boolean rises =
+                        soon && celsius > before.get().entry().temperature().celsius() + RISE;
                 if (warm || rises) {
                     return new Beginning(
-                            Optional.of(soon ? before.get().at() : reading.at()), before.map(b -> b.entry().temperature()));
+                            Optional.of(soon ? before.get().at() : reading.at()),
+                            before.map(b -> b.entry().temperature()));
                 }
                 before = Optional.of(reading);
             }

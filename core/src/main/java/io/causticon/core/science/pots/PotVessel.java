@@ -1,7 +1,8 @@
 package io.causticon.core.science.pots;
 
 /**
- * What lye or fats stand in, as far as heat goes. Values for about 300 ml, from wall mass and wetted share (estimates, +-30 %).
+ * What lye or fats stand in, as far as heat goes. Values for about 300 ml, from wall mass and wetted share (estimates,
+ * +-30 %).
  *
  * @param capacity heat that the wetted wall takes up, J/K
  * @param bathTransfer through the wall into a bath, W/(m2 K)

@@ -11,8 +11,8 @@ import io.causticon.core.quantity.Temperature;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Lye and fats of a batch as they stand on the bench, in the vessels that its plan names. Where it names none the lye is taken to be in a plastic
- * jug and the fats in a steel pot, which is known much less well.
+ * Lye and fats of a batch as they stand on the bench, in the vessels that its plan names. Where it names none the lye
+ * is taken to be in a plastic jug and the fats in a steel pot, which is known much less well.
  */
 public final class Pots {
 
@@ -40,7 +40,8 @@ public final class Pots {
             return PotHeatLoss.fats(atLeast(weights.fatMass()), vessel(plan.fatsVessel(), PotVessel.STEEL));
         }
         Mass liquor = atLeast(weights.lye().plus(weights.water()));
-        return PotHeatLoss.lye(liquor, Share.fraction(weights.lye().dividedBy(liquor)), vessel(plan.lyeVessel(), PotVessel.PLASTIC));
+        return PotHeatLoss.lye(
+                liquor, Share.fraction(weights.lye().dividedBy(liquor)), vessel(plan.lyeVessel(), PotVessel.PLASTIC));
     }
 
     private static @Nullable Vessel named(BatchPlan plan, MeasurementPoint spot) {

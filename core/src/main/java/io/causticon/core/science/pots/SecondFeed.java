@@ -14,7 +14,8 @@ import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
- * A liquid that joins the lye once that has cooled: strong lye first, milk later. It is a feeding of its own, with its own limit.
+ * A liquid that joins the lye once that has cooled: strong lye first, milk later. It is a feeding of its own, with its
+ * own limit.
  *
  * @param liquids what joins
  * @param limit above which it scorches; empty for what does not
@@ -59,7 +60,10 @@ public record SecondFeed(
     public static Optional<SecondFeed> of(BatchPlan plan, BatchLog log, Temperature room, Optional<Temperature> lye) {
         Weights weights = AsWeighed.of(plan, log).weights();
         List<Entry.PortionFed> fed = log.first(Entry.LyeClear.class)
-                .map(clear -> log.of(Entry.PortionFed.class).filter(p -> !p.at().isBefore(clear.at())).map(BatchLog.Timed::entry).toList())
+                .map(clear -> log.of(Entry.PortionFed.class)
+                        .filter(p -> !p.at().isBefore(clear.at()))
+                        .map(BatchLog.Timed::entry)
+                        .toList())
                 .orElse(List.of());
         OptionalInt portions = fed.stream().mapToInt(Entry.PortionFed::of).findFirst();
         int in = fed.stream().mapToInt(Entry.PortionFed::portion).max().orElse(0);
@@ -75,13 +79,24 @@ public record SecondFeed(
             return Optional.empty();
         }
         LyeDilution dilution = new LyeDilution(
-                joining.lye(), joining.blend(), firstWater, lye, joining.water(), joining.waterStart(room), joining.ice(), joining.iceStart(plan.freezer()), joining.solids(), joining.acidMoles());
+                joining.lye(),
+                joining.blend(),
+                firstWater,
+                lye,
+                joining.water(),
+                joining.waterStart(room),
+                joining.ice(),
+                joining.iceStart(plan.freezer()),
+                joining.solids(),
+                joining.acidMoles());
         Optional<Temperature> limit = joining.limit();
         return Optional.of(new SecondFeed(
                 joining.liquids(),
                 limit,
                 dilution.highest(),
-                joining.ice().isPositive() ? Optional.of(dilution.thawedAt(LiquidState.FRIDGE).highest()) : Optional.empty(),
+                joining.ice().isPositive()
+                        ? Optional.of(dilution.thawedAt(LiquidState.FRIDGE).highest())
+                        : Optional.empty(),
                 limit.map(dilution::warmestLye),
                 portions.orElse(limit.isPresent() ? CAREFUL_PORTIONS : CALM_PORTIONS),
                 fed));

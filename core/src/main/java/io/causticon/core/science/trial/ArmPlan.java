@@ -27,7 +27,10 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** Plans of the arms of a trial: of one part of a batch as if it were all of one, and of batches or cups that differ from a plan in one thing. */
+/**
+ * Plans of the arms of a trial: of one part of a batch as if it were all of one, and of batches or cups that differ
+ * from a plan in one thing.
+ */
 public final class ArmPlan {
 
     /** What the arm without anything is called. */
@@ -41,8 +44,9 @@ public final class ArmPlan {
     public record Calling<T>(String name, T what) {}
 
     /**
-     * One part as a batch of its own, of the whole plan's fats: its own liquids and additives go into all of it. Superfat and lye concentration are those that
-     * the part had, so that the lye is what it was: nothing is put right that was judged.
+     * One part as a batch of its own, of the whole plan's fats: its own liquids and additives go into all of it.
+     * Superfat and lye concentration are those that the part had, so that the lye is what it was: nothing is put right
+     * that was judged.
      *
      * @param portion its name; empty for the whole plan
      * @return empty where the plan cannot be divided or has no such part
@@ -54,7 +58,10 @@ public final class ArmPlan {
         if (!Portions.check(plan).isEmpty()) {
             return Optional.empty();
         }
-        return Portions.of(plan).amounts().stream().filter(a -> a.portion().name().equals(portion)).findFirst().map(a -> whole(plan, a));
+        return Portions.of(plan).amounts().stream()
+                .filter(a -> a.portion().name().equals(portion))
+                .findFirst()
+                .map(a -> whole(plan, a));
     }
 
     private static BatchPlan whole(BatchPlan plan, PortionAmounts part) {
@@ -66,21 +73,35 @@ public final class ArmPlan {
                 .map(l -> new LiquidPart(l.liquid(), Share.fraction(l.mass().dividedBy(liquid)), l.state(), l.joins()))
                 .toList();
         List<AdditivePortion> additives = new ArrayList<>(formula.additives());
-        part.additives().forEach(a -> additives.add(new AdditivePortion(
-                a.additive(), a.mass().times(times), Dose.ofFats(Share.fraction(a.mass().dividedBy(partFats))), a.joins())));
+        part.additives()
+                .forEach(a -> additives.add(new AdditivePortion(
+                        a.additive(),
+                        a.mass().times(times),
+                        Dose.ofFats(Share.fraction(a.mass().dividedBy(partFats))),
+                        a.joins())));
         Formula whole = new Formula(
-                formula.fats(), formula.alkali(), part.superfat(), LiquidTarget.concentration(part.concentration().fraction()), liquids, additives);
+                formula.fats(),
+                formula.alkali(),
+                part.superfat(),
+                LiquidTarget.concentration(part.concentration().fraction()),
+                liquids,
+                additives);
         return plan.with(whole).with(undivided(plan.pouring()));
     }
 
     private static Pouring undivided(Pouring pouring) {
         Pouring.SizedBy sized = pouring.sizedBy() == Pouring.SizedBy.CUPS ? Pouring.SizedBy.WEIGHTS : pouring.sizedBy();
-        return new Pouring(sized, pouring.fillHeight(), pouring.overage(), pouring.spare(), pouring.thickness(), Portioning.WHOLE);
+        return new Pouring(
+                sized, pouring.fillHeight(), pouring.overage(), pouring.spare(), pouring.thickness(), Portioning.WHOLE);
     }
 
     /** One batter in equal cups, each with a liquid of its own in the batter. */
     public static BatchPlan cupsOfLiquids(BatchPlan base, List<Calling<Liquid>> liquids, Share ofFats) {
-        return cups(base, liquids.stream().map(l -> cup(l.name(), liquids.size()).with(l.what(), Dose.ofFats(ofFats))).toList());
+        return cups(
+                base,
+                liquids.stream()
+                        .map(l -> cup(l.name(), liquids.size()).with(l.what(), Dose.ofFats(ofFats)))
+                        .toList());
     }
 
     /** One batter in equal cups, the first of them plain, each other with an additive of its own. */
@@ -96,21 +117,33 @@ public final class ArmPlan {
     }
 
     private static BatchPlan cups(BatchPlan base, List<Portion> cups) {
-        return small(base).with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.CUPS, cups, Portioning.USUALLY_STUCK)));
+        return small(base)
+                .with(Pouring.PLAIN.divided(new Portioning(Portioning.Way.CUPS, cups, Portioning.USUALLY_STUCK)));
     }
 
-    /** A batch of one fat alone, with the superfat and the water of the plan, and nothing else in it that the plan has beside fats, lye and liquid. */
+    /**
+     * A batch of one fat alone, with the superfat and the water of the plan, and nothing else in it that the plan has
+     * beside fats, lye and liquid.
+     */
     public static BatchPlan ofOneFat(BatchPlan base, Fat fat, Mass fats) {
         Formula formula = base.formula();
-        return small(base).with(new Formula(
-                List.of(new FatPortion(fat, fats)), formula.alkali(), formula.superfat(), formula.liquidTarget(), formula.liquidParts(), List.of()));
+        return small(base)
+                .with(new Formula(
+                        List.of(new FatPortion(fat, fats)),
+                        formula.alkali(),
+                        formula.superfat(),
+                        formula.liquidTarget(),
+                        formula.liquidParts(),
+                        List.of()));
     }
 
     /** The plan with one liquid in place of all of its own. */
     public static BatchPlan withLiquid(BatchPlan base, Liquid liquid, Mass fats) {
         Formula formula = base.formula().scaledTo(fats);
         LiquidPart first = formula.liquidParts().get(0);
-        return small(base).with(formula.withLiquid(formula.liquidTarget(), List.of(new LiquidPart(liquid, Share.WHOLE, first.state()))));
+        return small(base)
+                .with(formula.withLiquid(
+                        formula.liquidTarget(), List.of(new LiquidPart(liquid, Share.WHOLE, first.state()))));
     }
 
     /** The plan with one additive more. */

@@ -7,8 +7,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * An effect that is not what it was at the panel before: the two intervals do not meet, which happens by chance in fewer than one of a hundred pairs that are
- * alike (two nine-of-ten intervals apart).
+ * An effect that is not what it was at the panel before: the two intervals do not meet, which happens by chance in
+ * fewer than one of a hundred pairs that are alike (two nine-of-ten intervals apart).
  *
  * @param arm its name
  * @param scale what was graded
@@ -23,7 +23,9 @@ public record EffectChange(String arm, SensoryScale scale, Effect before, Effect
         for (int i = 0; i < effects.size(); i++) {
             Effect before = effects.get(i);
             effects.subList(i + 1, effects.size()).stream()
-                    .filter(e -> e.arm().equals(before.arm()) && e.scale() == before.scale() && !e.age().equals(before.age()))
+                    .filter(e -> e.arm().equals(before.arm())
+                            && e.scale() == before.scale()
+                            && !e.age().equals(before.age()))
                     .findFirst()
                     .filter(e -> areApart(before.interval(), e.interval()))
                     .ifPresent(e -> changes.add(new EffectChange(before.arm(), before.scale(), before, e)));

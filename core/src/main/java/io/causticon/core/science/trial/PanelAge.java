@@ -43,7 +43,9 @@ public enum PanelAge {
 
     /** As which panel an age counts; empty for one that is between two of them. */
     public static Optional<PanelAge> of(Duration sinceCut) {
-        return Arrays.stream(values()).filter(a -> sinceCut.compareTo(a.from) >= 0 && sinceCut.compareTo(a.to) <= 0).findFirst();
+        return Arrays.stream(values())
+                .filter(a -> sinceCut.compareTo(a.from) >= 0 && sinceCut.compareTo(a.to) <= 0)
+                .findFirst();
     }
 
     /** The same in words; one between two of them counts as what it is. */

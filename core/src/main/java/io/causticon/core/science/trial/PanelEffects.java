@@ -25,9 +25,10 @@ import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 
 /**
  * What grades come to: a linear mixed model of one scale,
- * {@code y = round + arm at its age + place b + (judge and arm) + error}. Each round of a judge has a level of its own, so that strict judges and tired days
- * cancel; what a judge has for or against an arm is random; its share of the variance is fitted by restricted maximum likelihood (Patterson and Thompson,
- * Biometrika 58, 1971). Where it is not nothing, degrees of freedom are those of judges and arms together, fewer and on the safe side.
+ * {@code y = round + arm at its age + place b + (judge and arm) + error}. Each round of a judge has a level of its own,
+ * so that strict judges and tired days cancel; what a judge has for or against an arm is random; its share of the
+ * variance is fitted by restricted maximum likelihood (Patterson and Thompson, Biometrika 58, 1971). Where it is not
+ * nothing, degrees of freedom are those of judges and arms together, fewer and on the safe side.
  */
 public final class PanelEffects {
 
@@ -38,20 +39,26 @@ public final class PanelEffects {
     private static final double MOST_MISSING = 99;
     private static final double SINGULAR = 1e-9;
 
-    /** What is felt is told in whole grades: that alone makes a twelfth of a grade squared, however well judges agree. */
+    /**
+     * What is felt is told in whole grades: that alone makes a twelfth of a grade squared, however well judges agree.
+     */
     private static final double STEP_VARIANCE = 1.0 / 12;
 
     private PanelEffects() {}
 
     /**
-     * All differences from the control, by scale, age and arm in the order in which they come; grades of an arm that the control was not graded beside are left out.
+     * All differences from the control, by scale, age and arm in the order in which they come; grades of an arm that
+     * the control was not graded beside are left out.
      *
      * @param control name of the arm that the others are compared with
      */
     public static List<Effect> of(List<Sitting> sittings, String control) {
         List<Effect> effects = new ArrayList<>();
         Map<SensoryScale, List<Sitting>> scales = new LinkedHashMap<>();
-        sittings.stream().sorted(Comparator.comparing(Sitting::scale)).forEach(s -> scales.computeIfAbsent(s.scale(), k -> new ArrayList<>()).add(s));
+        sittings.stream()
+                .sorted(Comparator.comparing(Sitting::scale))
+                .forEach(s -> scales.computeIfAbsent(s.scale(), k -> new ArrayList<>())
+                        .add(s));
         scales.values().forEach(s -> effects.addAll(new Model(s, control).effects()));
         return effects;
     }
@@ -75,10 +82,21 @@ public final class PanelEffects {
             this.data = all.stream().filter(s -> withControl.contains(round(s))).toList();
             this.rounds = data.stream().map(Model::round).distinct().toList();
             this.pairs = data.stream().map(Model::pair).distinct().toList();
-            data.stream().filter(s -> !s.arm().equals(control)).map(s -> s.age() + "\u0000" + s.arm()).distinct().forEach(c -> cells.add(c.split("\u0000", 2)));
+            data.stream()
+                    .filter(s -> !s.arm().equals(control))
+                    .map(s -> s.age() + "\u0000" + s.arm())
+                    .distinct()
+                    .forEach(c -> cells.add(c.split("\u0000", 2)));
             // A slope over the places wants rounds whose order differs.
-            this.places = data.stream().map(s -> s.arm() + "\u0000" + s.place()).distinct().count() > data.stream().map(Sitting::arm).distinct().count() ? 1 : 0;
-            this.design = MatrixUtils.createRealMatrix(Math.max(1, data.size()), Math.max(1, cells.size() + rounds.size() + places));
+            this.places = data.stream()
+                                    .map(s -> s.arm() + "\u0000" + s.place())
+                                    .distinct()
+                                    .count()
+                            > data.stream().map(Sitting::arm).distinct().count()
+                    ? 1
+                    : 0;
+            this.design = MatrixUtils.createRealMatrix(
+                    Math.max(1, data.size()), Math.max(1, cells.size() + rounds.size() + places));
             double[] y = new double[Math.max(1, data.size())];
             for (int i = 0; i < data.size(); i++) {
                 Sitting s = data.get(i);
@@ -102,7 +120,10 @@ public final class PanelEffects {
             return s.judge() + "\u0000" + s.arm();
         }
 
-        /** What a variance ratio gives: coefficients, their covariance without the error's variance, that variance, the restricted likelihood. */
+        /**
+         * What a variance ratio gives: coefficients, their covariance without the error's variance, that variance, the
+         * restricted likelihood.
+         */
         private record Fit(RealVector coefficients, RealMatrix covariance, double variance, double likelihood) {}
 
         private Fit fit(double ratio) {
@@ -119,12 +140,17 @@ public final class PanelEffects {
             CholeskyDecomposition cholesky = new CholeskyDecomposition(v);
             RealMatrix inverse = cholesky.getSolver().getInverse();
             RealMatrix information = design.transposeMultiply(inverse).multiply(design);
-            RealMatrix covariance = new QRDecomposer(SINGULAR).decompose(information).getInverse();
-            RealVector coefficients = covariance.operate(design.transposeMultiply(inverse).operate(grades));
+            RealMatrix covariance =
+                    new QRDecomposer(SINGULAR).decompose(information).getInverse();
+            RealVector coefficients =
+                    covariance.operate(design.transposeMultiply(inverse).operate(grades));
             RealVector residual = grades.subtract(design.operate(coefficients));
             double squares = residual.dotProduct(inverse.operate(residual));
             double variance = Math.max(STEP_VARIANCE, squares / (n - p));
-            double likelihood = -0.5 * ((n - p) * Math.log(variance) + logDeterminant(cholesky) + Math.log(new LUDecomposition(information).getDeterminant()));
+            double likelihood = -0.5
+                    * ((n - p) * Math.log(variance)
+                            + logDeterminant(cholesky)
+                            + Math.log(new LUDecomposition(information).getDeterminant()));
             return new Fit(coefficients, covariance, variance, likelihood);
         }
 
@@ -157,22 +183,36 @@ public final class PanelEffects {
             List<Effect> effects = new ArrayList<>();
             double[] chances = new double[cells.size()];
             for (int c = 0; c < cells.size(); c++) {
-                double error = Math.sqrt(Math.max(0, fit.variance() * fit.covariance().getEntry(c, c)));
+                double error =
+                        Math.sqrt(Math.max(0, fit.variance() * fit.covariance().getEntry(c, c)));
                 double difference = fit.coefficients().getEntry(c);
-                double real = error > 0 ? t.cumulativeProbability(Math.abs(difference) / error) : difference == 0 ? 0.5 : 1;
+                double real =
+                        error > 0 ? t.cumulativeProbability(Math.abs(difference) / error) : difference == 0 ? 0.5 : 1;
                 chances[c] = 2 * (1 - real);
                 double sure = reach * error;
                 int missing = Math.abs(difference) >= sure || difference == 0
                         ? 0
                         : (int) Math.ceil(Math.min(MOST_MISSING, rounds.size() * (Math.pow(sure / difference, 2) - 1)));
-                effects.add(new Effect(cells.get(c)[1], scale, cells.get(c)[0], difference, Interval.between(difference - sure, difference + sure), real, false, missing));
+                effects.add(new Effect(
+                        cells.get(c)[1],
+                        scale,
+                        cells.get(c)[0],
+                        difference,
+                        Interval.between(difference - sure, difference + sure),
+                        real,
+                        false,
+                        missing));
             }
             return found(effects, chances);
         }
 
         private double ratio() {
-            return new BrentOptimizer(1e-6, 1e-8).optimize(
-                            new MaxEval(200), new UnivariateObjectiveFunction(r -> fit(r).likelihood()), GoalType.MAXIMIZE, new SearchInterval(0, MOST_RATIO, 0.5))
+            return new BrentOptimizer(1e-6, 1e-8)
+                    .optimize(
+                            new MaxEval(200),
+                            new UnivariateObjectiveFunction(r -> fit(r).likelihood()),
+                            GoalType.MAXIMIZE,
+                            new SearchInterval(0, MOST_RATIO, 0.5))
                     .getPoint();
         }
 
@@ -186,7 +226,17 @@ public final class PanelEffects {
             List<Effect> told = new ArrayList<>(effects);
             for (int k = 0; k < order.size() && chances[order.get(k)] * (order.size() - k) <= FOUND_BELOW; k++) {
                 Effect e = effects.get(order.get(k));
-                told.set(order.get(k), new Effect(e.arm(), e.scale(), e.age(), e.difference(), e.interval(), e.chanceReal(), true, e.roundsMissing()));
+                told.set(
+                        order.get(k),
+                        new Effect(
+                                e.arm(),
+                                e.scale(),
+                                e.age(),
+                                e.difference(),
+                                e.interval(),
+                                e.chanceReal(),
+                                true,
+                                e.roundsMissing()));
             }
             return told;
         }
@@ -199,7 +249,10 @@ public final class PanelEffects {
                 int count = 0;
                 for (Sitting s : data) {
                     if (s.age().equals(cell[0]) && s.arm().equals(cell[1])) {
-                        Sitting beside = data.stream().filter(o -> round(o).equals(round(s)) && !isCompared(o)).findFirst().orElseThrow();
+                        Sitting beside = data.stream()
+                                .filter(o -> round(o).equals(round(s)) && !isCompared(o))
+                                .findFirst()
+                                .orElseThrow();
                         sum += s.grade() - beside.grade();
                         count++;
                     }

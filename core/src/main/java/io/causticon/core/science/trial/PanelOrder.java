@@ -5,8 +5,9 @@ import java.util.Collections;
 import java.util.List;
 
 /**
- * In which order a judge meets the arms: a Latin square whose rows also balance who follows whom (Williams, Australian Journal of Scientific Research A 2,
- * 1949). With an even number of arms as many rows balance it, with an odd number twice as many.
+ * In which order a judge meets the arms: a Latin square whose rows also balance who follows whom (Williams, Australian
+ * Journal of Scientific Research A 2, 1949). With an even number of arms as many rows balance it, with an odd number
+ * twice as many.
  */
 public final class PanelOrder {
 

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * When arms are to be judged, each at its own age. Arms that were cut together sit together; of what was made over weeks those sit together that are of one
- * age then.
+ * When arms are to be judged, each at its own age. Arms that were cut together sit together; of what was made over
+ * weeks those sit together that are of one age then.
  *
  * @param age of the panel
  * @param arms who sits, by name
@@ -42,13 +42,15 @@ public record PanelPlan(PanelAge age, List<String> arms, Instant due, Instant cl
      */
     public static List<PanelPlan> of(Map<String, Instant> cuts, Map<String, Set<String>> judged, Instant now) {
         List<PanelPlan> all = new ArrayList<>();
-        List<String> byCut = cuts.keySet().stream().sorted(Comparator.comparing(cuts::get)).toList();
+        List<String> byCut =
+                cuts.keySet().stream().sorted(Comparator.comparing(cuts::get)).toList();
         for (PanelAge age : PanelAge.values()) {
             Set<String> done = judged.getOrDefault(age.words(), Set.of());
             for (int from = 0; from < byCut.size(); ) {
                 Instant closes = cuts.get(byCut.get(from)).plus(age.to());
                 int to = from;
-                while (to < byCut.size() && !cuts.get(byCut.get(to)).plus(age.from()).isAfter(closes)) {
+                while (to < byCut.size()
+                        && !cuts.get(byCut.get(to)).plus(age.from()).isAfter(closes)) {
                     to++;
                 }
                 all.add(panel(age, byCut.subList(from, to), cuts, done, now));
@@ -58,7 +60,8 @@ public record PanelPlan(PanelAge age, List<String> arms, Instant due, Instant cl
         return all;
     }
 
-    private static PanelPlan panel(PanelAge age, List<String> arms, Map<String, Instant> cuts, Set<String> done, Instant now) {
+    private static PanelPlan panel(
+            PanelAge age, List<String> arms, Map<String, Instant> cuts, Set<String> done, Instant now) {
         Instant first = cuts.get(arms.get(0));
         Instant last = cuts.get(arms.get(arms.size() - 1));
         Instant closes = first.plus(age.to());
@@ -66,7 +69,9 @@ public record PanelPlan(PanelAge age, List<String> arms, Instant due, Instant cl
         // Halfway between the oldest's and the youngest's day, and not before the youngest is old enough.
         Instant middle = first.plus(Duration.between(first, last).dividedBy(2)).plus(age.due());
         Instant due = middle.isBefore(opens) ? opens : middle.isAfter(closes) ? closes : middle;
-        State state = done.containsAll(arms) ? State.JUDGED : now.isAfter(closes) ? State.MISSED : now.isBefore(opens) ? State.COMES : State.OPEN;
+        State state = done.containsAll(arms)
+                ? State.JUDGED
+                : now.isAfter(closes) ? State.MISSED : now.isBefore(opens) ? State.COMES : State.OPEN;
         return new PanelPlan(age, arms, due, closes, state);
     }
 

@@ -53,13 +53,15 @@ public record PlanDifference(Aspect aspect, Phrase words) {
         Set<Key> keys = new LinkedHashSet<>(before.keySet());
         keys.addAll(after.keySet());
         for (Aspect aspect : Aspect.values()) {
-            keys.stream().filter(k -> k.aspect() == aspect && (isTold(k, before) && isTold(k, after))).forEach(k -> {
-                Object one = before.get(k);
-                Object two = after.get(k);
-                if (differ(one, two)) {
-                    all.add(new PlanDifference(aspect, words(k, one, two)));
-                }
-            });
+            keys.stream()
+                    .filter(k -> k.aspect() == aspect && (isTold(k, before) && isTold(k, after)))
+                    .forEach(k -> {
+                        Object one = before.get(k);
+                        Object two = after.get(k);
+                        if (differ(one, two)) {
+                            all.add(new PlanDifference(aspect, words(k, one, two)));
+                        }
+                    });
         }
         return all;
     }
@@ -98,7 +100,9 @@ public record PlanDifference(Aspect aspect, Phrase words) {
         String subject = whole < 0 ? key.subject() : key.subject().substring(0, whole);
         String of = whole < 0 ? "" : key.subject().substring(whole + 1);
         if (one == null) {
-            return two instanceof String text && text.isEmpty() ? Phrase.of("with {}", subject) : Phrase.of("with {} {}{}", subject, value(Objects.requireNonNull(two)), of);
+            return two instanceof String text && text.isEmpty()
+                    ? Phrase.of("with {}", subject)
+                    : Phrase.of("with {} {}{}", subject, value(Objects.requireNonNull(two)), of);
         } else if (two == null) {
             return Phrase.of("without {}", subject);
         }
@@ -123,7 +127,11 @@ public record PlanDifference(Aspect aspect, Phrase words) {
         facts.put(new Key(Aspect.MOULD, "mould"), mould == null ? "not said" : mould.name());
         put(facts, Aspect.MOULD, "filled to", pouring.fillHeight());
         facts.put(new Key(Aspect.MOULD, "bars"), pouring.thickness());
-        put(facts, Aspect.MOULD, "for what is left over", pouring.spare() == null ? null : pouring.spare().name());
+        put(
+                facts,
+                Aspect.MOULD,
+                "for what is left over",
+                pouring.spare() == null ? null : pouring.spare().name());
         facts.put(new Key(Aspect.SIZE, "fats"), plan.formula().fatMass());
         facts.put(new Key(Aspect.SIZE, "made beyond the mould"), pouring.overage());
         facts.put(new Key(Aspect.SIZE, "sized by"), lower(pouring.sizedBy()));
@@ -147,20 +155,41 @@ public record PlanDifference(Aspect aspect, Phrase words) {
     private static void formula(Formula formula, Map<Key, Object> facts) {
         double fats = formula.fatMass().grams();
         formula.fats().forEach(f -> {
-            merge(facts, new Key(Aspect.FATS, f.fat().name()), Share.fraction(f.mass().grams() / fats));
-            facts.put(new Key(Aspect.FATS, "saponification value of " + f.fat().name(), f.fat().name()), Long.toString(Math.round(f.fat().saponificationValue())));
+            merge(
+                    facts,
+                    new Key(Aspect.FATS, f.fat().name()),
+                    Share.fraction(f.mass().grams() / fats));
+            facts.put(
+                    new Key(
+                            Aspect.FATS,
+                            "saponification value of " + f.fat().name(),
+                            f.fat().name()),
+                    Long.toString(Math.round(f.fat().saponificationValue())));
             if (f.afterCook()) {
-                facts.put(new Key(Aspect.FATS, f.fat().name() + " after the cook", f.fat().name()), "");
+                facts.put(
+                        new Key(
+                                Aspect.FATS,
+                                f.fat().name() + " after the cook",
+                                f.fat().name()),
+                        "");
             }
             if (f.lot() != null && !f.lot().isBlank()) {
-                facts.put(new Key(Aspect.FATS, f.fat().name() + " of lot", f.fat().name()), f.lot());
+                facts.put(
+                        new Key(Aspect.FATS, f.fat().name() + " of lot", f.fat().name()), f.lot());
             }
         });
-        facts.put(new Key(Aspect.ALKALI, "sodium hydroxide in the alkali"), formula.alkali().naohShare());
-        facts.put(new Key(Aspect.ALKALI, "purity of the sodium hydroxide"), formula.alkali().naohPurity());
+        facts.put(
+                new Key(Aspect.ALKALI, "sodium hydroxide in the alkali"),
+                formula.alkali().naohShare());
+        facts.put(
+                new Key(Aspect.ALKALI, "purity of the sodium hydroxide"),
+                formula.alkali().naohPurity());
         if (formula.alkali().naohShare().complement().isPositive()) {
-            facts.put(new Key(Aspect.ALKALI, "purity of the potassium hydroxide"), formula.alkali().kohPurity());
-            facts.put(new Key(Aspect.ALKALI, "that purity"), formula.alkali().kohCertified() ? "certified" : "as usual");
+            facts.put(
+                    new Key(Aspect.ALKALI, "purity of the potassium hydroxide"),
+                    formula.alkali().kohPurity());
+            facts.put(
+                    new Key(Aspect.ALKALI, "that purity"), formula.alkali().kohCertified() ? "certified" : "as usual");
         }
         facts.put(new Key(Aspect.SUPERFAT, "superfat"), formula.superfat());
         if (FormulaCheck.of(formula).isEmpty()) {
@@ -168,12 +197,26 @@ public record PlanDifference(Aspect aspect, Phrase words) {
             facts.put(new Key(Aspect.CONCENTRATION, "lye concentration"), balance.concentration());
             // How much liquid there is, is a matter of the concentration.
             double liquid = balance.liquidMass().grams();
-            balance.liquids().forEach(l -> merge(
-                    facts, new Key(Aspect.LIQUIDS, l.words() + (l.dissolvesLye() ? "" : " at " + lower(l.joins())) + ", of the liquid"), Share.fraction(l.mass().grams() / liquid)));
+            balance.liquids()
+                    .forEach(l -> merge(
+                            facts,
+                            new Key(
+                                    Aspect.LIQUIDS,
+                                    l.words() + (l.dissolvesLye() ? "" : " at " + lower(l.joins()))
+                                            + ", of the liquid"),
+                            Share.fraction(l.mass().grams() / liquid)));
         }
         formula.additives().forEach(a -> {
-            merge(facts, new Key(Aspect.ADDITIVES, a.additive().name() + ", of the fats"), Share.fraction(a.mass().grams() / fats));
-            facts.put(new Key(Aspect.ADDITIVES, a.additive().name() + " goes in", a.additive().name() + ", of the fats"), lower(a.joins()));
+            merge(
+                    facts,
+                    new Key(Aspect.ADDITIVES, a.additive().name() + ", of the fats"),
+                    Share.fraction(a.mass().grams() / fats));
+            facts.put(
+                    new Key(
+                            Aspect.ADDITIVES,
+                            a.additive().name() + " goes in",
+                            a.additive().name() + ", of the fats"),
+                    lower(a.joins()));
         });
     }
 
@@ -194,8 +237,12 @@ public record PlanDifference(Aspect aspect, Phrase words) {
     }
 
     private static String part(Portion portion) {
-        String own = portion.additives().stream().map(a -> a.additive().name() + " " + a.dose().value()).collect(Collectors.joining(", "))
-                + portion.liquids().stream().map(l -> l.liquid().name() + " " + l.dose().value()).collect(Collectors.joining(", "));
+        String own = portion.additives().stream()
+                        .map(a -> a.additive().name() + " " + a.dose().value())
+                        .collect(Collectors.joining(", "))
+                + portion.liquids().stream()
+                        .map(l -> l.liquid().name() + " " + l.dose().value())
+                        .collect(Collectors.joining(", "));
         return portion.share().isPositive() ? (Math.round(portion.share().inPercent()) + " % " + own).strip() : own;
     }
 
@@ -211,7 +258,12 @@ public record PlanDifference(Aspect aspect, Phrase words) {
 
     /** The same substance twice in a plan is one. */
     private static void merge(Map<Key, Object> facts, Key key, Object value) {
-        facts.merge(key, value, (a, b) -> a instanceof Share s ? Share.fraction(s.fraction() + ((Share) b).fraction()) : ((Mass) a).plus((Mass) b));
+        facts.merge(
+                key,
+                value,
+                (a, b) -> a instanceof Share s
+                        ? Share.fraction(s.fraction() + ((Share) b).fraction())
+                        : ((Mass) a).plus((Mass) b));
     }
 
     private static String lower(Enum<?> value) {

@@ -7,16 +7,18 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether an arm is worth what it takes. Which end of a scale is wanted is the maker's to say: what it costs is put beside what hands found, and where they
- * found nothing that is said.
+ * Whether an arm is worth what it takes. Which end of a scale is wanted is the maker's to say: what it costs is put
+ * beside what hands found, and where they found nothing that is said.
  *
  * @param arm its name
- * @param dearerABar than the control, in the workshop's money, to the hundredth; below zero for one that is cheaper; null where a price is missing
+ * @param dearerABar than the control, in the workshop's money, to the hundredth; below zero for one that is cheaper;
+ *     null where a price is missing
  * @param moreToWeigh how many things more go in than into the control
  * @param strongest what stands out most; empty where nothing does
  * @param kind what that comes to
  */
-public record Worth(String arm, @Nullable BigDecimal dearerABar, int moreToWeigh, Optional<Effect> strongest, Kind kind) {
+public record Worth(
+        String arm, @Nullable BigDecimal dearerABar, int moreToWeigh, Optional<Effect> strongest, Kind kind) {
 
     /** What the two come to. */
     public enum Kind {
@@ -35,10 +37,13 @@ public record Worth(String arm, @Nullable BigDecimal dearerABar, int moreToWeigh
      */
     public static Worth of(String arm, List<Effect> effects, @Nullable BigDecimal dearerABar, int moreToWeigh) {
         List<Effect> own = effects.stream().filter(e -> e.arm().equals(arm)).toList();
-        Optional<Effect> strongest = own.stream().filter(Effect::found).max(Comparator.comparingDouble(e -> Math.abs(e.difference())));
+        Optional<Effect> strongest =
+                own.stream().filter(Effect::found).max(Comparator.comparingDouble(e -> Math.abs(e.difference())));
         Kind kind = own.isEmpty()
                 ? Kind.NOT_JUDGED
-                : strongest.isPresent() ? Kind.FOUND : dearerABar != null && dearerABar.signum() < 0 ? Kind.CHEAPER_AND_ALIKE : Kind.NOTHING_FOUND;
+                : strongest.isPresent()
+                        ? Kind.FOUND
+                        : dearerABar != null && dearerABar.signum() < 0 ? Kind.CHEAPER_AND_ALIKE : Kind.NOTHING_FOUND;
         return new Worth(arm, dearerABar, moreToWeigh, strongest, kind);
     }
 }

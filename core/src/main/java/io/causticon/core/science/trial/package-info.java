@@ -1,6 +1,6 @@
 /**
- * Soap made to find something out: how arms are made from one plan, in what plans differ, in which order judges meet the arms, what their grades come
- * to and what that is worth.
+ * Soap made to find something out: how arms are made from one plan, in what plans differ, in which order judges meet
+ * the arms, what their grades come to and what that is worth.
  */
 @MayUse({
     "model.log",

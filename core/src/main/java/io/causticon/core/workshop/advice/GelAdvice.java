@@ -22,8 +22,8 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
- * What would make a loaf gel all through, or not at all: each thing that a maker can do about it is tried in the model of the loaf, and what helps
- * is told with its chances.
+ * What would make a loaf gel all through, or not at all: each thing that a maker can do about it is tried in the model
+ * of the loaf, and what helps is told with its chances.
  */
 public final class GelAdvice {
 
@@ -44,7 +44,6 @@ public final class GelAdvice {
     /** K below {@link LoafEnsemble#TOO_HOT} from which on less heat is better; as all limits here, a judgement. */
     private static final double HEAT_MARGIN = 5;
 
-
     /** Less than this is not worth a change. */
     private static final double LEAST_GAIN = 0.05;
 
@@ -62,13 +61,22 @@ public final class GelAdvice {
 
     /** The best few things to do, the best first; none where nothing helps or where there is no forecast. */
     public static List<Road> towards(Extent extent, BatchPlan plan, WorkshopFacts workshop) {
-        double now = LoafForecast.planned(plan, workshop.room(), workshop.loaves()).map(l -> l.probabilityOf(extent)).orElse(1.0);
+        double now = LoafForecast.planned(plan, workshop.room(), workshop.loaves())
+                .map(l -> l.probabilityOf(extent))
+                .orElse(1.0);
         return changes(plan).stream()
-                .flatMap(c -> LoafForecast.planned(c.applyTo(plan), workshop.room(), workshop.loaves()).map(l -> new Tried(c, l)).stream())
+                .flatMap(
+                        c -> LoafForecast.planned(c.applyTo(plan), workshop.room(), workshop.loaves())
+                                .map(l -> new Tried(c, l))
+                                .stream())
                 // One run tells which are worth two hundred.
                 .sorted(Comparator.comparingDouble(t -> t.off(extent)))
                 .limit(WORTH_DRAWS)
-                .map(t -> new Road(t.change, extent, t.loaf.probabilityOf(extent), t.loaf.probabilityPeakAbove(LoafEnsemble.TOO_HOT)))
+                .map(t -> new Road(
+                        t.change,
+                        extent,
+                        t.loaf.probabilityOf(extent),
+                        t.loaf.probabilityPeakAbove(LoafEnsemble.TOO_HOT)))
                 .filter(r -> r.chance() > now + LEAST_GAIN)
                 .sorted(Comparator.comparingDouble((Road r) -> r.tooHot() - r.chance()))
                 .limit(TOLD)
@@ -78,18 +86,24 @@ public final class GelAdvice {
     /** A change and what the loaf does with it. */
     private record Tried(PlanChange change, LoafEnsemble loaf) {
 
-        /** How far the middle run is from what is wanted, K: from a peak that is hot enough to gel with ease and cool enough not to heave. */
+        /**
+         * How far the middle run is from what is wanted, K: from a peak that is hot enough to gel with ease and cool
+         * enough not to heave.
+         */
         double off(Extent extent) {
             double aboveGel = loaf.middle().peak() - loaf.middle().gelPoint();
             return extent == Extent.NONE
                     ? aboveGel
-                    : 100 * (1 - loaf.middle().gelShare()) + Math.max(0, loaf.middle().peak() - LoafEnsemble.TOO_HOT + HEAT_MARGIN);
+                    : 100 * (1 - loaf.middle().gelShare())
+                            + Math.max(0, loaf.middle().peak() - LoafEnsemble.TOO_HOT + HEAT_MARGIN);
         }
     }
 
     /** All that is tried. */
     public static List<PlanChange> changes(BatchPlan plan) {
-        return Stream.of(wraps(plan), temperatures(plan), strengths(plan)).flatMap(List::stream).toList();
+        return Stream.of(wraps(plan), temperatures(plan), strengths(plan))
+                .flatMap(List::stream)
+                .toList();
     }
 
     private static List<PlanChange> wraps(BatchPlan plan) {
@@ -108,7 +122,12 @@ public final class GelAdvice {
             }
             for (int minutes : OVEN_MINUTES) {
                 OvenStay stay = new OvenStay(OvenStay.USUAL.temperature(), minutes, true);
-                all.add(change("oven-" + minutes, Phrase.of("Into a hot oven at {} for {} min, then left in it switched off", stay.temperature(), (double) minutes),
+                all.add(change(
+                        "oven-" + minutes,
+                        Phrase.of(
+                                "Into a hot oven at {} for {} min, then left in it switched off",
+                                stay.temperature(),
+                                (double) minutes),
                         p -> p.inOven(stay)));
             }
         }
@@ -139,7 +158,8 @@ public final class GelAdvice {
     /** Only where the strength of the lye is what the maker gives; masses that she fixed are not touched. */
     private static List<PlanChange> strengths(BatchPlan plan) {
         Formula formula = plan.formula();
-        if (formula.liquidTarget().way() != LiquidTarget.Way.LYE_CONCENTRATION || formula.fixed().liquid() != null) {
+        if (formula.liquidTarget().way() != LiquidTarget.Way.LYE_CONCENTRATION
+                || formula.fixed().liquid() != null) {
             return List.of();
         }
         List<PlanChange> all = new ArrayList<>();
@@ -149,7 +169,10 @@ public final class GelAdvice {
                 all.add(change(
                         "lye" + (points < 0 ? "-weaker-" : "-stronger-") + (int) Math.abs(points),
                         Phrase.of("Lye at {}", Share.fraction(strength)),
-                        p -> p.with(p.formula().withLiquid(LiquidTarget.concentration(strength), p.formula().liquidParts()))));
+                        p -> p.with(p.formula()
+                                .withLiquid(
+                                        LiquidTarget.concentration(strength),
+                                        p.formula().liquidParts()))));
             }
         }
         return all;

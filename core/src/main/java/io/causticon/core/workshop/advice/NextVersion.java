@@ -16,19 +16,22 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * What a recipe's next version could do about what its last batch had. A proposal: the maker looks it over and keeps it, or does not.
+ * What a recipe's next version could do about what its last batch had. A proposal: the maker looks it over and keeps
+ * it, or does not.
  *
- * <p>Only what a plan decides is changed, by steps as makers take them (judgements): water, the temperature of mixing, gel, superfat. What was a slip
- * of the hand is no matter of the recipe and goes into its note alone.
+ * <p>Only what a plan decides is changed, by steps as makers take them (judgements): water, the temperature of mixing,
+ * gel, superfat. What was a slip of the hand is no matter of the recipe and goes into its note alone.
  *
  * @param plan the plan with the changes
  * @param changes what was changed, in words; empty where only the note was
  */
 public record NextVersion(BatchPlan plan, List<Phrase> changes) {
 
-    private static final Set<String> LESS_WATER = Set.of("soda-ash", "ash-between-layers", "glycerin-rivers", "slow-trace", "warped", "cure-cracks");
+    private static final Set<String> LESS_WATER =
+            Set.of("soda-ash", "ash-between-layers", "glycerin-rivers", "slow-trace", "warped", "cure-cracks");
     private static final Set<String> MORE_WATER = Set.of("seized", "acceleration", "ricing", "crumbly");
-    private static final Set<String> WARMER = Set.of("false-trace", "stearic-spots", "frost", "temperature-streaks", "grainy-layer");
+    private static final Set<String> WARMER =
+            Set.of("false-trace", "stearic-spots", "frost", "temperature-streaks", "grainy-layer");
     private static final Set<String> COOLER = Set.of("overheated", "heat-tunnels", "seized", "acceleration");
     private static final Set<String> TO_GEL = Set.of("partial-gel", "did-not-set");
     private static final Set<String> LESS_HEAT = Set.of("overheated", "heat-tunnels", "oven-pocks");
@@ -40,7 +43,9 @@ public record NextVersion(BatchPlan plan, List<Phrase> changes) {
     /** A fifth of a point; what is nearer to the aim is there already. */
     private static final double NEAR = 0.002;
 
-    /** One step of the temperature of mixing, K, and how far steps go, C: hard fats set below, and lye scorches above. */
+    /**
+     * One step of the temperature of mixing, K, and how far steps go, C: hard fats set below, and lye scorches above.
+     */
     private static final double STEP_KELVIN = 5;
 
     private static final double WARMEST = 55;
@@ -69,7 +74,9 @@ public record NextVersion(BatchPlan plan, List<Phrase> changes) {
 
     /** The ids of all conditions that a step is for. */
     static Set<String> stepped() {
-        return Stream.of(LESS_WATER, MORE_WATER, WARMER, COOLER, TO_GEL, LESS_HEAT, LESS_SUPERFAT).flatMap(Set::stream).collect(Collectors.toSet());
+        return Stream.of(LESS_WATER, MORE_WATER, WARMER, COOLER, TO_GEL, LESS_HEAT, LESS_SUPERFAT)
+                .flatMap(Set::stream)
+                .collect(Collectors.toSet());
     }
 
     /** The newest stands last; what would be too long loses its beginning. */

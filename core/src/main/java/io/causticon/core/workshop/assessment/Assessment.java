@@ -19,18 +19,24 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is to be said of a batch at one moment. It follows from plan, log and what the workshop knows, and whoever tells anything of the batch tells it
- * from here: two pages cannot say two things.
+ * What is to be said of a batch at one moment. It follows from plan, log and what the workshop knows, and whoever tells
+ * anything of the batch tells it from here: two pages cannot say two things.
  *
  * @param life where in its life it is
  * @param state the one word for it
  * @param hold why it may not be used; empty where it may, or where nobody could yet
- * @param examined what it has, by parts where each had lye of its own, and what a release wants; empty on the bench, and where it cannot be judged
+ * @param examined what it has, by parts where each had lye of its own, and what a release wants; empty on the bench,
+ *     and where it cannot be judged
  * @param doubts what was kept without its question being answered
  * @param dates the dates that it is known by
  */
 public record Assessment(
-        Life life, State state, Optional<Hold> hold, Optional<Diagnostician.Examined> examined, List<Doubts.Open> doubts, Tasks.Milestones dates) {
+        Life life,
+        State state,
+        Optional<Hold> hold,
+        Optional<Diagnostician.Examined> examined,
+        List<Doubts.Open> doubts,
+        Tasks.Milestones dates) {
 
     public Assessment {
         doubts = List.copyOf(doubts);
@@ -55,7 +61,8 @@ public record Assessment(
             return new Assessment(life, State.of(life, byHand, null), byHand, Optional.empty(), doubts, dates);
         }
         Diagnostician.Examined examined = known.diagnostician().assess(facts, known.vessels());
-        Diagnostician.Examined gated = new Diagnostician.Examined(examined.diagnosis(), examined.parts(), examined.gate().withDoubts(doubts.size()));
+        Diagnostician.Examined gated = new Diagnostician.Examined(
+                examined.diagnosis(), examined.parts(), examined.gate().withDoubts(doubts.size()));
         Optional<Hold> hold = Hold.of(log, gated, now);
         return new Assessment(life, State.of(life, hold, gated), hold, Optional.of(gated), doubts, dates);
     }
@@ -69,8 +76,12 @@ public record Assessment(
         Life life = Life.of(log);
         boolean made = life != Life.BENCH && life != Life.ABANDONED;
         Optional<Hold> logged = Hold.logged(log);
-        Optional<Hold> hold = made ? Optional.of(logged.orElseGet(() -> new Hold(Hold.Kind.NOT_JUDGED, now, "it cannot be judged: " + why, false))) : logged;
-        return new Assessment(life, State.of(life, hold, null), hold, Optional.empty(), List.of(), Tasks.milestones(plan, log));
+        Optional<Hold> hold = made
+                ? Optional.of(logged.orElseGet(
+                        () -> new Hold(Hold.Kind.NOT_JUDGED, now, "it cannot be judged: " + why, false)))
+                : logged;
+        return new Assessment(
+                life, State.of(life, hold, null), hold, Optional.empty(), List.of(), Tasks.milestones(plan, log));
     }
 
     /** Whether it may not be used or sold until it is released. */

@@ -6,8 +6,8 @@ import io.causticon.core.wording.Phrase;
 import java.util.List;
 
 /**
- * Something that can be, and that hardly ever is: asked about before it is taken, whoever brings it. What cannot be at all is refused by
- * {@link io.causticon.core.model.log.EntryCheck}.
+ * Something that can be, and that hardly ever is: asked about before it is taken, whoever brings it. What cannot be at
+ * all is refused by {@link io.causticon.core.model.log.EntryCheck}.
  *
  * @param kind what is odd
  * @param words what is odd about it, with what would be expected

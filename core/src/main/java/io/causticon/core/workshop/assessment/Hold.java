@@ -37,7 +37,8 @@ public record Hold(Kind kind, Instant since, String because, boolean isLogged) {
     /** The last verdict of the log, where that holds it. */
     static Optional<Hold> logged(BatchLog log) {
         return Life.isHeld(log)
-                ? log.last(Entry.Held.class).map(h -> new Hold(Kind.BY_HAND, h.at(), h.entry().reason(), true))
+                ? log.last(Entry.Held.class)
+                        .map(h -> new Hold(Kind.BY_HAND, h.at(), h.entry().reason(), true))
                 : Optional.empty();
     }
 
@@ -47,9 +48,9 @@ public record Hold(Kind kind, Instant since, String because, boolean isLogged) {
         if (worst.verdict() != Diagnosis.Verdict.HOLD) {
             return logged;
         }
-        Kind kind = worst.anyHazard() >= Diagnosis.HOLD_FROM ? Kind.HAZARD : worst.signStands() ? Kind.SIGN : Kind.UNFIT;
-        return Optional.of(logged
-                .map(h -> new Hold(kind, h.since(), h.because(), true))
+        Kind kind =
+                worst.anyHazard() >= Diagnosis.HOLD_FROM ? Kind.HAZARD : worst.signStands() ? Kind.SIGN : Kind.UNFIT;
+        return Optional.of(logged.map(h -> new Hold(kind, h.since(), h.because(), true))
                 .orElseGet(() -> new Hold(kind, now, because(kind, worst, part(examined)), false)));
     }
 
@@ -64,13 +65,17 @@ public record Hold(Kind kind, Instant since, String because, boolean isLogged) {
 
     private static String because(Kind kind, Diagnosis worst, String part) {
         return switch (kind) {
-            case HAZARD -> worst.reports().stream()
-                    .filter(r -> r.condition().hazard())
-                    .max(Comparator.comparingDouble(ConditionReport::probability))
-                    .map(r -> r.condition().name() + part + " stood at " + told(r.probability()))
-                    .orElse("a hazard is likely");
+            case HAZARD ->
+                worst.reports().stream()
+                        .filter(r -> r.condition().hazard())
+                        .max(Comparator.comparingDouble(ConditionReport::probability))
+                        .map(r -> r.condition().name() + part + " stood at " + told(r.probability()))
+                        .orElse("a hazard is likely");
             case SIGN -> "a sign of a hazard stands" + part;
-            case UNFIT -> worst.unfit().map(r -> r.condition().name() + part + ": not for use or sale").orElse("not for use or sale");
+            case UNFIT ->
+                worst.unfit()
+                        .map(r -> r.condition().name() + part + ": not for use or sale")
+                        .orElse("not for use or sale");
             case NOT_JUDGED, BY_HAND -> "";
         };
     }

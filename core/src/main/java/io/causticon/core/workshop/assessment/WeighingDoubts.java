@@ -62,7 +62,11 @@ final class WeighingDoubts {
         }
         if (planned == null || !planned.isPositive()) {
             return Optional.of(new Doubt(
-                    DoubtKind.NOT_IN_PLAN, Phrase.of("{} of {}: the plan has none of it. It counts in the superfat all the same.", weighed.mass(), name(what))));
+                    DoubtKind.NOT_IN_PLAN,
+                    Phrase.of(
+                            "{} of {}: the plan has none of it. It counts in the superfat all the same.",
+                            weighed.mass(),
+                            name(what))));
         }
         Mass before = AsWeighed.sums(log).get(what);
         return before == null ? first(weighed, planned) : again(weighed, before, planned);
@@ -71,14 +75,20 @@ final class WeighingDoubts {
     /** What was begun may be added to until all of it is in. */
     private Optional<Doubt> again(Entry.Weighed weighed, Mass before, Mass planned) {
         boolean wasAll = before.dividedBy(planned) >= NEARLY_ALL;
-        boolean more = weighed.mass().dividedBy(planned) > MORE || before.plus(weighed.mass()).dividedBy(planned) > 1 + FAT_OFF;
+        boolean more = weighed.mass().dividedBy(planned) > MORE
+                || before.plus(weighed.mass()).dividedBy(planned) > 1 + FAT_OFF;
         if (!(wasAll && more)) {
             return Optional.empty();
         }
         return Optional.of(new Doubt(
                 DoubtKind.TWICE,
-                Phrase.of("{} of {} more: {} are in by the log, and the plan has {}. Weighed a second time to compare is \u201cagain\u201d.",
-                        weighed.mass(), name(weighed.what()), before, planned),
+                Phrase.of(
+                        "{} of {} more: {} are in by the log, and the plan has {}. Weighed a second time to compare is"
+                                + " \u201cagain\u201d.",
+                        weighed.mass(),
+                        name(weighed.what()),
+                        before,
+                        planned),
                 List.of(new Entry.WeighedAgain(weighed.what(), weighed.mass()))));
     }
 
@@ -87,7 +97,8 @@ final class WeighingDoubts {
         double off = Math.abs(weighed.mass().dividedBy(planned) - 1);
         boolean alkali = what.kind() == Weighable.Kind.ALKALI;
         WeighingTolerance tolerance = new WeighingTolerance(plan.scales());
-        boolean within = Math.abs(weighed.mass().minus(planned).grams()) <= 2 * tolerance.of(what, planned).grams();
+        boolean within = Math.abs(weighed.mass().minus(planned).grams())
+                <= 2 * tolerance.of(what, planned).grams();
         if (within || off <= (alkali ? ALKALI_OFF : what.kind() == Weighable.Kind.SCRAP ? SCRAP_OFF : FAT_OFF)) {
             return Optional.empty();
         }
@@ -99,17 +110,29 @@ final class WeighingDoubts {
                 .toList();
         return Optional.of(new Doubt(
                 DoubtKind.FAR_FROM_PLAN,
-                Phrase.of("{} of {}: the plan has {}." + (shifted.isEmpty() ? "" : " Maybe a decimal point slipped."), weighed.mass(), name(what), planned),
+                Phrase.of(
+                        "{} of {}: the plan has {}." + (shifted.isEmpty() ? "" : " Maybe a decimal point slipped."),
+                        weighed.mass(),
+                        name(what),
+                        planned),
                 shifted));
     }
 
     /** The same thing of the same mass into the same part: it may be told twice. */
     Optional<Doubt> of(Entry.Added added) {
-        boolean twice = added.mass() != null && log.of(Entry.Added.class).anyMatch(a -> a.entry().what().isCalled(added.what().name())
-                && added.mass().equals(a.entry().mass())
-                && String.valueOf(added.portion()).equals(String.valueOf(a.entry().portion())));
+        boolean twice = added.mass() != null
+                && log.of(Entry.Added.class)
+                        .anyMatch(a -> a.entry().what().isCalled(added.what().name())
+                                && added.mass().equals(a.entry().mass())
+                                && String.valueOf(added.portion())
+                                        .equals(String.valueOf(a.entry().portion())));
         return twice
-                ? Optional.of(new Doubt(DoubtKind.TWICE, Phrase.of("{} of {} is logged already. Did it go in a second time?", added.mass(), added.what().name())))
+                ? Optional.of(new Doubt(
+                        DoubtKind.TWICE,
+                        Phrase.of(
+                                "{} of {} is logged already. Did it go in a second time?",
+                                added.mass(),
+                                added.what().name())))
                 : Optional.empty();
     }
 
@@ -123,14 +146,18 @@ final class WeighingDoubts {
             return Optional.empty();
         }
         // The same number in the other scale.
-        List<Entry> other = Stream.of(Temperature.fahrenheit(celsius).celsius(), Temperature.celsius(celsius).inFahrenheit())
+        List<Entry> other = Stream.of(
+                        Temperature.fahrenheit(celsius).celsius(),
+                        Temperature.celsius(celsius).inFahrenheit())
                 .filter(usual::contains)
                 .limit(1)
                 .map(c -> (Entry) new Entry.TemperatureRead(read.spot(), Temperature.celsius(c)))
                 .toList();
         return Optional.of(new Doubt(
                 DoubtKind.ODD_TEMPERATURE,
-                Phrase.of("{} is odd here" + (other.isEmpty() ? "." : ". Maybe it was read in the other scale."), read.temperature()),
+                Phrase.of(
+                        "{} is odd here" + (other.isEmpty() ? "." : ". Maybe it was read in the other scale."),
+                        read.temperature()),
                 other));
     }
 
@@ -141,7 +168,8 @@ final class WeighingDoubts {
             return List.of();
         }
         return plan.formula().fats().stream()
-                .filter(f -> !f.afterCook() && !weighed.containsKey(Weighable.fat(f.fat().id())))
+                .filter(f -> !f.afterCook()
+                        && !weighed.containsKey(Weighable.fat(f.fat().id())))
                 .map(f -> Phrase.of("{} {}", f.fat().name(), f.mass()))
                 .toList();
     }

@@ -13,8 +13,8 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Backwards from a day on which bars are to be ready: when each batch is to be made at the latest, one after another through the mould there is and the
- * hours at the bench. Days are the workshop's; a proposal, not a promise.
+ * Backwards from a day on which bars are to be ready: when each batch is to be made at the latest, one after another
+ * through the mould there is and the hours at the bench. Days are the workshop's; a proposal, not a promise.
  *
  * @param makings in the order of their days
  * @param missing bars that cannot be ready by then; 0 where all can
@@ -58,8 +58,18 @@ public record ReadyBy(List<Making> makings, int missing, LocalDate allReady) {
             Readiness ready = Readiness.expected(plan);
             Instant poured = any.plus(schedule.bench());
             int cure = days(Duration.between(poured, ready.readyBand().get(1)));
-            int bars = plan.mould() == null ? 1 : Cutting.of(plan.mould(), BatterAmount.of(plan.formula()).mass(), plan.pouring().thickness()).bars();
-            return new Kind(bars, cure, Math.max(1, days(schedule.unmould())), schedule.bench().toMinutes() / 60.0);
+            int bars = plan.mould() == null
+                    ? 1
+                    : Cutting.of(
+                                    plan.mould(),
+                                    BatterAmount.of(plan.formula()).mass(),
+                                    plan.pouring().thickness())
+                            .bars();
+            return new Kind(
+                    bars,
+                    cure,
+                    Math.max(1, days(schedule.unmould())),
+                    schedule.bench().toMinutes() / 60.0);
         }
 
         private static int days(Duration span) {
@@ -115,7 +125,10 @@ public record ReadyBy(List<Making> makings, int missing, LocalDate allReady) {
 
     /** A making that is longer than a day at the bench takes a day of its own. */
     private static boolean fits(LocalDate day, Goal goal, Kind kind, List<BenchTaken> hours) {
-        double spoken = hours.stream().filter(h -> h.on().equals(day)).mapToDouble(BenchTaken::hours).sum();
+        double spoken = hours.stream()
+                .filter(h -> h.on().equals(day))
+                .mapToDouble(BenchTaken::hours)
+                .sum();
         return spoken == 0 || spoken + kind.benchHours() <= goal.benchHours();
     }
 

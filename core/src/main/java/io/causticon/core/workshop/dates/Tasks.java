@@ -86,7 +86,9 @@ public final class Tasks {
     }
 
     private static Instant ready(BatchPlan plan, BatchLog log, CureDates dates) {
-        return log.first(Entry.BarWeighed.class).isEmpty() ? dates.oldEnough() : Readiness.of(plan, log).ready();
+        return log.first(Entry.BarWeighed.class).isEmpty()
+                ? dates.oldEnough()
+                : Readiness.of(plan, log).ready();
     }
 
     /** Everything, in the order of its dates, once the batch is poured; nothing before. */
@@ -101,18 +103,21 @@ public final class Tasks {
         List<Task> tasks = new ArrayList<>();
         Optional<Instant> cut = log.first(Entry.Cut.class).map(c -> c.at());
         tasks.add(new Task(
-                Kind.UNMOULD, unmoulded, log.first(Entry.Unmoulded.class).map(u -> u.at()).or(() -> cut)));
+                Kind.UNMOULD,
+                unmoulded,
+                log.first(Entry.Unmoulded.class).map(u -> u.at()).or(() -> cut)));
         tasks.add(new Task(Kind.CUT, unmoulded.plus(CUT_AFTER_UNMOULDING), cut));
         tasks.add(firstWash(plan, log, unmoulded));
         weighings(log, unmoulded, ready, tasks);
-        Optional<Instant> released = Life.of(log) == Life.READY
-                ? log.last(Entry.Released.class).map(r -> r.at())
-                : Optional.empty();
+        Optional<Instant> released =
+                Life.of(log) == Life.READY ? log.last(Entry.Released.class).map(r -> r.at()) : Optional.empty();
         tasks.add(new Task(Kind.RELEASE, ready, released));
         if (released.isPresent()) {
             // Nobody catches up on weighings of what is released.
             tasks.removeIf(Task::isOpen);
-            Staleness.of(plan, log).flatMap(s -> s.nextLook(log)).ifPresent(look -> tasks.add(new Task(Kind.LOOK, look, Optional.empty())));
+            Staleness.of(plan, log)
+                    .flatMap(s -> s.nextLook(log))
+                    .ifPresent(look -> tasks.add(new Task(Kind.LOOK, look, Optional.empty())));
         }
         return tasks;
     }
@@ -120,8 +125,12 @@ public final class Tasks {
     /** As soon as skin may meet it; a wash before that tells of its age, and is due all the same. */
     private static Task firstWash(BatchPlan plan, BatchLog log, Instant unmoulded) {
         BatchFacts facts = BatchFacts.of(plan, log, unmoulded);
-        Instant due = facts.oldEnoughForSkin().filter(old -> old.isAfter(unmoulded)).orElse(unmoulded);
-        Optional<Instant> done = log.of(Entry.WashTested.class).map(w -> w.at()).filter(facts::isTestOnSkin).findFirst();
+        Instant due =
+                facts.oldEnoughForSkin().filter(old -> old.isAfter(unmoulded)).orElse(unmoulded);
+        Optional<Instant> done = log.of(Entry.WashTested.class)
+                .map(w -> w.at())
+                .filter(facts::isTestOnSkin)
+                .findFirst();
         return new Task(Kind.WASH_TEST, due, done);
     }
 

@@ -8,9 +8,10 @@ import java.util.Random;
 import java.util.stream.Stream;
 
 /**
- * What hands must know by themselves, to be done in its order against the clock. It stands behind the supplier's safety data sheet, local rules and trained help.
- * Source of the first aid: the precautionary statements P301+P330+P331, P302+P361+P354, P305+P354+P338 and P316 for what corrodes skin (GHS, revision 10, United
- * Nations 2023); the other orders are judgements.
+ * What hands must know by themselves, to be done in its order against the clock. It stands behind the supplier's safety
+ * data sheet, local rules and trained help. Source of the first aid: the precautionary statements P301+P330+P331,
+ * P302+P361+P354, P305+P354+P338 and P316 for what corrodes skin (GHS, revision 10, United Nations 2023); the other
+ * orders are judgements.
  */
 public enum Drill {
     SKIN(
@@ -23,9 +24,18 @@ public enum Drill {
                     new Step("keep", "Keep rinsing, 20 minutes or more"),
                     new Step("call", "Have somebody call for help if it burns on, or is larger than a palm")),
             List.of(
-                    new Wrong("vinegar", "Vinegar on it", "Neutralising makes heat, and costs the minutes in which water helps."),
-                    new Wrong("wipe", "Wipe it off with a towel first", "A towel rubs it in and holds it there. Water first."),
-                    new Wrong("cream", "Cream or butter on it", "It keeps lye on the skin. Nothing goes on it before it is rinsed and looked at."))),
+                    new Wrong(
+                            "vinegar",
+                            "Vinegar on it",
+                            "Neutralising makes heat, and costs the minutes in which water helps."),
+                    new Wrong(
+                            "wipe",
+                            "Wipe it off with a towel first",
+                            "A towel rubs it in and holds it there. Water first."),
+                    new Wrong(
+                            "cream",
+                            "Cream or butter on it",
+                            "It keeps lye on the skin. Nothing goes on it before it is rinsed and looked at."))),
     EYE(
             "Lye in an eye",
             "The blender spits. It is in your left eye.",
@@ -38,7 +48,10 @@ public enum Drill {
             List.of(
                     new Wrong("rub", "Rub it and see whether it passes", "Seconds count: what stays in goes deeper."),
                     new Wrong("drops", "Eye drops or milk", "A few drops dilute nothing. Running water does."),
-                    new Wrong("drive", "Drive to the doctor first", "Rinse first, for 20 minutes or more. Help comes to you."))),
+                    new Wrong(
+                            "drive",
+                            "Drive to the doctor first",
+                            "Rinse first, for 20 minutes or more. Help comes to you."))),
     SWALLOWED(
             "Somebody drank of the jug",
             "A child drank from the jug of lye water.",
@@ -77,7 +90,10 @@ public enum Drill {
                     new Step("warm", "Leave it uncovered; it heats by itself"),
                     new Step("note", "Note the oil, how much, and the seconds it took")),
             List.of(
-                    new Wrong("blend", "Blend harder", "It shears nothing any more: the motor heats, and it sets on the blade."),
+                    new Wrong(
+                            "blend",
+                            "Blend harder",
+                            "It shears nothing any more: the motor heats, and it sets on the blade."),
                     new Wrong("more", "Add water to thin it", "It does not mix in; it stays as pockets of liquor."),
                     new Wrong("bin", "Throw it out", "It is soap. Pressed, or cooked, it can be saved."))),
     LEAK(
@@ -91,8 +107,12 @@ public enum Drill {
                     new Step("wipe-up", "Wipe up with paper, then with much water"),
                     new Step("weigh", "Weigh what was caught and write it down")),
             List.of(
-                    new Wrong("hand", "Hold the corner shut with a bare hand", "Raw soap is caustic for a day or more."),
-                    new Wrong("floor", "Let it run, it is only soap", "Somebody slips on it, or a child or a dog finds it."),
+                    new Wrong(
+                            "hand", "Hold the corner shut with a bare hand", "Raw soap is caustic for a day or more."),
+                    new Wrong(
+                            "floor",
+                            "Let it run, it is only soap",
+                            "Somebody slips on it, or a child or a dog finds it."),
                     new Wrong("drain", "Rinse it all down the drain", "It sets there, and it is caustic.")));
 
     private final String title;
@@ -138,7 +158,9 @@ public enum Drill {
     /** All that can be tapped, shuffled so that its place tells nothing. */
     public List<Option> options(long seed) {
         List<Option> all = new ArrayList<>(Stream.concat(
-                steps.stream().map(s -> new Option(s.id(), s.words())), wrong.stream().map(w -> new Option(w.id(), w.words()))).toList());
+                        steps.stream().map(s -> new Option(s.id(), s.words())),
+                        wrong.stream().map(w -> new Option(w.id(), w.words())))
+                .toList());
         Collections.shuffle(all, new Random(seed));
         return List.copyOf(all);
     }

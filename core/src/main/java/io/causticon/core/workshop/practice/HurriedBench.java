@@ -39,8 +39,9 @@ import java.util.Random;
 import java.util.Set;
 
 /**
- * A batch that never was, made in a hurry: lye pot, matching and trace by the models that forecast, read off stand-in instruments. Each deed takes its minutes;
- * what is done badly shows, and goes into the mould with the rest. How blending brings trace on is a judgement.
+ * A batch that never was, made in a hurry: lye pot, matching and trace by the models that forecast, read off stand-in
+ * instruments. Each deed takes its minutes; what is done badly shows, and goes into the mould with the rest. How
+ * blending brings trace on is a judgement.
  */
 public final class HurriedBench {
 
@@ -120,14 +121,25 @@ public final class HurriedBench {
         DrawnRecipe recipe = DrawnRecipe.with(NEEDS.get(random.nextInt(NEEDS.size())), random);
         // What scorches is slush: fluid it scorches whatever one does, frozen through it never would.
         Formula formula = recipe.plan().formula();
-        LiquidState state = ScorchLimit.of(Weights.planned(formula), AdditionStage.LYE).isPresent() ? LiquidState.SLUSH : LiquidState.LIQUID;
+        LiquidState state =
+                ScorchLimit.of(Weights.planned(formula), AdditionStage.LYE).isPresent()
+                        ? LiquidState.SLUSH
+                        : LiquidState.LIQUID;
         this.plan = recipe.plan()
-                .with(formula.withLiquid(formula.liquidTarget(), formula.liquidParts().stream().map(l -> new LiquidPart(l.liquid(), l.share(), state)).toList()))
+                .with(formula.withLiquid(
+                        formula.liquidTarget(),
+                        formula.liquidParts().stream()
+                                .map(l -> new LiquidPart(l.liquid(), l.share(), state))
+                                .toList()))
                 .with(PlanFields.MIX_AT, Temperature.celsius(recipe.has().contains("cool") ? 30 : 40));
-        this.unscented = plan.with(plan.formula().withAdditives(plan.formula().additives().stream().filter(a -> !a.additive().isFragrance()).toList()));
+        this.unscented = plan.with(plan.formula()
+                .withAdditives(plan.formula().additives().stream()
+                        .filter(a -> !a.additive().isFragrance())
+                        .toList()));
         Weights planned = Weights.planned(plan.formula());
         planned.fats().forEach(f -> log(new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
-        planned.liquids().forEach(l -> log(new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+        planned.liquids()
+                .forEach(l -> log(new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
         log(new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
         minute = .5;
     }
@@ -141,7 +153,9 @@ public final class HurriedBench {
 
     /** By their names; whatever is none is left out. */
     public static List<Deed> read(List<String> names) {
-        return names.stream().flatMap(n -> Arrays.stream(Deed.values()).filter(d -> d.name().equals(n))).toList();
+        return names.stream()
+                .flatMap(n -> Arrays.stream(Deed.values()).filter(d -> d.name().equals(n)))
+                .toList();
     }
 
     /** What can be done now, in the order of the work. */
@@ -177,7 +191,13 @@ public final class HurriedBench {
 
     /** Whether a pot stands in a bath now. */
     private boolean isBathed(MeasurementPoint pot) {
-        return new BatchLog(BEGUN, lines).of(Entry.Bathed.class).map(BatchLog.Timed::entry).filter(b -> b.pot() == pot).reduce((a, b) -> b).filter(b -> b.into() != Bath.ROOM).isPresent();
+        return new BatchLog(BEGUN, lines)
+                .of(Entry.Bathed.class)
+                .map(BatchLog.Timed::entry)
+                .filter(b -> b.pot() == pot)
+                .reduce((a, b) -> b)
+                .filter(b -> b.into() != Bath.ROOM)
+                .isPresent();
     }
 
     private void act(Deed deed) {
@@ -205,7 +225,10 @@ public final class HurriedBench {
             }
             case SCENT -> {
                 scented = true;
-                plan.formula().additives().stream().map(AdditivePortion::additive).filter(a -> a.isFragrance()).findFirst()
+                plan.formula().additives().stream()
+                        .map(AdditivePortion::additive)
+                        .filter(a -> a.isFragrance())
+                        .findFirst()
                         .ifPresent(a -> log(new Entry.Noted(a.name() + " in")));
             }
             case POUR -> log(new Entry.Poured(batter()));
@@ -240,10 +263,16 @@ public final class HurriedBench {
         }
     }
 
-    /** Of the way to light trace, a minute: slower at first, for blending does most of it; past it by the minutes that are left. */
+    /**
+     * Of the way to light trace, a minute: slower at first, for blending does most of it; past it by the minutes that
+     * are left.
+     */
     private double pace() {
         WorkingTime time = WorkingTime.forecast((scented ? plan : unscented).with(PlanFields.MIX_AT, mixed()));
-        return thickness < 1 ? (1 - OF_BLENDING) / time.minutes() * (scented ? time.minutes() / Math.max(1, time.unpourable() - time.minutes()) : 1)
+        return thickness < 1
+                ? (1 - OF_BLENDING)
+                        / time.minutes()
+                        * (scented ? time.minutes() / Math.max(1, time.unpourable() - time.minutes()) : 1)
                 : (TraceRung.THICK.reached() - 1) / Math.max(.5, time.unpourable() - time.minutes());
     }
 
@@ -275,7 +304,8 @@ public final class HurriedBench {
             // The pot is followed as fed evenly: by now so many sixths have gone in, however long one waited between.
             all.add(LoggedEntry.first("next", now(), "practice", new Entry.PortionFed(portions + 1, PORTIONS)));
         }
-        return new InstrumentSimulator(plan, new BatchLog(BEGUN, all), ROOM, BEGUN, Optional::empty).thermometer(spot, now());
+        return new InstrumentSimulator(plan, new BatchLog(BEGUN, all), ROOM, BEGUN, Optional::empty)
+                .thermometer(spot, now());
     }
 
     /** What a probe in the lye shows. */
@@ -339,22 +369,38 @@ public final class HurriedBench {
             return faults;
         }
         if (!done.contains(Deed.POUR)) {
-            return List.of(new Fault("given up", Phrase.of("nothing was poured in {} minutes", new Exactly(minute, 0)), false));
+            return List.of(new Fault(
+                    "given up", Phrase.of("nothing was poured in {} minutes", new Exactly(minute, 0)), false));
         }
         Optional<Temperature> limit = ScorchLimit.of(Weights.planned(plan.formula()), AdditionStage.LYE);
         if (limit.filter(l -> hottestLye > l.celsius()).isPresent()) {
-            faults.add(new Fault("scorched liquor", Phrase.of("the lye came to {}, and what is in it scorches above {}", Temperature.celsius(hottestLye), limit.get()), false));
+            faults.add(new Fault(
+                    "scorched liquor",
+                    Phrase.of(
+                            "the lye came to {}, and what is in it scorches above {}",
+                            Temperature.celsius(hottestLye),
+                            limit.get()),
+                    false));
         }
         if (!done.contains(Deed.STRAIN)) {
-            faults.add(new Fault("lye pockets", Phrase.of("the lye was not strained: a grain that is not dissolved ends in a bar"), true));
+            faults.add(new Fault(
+                    "lye pockets",
+                    Phrase.of("the lye was not strained: a grain that is not dissolved ends in a bar"),
+                    true));
         }
         if (apart > FAR_APART_KELVIN) {
-            faults.add(new Fault("unsteady batter", Phrase.of("lye and fats met {} apart", TemperatureChange.kelvin(apart)), false));
+            faults.add(new Fault(
+                    "unsteady batter", Phrase.of("lye and fats met {} apart", TemperatureChange.kelvin(apart)), false));
         }
         if (real().compareTo(Stage.THIN) < 0) {
-            faults.add(new Fault("separation", Phrase.of("poured before it was mixed through" + (isFalse() ? "; it looked thick because fat was setting" : "")), true));
+            faults.add(new Fault(
+                    "separation",
+                    Phrase.of("poured before it was mixed through"
+                            + (isFalse() ? "; it looked thick because fat was setting" : "")),
+                    true));
         } else if (isFalse() && thickness < 1) {
-            faults.add(new Fault("false trace", Phrase.of("fat was setting in it: it looked thick and was not"), false));
+            faults.add(
+                    new Fault("false trace", Phrase.of("fat was setting in it: it looked thick and was not"), false));
         }
         if (real() == Stage.MASH) {
             faults.add(new Fault("seized", Phrase.of("a mash went into the mould"), false));
@@ -365,7 +411,10 @@ public final class HurriedBench {
             faults.add(new Fault("no scent", Phrase.of("the scent stands on the bench still"), false));
         }
         if (minute > MINUTES) {
-            faults.add(new Fault("out of time", Phrase.of("it took {} minutes of {}", new Exactly(minute, 0), new Exactly(MINUTES, 0)), false));
+            faults.add(new Fault(
+                    "out of time",
+                    Phrase.of("it took {} minutes of {}", new Exactly(minute, 0), new Exactly(MINUTES, 0)),
+                    false));
         }
         return faults;
     }

@@ -17,7 +17,8 @@ import java.util.stream.Stream;
  * @param level how hard it is
  * @param seed that it is drawn from
  * @param drawn what it really is
- * @param brought the looks that brought it to the learner, by their ids: the first that shows of each thing it has for certain
+ * @param brought the looks that brought it to the learner, by their ids: the first that shows of each thing it has for
+ *     certain
  * @param day on which it came
  */
 public record PracticeCase(PracticeLevel level, long seed, DrawnCase drawn, List<String> brought, double day) {
@@ -42,32 +43,54 @@ public record PracticeCase(PracticeLevel level, long seed, DrawnCase drawn, List
     private static PracticeCase one(PracticeLevel level, long seed, Random random) {
         List<Appearances.Appearance> from = level.only().isEmpty()
                 ? TABLES.all()
-                : Stream.concat(TABLES.all().stream(), Stream.of(LYE_HEAVY)).filter(a -> level.only().contains(a.condition())).toList();
+                : Stream.concat(TABLES.all().stream(), Stream.of(LYE_HEAVY))
+                        .filter(a -> level.only().contains(a.condition()))
+                        .toList();
         Appearances.Appearance wanted = from.get(random.nextInt(from.size()));
-        DrawnCase drawn = new DrawnCase(TABLES, wanted, level.more(), level.mayHaveOthers(), random, Logging.ALL_LOOKED_AT);
+        DrawnCase drawn =
+                new DrawnCase(TABLES, wanted, level.more(), level.mayHaveOthers(), random, Logging.ALL_LOOKED_AT);
         List<String> brought = drawn.certain().stream()
-                .map(id -> first(from.stream().filter(a -> a.condition().equals(id)).findFirst().orElseThrow(), drawn))
+                .map(id -> first(
+                        from.stream()
+                                .filter(a -> a.condition().equals(id))
+                                .findFirst()
+                                .orElseThrow(),
+                        drawn))
                 .distinct()
                 .toList();
-        return new PracticeCase(level, seed, drawn, brought, brought.stream().mapToDouble(PracticeCase::dayOf).max().orElse(0) + 1);
+        return new PracticeCase(
+                level,
+                seed,
+                drawn,
+                brought,
+                brought.stream().mapToDouble(PracticeCase::dayOf).max().orElse(0) + 1);
     }
 
     /** What is seen first of something it has; of what is seen on one day the commonest. */
     private static String first(Appearances.Appearance of, DrawnCase drawn) {
         return of.looks().keySet().stream()
                 .filter(drawn::isSeen)
-                .min(Comparator.comparingDouble((String look) -> dayOf(look)).thenComparingDouble(look -> -of.looks().get(look)))
+                .min(Comparator.comparingDouble((String look) -> dayOf(look))
+                        .thenComparingDouble(look -> -of.looks().get(look)))
                 .orElseThrow();
     }
 
-    /** Too much alkali all through: no table draws it, for it is a matter of masses; here a fat was weighed short, and the log has it. */
-    private static final Appearances.Appearance LYE_HEAVY =
-            new Appearances.Appearance("lye-heavy", 60, "", Map.of("brittle", .7, "thick-crust", .35, "crust-grows", .3, "skin-tight", .3, "zap", .9));
+    /**
+     * Too much alkali all through: no table draws it, for it is a matter of masses; here a fat was weighed short, and
+     * the log has it.
+     */
+    private static final Appearances.Appearance LYE_HEAVY = new Appearances.Appearance(
+            "lye-heavy",
+            60,
+            "",
+            Map.of("brittle", .7, "thick-crust", .35, "crust-grows", .3, "skin-tight", .3, "zap", .9));
 
     /** From which day on a look means something. */
     static double dayOf(String look) {
         Appearances.Background background = TABLES.background().get(look);
-        return background == null ? Findings.find(look).map(f -> f.from().toMinutes() / 1440.0).orElse(0.0) : background.day();
+        return background == null
+                ? Findings.find(look).map(f -> f.from().toMinutes() / 1440.0).orElse(0.0)
+                : background.day();
     }
 
     /** Whether anybody can look for it. */

@@ -12,8 +12,21 @@ public enum PracticeLevel {
     THREE("Three at once", 2, false, List.of()),
     /** What can hurt somebody, or what only looks like it. */
     LOOKALIKES(
-            "A hazard, or what looks like one", 0, false,
-            List.of("lye-heavy", "lye-pockets", "separation", "hidden-liquor", "stearic-spots", "fragrance-seep", "sensitive-skin", "short-chain-dryness", "dew", "salt-bloom", "soda-ash"));
+            "A hazard, or what looks like one",
+            0,
+            false,
+            List.of(
+                    "lye-heavy",
+                    "lye-pockets",
+                    "separation",
+                    "hidden-liquor",
+                    "stearic-spots",
+                    "fragrance-seep",
+                    "sensitive-skin",
+                    "short-chain-dryness",
+                    "dew",
+                    "salt-bloom",
+                    "soda-ash"));
 
     private final String words;
     private final int more;

@@ -42,13 +42,17 @@ public record PracticeMove(Kind kind, String what) {
     /** Reads what was written; empty for anything else. */
     public static Optional<PracticeMove> read(String written) {
         String[] parts = written.strip().split(" ", 2);
-        Optional<Kind> kind = Arrays.stream(Kind.values()).filter(k -> k.name().equals(parts[0])).findFirst();
+        Optional<Kind> kind = Arrays.stream(Kind.values())
+                .filter(k -> k.name().equals(parts[0]))
+                .findFirst();
         String what = parts.length > 1 ? parts[1].strip() : "";
         return kind.filter(k -> switch (k) {
-            case LOOK -> !what.isEmpty();
-            case WAIT -> what.matches("\\d{1,2}") && Integer.parseInt(what) >= 1 && Integer.parseInt(what) <= MOST_DAYS;
-            case WASH, TITRATE -> what.isEmpty();
-        }).map(k -> new PracticeMove(k, what));
+                    case LOOK -> !what.isEmpty();
+                    case WAIT ->
+                        what.matches("\\d{1,2}") && Integer.parseInt(what) >= 1 && Integer.parseInt(what) <= MOST_DAYS;
+                    case WASH, TITRATE -> what.isEmpty();
+                })
+                .map(k -> new PracticeMove(k, what));
     }
 
     /** All of a text of lines; what cannot be read is left out. */

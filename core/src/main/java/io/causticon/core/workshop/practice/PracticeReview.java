@@ -76,11 +76,24 @@ public record PracticeReview(
         boolean untested = !said.hold() && sitting.done().stream().noneMatch(PracticeReview::isCalm);
         List<PracticeMove> needless = needless(sitting);
         boolean remedy = there.contains(said.remedy());
-        int lost = FOR_MISSING * missed.size() + FOR_A_FALSE_ALARM * alarms.size() + (untested ? FOR_NO_TEST : 0) + (said.hold() && !hazard ? FOR_HOLDING_IN_VAIN : 0)
-                + FOR_A_NEEDLESS_LOOK * needless.size() + FOR_SKIN * sitting.burnt() + (remedy ? 0 : FOR_THE_WRONG_REMEDY);
+        int lost = FOR_MISSING * missed.size()
+                + FOR_A_FALSE_ALARM * alarms.size()
+                + (untested ? FOR_NO_TEST : 0)
+                + (said.hold() && !hazard ? FOR_HOLDING_IN_VAIN : 0)
+                + FOR_A_NEEDLESS_LOOK * needless.size()
+                + FOR_SKIN * sitting.burnt()
+                + (remedy ? 0 : FOR_THE_WRONG_REMEDY);
         boolean released = hazard && !said.hold();
         return new PracticeReview(
-                isRight(practice, said.conditions()), missed, alarms, released, untested, said.hold() && !hazard, needless, remedy, released ? 0 : Math.max(0, FULL - lost));
+                isRight(practice, said.conditions()),
+                missed,
+                alarms,
+                released,
+                untested,
+                said.hold() && !hazard,
+                needless,
+                remedy,
+                released ? 0 : Math.max(0, FULL - lost));
     }
 
     /** Whether all that matters was named, and nothing that is not there. */
@@ -96,23 +109,35 @@ public record PracticeReview(
     }
 
     static boolean isHazard(String id) {
-        return StandardKnowledge.all().conditions().stream().filter(c -> c.id().equals(id)).anyMatch(Condition::hazard);
+        return StandardKnowledge.all().conditions().stream()
+                .filter(c -> c.id().equals(id))
+                .anyMatch(Condition::hazard);
     }
 
     private static boolean isCalm(PracticeSitting.Done done) {
-        return done.entry().filter(e -> e instanceof Entry.WashTested w && w.feel() == WashFeel.CALM || e instanceof Entry.Titrated t && t.freeAlkaliPercent() == 0).isPresent();
+        return done.entry()
+                .filter(e -> e instanceof Entry.WashTested w && w.feel() == WashFeel.CALM
+                        || e instanceof Entry.Titrated t && t.freeAlkaliPercent() == 0)
+                .isPresent();
     }
 
-    /** What was looked at though it was not among what was worth it then. The first calm test never is needless: nothing goes without one. */
+    /**
+     * What was looked at though it was not among what was worth it then. The first calm test never is needless: nothing
+     * goes without one.
+     */
     private static List<PracticeMove> needless(PracticeSitting sitting) {
         List<PracticeMove> needless = new ArrayList<>();
         List<PracticeMove> before = new ArrayList<>();
         for (PracticeSitting.Done done : sitting.done()) {
             boolean firstTest = done.move().kind() != PracticeMove.Kind.LOOK
-                    && before.stream().noneMatch(m -> m.kind() == PracticeMove.Kind.WASH || m.kind() == PracticeMove.Kind.TITRATE);
+                    && before.stream()
+                            .noneMatch(
+                                    m -> m.kind() == PracticeMove.Kind.WASH || m.kind() == PracticeMove.Kind.TITRATE);
             if (done.move().kind() != PracticeMove.Kind.WAIT && !firstTest) {
                 Diagnosis then = PracticeSitting.of(sitting.of(), before).diagnosis();
-                Set<PracticeMove> worth = then.next().stream().flatMap(n -> PracticeSolver.move(n.finding()).stream()).collect(Collectors.toSet());
+                Set<PracticeMove> worth = then.next().stream()
+                        .flatMap(n -> PracticeSolver.move(n.finding()).stream())
+                        .collect(Collectors.toSet());
                 if (!worth.contains(done.move())) {
                     needless.add(done.move());
                 }

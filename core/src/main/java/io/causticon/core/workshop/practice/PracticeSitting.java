@@ -142,13 +142,19 @@ public final class PracticeSitting {
     }
 
     private boolean isOpen(String look) {
-        return PracticeCase.isLook(look) && !looked.contains(look) && Findings.find(look).isPresent() && day >= PracticeCase.dayOf(look) && isAsked(look);
+        return PracticeCase.isLook(look)
+                && !looked.contains(look)
+                && Findings.find(look).isPresent()
+                && day >= PracticeCase.dayOf(look)
+                && isAsked(look);
     }
 
     /** What can only be looked at where something else was seen is asked after that. */
     private boolean isAsked(String look) {
         List<String> onlyWith = PracticeCase.onlyWith(look);
-        return onlyWith.isEmpty() || onlyWith.stream().anyMatch(l -> looked.contains(l) && of.drawn().isSeen(l));
+        return onlyWith.isEmpty()
+                || onlyWith.stream()
+                        .anyMatch(l -> looked.contains(l) && of.drawn().isSeen(l));
     }
 
     /** Looks that can be taken now, in the order of the tables. */

@@ -19,8 +19,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * What an ideal learner does: first what is worth its effort for the batch, the best before all; then, since here everything is to be named, the look that tells
- * most of what is left in doubt.
+ * What an ideal learner does: first what is worth its effort for the batch, the best before all; then, since here
+ * everything is to be named, the look that tells most of what is left in doubt.
  */
 public final class PracticeSolver {
 
@@ -48,7 +48,8 @@ public final class PracticeSolver {
      * @param diagnosis at the end
      * @param concluded ids of the conditions that are likelier than not
      */
-    public record Solved(List<PracticeMove> moves, PracticeSitting sitting, Diagnosis diagnosis, Set<String> concluded) {}
+    public record Solved(
+            List<PracticeMove> moves, PracticeSitting sitting, Diagnosis diagnosis, Set<String> concluded) {}
 
     public static Solved solve(PracticeCase practice) {
         List<PracticeMove> moves = new ArrayList<>();
@@ -67,7 +68,8 @@ public final class PracticeSolver {
     }
 
     /**
-     * The same without what was not needed for it: moves are left out, the last first, as long as what is concluded stays as it is and a test was there.
+     * The same without what was not needed for it: moves are left out, the last first, as long as what is concluded
+     * stays as it is and a test was there.
      */
     public static Solved shortest(PracticeCase practice) {
         Solved solved = solve(practice);
@@ -76,8 +78,11 @@ public final class PracticeSolver {
             List<PracticeMove> fewer = new ArrayList<>(moves);
             PracticeMove left = fewer.remove(i);
             PracticeSitting sitting = PracticeSitting.of(practice, fewer);
-            boolean tested = left.kind() != PracticeMove.Kind.TITRATE || fewer.contains(PracticeMove.of(PracticeMove.Kind.WASH));
-            if (tested && sitting.done().size() == fewer.size() && concluded(sitting.diagnosis()).equals(solved.concluded())) {
+            boolean tested =
+                    left.kind() != PracticeMove.Kind.TITRATE || fewer.contains(PracticeMove.of(PracticeMove.Kind.WASH));
+            if (tested
+                    && sitting.done().size() == fewer.size()
+                    && concluded(sitting.diagnosis()).equals(solved.concluded())) {
                 moves = fewer;
             }
         }
@@ -114,7 +119,9 @@ public final class PracticeSolver {
         if (inDoubt.isEmpty()) {
             return List.of();
         }
-        for (String condition : Stream.concat(inDoubt.stream(), rivals(diagnosis, knowledge)).distinct().toList()) {
+        for (String condition : Stream.concat(inDoubt.stream(), rivals(diagnosis, knowledge))
+                .distinct()
+                .toList()) {
             List<Finding> telling = Findings.ALL.stream()
                     .filter(f -> move(f).isPresent() && knowledge.strength(f.id(), condition) >= TELLING)
                     .sorted(Comparator.comparingDouble((Finding f) -> -knowledge.strength(f.id(), condition)))
@@ -122,9 +129,15 @@ public final class PracticeSolver {
             for (Finding finding : telling) {
                 PracticeMove move = move(finding).orElseThrow();
                 int wait = days(sitting, finding);
-                boolean again = move.kind() != PracticeMove.Kind.LOOK && sitting.done().stream().anyMatch(d -> d.move().equals(move));
+                boolean again = move.kind() != PracticeMove.Kind.LOOK
+                        && sitting.done().stream().anyMatch(d -> d.move().equals(move));
                 List<PracticeMove> step = after(wait, move);
-                if (!again && wait <= LONGEST_WAIT_DAYS && PracticeSitting.of(sitting.of(), plus(sitting, step)).done().size() == sitting.done().size() + step.size()) {
+                if (!again
+                        && wait <= LONGEST_WAIT_DAYS
+                        && PracticeSitting.of(sitting.of(), plus(sitting, step))
+                                        .done()
+                                        .size()
+                                == sitting.done().size() + step.size()) {
                     return step;
                 }
             }
@@ -134,7 +147,10 @@ public final class PracticeSolver {
 
     /** What else brings about something that is seen: ruled out, it leaves the more to what is in doubt. */
     private static Stream<String> rivals(Diagnosis diagnosis, Knowledge knowledge) {
-        List<String> seen = diagnosis.evidence().stream().filter(Evidence::isPresent).map(e -> e.finding().id()).toList();
+        List<String> seen = diagnosis.evidence().stream()
+                .filter(Evidence::isPresent)
+                .map(e -> e.finding().id())
+                .toList();
         return diagnosis.reports().stream()
                 .filter(r -> r.probability() < Diagnosis.LEADS_FROM)
                 .sorted(Comparator.comparingDouble(ConditionReport::probability).reversed())
@@ -143,7 +159,8 @@ public final class PracticeSolver {
     }
 
     private static List<PracticeMove> plus(PracticeSitting sitting, List<PracticeMove> step) {
-        List<PracticeMove> all = new ArrayList<>(sitting.done().stream().map(PracticeSitting.Done::move).toList());
+        List<PracticeMove> all = new ArrayList<>(
+                sitting.done().stream().map(PracticeSitting.Done::move).toList());
         all.addAll(step);
         return all;
     }
@@ -159,7 +176,9 @@ public final class PracticeSolver {
     }
 
     private static int days(PracticeSitting sitting, Finding finding) {
-        double from = Math.max(finding.from().toMinutes() / (double) Duration.ofDays(1).toMinutes(), PracticeCase.isLook(finding.id()) ? PracticeCase.dayOf(finding.id()) : 0);
+        double from = Math.max(
+                finding.from().toMinutes() / (double) Duration.ofDays(1).toMinutes(),
+                PracticeCase.isLook(finding.id()) ? PracticeCase.dayOf(finding.id()) : 0);
         return (int) Math.ceil(Math.max(0, from - sitting.day()));
     }
 
@@ -182,12 +201,14 @@ public final class PracticeSolver {
 
     /** Whether one who looked at everything, and washed and titrated, would be right. */
     static boolean canBeTold(PracticeCase practice) {
-        List<PracticeMove> all = new ArrayList<>(List.of(PracticeMove.days(60), PracticeMove.days(60), PracticeMove.days(60)));
+        List<PracticeMove> all =
+                new ArrayList<>(List.of(PracticeMove.days(60), PracticeMove.days(60), PracticeMove.days(60)));
         all.add(PracticeMove.of(PracticeMove.Kind.TITRATE));
         all.add(PracticeMove.of(PracticeMove.Kind.WASH));
         PracticeSitting sitting = PracticeSitting.of(practice, all);
         for (int round = 0; round < 3; round++) {
-            List<PracticeMove> open = sitting.open().stream().map(f -> PracticeMove.look(f.id())).toList();
+            List<PracticeMove> open =
+                    sitting.open().stream().map(f -> PracticeMove.look(f.id())).toList();
             all.addAll(open);
             sitting = PracticeSitting.everything(practice, all);
         }

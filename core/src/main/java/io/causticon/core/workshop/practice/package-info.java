@@ -1,6 +1,6 @@
 /**
- * Practice on batches that never were: what a learner may do and what that costs, what it comes to, what an ideal one would have done; and drills of first
- * aid.
+ * Practice on batches that never were: what a learner may do and what that costs, what it comes to, what an ideal one
+ * would have done; and drills of first aid.
  */
 @MayUse({
     "model.finding",

@@ -42,10 +42,12 @@ final class AdditiveRisks {
         double dose = portion.dosePerKilogram(fats);
         Mass most = fats.times(cap / 1000);
         Phrase title = Phrase.of("{}, too much", portion.additive().name());
-        Phrase reason = Phrase.of("{} of the fats; harm is known from {}.",
-                Share.fraction(dose / 1000), Share.fraction(cap / 1000));
+        Phrase reason = Phrase.of(
+                "{} of the fats; harm is known from {}.", Share.fraction(dose / 1000), Share.fraction(cap / 1000));
         PlanChange less = Flight.additives(
-                "less-of-" + portion.additive().id(), Phrase.of("Make it {}", most), Flight.only(portion.additive().id(), a -> a.weighing(most)));
+                "less-of-" + portion.additive().id(),
+                Phrase.of("Make it {}", most),
+                Flight.only(portion.additive().id(), a -> a.weighing(most)));
         if (portion.additive().isFragrance()) {
             f.danger(title, reason, Phrase.of("The supplier\u2019s own limit for skin decides"), less);
         } else {
@@ -53,7 +55,9 @@ final class AdditiveRisks {
         }
     }
 
-    /** Oils of one blend may share what is limited in each, so their parts of the limits are added up: the safe side. */
+    /**
+     * Oils of one blend may share what is limited in each, so their parts of the limits are added up: the safe side.
+     */
     private static void blend(Flight f) {
         List<AdditivePortion> scents = f.formula.additives().stream()
                 .filter(a -> a.additive().isFragrance() && a.additive().cap() != null)
@@ -63,7 +67,9 @@ final class AdditiveRisks {
         if (scents.size() > 1 && used > BLEND_LIMIT * 1.0001 && !oneAlone) {
             f.danger(
                     Phrase.of("The blend as a whole is too strong"),
-                    Phrase.of("Each oil is below its own limit, together they use {} of it; they can share what is limited.",
+                    Phrase.of(
+                            "Each oil is below its own limit, together they use {} of it; they can share what is"
+                                    + " limited.",
                             Share.fraction(used)),
                     Phrase.of("The suppliers\u2019 certificates decide"),
                     Flight.additives(
@@ -100,15 +106,22 @@ final class AdditiveRisks {
             f.bite(
                     Phrase.of("{} was trouble before", additive.name()),
                     tried.did().isEmpty()
-                            ? Phrase.of("It thickened or riced in {} of {} batches here.", tried.troubled(), tried.batches())
-                            : Phrase.of("In {} of {} batches here: {}.", tried.troubled(), tried.batches(), tried.did()),
+                            ? Phrase.of(
+                                    "It thickened or riced in {} of {} batches here.",
+                                    tried.troubled(),
+                                    tried.batches())
+                            : Phrase.of(
+                                    "In {} of {} batches here: {}.", tried.troubled(), tried.batches(), tried.did()),
                     calmer(f, portion));
         } else if (additive.isFragrance() && quick && (tried.batches() == 0 || additive.isMildMover())) {
             String how = tried.batches() == 0 ? "was never tried here" : "moves a little";
             f.bite(
                     Phrase.of("{} {}, in a quick batter", additive.name(), how),
-                    Phrase.of("Light trace in {} min, {} to {}, before any push from it.",
-                            f.time.minutes(), f.time.band().low(), f.time.band().high()),
+                    Phrase.of(
+                            "Light trace in {} min, {} to {}, before any push from it.",
+                            f.time.minutes(),
+                            f.time.band().low(),
+                            f.time.band().high()),
                     calmer(f, portion));
         }
     }
@@ -118,9 +131,11 @@ final class AdditiveRisks {
         Temperature cooler = Temperature.celsius(Math.max(27, f.plan.mixAt().celsius() - COOLER));
         boolean staysClear = f.formula.fats().stream()
                 .allMatch(p -> p.fat().meltingRange() == null
-                        || !cooler.isBelow(Temperature.celsius(p.fat().meltingRange().low())));
+                        || !cooler.isBelow(
+                                Temperature.celsius(p.fat().meltingRange().low())));
         if (cooler.isBelow(f.plan.mixAt()) && staysClear) {
-            changes.add(PlanChange.to("cooler-for-scents", Phrase.of("Mix at {}", cooler), p -> p.with(PlanFields.MIX_AT, cooler)));
+            changes.add(PlanChange.to(
+                    "cooler-for-scents", Phrase.of("Mix at {}", cooler), p -> p.with(PlanFields.MIX_AT, cooler)));
         }
         if (f.balance.concentration().compareTo(WETTER_LYE) > 0) {
             changes.add(LyeLiquidRisks.concentration(WETTER_LYE));
@@ -131,7 +146,8 @@ final class AdditiveRisks {
     private static PlanChange intoFats(AdditivePortion portion) {
         return Flight.additives(
                 "into-fats-" + portion.additive().id(),
-                Phrase.of("Put it into the fats"), Flight.only(portion.additive().id(), a -> a.joining(AdditionStage.FATS)));
+                Phrase.of("Put it into the fats"),
+                Flight.only(portion.additive().id(), a -> a.joining(AdditionStage.FATS)));
     }
 
     /** What is stirred into all of a batter that is then divided costs its working time twice. */
@@ -151,9 +167,12 @@ final class AdditiveRisks {
 
     private static void dispersion(Flight f, AdditivePortion portion) {
         boolean dry = portion.joins() == AdditionStage.TRACE || portion.joins() == AdditionStage.EMULSION;
-        if (portion.additive().wantsWetting() && dry && portion.dosePerKilogram(f.formula.fatMass()) >= NOTABLE_POWDER) {
+        if (portion.additive().wantsWetting()
+                && dry
+                && portion.dosePerKilogram(f.formula.fatMass()) >= NOTABLE_POWDER) {
             f.bite(
-                    Phrase.of("{} clumps when it goes in dry", portion.additive().name()),
+                    Phrase.of(
+                            "{} clumps when it goes in dry", portion.additive().name()),
                     Phrase.of("{} of powder; blending the lumps out later over-blends the batter.", portion.mass()),
                     Phrase.of("Wet it in two to three times its mass of water or fat first"),
                     intoFats(portion));

@@ -16,7 +16,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Alkali that the fats may not take up: from the spread of what is weighed, from scales that are too coarse, in one cup of several. */
+/**
+ * Alkali that the fats may not take up: from the spread of what is weighed, from scales that are too coarse, in one cup
+ * of several.
+ */
 final class AlkaliRisks {
 
     private static final double COARSE = 0.01;
@@ -47,16 +50,22 @@ final class AlkaliRisks {
         Share safe = Share.percent(Math.ceil(2 * 100 * SAFE_SIGMAS * superfat.standardDeviation()) / 2);
         f.danger(
                 Phrase.of("Superfat reaches below zero"),
-                Phrase.of("{} of such batches would have excess alkali, from scale, fats and purity alone.", Share.fraction(excess)),
+                Phrase.of(
+                        "{} of such batches would have excess alkali, from scale, fats and purity alone.",
+                        Share.fraction(excess)),
                 Phrase.of("A larger batch is weighed more exactly"),
                 PlanChange.to(
                         "safe-superfat",
-                        Phrase.of("Superfat {}", safe), p -> p.with(p.formula().withSuperfat(safe))),
+                        Phrase.of("Superfat {}", safe),
+                        p -> p.with(p.formula().withSuperfat(safe))),
                 finer());
     }
 
     private static Estimate asShown(BatchPlan plan) {
-        return Superfat.distribution(Weights.planned(plan.formula()).shownOn(plan.scales()), plan.formula().alkali(), plan.scales());
+        return Superfat.distribution(
+                Weights.planned(plan.formula()).shownOn(plan.scales()),
+                plan.formula().alkali(),
+                plan.scales());
     }
 
     /** What the scale can show of the lye is not what was worked out. */
@@ -66,14 +75,22 @@ final class AlkaliRisks {
             return;
         }
         List<PlanChange> changes = new ArrayList<>();
-        landed(f.plan).ifPresent(fats -> changes.add(
-                PlanChange.to("fats-for-the-scale", Phrase.of("Make {} of fats", fats), p -> p.with(p.formula().scaledTo(fats)))));
+        landed(f.plan)
+                .ifPresent(fats -> changes.add(PlanChange.to(
+                        "fats-for-the-scale",
+                        Phrase.of("Make {} of fats", fats),
+                        p -> p.with(p.formula().scaledTo(fats)))));
         changes.add(finer());
         f.bite(
                 Phrase.of("The scale cannot show {} of lye", f.balance.lye()),
-                Phrase.of("It will be weighed as {}: superfat {} instead of {}, excess alkali in {} of such batches.",
-                        f.plan.scales().shownOfLye(f.balance.naoh()).plus(f.plan.scales().shownOfLye(f.balance.koh())),
-                        Share.fraction(shown.value()), f.formula.superfat(), Share.fraction(shown.probabilityBelow(0))),
+                Phrase.of(
+                        "It will be weighed as {}: superfat {} instead of {}, excess alkali in {} of such batches.",
+                        f.plan.scales()
+                                .shownOfLye(f.balance.naoh())
+                                .plus(f.plan.scales().shownOfLye(f.balance.koh())),
+                        Share.fraction(shown.value()),
+                        f.formula.superfat(),
+                        Share.fraction(shown.probabilityBelow(0))),
                 changes.toArray(new PlanChange[0]));
     }
 
@@ -83,7 +100,8 @@ final class AlkaliRisks {
         double step = plan.scales().lyeStep().grams();
         double first = Math.ceil(balance.lye().grams() / step);
         for (double steps = first; steps < first + MOST_STEPS; steps++) {
-            Mass fats = plan.formula().fatMass().times(steps * step / balance.lye().grams());
+            Mass fats =
+                    plan.formula().fatMass().times(steps * step / balance.lye().grams());
             BatchPlan larger = plan.with(plan.formula().scaledTo(fats));
             if (Math.abs(asShown(larger).value() - plan.formula().superfat().fraction()) < NOTABLE_ROUNDING / 2) {
                 return Optional.of(fats);
@@ -100,10 +118,16 @@ final class AlkaliRisks {
         Mass enough = f.formula.fatMass().times(half / COARSE);
         f.bite(
                 Phrase.of("Too little lye for this scale"),
-                Phrase.of("A step of {} is {} either way of {} of lye.",
-                        f.plan.scales().lyeStep(), Share.fraction(half), f.balance.lye()),
+                Phrase.of(
+                        "A step of {} is {} either way of {} of lye.",
+                        f.plan.scales().lyeStep(),
+                        Share.fraction(half),
+                        f.balance.lye()),
                 finer(),
-                PlanChange.to("enough-fats", Phrase.of("Make {} of fats", enough), p -> p.with(p.formula().scaledTo(enough))));
+                PlanChange.to(
+                        "enough-fats",
+                        Phrase.of("Make {} of fats", enough),
+                        p -> p.with(p.formula().scaledTo(enough))));
     }
 
     private static PlanChange finer() {
@@ -116,7 +140,9 @@ final class AlkaliRisks {
     /** A lye of its own for each part is a small weighing for each: the least of them has the widest superfat. */
     private static void jugs(Flight f) {
         Portioning portioning = f.plan.pouring().portioning();
-        if (portioning.route() != Portioning.LyeRoute.OWN || portioning.portions().isEmpty() || !Portions.check(f.plan).isEmpty()) {
+        if (portioning.route() != Portioning.LyeRoute.OWN
+                || portioning.portions().isEmpty()
+                || !Portions.check(f.plan).isEmpty()) {
             return;
         }
         Scales scales = f.plan.scales();
@@ -124,7 +150,8 @@ final class AlkaliRisks {
         Estimate its = new Estimate(1, 0);
         for (PortionAmounts amounts : Portions.of(f.plan).amounts()) {
             if (amounts.share().isPositive()) {
-                Estimate superfat = Superfat.distribution(amounts.weights().shownOn(scales), f.formula.alkali(), scales);
+                Estimate superfat =
+                        Superfat.distribution(amounts.weights().shownOn(scales), f.formula.alkali(), scales);
                 if (superfat.probabilityBelow(0) >= its.probabilityBelow(0)) {
                     widest = amounts;
                     its = superfat;
@@ -132,17 +159,33 @@ final class AlkaliRisks {
             }
         }
         // What all parts share is told of the whole.
-        if (widest == null || its.probabilityBelow(0) <= Math.max(Superfat.NOTABLE_EXCESS.fraction(), asShown(f.plan).probabilityBelow(0))) {
+        if (widest == null
+                || its.probabilityBelow(0)
+                        <= Math.max(
+                                Superfat.NOTABLE_EXCESS.fraction(),
+                                asShown(f.plan).probabilityBelow(0))) {
             return;
         }
-        Phrase title = Phrase.of("{} has too little lye for this scale", widest.portion().name());
-        Phrase reason = Phrase.of("{} is weighed as {} in steps of {}: superfat {}, excess alkali in {} of such jugs.",
+        Phrase title = Phrase.of(
+                "{} has too little lye for this scale", widest.portion().name());
+        Phrase reason = Phrase.of(
+                "{} is weighed as {} in steps of {}: superfat {}, excess alkali in {} of such jugs.",
                 widest.weights().naoh().plus(widest.weights().koh()),
-                scales.shownOfLye(widest.weights().naoh()).plus(scales.shownOfLye(widest.weights().koh())), scales.lyeStep(),
-                Share.fraction(its.value()), Share.fraction(its.probabilityBelow(0)));
-        PlanChange master = PlanChange.to("one-lye", Phrase.of("One lye for all jugs"), p -> p.with(p.pouring().divided(new Portioning(
-                p.pouring().portioning().way(), p.pouring().portioning().portions(), p.pouring().portioning().stuck(),
-                p.pouring().portioning().bowl(), Portioning.LyeRoute.MASTER))));
+                scales.shownOfLye(widest.weights().naoh())
+                        .plus(scales.shownOfLye(widest.weights().koh())),
+                scales.lyeStep(),
+                Share.fraction(its.value()),
+                Share.fraction(its.probabilityBelow(0)));
+        PlanChange master = PlanChange.to(
+                "one-lye",
+                Phrase.of("One lye for all jugs"),
+                p -> p.with(p.pouring()
+                        .divided(new Portioning(
+                                p.pouring().portioning().way(),
+                                p.pouring().portioning().portions(),
+                                p.pouring().portioning().stuck(),
+                                p.pouring().portioning().bowl(),
+                                Portioning.LyeRoute.MASTER))));
         if (its.probabilityBelow(0) > Superfat.ALARMING_EXCESS.fraction()) {
             f.danger(title, reason, Phrase.of("Small masses want a finer scale"), finer(), master);
         } else {
@@ -158,7 +201,9 @@ final class AlkaliRisks {
         for (PortionAmounts amounts : Portions.of(f.plan).amounts()) {
             if (amounts.superfat().fraction() < 0) {
                 f.danger(
-                        Phrase.of("{} has more alkali than fat can take", amounts.portion().name()),
+                        Phrase.of(
+                                "{} has more alkali than fat can take",
+                                amounts.portion().name()),
                         Phrase.of("Its own superfat is {}.", amounts.superfat()),
                         Phrase.of("Give it less of what neutralises nothing, or all of them more superfat"));
             }

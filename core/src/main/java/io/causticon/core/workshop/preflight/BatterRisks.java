@@ -44,8 +44,10 @@ final class BatterRisks {
         if (ricinoleic > RUBBERY_CASTOR && balance.waterPerLye() > MUCH_WATER) {
             f.bite(
                     Phrase.of("Castor with much water turns rubbery"),
-                    Phrase.of("{} of ricinoleic acid and {} of water to the lye.",
-                            Share.fraction(ricinoleic), ratio(balance)),
+                    Phrase.of(
+                            "{} of ricinoleic acid and {} of water to the lye.",
+                            Share.fraction(ricinoleic),
+                            ratio(balance)),
                     LyeLiquidRisks.concentration(USUAL),
                     lessCastor());
         } else if (ricinoleic > TACKY_CASTOR) {
@@ -66,7 +68,10 @@ final class BatterRisks {
             double castor = Composition.of(formula.fats()).of(Family.RICINOLEIC).fraction();
             double keep = CALM_CASTOR.fraction() / castor;
             double total = formula.fatMass().grams();
-            double castorNow = formula.fats().stream().filter(BatterRisks::isCastor).mapToDouble(f -> f.mass().grams()).sum();
+            double castorNow = formula.fats().stream()
+                    .filter(BatterRisks::isCastor)
+                    .mapToDouble(f -> f.mass().grams())
+                    .sum();
             double others = (total - castorNow * keep) / (total - castorNow);
             List<FatPortion> fats = formula.fats().stream()
                     .map(f -> f.weighing(f.mass().times(isCastor(f) ? keep : others)))

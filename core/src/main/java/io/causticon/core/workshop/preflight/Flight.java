@@ -45,7 +45,8 @@ final class Flight {
 
     /** Dangerous ones first, each kind in the order in which the work meets them. */
     List<PlanRisk> bites() {
-        List<PlanRisk> sorted = new ArrayList<>(bites.stream().filter(PlanRisk::dangerous).toList());
+        List<PlanRisk> sorted =
+                new ArrayList<>(bites.stream().filter(PlanRisk::dangerous).toList());
         bites.stream().filter(b -> !b.dangerous()).forEach(sorted::add);
         return List.copyOf(sorted);
     }
@@ -64,8 +65,12 @@ final class Flight {
 
     /** A change of the additives that match, one by one. */
     static PlanChange additives(String id, Phrase label, UnaryOperator<AdditivePortion> change) {
-        return PlanChange.to(id, label, plan -> plan.with(plan.formula()
-                .withAdditives(plan.formula().additives().stream().map(change).toList())));
+        return PlanChange.to(
+                id,
+                label,
+                plan -> plan.with(plan.formula()
+                        .withAdditives(
+                                plan.formula().additives().stream().map(change).toList())));
     }
 
     static UnaryOperator<AdditivePortion> only(String id, UnaryOperator<AdditivePortion> change) {

@@ -96,10 +96,16 @@ final class LyeLiquidRisks {
         Temperature limit = f.peak.limit().orElseThrow();
         f.bite(
                 Phrase.of("The liquid meets warm lye"),
-                Phrase.of("It can reach {} and scorches from {}; fed slowly in ice water it likely stays between {} and {}.",
-                        f.peak.without(), limit, Temperature.celsius(f.peak.likely().low()), Temperature.celsius(f.peak.likely().high())),
+                Phrase.of(
+                        "It can reach {} and scorches from {}; fed slowly in ice water it likely stays between {} and"
+                                + " {}.",
+                        f.peak.without(),
+                        limit,
+                        Temperature.celsius(f.peak.likely().low()),
+                        Temperature.celsius(f.peak.likely().high())),
                 PlanChange.to("freeze", Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
-                PlanChange.to("split-liquid", Phrase.of("Lye in water first, the rest at emulsion"), LyeLiquidRisks::split));
+                PlanChange.to(
+                        "split-liquid", Phrase.of("Lye in water first, the rest at emulsion"), LyeLiquidRisks::split));
     }
 
     /** Strong lye first, milk later: a feeding of its own. */
@@ -109,16 +115,25 @@ final class LyeLiquidRisks {
             if (second.passesLimit()) {
                 f.bite(
                         Phrase.of("{} meets strong lye", what),
-                        Phrase.of("It can reach {} and scorches from {}: diluting strong lye gives heat of its own.",
-                                second.peak(), second.limit().orElseThrow()),
+                        Phrase.of(
+                                "It can reach {} and scorches from {}: diluting strong lye gives heat of its own.",
+                                second.peak(),
+                                second.limit().orElseThrow()),
                         Phrase.of("Lye no warmer than {}", second.warmestLye().orElseThrow()),
                         PlanChange.to("freeze", Phrase.of("Freeze it"), LyeLiquidRisks::frozen),
                         PlanChange.to("at-emulsion", Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
-            } else if (second.ifThawed().isPresent() && second.limit().map(l -> second.ifThawed().get().isAbove(l)).orElse(false)) {
+            } else if (second.ifThawed().isPresent()
+                    && second.limit()
+                            .map(l -> second.ifThawed().get().isAbove(l))
+                            .orElse(false)) {
                 f.bite(
                         Phrase.of(second.isSolid() ? "{} must stay frozen solid" : "{} must stay slush", what),
-                        Phrase.of("{} it comes to {}; thawed in the fridge it would reach {}, and it scorches from {}.",
-                                second.isSolid() ? "Frozen" : "As slush", second.peak(), second.ifThawed().get(), second.limit().orElseThrow()),
+                        Phrase.of(
+                                "{} it comes to {}; thawed in the fridge it would reach {}, and it scorches from {}.",
+                                second.isSolid() ? "Frozen" : "As slush",
+                                second.peak(),
+                                second.ifThawed().get(),
+                                second.limit().orElseThrow()),
                         Phrase.of("Out of the freezer portion by portion"),
                         PlanChange.to("at-emulsion", Phrase.of("At emulsion instead"), LyeLiquidRisks::atEmulsion));
             }
@@ -126,18 +141,24 @@ final class LyeLiquidRisks {
     }
 
     private static BatchPlan atEmulsion(BatchPlan plan) {
-        return withParts(plan, plan.formula().liquidParts().stream()
-                .map(p -> p.joins() == AdditionStage.COOLED_LYE ? new LiquidPart(p.liquid(), p.share(), LiquidState.LIQUID, AdditionStage.EMULSION) : p)
-                .toList());
+        return withParts(
+                plan,
+                plan.formula().liquidParts().stream()
+                        .map(p -> p.joins() == AdditionStage.COOLED_LYE
+                                ? new LiquidPart(p.liquid(), p.share(), LiquidState.LIQUID, AdditionStage.EMULSION)
+                                : p)
+                        .toList());
     }
 
     private static BatchPlan frozen(BatchPlan plan) {
         List<LiquidPart> parts = plan.formula().liquidParts();
-        return withParts(plan, parts.stream()
-                .map(p -> scorches(p) && meetsLye(p) || isWaterOfAPowder(p, parts)
-                        ? new LiquidPart(p.liquid(), p.share(), LiquidState.FROZEN, p.joins())
-                        : p)
-                .toList());
+        return withParts(
+                plan,
+                parts.stream()
+                        .map(p -> scorches(p) && meetsLye(p) || isWaterOfAPowder(p, parts)
+                                ? new LiquidPart(p.liquid(), p.share(), LiquidState.FROZEN, p.joins())
+                                : p)
+                        .toList());
     }
 
     private static boolean meetsLye(LiquidPart p) {
@@ -146,7 +167,9 @@ final class LyeLiquidRisks {
 
     /** What a milk powder is stirred into is frozen with it: of a powder there is nothing to freeze. */
     private static boolean isWaterOfAPowder(LiquidPart part, List<LiquidPart> parts) {
-        return meetsLye(part) && parts.stream().anyMatch(p -> p.joins() == part.joins() && p.liquid().isPowder() && scorches(p));
+        return meetsLye(part)
+                && parts.stream()
+                        .anyMatch(p -> p.joins() == part.joins() && p.liquid().isPowder() && scorches(p));
     }
 
     /** Lye in its own mass of water, all that scorches at emulsion. */
@@ -158,10 +181,14 @@ final class LyeLiquidRisks {
                 .sum();
         double least = 1 / waterPerLye(plan);
         double share = Math.min(1, Math.max(water, least));
-        double rest = parts.stream().filter(LyeLiquidRisks::scorches).mapToDouble(p -> p.share().fraction()).sum();
+        double rest = parts.stream()
+                .filter(LyeLiquidRisks::scorches)
+                .mapToDouble(p -> p.share().fraction())
+                .sum();
         List<LiquidPart> changed = new ArrayList<>();
         if (water == 0) {
-            changed.add(new LiquidPart(Catalogue.standard().liquid("distilled-water"), Share.fraction(share), LiquidState.LIQUID));
+            changed.add(new LiquidPart(
+                    Catalogue.standard().liquid("distilled-water"), Share.fraction(share), LiquidState.LIQUID));
         }
         for (LiquidPart p : parts) {
             double factor = scorches(p) ? (1 - share) / rest : share / Math.max(water, 1e-9);
@@ -184,19 +211,28 @@ final class LyeLiquidRisks {
 
     private static void boiling(Flight f) {
         Temperature low = Temperature.celsius(f.peak.likely().low());
-        Temperature high = Temperature.celsius(Math.min(f.peak.likely().high(), f.peak.boils().celsius()));
-        PlanChange ice = PlanChange.to("ice", Phrase.of("Take part of the water as ice"), p -> iced(p, f.workshop.room()));
+        Temperature high = Temperature.celsius(
+                Math.min(f.peak.likely().high(), f.peak.boils().celsius()));
+        PlanChange ice =
+                PlanChange.to("ice", Phrase.of("Take part of the water as ice"), p -> iced(p, f.workshop.room()));
         if (f.peak.mayBoilOver()) {
             f.danger(
                     Phrase.of("The lye pot may boil over"),
-                    Phrase.of("Likely {} or more in this vessel, fed over a few minutes; it boils near {}.", low, f.peak.boils()),
+                    Phrase.of(
+                            "Likely {} or more in this vessel, fed over a few minutes; it boils near {}.",
+                            low,
+                            f.peak.boils()),
                     Phrase.of("Feed the lye by the spoon, lye into liquid and never the reverse"),
                     ice);
         } else if (f.peak.expected().isAbove(HOT)) {
             // So does every ordinary liquor: said, with its number, and no alarm.
             f.bite(
                     Phrase.of("The lye pot gets hot"),
-                    Phrase.of("Likely {} to {}, fed over a few minutes; {} if no heat is lost.", low, high, f.peak.without()),
+                    Phrase.of(
+                            "Likely {} to {}, fed over a few minutes; {} if no heat is lost.",
+                            low,
+                            high,
+                            f.peak.without()),
                     Phrase.of("Steam and fumes: small portions, air, lye into liquid and never the reverse"),
                     ice);
         }
@@ -220,11 +256,15 @@ final class LyeLiquidRisks {
         for (LiquidPart p : plan.formula().liquidParts()) {
             boolean clear = p.joins() == AdditionStage.LYE && !p.state().hasIce() && !scorches(p);
             if (clear && part < 1) {
-                changed.add(new LiquidPart(p.liquid(), Share.fraction(p.share().fraction() * (1 - part)), p.state(), p.joins()));
+                changed.add(new LiquidPart(
+                        p.liquid(), Share.fraction(p.share().fraction() * (1 - part)), p.state(), p.joins()));
             }
             if (clear && part > 0) {
                 changed.add(new LiquidPart(
-                        Catalogue.standard().liquid("ice"), Share.fraction(p.share().fraction() * part), LiquidState.FROZEN, p.joins()));
+                        Catalogue.standard().liquid("ice"),
+                        Share.fraction(p.share().fraction() * part),
+                        LiquidState.FROZEN,
+                        p.joins()));
             }
             if (!clear) {
                 changed.add(p);
@@ -238,15 +278,19 @@ final class LyeLiquidRisks {
         if (first.compareTo(OWN_MASS_OF_WATER) > 0) {
             f.danger(
                     Phrase.of("Less water than lye"),
-                    Phrase.of("{} lye: below its own mass of water some stays undissolved and ends as pockets in the bar.",
+                    Phrase.of(
+                            "{} lye: below its own mass of water some stays undissolved and ends as pockets in the"
+                                    + " bar.",
                             first),
                     Phrase.of("Strain it, and never pour off crystals"),
                     concentration(STRONG));
         } else if (f.balance.concentration().compareTo(STRONG) > 0) {
             f.bite(
                     Phrase.of("Strong lye"),
-                    Phrase.of("{}: it thickens fast, and below {} it can crystallise.",
-                            f.balance.concentration(), Temperature.celsius(15)),
+                    Phrase.of(
+                            "{}: it thickens fast, and below {} it can crystallise.",
+                            f.balance.concentration(),
+                            Temperature.celsius(15)),
                     concentration(USUAL));
         }
     }
@@ -255,8 +299,10 @@ final class LyeLiquidRisks {
         return PlanChange.to(
                 "concentration-" + Math.round(share.inPercent()),
                 Phrase.of("Lye concentration {}", share),
-                p -> p.with(p.formula().withLiquid(
-                        LiquidTarget.concentration(share.fraction()), p.formula().liquidParts())));
+                p -> p.with(p.formula()
+                        .withLiquid(
+                                LiquidTarget.concentration(share.fraction()),
+                                p.formula().liquidParts())));
     }
 
     private static void alcohol(Flight f) {
@@ -267,7 +313,8 @@ final class LyeLiquidRisks {
         if (alcohol > NOTABLE_ALCOHOL * f.balance.liquidMass().grams()) {
             f.danger(
                     Phrase.of("Alcohol in the lye pot boils up"),
-                    Phrase.of("{} of alcohol; it foams over when lye goes in, and speeds the batter.",
+                    Phrase.of(
+                            "{} of alcohol; it foams over when lye goes in, and speeds the batter.",
                             Mass.grams(alcohol)),
                     Phrase.of("Simmer it off and freeze it first, and use a tall jug"));
         }

@@ -11,8 +11,7 @@ public final class PreFlight {
 
     private PreFlight() {}
 
-    public static List<PlanRisk> of(
-            BatchPlan plan, LyePeak peak, Optional<LoafEnsemble> loaf, WorkshopFacts workshop) {
+    public static List<PlanRisk> of(BatchPlan plan, LyePeak peak, Optional<LoafEnsemble> loaf, WorkshopFacts workshop) {
         Flight flight = new Flight(plan, peak, loaf, workshop);
         AlkaliRisks.find(flight);
         LyeLiquidRisks.find(flight);

@@ -45,7 +45,10 @@ final class SettingRisks {
         }
         Mass capacity = mould.capacity(f.batter.density());
         // What is meant to be left over is no surprise.
-        Mass over = f.batter.mass().times(1 / (1 + f.plan.pouring().overage().fraction())).minus(capacity);
+        Mass over = f.batter
+                .mass()
+                .times(1 / (1 + f.plan.pouring().overage().fraction()))
+                .minus(capacity);
         if (over.grams() > 1 && f.plan.pouring().spare() == null) {
             f.bite(
                     Phrase.of("It runs over"),
@@ -67,7 +70,9 @@ final class SettingRisks {
             return;
         }
         Portions portions = Portions.of(f.plan);
-        Mass made = portions.whole().minus(portions.stuck()).times(1 / (1 + f.plan.pouring().overage().fraction()));
+        Mass made = portions.whole()
+                .minus(portions.stuck())
+                .times(1 / (1 + f.plan.pouring().overage().fraction()));
         double wrong = portions.drawn().dividedBy(made) - 1;
         if (Math.abs(wrong) > DRAWING_TOLERANCE) {
             f.bite(
@@ -77,7 +82,9 @@ final class SettingRisks {
                             "as-drawn",
                             Phrase.of("Make as much as is drawn"),
                             p -> p.with(p.formula()
-                                    .scaledTo(p.formula().fatMass().times(portions.drawn().dividedBy(made))))));
+                                    .scaledTo(p.formula()
+                                            .fatMass()
+                                            .times(portions.drawn().dividedBy(made))))));
         }
     }
 
@@ -102,7 +109,8 @@ final class SettingRisks {
             if (partial > UNCERTAIN_GEL) {
                 f.bite(
                         Phrase.of("Gel may stop half-way"),
-                        Phrase.of("Full {}, partial {}, none {} in this mould and room.",
+                        Phrase.of(
+                                "Full {}, partial {}, none {} in this mould and room.",
                                 Share.fraction(l.probabilityOf(Extent.FULL)),
                                 Share.fraction(partial),
                                 Share.fraction(l.probabilityOf(Extent.NONE))),
@@ -113,7 +121,10 @@ final class SettingRisks {
             if (hot > UNCERTAIN_GEL) {
                 f.bite(
                         Phrase.of("The loaf may overheat"),
-                        Phrase.of("{} that the core passes {}.", Share.fraction(hot), Temperature.celsius(LoafEnsemble.TOO_HOT)),
+                        Phrase.of(
+                                "{} that the core passes {}.",
+                                Share.fraction(hot),
+                                Temperature.celsius(LoafEnsemble.TOO_HOT)),
                         goal("No towels", GelGoal.ALLOW),
                         goal("Keep it cold", GelGoal.PREVENT),
                         cooler(f));
@@ -122,7 +133,8 @@ final class SettingRisks {
     }
 
     private static PlanChange cooler(Flight f) {
-        Temperature cooler = Temperature.celsius(Math.max(COOLEST, f.plan.mixAt().celsius() - COOLER));
+        Temperature cooler =
+                Temperature.celsius(Math.max(COOLEST, f.plan.mixAt().celsius() - COOLER));
         return PlanChange.to("cooler-loaf", Phrase.of("Mix at {}", cooler), p -> p.with(PlanFields.MIX_AT, cooler));
     }
 
@@ -136,7 +148,8 @@ final class SettingRisks {
         if (sugar > MUCH_SUGAR && wrapped) {
             f.bite(
                     Phrase.of("Sugar and insulation"),
-                    Phrase.of("{} of sugar in the fats gels by itself; wrapped it can heave, crack or erupt.",
+                    Phrase.of(
+                            "{} of sugar in the fats gels by itself; wrapped it can heave, crack or erupt.",
                             Share.fraction(sugar)),
                     goal("No towels", GelGoal.ALLOW),
                     goal("Keep it cold", GelGoal.PREVENT));
@@ -152,8 +165,10 @@ final class SettingRisks {
         if (salt > SALT_BAR && mould != null && mould.kind().isCut()) {
             f.bite(
                     Phrase.of("Salt bars shatter when cut late"),
-                    Phrase.of("{} of salt; it lets go after about {} h and is brittle the next day.",
-                            Share.fraction(salt), (double) Schedule.of(f.plan).unmould().toHours()),
+                    Phrase.of(
+                            "{} of salt; it lets go after about {} h and is brittle the next day.",
+                            Share.fraction(salt),
+                            (double) Schedule.of(f.plan).unmould().toHours()),
                     Phrase.of("Stay near it, or pour into cavities"));
         }
     }

@@ -1,5 +1,6 @@
 /**
- * What will bite in a combination of formula, mould, room and workshop, with the reason and changes of one tap. One hidden class a family of risks.
+ * What will bite in a combination of formula, mould, room and workshop, with the reason and changes of one tap. One
+ * hidden class a family of risks.
  */
 @MayUse({
     "model.mould",

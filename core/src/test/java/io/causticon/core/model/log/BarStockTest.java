@@ -29,16 +29,27 @@ class BarStockTest {
     }
 
     private static QuickLine.Reading read(String line) {
-        return QuickLine.read(line, new QuickContext(
-                recipe().fat("olive-oil", 500).plan(), BEGUN, BEGUN.plusSeconds(86_400L * 60), ZoneOffset.UTC, Units.METRIC, Findings.vocabulary(),
-                new KnownVessels(Map.of(), Map.of()), Catalogue.standard(), List.of(Named.called("cream"), Named.called("goat"))));
+        return QuickLine.read(
+                line,
+                new QuickContext(
+                        recipe().fat("olive-oil", 500).plan(),
+                        BEGUN,
+                        BEGUN.plusSeconds(86_400L * 60),
+                        ZoneOffset.UTC,
+                        Units.METRIC,
+                        Findings.vocabulary(),
+                        new KnownVessels(Map.of(), Map.of()),
+                        Catalogue.standard(),
+                        List.of(Named.called("cream"), Named.called("goat"))));
     }
 
     private List<ProblemKey> say(String line) {
         QuickLine.Reading read = read(line);
         assertThat(read.problems()).as(line).isEmpty();
         assertThat(read.entries()).as(line).hasSize(1);
-        List<ProblemKey> problems = BarStock.of(read.entries().get(0), new BatchLog(BEGUN, lines)).all().stream().map(Problem::key).toList();
+        List<ProblemKey> problems = BarStock.of(read.entries().get(0), new BatchLog(BEGUN, lines)).all().stream()
+                .map(Problem::key)
+                .toList();
         if (problems.isEmpty()) {
             log(read.entries().get(0));
         }
@@ -74,7 +85,9 @@ class BarStockTest {
         assertThat(say("sold 2 of cream to the harbour shop")).isEmpty();
         assertThat(say("set apart bars 2 and 5 because of a crack")).isEmpty();
         assertThat(say("gave bars 5, 6 of cream")).containsExactly(ProblemKey.APART_NOT_GIVEN);
-        assertThat(say("sold 8 bars of cream")).as("9 are left, and two of them stand apart").containsExactly(ProblemKey.NOT_SO_MANY_BARS);
+        assertThat(say("sold 8 bars of cream"))
+                .as("9 are left, and two of them stand apart")
+                .containsExactly(ProblemKey.NOT_SO_MANY_BARS);
         assertThat(say("bring back bars 2, 5: only the skin")).isEmpty();
         assertThat(say("gave bars 5, 6 of cream")).isEmpty();
         assertThat(stock().apart()).extracting(Entry.SetApart::reason).containsExactly("they weep");
@@ -91,8 +104,12 @@ class BarStockTest {
 
     @Test
     void whyIsAskedAndScrapsAreNoBars() {
-        assertThat(read("set apart bars 2, 5").problems()).extracting(Problem::key).containsExactly(ProblemKey.WHY);
-        assertThat(read("set apart everything: it weeps").problems()).extracting(Problem::key).containsExactly(ProblemKey.NOT_BARS);
+        assertThat(read("set apart bars 2, 5").problems())
+                .extracting(Problem::key)
+                .containsExactly(ProblemKey.WHY);
+        assertThat(read("set apart everything: it weeps").problems())
+                .extracting(Problem::key)
+                .containsExactly(ProblemKey.NOT_BARS);
         assertThat(read("kept scraps 120 g").entries()).hasOnlyElementsOfType(Entry.ScrapsKept.class);
     }
 }

@@ -22,7 +22,8 @@ import org.junit.jupiter.api.Test;
 class BatchLogTest {
 
     private static final Instant BEGUN = Instant.parse("2026-11-03T18:00:00Z");
-    private static final BatchPlan PLAN = recipe().fat("olive-oil", 700).fat("lard", 300).plan();
+    private static final BatchPlan PLAN =
+            recipe().fat("olive-oil", 700).fat("lard", 300).plan();
 
     private static BatchLog log(Entry... entries) {
         BatchLog log = new BatchLog(BEGUN, List.of());
@@ -61,31 +62,42 @@ class BatchLogTest {
         void replaceTheirOwnEarlierRevisionAlone() {
             BatchLog log = log(new Entry.BlenderBurst(10), new Entry.BlenderBurst(20));
             LoggedEntry amended = LoggedEntry.first("line0", BEGUN, "Odd", new Entry.BlenderBurst(15));
-            assertThat(log.with(amended).of(Entry.BlenderBurst.class).map(b -> b.entry().seconds()))
+            assertThat(log.with(amended)
+                            .of(Entry.BlenderBurst.class)
+                            .map(b -> b.entry().seconds()))
                     .containsExactly(15, 20);
         }
 
         @Test
         void comeToTheSameOneByOneAsAllAtOnce() {
             Random random = new Random(11);
-            List<Entry> kinds = List.of(new Entry.BlenderBurst(5), new Entry.LyeIntoFats(), new Entry.Held("crust"), new Entry.Released("calm"), new Entry.Cut(8));
+            List<Entry> kinds = List.of(
+                    new Entry.BlenderBurst(5),
+                    new Entry.LyeIntoFats(),
+                    new Entry.Held("crust"),
+                    new Entry.Released("calm"),
+                    new Entry.Cut(8));
             for (int round = 0; round < 60; round++) {
                 Map<String, LoggedEntry> last = new LinkedHashMap<>();
                 BatchLog grown = new BatchLog(BEGUN, List.of());
                 for (int i = 0; i < 30; i++) {
                     // Behind the last, at the same moment, before others, and again under an id that is there.
-                    LoggedEntry line = line(random, "line" + random.nextInt(25), kinds.get(random.nextInt(kinds.size())), i);
+                    LoggedEntry line =
+                            line(random, "line" + random.nextInt(25), kinds.get(random.nextInt(kinds.size())), i);
                     boolean isNew = last.remove(line.id()) == null;
                     last.put(line.id(), line);
                     grown = isNew ? grown.withNew(List.of(line)) : grown.with(line);
                 }
                 BatchLog atOnce = new BatchLog(BEGUN, List.copyOf(last.values()));
-                assertThat(grown.all()).isEqualTo(atOnce.all()).isSortedAccordingTo(Comparator.comparing(LoggedEntry::at));
+                assertThat(grown.all())
+                        .isEqualTo(atOnce.all())
+                        .isSortedAccordingTo(Comparator.comparing(LoggedEntry::at));
                 assertThat(grown.entries()).isEqualTo(atOnce.entries());
                 assertThat(Life.of(grown)).isEqualTo(Life.of(atOnce));
                 assertThat(Life.isHeld(grown)).isEqualTo(Life.isHeld(atOnce)).isEqualTo(isHeldByReading(grown));
                 for (Entry kind : kinds) {
-                    assertThat(grown.of(kind.getClass()).toList()).isEqualTo(atOnce.of(kind.getClass()).toList());
+                    assertThat(grown.of(kind.getClass()).toList())
+                            .isEqualTo(atOnce.of(kind.getClass()).toList());
                     assertThat(grown.everSaid(kind.getClass())).isEqualTo(atOnce.everSaid(kind.getClass()));
                 }
             }
@@ -93,7 +105,8 @@ class BatchLogTest {
 
         private static LoggedEntry line(Random random, String id, Entry entry, int number) {
             Instant at = BEGUN.plusSeconds(random.nextBoolean() ? 60 * number : random.nextInt(12));
-            return new LoggedEntry(id, new LoggedEntry.Revision(1, at, at, "Ines", entry, random.nextInt(5) == 0), List.of());
+            return new LoggedEntry(
+                    id, new LoggedEntry.Revision(1, at, at, "Ines", entry, random.nextInt(5) == 0), List.of());
         }
 
         /** The plain way: from the first line to the last. */
@@ -107,7 +120,8 @@ class BatchLogTest {
 
         @Test
         void areRememberedByTheirKindWhenTheyWereAmendedOrTakenBack() {
-            LoggedEntry.Revision first = new LoggedEntry.Revision(1, BEGUN, BEGUN, "Ines", new Entry.LyeIntoFats(), false);
+            LoggedEntry.Revision first =
+                    new LoggedEntry.Revision(1, BEGUN, BEGUN, "Ines", new Entry.LyeIntoFats(), false);
             LoggedEntry.Revision now = new LoggedEntry.Revision(2, BEGUN, BEGUN, "Ines", new Entry.Unmoulded(), true);
             BatchLog log = log(new Entry.BlenderBurst(10)).with(new LoggedEntry("a", now, List.of(first)));
             assertThat(log.everSaid(Entry.LyeIntoFats.class)).isTrue();
@@ -125,7 +139,8 @@ class BatchLogTest {
             assertThat(Life.of(log())).isEqualTo(Life.BENCH);
             assertThat(Life.of(log(new Entry.Poured(null)))).isEqualTo(Life.MOULD);
             assertThat(Life.of(log(new Entry.Poured(null), new Entry.Cut(10)))).isEqualTo(Life.CURE);
-            assertThat(Life.of(log(new Entry.Cut(10), new Entry.Released("calm")))).isEqualTo(Life.READY);
+            assertThat(Life.of(log(new Entry.Cut(10), new Entry.Released("calm"))))
+                    .isEqualTo(Life.READY);
         }
 
         @Test
@@ -204,9 +219,13 @@ class BatchLogTest {
         @Test
         void blameWhatWentInJustBefore() {
             BatchFacts facts = facts(
-                    new Entry.Added("kaolin", null), new Entry.Added("clove", null), new Entry.StageReached(Stage.MASH, null));
-            assertThat(facts.addedJustBefore(Stage.THICK, Duration.ofMinutes(2))).contains("clove");
-            assertThat(facts.addedJustBefore(Stage.THICK, Duration.ofSeconds(20))).isEmpty();
+                    new Entry.Added("kaolin", null),
+                    new Entry.Added("clove", null),
+                    new Entry.StageReached(Stage.MASH, null));
+            assertThat(facts.addedJustBefore(Stage.THICK, Duration.ofMinutes(2)))
+                    .contains("clove");
+            assertThat(facts.addedJustBefore(Stage.THICK, Duration.ofSeconds(20)))
+                    .isEmpty();
         }
     }
 

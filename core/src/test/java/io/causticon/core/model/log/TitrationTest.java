@@ -25,11 +25,21 @@ class TitrationTest {
     @Test
     void gramsOfCitricAcidFromTheKitchen() {
         // 10 g of 1 % hold 0.1 g; / 192.124 x 3 = 1.5615 mmol; x 39.997 = 62.45 mg of NaOH; of 20 g 0.312 %.
-        assertThat(new Titration(Acid.CITRIC, 10, 1, Mass.grams(20)).freeAlkaliPercent().value()).isCloseTo(0.31227, within(1e-4));
+        assertThat(new Titration(Acid.CITRIC, 10, 1, Mass.grams(20))
+                        .freeAlkaliPercent()
+                        .value())
+                .isCloseTo(0.31227, within(1e-4));
         // With its water of crystallisation there is less acid in a gram.
-        assertThat(new Titration(Acid.CITRIC_MONOHYDRATE, 10, 1, Mass.grams(20)).freeAlkaliPercent().value()).isCloseTo(0.31227 * 192.124 / 210.14, within(1e-4));
+        assertThat(new Titration(Acid.CITRIC_MONOHYDRATE, 10, 1, Mass.grams(20))
+                        .freeAlkaliPercent()
+                        .value())
+                .isCloseTo(0.31227 * 192.124 / 210.14, within(1e-4));
         // At home the error is larger than at a burette.
-        assertThat(new Titration(Acid.CITRIC, 10, 1, Mass.grams(20)).freeAlkaliPercent().standardDeviation() / 0.312).isBetween(0.04, 0.08);
+        assertThat(new Titration(Acid.CITRIC, 10, 1, Mass.grams(20))
+                                .freeAlkaliPercent()
+                                .standardDeviation()
+                        / 0.312)
+                .isBetween(0.04, 0.08);
     }
 
     @Test
@@ -41,15 +51,21 @@ class TitrationTest {
 
     @Test
     void whatCannotBeIsTold() {
-        assertThat(problems(new Titration(Acid.STANDARD, -1, 0.1, Mass.grams(5)))).contains(ProblemKey.TOO_LOW);
+        assertThat(problems(new Titration(Acid.STANDARD, -1, 0.1, Mass.grams(5))))
+                .contains(ProblemKey.TOO_LOW);
         assertThat(problems(new Titration(Acid.STANDARD, 2, 12, Mass.grams(5)))).contains(ProblemKey.TOO_HIGH);
         assertThat(problems(new Titration(Acid.CITRIC, 2, 80, Mass.grams(5)))).contains(ProblemKey.TOO_HIGH);
-        assertThat(problems(new Titration(Acid.CITRIC, 500, 25, Mass.grams(0.2)))).contains(ProblemKey.TOO_HIGH);
+        assertThat(problems(new Titration(Acid.CITRIC, 500, 25, Mass.grams(0.2))))
+                .contains(ProblemKey.TOO_HIGH);
         // A row that was written to by hand.
-        assertThat(EntryCheck.isSound(new Entry.Titrated(0, null, new Titration(Acid.STANDARD, 2.5, 0.1, Mass.grams(5))))).isFalse();
+        assertThat(EntryCheck.isSound(
+                        new Entry.Titrated(0, null, new Titration(Acid.STANDARD, 2.5, 0.1, Mass.grams(5)))))
+                .isFalse();
     }
 
     private static java.util.List<ProblemKey> problems(Titration by) {
-        return EntryCheck.of(Entry.Titrated.of(by, null)).all().stream().map(Problem::key).toList();
+        return EntryCheck.of(Entry.Titrated.of(by, null)).all().stream()
+                .map(Problem::key)
+                .toList();
     }
 }

@@ -28,7 +28,10 @@ class WeighingTest {
 
     private static final Instant BEGUN = Instant.parse("2026-11-02T09:00:00Z");
 
-    private final BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).additive("madder-root", 5).plan();
+    private final BatchPlan plan = recipe().fat("olive-oil", 700)
+            .fat("coconut-oil-76", 300)
+            .additive("madder-root", 5)
+            .plan();
     private final List<LoggedEntry> lines = new ArrayList<>();
 
     private WeighingTest weigh(Weighable what, double grams) {
@@ -49,7 +52,8 @@ class WeighingTest {
     }
 
     private List<WeighOutAdvice> advice() {
-        return WeighOutAdvice.of(plan, log(), new KnownVessels(Map.of("blue jug", Mass.grams(84), "thimble", Mass.grams(3)), Map.of()));
+        return WeighOutAdvice.of(
+                plan, log(), new KnownVessels(Map.of("blue jug", Mass.grams(84), "thimble", Mass.grams(3)), Map.of()));
     }
 
     @Nested
@@ -74,8 +78,10 @@ class WeighingTest {
             AlkaliBalance balance = AlkaliBalance.of(soft.formula());
             // As the scale can show them.
             assertThat(order.targets())
-                    .containsEntry(Weighable.NAOH, Mass.grams(Math.rint(balance.naoh().grams())))
-                    .containsEntry(Weighable.KOH, Mass.grams(Math.rint(balance.koh().grams())));
+                    .containsEntry(
+                            Weighable.NAOH, Mass.grams(Math.rint(balance.naoh().grams())))
+                    .containsEntry(
+                            Weighable.KOH, Mass.grams(Math.rint(balance.koh().grams())));
         }
 
         @Test
@@ -102,7 +108,8 @@ class WeighingTest {
             assertThat(order().next()).contains(Weighable.additive("madder-root"));
             assertThat(order().isForTheSecondTime()).isTrue();
             assertThat(order().onTheScale()).contains(Weighable.liquid("distilled-water"));
-            log(new Entry.WeighedAgain(Weighable.liquid("distilled-water"), order().targets().get(Weighable.liquid("distilled-water"))));
+            log(new Entry.WeighedAgain(
+                    Weighable.liquid("distilled-water"), order().targets().get(Weighable.liquid("distilled-water"))));
             assertThat(order().onTheScale()).contains(Weighable.NAOH);
             log(new Entry.WeighedAgain(Weighable.NAOH, order().targets().get(Weighable.NAOH)));
             assertThat(order().isForTheSecondTime()).isFalse();
@@ -122,7 +129,8 @@ class WeighingTest {
 
         @Test
         void scalesTheRestWhenThereIsTooMuchOfOne() {
-            WeighOutAdvice over = weigh(Weighable.fat("olive-oil"), 735).advice().get(0);
+            WeighOutAdvice over =
+                    weigh(Weighable.fat("olive-oil"), 735).advice().get(0);
             assertThat(over.factor()).hasValueSatisfying(f -> assertThat(f).isCloseTo(1.05, within(1e-9)));
         }
 
@@ -132,10 +140,14 @@ class WeighingTest {
             BatchPlan grown = ScaledPlan.of(plan, log());
             assertThat(WeighOutAdvice.of(grown, log(), KnownVessels.NONE)).isEmpty();
             WeighingOrder after = WeighingOrder.of(grown, log());
-            order().targets().forEach((what, target) -> assertThat(after.targets().get(what).grams()).isCloseTo(1.05 * target.grams(), within(1.1)));
+            order().targets()
+                    .forEach((what, target) -> assertThat(
+                                    after.targets().get(what).grams())
+                            .isCloseTo(1.05 * target.grams(), within(1.1)));
             // A second slip grows it once more.
             log(new Entry.RestScaled(1.1));
-            assertThat(ScaledPlan.of(plan, log()).formula().fatMass().grams()).isCloseTo(1000 * 1.05 * 1.1, within(1e-9));
+            assertThat(ScaledPlan.of(plan, log()).formula().fatMass().grams())
+                    .isCloseTo(1000 * 1.05 * 1.1, within(1e-9));
         }
 
         @Test
@@ -145,15 +157,22 @@ class WeighingTest {
             lines.clear();
             log(new Entry.RestScaled(1.05));
             LoggedEntry.Revision first = lines.get(0).current();
-            lines.set(0, new LoggedEntry("l0", new LoggedEntry.Revision(2, BEGUN, BEGUN, "ines", first.entry(), true), List.of(first)));
+            lines.set(
+                    0,
+                    new LoggedEntry(
+                            "l0",
+                            new LoggedEntry.Revision(2, BEGUN, BEGUN, "ines", first.entry(), true),
+                            List.of(first)));
             assertThat(ScaledPlan.of(plan, log())).isSameAs(plan);
         }
 
         @Test
         void doesNotScaleUpForALargeSlipNorForTooLittle() {
-            assertThat(weigh(Weighable.fat("olive-oil"), 1400).advice().get(0).factor()).isEmpty();
+            assertThat(weigh(Weighable.fat("olive-oil"), 1400).advice().get(0).factor())
+                    .isEmpty();
             lines.clear();
-            assertThat(weigh(Weighable.fat("olive-oil"), 650).advice().get(0).factor()).isEmpty();
+            assertThat(weigh(Weighable.fat("olive-oil"), 650).advice().get(0).factor())
+                    .isEmpty();
         }
 
         @Test
@@ -169,38 +188,55 @@ class WeighingTest {
         void tellsTheLyeConcentrationThatTooMuchWaterWouldLeave() {
             double lye = Weights.planned(plan.formula()).naoh().grams();
             double water = lye * (1 - 0.33) / 0.33;
-            WeighOutAdvice over = weigh(Weighable.liquid("distilled-water"), water + 50).advice().get(0);
+            WeighOutAdvice over = weigh(Weighable.liquid("distilled-water"), water + 50)
+                    .advice()
+                    .get(0);
             assertThat(over.concentration().fraction()).isCloseTo(lye / (lye + water + 50), within(1e-9));
             assertThat(over.accepted().value()).isCloseTo(0.05, within(1e-9));
         }
 
         @Test
         void speaksOfPotassiumHydroxideToo() {
-            BatchPlan soft = recipe().fat("olive-oil", 700).alkali(new AlkaliChoice(Share.fraction(0), Share.WHOLE, Share.percent(90)))
-                    .target(LiquidTarget.concentration(0.3)).plan();
+            BatchPlan soft = recipe().fat("olive-oil", 700)
+                    .alkali(new AlkaliChoice(Share.fraction(0), Share.WHOLE, Share.percent(90)))
+                    .target(LiquidTarget.concentration(0.3))
+                    .plan();
             double koh = AlkaliBalance.of(soft.formula()).koh().grams();
             weigh(Weighable.KOH, koh + 20);
-            assertThat(WeighOutAdvice.of(soft, log(), KnownVessels.NONE)).singleElement().satisfies(a -> assertThat(a.what()).isEqualTo(Weighable.KOH));
+            assertThat(WeighOutAdvice.of(soft, log(), KnownVessels.NONE))
+                    .singleElement()
+                    .satisfies(a -> assertThat(a.what()).isEqualTo(Weighable.KOH));
         }
 
         @Test
         void suspectsOuncesEitherWay() {
             // 700 g are 24.69 oz.
-            assertThat(weigh(Weighable.fat("olive-oil"), 24.69).advice().get(0).ounces()).isTrue();
+            assertThat(weigh(Weighable.fat("olive-oil"), 24.69).advice().get(0).ounces())
+                    .isTrue();
             lines.clear();
-            assertThat(weigh(Weighable.fat("olive-oil"), 700 * 28.35).advice().get(0).ounces()).isTrue();
+            assertThat(weigh(Weighable.fat("olive-oil"), 700 * 28.35)
+                            .advice()
+                            .get(0)
+                            .ounces())
+                    .isTrue();
             lines.clear();
-            assertThat(weigh(Weighable.fat("olive-oil"), 350).advice().get(0).ounces()).isFalse();
+            assertThat(weigh(Weighable.fat("olive-oil"), 350).advice().get(0).ounces())
+                    .isFalse();
         }
 
         @Test
         void suspectsAVesselThatWasWeighedWithIt() {
-            WeighOutAdvice over = weigh(Weighable.fat("olive-oil"), 786).advice().get(0);
+            WeighOutAdvice over =
+                    weigh(Weighable.fat("olive-oil"), 786).advice().get(0);
             assertThat(over.vessel()).isEqualTo("blue jug");
             assertThat(over.vesselMissing()).contains(Mass.grams(84));
             lines.clear();
             // Three grams are nobody's tare: that is the hand.
-            assertThat(weigh(Weighable.fat("coconut-oil-76"), 303).advice().get(0).vessel()).isEmpty();
+            assertThat(weigh(Weighable.fat("coconut-oil-76"), 303)
+                            .advice()
+                            .get(0)
+                            .vessel())
+                    .isEmpty();
         }
     }
 
@@ -208,7 +244,10 @@ class WeighingTest {
     class Swap {
 
         private boolean swapped() {
-            return SwappedFats.in(Weights.planned(plan.formula()), AsWeighed.of(plan, log()).weights()).isPresent();
+            return SwappedFats.in(
+                            Weights.planned(plan.formula()),
+                            AsWeighed.of(plan, log()).weights())
+                    .isPresent();
         }
 
         @Test
@@ -224,9 +263,13 @@ class WeighingTest {
 
         @Test
         void isNoQuestionWhenBothAreOfOneMass() {
-            BatchPlan even = recipe().fat("olive-oil", 500).fat("coconut-oil-76", 495).plan();
+            BatchPlan even =
+                    recipe().fat("olive-oil", 500).fat("coconut-oil-76", 495).plan();
             weigh(Weighable.fat("olive-oil"), 495).weigh(Weighable.fat("coconut-oil-76"), 500);
-            assertThat(SwappedFats.in(Weights.planned(even.formula()), AsWeighed.of(even, log()).weights())).isEmpty();
+            assertThat(SwappedFats.in(
+                            Weights.planned(even.formula()),
+                            AsWeighed.of(even, log()).weights()))
+                    .isEmpty();
         }
     }
 }

@@ -26,7 +26,8 @@ class CutPlanTest {
     @Test
     void missesEmbedsWhereThatCanBe() {
         // One every 30 mm: bars of 25 would cut every other one.
-        List<Embed> embeds = List.of(new Embed(20, 10), new Embed(49, 10), new Embed(78, 10), new Embed(107, 10), new Embed(136, 10));
+        List<Embed> embeds = List.of(
+                new Embed(20, 10), new Embed(49, 10), new Embed(78, 10), new Embed(107, 10), new Embed(136, 10));
         CutPlan plan = CutPlan.of(160, 27, embeds);
         assertThat(plan.nearest()).isGreaterThan(1);
         for (Embed e : embeds) {
@@ -54,7 +55,8 @@ class CutPlanTest {
             assertThat(plan.cuts().get(0)).isGreaterThanOrEqualTo(-1e-9);
             assertThat(plan.cuts().get(plan.bars())).isLessThanOrEqualTo(along + 1e-6);
             assertThat(plan.bars()).isGreaterThanOrEqualTo(1);
-            assertThat(plan.thickness()).isBetween(Math.min(along, wanted * (1 - CutPlan.BY)) - 1e-9, wanted * (1 + CutPlan.BY) + 1e-9);
+            assertThat(plan.thickness())
+                    .isBetween(Math.min(along, wanted * (1 - CutPlan.BY)) - 1e-9, wanted * (1 + CutPlan.BY) + 1e-9);
             assertThat(plan.centres()).hasSize(plan.cuts().size() - 1);
         }
     }

@@ -21,7 +21,9 @@ class MouldTest {
 
     @Test
     void sidesThatWereMeasuredAreNotGuessed() {
-        assertThat(new Mould("loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1, 1400.0).sidesAreGuessed()).isFalse();
-        assertThat(new Mould("loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1).sidesAreGuessed()).isFalse();
+        assertThat(new Mould("loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1, 1400.0).sidesAreGuessed())
+                .isFalse();
+        assertThat(new Mould("loaf", MouldKind.WOODEN_LOAF, 240, 85, 70, 1).sidesAreGuessed())
+                .isFalse();
     }
 }

@@ -68,7 +68,9 @@ class SilhouetteTest {
                 height += rise;
             }
             Silhouette s = new Silhouette(WIDTH, lines);
-            assertThat(s.check(200, List.of("0", "1", "2", "3", "4"), List.of("a", "b", "c", "d", "e")).all()).isEmpty();
+            assertThat(s.check(200, List.of("0", "1", "2", "3", "4"), List.of("a", "b", "c", "d", "e"))
+                            .all())
+                    .isEmpty();
             assertThat(s.shares().stream().mapToDouble(x -> x.fraction()).sum()).isCloseTo(1, within(1e-12));
             // Against a fine sum of rectangles.
             double sum = 0;
@@ -85,7 +87,9 @@ class SilhouetteTest {
 
         private List<Problem> check(String... lines) {
             List<Line> drawn = Arrays.stream(lines).map(SilhouetteTest::line).toList();
-            List<String> fields = IntStream.range(0, lines.length).mapToObj(i -> "portion" + i).toList();
+            List<String> fields = IntStream.range(0, lines.length)
+                    .mapToObj(i -> "portion" + i)
+                    .toList();
             return new Silhouette(WIDTH, drawn).check(70, fields, fields).all();
         }
 
@@ -157,7 +161,8 @@ class SilhouetteTest {
 
         @Test
         void ofATubeAreThoseOfACylinder() {
-            assertThat(new Mould("tube", MouldKind.TUBE, 72, 72, 300, 1).volume()).isCloseTo(Math.PI * 36 * 36 * 300 / 1000, within(1e-9));
+            assertThat(new Mould("tube", MouldKind.TUBE, 72, 72, 300, 1).volume())
+                    .isCloseTo(Math.PI * 36 * 36 * 300 / 1000, within(1e-9));
         }
 
         @Test

@@ -21,7 +21,8 @@ class AlkaliBalanceTest {
         @Test
         void forOneFatIsItsSaponificationValue() {
             // 1000 g olive x 190 mg KOH/g = 190 g KOH = 190 x 39.997 / 56.106 = 135.446 g NaOH; less 5 % = 128.674 g.
-            AlkaliBalance balance = AlkaliBalance.of(recipe().fat("olive-oil", 1000).formula());
+            AlkaliBalance balance =
+                    AlkaliBalance.of(recipe().fat("olive-oil", 1000).formula());
             assertThat(balance.forFats().grams()).isCloseTo(135.446, within(0.01));
             assertThat(balance.leftOut().grams()).isCloseTo(6.772, within(0.01));
             assertThat(balance.naoh().grams()).isCloseTo(128.674, within(0.01));
@@ -32,8 +33,7 @@ class AlkaliBalanceTest {
         void forThreeFatsIsTheSum() {
             // 500 olive (190) + 300 coconut (256) + 200 shea (178.5): 95 + 76.8 + 35.7 = 207.5 g KOH
             // = 147.923 g NaOH; less 5 % = 140.527; at 98 % purity 143.395 g.
-            AlkaliBalance balance = AlkaliBalance.of(recipe()
-                    .fat("olive-oil", 500)
+            AlkaliBalance balance = AlkaliBalance.of(recipe().fat("olive-oil", 500)
                     .fat("coconut-oil-76", 300)
                     .fat("shea-butter", 200)
                     .purity(98)
@@ -45,10 +45,11 @@ class AlkaliBalanceTest {
         @Test
         void ofBothAlkalisIsSharedByMassOfPureAlkali() {
             // 1000 g stearic 50:50 (208 mg/g) = 3.7073 mol. 60 % NaOH by mass: per gram of pure alkali
-            // 0.6/39.997 + 0.4/56.106 = 0.0221306 mol, so 3.7073 x 0.95 / 0.0221306 = 159.14 g pure: 95.49 NaOH, 63.66 KOH.
+            // 0.6/39.997 + 0.4/56.106 = 0.0221306 mol, so 3.7073 x 0.95 / 0.0221306 = 159.14 g pure: 95.49 NaOH, 63.66
+            // KOH.
             AlkaliChoice choice = new AlkaliChoice(Share.percent(60), Share.WHOLE, Share.percent(90));
-            AlkaliBalance balance =
-                    AlkaliBalance.of(recipe().fat("stearic-acid", 1000).alkali(choice).formula());
+            AlkaliBalance balance = AlkaliBalance.of(
+                    recipe().fat("stearic-acid", 1000).alkali(choice).formula());
             assertThat(balance.naoh().grams()).isCloseTo(95.49, within(0.05));
             assertThat(balance.koh().grams()).isCloseTo(63.66 / 0.9, within(0.05));
         }
@@ -66,16 +67,15 @@ class AlkaliBalanceTest {
         @Test
         void risesForCitricAcidAsAnAdditive() {
             // 10 g anhydrous citric acid takes 10 x 3 / 192.124 x 39.997 = 6.2455 g NaOH.
-            AlkaliBalance with =
-                    AlkaliBalance.of(recipe().fat("olive-oil", 1000).additive("citric-acid", 10).formula());
+            AlkaliBalance with = AlkaliBalance.of(
+                    recipe().fat("olive-oil", 1000).additive("citric-acid", 10).formula());
             assertThat(with.forAcid().grams()).isCloseTo(6.2455, within(0.001));
             assertThat(with.naoh().grams()).isCloseTo(128.674 + 6.2455, within(0.01));
         }
 
         @Test
         void risesForTheFatOfCream() {
-            AlkaliBalance balance = AlkaliBalance.of(recipe()
-                    .fat("olive-oil", 1000)
+            AlkaliBalance balance = AlkaliBalance.of(recipe().fat("olive-oil", 1000)
                     .liquid("distilled-water", 50)
                     .liquid("heavy-cream-36", 50)
                     .formula());
@@ -93,15 +93,14 @@ class AlkaliBalanceTest {
 
         @Test
         void areOneThingSaidInThreeWays() {
-            Formula byConcentration =
-                    recipe().fat("olive-oil", 1000).target(LiquidTarget.concentration(0.30)).formula();
+            Formula byConcentration = recipe().fat("olive-oil", 1000)
+                    .target(LiquidTarget.concentration(0.30))
+                    .formula();
             AlkaliBalance first = AlkaliBalance.of(byConcentration);
-            AlkaliBalance byRatio = AlkaliBalance.of(recipe()
-                    .fat("olive-oil", 1000)
+            AlkaliBalance byRatio = AlkaliBalance.of(recipe().fat("olive-oil", 1000)
                     .target(LiquidTarget.ratio(first.waterPerLye()))
                     .formula());
-            AlkaliBalance ofFats = AlkaliBalance.of(recipe()
-                    .fat("olive-oil", 1000)
+            AlkaliBalance ofFats = AlkaliBalance.of(recipe().fat("olive-oil", 1000)
                     .target(LiquidTarget.ofFats(first.waterOfFats().fraction()))
                     .formula());
             assertThat(first.waterPerLye()).isCloseTo(70.0 / 30, within(1e-9));
@@ -111,8 +110,7 @@ class AlkaliBalanceTest {
 
         @Test
         void reachTheConcentrationAlsoWhenTheLiquidTakesUpLye() {
-            AlkaliBalance lemon = AlkaliBalance.of(recipe()
-                    .fat("olive-oil", 1000)
+            AlkaliBalance lemon = AlkaliBalance.of(recipe().fat("olive-oil", 1000)
                     .liquid("lemon-juice", 100)
                     .target(LiquidTarget.concentration(0.33))
                     .formula());
@@ -122,22 +120,24 @@ class AlkaliBalanceTest {
 
         @Test
         void countOnlyTheWaterInTheMilk() {
-            AlkaliBalance milk = AlkaliBalance.of(
-                    recipe().fat("olive-oil", 1000).liquid("goat-milk-whole", 100).formula());
+            AlkaliBalance milk = AlkaliBalance.of(recipe().fat("olive-oil", 1000)
+                    .liquid("goat-milk-whole", 100)
+                    .formula());
             assertThat(milk.water().grams()).isCloseTo(0.87 * milk.liquidMass().grams(), within(1e-6));
         }
 
         @Test
         void cannotBeReachedWithALiquidThatTakesMoreLyeThanItBringsWater() {
-            Formula cream = recipe()
-                    .fat("olive-oil", 1000)
+            Formula cream = recipe().fat("olive-oil", 1000)
                     .liquid("powdered-whole-milk", 100)
                     .target(LiquidTarget.ratio(2))
                     .formula();
             assertThatThrownBy(() -> AlkaliBalance.of(cream))
-                    .isInstanceOfSatisfying(ProblemsException.class, e -> assertThat(e.problems())
-                            .extracting(Problem::key)
-                            .containsExactly(ProblemKey.LIQUID_WITHOUT_WATER));
+                    .isInstanceOfSatisfying(
+                            ProblemsException.class,
+                            e -> assertThat(e.problems())
+                                    .extracting(Problem::key)
+                                    .containsExactly(ProblemKey.LIQUID_WITHOUT_WATER));
         }
     }
 
@@ -146,9 +146,14 @@ class AlkaliBalanceTest {
 
         @Test
         void refuseMoreLyeThanItsOwnMassOfWaterDissolves() {
-            assertThat(keys(recipe().fat("olive-oil", 1000).target(LiquidTarget.ratio(0.8)).formula()))
+            assertThat(keys(recipe().fat("olive-oil", 1000)
+                            .target(LiquidTarget.ratio(0.8))
+                            .formula()))
                     .containsExactly(ProblemKey.LYE_CANNOT_DISSOLVE);
-            assertThat(keys(recipe().fat("olive-oil", 1000).target(LiquidTarget.ratio(1)).formula())).isEmpty();
+            assertThat(keys(recipe().fat("olive-oil", 1000)
+                            .target(LiquidTarget.ratio(1))
+                            .formula()))
+                    .isEmpty();
         }
 
         @Test
@@ -158,8 +163,7 @@ class AlkaliBalanceTest {
 
         @Test
         void tellAllFaultsTogether() {
-            Formula formula = recipe()
-                    .fat("olive-oil", 500)
+            Formula formula = recipe().fat("olive-oil", 500)
                     .fat("olive-oil", -3)
                     .superfat(70)
                     .liquid("distilled-water", 60)

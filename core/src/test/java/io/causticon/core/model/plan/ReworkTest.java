@@ -19,10 +19,20 @@ class ReworkTest {
     private static final Fat OLIVE = Catalogue.standard().fat("olive-oil");
     private static final Fat COCONUT = Catalogue.standard().fat("coconut-oil-76");
 
-    private static ScrapPortion scrap(String source, Fat fat, double grams, double superfat, double spread, double water) {
+    private static ScrapPortion scrap(
+            String source, Fat fat, double grams, double superfat, double spread, double water) {
         return new ScrapPortion(
-                source + "-cream", source, "cream of " + source, Mass.grams(grams), List.of(new FatPortion(fat, Mass.grams(700))), Share.WHOLE,
-                new Estimate(superfat, spread), new Estimate(water, 0.02), 0, true, Set.of());
+                source + "-cream",
+                source,
+                "cream of " + source,
+                Mass.grams(grams),
+                List.of(new FatPortion(fat, Mass.grams(700))),
+                Share.WHOLE,
+                new Estimate(superfat, spread),
+                new Estimate(water, 0.02),
+                0,
+                true,
+                Set.of());
     }
 
     private static Rework of(ScrapPortion... scraps) {
@@ -34,7 +44,10 @@ class ReworkTest {
         return fat.saponificationValue() / 1000 * 39.997 / 56.106;
     }
 
-    /** By another road: the fat of each is sought by halving until fat, lye and water make up its mass; then grams of lye are compared. */
+    /**
+     * By another road: the fat of each is sought by halving until fat, lye and water make up its mass; then grams of
+     * lye are compared.
+     */
     @Test
     void mixesTheSuperfatsByWhatTheFatsTakeAndNotByMass() {
         double fatA = fatIn(200, OLIVE, 0.08, 0.12);
@@ -64,19 +77,37 @@ class ReworkTest {
     void keepsTheMassOfAllThatGoesIn() {
         Rework rework = new Rework(
                 List.of(scrap("a", OLIVE, 200, 0.08, 0.01, 0.12), scrap("b", COCONUT, 100, 0.02, 0.01, 0.20)),
-                List.of(new FatPortion(OLIVE, Mass.grams(9))), Mass.grams(70), Rework.Way.OVEN);
+                List.of(new FatPortion(OLIVE, Mass.grams(9))),
+                Mass.grams(70),
+                Rework.Way.OVEN);
         assertThat(Weights.planned(rework.formula(List.of())).total().grams()).isCloseTo(379, within(0.05));
         assertThat(rework.waterShare().fraction()).isCloseTo((24 + 20 + 70) / 379.0, within(1e-9));
         // The same fat from a scrap and from the bottle stands once.
-        assertThat(rework.formula(List.of()).fats()).extracting(f -> f.fat().id()).containsExactly("olive-oil", "coconut-oil-76");
+        assertThat(rework.formula(List.of()).fats())
+                .extracting(f -> f.fat().id())
+                .containsExactly("olive-oil", "coconut-oil-76");
     }
 
     @Test
     void ofABatchHoldsWhatItsBatchWasMadeOf() {
-        Formula formula = Recipes.recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).superfat(6).purity(97).additive("salt-bar", 200).formula();
+        Formula formula = Recipes.recipe()
+                .fat("olive-oil", 700)
+                .fat("coconut-oil-76", 300)
+                .superfat(6)
+                .purity(97)
+                .additive("salt-bar", 200)
+                .formula();
         Weights weights = Weights.planned(formula);
-        ScrapPortion all = ScrapPortion.of("x", "b", "all", weights.total(), weights, new Estimate(0.06, 0.01),
-                new Estimate(weights.water().dividedBy(weights.total()), 0), true, Set.of());
+        ScrapPortion all = ScrapPortion.of(
+                "x",
+                "b",
+                "all",
+                weights.total(),
+                weights,
+                new Estimate(0.06, 0.01),
+                new Estimate(weights.water().dividedBy(weights.total()), 0),
+                true,
+                Set.of());
         Rework rework = new Rework(List.of(all), List.of(), Mass.grams(100), Rework.Way.POT);
         // The two or three grams that are no lye in the bag count as salt does.
         assertThat(rework.fats().get(0).mass().grams()).isCloseTo(700, within(2.5));
@@ -88,21 +119,28 @@ class ReworkTest {
     void makesItAsFatAsIsWantedAndNeverLyeHeavyAtTheWorst() {
         Rework before = of(scrap("a", OLIVE, 800, -0.06, 0.02, 0.12), scrap("b", COCONUT, 200, 0.05, 0.01, 0.12));
         Mass wanted = before.fatFor(OLIVE, Share.percent(5));
-        Rework after = new Rework(before.scraps(), List.of(new FatPortion(OLIVE, wanted)), before.water(), before.way());
+        Rework after =
+                new Rework(before.scraps(), List.of(new FatPortion(OLIVE, wanted)), before.water(), before.way());
         assertThat(after.superfat().value()).isBetween(0.05, 0.0515);
         // A little known scrap wants more than the middle says.
         Rework unknown = of(scrap("a", OLIVE, 800, -0.06, 0.06, 0.12));
-        Rework mended = new Rework(unknown.scraps(), List.of(new FatPortion(OLIVE, unknown.fatFor(OLIVE, Share.percent(5)))), unknown.water(), unknown.way());
+        Rework mended = new Rework(
+                unknown.scraps(),
+                List.of(new FatPortion(OLIVE, unknown.fatFor(OLIVE, Share.percent(5)))),
+                unknown.water(),
+                unknown.way());
         assertThat(mended.superfat().value()).isGreaterThan(0.08);
         assertThat(mended.superfat().probabilityBelow(0)).isLessThan(0.03);
-        assertThat(of(scrap("a", OLIVE, 800, 0.08, 0.01, 0.12)).fatFor(OLIVE, Share.percent(5))).isEqualTo(Mass.ZERO);
+        assertThat(of(scrap("a", OLIVE, 800, 0.08, 0.01, 0.12)).fatFor(OLIVE, Share.percent(5)))
+                .isEqualTo(Mass.ZERO);
     }
 
     @Test
     void knowsTwoScrapsOfOneBatchNoBetterThanOne() {
         ScrapPortion one = scrap("a", OLIVE, 100, 0.05, 0.02, 0.1);
         double same = of(one, one).superfat().standardDeviation();
-        double others = of(one, scrap("b", OLIVE, 100, 0.05, 0.02, 0.1)).superfat().standardDeviation();
+        double others =
+                of(one, scrap("b", OLIVE, 100, 0.05, 0.02, 0.1)).superfat().standardDeviation();
         assertThat(same).isCloseTo(0.02, within(1e-6));
         assertThat(others).isCloseTo(0.02 / Math.sqrt(2), within(1e-4));
     }
@@ -123,18 +161,31 @@ class ReworkTest {
         Random random = new Random(5);
         List<Fat> fats = List.copyOf(Catalogue.standard().fats());
         for (int i = 0; i < 10_000; i++) {
-            ScrapPortion a = scrap("a", fats.get(random.nextInt(fats.size())), 1 + 5000 * random.nextDouble(), -0.2 + 0.4 * random.nextDouble(),
-                    0.05 * random.nextDouble(), 0.35 * random.nextDouble());
-            ScrapPortion b = scrap("b", fats.get(random.nextInt(fats.size())), 1 + 5000 * random.nextDouble(), -0.2 + 0.4 * random.nextDouble(),
-                    0.05 * random.nextDouble(), 0.35 * random.nextDouble());
+            ScrapPortion a = scrap(
+                    "a",
+                    fats.get(random.nextInt(fats.size())),
+                    1 + 5000 * random.nextDouble(),
+                    -0.2 + 0.4 * random.nextDouble(),
+                    0.05 * random.nextDouble(),
+                    0.35 * random.nextDouble());
+            ScrapPortion b = scrap(
+                    "b",
+                    fats.get(random.nextInt(fats.size())),
+                    1 + 5000 * random.nextDouble(),
+                    -0.2 + 0.4 * random.nextDouble(),
+                    0.05 * random.nextDouble(),
+                    0.35 * random.nextDouble());
             Rework rework = of(a, b);
             double superfat = rework.superfat().value();
-            assertThat(superfat).isBetween(
-                    Math.min(a.superfat().value(), b.superfat().value()) - 1e-9, Math.max(a.superfat().value(), b.superfat().value()) + 1e-9);
+            assertThat(superfat)
+                    .isBetween(
+                            Math.min(a.superfat().value(), b.superfat().value()) - 1e-9,
+                            Math.max(a.superfat().value(), b.superfat().value()) + 1e-9);
             assertThat(rework.superfat().standardDeviation()).isFinite();
             Fat more = fats.get(random.nextInt(fats.size()));
             Mass wanted = rework.fatFor(more, Share.percent(5));
-            Rework after = new Rework(rework.scraps(), List.of(new FatPortion(more, wanted)), rework.water(), rework.way());
+            Rework after =
+                    new Rework(rework.scraps(), List.of(new FatPortion(more, wanted)), rework.water(), rework.way());
             assertThat(after.superfat().value()).isGreaterThanOrEqualTo(Math.max(superfat, 0.05) - 1e-9);
         }
     }

@@ -48,7 +48,8 @@ class SuperfatTest {
             fats.forEach(f -> recipe.fat(f, 20 + random.nextInt(500)));
             int first = random.nextInt(liquids.size());
             recipe.liquid(liquids.get(first), 40).liquid(liquids.get((first + 1) % liquids.size()), 60);
-            return recipe.target(LiquidTarget.concentration(0.26 + 0.1 * random.nextDouble())).formula();
+            return recipe.target(LiquidTarget.concentration(0.26 + 0.1 * random.nextDouble()))
+                    .formula();
         }
     }
 
@@ -57,7 +58,8 @@ class SuperfatTest {
 
         @Test
         void ofAKilogramOnAKitchenScaleIsAboutOneAndAHalfPointsWide() {
-            Estimate estimate = distribution(recipe().fat("olive-oil", 1000).purity(98).formula());
+            Estimate estimate =
+                    distribution(recipe().fat("olive-oil", 1000).purity(98).formula());
             assertThat(estimate.value()).isCloseTo(0.05, within(1e-9));
             assertThat(estimate.halfWidth95()).isBetween(0.012, 0.017);
             assertThat(estimate.probabilityBelow(0)).isLessThan(1e-4);
@@ -65,15 +67,15 @@ class SuperfatTest {
 
         @Test
         void ofATestBarOnAKitchenScaleIsACoinToss() {
-            Estimate small = distribution(recipe().fat("olive-oil", 60).superfat(3).purity(98).formula());
+            Estimate small = distribution(
+                    recipe().fat("olive-oil", 60).superfat(3).purity(98).formula());
             assertThat(small.halfWidth95()).isGreaterThan(0.05);
             assertThat(small.probabilityBelow(0)).isGreaterThan(0.10);
         }
 
         @Test
         void agreesWithASimulationOfEveryError() {
-            Formula formula = recipe()
-                    .fat("olive-oil", 300)
+            Formula formula = recipe().fat("olive-oil", 300)
                     .fat("coconut-oil-76", 150)
                     .fat("lard", 50)
                     .purity(98)
@@ -116,7 +118,8 @@ class SuperfatTest {
 
     @Test
     void isThatOfWhatTheScaleShows() {
-        // 8.75 g of lye on a scale of whole grams is weighed as 9: 1 - 0.95 x 9 / 8.75 = 2.3 %. Its step alone is 0.289 / 9 = 3.2 % either way:
+        // 8.75 g of lye on a scale of whole grams is weighed as 9: 1 - 0.95 x 9 / 8.75 = 2.3 %. Its step alone is 0.289
+        // / 9 = 3.2 % either way:
         // 2.3 / 3.2 sigmas above nothing, and the rest of the spread, leave excess in some 24 to 30 of a hundred.
         Formula formula = recipe().fat("olive-oil", 62).formula();
         double lye = AlkaliBalance.of(formula).naoh().grams();
@@ -133,31 +136,39 @@ class SuperfatTest {
     void knowsPotassiumHydroxideLessWell() {
         AlkaliChoice labelled = new AlkaliChoice(Share.NONE, Share.percent(98), Share.percent(90), false);
         AlkaliChoice certified = new AlkaliChoice(Share.NONE, Share.percent(98), Share.percent(90), true);
-        Weights weights = Weights.planned(recipe().fat("olive-oil", 1000).alkali(labelled).formula());
+        Weights weights =
+                Weights.planned(recipe().fat("olive-oil", 1000).alkali(labelled).formula());
         Scales scales = new Scales(Mass.grams(0.1), Mass.grams(0.1));
         double label = Superfat.distribution(weights, labelled, scales).halfWidth95();
         double certificate = Superfat.distribution(weights, certified, scales).halfWidth95();
         // Three points of ninety are 3.3 %, one is 1.1 %; of 0.95 that was given.
-        assertThat(label * label - certificate * certificate).isCloseTo(square(0.95 * 0.0333) - square(0.95 * 0.0111), within(5e-5));
+        assertThat(label * label - certificate * certificate)
+                .isCloseTo(square(0.95 * 0.0333) - square(0.95 * 0.0111), within(5e-5));
     }
 
     @Test
     void weighsTwoAlkalisTwice() {
         AlkaliChoice both = new AlkaliChoice(Share.percent(50), Share.WHOLE, Share.WHOLE, true);
-        Weights weights = Weights.planned(recipe().fat("olive-oil", 60).alkali(both).formula());
-        double coarse = Superfat.distribution(weights, both, new Scales(Mass.grams(1), Mass.grams(1))).standardDeviation();
+        Weights weights =
+                Weights.planned(recipe().fat("olive-oil", 60).alkali(both).formula());
+        double coarse = Superfat.distribution(weights, both, new Scales(Mass.grams(1), Mass.grams(1)))
+                .standardDeviation();
         double naoh = 0.2887 / weights.naoh().grams() * Alkali.NAOH.moles(weights.naoh());
         double koh = 0.2887 / weights.koh().grams() * Alkali.KOH.moles(weights.koh());
         double all = Alkali.NAOH.moles(weights.naoh()) + Alkali.KOH.moles(weights.koh());
-        assertThat(coarse).isGreaterThan(0.95 * Math.hypot(naoh, koh) / all).isLessThan(0.95 * Math.hypot(naoh, koh) / all + 0.012);
+        assertThat(coarse)
+                .isGreaterThan(0.95 * Math.hypot(naoh, koh) / all)
+                .isLessThan(0.95 * Math.hypot(naoh, koh) / all + 0.012);
     }
 
     @Test
     void countsTheErrorOfTwoScalesThatDoNotShareOne() {
         Weights weights = Weights.planned(recipe().fat("olive-oil", 1000).formula());
         AlkaliChoice alkali = AlkaliChoice.naoh(Share.WHOLE);
-        double one = Superfat.distribution(weights, alkali, new Scales(Mass.grams(0.1), Mass.grams(0.1))).halfWidth95();
-        double two = Superfat.distribution(weights, alkali, new Scales(Mass.grams(0.1001), Mass.grams(0.1))).halfWidth95();
+        double one = Superfat.distribution(weights, alkali, new Scales(Mass.grams(0.1), Mass.grams(0.1)))
+                .halfWidth95();
+        double two = Superfat.distribution(weights, alkali, new Scales(Mass.grams(0.1001), Mass.grams(0.1)))
+                .halfWidth95();
         assertThat(two * two - one * one).isCloseTo(square(0.95) * 2 * square(0.003), within(1e-6));
     }
 
@@ -170,15 +181,18 @@ class SuperfatTest {
         Formula formula = recipe().fat("olive-oil", 800).fat("lard", 200).formula();
         Weights without = Weights.planned(formula)
                 .withFats(List.of(new FatPortion(Catalogue.standard().fat("olive-oil"), Mass.grams(800))));
-        // Olive alone needs 800 x 190 = 152 000 of the 191 200 that lye was weighed for at 5 %: 1 - 0.95 x 191.2 / 152 = -19.5 %.
+        // Olive alone needs 800 x 190 = 152 000 of the 191 200 that lye was weighed for at 5 %: 1 - 0.95 x 191.2 / 152
+        // = -19.5 %.
         assertThat(Superfat.of(without, formula.alkali()).inPercent()).isCloseTo(-19.5, within(0.05));
     }
 
     @Test
     void compositionReadsFromTheFats() {
-        Composition coconut = Composition.of(recipe().fat("coconut-oil-76", 100).formula().fats());
+        Composition coconut =
+                Composition.of(recipe().fat("coconut-oil-76", 100).formula().fats());
         // C8 to C14: 7.2 + 6.0 + 47.5 + 18.5.
-        assertThat(coconut.of(io.causticon.core.model.substance.FattyAcid.Family.SHORT_SATURATED).inPercent())
+        assertThat(coconut.of(io.causticon.core.model.substance.FattyAcid.Family.SHORT_SATURATED)
+                        .inPercent())
                 .isCloseTo(79.2, within(0.01));
         assertThat(coconut.saturated().compareTo(Share.percent(90))).isPositive();
     }

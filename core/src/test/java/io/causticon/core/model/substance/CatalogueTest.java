@@ -27,7 +27,9 @@ class CatalogueTest {
     @MethodSource("fatsWithTheory")
     void saponificationValueFollowsFromTheFattyAcids(Fat fat) {
         double theory = FatTheory.saponificationValue(fat);
-        assertThat(fat.saponificationRange().contains(theory)).as("%s: %.1f", fat.name(), theory).isTrue();
+        assertThat(fat.saponificationRange().contains(theory))
+                .as("%s: %.1f", fat.name(), theory)
+                .isTrue();
         assertThat(fat.saponificationValue()).as(fat.name()).isCloseTo(theory, within(0.013 * theory));
     }
 
@@ -36,7 +38,9 @@ class CatalogueTest {
     void iodineValueFollowsFromTheDoubleBonds(Fat fat) {
         double theory = FatTheory.iodineValue(fat);
         // Half a unit either way: a free acid of 0.1 has no room for the rounding of its composition.
-        assertThat(theory).as(fat.name()).isBetween(fat.iodineRange().low() - .5, fat.iodineRange().high() + .5);
+        assertThat(theory)
+                .as(fat.name())
+                .isBetween(fat.iodineRange().low() - .5, fat.iodineRange().high() + .5);
     }
 
     @ParameterizedTest
@@ -52,7 +56,8 @@ class CatalogueTest {
         @Test
         void hasAValueInsideItsOwnRange() {
             assertThat(CATALOGUE.fats()).allSatisfy(f -> {
-                assertThat(f.saponificationRange().contains(f.saponificationValue())).isTrue();
+                assertThat(f.saponificationRange().contains(f.saponificationValue()))
+                        .isTrue();
                 assertThat(f.iodineRange().contains(f.iodineValue())).isTrue();
                 assertThat(f.saponificationSpread().inPercent()).isBetween(0.5, 25.0);
                 assertThat(f.source()).isNotBlank();
@@ -88,27 +93,39 @@ class CatalogueTest {
     void makersMayCallASubstanceByItsShortName() {
         assertThat(List.of("olive", "Olive-oil", "olive oil"))
                 .allMatch(called -> Catalogue.answersTo("olive-oil", "Olive oil (virgin or refined)", called));
-        assertThat(Catalogue.answersTo("olive-pomace-oil", "Olive pomace oil", "olive oil")).isFalse();
-        assertThat(Catalogue.answersTo("eo-lavender", "Essential oil: lavender", "lav")).isTrue();
-        assertThat(Catalogue.answersTo("eo-lavender", "Essential oil: lavender", "l")).as("a slip of the thumb").isFalse();
+        assertThat(Catalogue.answersTo("olive-pomace-oil", "Olive pomace oil", "olive oil"))
+                .isFalse();
+        assertThat(Catalogue.answersTo("eo-lavender", "Essential oil: lavender", "lav"))
+                .isTrue();
+        assertThat(Catalogue.answersTo("eo-lavender", "Essential oil: lavender", "l"))
+                .as("a slip of the thumb")
+                .isFalse();
     }
 
     /** What is looked up among all is the first one that answers when each is asked, whatever words are used. */
     @Test
     void whatIsCalledIsTheFirstThatAnswers() {
-        List<String> ids = Stream.of(CATALOGUE.fats().stream().map(Fat::id), CATALOGUE.liquids().stream().map(Liquid::id), CATALOGUE.additives().stream().map(Additive::id))
+        List<String> ids = Stream.of(
+                        CATALOGUE.fats().stream().map(Fat::id),
+                        CATALOGUE.liquids().stream().map(Liquid::id),
+                        CATALOGUE.additives().stream().map(Additive::id))
                 .flatMap(i -> i)
                 .toList();
         Stream<String> words = Stream.of(
-                        ids.stream().flatMap(id -> IntStream.rangeClosed(0, id.length()).mapToObj(end -> id.substring(0, end).replace('-', ' '))),
+                        ids.stream()
+                                .flatMap(id -> IntStream.rangeClosed(0, id.length())
+                                        .mapToObj(end -> id.substring(0, end).replace('-', ' '))),
                         ids.stream().map(id -> id.replaceFirst("^eo-", "")),
                         CATALOGUE.additives().stream().map(a -> a.name().toUpperCase(Locale.ROOT)),
                         CATALOGUE.fats().stream().map(f -> " " + f.name()))
                 .flatMap(w -> w);
         assertThat(words.map(Catalogue.Called::of)).hasSizeGreaterThan(1000).allSatisfy(called -> {
-            assertThat(CATALOGUE.fatCalled(called)).isEqualTo(first(CATALOGUE.fats(), f -> Catalogue.answersTo(f.id(), f.name(), called)));
-            assertThat(CATALOGUE.liquidCalled(called)).isEqualTo(first(CATALOGUE.liquids(), l -> Catalogue.answersTo(l.id(), l.name(), called)));
-            assertThat(CATALOGUE.additiveCalled(called)).isEqualTo(first(CATALOGUE.additives(), a -> Catalogue.answersTo(a.id(), a.name(), called)));
+            assertThat(CATALOGUE.fatCalled(called))
+                    .isEqualTo(first(CATALOGUE.fats(), f -> Catalogue.answersTo(f.id(), f.name(), called)));
+            assertThat(CATALOGUE.liquidCalled(called))
+                    .isEqualTo(first(CATALOGUE.liquids(), l -> Catalogue.answersTo(l.id(), l.name(), called)));
+            assertThat(CATALOGUE.additiveCalled(called))
+                    .isEqualTo(first(CATALOGUE.additives(), a -> Catalogue.answersTo(a.id(), a.name(), called)));
         });
     }
 

@@ -13,7 +13,9 @@ class LikenessTest {
     private static final Catalogue TABLES = Catalogue.standard();
 
     private static List<String> like(String id) {
-        return Likeness.nearest(TABLES.fat(id), TABLES.fats(), 5).stream().map(Fat::id).toList();
+        return Likeness.nearest(TABLES.fat(id), TABLES.fats(), 5).stream()
+                .map(Fat::id)
+                .toList();
     }
 
     @ParameterizedTest
@@ -32,6 +34,8 @@ class LikenessTest {
         Fat lard = TABLES.fat("lard");
         Fat olive = TABLES.fat("olive-oil");
         assertThat(Likeness.exchangedShare(lard, lard)).isZero();
-        assertThat(Likeness.exchangedShare(lard, olive)).isCloseTo(Likeness.exchangedShare(olive, lard), within(1e-12)).isBetween(0.2, 0.6);
+        assertThat(Likeness.exchangedShare(lard, olive))
+                .isCloseTo(Likeness.exchangedShare(olive, lard), within(1e-12))
+                .isBetween(0.2, 0.6);
     }
 }

@@ -28,9 +28,16 @@ class CookTest {
 
     /** 700 g olive, 250 coconut, and shea of which this much goes in after the cook. */
     private static BatchPlan cooked(double superfat, double after) {
-        BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 250).fat("shea-butter", 50).superfat(superfat).process(Process.HOT).plan();
+        BatchPlan plan = recipe().fat("olive-oil", 700)
+                .fat("coconut-oil-76", 250)
+                .fat("shea-butter", 50)
+                .superfat(superfat)
+                .process(Process.HOT)
+                .plan();
         List<FatPortion> fats = plan.formula().fats().stream()
-                .map(f -> f.fat().id().equals("shea-butter") ? f.weighing(Mass.grams(after > 0 ? after : 50)).goingInAfterTheCook(after > 0) : f)
+                .map(f -> f.fat().id().equals("shea-butter")
+                        ? f.weighing(Mass.grams(after > 0 ? after : 50)).goingInAfterTheCook(after > 0)
+                        : f)
                 .toList();
         return plan.with(plan.formula().withFats(fats));
     }
@@ -62,9 +69,13 @@ class CookTest {
             assertThat(all.after()).isEmpty();
             CookPlan kept = CookPlan.of(cooked(5, 50));
             BatchPlan plan = cooked(5, 50);
-            double moles = plan.formula().fats().stream().mapToDouble(FatPortion::alkaliMoles).sum();
+            double moles = plan.formula().fats().stream()
+                    .mapToDouble(FatPortion::alkaliMoles)
+                    .sum();
             double shea = plan.formula().fats().get(2).alkaliMoles();
-            assertThat(kept.superfatOfTheCook().fraction()).isCloseTo(1 - 0.95 * moles / (moles - shea), within(1e-12)).isBetween(0.0, 0.02);
+            assertThat(kept.superfatOfTheCook().fraction())
+                    .isCloseTo(1 - 0.95 * moles / (moles - shea), within(1e-12))
+                    .isBetween(0.0, 0.02);
             assertThat(kept.afterMass().grams()).isEqualTo(50);
             assertThat(kept.lyeIsLeftOver()).isFalse();
         }
@@ -104,7 +115,8 @@ class CookTest {
         void reckonsFromReadingToReading() {
             at(0, new Entry.LyeIntoFats()).cook(20, Cooking.HEAT_ON);
             pot(0, 80).pot(60, 80);
-            double factor = io.causticon.core.science.loaf.Batter.of(plan.formula()).rate();
+            double factor =
+                    io.causticon.core.science.loaf.Batter.of(plan.formula()).rate();
             CookWatch hour = watch(60);
             assertThat(hour.soap()).isCloseTo(RateLaw.shareAfter(0.05, 1, 80, factor), within(1e-9));
             assertThat(hour.soapBand().low()).isLessThan(hour.soap());
@@ -128,7 +140,11 @@ class CookTest {
         @Test
         void findsTheWaterThatLeftByTheScale() {
             at(0, new Entry.LyeIntoFats()).cook(5, Cooking.HEAT_ON);
-            at(6, new Entry.PotWeighed(Mass.grams(2400))).at(30, new Entry.Added(new Named("distilled-water", "Distilled water"), Mass.grams(50), null, null));
+            at(6, new Entry.PotWeighed(Mass.grams(2400)))
+                    .at(
+                            30,
+                            new Entry.Added(
+                                    new Named("distilled-water", "Distilled water"), Mass.grams(50), null, null));
             assertThat(watch(40).lost()).isEmpty();
             at(60, new Entry.PotWeighed(Mass.grams(2290)));
             assertThat(watch(61).lost().orElseThrow().grams()).isCloseTo(160, within(1e-9));
@@ -142,7 +158,10 @@ class CookTest {
 
         @Test
         void letsNobodyGoOnWithoutATest() {
-            at(0, new Entry.LyeIntoFats()).cook(5, Cooking.HEAT_ON).at(8, new Entry.PhRead(9, PhMethod.STRIP, null)).cook(90, Cooking.CLEAR);
+            at(0, new Entry.LyeIntoFats())
+                    .cook(5, Cooking.HEAT_ON)
+                    .at(8, new Entry.PhRead(9, PhMethod.STRIP, null))
+                    .cook(90, Cooking.CLEAR);
             assertThat(watch(91).stage()).isEqualTo(Stage.TO_TEST);
             assertThat(watch(91).notes()).anyMatch(n -> n.pattern().contains("Read the pot"));
             // At 45 C little is soap after an hour and a half: what is clear is gel.
@@ -163,14 +182,19 @@ class CookTest {
         void warnsOfAPotThatIsAboutToBoilOverAndOfScentInHotPaste() {
             at(0, new Entry.LyeIntoFats()).cook(5, Cooking.HEAT_ON).pot(20, 97);
             assertThat(watch(21).heeds()).anyMatch(h -> h.pattern().contains("boil over"));
-            cook(60, Cooking.CLEAR).at(65, new Entry.PhRead(9.8, PhMethod.STRIP, null)).pot(66, 82);
+            cook(60, Cooking.CLEAR)
+                    .at(65, new Entry.PhRead(9.8, PhMethod.STRIP, null))
+                    .pot(66, 82);
             assertThat(watch(67).heeds()).anyMatch(h -> h.pattern().contains("scent waits"));
         }
 
         @Test
         void saysThatLyeIsLeftForWhatComesAfter() {
             plan = cooked(5, 120);
-            at(0, new Entry.LyeIntoFats()).cook(5, Cooking.HEAT_ON).cook(60, Cooking.CLEAR).at(65, new Entry.PhRead(9.8, PhMethod.STRIP, null));
+            at(0, new Entry.LyeIntoFats())
+                    .cook(5, Cooking.HEAT_ON)
+                    .cook(60, Cooking.CLEAR)
+                    .at(65, new Entry.PhRead(9.8, PhMethod.STRIP, null));
             assertThat(watch(67).heeds()).anyMatch(h -> h.pattern().contains("eaten by that lye"));
         }
     }

@@ -28,8 +28,17 @@ class MeltTest {
 
     private static Rework rework(double grams, double superfat, Rework.Way way) {
         ScrapPortion scrap = new ScrapPortion(
-                "ob-26-1-cream", "b", "cream of Oat Bar", Mass.grams(grams), List.of(new FatPortion(Catalogue.standard().fat("olive-oil"), Mass.grams(100))),
-                Share.WHOLE, new Estimate(superfat, 0.01), new Estimate(0.1, 0.02), 0, true, Set.of());
+                "ob-26-1-cream",
+                "b",
+                "cream of Oat Bar",
+                Mass.grams(grams),
+                List.of(new FatPortion(Catalogue.standard().fat("olive-oil"), Mass.grams(100))),
+                Share.WHOLE,
+                new Estimate(superfat, 0.01),
+                new Estimate(0.1, 0.02),
+                0,
+                true,
+                Set.of());
         return new Rework(List.of(scrap), List.of(), Mass.grams(grams / 4), way);
     }
 
@@ -58,16 +67,22 @@ class MeltTest {
 
         @Test
         void takesLongerForMoreAndLongestInTheAirOfAnOven() {
-            double small = MeltPlan.of(rework(300, 0.05, Rework.Way.POT)).hours().high();
-            double large = MeltPlan.of(rework(3000, 0.05, Rework.Way.POT)).hours().high();
-            double oven = MeltPlan.of(rework(3000, 0.05, Rework.Way.OVEN)).hours().high();
+            double small =
+                    MeltPlan.of(rework(300, 0.05, Rework.Way.POT)).hours().high();
+            double large =
+                    MeltPlan.of(rework(3000, 0.05, Rework.Way.POT)).hours().high();
+            double oven =
+                    MeltPlan.of(rework(3000, 0.05, Rework.Way.OVEN)).hours().high();
             // One body: with the same wall the time goes by mass over surface, the cube root of ten.
             assertThat(large / small).isBetween(2.1, 2.2);
             assertThat(oven).isGreaterThan(large);
             assertThat(small).isBetween(0.4, 2.0);
         }
 
-        /** The bursts bring what it takes to warm it, by the heat of water and soap: 1 kg at 2.6 J/(g K) by 58 K is 151 kJ at some 228 W. */
+        /**
+         * The bursts bring what it takes to warm it, by the heat of water and soap: 1 kg at 2.6 J/(g K) by 58 K is 151
+         * kJ at some 228 W.
+         */
         @Test
         void countsBurstsByWhatTheyBring() {
             MeltPlan plan = MeltPlan.of(rework(800, 0.05, Rework.Way.MICROWAVE));
@@ -82,7 +97,11 @@ class MeltTest {
         @Test
         void tellsWhenTheFatGoesInOnlyWhereThereIsSome() {
             Rework plain = rework(800, 0.05, Rework.Way.POT);
-            Rework fat = new Rework(plain.scraps(), List.of(new FatPortion(Catalogue.standard().fat("olive-oil"), Mass.grams(30))), plain.water(), plain.way());
+            Rework fat = new Rework(
+                    plain.scraps(),
+                    List.of(new FatPortion(Catalogue.standard().fat("olive-oil"), Mass.grams(30))),
+                    plain.water(),
+                    plain.way());
             assertThat(MeltPlan.of(plain).steps()).hasSize(4);
             assertThat(MeltPlan.of(fat).steps()).hasSize(5);
         }
@@ -122,8 +141,24 @@ class MeltTest {
         Rework old = rework(800, 0.05, Rework.Way.POT);
         ScrapPortion s = old.scraps().get(0);
         ScrapPortion young = new ScrapPortion(
-                s.id(), s.source(), s.name(), s.mass(), s.fats(), s.naohShare(), s.superfat(), s.water(), 0, false, Set.of());
-        plan = BatchPlan.reworking("Young", new Rework(List.of(young), List.of(), old.water(), old.way()), List.of(), null, Scales.KITCHEN, "");
+                s.id(),
+                s.source(),
+                s.name(),
+                s.mass(),
+                s.fats(),
+                s.naohShare(),
+                s.superfat(),
+                s.water(),
+                0,
+                false,
+                Set.of());
+        plan = BatchPlan.reworking(
+                "Young",
+                new Rework(List.of(young), List.of(), old.water(), old.way()),
+                List.of(),
+                null,
+                Scales.KITCHEN,
+                "");
         cook(5, Cooking.HEAT_ON).cook(50, Cooking.EVEN);
         assertThat(watch(51).stage()).isEqualTo(Stage.TO_TEST);
     }

@@ -18,7 +18,8 @@ class DryingTest {
     private static final int BARS = 3;
 
     private static DryingBar bar(double thickness, double humidity) {
-        return new DryingBar(thickness, 65, 85, DryingBar.ALL_FACES, Share.percent(20), Temperature.celsius(20), humidity);
+        return new DryingBar(
+                thickness, 65, 85, DryingBar.ALL_FACES, Share.percent(20), Temperature.celsius(20), humidity);
     }
 
     /** A bar as it really dries: drawn round what is expected of it, by the law itself and not by the code. */
@@ -27,8 +28,11 @@ class DryingTest {
         static Truth drawn(Random random, DryingBar bar) {
             double slow = bar.slowDays() * Math.exp(0.20 * random.nextGaussian());
             return new Truth(
-                    90 + 40 * random.nextDouble(), bar.canLose() * Math.exp(0.12 * random.nextGaussian()), slow,
-                    Math.max(0.03, 0.19 + 0.07 * random.nextGaussian()), slow / 9 * Math.exp(0.30 * random.nextGaussian()));
+                    90 + 40 * random.nextDouble(),
+                    bar.canLose() * Math.exp(0.12 * random.nextGaussian()),
+                    slow,
+                    Math.max(0.03, 0.19 + 0.07 * random.nextGaussian()),
+                    slow / 9 * Math.exp(0.30 * random.nextGaussian()));
         }
 
         double at(double days) {
@@ -56,7 +60,8 @@ class DryingTest {
             List<Weighing> weighings = new ArrayList<>();
             for (double day : new double[] {0.2, 14, 49}) {
                 for (int b = 1; b <= BARS; b++) {
-                    weighings.add(new Weighing(day, truth.at(day) * (1 + 0.03 * b) + 0.5 * random.nextGaussian(), String.valueOf(b)));
+                    weighings.add(new Weighing(
+                            day, truth.at(day) * (1 + 0.03 * b) + 0.5 * random.nextGaussian(), String.valueOf(b)));
                 }
             }
             Drying drying = Drying.of(bar, weighings);
@@ -74,7 +79,8 @@ class DryingTest {
             Drying drying = Drying.of(bar(25, damp), List.of());
             assertThat(drying.readyDay()).as("%.2f", damp).isCloseTo(usual, within(0.5));
             assertThat(drying.isInDampAir()).isTrue();
-            assertThat(drying.waterShareAt(usual)).isGreaterThan(Drying.of(bar(25, 0.55), List.of()).waterShareAt(usual));
+            assertThat(drying.waterShareAt(usual))
+                    .isGreaterThan(Drying.of(bar(25, 0.55), List.of()).waterShareAt(usual));
         }
     }
 
@@ -91,14 +97,18 @@ class DryingTest {
 
     @Test
     void takesLongerForThickBarsAndInDampAirLosesLess() {
-        assertThat(Drying.of(bar(40, 0.55), List.of()).readyDay()).isGreaterThan(Drying.of(bar(22, 0.55), List.of()).readyDay() + 10);
-        assertThat(Drying.of(bar(25, 0.85), List.of()).massShareAt(200)).isGreaterThan(Drying.of(bar(25, 0.35), List.of()).massShareAt(200));
+        assertThat(Drying.of(bar(40, 0.55), List.of()).readyDay())
+                .isGreaterThan(Drying.of(bar(22, 0.55), List.of()).readyDay() + 10);
+        assertThat(Drying.of(bar(25, 0.85), List.of()).massShareAt(200))
+                .isGreaterThan(Drying.of(bar(25, 0.35), List.of()).massShareAt(200));
         DryingBar warm = new DryingBar(25, 65, 85, 6, Share.percent(20), Temperature.celsius(28), 0.55);
-        assertThat(Drying.of(warm, List.of()).readyDay()).isLessThan(Drying.of(bar(25, 0.55), List.of()).readyDay());
+        assertThat(Drying.of(warm, List.of()).readyDay())
+                .isLessThan(Drying.of(bar(25, 0.55), List.of()).readyDay());
         // What is wrapped loses nothing a week, and is no drier for that.
         double before = 0;
         for (Standing how : Standing.values()) {
-            DryingBar standing = new DryingBar(25, 65, 85, how.openFaces(), Share.percent(20), Temperature.celsius(20), 0.55);
+            DryingBar standing =
+                    new DryingBar(25, 65, 85, how.openFaces(), Share.percent(20), Temperature.celsius(20), 0.55);
             double days = Drying.of(standing, List.of()).readyDay();
             assertThat(days).as(how.name()).isGreaterThan(before + 5);
             before = days;
@@ -118,14 +128,24 @@ class DryingTest {
     @Test
     void tellsWhatIsOdd() {
         assertThat(told(new Weighing(1, 104, ""), new Weighing(14, 106, ""))).contains("gains weight");
-        assertThat(told(new Weighing(1, 104, "2"), new Weighing(20, 103.9, "2"))).contains("Bar 2 lost nothing");
+        assertThat(told(new Weighing(1, 104, "2"), new Weighing(20, 103.9, "2")))
+                .contains("Bar 2 lost nothing");
         // Ounces that were taken for grams, or the bar beside it.
-        assertThat(told(new Weighing(1, 104, ""), new Weighing(7, 102, ""), new Weighing(14, 88, ""), new Weighing(21, 99.4, ""))).contains("does not go with the others");
-        assertThat(told(new Weighing(1, 104, ""), new Weighing(14, 99, ""), new Weighing(28, 96.5, ""))).isEqualTo("[]");
+        assertThat(told(
+                        new Weighing(1, 104, ""),
+                        new Weighing(7, 102, ""),
+                        new Weighing(14, 88, ""),
+                        new Weighing(21, 99.4, "")))
+                .contains("does not go with the others");
+        assertThat(told(new Weighing(1, 104, ""), new Weighing(14, 99, ""), new Weighing(28, 96.5, "")))
+                .isEqualTo("[]");
     }
 
     private static String told(Weighing... weighings) {
-        return Drying.of(bar(25, 0.55), List.of(weighings)).told().stream().map(p -> p.written(String::valueOf)).toList().toString();
+        return Drying.of(bar(25, 0.55), List.of(weighings)).told().stream()
+                .map(p -> p.written(String::valueOf))
+                .toList()
+                .toString();
     }
 
     @Test
@@ -146,15 +166,22 @@ class DryingTest {
         Random random = new Random(4);
         for (int i = 0; i < 400; i++) {
             DryingBar bar = new DryingBar(
-                    1 + 120 * random.nextDouble(), 1 + 300 * random.nextDouble(), 1 + 300 * random.nextDouble(), random.nextInt(9),
-                    Share.fraction(0.6 * random.nextDouble()), Temperature.celsius(-5 + 45 * random.nextDouble()), random.nextBoolean() ? null : random.nextDouble());
+                    1 + 120 * random.nextDouble(),
+                    1 + 300 * random.nextDouble(),
+                    1 + 300 * random.nextDouble(),
+                    random.nextInt(9),
+                    Share.fraction(0.6 * random.nextDouble()),
+                    Temperature.celsius(-5 + 45 * random.nextDouble()),
+                    random.nextBoolean() ? null : random.nextDouble());
             List<Weighing> weighings = new ArrayList<>();
             for (int w = random.nextInt(12); w > 0; w--) {
-                weighings.add(new Weighing(400 * random.nextDouble() - 20, 2000 * random.nextDouble(), String.valueOf(random.nextInt(4))));
+                weighings.add(new Weighing(
+                        400 * random.nextDouble() - 20, 2000 * random.nextDouble(), String.valueOf(random.nextInt(4))));
             }
             Drying drying = Drying.of(bar, weighings);
             assertThat(drying.readyDay()).isBetween(0.0, 400.1);
-            assertThat(drying.readyDays().low()).isLessThanOrEqualTo(drying.readyDays().high());
+            assertThat(drying.readyDays().low())
+                    .isLessThanOrEqualTo(drying.readyDays().high());
             assertThat(drying.massShareAt(50)).isBetween(0.3, 1.0);
             assertThat(drying.waterShareAt(50)).isBetween(0.0, 0.7);
         }

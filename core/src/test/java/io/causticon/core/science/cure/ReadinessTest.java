@@ -20,7 +20,8 @@ class ReadinessTest {
 
     private static final Instant BEGUN = Instant.parse("2026-10-01T09:00:00Z");
 
-    private final BatchPlan plan = recipe().fat("olive-oil", 600).fat("coconut-oil-76", 400).plan();
+    private final BatchPlan plan =
+            recipe().fat("olive-oil", 600).fat("coconut-oil-76", 400).plan();
     private final List<LoggedEntry> lines = new ArrayList<>();
 
     private ReadinessTest at(double days, Entry entry) {
@@ -53,7 +54,12 @@ class ReadinessTest {
     @Test
     void movesWithWhatTheScaleSays() {
         cut();
-        bar(2, 1, 120).bar(2, 2, 124).bar(16, 1, 111).bar(16, 2, 114.6).bar(30, 1, 106.5).bar(30, 2, 110);
+        bar(2, 1, 120)
+                .bar(2, 2, 124)
+                .bar(16, 1, 111)
+                .bar(16, 2, 114.6)
+                .bar(30, 1, 106.5)
+                .bar(30, 2, 110);
         Instant slow = ready();
         assertThat(slow).isAfter(BEGUN.plus(Duration.ofDays(36)));
         Readiness readiness = Readiness.of(plan, new BatchLog(BEGUN, lines));
@@ -72,6 +78,7 @@ class ReadinessTest {
         bar(0.5, 0, 1400);
         cut();
         bar(2, 0, 120).bar(16, 0, 111);
-        assertThat(Readiness.of(plan, new BatchLog(BEGUN, lines)).drying().weighings()).isEqualTo(2);
+        assertThat(Readiness.of(plan, new BatchLog(BEGUN, lines)).drying().weighings())
+                .isEqualTo(2);
     }
 }

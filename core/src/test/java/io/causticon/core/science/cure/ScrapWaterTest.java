@@ -23,12 +23,15 @@ class ScrapWaterTest {
 
     @Test
     void isKnownWorstWhileItDries() {
-        assertThat(after(10).standardDeviation()).isGreaterThan(after(0).standardDeviation()).isGreaterThan(after(200).standardDeviation());
+        assertThat(after(10).standardDeviation())
+                .isGreaterThan(after(0).standardDeviation())
+                .isGreaterThan(after(200).standardDeviation());
     }
 
     @Test
     void neverDriesWhatIsDrierThanTheAirLeavesIt() {
         assertThat(ScrapWater.of(Share.percent(5), Duration.ofDays(90)).value()).isCloseTo(0.05, within(1e-9));
-        assertThat(ScrapWater.of(Share.percent(26), Duration.ofDays(-3)).value()).isCloseTo(0.26, within(1e-9));
+        assertThat(ScrapWater.of(Share.percent(26), Duration.ofDays(-3)).value())
+                .isCloseTo(0.26, within(1e-9));
     }
 }

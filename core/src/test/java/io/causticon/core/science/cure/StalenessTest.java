@@ -30,7 +30,8 @@ class StalenessTest {
 
     private static BatchLog log(double room, Entry... later) {
         List<LoggedEntry> lines = new ArrayList<>();
-        lines.add(LoggedEntry.first("room", BEGUN, "Ines", new Entry.TemperatureRead(MeasurementPoint.ROOM, Temperature.celsius(room))));
+        lines.add(LoggedEntry.first(
+                "room", BEGUN, "Ines", new Entry.TemperatureRead(MeasurementPoint.ROOM, Temperature.celsius(room))));
         lines.add(LoggedEntry.first("poured", BEGUN, "Ines", new Entry.Poured(null)));
         for (int i = 0; i < later.length; i++) {
             lines.add(LoggedEntry.first("later" + i, BEGUN.plus(Duration.ofDays(400 + i)), "Ines", later[i]));
@@ -39,7 +40,11 @@ class StalenessTest {
     }
 
     private static double days(BatchPlan plan, double room) {
-        return Duration.between(BEGUN, Staleness.of(plan, log(room)).orElseThrow().likely()).toSeconds() / 86_400.0;
+        return Duration.between(
+                                BEGUN,
+                                Staleness.of(plan, log(room)).orElseThrow().likely())
+                        .toSeconds()
+                / 86_400.0;
     }
 
     private static Recipes olive(double grams) {
@@ -53,9 +58,10 @@ class StalenessTest {
         double acids = 0;
         for (FatPortion f : plan.formula().fats()) {
             double share = f.mass().grams() / 1000;
-            acids += share * (f.fat().shareOf(FattyAcid.OLEIC)
-                    + 10.3 * f.fat().shareOf(FattyAcid.LINOLEIC)
-                    + 21.6 * f.fat().shareOf(FattyAcid.ALPHA_LINOLENIC));
+            acids += share
+                    * (f.fat().shareOf(FattyAcid.OLEIC)
+                            + 10.3 * f.fat().shareOf(FattyAcid.LINOLEIC)
+                            + 21.6 * f.fat().shareOf(FattyAcid.ALPHA_LINOLENIC));
         }
         double superfat = plan.formula().superfat().fraction();
         assertThat(days(plan, 20)).isCloseTo(98 / (acids * (superfat + 0.05)), within(3.0));
@@ -64,15 +70,24 @@ class StalenessTest {
     @Test
     void comesSoonerWithWhatTakesUpOxygen() {
         double plain = days(olive(700).plan(), 20);
-        assertThat(days(recipe().fat("canola-oil", 700).fat("coconut-oil-76", 300).plan(), 20)).isLessThan(0.6 * plain);
+        assertThat(days(
+                        recipe().fat("canola-oil", 700)
+                                .fat("coconut-oil-76", 300)
+                                .plan(),
+                        20))
+                .isLessThan(0.6 * plain);
         assertThat(days(recipe().fat("coconut-oil-76", 1000).plan(), 20)).isGreaterThan(2 * plain);
         assertThat(days(olive(700).superfat(12).plan(), 20)).isLessThan(0.8 * plain);
         assertThat(days(olive(700).plan(), 30)).isCloseTo(plain / 2, within(1.0));
         assertThat(days(olive(700).additive("sodium-citrate", 15).plan(), 20)).isGreaterThan(1.3 * plain);
-        Staleness told = Staleness.of(recipe().fat("canola-oil", 1000).superfat(9).plan(), log(28)).orElseThrow();
+        Staleness told = Staleness.of(
+                        recipe().fat("canola-oil", 1000).superfat(9).plan(), log(28))
+                .orElseThrow();
         assertThat(told.because()).hasSize(3);
-        assertThat(Duration.between(BEGUN, told.likely()).toHours()).isCloseTo(2 * Duration.between(BEGUN, told.from()).toHours(), within(24L));
-        assertThat(Staleness.of(olive(700).plan(), new BatchLog(BEGUN, List.of()))).isEmpty();
+        assertThat(Duration.between(BEGUN, told.likely()).toHours())
+                .isCloseTo(2 * Duration.between(BEGUN, told.from()).toHours(), within(24L));
+        assertThat(Staleness.of(olive(700).plan(), new BatchLog(BEGUN, List.of())))
+                .isEmpty();
     }
 
     @Test
@@ -82,15 +97,21 @@ class StalenessTest {
         assertThat(told.nextLook(log(20))).contains(told.from());
         Optional<Instant> again = told.nextLook(log(20, new Entry.Observed("orange-dots", Presence.LOOKED_AND_ABSENT)));
         assertThat(again).contains(BEGUN.plus(Duration.ofDays(456)));
-        assertThat(told.nextLook(log(20, new Entry.Observed("crayon-smell", Presence.SEEN)))).isEmpty();
-        assertThat(told.nextLook(log(20, new Entry.Cut(6), new Entry.BarsWent(Bars.some(6), Whither.SOLD, "")))).isEmpty();
-        assertThat(told.nextLook(log(20, new Entry.Cut(6), new Entry.BarsWent(Bars.some(5), Whither.SOLD, "")))).isPresent();
+        assertThat(told.nextLook(log(20, new Entry.Observed("crayon-smell", Presence.SEEN))))
+                .isEmpty();
+        assertThat(told.nextLook(log(20, new Entry.Cut(6), new Entry.BarsWent(Bars.some(6), Whither.SOLD, ""))))
+                .isEmpty();
+        assertThat(told.nextLook(log(20, new Entry.Cut(6), new Entry.BarsWent(Bars.some(5), Whither.SOLD, ""))))
+                .isPresent();
     }
 
     @Test
     void isATaskOfWhatIsReleasedAndNothingElseIs() {
         BatchPlan plan = recipe().fat("canola-oil", 1000).superfat(9).plan();
         assertThat(Tasks.of(plan, log(20))).noneMatch(t -> t.kind() == Tasks.Kind.LOOK);
-        assertThat(Tasks.of(plan, log(20, new Entry.Released("calm")))).filteredOn(Tasks.Task::isOpen).extracting(Tasks.Task::kind).containsExactly(Tasks.Kind.LOOK);
+        assertThat(Tasks.of(plan, log(20, new Entry.Released("calm"))))
+                .filteredOn(Tasks.Task::isOpen)
+                .extracting(Tasks.Task::kind)
+                .containsExactly(Tasks.Kind.LOOK);
     }
 }

@@ -22,12 +22,15 @@ class UnmouldTest {
 
     private static final Instant BEGUN = Instant.parse("2026-11-20T09:00:00Z");
 
-    private final BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
-    private final List<LoggedEntry> lines = new ArrayList<>(List.of(LoggedEntry.first("p", BEGUN, "odd", new Entry.Poured(null))));
+    private final BatchPlan plan =
+            recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
+    private final List<LoggedEntry> lines =
+            new ArrayList<>(List.of(LoggedEntry.first("p", BEGUN, "odd", new Entry.Poured(null))));
 
     private Unmould after(double hours) {
         Instant now = BEGUN.plusSeconds(Math.round(3600 * hours));
-        return Unmould.of(BatchFacts.of(plan, new BatchLog(BEGUN, lines), now), now).orElseThrow();
+        return Unmould.of(BatchFacts.of(plan, new BatchLog(BEGUN, lines), now), now)
+                .orElseThrow();
     }
 
     private void at(double hours, Entry entry) {
@@ -41,13 +44,18 @@ class UnmouldTest {
         assertThat(usual.hours().low()).isLessThan(usual.median() * 0.65);
         assertThat(usual.hours().high()).isGreaterThan(usual.median() * 1.5);
         // Brine bars in hours, all-olive in days, cooked soap the next day.
-        Unmould brine = Unmould.planned(recipe().fat("coconut-oil-76", 1000).additive("salt-bar", 500).plan());
+        Unmould brine = Unmould.planned(
+                recipe().fat("coconut-oil-76", 1000).additive("salt-bar", 500).plan());
         assertThat(brine.hours().high()).isLessThan(14);
         assertThat(brine.brittleAfter().orElseThrow()).isGreaterThan(brine.median());
         Unmould olive = Unmould.planned(recipe().fat("olive-oil", 1000).plan());
         assertThat(olive.median()).isGreaterThan(30);
         assertThat(olive.brittleAfter()).isEmpty();
-        assertThat(Unmould.planned(recipe().fat("olive-oil", 1000).process(Process.HOT).plan()).median()).isBetween(8.0, 20.0);
+        assertThat(Unmould.planned(recipe().fat("olive-oil", 1000)
+                                .process(Process.HOT)
+                                .plan())
+                        .median())
+                .isBetween(8.0, 20.0);
     }
 
     @Test

@@ -22,8 +22,15 @@ class BarTestTest {
     private static final Instant BEGUN = Instant.parse("2026-03-01T10:00:00Z");
 
     private static Entry only(String line) {
-        QuickLine.Reading read = QuickLine.read(line.startsWith("water") ? line : line + " on bar 3", new QuickContext(
-                recipe().fat("olive-oil", 500).plan(), BEGUN, BEGUN.plusSeconds(86_400L * 60), ZoneOffset.UTC, Units.METRIC, Findings.vocabulary()));
+        QuickLine.Reading read = QuickLine.read(
+                line.startsWith("water") ? line : line + " on bar 3",
+                new QuickContext(
+                        recipe().fat("olive-oil", 500).plan(),
+                        BEGUN,
+                        BEGUN.plusSeconds(86_400L * 60),
+                        ZoneOffset.UTC,
+                        Units.METRIC,
+                        Findings.vocabulary()));
         assertThat(read.problems()).as(line).isEmpty();
         assertThat(read.entries()).as(line).hasSize(1);
         return read.entries().get(0);
@@ -48,6 +55,7 @@ class BarTestTest {
             }
             assertThat(EntryKinds.of(only(line)).tells()).isEqualTo(Tells.TESTS);
         }
-        assertThat(BarTest.called(test.name().toLowerCase(java.util.Locale.ROOT))).isEqualTo(test);
+        assertThat(BarTest.called(test.name().toLowerCase(java.util.Locale.ROOT)))
+                .isEqualTo(test);
     }
 }

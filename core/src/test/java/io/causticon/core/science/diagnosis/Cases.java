@@ -27,7 +27,10 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/** Writes batches for tests in the shorthand of the bench: {@code batch(plan).weighedAsPlanned().log("day 9 see thick crust")}. */
+/**
+ * Writes batches for tests in the shorthand of the bench:
+ * {@code batch(plan).weighedAsPlanned().log("day 9 see thick crust")}.
+ */
 public final class Cases {
 
     static final Instant BEGUN = Instant.parse("2026-10-20T18:00:00Z");
@@ -60,7 +63,9 @@ public final class Cases {
 
     public Cases weighed(Weighable what, Mass mass, Tare tare, @Nullable String vessel) {
         entries.removeIf(e -> e.entry() instanceof Entry.Weighed w && w.what().equals(what));
-        return add(BEGUN.plusSeconds(60), new Entry.Weighed(what, mass, tare, vessel == null ? null : Named.called(vessel)));
+        return add(
+                BEGUN.plusSeconds(60),
+                new Entry.Weighed(what, mass, tare, vessel == null ? null : Named.called(vessel)));
     }
 
     public Cases log(String... lines) {
@@ -83,7 +88,8 @@ public final class Cases {
     }
 
     public BatchFacts facts() {
-        Instant last = entries.stream().map(LoggedEntry::at).max(Instant::compareTo).orElse(BEGUN);
+        Instant last =
+                entries.stream().map(LoggedEntry::at).max(Instant::compareTo).orElse(BEGUN);
         return BatchFacts.of(plan, new BatchLog(BEGUN, entries), last.plus(Duration.ofHours(1)));
     }
 
@@ -101,7 +107,13 @@ public final class Cases {
 
     /** Told after all else. */
     Cases entry(Entry entry) {
-        return add(entries.stream().map(LoggedEntry::at).max(Instant::compareTo).orElse(BEGUN).plusSeconds(60), entry);
+        return add(
+                entries.stream()
+                        .map(LoggedEntry::at)
+                        .max(Instant::compareTo)
+                        .orElse(BEGUN)
+                        .plusSeconds(60),
+                entry);
     }
 
     private Cases add(Instant at, Entry entry) {

@@ -28,7 +28,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 class DiagnosisTest {
 
     private static Recipes plain() {
-        return recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98);
+        return recipe().fat("olive-oil", 500)
+                .fat("lard", 264)
+                .fat("coconut-oil-76", 236)
+                .purity(98);
     }
 
     private static Cases calm() {
@@ -60,12 +63,15 @@ class DiagnosisTest {
             assertThat(diagnosis.of(Conditions.LYE_HEAVY).probability()).isGreaterThan(0.9);
             assertThat(diagnosis.verdict()).isEqualTo(Diagnosis.Verdict.HOLD);
             assertThat(diagnosis.slips().get(0).kind()).isEqualTo(Slip.Kind.TARE_NOT_TAKEN);
-            assertThat(written(diagnosis.slips().get(0).arithmetic())).contains("84.0 g").contains("then -");
+            assertThat(written(diagnosis.slips().get(0).arithmetic()))
+                    .contains("84.0 g")
+                    .contains("then -");
         }
 
         @Test
         void isNamedFromTheWeightsAloneWhenTheLogShowsASwap() {
-            // 700 coconut and 300 olive planned, poured the other way round: lye for 256 x 700 + 190 x 300 = 236.2 g KOH less 5 %
+            // 700 coconut and 300 olive planned, poured the other way round: lye for 256 x 700 + 190 x 300 = 236.2 g
+            // KOH less 5 %
             // meets 256 x 300 + 190 x 700 = 209.8: superfat 1 - 0.95 x 236.2 / 209.8 = -7.0 %.
             Diagnosis diagnosis = batch(recipe().fat("coconut-oil-76", 700).fat("olive-oil", 300))
                     .weighedAsPlanned()
@@ -95,7 +101,8 @@ class DiagnosisTest {
         @ValueSource(strings = {"day 9 strip 9", "day 9 strip 7", "day 9 strip 10.5"})
         void isNeverMadeLessLikelyByAStrip(String strip) {
             double without = burning().probabilityOf(Conditions.LYE_HEAVY);
-            assertThat(burning().log(strip, strip).probabilityOf(Conditions.LYE_HEAVY)).isGreaterThanOrEqualTo(without);
+            assertThat(burning().log(strip, strip).probabilityOf(Conditions.LYE_HEAVY))
+                    .isGreaterThanOrEqualTo(without);
             double calmWithout = calm().log("day 9 see thick crust").diagnosis().anyHazard();
             assertThat(calm().log("day 9 see thick crust", strip).diagnosis().anyHazard())
                     .isGreaterThanOrEqualTo(calmWithout);
@@ -122,7 +129,8 @@ class DiagnosisTest {
 
         @Test
         void aBurningWashIsNotOverwrittenByALaterCalmOne() {
-            assertThat(burning().log("day 20 wash calm").probabilityOf(Conditions.LYE_HEAVY)).isGreaterThan(0.9);
+            assertThat(burning().log("day 20 wash calm").probabilityOf(Conditions.LYE_HEAVY))
+                    .isGreaterThan(0.9);
         }
     }
 
@@ -135,16 +143,20 @@ class DiagnosisTest {
 
         @Test
         void isToldWithItsAmount() {
-            // The fats take 95.0 + 52.3 + 60.4 = 207.7 g KOH, without 84 g of lard 191.1: 1 - .95 x 207.7 / 191.1 = -3.3 %.
+            // The fats take 95.0 + 52.3 + 60.4 = 207.7 g KOH, without 84 g of lard 191.1: 1 - .95 x 207.7 / 191.1 =
+            // -3.3 %.
             Diagnosis diagnosis = burning().diagnosis();
             assertThat(diagnosis.excess().middle().inPercent()).isBetween(1.5, 4.5);
-            assertThat(diagnosis.excess().band().low()).isLessThan(diagnosis.excess().middle().fraction());
-            assertThat(diagnosis.excess().band().high()).isGreaterThan(diagnosis.excess().middle().fraction());
+            assertThat(diagnosis.excess().band().low())
+                    .isLessThan(diagnosis.excess().middle().fraction());
+            assertThat(diagnosis.excess().band().high())
+                    .isGreaterThan(diagnosis.excess().middle().fraction());
         }
 
         @Test
         void isSizedByATitration() {
-            // A kilogram of fats wants some 140 g NaOH in 1.5 kg of soap: 0.3 % free is 4.5 g, 3.2 % of that; 0.9 % is 9.6 %.
+            // A kilogram of fats wants some 140 g NaOH in 1.5 kg of soap: 0.3 % free is 4.5 g, 3.2 % of that; 0.9 % is
+            // 9.6 %.
             double some = excess(calm().log("day 9 titrate 0.3"));
             double much = excess(calm().log("day 9 titrate 0.9"));
             assertThat(some).isBetween(2.2, 4.5);
@@ -159,17 +171,31 @@ class DiagnosisTest {
         }
 
         @ParameterizedTest
-        @ValueSource(strings = {"day 9 pen 10.5", "day 9 pen 12", "day 9 pen 14", "day 9 titrate 0.1", "day 9 titrate 3", "day 9 titrate 20", "day 9 wash burns", "day 9 see zap", "day 9 see weeping"})
+        @ValueSource(
+                strings = {
+                    "day 9 pen 10.5",
+                    "day 9 pen 12",
+                    "day 9 pen 14",
+                    "day 9 titrate 0.1",
+                    "day 9 titrate 3",
+                    "day 9 titrate 20",
+                    "day 9 wash burns",
+                    "day 9 see zap",
+                    "day 9 see weeping"
+                })
         void aTestThatSpeaksForItHoldsHoweverGoodTheWeightsAre(String line) {
-            assertThat(calm().log("day 8 wash calm", line).diagnosis().verdict()).isEqualTo(Diagnosis.Verdict.HOLD);
+            assertThat(calm().log("day 8 wash calm", line).diagnosis().verdict())
+                    .isEqualTo(Diagnosis.Verdict.HOLD);
         }
 
         @Test
         void aHigherReadingIsNeverLessOfASign() {
-            assertThat(calm().log("day 9 pen 14").diagnosis().anyHazard()).isEqualTo(calm().log("day 9 pen 11.4").diagnosis().anyHazard());
+            assertThat(calm().log("day 9 pen 14").diagnosis().anyHazard())
+                    .isEqualTo(calm().log("day 9 pen 11.4").diagnosis().anyHazard());
             double before = 0;
             for (double titrated : new double[] {.1, .15, .2, .3, .4, .5, .7, 1, 1.5, 2, 3, 4, 5, 7, 10, 15, 20}) {
-                double hazard = calm().log("day 9 titrate " + titrated).diagnosis().anyHazard();
+                double hazard =
+                        calm().log("day 9 titrate " + titrated).diagnosis().anyHazard();
                 assertThat(hazard).as("titrated %s %%", titrated).isGreaterThanOrEqualTo(before);
                 before = hazard;
             }
@@ -179,9 +205,17 @@ class DiagnosisTest {
         void everyAccountStaysANumberHoweverMuchSpeaksForIt() {
             for (double lye : new double[] {.1, 139, 300, 3000}) {
                 Diagnosis diagnosis = calm().weighed(Weighable.NAOH, Mass.grams(lye), Tare.TAKEN, null)
-                        .log("day 9 titrate 20", "day 9 pen 14", "day 9 wash burns", "day 9 see zap", "day 9 see crust grows", "day 9 see weeping", "day 9 see oil layer")
+                        .log(
+                                "day 9 titrate 20",
+                                "day 9 pen 14",
+                                "day 9 wash burns",
+                                "day 9 see zap",
+                                "day 9 see crust grows",
+                                "day 9 see weeping",
+                                "day 9 see oil layer")
                         .diagnosis();
-                assertThat(diagnosis.reports()).allSatisfy(r -> assertThat(r.ledger().sum()).isFinite());
+                assertThat(diagnosis.reports())
+                        .allSatisfy(r -> assertThat(r.ledger().sum()).isFinite());
                 assertThat(diagnosis.verdict()).isEqualTo(Diagnosis.Verdict.HOLD);
             }
         }
@@ -189,8 +223,10 @@ class DiagnosisTest {
         @Test
         void aMeterThatReadsWhatThreePointsTooMuchMakesSpeaksForThem() {
             // 3 % of 140 g in 1.5 kg is 0.28 %: 0.0007 mol/l in a one per cent solution, pH 10.85.
-            assertThat(calm().log("day 9 pen 10.9").probabilityOf(Conditions.LYE_HEAVY)).isGreaterThan(20 * calm().probabilityOf(Conditions.LYE_HEAVY));
-            assertThat(calm().log("day 9 pen 9.6").probabilityOf(Conditions.LYE_HEAVY)).isLessThan(calm().probabilityOf(Conditions.LYE_HEAVY));
+            assertThat(calm().log("day 9 pen 10.9").probabilityOf(Conditions.LYE_HEAVY))
+                    .isGreaterThan(20 * calm().probabilityOf(Conditions.LYE_HEAVY));
+            assertThat(calm().log("day 9 pen 9.6").probabilityOf(Conditions.LYE_HEAVY))
+                    .isLessThan(calm().probabilityOf(Conditions.LYE_HEAVY));
         }
     }
 
@@ -199,8 +235,8 @@ class DiagnosisTest {
 
         @Test
         void leadWhenHardSpotsWeepInside() {
-            Diagnosis diagnosis =
-                    calm().log("day 3 see white spots", "day 3 see weeping", "day 3 wash burns").diagnosis();
+            Diagnosis diagnosis = calm().log("day 3 see white spots", "day 3 see weeping", "day 3 wash burns")
+                    .diagnosis();
             assertThat(diagnosis.leading().orElseThrow().condition()).isEqualTo(Conditions.LYE_POCKETS);
             assertThat(diagnosis.verdict()).isEqualTo(Diagnosis.Verdict.HOLD);
         }
@@ -215,12 +251,15 @@ class DiagnosisTest {
         void areHardlyLessLikelyForOneMoreBarThatIsClean() {
             Cases spots = calm().log("day 3 see white spots", "day 3 see weeping");
             double seen = spots.probabilityOf(Conditions.LYE_POCKETS);
-            assertThat(spots.log("day 4 no white spots", "day 4 no weeping").probabilityOf(Conditions.LYE_POCKETS)).isLessThan(seen).isGreaterThan(Diagnosis.HOLD_FROM);
+            assertThat(spots.log("day 4 no white spots", "day 4 no weeping").probabilityOf(Conditions.LYE_POCKETS))
+                    .isLessThan(seen)
+                    .isGreaterThan(Diagnosis.HOLD_FROM);
         }
 
         @Test
         void stayOpenWhenNobodyCutIt() {
-            assertThat(calm().log("day 3 wash burns").probabilityOf(Conditions.LYE_POCKETS)).isGreaterThan(0.05);
+            assertThat(calm().log("day 3 wash burns").probabilityOf(Conditions.LYE_POCKETS))
+                    .isGreaterThan(0.05);
         }
     }
 
@@ -229,8 +268,8 @@ class DiagnosisTest {
 
         @Test
         void leadsWhenAThinBloomSteamsOffAndAWashIsCalm() {
-            Diagnosis diagnosis =
-                    calm().log("day 3 see bloom", "day 3 no resists steam", "day 9 wash calm").diagnosis();
+            Diagnosis diagnosis = calm().log("day 3 see bloom", "day 3 no resists steam", "day 9 wash calm")
+                    .diagnosis();
             assertThat(diagnosis.leading().orElseThrow().condition()).isEqualTo(Conditions.SODA_ASH);
             assertThat(diagnosis.anyHazard()).isLessThan(0.02);
             assertThat(diagnosis.verdict()).isEqualTo(Diagnosis.Verdict.CALM);
@@ -238,7 +277,8 @@ class DiagnosisTest {
 
         @Test
         void isUnlikelyWithoutABloom() {
-            assertThat(calm().log("day 3 no bloom").probabilityOf(Conditions.SODA_ASH)).isLessThan(0.2);
+            assertThat(calm().log("day 3 no bloom").probabilityOf(Conditions.SODA_ASH))
+                    .isLessThan(0.2);
         }
 
         @Test
@@ -263,17 +303,20 @@ class DiagnosisTest {
             assertThat(diagnosis.leading().orElseThrow().condition()).isEqualTo(Conditions.SCORCHED);
             assertThat(diagnosis.of(Conditions.SCORCHED).causes())
                     .extracting(c -> c.words())
-                    .contains(Phrase.of("liquor reached {}, scorches from {}", Temperature.celsius(66), Temperature.celsius(40)));
+                    .contains(Phrase.of(
+                            "liquor reached {}, scorches from {}", Temperature.celsius(66), Temperature.celsius(40)));
         }
 
         @Test
         void isRuledOutInClearWater() {
-            assertThat(calm().log("@+10m lye 85").probabilityOf(Conditions.SCORCHED)).isLessThan(0.005);
+            assertThat(calm().log("@+10m lye 85").probabilityOf(Conditions.SCORCHED))
+                    .isLessThan(0.005);
         }
 
         @Test
         void staysOpenWhenThePotWasNotMeasured() {
-            assertThat(batch(milk()).weighedAsPlanned().probabilityOf(Conditions.SCORCHED)).isBetween(0.02, 0.3);
+            assertThat(batch(milk()).weighedAsPlanned().probabilityOf(Conditions.SCORCHED))
+                    .isBetween(0.02, 0.3);
         }
     }
 
@@ -293,12 +336,14 @@ class DiagnosisTest {
 
         @Test
         void isRuledOutWhenItStayedFluid() {
-            assertThat(calm().log("@+41m no solid").probabilityOf(Conditions.SEIZED)).isLessThan(0.01);
+            assertThat(calm().log("@+41m no solid").probabilityOf(Conditions.SEIZED))
+                    .isLessThan(0.01);
         }
 
         @Test
         void staysOpenWithAMoverInTheRecipe() {
-            assertThat(batch(plain().additive("eo-clove", 8)).probabilityOf(Conditions.SEIZED)).isGreaterThan(0.05);
+            assertThat(batch(plain().additive("eo-clove", 8)).probabilityOf(Conditions.SEIZED))
+                    .isGreaterThan(0.05);
         }
     }
 
@@ -341,7 +386,8 @@ class DiagnosisTest {
 
         @Test
         void isRuledOutByOneColourThrough() {
-            assertThat(calm().log("day 2 no dark core").probabilityOf(Conditions.PARTIAL_GEL)).isLessThan(0.02);
+            assertThat(calm().log("day 2 no dark core").probabilityOf(Conditions.PARTIAL_GEL))
+                    .isLessThan(0.02);
         }
 
         @Test
@@ -391,12 +437,14 @@ class DiagnosisTest {
 
         @Test
         void isRuledOutByAFirmBar() {
-            assertThat(calm().log("day 20 touch firm").probabilityOf(Conditions.SOFT)).isLessThan(0.02);
+            assertThat(calm().log("day 20 touch firm").probabilityOf(Conditions.SOFT))
+                    .isLessThan(0.02);
         }
 
         @Test
         void staysOpenWhileYoung() {
-            assertThat(calm().log("day 1 unmould").probabilityOf(Conditions.SOFT)).isGreaterThan(0.05);
+            assertThat(calm().log("day 1 unmould").probabilityOf(Conditions.SOFT))
+                    .isGreaterThan(0.05);
         }
     }
 
@@ -407,22 +455,30 @@ class DiagnosisTest {
         void isReadOnce() {
             double stage = scented().log("@+41m riced").probabilityOf(condition("ricing"));
             assertThat(stage).isGreaterThan(.6);
-            assertThat(scented().log("@+41m riced", "@+41m lavender riced", "@+42m see grains after fragrance").probabilityOf(condition("ricing")))
+            assertThat(scented()
+                            .log("@+41m riced", "@+41m lavender riced", "@+42m see grains after fragrance")
+                            .probabilityOf(condition("ricing")))
                     .isEqualTo(stage);
         }
 
         @Test
         void isWhatAnIngredientDid() {
             double before = scented().probabilityOf(condition("browned"));
-            assertThat(scented().log("day 9 lavender browned").probabilityOf(condition("browned"))).isGreaterThan(before * 3);
+            assertThat(scented().log("day 9 lavender browned").probabilityOf(condition("browned")))
+                    .isGreaterThan(before * 3);
         }
 
         private Cases scented() {
-            return batch(plain().additive("eo-lavender", 20)).weighedAsPlanned().log("@+1h poured 38", "@+40m light", "@+6h gel none", "@+20h cut 8");
+            return batch(plain().additive("eo-lavender", 20))
+                    .weighedAsPlanned()
+                    .log("@+1h poured 38", "@+40m light", "@+6h gel none", "@+20h cut 8");
         }
 
         private Condition condition(String id) {
-            return StandardKnowledge.all().conditions().stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+            return StandardKnowledge.all().conditions().stream()
+                    .filter(c -> c.id().equals(id))
+                    .findFirst()
+                    .orElseThrow();
         }
     }
 
@@ -431,23 +487,32 @@ class DiagnosisTest {
 
         @Test
         void accountForEveryDeciban() {
-            burning().diagnosis().reports().forEach(r -> assertThat(r.ledger().sum())
-                    .as(r.condition().name())
-                    .isCloseTo(10 * Math.log10(r.probability() / (1 - r.probability())), within(1e-6)));
+            burning()
+                    .diagnosis()
+                    .reports()
+                    .forEach(r -> assertThat(r.ledger().sum())
+                            .as(r.condition().name())
+                            .isCloseTo(10 * Math.log10(r.probability() / (1 - r.probability())), within(1e-6)));
         }
 
         @Test
         void putHazardsFirstAndKeepEveryCondition() {
             Diagnosis diagnosis = burning().diagnosis();
-            assertThat(diagnosis.reports()).hasSize(StandardKnowledge.all().conditions().size());
-            int hazards = (int) StandardKnowledge.all().conditions().stream().filter(Condition::hazard).count();
-            assertThat(diagnosis.reports().subList(0, hazards)).allMatch(r -> r.condition().hazard());
-            assertThat(diagnosis.reports().subList(hazards, diagnosis.reports().size())).noneMatch(r -> r.condition().hazard());
+            assertThat(diagnosis.reports())
+                    .hasSize(StandardKnowledge.all().conditions().size());
+            int hazards = (int) StandardKnowledge.all().conditions().stream()
+                    .filter(Condition::hazard)
+                    .count();
+            assertThat(diagnosis.reports().subList(0, hazards))
+                    .allMatch(r -> r.condition().hazard());
+            assertThat(diagnosis.reports().subList(hazards, diagnosis.reports().size()))
+                    .noneMatch(r -> r.condition().hazard());
         }
 
         @Test
         void areTheSameForTheSameLog() {
-            assertThat(burning().diagnosis().reports()).isEqualTo(burning().diagnosis().reports());
+            assertThat(burning().diagnosis().reports())
+                    .isEqualTo(burning().diagnosis().reports());
         }
 
         @Test
@@ -456,7 +521,8 @@ class DiagnosisTest {
                 assertThat(r.remedy().now()).isNotBlank();
                 assertThat(r.remedy().nextTime()).isNotBlank();
             });
-            assertThat(calm().diagnosis().of(Conditions.LYE_HEAVY).remedy().now()).contains("Curing does not mend it");
+            assertThat(calm().diagnosis().of(Conditions.LYE_HEAVY).remedy().now())
+                    .contains("Curing does not mend it");
         }
     }
 
@@ -465,8 +531,10 @@ class DiagnosisTest {
 
         @Test
         void proposeATitrationWhenAHazardIsOpen() {
-            Diagnosis diagnosis = calm().log("day 9 see thick crust", "day 9 strip 9").diagnosis();
-            assertThat(diagnosis.next().stream().limit(3).map(NextLook::finding)).contains(Findings.FREE_ALKALI);
+            Diagnosis diagnosis =
+                    calm().log("day 9 see thick crust", "day 9 strip 9").diagnosis();
+            assertThat(diagnosis.next().stream().limit(3).map(NextLook::finding))
+                    .contains(Findings.FREE_ALKALI);
             NextLook titration = diagnosis.next().stream()
                     .filter(n -> n.finding().equals(Findings.FREE_ALKALI))
                     .findFirst()
@@ -482,7 +550,13 @@ class DiagnosisTest {
             assertThat(open.next())
                     .extracting(NextLook::finding)
                     .isNotEmpty()
-                    .doesNotContain(Findings.STRIP_HIGH, Findings.WASH_BURNS, Findings.ZAP, Findings.SKIN_TIGHT, Findings.named("one-tester"), Findings.named("stings-in-one-place"))
+                    .doesNotContain(
+                            Findings.STRIP_HIGH,
+                            Findings.WASH_BURNS,
+                            Findings.ZAP,
+                            Findings.SKIN_TIGHT,
+                            Findings.named("one-tester"),
+                            Findings.named("stings-in-one-place"))
                     .noneMatch(f -> f.group() == Finding.Group.USE);
         }
 
@@ -491,21 +565,26 @@ class DiagnosisTest {
             Diagnosis burning = burning().diagnosis();
             assertThat(burning.next()).isEmpty();
             assertThat(burning.lookCouldFree()).isFalse();
-            assertThat(calm().log("day 9 wash calm").diagnosis().lookCouldFree()).isTrue();
+            assertThat(calm().log("day 9 wash calm").diagnosis().lookCouldFree())
+                    .isTrue();
         }
 
         @Test
         void beginWithATestWhereThereIsNone() {
-            assertThat(calm().log("day 9 touch firm").diagnosis().next().get(0).finding()).isIn(Findings.FREE_ALKALI, Findings.METER_HIGH, Findings.WASH_BURNS);
+            assertThat(calm().log("day 9 touch firm").diagnosis().next().get(0).finding())
+                    .isIn(Findings.FREE_ALKALI, Findings.METER_HIGH, Findings.WASH_BURNS);
         }
 
         @Test
         void areNotOfATimeThatIsPastAndSayHowLongTheyTake() {
             Cases young = calm().log("@+3h core 93", "@+3h see dome", "@+4h touch firm");
-            assertThat(calm().log("day 9 see cracked top").diagnosis().next()).extracting(NextLook::finding).doesNotContain(Findings.named("hot-outside"));
+            assertThat(calm().log("day 9 see cracked top").diagnosis().next())
+                    .extracting(NextLook::finding)
+                    .doesNotContain(Findings.named("hot-outside"));
             assertThat(young.diagnosis().next())
                     .isNotEmpty()
-                    .allSatisfy(n -> assertThat(n.delay().plus(young.facts().age())).isGreaterThanOrEqualTo(n.finding().from()));
+                    .allSatisfy(n -> assertThat(n.delay().plus(young.facts().age()))
+                            .isGreaterThanOrEqualTo(n.finding().from()));
         }
 
         @Test

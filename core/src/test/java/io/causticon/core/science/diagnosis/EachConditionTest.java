@@ -23,7 +23,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** Knowledge that can never speak is as good as none: each condition can lead, can be ruled out, and stays open while nobody looks. */
+/**
+ * Knowledge that can never speak is as good as none: each condition can lead, can be ruled out, and stays open while
+ * nobody looks.
+ */
 class EachConditionTest {
 
     private static final Knowledge ALL = StandardKnowledge.all();
@@ -38,11 +41,15 @@ class EachConditionTest {
     private static List<Link> links(Condition condition) {
         return ALL.links().stream()
                 .filter(l -> l.condition().equals(condition))
-                .sorted(Comparator.comparingDouble((Link l) -> l.strength() / ALL.leak(l.finding())).reversed())
+                .sorted(Comparator.comparingDouble((Link l) -> l.strength() / ALL.leak(l.finding()))
+                        .reversed())
                 .toList();
     }
 
-    /** Of a batch of which everything is known that speaks for one condition before anybody looks; its superfat is planned at 3 %. */
+    /**
+     * Of a batch of which everything is known that speaks for one condition before anybody looks; its superfat is
+     * planned at 3 %.
+     */
     private static Belief prior(Condition likely) {
         double facts = ALL.shifts().stream()
                 .filter(s -> s.condition().equals(likely) && s.weight() > 0)
@@ -50,7 +57,8 @@ class EachConditionTest {
                 .max()
                 .orElse(0);
         double[] rates = ALL.conditions().stream()
-                .mapToDouble(c -> Weight.probability(Weight.odds(ALL.rate(c)) * (c.equals(likely) ? new Weight(facts).factor() : 1)))
+                .mapToDouble(c -> Weight.probability(
+                        Weight.odds(ALL.rate(c)) * (c.equals(likely) ? new Weight(facts).factor() : 1)))
                 .toArray();
         return NETWORK.prior(rates, SuperfatLevels.of(new Estimate(.03, .02)));
     }
@@ -113,7 +121,17 @@ class EachConditionTest {
     void tenThingsThatAreNotThereDoNotClearTooMuchAlkali() {
         Belief belief = prior(Conditions.LYE_HEAVY);
         double before = belief.of(ALL.conditions().indexOf(Conditions.LYE_HEAVY));
-        for (String look : List.of("dew", "small-dots", "glassy-veins", "colour-specks", "pinholes", "drag-lines", "browned", "weak-scent", "warped", "few-bubbles")) {
+        for (String look : List.of(
+                "dew",
+                "small-dots",
+                "glassy-veins",
+                "colour-specks",
+                "pinholes",
+                "drag-lines",
+                "browned",
+                "weak-scent",
+                "warped",
+                "few-bubbles")) {
             belief = belief.after(NETWORK.indexOf(Findings.named(look)), false);
         }
         assertThat(belief.of(ALL.conditions().indexOf(Conditions.LYE_HEAVY))).isGreaterThan(before * .9);
@@ -122,8 +140,15 @@ class EachConditionTest {
     @Test
     void aSignOfAHazardNeverLowersTheHazard() {
         List<Finding> signs = List.of(
-                Findings.WASH_BURNS, Findings.ZAP, Findings.SKIN_TIGHT, Findings.WEEPING_DOTS, Findings.WHITE_SPOTS, Findings.STRIP_HIGH, Findings.OIL_LAYER,
-                Findings.CRUST_GROWS, Findings.CRUST_RESISTS);
+                Findings.WASH_BURNS,
+                Findings.ZAP,
+                Findings.SKIN_TIGHT,
+                Findings.WEEPING_DOTS,
+                Findings.WHITE_SPOTS,
+                Findings.STRIP_HIGH,
+                Findings.OIL_LAYER,
+                Findings.CRUST_GROWS,
+                Findings.CRUST_RESISTS);
         Random random = new Random(3);
         for (int n = 0; n < 300; n++) {
             Belief belief = prior(Conditions.SODA_ASH);
@@ -134,7 +159,9 @@ class EachConditionTest {
                 }
             }
             Finding sign = signs.get(random.nextInt(signs.size()));
-            assertThat(belief.after(NETWORK.indexOf(sign), true).anyHazard()).as(sign.id()).isGreaterThanOrEqualTo(belief.anyHazard() - 1e-12);
+            assertThat(belief.after(NETWORK.indexOf(sign), true).anyHazard())
+                    .as(sign.id())
+                    .isGreaterThanOrEqualTo(belief.anyHazard() - 1e-12);
         }
     }
 }

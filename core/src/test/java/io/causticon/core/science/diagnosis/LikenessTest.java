@@ -40,7 +40,8 @@ class LikenessTest {
 
     @Test
     void whatIsSeenIsWhatWasThere() {
-        Cases made = Cases.batch(recipe().fat("olive-oil", 500)).log("day 4 see bloom", "day 5 no white spots", "day 8 wash calm", "day 9 titrate 0.4");
+        Cases made = Cases.batch(recipe().fat("olive-oil", 500))
+                .log("day 4 see bloom", "day 5 no white spots", "day 8 wash calm", "day 9 titrate 0.4");
         assertThat(JUDGE.seen(made.facts())).containsExactlyInAnyOrder(Findings.THIN_BLOOM, Findings.FREE_ALKALI);
     }
 }

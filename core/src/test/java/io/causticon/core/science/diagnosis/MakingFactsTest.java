@@ -19,7 +19,10 @@ import org.junit.jupiter.api.Test;
 class MakingFactsTest {
 
     private static Recipes plain() {
-        return recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98);
+        return recipe().fat("olive-oil", 500)
+                .fat("lard", 264)
+                .fat("coconut-oil-76", 236)
+                .purity(98);
     }
 
     private static Cases made(Recipes of, String... lines) {
@@ -31,15 +34,21 @@ class MakingFactsTest {
     }
 
     private static ConditionReport report(Diagnosis diagnosis, String condition) {
-        return diagnosis.reports().stream().filter(r -> r.condition().id().equals(condition)).findFirst().orElseThrow();
+        return diagnosis.reports().stream()
+                .filter(r -> r.condition().id().equals(condition))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
     void moreThanIsSafeOfAPowderMakesItCrumble() {
-        assertThat(of(made(plain().additive("kaolin", 90)), "crumbly")).isGreaterThan(3 * of(made(plain().additive("kaolin", 25)), "crumbly"));
-        assertThat(of(made(plain().additive("fragrance-oil", 80)), "fragrance-seep")).isGreaterThan(3 * of(made(plain().additive("fragrance-oil", 25)), "fragrance-seep"));
+        assertThat(of(made(plain().additive("kaolin", 90)), "crumbly"))
+                .isGreaterThan(3 * of(made(plain().additive("kaolin", 25)), "crumbly"));
+        assertThat(of(made(plain().additive("fragrance-oil", 80)), "fragrance-seep"))
+                .isGreaterThan(3 * of(made(plain().additive("fragrance-oil", 25)), "fragrance-seep"));
         // A gram past the most is the scale's.
-        assertThat(of(made(plain().additive("kaolin", 61)), "crumbly")).isEqualTo(of(made(plain().additive("kaolin", 25)), "crumbly"));
+        assertThat(of(made(plain().additive("kaolin", 61)), "crumbly"))
+                .isEqualTo(of(made(plain().additive("kaolin", 25)), "crumbly"));
     }
 
     /** By the prior these fats at 40 C come to light trace in some 12 minutes. */
@@ -47,18 +56,24 @@ class MakingFactsTest {
     void theClockTellsOfABatterThatWasEarlyOrLate() {
         double usual = of(made(plain(), "@+22m light"), "acceleration");
         assertThat(of(made(plain(), "@+12m light"), "acceleration")).isGreaterThan(4 * usual);
-        assertThat(seen(made(plain(), "@+12m light"))).anyMatch(w -> w.matches("light trace after 2 min, \\d+ to \\d+ were to be expected"));
-        assertThat(of(made(plain(), "@+130m light"), "slow-trace")).isGreaterThan(10 * of(made(plain(), "@+22m light"), "slow-trace"));
+        assertThat(seen(made(plain(), "@+12m light")))
+                .anyMatch(w -> w.matches("light trace after 2 min, \\d+ to \\d+ were to be expected"));
+        assertThat(of(made(plain(), "@+130m light"), "slow-trace"))
+                .isGreaterThan(10 * of(made(plain(), "@+22m light"), "slow-trace"));
         // A whisk takes longer, and that is no sign of anything.
         assertThat(seen(made(plain(), "@+11m by hand", "@+75m light"))).noneMatch(w -> w.contains("trace after"));
         // Seen first when it was thick: nobody knows when it was light.
         assertThat(seen(made(plain(), "@+130m thick"))).noneMatch(w -> w.contains("trace after"));
         // What the maker says herself comes before the clock.
-        assertThat(seen(made(plain(), "@+12m light", "@+13m no accelerated"))).noneMatch(w -> w.contains("trace after 2 min"));
+        assertThat(seen(made(plain(), "@+12m light", "@+13m no accelerated")))
+                .noneMatch(w -> w.contains("trace after 2 min"));
     }
 
     private static List<String> seen(Cases made) {
-        return EvidenceReader.read(made.facts()).stream().filter(Evidence::isPresent).map(Evidence::words).toList();
+        return EvidenceReader.read(made.facts()).stream()
+                .filter(Evidence::isPresent)
+                .map(Evidence::words)
+                .toList();
     }
 
     @Test
@@ -70,9 +85,11 @@ class MakingFactsTest {
     @Test
     void hardFatsSetInAPourThatIsCoolerThanTheyStayClear() {
         Recipes hard = recipe().fat("olive-oil", 400).fat("cocoa-butter", 300).fat("coconut-oil-76", 300);
-        assertThat(of(made(hard, "@+40m light", "@+50m poured 28"), "stearic-spots")).isGreaterThan(1.5 * of(made(hard, "@+40m light", "@+50m poured 44"), "stearic-spots"));
+        assertThat(of(made(hard, "@+40m light", "@+50m poured 28"), "stearic-spots"))
+                .isGreaterThan(1.5 * of(made(hard, "@+40m light", "@+50m poured 44"), "stearic-spots"));
         Recipes soft = recipe().fat("olive-oil", 1000);
-        assertThat(of(made(soft, "@+40m light", "@+50m poured 28"), "false-trace")).isEqualTo(of(made(soft, "@+40m light", "@+50m poured 44"), "false-trace"));
+        assertThat(of(made(soft, "@+40m light", "@+50m poured 28"), "false-trace"))
+                .isEqualTo(of(made(soft, "@+40m light", "@+50m poured 44"), "false-trace"));
     }
 
     @Test
@@ -85,7 +102,10 @@ class MakingFactsTest {
     private static double bowed(Cases made, MouldKind kind) {
         BatchFacts facts = made.facts();
         BatchFacts poured = BatchFacts.of(
-                facts.plan().with(new Mould("one", kind, 250, 80, 65, 1)), new BatchLog(Cases.BEGUN, facts.log().entries()), Cases.BEGUN.plus(Duration.ofDays(9)));
-        return report(Cases.DIAGNOSTICIAN.examine(poured, KnownVessels.NONE), "bowed-mould").probability();
+                facts.plan().with(new Mould("one", kind, 250, 80, 65, 1)),
+                new BatchLog(Cases.BEGUN, facts.log().entries()),
+                Cases.BEGUN.plus(Duration.ofDays(9)));
+        return report(Cases.DIAGNOSTICIAN.examine(poured, KnownVessels.NONE), "bowed-mould")
+                .probability();
     }
 }

@@ -19,14 +19,22 @@ import java.util.Random;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Batches with one slip each, every kind as often as any other: all logged as planned, another thing in the pot. The full pot is weighed to 0.4 %
- * and a bar titrated to 10 %, or to a drop; a bar with
- * a fifth of its fats left is soft, and potash soap stays a paste.
+ * Batches with one slip each, every kind as often as any other: all logged as planned, another thing in the pot. The
+ * full pot is weighed to 0.4 % and a bar titrated to 10 %, or to a drop; a bar with a fifth of its fats left is soft,
+ * and potash soap stays a paste.
  */
 public final class RandomSlips {
 
     private static final List<String> FATS = List.of(
-            "olive-oil", "coconut-oil-76", "palm-oil", "lard", "shea-butter", "castor-oil", "sunflower-oil", "cocoa-butter", "tallow-beef");
+            "olive-oil",
+            "coconut-oil-76",
+            "palm-oil",
+            "lard",
+            "shea-butter",
+            "castor-oil",
+            "sunflower-oil",
+            "cocoa-butter",
+            "tallow-beef");
     private static final double POT = .004;
     private static final double TITRATION = .1;
     private static final double DROP = .02;
@@ -47,15 +55,31 @@ public final class RandomSlips {
             BatchPlan plan = recipe.plan();
             Weights logged = Weights.planned(plan.formula());
             Slip.Kind kind = List.of(
-                            Slip.Kind.SWAPPED, Slip.Kind.LEFT_OUT, Slip.Kind.DOUBLED, Slip.Kind.LYE_OVER, Slip.Kind.LYE_SHORT, Slip.Kind.LYE_TWICE,
-                            Slip.Kind.UNIT_MISTAKEN, Slip.Kind.WRONG_ALKALI, Slip.Kind.TARE_NOT_TAKEN, Slip.Kind.MISREAD)
+                            Slip.Kind.SWAPPED,
+                            Slip.Kind.LEFT_OUT,
+                            Slip.Kind.DOUBLED,
+                            Slip.Kind.LYE_OVER,
+                            Slip.Kind.LYE_SHORT,
+                            Slip.Kind.LYE_TWICE,
+                            Slip.Kind.UNIT_MISTAKEN,
+                            Slip.Kind.WRONG_ALKALI,
+                            Slip.Kind.TARE_NOT_TAKEN,
+                            Slip.Kind.MISREAD)
                     .get(random.nextInt(10));
             int fat = random.nextInt(logged.fats().size());
-            int other = (fat + 1 + random.nextInt(logged.fats().size() - 1)) % logged.fats().size();
+            int other = (fat + 1 + random.nextInt(logged.fats().size() - 1))
+                    % logged.fats().size();
             Weights real = real(kind, logged, fat, other);
             if (real != null) {
                 Cases batch = Cases.batch(recipe).weighedAsPlanned();
-                return new Slipped(tested(batch, plan, real, kind == Slip.Kind.TARE_NOT_TAKEN ? logged.fats().get(fat) : null), kind, subject(kind, logged, fat, other));
+                return new Slipped(
+                        tested(
+                                batch,
+                                plan,
+                                real,
+                                kind == Slip.Kind.TARE_NOT_TAKEN ? logged.fats().get(fat) : null),
+                        kind,
+                        subject(kind, logged, fat, other));
             }
         }
     }
@@ -105,9 +129,14 @@ public final class RandomSlips {
 
     private static String subject(Slip.Kind kind, Weights logged, int fat, int other) {
         String id = logged.fats().get(fat).fat().shortName();
-        return kind == Slip.Kind.LYE_OVER || kind == Slip.Kind.LYE_SHORT || kind == Slip.Kind.LYE_TWICE || kind == Slip.Kind.WRONG_ALKALI
+        return kind == Slip.Kind.LYE_OVER
+                        || kind == Slip.Kind.LYE_SHORT
+                        || kind == Slip.Kind.LYE_TWICE
+                        || kind == Slip.Kind.WRONG_ALKALI
                 ? ""
-                : kind == Slip.Kind.SWAPPED ? id + " and " + logged.fats().get(other).fat().shortName() : id;
+                : kind == Slip.Kind.SWAPPED
+                        ? id + " and " + logged.fats().get(other).fat().shortName()
+                        : id;
     }
 
     private Cases tested(Cases batch, BatchPlan plan, Weights real, @Nullable FatPortion inTheJug) {
@@ -116,7 +145,9 @@ public final class RandomSlips {
         }
         double pot = real.total().grams() * (1 + POT * random.nextGaussian());
         double superfat = Superfat.of(real, plan.formula().alkali()).fraction();
-        double needed = real.allFats().mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass()).sum();
+        double needed = real.allFats()
+                .mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass())
+                .sum();
         double free = 100 * Math.max(0, -superfat) * needed / real.total().grams();
         double titrated = Math.max(0, free * (1 + TITRATION * random.nextGaussian()) + DROP * random.nextGaussian());
         if (superfat > SOFT_FROM) {
@@ -128,7 +159,9 @@ public final class RandomSlips {
             sometimes(batch, .5, "day 2 see tacky");
             sometimes(batch, .9, "day 25 see never hardened");
         }
-        return batch.log(String.format(Locale.ROOT, "@+40m pot %.1f g", pot), String.format(Locale.ROOT, "day 3 titrated %.2f", Math.min(titrated, 20)));
+        return batch.log(
+                String.format(Locale.ROOT, "@+40m pot %.1f g", pot),
+                String.format(Locale.ROOT, "day 3 titrated %.2f", Math.min(titrated, 20)));
     }
 
     private void sometimes(Cases batch, double often, String line) {

@@ -17,13 +17,19 @@ import org.junit.jupiter.api.Test;
 class RebatchTest {
 
     private static Cases batch() {
-        return Cases.batch(Recipes.recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).liquid("distilled-water", 100)).weighedAsPlanned().log("@+1h poured 40", "@+20h cut 8");
+        return Cases.batch(Recipes.recipe()
+                        .fat("olive-oil", 700)
+                        .fat("coconut-oil-76", 300)
+                        .liquid("distilled-water", 100))
+                .weighedAsPlanned()
+                .log("@+1h poured 40", "@+20h cut 8");
     }
 
     /** Lye logged that is some 5 % more than the fats take. */
     private static Cases lyeHeavy() {
         double lye = batch().facts().asWeighed().weights().naoh().grams();
-        return batch().weighed(Weighable.NAOH, Mass.grams(Math.rint(lye * 1.105)), Tare.TAKEN, null).log("day 3 wash burns", "day 3 titrated 0.45");
+        return batch().weighed(Weighable.NAOH, Mass.grams(Math.rint(lye * 1.105)), Tare.TAKEN, null)
+                .log("day 3 wash burns", "day 3 titrated 0.45");
     }
 
     private static Rebatch rebatch(Cases batch) {
@@ -34,18 +40,26 @@ class RebatchTest {
     void isOfTheFatThatThereIsMostOfAndAQuarterOfTheSoapInWater() {
         Rebatch rebatch = rebatch(lyeHeavy());
         assertThat(rebatch.fat().id()).isEqualTo("olive-oil");
-        assertThat(rebatch.water().grams()).isCloseTo(lyeHeavy().facts().asWeighed().weights().total().grams() / 4, within(.01));
+        assertThat(rebatch.water().grams())
+                .isCloseTo(lyeHeavy().facts().asWeighed().weights().total().grams() / 4, within(.01));
         assertThat(rebatch.tooMuch()).isFalse();
     }
 
-    /** Worked out by another road: so many grams of pure lye too much, what olive oil takes of it by its own value, and the superfat of the new weights. */
+    /**
+     * Worked out by another road: so many grams of pure lye too much, what olive oil takes of it by its own value, and
+     * the superfat of the new weights.
+     */
     @Test
     void bringsTheSuperfatThatItSays() {
         Cases batch = lyeHeavy();
         Rebatch rebatch = rebatch(batch);
         BatchFacts facts = batch.facts();
         double excess = batch.diagnosis().excess().middle().fraction();
-        double needed = facts.asWeighed().weights().allFats().mapToDouble(FatPortion::alkaliMoles).sum();
+        double needed = facts.asWeighed()
+                .weights()
+                .allFats()
+                .mapToDouble(FatPortion::alkaliMoles)
+                .sum();
         double molesOfLye = needed * (1 + excess);
         double takenByOlive = rebatch.mass().grams() * rebatch.fat().saponificationValue() / 56_106;
         assertThat(1 - molesOfLye / (needed + takenByOlive)).isGreaterThanOrEqualTo(.05 - 1e-3);
@@ -53,12 +67,21 @@ class RebatchTest {
         assertThat(rebatch.superfat().high()).isBetween(.05, .2);
         // The logged lye agrees: with that much more olive oil the weights have a superfat.
         Cases after = batch.log(said(rebatch, "day 5"));
-        assertThat(Superfat.of(after.facts().weightsNow(), after.facts().plan().formula().alkali()).fraction()).isBetween(.03, .15);
+        assertThat(Superfat.of(
+                                after.facts().weightsNow(),
+                                after.facts().plan().formula().alkali())
+                        .fraction())
+                .isBetween(.03, .15);
         assertThat(after.facts().asWeighed().superfat().value()).isLessThan(-.03);
     }
 
     private static String said(Rebatch rebatch, String day) {
-        return String.format(Locale.ROOT, "%s rebatched with olive oil %.1f g and %.1f g of water", day, rebatch.mass().grams(), rebatch.water().grams());
+        return String.format(
+                Locale.ROOT,
+                "%s rebatched with olive oil %.1f g and %.1f g of water",
+                day,
+                rebatch.mass().grams(),
+                rebatch.water().grams());
     }
 
     @Test
@@ -81,7 +104,12 @@ class RebatchTest {
         Cases batch = lyeHeavy().log("day 5 rebatched with olive oil 5 g and 300 g of water", "day 12 touch firm");
         assertThat(batch.diagnosis().of(Conditions.LYE_HEAVY).probability()).isGreaterThan(.8);
         // And without any fat it is what it was.
-        assertThat(lyeHeavy().log("day 5 rebatched with 300 g water", "day 12 touch firm").diagnosis().of(Conditions.LYE_HEAVY).probability()).isGreaterThan(.9);
+        assertThat(lyeHeavy()
+                        .log("day 5 rebatched with 300 g water", "day 12 touch firm")
+                        .diagnosis()
+                        .of(Conditions.LYE_HEAVY)
+                        .probability())
+                .isGreaterThan(.9);
     }
 
     @Test
@@ -97,7 +125,12 @@ class RebatchTest {
         Cases calm = batch().log("day 9 wash calm");
         assertThat(Rebatch.of(calm.facts(), calm.diagnosis())).isEmpty();
         // A burn that stands while nothing else speaks for a hazard is repeated, not melted down.
-        Cases tender = batch().log("day 9 titrated 0", "day 9 pen 9.6", "day 9 see only one tester", "day 9 see with any soap", "day 9 wash burns");
+        Cases tender = batch().log(
+                        "day 9 titrated 0",
+                        "day 9 pen 9.6",
+                        "day 9 see only one tester",
+                        "day 9 see with any soap",
+                        "day 9 wash burns");
         assertThat(tender.diagnosis().signStands()).isTrue();
         assertThat(tender.diagnosis().anyHazard()).isLessThan(Diagnosis.HOLD_FROM);
         assertThat(Rebatch.of(tender.facts(), tender.diagnosis())).isEmpty();
@@ -114,6 +147,9 @@ class RebatchTest {
     @Test
     void isNoWayOutOfTwiceTheLye() {
         double lye = batch().facts().asWeighed().weights().naoh().grams();
-        assertThat(rebatch(batch().weighed(Weighable.NAOH, Mass.grams(2 * lye), Tare.TAKEN, null).log("day 3 titrated 8")).tooMuch()).isTrue();
+        assertThat(rebatch(batch().weighed(Weighable.NAOH, Mass.grams(2 * lye), Tare.TAKEN, null)
+                                .log("day 3 titrated 8"))
+                        .tooMuch())
+                .isTrue();
     }
 }

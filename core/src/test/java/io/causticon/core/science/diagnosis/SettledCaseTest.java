@@ -29,7 +29,13 @@ class SettledCaseTest {
     private static final Knowledge KNOWN = StandardKnowledge.all();
 
     private static Cases made(String... lines) {
-        return Cases.batch(recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98)).weighedAsPlanned().log("@+40m light", "@+1h poured 39", "@+20h cut 8").log(lines);
+        return Cases.batch(recipe().fat("olive-oil", 500)
+                        .fat("lard", 264)
+                        .fat("coconut-oil-76", 236)
+                        .purity(98))
+                .weighedAsPlanned()
+                .log("@+40m light", "@+1h poured 39", "@+20h cut 8")
+                .log(lines);
     }
 
     private static Cases concluded(String condition, String... lines) {
@@ -46,7 +52,8 @@ class SettledCaseTest {
         assertThat(ash.conditions()).containsExactly("soda-ash");
         assertThat(ash.seen()).containsExactly("thin-bloom");
         assertThat(ash.absent()).contains("white-spots");
-        assertThat(settled(made("day 8 no white spots", "day 8 wash calm")).conditions()).isEmpty();
+        assertThat(settled(made("day 8 no white spots", "day 8 wash calm")).conditions())
+                .isEmpty();
         // Seen and not settled, or never looked at.
         assertThat(SettledCase.of(made("day 4 see thin bloom").facts())).isEmpty();
         assertThat(SettledCase.of(made().facts())).isEmpty();
@@ -62,12 +69,22 @@ class SettledCaseTest {
                 .map(SettledCaseTest::settled)
                 .toList();
         WorkshopCounts counts = SettledCase.count(all, KNOWN);
-        assertThat(counts.conditions()).containsEntry("soda-ash", new Count(2, 4)).containsEntry("trapped-air", new Count(1, 4)).containsEntry("leak", new Count(0, 4));
-        assertThat(counts.links()).containsEntry(new Pair("thin-bloom", "soda-ash"), new Count(1, 2)).containsEntry(new Pair("pinholes", "trapped-air"), new Count(1, 1));
+        assertThat(counts.conditions())
+                .containsEntry("soda-ash", new Count(2, 4))
+                .containsEntry("trapped-air", new Count(1, 4))
+                .containsEntry("leak", new Count(0, 4));
+        assertThat(counts.links())
+                .containsEntry(new Pair("thin-bloom", "soda-ash"), new Count(1, 2))
+                .containsEntry(new Pair("pinholes", "trapped-air"), new Count(1, 1));
         // With neither ash nor anything else that brings it about: once of two.
-        assertThat(counts.findings()).containsEntry("thin-bloom", new Count(1, 2)).doesNotContainKey("pinholes");
+        assertThat(counts.findings())
+                .containsEntry("thin-bloom", new Count(1, 2))
+                .doesNotContainKey("pinholes");
         Knowledge own = KNOWN.with(counts);
-        Condition ash = KNOWN.conditions().stream().filter(c -> c.id().equals("soda-ash")).findFirst().orElseThrow();
+        Condition ash = KNOWN.conditions().stream()
+                .filter(c -> c.id().equals("soda-ash"))
+                .findFirst()
+                .orElseThrow();
         assertThat(own.rate(ash)).isCloseTo((KNOWN.rate(ash) * 40 + 2) / 44, within(1e-12));
     }
 
@@ -75,7 +92,8 @@ class SettledCaseTest {
     void whatWasSettledBeforeARebatchIsNotOfTheSoapAfterIt() {
         Cases before = concluded("soda-ash", "day 4 see thin bloom");
         assertThat(settled(before).conditions()).containsExactly("soda-ash");
-        Cases after = before.entry(new Entry.Rebatched(null, null, Mass.grams(300))).log("day 20 no white spots");
+        Cases after =
+                before.entry(new Entry.Rebatched(null, null, Mass.grams(300))).log("day 20 no white spots");
         assertThat(settled(after).conditions()).isEmpty();
     }
 
@@ -83,10 +101,12 @@ class SettledCaseTest {
     void manyCasesOfSoreSkinDoNotTalkAwayABurn() {
         List<SettledCase> sore = new ArrayList<>();
         for (int i = 0; i < 60; i++) {
-            sore.add(settled(concluded("sensitive-skin", "day 9 wash burns", "day 9 see one tester", "day 9 titrate 0")));
+            sore.add(settled(
+                    concluded("sensitive-skin", "day 9 wash burns", "day 9 see one tester", "day 9 titrate 0")));
         }
         Cases burned = made("day 9 wash burns");
-        assertThat(hazard(KNOWN.with(SettledCase.count(sore, KNOWN)), burned.facts())).isGreaterThanOrEqualTo(hazard(KNOWN, burned.facts()) - 1e-12);
+        assertThat(hazard(KNOWN.with(SettledCase.count(sore, KNOWN)), burned.facts()))
+                .isGreaterThanOrEqualTo(hazard(KNOWN, burned.facts()) - 1e-12);
     }
 
     /** Whatever is counted, a batch that burned, stung or was titrated is not less of a hazard than anywhere. */
@@ -99,7 +119,9 @@ class SettledCaseTest {
             Map<Pair, Count> links = new HashMap<>();
             KNOWN.conditions().forEach(c -> conditions.put(c.id(), count(random)));
             KNOWN.findings().forEach(f -> findings.put(f.id(), count(random)));
-            KNOWN.links().forEach(l -> links.put(new Pair(l.finding().id(), l.condition().id()), count(random)));
+            KNOWN.links()
+                    .forEach(l ->
+                            links.put(new Pair(l.finding().id(), l.condition().id()), count(random)));
             Knowledge own = KNOWN.with(new WorkshopCounts(conditions, findings, links));
             for (String sign : new String[] {"day 9 wash burns", "day 9 see zap", "day 9 titrate 0.4"}) {
                 Cases one = made(sign);

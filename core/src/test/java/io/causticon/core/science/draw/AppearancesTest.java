@@ -16,21 +16,31 @@ class AppearancesTest {
     /** What is too much alkali all through is drawn in moles instead. */
     @Test
     void everyConditionIsDrawnOnce() {
-        List<String> drawn = TABLES.all().stream().map(Appearances.Appearance::condition).toList();
-        List<String> known = StandardKnowledge.all().conditions().stream().map(Condition::id).filter(id -> !id.equals("lye-heavy")).toList();
+        List<String> drawn =
+                TABLES.all().stream().map(Appearances.Appearance::condition).toList();
+        List<String> known = StandardKnowledge.all().conditions().stream()
+                .map(Condition::id)
+                .filter(id -> !id.equals("lye-heavy"))
+                .toList();
         assertThat(drawn).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(known);
     }
 
     @Test
     void everyLookCanBeSaidAndIsLookedForWhenItMeansSomething() {
         TABLES.background().forEach((look, background) -> {
-            double from = Findings.find(look).orElseThrow(() -> new AssertionError(look)).from().toMinutes() / 1440.0;
+            double from = Findings.find(look)
+                            .orElseThrow(() -> new AssertionError(look))
+                            .from()
+                            .toMinutes()
+                    / 1440.0;
             assertThat(background.day()).as(look).isGreaterThanOrEqualTo(from);
             assertThat(background.anyway()).as(look).isBetween(0.001, 0.5);
             assertThat(TABLES.background().keySet()).containsAll(background.onlyWith());
         });
         TABLES.all().forEach(a -> {
-            assertThat(TABLES.background().keySet()).as(a.condition()).containsAll(a.looks().keySet());
+            assertThat(TABLES.background().keySet())
+                    .as(a.condition())
+                    .containsAll(a.looks().keySet());
             assertThat(a.looks().values()).allMatch(share -> share > 0 && share < 1);
         });
     }

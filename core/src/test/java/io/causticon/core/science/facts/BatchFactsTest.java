@@ -29,7 +29,10 @@ class BatchFactsTest {
 
     private static final Instant BEGUN = Instant.parse("2026-11-02T09:00:00Z");
 
-    private BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).additive("eo-clove", 10).plan();
+    private BatchPlan plan = recipe().fat("olive-oil", 700)
+            .fat("coconut-oil-76", 300)
+            .additive("eo-clove", 10)
+            .plan();
     private final List<LoggedEntry> lines = new ArrayList<>();
 
     private BatchFactsTest at(double minute, Entry entry) {
@@ -58,17 +61,24 @@ class BatchFactsTest {
 
         @Test
         void haveAPeakAndALastForEachSpotAlone() {
-            read(10, MeasurementPoint.LYE, 62).read(20, MeasurementPoint.LYE, 85).read(40, MeasurementPoint.LYE, 44).read(41, MeasurementPoint.FATS, 47);
+            read(10, MeasurementPoint.LYE, 62)
+                    .read(20, MeasurementPoint.LYE, 85)
+                    .read(40, MeasurementPoint.LYE, 44)
+                    .read(41, MeasurementPoint.FATS, 47);
             assertThat(facts().peak(MeasurementPoint.LYE)).contains(celsius(85));
-            assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN.plusSeconds(60 * 30))).contains(celsius(85));
-            assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN.plusSeconds(60 * 40))).contains(celsius(44));
+            assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN.plusSeconds(60 * 30)))
+                    .contains(celsius(85));
+            assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN.plusSeconds(60 * 40)))
+                    .contains(celsius(44));
             assertThat(facts().lastBefore(MeasurementPoint.LYE, BEGUN)).isEmpty();
             assertThat(facts().peak(MeasurementPoint.CORE)).isEmpty();
         }
 
         @Test
         void ofThePourAreAsSaidElseOfTheBatterElseOfTheFats() {
-            read(20, MeasurementPoint.FATS, 47).read(40, MeasurementPoint.BATTER, 41).at(50, new Entry.Poured(null));
+            read(20, MeasurementPoint.FATS, 47)
+                    .read(40, MeasurementPoint.BATTER, 41)
+                    .at(50, new Entry.Poured(null));
             assertThat(facts().pouredAt()).contains(celsius(41));
             lines.remove(1);
             assertThat(facts().pouredAt()).contains(celsius(47));
@@ -82,7 +92,10 @@ class BatchFactsTest {
 
         @Test
         void ofTheRoomAtTheSetAreTheLastOfTheFirstTwoHours() {
-            read(1, MeasurementPoint.ROOM, 17).at(60, new Entry.Poured(null)).read(90, MeasurementPoint.ROOM, 19).read(600, MeasurementPoint.ROOM, 12);
+            read(1, MeasurementPoint.ROOM, 17)
+                    .at(60, new Entry.Poured(null))
+                    .read(90, MeasurementPoint.ROOM, 19)
+                    .read(600, MeasurementPoint.ROOM, 12);
             assertThat(facts().room()).contains(celsius(17));
             assertThat(facts().roomAtTheSet()).contains(celsius(19));
         }
@@ -99,7 +112,9 @@ class BatchFactsTest {
 
         @Test
         void areCountedFromLyeIn() {
-            at(30, new Entry.LyeIntoFats()).at(34, new Entry.StageReached(Stage.EMULSION, null)).at(42.5, new Entry.StageReached(Stage.LIGHT, null));
+            at(30, new Entry.LyeIntoFats())
+                    .at(34, new Entry.StageReached(Stage.EMULSION, null))
+                    .at(42.5, new Entry.StageReached(Stage.LIGHT, null));
             assertThat(facts().minutesTo(Stage.EMULSION)).contains(4.0);
             assertThat(facts().minutesTo(Stage.LIGHT)).contains(12.5);
             assertThat(facts().minutesTo(Stage.THICK)).isEmpty();
@@ -131,9 +146,12 @@ class BatchFactsTest {
             at(30, new Entry.Added("lavender", Mass.grams(20)))
                     .at(40, new Entry.Added("clove", Mass.grams(10)))
                     .at(41, new Entry.StageReached(Stage.THICK, null));
-            assertThat(facts().addedJustBefore(Stage.THICK, Duration.ofMinutes(3))).contains("clove");
-            assertThat(facts().addedJustBefore(Stage.THICK, Duration.ofSeconds(30))).isEmpty();
-            assertThat(facts().addedJustBefore(Stage.MASH, Duration.ofMinutes(3))).isEmpty();
+            assertThat(facts().addedJustBefore(Stage.THICK, Duration.ofMinutes(3)))
+                    .contains("clove");
+            assertThat(facts().addedJustBefore(Stage.THICK, Duration.ofSeconds(30)))
+                    .isEmpty();
+            assertThat(facts().addedJustBefore(Stage.MASH, Duration.ofMinutes(3)))
+                    .isEmpty();
         }
     }
 
@@ -176,7 +194,9 @@ class BatchFactsTest {
 
         @Test
         void isReadyOnlyWhileItsLastVerdictIsARelease() {
-            at(50, new Entry.Poured(null)).at(1500, new Entry.Unmoulded()).at(1600, new Entry.Released("calm wash, 6 weeks"));
+            at(50, new Entry.Poured(null))
+                    .at(1500, new Entry.Unmoulded())
+                    .at(1600, new Entry.Released("calm wash, 6 weeks"));
             assertThat(Life.of(log())).isEqualTo(Life.READY);
             at(1700, new Entry.Held("a customer's bar burns"));
             assertThat(Life.of(log())).isEqualTo(Life.CURE);
@@ -189,7 +209,12 @@ class BatchFactsTest {
         void forgetsALineThatWasTakenBack() {
             at(50, new Entry.Poured(null));
             LoggedEntry.Revision first = lines.get(0).current();
-            lines.set(0, new LoggedEntry("l0", new LoggedEntry.Revision(2, first.at(), first.at(), "ines", first.entry(), true), List.of(first)));
+            lines.set(
+                    0,
+                    new LoggedEntry(
+                            "l0",
+                            new LoggedEntry.Revision(2, first.at(), first.at(), "ines", first.entry(), true),
+                            List.of(first)));
             assertThat(Life.of(log())).isEqualTo(Life.BENCH);
             assertThat(facts().wasPoured()).isFalse();
         }

@@ -26,13 +26,26 @@ import org.junit.jupiter.api.Test;
 class FitterTest {
 
     private static final List<Fat> PANTRY = Stream.of(
-                    "olive-oil", "sunflower-oil-high-oleic", "coconut-oil-76", "shea-butter", "cocoa-butter", "lard",
-                    "palm-oil", "rice-bran-oil", "castor-oil", "sunflower-oil")
+                    "olive-oil",
+                    "sunflower-oil-high-oleic",
+                    "coconut-oil-76",
+                    "shea-butter",
+                    "cocoa-butter",
+                    "lard",
+                    "palm-oil",
+                    "rice-bran-oil",
+                    "castor-oil",
+                    "sunflower-oil")
             .map(Catalogue.standard()::fat)
             .toList();
 
     private static BatchPlan plan() {
-        return recipe().fat("olive-oil", 400).fat("lard", 300).fat("coconut-oil-76", 250).fat("castor-oil", 50).purity(98).plan();
+        return recipe().fat("olive-oil", 400)
+                .fat("lard", 300)
+                .fat("coconut-oil-76", 250)
+                .fat("castor-oil", 50)
+                .purity(98)
+                .plan();
     }
 
     private static Goals wanting(Wish... wishes) {
@@ -48,8 +61,11 @@ class FitterTest {
 
     @Test
     void leavesARecipeThatIsSoAlready() {
-        BatchPlan olive = recipe().fat("olive-oil", 800).fat("coconut-oil-76", 200).plan();
-        assertThat(Fitter.fit(olive, PANTRY, wanting(Wish.NO_ANIMAL, Wish.NO_PALM)).moves()).isEmpty();
+        BatchPlan olive =
+                recipe().fat("olive-oil", 800).fat("coconut-oil-76", 200).plan();
+        assertThat(Fitter.fit(olive, PANTRY, wanting(Wish.NO_ANIMAL, Wish.NO_PALM))
+                        .moves())
+                .isEmpty();
     }
 
     @Test
@@ -60,13 +76,18 @@ class FitterTest {
         assertThat(proposal.formula().fatMass().grams()).isCloseTo(1000, within(1e-6));
         Composition before = Composition.of(plan.formula().fats());
         Composition after = Composition.of(proposal.formula().fats());
-        assertThat(after.of(Family.LONG_SATURATED).fraction()).isCloseTo(before.of(Family.LONG_SATURATED).fraction(), within(0.03));
+        assertThat(after.of(Family.LONG_SATURATED).fraction())
+                .isCloseTo(before.of(Family.LONG_SATURATED).fraction(), within(0.03));
         assertThat(proposal.moves().get(0).fat().id()).isEqualTo("lard");
     }
 
     @Test
     void givesASlowerBatter() {
-        BatchPlan quick = recipe().fat("palm-oil", 450).fat("coconut-oil-76", 250).fat("olive-oil", 250).fat("castor-oil", 50).plan();
+        BatchPlan quick = recipe().fat("palm-oil", 450)
+                .fat("coconut-oil-76", 250)
+                .fat("olive-oil", 250)
+                .fat("castor-oil", 50)
+                .plan();
         Proposal proposal = Fitter.fit(quick, PANTRY, wanting(Wish.SLOW_BATTER));
         assertThat(WorkingTime.forecast(quick.with(proposal.formula())).minutes())
                 .isGreaterThan(1.15 * WorkingTime.forecast(quick).minutes());
@@ -81,25 +102,33 @@ class FitterTest {
 
     @Test
     void givesABarThatIsFirmInADay() {
-        BatchPlan soft = recipe().fat("olive-oil", 850).fat("coconut-oil-76", 150).plan();
+        BatchPlan soft =
+                recipe().fat("olive-oil", 850).fat("coconut-oil-76", 150).plan();
         Proposal proposal = Fitter.fit(soft, PANTRY, wanting(Wish.FIRM_IN_A_DAY));
         assertThat(Schedule.of(soft).unmould().toHours()).isGreaterThan(30);
-        assertThat(Schedule.of(soft.with(proposal.formula())).unmould().toMinutes()).isLessThanOrEqualTo(24 * 60 + 20);
+        assertThat(Schedule.of(soft.with(proposal.formula())).unmould().toMinutes())
+                .isLessThanOrEqualTo(24 * 60 + 20);
         assertThat(proposal.unmet()).isEmpty();
     }
 
     @Test
     void givesAMilderBar() {
-        BatchPlan harsh = recipe().fat("olive-oil", 500).fat("coconut-oil-76", 400).fat("lard", 100).plan();
+        BatchPlan harsh = recipe().fat("olive-oil", 500)
+                .fat("coconut-oil-76", 400)
+                .fat("lard", 100)
+                .plan();
         Proposal proposal = Fitter.fit(harsh, PANTRY, wanting(Wish.MILD));
-        assertThat(Composition.of(proposal.formula().fats()).of(Family.SHORT_SATURATED).fraction())
+        assertThat(Composition.of(proposal.formula().fats())
+                        .of(Family.SHORT_SATURATED)
+                        .fraction())
                 .isLessThanOrEqualTo(0.165);
     }
 
     @Test
     void keepsWithinWhatSharesMayMoveAndTellsWhatIsNotReached() {
         BatchPlan harsh = recipe().fat("coconut-oil-76", 1000).plan();
-        Goals timid = new Goals(Set.of(Wish.MILD), Set.of(), OptionalDouble.empty(), Map.of(), Share.percent(10), Set.of());
+        Goals timid =
+                new Goals(Set.of(Wish.MILD), Set.of(), OptionalDouble.empty(), Map.of(), Share.percent(10), Set.of());
         Proposal proposal = Fitter.fit(harsh, PANTRY, timid);
         assertThat(share(proposal, "coconut-oil-76")).isCloseTo(0.90, within(0.006));
         assertThat(proposal.unmet()).containsExactly("short acids");
@@ -108,7 +137,12 @@ class FitterTest {
     @Test
     void keepsLockedShares() {
         Goals locked = new Goals(
-                Set.of(Wish.NO_ANIMAL), Set.of(), OptionalDouble.empty(), Map.of(), Share.percent(30), Set.of("coconut-oil-76", "castor-oil"));
+                Set.of(Wish.NO_ANIMAL),
+                Set.of(),
+                OptionalDouble.empty(),
+                Map.of(),
+                Share.percent(30),
+                Set.of("coconut-oil-76", "castor-oil"));
         Proposal proposal = Fitter.fit(plan(), PANTRY, locked);
         assertThat(share(proposal, "coconut-oil-76")).isCloseTo(0.25, within(1e-9));
         assertThat(share(proposal, "castor-oil")).isCloseTo(0.05, within(1e-9));
@@ -119,15 +153,21 @@ class FitterTest {
         Goals both = new Goals(
                 Set.of(Wish.NO_ANIMAL), Set.of(), OptionalDouble.empty(), Map.of(), Share.percent(30), Set.of("lard"));
         assertThatThrownBy(() -> Fitter.fit(plan(), PANTRY, both))
-                .isInstanceOfSatisfying(ProblemsException.class, e -> assertThat(e.problems().get(0).key())
-                        .isEqualTo(ProblemKey.LIMITS_EXCLUDE_ALL));
+                .isInstanceOfSatisfying(
+                        ProblemsException.class,
+                        e -> assertThat(e.problems().get(0).key()).isEqualTo(ProblemKey.LIMITS_EXCLUDE_ALL));
     }
 
     @Test
     void takesAllergensOut() {
-        BatchPlan almond = recipe().fat("olive-oil", 600).fat("coconut-oil-76", 250).fat("sweet-almond-oil", 150).plan();
-        Goals none = new Goals(Set.of(), Set.of("tree nuts"), OptionalDouble.empty(), Map.of(), Share.percent(20), Set.of());
-        assertThat(Fitter.fit(almond, PANTRY, none).formula().fats()).noneMatch(p -> p.fat().allergens().contains("tree nuts"));
+        BatchPlan almond = recipe().fat("olive-oil", 600)
+                .fat("coconut-oil-76", 250)
+                .fat("sweet-almond-oil", 150)
+                .plan();
+        Goals none =
+                new Goals(Set.of(), Set.of("tree nuts"), OptionalDouble.empty(), Map.of(), Share.percent(20), Set.of());
+        assertThat(Fitter.fit(almond, PANTRY, none).formula().fats())
+                .noneMatch(p -> p.fat().allergens().contains("tree nuts"));
     }
 
     @Test
@@ -136,7 +176,9 @@ class FitterTest {
         Goals cheap = new Goals(Set.of(), Set.of(), OptionalDouble.of(5.0), prices, Share.percent(30), Set.of());
         Proposal proposal = Fitter.fit(plan(), PANTRY, cheap);
         double cost = proposal.formula().fats().stream()
-                .mapToDouble((FatPortion p) -> p.mass().dividedBy(proposal.formula().fatMass()) * prices.get(p.fat().id()))
+                .mapToDouble(
+                        (FatPortion p) -> p.mass().dividedBy(proposal.formula().fatMass())
+                                * prices.get(p.fat().id()))
                 .sum();
         // 0.40 x 8 + 0.30 x 3 + 0.25 x 4.5 + 0.05 x 9 = 5.68 before.
         assertThat(cost).isLessThanOrEqualTo(5.05);

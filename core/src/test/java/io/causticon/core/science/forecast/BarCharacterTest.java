@@ -13,7 +13,8 @@ class BarCharacterTest {
     private static String verdict(Recipes recipe, String name) {
         return BarCharacter.of(recipe.plan()).stream()
                 .filter(t -> t.name().equals(name))
-                .map(t -> t.verdict().written(v -> v instanceof Double d ? String.format(Locale.ROOT, "%.0f", d) : v.toString()))
+                .map(t -> t.verdict()
+                        .written(v -> v instanceof Double d ? String.format(Locale.ROOT, "%.0f", d) : v.toString()))
                 .findFirst()
                 .orElseThrow();
     }
@@ -60,12 +61,17 @@ class BarCharacterTest {
 
     @Test
     void sunflowerIsToBeUsedWithinTheYear() {
-        assertThat(verdict(recipe().fat("sunflower-oil", 600).fat("coconut-oil-76", 400), "keeping")).isEqualTo("use within the year");
+        assertThat(verdict(recipe().fat("sunflower-oil", 600).fat("coconut-oil-76", 400), "keeping"))
+                .isEqualTo("use within the year");
     }
 
     @Test
     void namesTheFatThatBringsMost() {
-        assertThat(reason(recipe().fat("olive-oil", 500).fat("coconut-oil-76", 200).fat("tallow-beef", 300), "lather"))
+        assertThat(reason(
+                        recipe().fat("olive-oil", 500)
+                                .fat("coconut-oil-76", 200)
+                                .fat("tallow-beef", 300),
+                        "lather"))
                 .contains("quick bubbles come from coconut")
                 .contains("body from tallow");
     }

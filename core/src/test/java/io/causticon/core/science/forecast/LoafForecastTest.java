@@ -33,7 +33,8 @@ class LoafForecastTest {
     private static final Instant BEGUN = Instant.parse("2026-11-20T09:00:00Z");
     private static final Temperature ROOM = Temperature.celsius(20);
 
-    private final BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
+    private final BatchPlan plan =
+            recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
     private final List<LoggedEntry> lines = new ArrayList<>();
 
     @BeforeEach
@@ -50,7 +51,9 @@ class LoafForecastTest {
     }
 
     private LoafEnsemble forecast() {
-        return LoafForecast.poured(BatchFacts.of(plan, new BatchLog(BEGUN, lines), Instant.MAX), ROOM, LoafKnowledge.NONE).orElseThrow();
+        return LoafForecast.poured(
+                        BatchFacts.of(plan, new BatchLog(BEGUN, lines), Instant.MAX), ROOM, LoafKnowledge.NONE)
+                .orElseThrow();
     }
 
     @Test
@@ -103,10 +106,14 @@ class LoafForecastTest {
     void saysWhenToGiveItAir() {
         LoafEnsemble loaf = forecast();
         assertThat(LoafWatch.of(loaf, 0.1, Optional.empty()).what()).isEqualTo(LoafWatch.What.LOOK_LATER);
-        assertThat(LoafWatch.of(loaf, loaf.mostTellingHour() + 0.1, Optional.of(Temperature.celsius(62))).what()).isEqualTo(LoafWatch.What.LEAVE);
-        assertThat(LoafWatch.of(loaf, loaf.settledHour(), Optional.empty()).what()).isEqualTo(LoafWatch.What.SETTLED);
+        assertThat(LoafWatch.of(loaf, loaf.mostTellingHour() + 0.1, Optional.of(Temperature.celsius(62)))
+                        .what())
+                .isEqualTo(LoafWatch.What.LEAVE);
+        assertThat(LoafWatch.of(loaf, loaf.settledHour(), Optional.empty()).what())
+                .isEqualTo(LoafWatch.What.SETTLED);
         // What is read is believed before what was forecast, whatever the hour.
-        assertThat(LoafWatch.of(loaf, 20, Optional.of(Temperature.celsius(81))).what()).isEqualTo(LoafWatch.What.AIR_NOW);
+        assertThat(LoafWatch.of(loaf, 20, Optional.of(Temperature.celsius(81))).what())
+                .isEqualTo(LoafWatch.What.AIR_NOW);
         kept(61, MouldCare.INSULATED, null);
         kept(62, MouldCare.OVEN, Temperature.celsius(95));
         LoafWatch oven = LoafWatch.of(forecast(), 0.5, Optional.empty());
@@ -116,9 +123,14 @@ class LoafForecastTest {
 
     /** In small cavities, which are as warm as what stands round them. */
     private static double inOven(OvenStay stay) {
-        BatchPlan cavities = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan()
+        BatchPlan cavities = recipe().fat("olive-oil", 700)
+                .fat("coconut-oil-76", 300)
+                .plan()
                 .with(new Mould("cavities", MouldKind.CAVITIES, 60, 60, 30, 14))
                 .inOven(stay);
-        return LoafForecast.planned(cavities, ROOM, LoafKnowledge.NONE).orElseThrow().middle().peak();
+        return LoafForecast.planned(cavities, ROOM, LoafKnowledge.NONE)
+                .orElseThrow()
+                .middle()
+                .peak();
     }
 }

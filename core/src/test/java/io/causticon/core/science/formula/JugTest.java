@@ -29,19 +29,32 @@ class JugTest {
     private static final double[] SHARES = {30, 25, 20, 15, 10};
 
     private static BatchPlan layers(Portioning.LyeRoute route) {
-        BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).purity(98).plan();
-        List<Portion> parts = Stream.of(0, 1, 2, 3, 4).map(i -> Portion.sharing("part " + i, Share.percent(SHARES[i]))).toList();
-        return plan.with(plan.pouring().divided(new Portioning(Portioning.Way.SHARES, parts, Share.percent(3), null, route)));
+        BatchPlan plan = recipe().fat("olive-oil", 700)
+                .fat("coconut-oil-76", 300)
+                .purity(98)
+                .plan();
+        List<Portion> parts = Stream.of(0, 1, 2, 3, 4)
+                .map(i -> Portion.sharing("part " + i, Share.percent(SHARES[i])))
+                .toList();
+        return plan.with(
+                plan.pouring().divided(new Portioning(Portioning.Way.SHARES, parts, Share.percent(3), null, route)));
     }
 
     private static BatchPlan withOwn(BatchPlan plan, int part, String additive, double grams, AdditionStage joins) {
         Portioning before = plan.pouring().portioning();
         List<Portion> parts = Stream.of(0, 1, 2, 3, 4)
-                .map(i -> i != part ? before.portions().get(i) : new Portion(
-                        "part " + i, null, Share.percent(SHARES[i]),
-                        List.of(new Portion.OwnAdditive(TABLES.additive(additive), Dose.mass(Mass.grams(grams)), joins)), List.of()))
+                .map(i -> i != part
+                        ? before.portions().get(i)
+                        : new Portion(
+                                "part " + i,
+                                null,
+                                Share.percent(SHARES[i]),
+                                List.of(new Portion.OwnAdditive(
+                                        TABLES.additive(additive), Dose.mass(Mass.grams(grams)), joins)),
+                                List.of()))
                 .toList();
-        return plan.with(plan.pouring().divided(new Portioning(before.way(), parts, before.stuck(), null, before.route())));
+        return plan.with(
+                plan.pouring().divided(new Portioning(before.way(), parts, before.stuck(), null, before.route())));
     }
 
     private static double sum(List<Jug> jugs, Function<Jug, Mass> of) {
@@ -62,7 +75,8 @@ class JugTest {
         assertThat(jugs).hasSize(5);
         // Nothing stays on a bowl that is not used.
         assertThat(sum(jugs, Jug::fats)).isCloseTo(1000, within(1e-9));
-        assertThat(sum(jugs, Jug::solution)).isCloseTo(balance.lye().plus(balance.liquidMass()).grams(), within(1e-9));
+        assertThat(sum(jugs, Jug::solution))
+                .isCloseTo(balance.lye().plus(balance.liquidMass()).grams(), within(1e-9));
         assertThat(jugs.get(4).fatsAfter().grams()).isCloseTo(0, within(1e-9));
         assertThat(jugs).allSatisfy(j -> assertThat(j.superfat().fraction()).isCloseTo(0.05, within(1e-9)));
     }
@@ -74,7 +88,8 @@ class JugTest {
         AlkaliBalance balance = AlkaliBalance.of(plan.formula());
         List<Jug> jugs = Jug.of(plan);
         assertThat(jugs.get(0).naoh().grams()).isCloseTo(0.30 * balance.naoh().grams(), within(1e-9));
-        assertThat(jugs.get(4).liquids().get(0).mass().grams()).isCloseTo(0.10 * balance.liquidMass().grams(), within(1e-9));
+        assertThat(jugs.get(4).liquids().get(0).mass().grams())
+                .isCloseTo(0.10 * balance.liquidMass().grams(), within(1e-9));
         assertThat(jugs.get(1).solutionAfter()).isEqualTo(Mass.ZERO);
     }
 
@@ -93,7 +108,10 @@ class JugTest {
     void whatIsStirredIntoAllFatsIsPouredWithThem() {
         BatchPlan plan = layers(Portioning.LyeRoute.OWN);
         AdditivePortion clay = AdditivePortion.dosed(
-                TABLES.additive("kaolin"), Dose.mass(Mass.grams(20)), AdditionStage.FATS, plan.formula().fatMass());
+                TABLES.additive("kaolin"),
+                Dose.mass(Mass.grams(20)),
+                AdditionStage.FATS,
+                plan.formula().fatMass());
         List<Jug> jugs = Jug.of(plan.with(plan.formula().withAdditives(List.of(clay))));
         assertThat(jugs.get(0).fats().grams()).isCloseTo(0.30 * 1020, within(1e-9));
         assertThat(jugs.get(0).fatAdditives()).isEmpty();
@@ -102,12 +120,18 @@ class JugTest {
     @Test
     void itsOwnGoesIntoItsLyeItsFatsOrItsBatter() {
         BatchPlan plan = layers(Portioning.LyeRoute.OWN);
-        assertThat(Jug.of(withOwn(plan, 1, "kaolin", 3, AdditionStage.FATS)).get(1).fatAdditives()).hasSize(1);
-        assertThat(Jug.of(withOwn(plan, 1, "kaolin", 3, AdditionStage.TRACE)).get(1).later()).containsExactly(
-                new Jug.Addition(TABLES.additive("kaolin").name(), Mass.grams(3)));
+        assertThat(Jug.of(withOwn(plan, 1, "kaolin", 3, AdditionStage.FATS))
+                        .get(1)
+                        .fatAdditives())
+                .hasSize(1);
+        assertThat(Jug.of(withOwn(plan, 1, "kaolin", 3, AdditionStage.TRACE))
+                        .get(1)
+                        .later())
+                .containsExactly(new Jug.Addition(TABLES.additive("kaolin").name(), Mass.grams(3)));
         Jug dyed = Jug.of(withOwn(plan, 1, "kaolin", 3, AdditionStage.LYE)).get(1);
         assertThat(dyed.lyeAdditives()).hasSize(1);
-        assertThat(dyed.solution().minus(Jug.of(plan).get(1).solution()).grams()).isCloseTo(3, within(1e-9));
+        assertThat(dyed.solution().minus(Jug.of(plan).get(1).solution()).grams())
+                .isCloseTo(3, within(1e-9));
     }
 
     /** 5 g of citric acid take 78.1 mmol of alkali, as much as 14.9 % of what 250 g of these fats are given. */
@@ -123,14 +147,29 @@ class JugTest {
 
     @Test
     void cupsOfSoMuchBatterGiveTheFats() {
-        BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).purity(98).plan();
+        BatchPlan plan = recipe().fat("olive-oil", 700)
+                .fat("coconut-oil-76", 300)
+                .purity(98)
+                .plan();
         Formula bare = plan.formula();
-        Pouring pouring = new Pouring(Pouring.SizedBy.CUPS, null, Share.NONE, null, 25, new Portioning(
-                Portioning.Way.CUPS, Stream.of(1, 2, 3, 4, 5, 6).map(i -> Portion.sharing("cup " + i, Share.NONE)).toList(), Share.percent(3)),
+        Pouring pouring = new Pouring(
+                Pouring.SizedBy.CUPS,
+                null,
+                Share.NONE,
+                null,
+                25,
+                new Portioning(
+                        Portioning.Way.CUPS,
+                        Stream.of(1, 2, 3, 4, 5, 6)
+                                .map(i -> Portion.sharing("cup " + i, Share.NONE))
+                                .toList(),
+                        Share.percent(3)),
                 Mass.grams(100));
         Mass fats = Sizing.fatsForCups(bare::scaledTo, Mass.grams(100), 6, pouring);
         Portions portions = Portions.of(plan.with(bare.scaledTo(fats)).with(pouring));
-        assertThat(portions.amounts()).hasSize(6).allSatisfy(a -> assertThat(a.batter().grams()).isCloseTo(100, within(1e-6)));
+        assertThat(portions.amounts())
+                .hasSize(6)
+                .allSatisfy(a -> assertThat(a.batter().grams()).isCloseTo(100, within(1e-6)));
         // 600 g of batter and the 3 % that stick: 618.6 g.
         assertThat(portions.whole().grams()).isCloseTo(600 / 0.97, within(1e-6));
     }

@@ -18,7 +18,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PlanCheckTest {
 
     private static BatchPlan plan(double grams, double fatStep, double lyeStep) {
-        BatchPlan plan = Recipes.recipe().fat("olive-oil", grams).liquid("distilled-water", 100).purity(98).plan();
+        BatchPlan plan = Recipes.recipe()
+                .fat("olive-oil", grams)
+                .liquid("distilled-water", 100)
+                .purity(98)
+                .plan();
         return plan.with(new Scales(Mass.grams(fatStep), Mass.grams(lyeStep)));
     }
 
@@ -33,8 +37,9 @@ class PlanCheckTest {
     })
     void areTold(double grams, double fatStep, double lyeStep, String field) {
         List<Problem> problems = PlanCheck.of(plan(grams, fatStep, lyeStep)).all();
-        assertThat(problems).extracting(Problem::field, Problem::key).containsExactly(
-                tuple(field, ProblemKey.SCALE_SHOWS_NOTHING));
+        assertThat(problems)
+                .extracting(Problem::field, Problem::key)
+                .containsExactly(tuple(field, ProblemKey.SCALE_SHOWS_NOTHING));
     }
 
     @Test

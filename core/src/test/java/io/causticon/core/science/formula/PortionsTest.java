@@ -45,11 +45,16 @@ class PortionsTest {
 
     private static void partsMakeTheWhole(Portions portions, BatchPlan plan) {
         Mass batter = portions.amounts().stream().map(PortionAmounts::batter).reduce(Mass.ZERO, Mass::plus);
-        assertThat(batter.plus(portions.stuck()).grams()).isCloseTo(portions.whole().grams(), within(1e-9));
+        assertThat(batter.plus(portions.stuck()).grams())
+                .isCloseTo(portions.whole().grams(), within(1e-9));
         double kept = 1 - plan.pouring().portioning().stuck().fraction();
-        double fats = portions.amounts().stream().mapToDouble(a -> a.weights().fatMass().grams()).sum();
+        double fats = portions.amounts().stream()
+                .mapToDouble(a -> a.weights().fatMass().grams())
+                .sum();
         assertThat(fats).isCloseTo(kept * plan.formula().fatMass().grams(), within(1e-9));
-        double lye = portions.amounts().stream().mapToDouble(a -> a.weights().lye().grams()).sum();
+        double lye = portions.amounts().stream()
+                .mapToDouble(a -> a.weights().lye().grams())
+                .sum();
         assertThat(lye).isCloseTo(kept * AlkaliBalance.of(plan.formula()).lye().grams(), within(1e-9));
         PortionAmounts last = portions.amounts().get(portions.amounts().size() - 1);
         assertThat(last.bowlAfter().grams()).isCloseTo(portions.stuck().grams(), within(1e-9));
@@ -73,7 +78,8 @@ class PortionsTest {
         assertThat(portions.amounts().get(0).share().fraction()).isCloseTo(12.0 / 66, within(1e-9));
         // 66 x 80 x 300 mm3 of batter.
         assertThat(portions.drawn().grams())
-                .isCloseTo(66 * 80 * 300 / 1000.0 * BatterAmount.of(plan.formula()).density(), within(1e-6));
+                .isCloseTo(
+                        66 * 80 * 300 / 1000.0 * BatterAmount.of(plan.formula()).density(), within(1e-6));
     }
 
     private static Portion layer(String name, String line) {
@@ -95,7 +101,10 @@ class PortionsTest {
         assertThat(charcoal.weights().fatMass().grams()).isCloseTo(339.5, within(1e-9));
         assertThat(charcoal.additives().get(0).mass().grams()).isCloseTo(3.395, within(1e-9));
         assertThat(portions.amounts().get(0).bowlAfter().grams())
-                .isCloseTo(portions.whole().grams() - 0.65 * 0.97 * portions.whole().grams(), within(1e-9));
+                .isCloseTo(
+                        portions.whole().grams()
+                                - 0.65 * 0.97 * portions.whole().grams(),
+                        within(1e-9));
     }
 
     @Test
@@ -121,7 +130,8 @@ class PortionsTest {
         // 10.8 g of butterfat need 10.8 x 227.5 / 56106 = 0.043792 mol, and 0.03 g of lactic acid
         // binds 0.000333: 1 - (0.95 x 0.60453 - 0.000333) / (0.60453 + 0.043792) = 11.47 %.
         assertThat(cream.superfat().inPercent()).isCloseTo(11.47, within(0.02));
-        assertThat(cream.concentration().fraction()).isGreaterThan(vinegar.concentration().fraction());
+        assertThat(cream.concentration().fraction())
+                .isGreaterThan(vinegar.concentration().fraction());
     }
 
     private static Portion cup(String name, String liquid, double grams) {
@@ -132,9 +142,15 @@ class PortionsTest {
     void alwaysMakeTheWhole(RepetitionInfo info) {
         Random random = new Random(info.getCurrentRepetition());
         int count = 2 + random.nextInt(10);
-        Portion[] portions = Stream.generate(() -> Portion.sharing("cup", Share.NONE)).limit(count).toArray(Portion[]::new);
+        Portion[] portions = Stream.generate(() -> Portion.sharing("cup", Share.NONE))
+                .limit(count)
+                .toArray(Portion[]::new);
         BatchPlan plan = divided(
-                plain().fat("lard", 10 + random.nextInt(400)).liquid("goat-milk-whole", 100).plan(), Portioning.Way.CUPS, portions);
+                plain().fat("lard", 10 + random.nextInt(400))
+                        .liquid("goat-milk-whole", 100)
+                        .plan(),
+                Portioning.Way.CUPS,
+                portions);
         partsMakeTheWhole(Portions.of(plan), plan);
     }
 
@@ -167,13 +183,16 @@ class PortionsTest {
             Mould tube = new Mould("tube", MouldKind.TUBE, 72, 72, 300, 1);
             assertThat(keys(divided(plain().plan().with(tube), Portioning.Way.LAYERS, layer("a", "100 140 100"))))
                     .containsExactly(ProblemKey.NOT_FLAT);
-            assertThat(keys(divided(plain().plan().with(tube), Portioning.Way.LAYERS, layer("a", "100"), layer("b", "250"))))
+            assertThat(keys(divided(
+                            plain().plan().with(tube), Portioning.Way.LAYERS, layer("a", "100"), layer("b", "250"))))
                     .isEmpty();
         }
 
         @Test
         void areTooManyParts() {
-            Portion[] many = Stream.generate(() -> Portion.sharing("cup", Share.NONE)).limit(25).toArray(Portion[]::new);
+            Portion[] many = Stream.generate(() -> Portion.sharing("cup", Share.NONE))
+                    .limit(25)
+                    .toArray(Portion[]::new);
             assertThat(keys(divided(plain().plan(), Portioning.Way.CUPS, many))).containsExactly(ProblemKey.TOO_MANY);
         }
     }
@@ -192,8 +211,7 @@ class PortionsTest {
 
         @Test
         void allowForOverageAndFillHeight() {
-            Pouring pouring =
-                    new Pouring(Pouring.SizedBy.MOULD, 60.0, Share.percent(15), null, 25, Portioning.WHOLE);
+            Pouring pouring = new Pouring(Pouring.SizedBy.MOULD, 60.0, Share.percent(15), null, 25, Portioning.WHOLE);
             BatterAmount batter = BatterAmount.of(Sizing.toFill(plain().formula(), loaf, pouring));
             assertThat(loaf.fillHeight(batter.mass(), batter.density())).isCloseTo(60 * 1.15, within(1e-6));
         }

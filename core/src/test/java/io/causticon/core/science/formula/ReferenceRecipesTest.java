@@ -24,8 +24,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
 
 /**
- * Recipes worked step by step, apart from this code, from saponification values (mg KOH per g) and molar masses (KOH 56.106, NaOH 39.997 g/mol; acetic 60.052,
- * lactic 90.078, citric 192.124 with three equivalents), each with its working above it. They agree to 0.1 g.
+ * Recipes worked step by step, apart from this code, from saponification values (mg KOH per g) and molar masses (KOH
+ * 56.106, NaOH 39.997 g/mol; acetic 60.052, lactic 90.078, citric 192.124 with three equivalents), each with its
+ * working above it. They agree to 0.1 g.
  */
 class ReferenceRecipesTest {
 
@@ -83,7 +84,10 @@ class ReferenceRecipesTest {
             String[] words = part.trim().split(" ");
             AdditionStage joins = words.length > 2 ? AdditionStage.EMULSION : AdditionStage.LYE;
             parts.add(new LiquidPart(
-                    Catalogue.standard().liquid(words[0]), Share.percent(Double.parseDouble(words[1])), LiquidState.LIQUID, joins));
+                    Catalogue.standard().liquid(words[0]),
+                    Share.percent(Double.parseDouble(words[1])),
+                    LiquidState.LIQUID,
+                    joins));
         }
         return parts;
     }

@@ -13,7 +13,10 @@ class SoapSolutionTest {
     private static final double GRAMS = 1400;
 
     private static double ph(double superfat, double converted) {
-        Formula formula = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).superfat(superfat).formula();
+        Formula formula = recipe().fat("olive-oil", 700)
+                .fat("coconut-oil-76", 300)
+                .superfat(superfat)
+                .formula();
         return SoapSolution.ph(Weights.planned(formula), formula.alkali(), GRAMS, converted);
     }
 

@@ -38,13 +38,20 @@ class HistoryTest {
             conditions.put(one, 5L);
         }
         return new Chapter(
-                recipe, FIRST.plus(Duration.ofDays(day)), "oak loaf", Map.of(Measure.LYE_CONCENTRATION, lye), Map.of("mould kept", "covered"), Set.of("Olive oil"),
-                Map.of("Olive oil", "OL-1"), conditions);
+                recipe,
+                FIRST.plus(Duration.ofDays(day)),
+                "oak loaf",
+                Map.of(Measure.LYE_CONCENTRATION, lye),
+                Map.of("mould kept", "covered"),
+                Set.of("Olive oil"),
+                Map.of("Olive oil", "OL-1"),
+                conditions);
     }
 
     @Test
     void aChapterIsReadFromPlanAndLog() {
-        BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan().named("Nettle");
+        BatchPlan plan =
+                recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan().named("Nettle");
         List<LoggedEntry> lines = new ArrayList<>();
         List<Entry> entries = List.of(
                 new Entry.TemperatureRead(MeasurementPoint.ROOM, Temperature.celsius(14)),
@@ -60,7 +67,8 @@ class HistoryTest {
         for (int i = 0; i < entries.size(); i++) {
             lines.add(LoggedEntry.first("l" + i, FIRST.plus(Duration.ofMinutes(10L * i)), "Ines", entries.get(i)));
         }
-        Chapter chapter = Chapter.of(BatchFacts.of(plan, new BatchLog(FIRST, lines), MUCH_LATER)).orElseThrow();
+        Chapter chapter = Chapter.of(BatchFacts.of(plan, new BatchLog(FIRST, lines), MUCH_LATER))
+                .orElseThrow();
         assertThat(chapter.measures())
                 .containsEntry(Measure.ROOM, 14.0)
                 .containsEntry(Measure.BLENDED, 45.0)
@@ -68,33 +76,53 @@ class HistoryTest {
                 .containsEntry(Measure.TO_LIGHT_TRACE, 30.0)
                 .doesNotContainKey(Measure.LATHER);
         // Towels came off later: while it set it had them.
-        assertThat(chapter.ways()).containsEntry("mould kept", "insulated").containsEntry("poured at", "light").containsEntry("made", "cold");
+        assertThat(chapter.ways())
+                .containsEntry("mould kept", "insulated")
+                .containsEntry("poured at", "light")
+                .containsEntry("made", "cold");
         assertThat(chapter.lots()).containsEntry("lavender", "LV-4");
         assertThat(chapter.conditions()).containsExactly(Map.entry("soda ash", 0L));
-        assertThat(Chapter.of(BatchFacts.of(plan, new BatchLog(FIRST, lines.subList(0, 3)), MUCH_LATER))).isEmpty();
+        assertThat(Chapter.of(BatchFacts.of(plan, new BatchLog(FIRST, lines.subList(0, 3)), MUCH_LATER)))
+                .isEmpty();
     }
 
     @Test
     void everyKindOfChangeIsTold() {
         Chapter before = chapter("Nettle", 0, 0.33);
         Chapter after = new Chapter(
-                "Nettle", FIRST.plus(Duration.ofDays(9)), "slab", Map.of(Measure.LYE_CONCENTRATION, 0.28, Measure.CORE_PEAK, 80.0),
-                Map.of("mould kept", "uncovered"), Set.of("Olive oil", "Lard"), Map.of("Olive oil", "OL-2"), Map.of());
-        assertThat(Change.between(before, after)).containsExactly(
-                new Change.Moved(Measure.LYE_CONCENTRATION, 0.33, 0.28),
-                new Change.Switched("mould kept", "covered", "uncovered"),
-                new Change.Switched("mould", "oak loaf", "slab"),
-                new Change.Swapped("Lard", true),
-                new Change.OtherLot("Olive oil", "OL-1", "OL-2"));
+                "Nettle",
+                FIRST.plus(Duration.ofDays(9)),
+                "slab",
+                Map.of(Measure.LYE_CONCENTRATION, 0.28, Measure.CORE_PEAK, 80.0),
+                Map.of("mould kept", "uncovered"),
+                Set.of("Olive oil", "Lard"),
+                Map.of("Olive oil", "OL-2"),
+                Map.of());
+        assertThat(Change.between(before, after))
+                .containsExactly(
+                        new Change.Moved(Measure.LYE_CONCENTRATION, 0.33, 0.28),
+                        new Change.Switched("mould kept", "covered", "uncovered"),
+                        new Change.Switched("mould", "oak loaf", "slab"),
+                        new Change.Swapped("Lard", true),
+                        new Change.OtherLot("Olive oil", "OL-1", "OL-2"));
         assertThat(Change.between(after, before)).contains(new Change.Swapped("Lard", false));
-        assertThat(Change.between(before, chapter("Nettle", 3, 0.335))).as("what a scale does by itself").isEmpty();
+        assertThat(Change.between(before, chapter("Nettle", 3, 0.335)))
+                .as("what a scale does by itself")
+                .isEmpty();
     }
 
     @Test
     void aDefectThatCameOrWentStandsBesideWhatWasChanged() {
         History history = new History(List.of(
-                chapter("Nettle", 40, 0.33), chapter("Nettle", 0, 0.33), chapter("Ferry", 10, 0.33, "soda ash"), chapter("Nettle", 20, 0.28, "soda ash")));
-        assertThat(history.turns(MUCH_LATER)).extracting(History.Turn::condition, History.Turn::came, t -> t.after().begun())
+                chapter("Nettle", 40, 0.33),
+                chapter("Nettle", 0, 0.33),
+                chapter("Ferry", 10, 0.33, "soda ash"),
+                chapter("Nettle", 20, 0.28, "soda ash")));
+        assertThat(history.turns(MUCH_LATER))
+                .extracting(
+                        History.Turn::condition,
+                        History.Turn::came,
+                        t -> t.after().begun())
                 .containsExactly(
                         tuple("soda ash", false, FIRST.plus(Duration.ofDays(40))),
                         tuple("soda ash", true, FIRST.plus(Duration.ofDays(20))));
@@ -120,7 +148,10 @@ class HistoryTest {
         });
         assertThat(found.links()).noneMatch(l -> l.factor().what().equals("Olive oil"));
         assertThat(new History(List.of()).links().links()).isEmpty();
-        assertThat(new History(List.of(chapter("A", 0, 0.3, "soda ash"))).links().links()).isEmpty();
+        assertThat(new History(List.of(chapter("A", 0, 0.3, "soda ash")))
+                        .links()
+                        .links())
+                .isEmpty();
     }
 
     /** Where nothing has to do with anything, no more is told than chance brings, and it is said how much that is. */
@@ -133,9 +164,18 @@ class HistoryTest {
         for (int workshop = 0; workshop < 200; workshop++) {
             List<Chapter> chapters = new ArrayList<>();
             for (int i = 0; i < 30; i++) {
-                Chapter plain = random.nextInt(4) == 0 ? chapter("R", i, 0.25 + 0.1 * random.nextDouble(), "soda ash") : chapter("R", i, 0.25 + 0.1 * random.nextDouble());
-                chapters.add(new Chapter(plain.recipe(), plain.begun(), random.nextBoolean() ? "slab" : "oak loaf", plain.measures(),
-                        Map.of("mould kept", random.nextBoolean() ? "covered" : "uncovered"), random.nextBoolean() ? Set.of("Lard") : Set.of("Tallow"), Map.of(), plain.conditions()));
+                Chapter plain = random.nextInt(4) == 0
+                        ? chapter("R", i, 0.25 + 0.1 * random.nextDouble(), "soda ash")
+                        : chapter("R", i, 0.25 + 0.1 * random.nextDouble());
+                chapters.add(new Chapter(
+                        plain.recipe(),
+                        plain.begun(),
+                        random.nextBoolean() ? "slab" : "oak loaf",
+                        plain.measures(),
+                        Map.of("mould kept", random.nextBoolean() ? "covered" : "uncovered"),
+                        random.nextBoolean() ? Set.of("Lard") : Set.of("Tallow"),
+                        Map.of(),
+                        plain.conditions()));
             }
             History.Found found = new History(chapters).links();
             told += found.links().size();
@@ -148,11 +188,13 @@ class HistoryTest {
 
     @Test
     void seasonsGoByTheWorkshopsDays() {
-        Chapter newYear = new Chapter("A", Instant.parse("2026-11-30T23:30:00Z"), "", Map.of(), Map.of(), Set.of(), Map.of(), Map.of());
+        Chapter newYear = new Chapter(
+                "A", Instant.parse("2026-11-30T23:30:00Z"), "", Map.of(), Map.of(), Set.of(), Map.of(), Map.of());
         History history = new History(List.of(newYear));
         assertThat(history.by(Grouping.SEASON, ZoneOffset.UTC)).containsOnlyKeys("September to November");
         assertThat(history.by(Grouping.SEASON, ZoneId.of("Europe/Oslo"))).containsOnlyKeys("December to February");
         assertThat(history.by(Grouping.MOULD, ZoneOffset.UTC)).isEmpty();
-        assertThat(new History(List.of(chapter("A", 0, 0.3))).by(Grouping.INGREDIENT, ZoneOffset.UTC)).containsOnlyKeys("Olive oil");
+        assertThat(new History(List.of(chapter("A", 0, 0.3))).by(Grouping.INGREDIENT, ZoneOffset.UTC))
+                .containsOnlyKeys("Olive oil");
     }
 }

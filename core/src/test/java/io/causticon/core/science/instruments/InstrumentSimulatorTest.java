@@ -31,7 +31,8 @@ class InstrumentSimulatorTest {
     private static final Instant BEGUN = Instant.parse("2026-11-02T09:00:00Z");
     private static final Temperature ROOM = Temperature.celsius(18);
 
-    private BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
+    private BatchPlan plan =
+            recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
     private final List<LoggedEntry> lines = new ArrayList<>();
 
     private static Instant minute(double minute) {
@@ -50,7 +51,8 @@ class InstrumentSimulatorTest {
                 log,
                 ROOM,
                 minute(since),
-                () -> LoafForecast.poured(BatchFacts.of(plan, log, Instant.MAX), ROOM, LoafKnowledge.NONE).map(LoafEnsemble::middle));
+                () -> LoafForecast.poured(BatchFacts.of(plan, log, Instant.MAX), ROOM, LoafKnowledge.NONE)
+                        .map(LoafEnsemble::middle));
     }
 
     private double celsius(MeasurementPoint spot, double minute) {
@@ -81,7 +83,9 @@ class InstrumentSimulatorTest {
                 .forEach((what, mass) -> at(1, new Entry.Weighed(what, mass, Tare.TAKEN, null)));
         Mass water = Weights.planned(plan.formula()).water();
         at(2, new Entry.WeighedAgain(Weighable.liquid("distilled-water"), water));
-        double lye = plan.scales().shownOfLye(AlkaliBalance.of(plan.formula()).naoh()).grams();
+        double lye = plan.scales()
+                .shownOfLye(AlkaliBalance.of(plan.formula()).naoh())
+                .grams();
         assertThat(readings(0).scale(minute(3)).grams()).isCloseTo(lye, within(0.05));
         at(4, new Entry.WeighedAgain(Weighable.NAOH, Mass.grams(lye)));
         assertThat(readings(0).scale(minute(5)).grams()).isZero();
@@ -103,10 +107,12 @@ class InstrumentSimulatorTest {
     @Test
     void aPotThatWasReadBeforeGoesOnFromThere() {
         at(10, new Entry.TemperatureRead(MeasurementPoint.FATS, Temperature.celsius(50)));
-        double after = readings(10.5).thermometer(MeasurementPoint.FATS, minute(20)).celsius();
+        double after =
+                readings(10.5).thermometer(MeasurementPoint.FATS, minute(20)).celsius();
         assertThat(after).isBetween(46.5, 49.5);
         // A probe that was there all the time saw it melt.
-        assertThat(readings(0).thermometer(MeasurementPoint.FATS, minute(20)).celsius()).isGreaterThan(55);
+        assertThat(readings(0).thermometer(MeasurementPoint.FATS, minute(20)).celsius())
+                .isGreaterThan(55);
     }
 
     @Test
@@ -152,7 +158,9 @@ class InstrumentSimulatorTest {
 
     @Test
     void penShowsALyeThatTheFatsCannotTake() {
-        double lye = plan.scales().shownOfLye(AlkaliBalance.of(plan.formula()).naoh()).grams();
+        double lye = plan.scales()
+                .shownOfLye(AlkaliBalance.of(plan.formula()).naoh())
+                .grams();
         at(1, new Entry.Weighed(Weighable.NAOH, Mass.grams(1.15 * lye), Tare.TAKEN, null));
         poured();
         assertThat(readings(0).penPh(minute(45 + 60 * 48))).isGreaterThan(11.2);
@@ -161,7 +169,14 @@ class InstrumentSimulatorTest {
     @Test
     void penKnowsABarOfUnknownShapeByItsAge() {
         plan = new BatchPlan(
-                plan.name(), plan.formula(), plan.process(), plan.gel(), null, plan.mixAt(), plan.scales(), plan.note());
+                plan.name(),
+                plan.formula(),
+                plan.process(),
+                plan.gel(),
+                null,
+                plan.mixAt(),
+                plan.scales(),
+                plan.note());
         poured();
         double young = readings(0).penPh(minute(45 + 60));
         assertThat(readings(0).penPh(minute(45 + 600))).isLessThan(young);

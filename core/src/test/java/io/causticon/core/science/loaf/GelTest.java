@@ -28,12 +28,14 @@ class GelTest {
     }
 
     private static double share(Batter batter, LoafSetup.Wrap wrap, double poured, double room) {
-        return LoafHeat.run(LoafSetup.in(WOOD, 68, batter, wrap, at(poured), at(room)), 24).gelShare();
+        return LoafHeat.run(LoafSetup.in(WOOD, 68, batter, wrap, at(poured), at(room)), 24)
+                .gelShare();
     }
 
     private static double share(Batter batter, double oven, int minutes) {
         Programme programme = Programme.oven(at(oven), Duration.ofMinutes(minutes), true, at(20));
-        return LoafHeat.run(LoafSetup.in(CAVITY, 30, batter, LoafSetup.Wrap.OPEN, at(38), programme), 24).gelShare();
+        return LoafHeat.run(LoafSetup.in(CAVITY, 30, batter, LoafSetup.Wrap.OPEN, at(38), programme), 24)
+                .gelShare();
     }
 
     @Test
@@ -52,7 +54,8 @@ class GelTest {
 
     @Test
     void isReachedByStrongLyeThatGetsHot() {
-        LoafHistory strong = LoafHeat.run(LoafSetup.in(WOOD, 68, lye(.50), LoafSetup.Wrap.INSULATED, at(43), at(20)), 24);
+        LoafHistory strong =
+                LoafHeat.run(LoafSetup.in(WOOD, 68, lye(.50), LoafSetup.Wrap.INSULATED, at(43), at(20)), 24);
         assertThat(strong.peak()).isGreaterThan(95);
         assertThat(strong.extent()).isEqualTo(Extent.FULL);
     }
@@ -65,17 +68,32 @@ class GelTest {
         assertThat(share(PLAIN, LoafSetup.Wrap.INSULATED, 38, 20)).isGreaterThan(covered);
         assertThat(share(PLAIN, LoafSetup.Wrap.COVERED, 38, 14)).isLessThan(covered);
         assertThat(share(PLAIN, LoafSetup.Wrap.COVERED, 45, 20)).isGreaterThan(covered);
-        assertThat(share(Batter.of(3.475, .05, .33, .03, 1.15), LoafSetup.Wrap.COVERED, 38, 20)).isGreaterThan(covered);
-        Batter soft = Batter.of(recipe().fat("coconut-oil-76", 300).fat("olive-oil", 500).fat("castor-oil", 200).formula());
-        Batter hard = Batter.of(recipe().fat("coconut-oil-76", 300).fat("olive-oil", 300).fat("tallow-beef", 400).formula());
+        assertThat(share(Batter.of(3.475, .05, .33, .03, 1.15), LoafSetup.Wrap.COVERED, 38, 20))
+                .isGreaterThan(covered);
+        Batter soft = Batter.of(recipe().fat("coconut-oil-76", 300)
+                .fat("olive-oil", 500)
+                .fat("castor-oil", 200)
+                .formula());
+        Batter hard = Batter.of(recipe().fat("coconut-oil-76", 300)
+                .fat("olive-oil", 300)
+                .fat("tallow-beef", 400)
+                .formula());
         assertThat(soft.gelPoint()).isLessThan(hard.gelPoint());
     }
 
     @Test
     void ofCavitiesWantsAnOven() {
-        LoafEnsemble room = LoafEnsemble.toThePeak(LoafSetup.in(CAVITY, 30, PLAIN, LoafSetup.Wrap.OPEN, at(38), at(20)), 12);
+        LoafEnsemble room =
+                LoafEnsemble.toThePeak(LoafSetup.in(CAVITY, 30, PLAIN, LoafSetup.Wrap.OPEN, at(38), at(20)), 12);
         LoafEnsemble oven = LoafEnsemble.toThePeak(
-                LoafSetup.in(CAVITY, 30, PLAIN, LoafSetup.Wrap.OPEN, at(38), Programme.oven(at(70), Duration.ofHours(1), true, at(20))), 12);
+                LoafSetup.in(
+                        CAVITY,
+                        30,
+                        PLAIN,
+                        LoafSetup.Wrap.OPEN,
+                        at(38),
+                        Programme.oven(at(70), Duration.ofHours(1), true, at(20))),
+                12);
         assertThat(room.probabilityOf(Extent.NONE)).isEqualTo(1);
         // Of three hundred draws of another program 91 % were full.
         assertThat(oven.probabilityOf(Extent.FULL)).isGreaterThan(0.85);
@@ -96,8 +114,10 @@ class GelTest {
         int none = 0;
         int draws = 1000;
         for (int i = 0; i < draws; i++) {
-            double[] normal = random.doubles(6, 0, 1).map(u -> random.nextGaussian()).toArray();
-            Extent extent = LoafHistory.extent(LoafEnsemble.draw(setup, LoafHeat.Span.untilPeaked(12), normal).gelShare());
+            double[] normal =
+                    random.doubles(6, 0, 1).map(u -> random.nextGaussian()).toArray();
+            Extent extent = LoafHistory.extent(LoafEnsemble.draw(setup, LoafHeat.Span.untilPeaked(12), normal)
+                    .gelShare());
             full += extent == Extent.FULL ? 1 : 0;
             none += extent == Extent.NONE ? 1 : 0;
         }
@@ -110,21 +130,42 @@ class GelTest {
     @Test
     void isANumberWhateverComesIn() {
         Random random = new Random(15);
-        MouldKind[] kinds = {MouldKind.WOODEN_LOAF, MouldKind.SILICONE_LOAF, MouldKind.SLAB, MouldKind.TUBE, MouldKind.CAVITIES};
+        MouldKind[] kinds = {
+            MouldKind.WOODEN_LOAF, MouldKind.SILICONE_LOAF, MouldKind.SLAB, MouldKind.TUBE, MouldKind.CAVITIES
+        };
         for (int i = 0; i < 10_000; i++) {
             double side = 20 + 230 * random.nextDouble();
-            Mould mould = new Mould("it", kinds[i % kinds.length], side * (1 + 3 * random.nextDouble()), side, 10 + 290 * random.nextDouble(), 1);
+            Mould mould = new Mould(
+                    "it",
+                    kinds[i % kinds.length],
+                    side * (1 + 3 * random.nextDouble()),
+                    side,
+                    10 + 290 * random.nextDouble(),
+                    1);
             Batter batter = Batter.of(
-                    2.3 + 2.7 * random.nextDouble(), -0.05 + 0.3 * random.nextDouble(), 0.15 + 0.37 * random.nextDouble(),
-                    0.15 * random.nextDouble() * random.nextDouble(), 0.3 + 3 * random.nextDouble());
+                    2.3 + 2.7 * random.nextDouble(),
+                    -0.05 + 0.3 * random.nextDouble(),
+                    0.15 + 0.37 * random.nextDouble(),
+                    0.15 * random.nextDouble() * random.nextDouble(),
+                    0.3 + 3 * random.nextDouble());
             Temperature room = at(-5 + 45 * random.nextDouble());
             Programme around = switch (i % 4) {
-                case 0 -> Programme.oven(at(40 + 160 * random.nextDouble()), Duration.ofMinutes(random.nextInt(300)), random.nextBoolean(), room);
+                case 0 ->
+                    Programme.oven(
+                            at(40 + 160 * random.nextDouble()),
+                            Duration.ofMinutes(random.nextInt(300)),
+                            random.nextBoolean(),
+                            room);
                 case 1 -> Programme.cold(at(-30 + 40 * random.nextDouble()), room);
                 default -> Programme.at(room);
             };
             LoafSetup setup = LoafSetup.in(
-                    mould, mould.height() * random.nextDouble(), batter, LoafSetup.Wrap.values()[random.nextInt(3)], at(5 + 85 * random.nextDouble()), around);
+                    mould,
+                    mould.height() * random.nextDouble(),
+                    batter,
+                    LoafSetup.Wrap.values()[random.nextInt(3)],
+                    at(5 + 85 * random.nextDouble()),
+                    around);
             LoafHeat.Resolution few = new LoafHeat.Resolution(0.05, 3, 4, 3, 4, 120);
             LoafDraw draw = LoafHeat.draw(setup, LoafHeat.Span.untilPeaked(3), LoafHeat.Parameters.USUAL, few);
             assertThat(draw.peak()).as("%s", setup).isBetween(-40.0, 100.0);

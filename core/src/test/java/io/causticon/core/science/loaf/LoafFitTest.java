@@ -19,7 +19,8 @@ import org.junit.jupiter.api.Test;
 class LoafFitTest {
 
     private static final Mould WOOD = new Mould("oak", MouldKind.WOODEN_LOAF, 240, 85, 70, 1);
-    private static final Formula PLAIN = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan().formula();
+    private static final Formula PLAIN =
+            recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan().formula();
     private static final double[] HOURS = {0.5, 1, 1.8, 2.6, 3.5, 5, 8, 12};
 
     private final LoafSetup setup = LoafSetup.in(
@@ -29,7 +30,9 @@ class LoafFitTest {
     private List<Reading> readings(double loss, double rate, long seed) {
         LoafHistory truth = LoafHeat.run(setup.with(setup.batter().with(1, 0, rate), loss), 24);
         Random noise = new Random(seed);
-        return DoubleStream.of(HOURS).mapToObj(h -> new Reading(h, truth.coreCelsiusAt(h) + 0.7 * noise.nextGaussian())).toList();
+        return DoubleStream.of(HOURS)
+                .mapToObj(h -> new Reading(h, truth.coreCelsiusAt(h) + 0.7 * noise.nextGaussian()))
+                .toList();
     }
 
     @Test
@@ -37,9 +40,15 @@ class LoafFitTest {
         for (double loss : new double[] {0.65, 0.85, 1.2, 1.6}) {
             for (double rate : new double[] {0.75, 1.35}) {
                 for (long seed = 1; seed <= 3; seed++) {
-                    LoafExpectation found = LoafFit.of(setup, readings(loss, rate, seed)).orElseThrow().expected();
-                    assertThat(found.lossFactor() / loss).as("%s %s", loss, rate).isCloseTo(1, within(0.15));
-                    assertThat(found.rateFactor() / rate).as("%s %s", loss, rate).isCloseTo(1, within(0.30));
+                    LoafExpectation found = LoafFit.of(setup, readings(loss, rate, seed))
+                            .orElseThrow()
+                            .expected();
+                    assertThat(found.lossFactor() / loss)
+                            .as("%s %s", loss, rate)
+                            .isCloseTo(1, within(0.15));
+                    assertThat(found.rateFactor() / rate)
+                            .as("%s %s", loss, rate)
+                            .isCloseTo(1, within(0.30));
                     assertThat(found.lossSpread()).isLessThan(LoafExpectation.USUAL.lossSpread() / 2);
                 }
             }
@@ -51,7 +60,8 @@ class LoafFitTest {
         // In its own two standard deviations and a little for the coarse section, most of the time.
         int within = 0;
         for (long seed = 1; seed <= 30; seed++) {
-            LoafExpectation found = LoafFit.of(setup, readings(1.3, 1, seed)).orElseThrow().expected();
+            LoafExpectation found =
+                    LoafFit.of(setup, readings(1.3, 1, seed)).orElseThrow().expected();
             within += Math.abs(found.logLoss() - Math.log(1.3)) < 2 * found.lossSpread() ? 1 : 0;
         }
         assertThat(within).isGreaterThanOrEqualTo(27);
@@ -64,14 +74,17 @@ class LoafFitTest {
         LoafExpectation found = LoafFit.of(setup, slipped).orElse(setup).expected();
         assertThat(found.lossFactor()).isCloseTo(1, within(0.2));
         // Lying on the table all the time it tells nothing of the loaf.
-        List<Reading> table = DoubleStream.of(HOURS).mapToObj(h -> new Reading(h, 21)).toList();
+        List<Reading> table =
+                DoubleStream.of(HOURS).mapToObj(h -> new Reading(h, 21)).toList();
         assertThat(LoafFit.of(setup, table)).isEmpty();
     }
 
     @Test
     void tellsABatterThatWasPouredThickFromOneThatIsFast() {
         LoafHistory truth = LoafHeat.run(setup.pouredAt(0.12), 24);
-        List<Reading> readings = DoubleStream.of(HOURS).mapToObj(h -> new Reading(h, truth.coreCelsiusAt(h))).toList();
+        List<Reading> readings = DoubleStream.of(HOURS)
+                .mapToObj(h -> new Reading(h, truth.coreCelsiusAt(h)))
+                .toList();
         LoafSetup found = LoafFit.of(setup, readings).orElseThrow();
         assertThat(found.converted()).isCloseTo(0.12, within(0.03));
         assertThat(found.expected().rateFactor()).isCloseTo(1, within(0.12));
@@ -79,16 +92,20 @@ class LoafFitTest {
 
     @Test
     void needsMoreThanALook() {
-        assertThat(LoafFit.of(setup, readings(1.3, 1, 5).subList(0, LoafFit.FEWEST - 1))).isEmpty();
-        assertThat(LoafFit.of(setup, readings(1.3, 1, 5).subList(0, LoafFit.FEWEST))).isPresent();
+        assertThat(LoafFit.of(setup, readings(1.3, 1, 5).subList(0, LoafFit.FEWEST - 1)))
+                .isEmpty();
+        assertThat(LoafFit.of(setup, readings(1.3, 1, 5).subList(0, LoafFit.FEWEST)))
+                .isPresent();
     }
 
     @Test
     void narrowsWhatIsForecast() {
         LoafEnsemble before = LoafEnsemble.of(setup, 24);
-        LoafEnsemble after = LoafEnsemble.of(LoafFit.of(setup, readings(1.3, 1.2, 6).subList(0, 4)).orElseThrow(), 24);
+        LoafEnsemble after = LoafEnsemble.of(
+                LoafFit.of(setup, readings(1.3, 1.2, 6).subList(0, 4)).orElseThrow(), 24);
         assertThat(width(after)).isLessThan(0.8 * width(before));
-        assertThat(after.middle().peak()).isBetween(before.peakBand().low(), before.peakBand().high());
+        assertThat(after.middle().peak())
+                .isBetween(before.peakBand().low(), before.peakBand().high());
     }
 
     private static double width(LoafEnsemble ensemble) {
@@ -97,7 +114,8 @@ class LoafFitTest {
 
     @Test
     void isKeptWithTheMouldAndWithTheFats() {
-        LoafExpectation fitted = LoafFit.of(setup, readings(1.4, 0.8, 7)).orElseThrow().expected();
+        LoafExpectation fitted =
+                LoafFit.of(setup, readings(1.4, 0.8, 7)).orElseThrow().expected();
         LoafKnowledge.Told told = LoafKnowledge.Told.of(WOOD, PLAIN, fitted);
         LoafKnowledge known = new LoafKnowledge(List.of(told, told));
         LoafExpectation again = known.of(WOOD, PLAIN);

@@ -32,7 +32,8 @@ class LoafHeatTest {
 
         @Test
         void gelHotterWhenTheLyeIsStronger() {
-            // Water of the batter: NaOH .1320 kg a kg of fats; 33 %: .2680 of 1.4000 kg = .1915; 28 %: .3395 of 1.4715 = .2307; 40 %: .1489.
+            // Water of the batter: NaOH .1320 kg a kg of fats; 33 %: .2680 of 1.4000 kg = .1915; 28 %: .3395 of 1.4715
+            // = .2307; 40 %: .1489.
             // 40 + 29 exp(-(w - .1915) / .17): 69.0, 63.0, 77.3.
             assertThat(PLAIN.gelPoint()).isCloseTo(69.0, within(0.1));
             assertThat(Batter.of(3.475, .05, .28, 0, 1).gelPoint()).isCloseTo(63.0, within(0.1));
@@ -53,7 +54,8 @@ class LoafHeatTest {
         @Test
         void gelCoolerWithSugarWithoutAStep() {
             for (double sugar = 0; sugar < 0.06; sugar += 0.001) {
-                double less = Batter.of(3.475, .05, .33, sugar + 0.001, 1).gelPoint() - Batter.of(3.475, .05, .33, sugar, 1).gelPoint();
+                double less = Batter.of(3.475, .05, .33, sugar + 0.001, 1).gelPoint()
+                        - Batter.of(3.475, .05, .33, sugar, 1).gelPoint();
                 assertThat(less).as("from %s sugar", sugar).isBetween(-0.4, 0.1);
             }
             assertThat(Batter.of(3.475, .05, .33, .05, 1).gelPoint()).isLessThan(PLAIN.gelPoint() - 2);
@@ -65,13 +67,16 @@ class LoafHeatTest {
             assertThat(of("castor-oil").gelPoint()).isLessThan(of("olive-oil").gelPoint() - 5);
             assertThat(of("olive-oil").gelPoint()).isLessThan(of("tallow-beef").gelPoint() - 1);
             // Laurics take up more lye, and with it more water: that alone makes 6 K.
-            assertThat(of("coconut-oil-76").gelPoint()).isLessThan(of("olive-oil").gelPoint() - 3);
+            assertThat(of("coconut-oil-76").gelPoint())
+                    .isLessThan(of("olive-oil").gelPoint() - 3);
         }
 
         @Test
         void areNotHeatedBySucroseAsByHoney() {
             assertThat(with("sugar").volumetricHeat()).isLessThan(with("honey").volumetricHeat() * 0.98);
-            assertThat(with("sugar").rate()).as("but it speeds them up").isGreaterThan(of("olive-oil").rate());
+            assertThat(with("sugar").rate())
+                    .as("but it speeds them up")
+                    .isGreaterThan(of("olive-oil").rate());
         }
 
         private static Batter of(String fat) {
@@ -89,7 +94,8 @@ class LoafHeatTest {
         @Test
         void gelWhollyInInsulatedWood() {
             LoafHistory history = LoafHeat.run(insulated(43, 20), 48);
-            // 85 x 68 x 240 mm. In three dimensions 83.8 C at 3.03 h (ThreeDimensionsTest): its ends do not cool the middle before that.
+            // 85 x 68 x 240 mm. In three dimensions 83.8 C at 3.03 h (ThreeDimensionsTest): its ends do not cool the
+            // middle before that.
             assertThat(history.peak()).isCloseTo(83.8, within(0.3));
             assertThat(history.peakHour()).isCloseTo(3.03, within(0.15));
             assertThat(history.extent()).isEqualTo(LoafHistory.Extent.FULL);
@@ -151,7 +157,8 @@ class LoafHeatTest {
         void thatStandOpenDoNotGelAndWrappedOnesDo() {
             Mould tube = new Mould("tube", MouldKind.TUBE, 75, 75, 300, 1);
             LoafHistory open = LoafHeat.run(LoafSetup.in(tube, 280, PLAIN, LoafSetup.Wrap.OPEN, at(42), at(20)), 24);
-            LoafHistory wrapped = LoafHeat.run(LoafSetup.in(tube, 280, PLAIN, LoafSetup.Wrap.INSULATED, at(42), at(20)), 24);
+            LoafHistory wrapped =
+                    LoafHeat.run(LoafSetup.in(tube, 280, PLAIN, LoafSetup.Wrap.INSULATED, at(42), at(20)), 24);
             assertThat(open.peak()).isBetween(52.0, 66.0);
             assertThat(open.extent()).isEqualTo(LoafHistory.Extent.NONE);
             assertThat(wrapped.peak()).isBetween(76.0, 86.0);
@@ -160,12 +167,24 @@ class LoafHeatTest {
 
         @Test
         void coolAsTheSeriesForACylinderTells() {
-            // Infinite cylinder of 75 mm, k .28, rho cp 2.4e6, h 10, from 60 C in 20 C; Bi = 1.339. Centre by six terms of the Bessel series
+            // Infinite cylinder of 75 mm, k .28, rho cp 2.4e6, h 10, from 60 C in 20 C; Bi = 1.339. Centre by six terms
+            // of the Bessel series
             // (Carslaw and Jaeger, 7.7): 56.46 C after 30 min, 47.95 after 1 h, 35.61 after 2 h.
             Batter inert = new Batter(0, 2.4e6, 1010, 69, 0);
             Wall film = Wall.of(10, List.of());
             LoafSetup setup = new LoafSetup(
-                    inert, LoafSetup.Shape.CYLINDER, .075, .6, 1, film, film, film, at(60), .05, Programme.at(at(20)), LoafExpectation.USUAL);
+                    inert,
+                    LoafSetup.Shape.CYLINDER,
+                    .075,
+                    .6,
+                    1,
+                    film,
+                    film,
+                    film,
+                    at(60),
+                    .05,
+                    Programme.at(at(20)),
+                    LoafExpectation.USUAL);
             LoafHistory history = LoafHeat.run(setup, 3);
             assertThat(history.coreCelsiusAt(0.5)).isCloseTo(56.46, within(0.4));
             assertThat(history.coreCelsiusAt(1)).isCloseTo(47.95, within(0.4));
@@ -175,7 +194,8 @@ class LoafHeatTest {
         @Test
         void standForCavitiesThatStayCool() {
             Mould cavity = new Mould("cavity", MouldKind.CAVITIES, 60, 60, 30, 12);
-            LoafHistory history = LoafHeat.run(LoafSetup.in(cavity, 30, PLAIN, LoafSetup.Wrap.OPEN, at(38), at(20)), 24);
+            LoafHistory history =
+                    LoafHeat.run(LoafSetup.in(cavity, 30, PLAIN, LoafSetup.Wrap.OPEN, at(38), at(20)), 24);
             // Reference: 38.0 to 38.2 C at pouring, no gel.
             assertThat(history.peak()).isCloseTo(38.1, within(0.5));
             assertThat(history.extent()).isEqualTo(LoafHistory.Extent.NONE);
@@ -204,10 +224,15 @@ class LoafHeatTest {
             double look = ensemble.mostTellingHour();
             // On the way up: there a fast batter and a slow one are farthest apart.
             assertThat(look).isBetween(1.0, ensemble.middle().peakHour() + 0.5);
-            double widest = ensemble.coreBand(look).high() - ensemble.coreBand(look).low();
-            assertThat(widest).isGreaterThan(2 * (ensemble.coreBand(0.25).high() - ensemble.coreBand(0.25).low()));
+            double widest =
+                    ensemble.coreBand(look).high() - ensemble.coreBand(look).low();
+            assertThat(widest)
+                    .isGreaterThan(2
+                            * (ensemble.coreBand(0.25).high()
+                                    - ensemble.coreBand(0.25).low()));
             assertThat(ensemble.settledHour()).isBetween(ensemble.middle().peakHour(), 12.0);
-            assertThat(ensemble.middle().convertedShareAt(ensemble.settledHour())).isGreaterThan(0.97);
+            assertThat(ensemble.middle().convertedShareAt(ensemble.settledHour()))
+                    .isGreaterThan(0.97);
         }
 
         @Test
@@ -225,10 +250,14 @@ class LoafHeatTest {
         @Test
         void whatIsKeptOfADrawIsItsCore() {
             LoafHeat.Span span = LoafHeat.Span.untilCold(12);
-            LoafHistory history = LoafHeat.run(insulated(43, 20), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
-            LoafDraw draw = LoafHeat.draw(insulated(43, 20), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
+            LoafHistory history =
+                    LoafHeat.run(insulated(43, 20), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
+            LoafDraw draw =
+                    LoafHeat.draw(insulated(43, 20), span, LoafHeat.Parameters.USUAL, LoafHeat.Resolution.COARSE);
             for (double hour = 0; hour < 14; hour += 0.37) {
-                assertThat(draw.coreCelsiusAt(hour)).as("hour %s", hour).isCloseTo(history.coreCelsiusAt(hour), within(1e-9));
+                assertThat(draw.coreCelsiusAt(hour))
+                        .as("hour %s", hour)
+                        .isCloseTo(history.coreCelsiusAt(hour), within(1e-9));
             }
             assertThat(draw.peak()).isEqualTo(history.peak());
             assertThat(draw.gelShare()).isEqualTo(history.gelShare());
@@ -242,9 +271,7 @@ class LoafHeatTest {
                 .068,
                 .24,
                 WOOD_TOWEL,
-                Wall.of(
-                        Wall.FILM_TOP,
-                        List.of(Wall.Layer.STILL_AIR, Wall.Layer.WOOD_15, Wall.Layer.TOWELS)),
+                Wall.of(Wall.FILM_TOP, List.of(Wall.Layer.STILL_AIR, Wall.Layer.WOOD_15, Wall.Layer.TOWELS)),
                 bottomTowel(),
                 at(poured),
                 .05,

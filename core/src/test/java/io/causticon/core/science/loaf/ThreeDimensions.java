@@ -3,8 +3,8 @@ package io.causticon.core.science.loaf;
 import java.util.Arrays;
 
 /**
- * A quarter of a box in three dimensions, by finite volumes: what the section and its length are held against. Slow, and plain enough to be seen
- * to be right.
+ * A quarter of a box in three dimensions, by finite volumes: what the section and its length are held against. Slow,
+ * and plain enough to be seen to be right.
  */
 final class ThreeDimensions {
 
@@ -81,9 +81,15 @@ final class ThreeDimensions {
         for (int i = 0; i < nx; i++) {
             for (int j = 0; j < ny; j++) {
                 for (int k = 0; k < nz; k++) {
-                    heat[i][j][k] += i < nx - 1 ? flow(heat, i, j, k, i + 1, j, k, dx) : side.flux(j * nz + k, t[i][j][k], outside) / dx;
-                    heat[i][j][k] += k < nz - 1 ? flow(heat, i, j, k, i, j, k + 1, dz) : end.flux(i * ny + j, t[i][j][k], outside) / dz;
-                    heat[i][j][k] += j < ny - 1 ? flow(heat, i, j, k, i, j + 1, k, dy) : top.flux(i * nz + k, t[i][j][k], outside) / dy;
+                    heat[i][j][k] += i < nx - 1
+                            ? flow(heat, i, j, k, i + 1, j, k, dx)
+                            : side.flux(j * nz + k, t[i][j][k], outside) / dx;
+                    heat[i][j][k] += k < nz - 1
+                            ? flow(heat, i, j, k, i, j, k + 1, dz)
+                            : end.flux(i * ny + j, t[i][j][k], outside) / dz;
+                    heat[i][j][k] += j < ny - 1
+                            ? flow(heat, i, j, k, i, j + 1, k, dy)
+                            : top.flux(i * nz + k, t[i][j][k], outside) / dy;
                     heat[i][j][k] += j == 0 ? bottom.flux(i * nz + k, t[i][j][k], outside) / dy : 0;
                 }
             }

@@ -24,8 +24,16 @@ class ThreeDimensionsTest {
         return Temperature.celsius(celsius);
     }
 
-    private static LoafSetup in(MouldKind kind, double length, double width, double height, LoafSetup.Wrap wrap, double poured, Programme around) {
-        return LoafSetup.in(new Mould("it", kind, length, width, height + 2, 1), height, PLAIN, wrap, at(poured), around);
+    private static LoafSetup in(
+            MouldKind kind,
+            double length,
+            double width,
+            double height,
+            LoafSetup.Wrap wrap,
+            double poured,
+            Programme around) {
+        return LoafSetup.in(
+                new Mould("it", kind, length, width, height + 2, 1), height, PLAIN, wrap, at(poured), around);
     }
 
     static Stream<Arguments> bodies() {
@@ -34,14 +42,34 @@ class ThreeDimensionsTest {
                 Arguments.of("a cavity", in(MouldKind.CAVITIES, 60, 60, 30, LoafSetup.Wrap.OPEN, 38, room), 0.005),
                 Arguments.of(
                         "a cavity in an oven",
-                        in(MouldKind.CAVITIES, 60, 60, 30, LoafSetup.Wrap.OPEN, 38, Programme.oven(at(70), Duration.ofHours(1), true, at(20))),
+                        in(
+                                MouldKind.CAVITIES,
+                                60,
+                                60,
+                                30,
+                                LoafSetup.Wrap.OPEN,
+                                38,
+                                Programme.oven(at(70), Duration.ofHours(1), true, at(20))),
                         0.004),
-                Arguments.of("silicone, open", in(MouldKind.SILICONE_LOAF, 200, 65, 70, LoafSetup.Wrap.OPEN, 38, room), 0.0075),
-                Arguments.of("wood, wrapped", in(MouldKind.WOODEN_LOAF, 240, 85, 68, LoafSetup.Wrap.INSULATED, 43, room), 0.0075),
-                Arguments.of("a cube", in(MouldKind.WOODEN_LOAF, 120, 120, 100, LoafSetup.Wrap.COVERED, 38, room), 0.0075),
+                Arguments.of(
+                        "silicone, open",
+                        in(MouldKind.SILICONE_LOAF, 200, 65, 70, LoafSetup.Wrap.OPEN, 38, room),
+                        0.0075),
+                Arguments.of(
+                        "wood, wrapped",
+                        in(MouldKind.WOODEN_LOAF, 240, 85, 68, LoafSetup.Wrap.INSULATED, 43, room),
+                        0.0075),
+                Arguments.of(
+                        "a cube", in(MouldKind.WOODEN_LOAF, 120, 120, 100, LoafSetup.Wrap.COVERED, 38, room), 0.0075),
                 Arguments.of("a slab", in(MouldKind.SLAB, 300, 220, 38, LoafSetup.Wrap.COVERED, 38, room), 0.0075),
-                Arguments.of("ten kilograms", in(MouldKind.WOODEN_LOAF, 400, 200, 115, LoafSetup.Wrap.COVERED, 38, room), 0.011),
-                Arguments.of("in a fridge", in(MouldKind.WOODEN_LOAF, 240, 85, 68, LoafSetup.Wrap.OPEN, 38, Programme.cold(at(5), at(20))), 0.0075));
+                Arguments.of(
+                        "ten kilograms",
+                        in(MouldKind.WOODEN_LOAF, 400, 200, 115, LoafSetup.Wrap.COVERED, 38, room),
+                        0.011),
+                Arguments.of(
+                        "in a fridge",
+                        in(MouldKind.WOODEN_LOAF, 240, 85, 68, LoafSetup.Wrap.OPEN, 38, Programme.cold(at(5), at(20))),
+                        0.0075));
     }
 
     @ParameterizedTest(name = "{0}")
@@ -51,7 +79,9 @@ class ThreeDimensionsTest {
         double[] middle = body.middleAt(HOURS);
         LoafHistory section = LoafHeat.run(setup, 12);
         for (int i = 0; i < HOURS.length; i++) {
-            assertThat(section.coreCelsiusAt(HOURS[i])).as("after %s h", HOURS[i]).isCloseTo(middle[i], within(0.5));
+            assertThat(section.coreCelsiusAt(HOURS[i]))
+                    .as("after %s h", HOURS[i])
+                    .isCloseTo(middle[i], within(0.5));
         }
         assertThat(section.peak()).isCloseTo(body.peak, within(0.5));
     }
@@ -82,7 +112,8 @@ class ThreeDimensionsTest {
 
     @Test
     void coolAsTheSeriesForASlabTells() {
-        // 40 mm, Biot .714; middle by the Fourier series of a plate (Carslaw and Jaeger, 3.11): 58.907, 52.366, 43.974, 33.143 C.
+        // 40 mm, Biot .714; middle by the Fourier series of a plate (Carslaw and Jaeger, 3.11): 58.907, 52.366, 43.974,
+        // 33.143 C.
         LoafHistory slab = LoafHeat.run(inert(4, .04), 3);
         assertThat(slab.coreCelsiusAt(600 / 3600.0)).isCloseTo(58.907, within(0.1));
         assertThat(slab.coreCelsiusAt(0.5)).isCloseTo(52.366, within(0.1));
@@ -104,7 +135,12 @@ class ThreeDimensionsTest {
         // Much honey, wrapped, poured hot into a big block: without steam it would pass 110 C.
         Batter honey = Batter.of(3.475, .05, .33, .12, 1.8);
         LoafSetup setup = LoafSetup.in(
-                new Mould("it", MouldKind.WOODEN_LOAF, 400, 200, 120, 1), 115, honey, LoafSetup.Wrap.INSULATED, at(55), at(22));
+                new Mould("it", MouldKind.WOODEN_LOAF, 400, 200, 120, 1),
+                115,
+                honey,
+                LoafSetup.Wrap.INSULATED,
+                at(55),
+                at(22));
         LoafHistory history = LoafHeat.run(setup, 24);
         assertThat(history.peak()).isEqualTo(100);
         // Two per cent of 1 kg of batter in steam take 45 kJ, some 19 K of it.

@@ -15,7 +15,8 @@ import org.junit.jupiter.api.Test;
 
 class LiveTraceTest {
 
-    private static final Situation PLAIN = Situation.planned(recipe().fat("olive-oil", 600).fat("palm-oil", 400).plan());
+    private static final Situation PLAIN = Situation.planned(
+            recipe().fat("olive-oil", 600).fat("palm-oil", 400).plan());
     private static final Additive CLOVE = Catalogue.standard().additive("eo-clove");
     private static final Additive PEPPERMINT = Catalogue.standard().additive("eo-peppermint");
 
@@ -32,7 +33,8 @@ class LiveTraceTest {
         LiveTrace.Left left = at(0, List.of()).until(Stage.LIGHT);
         WorkingTime forecast = WorkingTime.forecast(PLAIN, TraceKnowledge.PRIOR);
         assertThat(left.median()).isCloseTo(forecast.minutes(), within(0.05 * forecast.minutes()));
-        assertThat(left.band().high()).isCloseTo(forecast.band().high(), within(0.1 * forecast.band().high()));
+        assertThat(left.band().high())
+                .isCloseTo(forecast.band().high(), within(0.1 * forecast.band().high()));
     }
 
     @Test
@@ -42,7 +44,9 @@ class LiveTraceTest {
         assertThat(quick.workable().median()).isLessThan(0.8 * slow.workable().median());
         LiveTrace untold = at(6, List.of());
         double told = quick.workable().band().high() / quick.workable().band().low();
-        assertThat(told).isLessThan(untold.workable().band().high() / Math.max(0.1, untold.workable().band().low()));
+        assertThat(told)
+                .isLessThan(untold.workable().band().high()
+                        / Math.max(0.1, untold.workable().band().low()));
     }
 
     @Test
@@ -75,7 +79,9 @@ class LiveTraceTest {
     @Test
     void aBatterThatIsMashWithinAMinuteWasSeizedByWhatWentIn() {
         List<MixRecord.Addition> peppermint = List.of(new MixRecord.Addition(PEPPERMINT, null, 12.5));
-        LiveTrace.Attributed attributed = at(14, peppermint, seen(Stage.LIGHT, 12), seen(Stage.MASH, 13.3)).attributed().get(0);
+        LiveTrace.Attributed attributed = at(14, peppermint, seen(Stage.LIGHT, 12), seen(Stage.MASH, 13.3))
+                .attributed()
+                .get(0);
         assertThat(attributed.factor()).isLessThan(0.35);
         assertThat(attributed.hurried()).isGreaterThan(0.85);
     }
@@ -90,7 +96,8 @@ class LiveTraceTest {
 
     @Test
     void theBandHoldsWhatItSays() {
-        // 400 batters drawn from the prior, their taps early or late by an eighth, two thirds with a fragrance at light trace: looked at a few minutes later.
+        // 400 batters drawn from the prior, their taps early or late by an eighth, two thirds with a fragrance at light
+        // trace: looked at a few minutes later.
         Random random = new Random(9);
         TraceKnowledge.Known light = TraceKnowledge.PRIOR.logMinutes(PLAIN);
         int held = 0;
@@ -108,7 +115,9 @@ class LiveTraceTest {
                 double at = Math.max(base, tappedLight) * 1.02;
                 TraceKnowledge.Known effect = TraceKnowledge.PRIOR.effect(PEPPERMINT, null);
                 additions.add(new MixRecord.Addition(PEPPERMINT, null, at));
-                thick = at + Math.max(0.1, thick - at) * Math.exp(effect.middle() + effect.deviation() * random.nextGaussian());
+                thick = at
+                        + Math.max(0.1, thick - at)
+                                * Math.exp(effect.middle() + effect.deviation() * random.nextGaussian());
             }
             double now = Math.max(base, tappedLight) * 1.1;
             if (thick <= now || emulsion >= tappedLight) {
@@ -117,7 +126,11 @@ class LiveTraceTest {
             looked++;
             LiveTrace live = LiveTrace.of(
                     TraceKnowledge.PRIOR,
-                    new MixRecord(PLAIN, List.of(seen(Stage.EMULSION, emulsion), seen(Stage.LIGHT, tappedLight)), additions, null),
+                    new MixRecord(
+                            PLAIN,
+                            List.of(seen(Stage.EMULSION, emulsion), seen(Stage.LIGHT, tappedLight)),
+                            additions,
+                            null),
                     now);
             LiveTrace.Left left = live.workable();
             held += left.band().contains(thick - now) ? 1 : 0;

@@ -101,7 +101,8 @@ class TraceKnowledgeTest {
 
     @Test
     void recoversKnownCoefficientsFromSixtyBatches() {
-        // 200 workshops with coefficients of their own, 60 batches each; the 90 % intervals hold the truth in 75 to 97 % of them, each coefficient.
+        // 200 workshops with coefficients of their own, 60 batches each; the 90 % intervals hold the truth in 75 to 97
+        // % of them, each coefficient.
         int repeats = 200;
         Map<Term, Integer> covered = new EnumMap<>(Term.class);
         Map<Term, Double> narrowed = new EnumMap<>(Term.class);
@@ -112,7 +113,10 @@ class TraceKnowledgeTest {
             TraceKnowledge learned = TraceKnowledge.learned(workshop.batches(60));
             for (Term term : Term.values()) {
                 covered.merge(term, holds(learned.belief(term.name()), workshop.truth.get(term)) ? 1 : 0, Integer::sum);
-                narrowed.merge(term, learned.belief(term.name()).standardDeviation() / term.deviation() / repeats, Double::sum);
+                narrowed.merge(
+                        term,
+                        learned.belief(term.name()).standardDeviation() / term.deviation() / repeats,
+                        Double::sum);
             }
             thick += holds(learned.belief(Stage.THICK.name()), workshop.thick) ? 1 : 0;
             peppermint += holds(learned.belief("ingredient eo-peppermint"), workshop.peppermint) ? 1 : 0;
@@ -134,12 +138,16 @@ class TraceKnowledgeTest {
         for (Term term : Term.values()) {
             reference.put(term, term == Term.BASE ? 1.0 : 0.0);
         }
-        TraceKnowledge.Known light = TraceKnowledge.learned(List.of()).logMinutes(new Situation(reference, List.of(), List.of()));
+        TraceKnowledge.Known light =
+                TraceKnowledge.learned(List.of()).logMinutes(new Situation(reference, List.of(), List.of()));
         assertThat(Math.exp(light.middle())).isCloseTo(12, within(1e-9));
-        // Base 0.29 and batch 0.30 together 0.4173; Student t with 20 degrees of freedom holds 80 % within 1.3253 scales.
+        // Base 0.29 and batch 0.30 together 0.4173; Student t with 20 degrees of freedom holds 80 % within 1.3253
+        // scales.
         assertThat((light.high() - light.low()) / 2).isCloseTo(1.3253 * 0.41725, within(1e-4));
         for (Term term : Term.values()) {
-            assertThat(TraceKnowledge.PRIOR.coefficient(term).middle()).as(term.name()).isCloseTo(term.mean(), within(1e-9));
+            assertThat(TraceKnowledge.PRIOR.coefficient(term).middle())
+                    .as(term.name())
+                    .isCloseTo(term.mean(), within(1e-9));
         }
         assertThat(TraceKnowledge.PRIOR.effect(CLOVE, null).middle()).isEqualTo(-1.2);
     }
@@ -153,7 +161,9 @@ class TraceKnowledgeTest {
         List<MixRecord> withOdd = new ArrayList<>(good);
         Situation s = workshop.situation();
         // Somebody forgot it for half a day: forty times as long as any batch takes.
-        withOdd.add(10, new MixRecord(s, List.of(new MixRecord.Seen(Stage.LIGHT, 40 * workshop.light(s))), List.of(), null));
+        withOdd.add(
+                10,
+                new MixRecord(s, List.of(new MixRecord.Seen(Stage.LIGHT, 40 * workshop.light(s))), List.of(), null));
         TraceKnowledge after = TraceKnowledge.learned(withOdd);
         assertThat(Math.exp(after.logMinutes(next).middle() - before)).isCloseTo(1, within(0.08));
         TraceKnowledge.Known band = after.logMinutes(next);
@@ -164,7 +174,8 @@ class TraceKnowledgeTest {
     class Ingredients {
 
         private MixRecord batch(Additive additive, String lot, double after) {
-            Situation s = Situation.planned(recipe().fat("olive-oil", 600).fat("palm-oil", 400).plan());
+            Situation s = Situation.planned(
+                    recipe().fat("olive-oil", 600).fat("palm-oil", 400).plan());
             return new MixRecord(
                     s,
                     List.of(new MixRecord.Seen(Stage.LIGHT, 12), new MixRecord.Seen(Stage.THICK, 12.5 + after)),
@@ -177,7 +188,8 @@ class TraceKnowledgeTest {
             TraceKnowledge.Known before = TraceKnowledge.PRIOR.effect(PEPPERMINT, null);
             List<MixRecord> four = Collections.nCopies(4, batch(PEPPERMINT, null, 4));
             TraceKnowledge.Known after = TraceKnowledge.learned(four).effect(PEPPERMINT, null);
-            // About 14 min were to be expected from 12.5 min on, 4 were seen: a factor near 0.3, held back by the prior.
+            // About 14 min were to be expected from 12.5 min on, 4 were seen: a factor near 0.3, held back by the
+            // prior.
             assertThat(Math.exp(after.middle())).isBetween(0.25, 0.65);
             assertThat(after.deviation()).isLessThan(0.8 * before.deviation());
             assertThat(after.high()).isLessThan(before.middle());
@@ -190,9 +202,12 @@ class TraceKnowledgeTest {
                 batches.add(batch(PEPPERMINT, i % 2 == 0 ? "LV-1" : "LV-2", i % 2 == 0 ? 13 : 5));
             }
             TraceKnowledge learned = TraceKnowledge.learned(batches);
-            assertThat(learned.effect(PEPPERMINT, "LV-2").middle()).isLessThan(learned.effect(PEPPERMINT, "LV-1").middle() - 0.1);
-            assertThat(learned.effect(PEPPERMINT, null).middle()).isBetween(
-                    learned.effect(PEPPERMINT, "LV-2").middle(), learned.effect(PEPPERMINT, "LV-1").middle());
+            assertThat(learned.effect(PEPPERMINT, "LV-2").middle())
+                    .isLessThan(learned.effect(PEPPERMINT, "LV-1").middle() - 0.1);
+            assertThat(learned.effect(PEPPERMINT, null).middle())
+                    .isBetween(
+                            learned.effect(PEPPERMINT, "LV-2").middle(),
+                            learned.effect(PEPPERMINT, "LV-1").middle());
         }
 
         @Test
@@ -211,13 +226,16 @@ class TraceKnowledgeTest {
             assertThat(unknown.deviation()).isGreaterThan(any.deviation());
             // Twice as many lots as that leave the middle where it is.
             batches.addAll(List.copyOf(batches.subList(TraceKnowledge.MOST_LOTS, batches.size())));
-            assertThat(TraceKnowledge.learned(batches).effect(PEPPERMINT, null).middle()).isCloseTo(any.middle(), within(0.05));
+            assertThat(TraceKnowledge.learned(batches).effect(PEPPERMINT, null).middle())
+                    .isCloseTo(any.middle(), within(0.05));
         }
 
         @Test
         void anotherIngredientIsNotBlamed() {
-            TraceKnowledge learned = TraceKnowledge.learned(List.of(batch(PEPPERMINT, null, 3), batch(PEPPERMINT, null, 3)));
-            assertThat(learned.effect(CLOVE, null).middle()).isEqualTo(TraceKnowledge.PRIOR.effect(CLOVE, null).middle());
+            TraceKnowledge learned =
+                    TraceKnowledge.learned(List.of(batch(PEPPERMINT, null, 3), batch(PEPPERMINT, null, 3)));
+            assertThat(learned.effect(CLOVE, null).middle())
+                    .isEqualTo(TraceKnowledge.PRIOR.effect(CLOVE, null).middle());
         }
     }
 }

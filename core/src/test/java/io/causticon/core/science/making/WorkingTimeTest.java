@@ -46,26 +46,53 @@ class WorkingTimeTest {
 
     @Test
     void eachOrderingHasItsReason() {
-        reason(WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(48))), "mixing temperature", true);
-        reason(WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(30))), "mixing temperature", false);
-        reason(WorkingTime.forecast(plain().target(LiquidTarget.concentration(.40)).plan()), "lye concentration", true);
-        reason(WorkingTime.forecast(plain().target(LiquidTarget.concentration(.25)).plan()), "lye concentration", false);
-        reason(WorkingTime.forecast(recipe().fat("palm-oil", 800).fat("olive-oil", 200).plan()), "long saturated acids", true);
+        reason(
+                WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(48))),
+                "mixing temperature",
+                true);
+        reason(
+                WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(30))),
+                "mixing temperature",
+                false);
+        reason(
+                WorkingTime.forecast(
+                        plain().target(LiquidTarget.concentration(.40)).plan()),
+                "lye concentration",
+                true);
+        reason(
+                WorkingTime.forecast(
+                        plain().target(LiquidTarget.concentration(.25)).plan()),
+                "lye concentration",
+                false);
+        reason(
+                WorkingTime.forecast(
+                        recipe().fat("palm-oil", 800).fat("olive-oil", 200).plan()),
+                "long saturated acids",
+                true);
         reason(WorkingTime.forecast(recipe().fat("olive-oil", 1000).plan()), "oleic acid", false);
         reason(WorkingTime.forecast(plain().inTheFats("kaolin", 20).plan()), "clay and powder", true);
-        reason(WorkingTime.forecast(plain().additive("eo-clove", 8).plan()), "Essential oil: clove (bud or leaf)", true);
+        reason(
+                WorkingTime.forecast(plain().additive("eo-clove", 8).plan()),
+                "Essential oil: clove (bud or leaf)",
+                true);
         reason(WorkingTime.forecast(plain().superfat(12).plan()), "superfat", false);
     }
 
     @Test
     void warmerIsQuicker() {
-        assertThat(WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(51))).minutes())
-                .isCloseTo(0.5 * WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(40))).minutes(), within(1e-9));
+        assertThat(WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(51)))
+                        .minutes())
+                .isCloseTo(
+                        0.5
+                                * WorkingTime.forecast(plain().plan().with(PlanFields.MIX_AT, Temperature.celsius(40)))
+                                        .minutes(),
+                        within(1e-9));
     }
 
     @Test
     void moreWaterAndMoreOleicAreSlower() {
-        assertThat(minutes(recipe().fat("sunflower-oil-high-oleic", 900).fat("palm-oil", 100))).isGreaterThan(1.2 * minutes(plain()));
+        assertThat(minutes(recipe().fat("sunflower-oil-high-oleic", 900).fat("palm-oil", 100)))
+                .isGreaterThan(1.2 * minutes(plain()));
         assertThat(minutes(plain().target(LiquidTarget.concentration(.25)))).isGreaterThan(1.3 * minutes(plain()));
     }
 
@@ -86,7 +113,8 @@ class WorkingTimeTest {
     @Test
     void theBandOfTheReferenceIsThatOfThePriorAndWidensAwayFromIt() {
         WorkingTime near = WorkingTime.forecast(plain().plan());
-        WorkingTime far = WorkingTime.forecast(recipe().fat("castor-oil", 500).fat("olive-oil", 500).plan());
+        WorkingTime far = WorkingTime.forecast(
+                recipe().fat("castor-oil", 500).fat("olive-oil", 500).plan());
         assertThat(near.band().high() / near.minutes()).isBetween(1.70, 1.85);
         assertThat(near.minutes() / near.band().low()).isBetween(1.70, 1.85);
         assertThat(far.band().high() / far.minutes()).isGreaterThan(near.band().high() / near.minutes());
@@ -105,9 +133,16 @@ class WorkingTimeTest {
     }
 
     private static double light(String additive, double grams, AdditionStage joins) {
-        BatchPlan plan = Recipes.recipe().fat("olive-oil", 500).fat("lard", 250).fat("coconut-oil-76", 250).liquid("distilled-water", 100).plan();
-        return WorkingTime.forecast(plan.with(plan.formula().withAdditives(List.of(
-                        new AdditivePortion(Catalogue.standard().additive(additive), Mass.grams(grams)).joining(joins)))))
+        BatchPlan plan = Recipes.recipe()
+                .fat("olive-oil", 500)
+                .fat("lard", 250)
+                .fat("coconut-oil-76", 250)
+                .liquid("distilled-water", 100)
+                .plan();
+        return WorkingTime.forecast(plan.with(plan.formula()
+                        .withAdditives(
+                                List.of(new AdditivePortion(Catalogue.standard().additive(additive), Mass.grams(grams))
+                                        .joining(joins)))))
                 .minutes();
     }
 

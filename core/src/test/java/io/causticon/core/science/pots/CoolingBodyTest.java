@@ -8,8 +8,7 @@ import org.junit.jupiter.api.Test;
 
 class CoolingBodyTest {
 
-    private static final CoolingBody JUG =
-            new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.012);
+    private static final CoolingBody JUG = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.012);
 
     @Test
     void followsThePowerLaw() {
@@ -36,6 +35,9 @@ class CoolingBodyTest {
     void whatIsColdWarmsUp() {
         CoolingBody cold = new CoolingBody(Temperature.celsius(5), Temperature.celsius(20), 0.012);
         assertThat(cold.after(60).celsius()).isBetween(5.0, 20.0);
-        assertThat(new CoolingBody(Temperature.celsius(20), Temperature.celsius(20), 0.012).after(60).celsius()).isEqualTo(20);
+        assertThat(new CoolingBody(Temperature.celsius(20), Temperature.celsius(20), 0.012)
+                        .after(60)
+                        .celsius())
+                .isEqualTo(20);
     }
 }

@@ -21,35 +21,42 @@ class CoolingFitTest {
     private static final double OPEN_POT = 0.20;
 
     private static Prior prior(double rate) {
-        return new Prior(new PotCooling(rate, OPEN_POT, PotCooling.UNKNOWN_VESSEL), Temperature.celsius(20), CoolingFit.ROOM_GUESSED);
+        return new Prior(
+                new PotCooling(rate, OPEN_POT, PotCooling.UNKNOWN_VESSEL),
+                Temperature.celsius(20),
+                CoolingFit.ROOM_GUESSED);
     }
 
     @Test
     void fitsTheLawItWasMadeFor() {
-        CoolingBody truth =
-                new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.012, OPEN_POT);
+        CoolingBody truth = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.012, OPEN_POT);
         List<Reading> readings = new ArrayList<>();
         for (double m = 0; m <= 60; m += 10) {
             readings.add(new Reading(m, truth.after(m).celsius()));
         }
         CoolingFit fit = CoolingFit.of(
-                readings, 0.3, new Prior(new PotCooling(0.013, OPEN_POT, 0.5), Temperature.celsius(20), CoolingFit.ROOM_READ));
+                readings,
+                0.3,
+                new Prior(new PotCooling(0.013, OPEN_POT, 0.5), Temperature.celsius(20), CoolingFit.ROOM_READ));
         assertThat(fit.celsiusAt(30)).isCloseTo(truth.after(30).celsius(), within(0.05));
-        assertThat(fit.reaches(Temperature.celsius(40)).median()).isCloseTo(truth.minutesTo(Temperature.celsius(40)), within(1.0));
+        assertThat(fit.reaches(Temperature.celsius(40)).median())
+                .isCloseTo(truth.minutesTo(Temperature.celsius(40)), within(1.0));
     }
 
     @Test
     void trustsThePriorWithOneReading() {
         CoolingFit fit = CoolingFit.of(List.of(new Reading(0, 80)), 1, prior(0.013));
         CoolingFit.Arrival arrival = fit.reaches(Temperature.celsius(40));
-        double usual = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.013).minutesTo(Temperature.celsius(40));
+        double usual = new CoolingBody(Temperature.celsius(80), Temperature.celsius(20), 0.013)
+                .minutesTo(Temperature.celsius(40));
         assertThat(arrival.median()).isCloseTo(usual, within(0.06 * usual));
         assertThat(arrival.high() / arrival.low()).isGreaterThan(2.5);
     }
 
     @Test
     void saysWhenItWillNotGetThere() {
-        CoolingFit fit = CoolingFit.of(List.of(new Reading(0, 60), new Reading(15, 52), new Reading(30, 46)), 1, prior(0.013));
+        CoolingFit fit =
+                CoolingFit.of(List.of(new Reading(0, 60), new Reading(15, 52), new Reading(30, 46)), 1, prior(0.013));
         assertThat(fit.reaches(Temperature.celsius(15)).probability()).isLessThan(0.2);
         assertThat(fit.reaches(Temperature.celsius(15)).median()).isInfinite();
     }
@@ -74,7 +81,9 @@ class CoolingFitTest {
         }
     }
 
-    /** The readings of some hundred pairs as their forecasts: of each pot, and of when the later of the two is there. */
+    /**
+     * The readings of some hundred pairs as their forecasts: of each pot, and of when the later of the two is there.
+     */
     private static final class Pairs {
 
         private static final double TARGET = 40;
@@ -101,7 +110,8 @@ class CoolingFitTest {
                     each.add(f.reaches(Temperature.celsius(TARGET)), fats.minutesTo40(), NOW);
                     // However far apart, both at the target or below it: the moment that the later one gets there.
                     Interval below = Interval.between(0, TARGET);
-                    // Looked at for three times as long as it takes: a forecast beyond that is as wrong as one that never gets there.
+                    // Looked at for three times as long as it takes: a forecast beyond that is as wrong as one that
+                    // never gets there.
                     double until = NOW + 3 * (later - NOW);
                     both.add(arrival(Meeting.of(l, f, NOW, until, TemperatureChange.kelvin(100), below)), later, NOW);
                 }
@@ -117,7 +127,8 @@ class CoolingFitTest {
             PotCooling expected = pot.expected(vesselNamed);
             List<CoolingMemory.Timed> timed = new ArrayList<>();
             for (int i = 0; i < earlierBatches; i++) {
-                timed.add(CoolingMemory.Timed.of(fit(expected, pot.day(room(random), draught(random)).readings()), expected));
+                timed.add(CoolingMemory.Timed.of(
+                        fit(expected, pot.day(room(random), draught(random)).readings()), expected));
             }
             return fit(CoolingMemory.of(timed).expect(expected), day.readings());
         }
@@ -143,7 +154,8 @@ class CoolingFitTest {
 
     @Test
     void tellsTheRemainingTimeOfPairsThatDoNotFollowTheLaw() {
-        // Seeds 32 to 35 were tried as well. 500 pairs that nobody timed before, in vessels whose material is known; three readings over 20 min with 1 C of noise, room unknown by 2.5 C.
+        // Seeds 32 to 35 were tried as well. 500 pairs that nobody timed before, in vessels whose material is known;
+        // three readings over 20 min with 1 C of noise, room unknown by 2.5 C.
         Pairs pairs = new Pairs(31, 500, true, 0);
         isWithin(pairs.each, 0.10, 0.25, "each pot");
         isWithin(pairs.both, 0.10, 0.25, "both together");
@@ -236,7 +248,8 @@ class CoolingFitTest {
             assertThat(meeting.median()).isBetween(60.0, 95.0);
             assertThat(meeting.low()).isLessThan(meeting.median());
             assertThat(meeting.high()).isGreaterThan(meeting.median());
-            assertThat(Math.abs(lye.celsiusAt(meeting.bestMinute()) - fats.celsiusAt(meeting.bestMinute()))).isLessThan(6);
+            assertThat(Math.abs(lye.celsiusAt(meeting.bestMinute()) - fats.celsiusAt(meeting.bestMinute())))
+                    .isLessThan(6);
             assertThat(meeting.best()).isGreaterThan(0.7);
         }
 
@@ -254,7 +267,9 @@ class CoolingFitTest {
         private static BathAdvice.Stands stands(double celsius, double inBath, double room) {
             Temperature at = Temperature.celsius(celsius);
             return new BathAdvice.Stands(
-                    at, new PotCooling(inBath, 0.05, 0.6), new CoolingBody(at, Temperature.celsius(room), 0.012, OPEN_POT));
+                    at,
+                    new PotCooling(inBath, 0.05, 0.6),
+                    new CoolingBody(at, Temperature.celsius(room), 0.012, OPEN_POT));
         }
 
         @Test
@@ -286,11 +301,13 @@ class CoolingFitTest {
 
     @Test
     void bandsAreNarrowWhereItWasRead() {
-        CoolingFit fit = CoolingFit.of(List.of(new Reading(0, 80), new Reading(10, 72.6), new Reading(20, 66)), 1, prior(0.013));
+        CoolingFit fit =
+                CoolingFit.of(List.of(new Reading(0, 80), new Reading(10, 72.6), new Reading(20, 66)), 1, prior(0.013));
         Interval near = fit.bandAt(10);
         Interval far = fit.bandAt(90);
         assertThat(near.high() - near.low()).isLessThan(3);
         assertThat(far.high() - far.low()).isGreaterThan(near.high() - near.low());
-        assertThat(Arrays.asList(near.contains(fit.celsiusAt(10)), far.contains(fit.celsiusAt(90)))).containsOnly(true);
+        assertThat(Arrays.asList(near.contains(fit.celsiusAt(10)), far.contains(fit.celsiusAt(90))))
+                .containsOnly(true);
     }
 }

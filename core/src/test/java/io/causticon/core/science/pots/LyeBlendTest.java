@@ -16,14 +16,23 @@ class LyeBlendTest {
     private static final Temperature ROOM = Temperature.celsius(20);
 
     private static double peak(double naoh, double koh, double purity, double water) {
-        LyePot pot = new LyePot(Mass.grams(naoh + koh), LyeBlend.of(naoh, koh, Share.percent(purity)), ROOM,
-                Mass.grams(water), ROOM, Mass.ZERO, ROOM, Mass.ZERO, 0);
+        LyePot pot = new LyePot(
+                Mass.grams(naoh + koh),
+                LyeBlend.of(naoh, koh, Share.percent(purity)),
+                ROOM,
+                Mass.grams(water),
+                ROOM,
+                Mass.ZERO,
+                ROOM,
+                Mass.ZERO,
+                0);
         return pot.adiabaticPeak().celsius();
     }
 
     @ParameterizedTest
     @CsvSource({
-        // 100 g in 233 g. Dry: 1.782 mol, n = 7.26, 54.35 kJ each = 96.9 kJ; less 5.6 kJ to come to 25 C; over 333 g x 2.99 J/gK.
+        // 100 g in 233 g. Dry: 1.782 mol, n = 7.26, 54.35 kJ each = 96.9 kJ; less 5.6 kJ to come to 25 C; over 333 g x
+        // 2.99 J/gK.
         "99.5, 116.6",
         // 8 g of it are water: 1.640 mol x 54.9 kJ - 0.444 mol x 38 kJ = 73.2 kJ.
         "90, 92.9",
@@ -51,7 +60,16 @@ class LyeBlendTest {
 
     @Test
     void aRunWithoutLossesEndsWhereTheBalanceDoes() {
-        LyePot pot = new LyePot(Mass.grams(100), LyeBlend.of(30, 70, Share.percent(90)), ROOM, Mass.grams(233), ROOM, Mass.ZERO, ROOM, Mass.ZERO, 0.1);
+        LyePot pot = new LyePot(
+                Mass.grams(100),
+                LyeBlend.of(30, 70, Share.percent(90)),
+                ROOM,
+                Mass.grams(233),
+                ROOM,
+                Mass.ZERO,
+                ROOM,
+                Mass.ZERO,
+                0.1);
         LyePotCurve run = LyePotRun.run(new LyePotSetup(pot, false, 2, PotVessel.NONE, ROOM, ROOM, false, false), 30);
         assertThat(run.peakCelsius()).isCloseTo(pot.adiabaticPeak().celsius(), within(0.5));
     }
@@ -62,7 +80,16 @@ class LyeBlendTest {
         LyePot strong = new LyePot(Mass.grams(100), blend, ROOM, Mass.grams(120), ROOM, Mass.ZERO, ROOM, Mass.ZERO, 0);
         LyePot atOnce = new LyePot(Mass.grams(100), blend, ROOM, Mass.grams(240), ROOM, Mass.ZERO, ROOM, Mass.ZERO, 0);
         LyeDilution diluted = new LyeDilution(
-                Mass.grams(100), blend, Mass.grams(120), strong.adiabaticPeak(), Mass.grams(120), ROOM, Mass.ZERO, ROOM, Mass.ZERO, 0);
+                Mass.grams(100),
+                blend,
+                Mass.grams(120),
+                strong.adiabaticPeak(),
+                Mass.grams(120),
+                ROOM,
+                Mass.ZERO,
+                ROOM,
+                Mass.ZERO,
+                0);
         assertThat(diluted.mixed().celsius()).isCloseTo(atOnce.adiabaticPeak().celsius(), within(0.05));
     }
 }

@@ -16,7 +16,16 @@ class LyeDilutionTest {
 
     private static LyeDilution joins(double lye, double water, double waterAt, double ice, double solids) {
         return new LyeDilution(
-                Mass.grams(100), LyeBlend.SODIUM, Mass.grams(100), at(lye), Mass.grams(water), at(waterAt), Mass.grams(ice), at(-18), Mass.grams(solids), 0);
+                Mass.grams(100),
+                LyeBlend.SODIUM,
+                Mass.grams(100),
+                at(lye),
+                Mass.grams(water),
+                at(waterAt),
+                Mass.grams(ice),
+                at(-18),
+                Mass.grams(solids),
+                0);
     }
 
     @Test
@@ -43,9 +52,12 @@ class LyeDilutionTest {
 
     @Test
     void agreesWithTheBalanceOfThePotThatWasMadeAtOnce() {
-        // 100 g of lye in 100 g of water of 20 C, and 100 g of water of 20 C onto that without a loss, end where all of it at once does.
-        Temperature strong = LyePot.plain(Mass.grams(100), Mass.grams(100), at(20)).adiabaticPeak();
-        Temperature atOnce = LyePot.plain(Mass.grams(100), Mass.grams(200), at(20)).adiabaticPeak();
+        // 100 g of lye in 100 g of water of 20 C, and 100 g of water of 20 C onto that without a loss, end where all of
+        // it at once does.
+        Temperature strong =
+                LyePot.plain(Mass.grams(100), Mass.grams(100), at(20)).adiabaticPeak();
+        Temperature atOnce =
+                LyePot.plain(Mass.grams(100), Mass.grams(200), at(20)).adiabaticPeak();
         assertThat(joins(strong.celsius(), 100, 20, 0, 0).mixed().celsius()).isCloseTo(atOnce.celsius(), within(1e-6));
     }
 

@@ -21,7 +21,14 @@ class LyePotRunTest {
 
     private static LyePot pot(double naoh, double water, double waterStart, double ice, double solids, double acid) {
         return new LyePot(
-                Mass.grams(naoh), ROOM, Mass.grams(water), at(waterStart), Mass.grams(ice), FREEZER, Mass.grams(solids), acid);
+                Mass.grams(naoh),
+                ROOM,
+                Mass.grams(water),
+                at(waterStart),
+                Mass.grams(ice),
+                FREEZER,
+                Mass.grams(solids),
+                acid);
     }
 
     private static LyePotSetup setup(LyePot pot, double feedMinutes, PotVessel vessel, boolean losses) {
@@ -34,7 +41,11 @@ class LyePotRunTest {
         @ParameterizedTest
         @CsvSource({
             // naoh, water, ice; the balance ends at 110.26, 64.8482 and 19.4361 C.
-            "100, 200, 0", "100, 100, 100", "100, 0, 200", "100, 100, 0", "60, 150, 30"
+            "100, 200, 0",
+            "100, 100, 100",
+            "100, 0, 200",
+            "100, 100, 0",
+            "60, 150, 30"
         })
         void endsAtTheBalance(double naoh, double water, double ice) {
             LyePot pot = pot(naoh, water, 20, ice, 0, 0);
@@ -53,8 +64,8 @@ class LyePotRunTest {
         @Test
         void endsWhereIceOnStrongLyeEnds() {
             // 1:1 lye at 30 C and 100 g of ice at -18 C: 18.36 C.
-            LyePotSetup setup = new LyePotSetup(
-                    pot(100, 100, 30, 100, 0, 0), true, 0, PotVessel.NONE, ROOM, ROOM, false, false);
+            LyePotSetup setup =
+                    new LyePotSetup(pot(100, 100, 30, 100, 0, 0), true, 0, PotVessel.NONE, ROOM, ROOM, false, false);
             assertThat(LyePotRun.run(setup, 240).endCelsius()).isCloseTo(18.36, within(0.1));
         }
     }
@@ -62,10 +73,25 @@ class LyePotRunTest {
     @ParameterizedTest
     @CsvSource({"87, 13, 20.99", "100, 0, 18.36"})
     void frozenLiquidOntoStrongLyeEndsAtTheBalance(double ice, double solids, double expected) {
-        // 1:1 lye at 30 C and 100 g of frozen milk, or of ice, at -18 C. Solids weigh in with the liquid, as powder at its temperature here.
+        // 1:1 lye at 30 C and 100 g of frozen milk, or of ice, at -18 C. Solids weigh in with the liquid, as powder at
+        // its temperature here.
         LyePotSetup setup = new LyePotSetup(
-                new LyePot(Mass.grams(100), ROOM, Mass.grams(100), at(30), Mass.grams(ice), FREEZER, Mass.grams(solids), 0),
-                true, 0, PotVessel.NONE, at(30), ROOM, false, false);
+                new LyePot(
+                        Mass.grams(100),
+                        ROOM,
+                        Mass.grams(100),
+                        at(30),
+                        Mass.grams(ice),
+                        FREEZER,
+                        Mass.grams(solids),
+                        0),
+                true,
+                0,
+                PotVessel.NONE,
+                at(30),
+                ROOM,
+                false,
+                false);
         assertThat(LyePotRun.run(setup, 60).celsiusAt(60)).isCloseTo(expected, within(solids > 0 ? 1.0 : 0.1));
     }
 
@@ -83,23 +109,30 @@ class LyePotRunTest {
         void steelAndGlassTakeMore() {
             LyePot pot = pot(100, 200, 20, 0, 0, 0);
             // The references have the wall of 300 ml; this liquor, 250 ml, wets 88 % of it.
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peakCelsius()).isCloseTo(97.2, within(0.7));
-            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peakCelsius()).isCloseTo(91.0, within(1.0));
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.STEEL, true), 20).peakCelsius())
+                    .isCloseTo(97.2, within(0.7));
+            assertThat(LyePotRun.run(setup(pot, 1, PotVessel.GLASS, true), 20).peakCelsius())
+                    .isCloseTo(91.0, within(1.0));
         }
 
         @Test
         void aLargerPotHasAsLargeAWall() {
-            // Ten times as much wets 10^(2/3) times the wall, for its mass less than half of it: a large pot keeps more of its heat.
-            double small = LyePotRun.run(setup(pot(100, 200, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peakCelsius();
-            double large = LyePotRun.run(setup(pot(1000, 2000, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20).peakCelsius();
+            // Ten times as much wets 10^(2/3) times the wall, for its mass less than half of it: a large pot keeps more
+            // of its heat.
+            double small = LyePotRun.run(setup(pot(100, 200, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20)
+                    .peakCelsius();
+            double large = LyePotRun.run(setup(pot(1000, 2000, 20, 0, 0, 0), 1, PotVessel.GLASS, true), 20)
+                    .peakCelsius();
             assertThat(large).isBetween(small + 6, 110.26);
         }
 
         @Test
         void halfIceAndAllIceStayCool() {
-            assertThat(LyePotRun.run(setup(pot(100, 100, 20, 100, 0, 0), 3, PotVessel.PLASTIC, true), 30).peakCelsius())
+            assertThat(LyePotRun.run(setup(pot(100, 100, 20, 100, 0, 0), 3, PotVessel.PLASTIC, true), 30)
+                            .peakCelsius())
                     .isCloseTo(59.3, within(0.5));
-            assertThat(LyePotRun.run(setup(pot(100, 0, 20, 200, 0, 0), 3, PotVessel.PLASTIC, true), 30).peakCelsius())
+            assertThat(LyePotRun.run(setup(pot(100, 0, 20, 200, 0, 0), 3, PotVessel.PLASTIC, true), 30)
+                            .peakCelsius())
                     .isCloseTo(21.3, within(0.5));
         }
 
@@ -107,24 +140,47 @@ class LyePotRunTest {
         void frozenMilkFirstWarmsStrongLyeThenCoolsIt() {
             // 1:1 lye at 30 C, 100 g of frozen milk (87 g water, 13 g solids): up to 32.8 C at 1.6 min, down to 20.6 C.
             LyePotSetup setup = new LyePotSetup(
-                    new LyePot(Mass.grams(100), ROOM, Mass.grams(100), at(30), Mass.grams(87), FREEZER, Mass.grams(13), 0),
-                    true, 0, PotVessel.PLASTIC, at(30), ROOM, false, true);
+                    new LyePot(
+                            Mass.grams(100), ROOM, Mass.grams(100), at(30), Mass.grams(87), FREEZER, Mass.grams(13), 0),
+                    true,
+                    0,
+                    PotVessel.PLASTIC,
+                    at(30),
+                    ROOM,
+                    false,
+                    true);
             LyePotCurve curve = LyePotRun.run(setup, 30);
             assertThat(curve.peakCelsius()).isCloseTo(32.8, within(0.7));
-            // Ice in strong lye melts against the lowest freezing point here, so the top comes sooner; its height is what matters.
+            // Ice in strong lye melts against the lowest freezing point here, so the top comes sooner; its height is
+            // what matters.
             assertThat(curve.peakMinute()).isBetween(0.2, 2.1);
             assertThat(curve.celsiusAt(20)).isCloseTo(20.6, within(1.2));
         }
 
         @ParameterizedTest
         @CsvSource({
-            "60, 45, 3, 82.7, 1.2", "60, 45, 5, 78.3, 1", "60, 45, 10, 67.0, 1", "100, 65, 3, 75.6, 1", "100, 65, 5, 69.3, 1",
-            "100, 65, 10, 55.1, 1", "250, 65, 3, 57.5, 2", "250, 65, 5, 47.5, 2"
+            "60, 45, 3, 82.7, 1.2",
+            "60, 45, 5, 78.3, 1",
+            "60, 45, 10, 67.0, 1",
+            "100, 65, 3, 75.6, 1",
+            "100, 65, 5, 69.3, 1",
+            "100, 65, 10, 55.1, 1",
+            "250, 65, 3, 57.5, 2",
+            "250, 65, 5, 47.5, 2"
         })
-        // Plastic, then steel, unstirred and well stirred; the stronger the bath the more its contact area counts, which is an estimate.
-        void anIceBathAndPatienceTakeTheHeatAway(double transfer, double wall, double minutes, double reference, double tolerance) {
+        // Plastic, then steel, unstirred and well stirred; the stronger the bath the more its contact area counts,
+        // which is an estimate.
+        void anIceBathAndPatienceTakeTheHeatAway(
+                double transfer, double wall, double minutes, double reference, double tolerance) {
             LyePotSetup bath = new LyePotSetup(
-                    pot(100, 200, 20, 0, 0, 0), false, minutes, new PotVessel(wall, transfer, 0.9, 0), ROOM, ROOM, true, true);
+                    pot(100, 200, 20, 0, 0, 0),
+                    false,
+                    minutes,
+                    new PotVessel(wall, transfer, 0.9, 0),
+                    ROOM,
+                    ROOM,
+                    true,
+                    true);
             assertThat(LyePotRun.run(bath, 30).peakCelsius()).isCloseTo(reference, within(tolerance));
         }
 
@@ -153,22 +209,28 @@ class LyePotRunTest {
         }
 
         private double frozen(LyePot pot, double ice, double limit) {
-            double part = ColdPlan.leastFrozen(pot, at(ice), at(limit)).orElseThrow().fraction();
+            double part =
+                    ColdPlan.leastFrozen(pot, at(ice), at(limit)).orElseThrow().fraction();
             // The inverse, put back into the forward model, is the limit.
-            assertThat(ColdPlan.frozen(pot, part, at(ice)).adiabaticPeak().celsius()).isCloseTo(limit, within(1e-6));
+            assertThat(ColdPlan.frozen(pot, part, at(ice)).adiabaticPeak().celsius())
+                    .isCloseTo(limit, within(1e-6));
             return part;
         }
 
         @Test
         void canBeOutOfReach() {
-            assertThat(ColdPlan.leastFrozen(pot(100, 100, 20, 0, 0, 0), FREEZER, at(5))).isEmpty();
-            assertThat(ColdPlan.leastFrozen(pot(10, 500, 20, 0, 0, 0), FREEZER, at(60)).orElseThrow().fraction()).isZero();
+            assertThat(ColdPlan.leastFrozen(pot(100, 100, 20, 0, 0, 0), FREEZER, at(5)))
+                    .isEmpty();
+            assertThat(ColdPlan.leastFrozen(pot(10, 500, 20, 0, 0, 0), FREEZER, at(60))
+                            .orElseThrow()
+                            .fraction())
+                    .isZero();
         }
 
         @Test
         void howSlowlyInABath() {
-            LyePotSetup bath = new LyePotSetup(
-                    pot(100, 200, 20, 0, 0, 0), false, 0, PotVessel.STEEL, ROOM, ROOM, true, true);
+            LyePotSetup bath =
+                    new LyePotSetup(pot(100, 200, 20, 0, 0, 0), false, 0, PotVessel.STEEL, ROOM, ROOM, true, true);
             double minutes = ColdPlan.leastMinutes(bath, at(50)).orElseThrow();
             assertThat(minutes).isBetween(3.0, 15.0);
             assertThat(LyePotRun.run(bath.fedOver(minutes), 40).peakCelsius()).isCloseTo(50, within(0.5));

@@ -48,11 +48,12 @@ class LyePotTest {
     @Test
     void acidAddsItsHeatOfNeutralisation() {
         double acetic = 10 / 60.052;
-        LyePot vinegar = new LyePot(
-                Mass.grams(100), ROOM, Mass.grams(190), ROOM, Mass.ZERO, ROOM, Mass.grams(10), acetic);
+        LyePot vinegar =
+                new LyePot(Mass.grams(100), ROOM, Mass.grams(190), ROOM, Mass.ZERO, ROOM, Mass.grams(10), acetic);
         LyePot without = LyePot.plain(Mass.grams(100), Mass.grams(190), ROOM);
         // About nine kelvin for 10 g of acetic acid in 300 g of liquor: 9.3 kJ over some 1 kJ/K.
-        assertThat(vinegar.adiabaticPeak().celsius() - without.adiabaticPeak().celsius()).isBetween(8.0, 10.5);
+        assertThat(vinegar.adiabaticPeak().celsius() - without.adiabaticPeak().celsius())
+                .isBetween(8.0, 10.5);
         assertThat(vinegar.adiabaticPeak().celsius()).isCloseTo(119.6, within(0.1));
     }
 

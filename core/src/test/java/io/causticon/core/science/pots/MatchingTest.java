@@ -24,7 +24,8 @@ class MatchingTest {
     private static final Instant BEGUN = Instant.parse("2026-11-02T09:00:00Z");
     private static final Temperature ROOM = Temperature.celsius(18);
 
-    private final BatchPlan plan = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
+    private final BatchPlan plan =
+            recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
     private final List<LoggedEntry> lines = new ArrayList<>();
 
     private static Instant minute(double minute) {
@@ -54,7 +55,8 @@ class MatchingTest {
         CoolingBody jug = new CoolingBody(Temperature.celsius(lye), ROOM, 0.013, 0.20);
         CoolingBody pot = new CoolingBody(Temperature.celsius(fats), ROOM, 0.010, 0.20);
         for (double m = 0; m <= until; m += 5) {
-            read(m, MeasurementPoint.LYE, jug.after(m).celsius()).read(m + 0.1, MeasurementPoint.FATS, pot.after(m).celsius());
+            read(m, MeasurementPoint.LYE, jug.after(m).celsius())
+                    .read(m + 0.1, MeasurementPoint.FATS, pot.after(m).celsius());
         }
         return this;
     }
@@ -93,7 +95,8 @@ class MatchingTest {
         CoolingBody jug = new CoolingBody(Temperature.celsius(66), ROOM, 0.013, 0.20);
         CoolingBody pot = new CoolingBody(Temperature.celsius(60), ROOM, 0.010, 0.20);
         assertThat(seen.window().contains(pot.after(meet).celsius())).isTrue();
-        assertThat(Math.abs(jug.after(meet).celsius() - pot.after(meet).celsius())).isLessThan(seen.tolerance().kelvin() + 0.5);
+        assertThat(Math.abs(jug.after(meet).celsius() - pot.after(meet).celsius()))
+                .isLessThan(seen.tolerance().kelvin() + 0.5);
     }
 
     @Test
@@ -120,7 +123,8 @@ class MatchingTest {
         at(10.5, new Entry.Bathed(MeasurementPoint.LYE, Bath.COLD_BATH));
         double bathed = seen(20).lye().orElseThrow().celsiusAt(20);
         assertThat(bathed).isLessThan(free - 5);
-        assertThat(seen(20).fats().orElseThrow().celsiusAt(20)).isCloseTo(seen(20).fats().orElseThrow().celsiusAt(20), within(1e-9));
+        assertThat(seen(20).fats().orElseThrow().celsiusAt(20))
+                .isCloseTo(seen(20).fats().orElseThrow().celsiusAt(20), within(1e-9));
     }
 
     @Test

@@ -27,8 +27,12 @@ class PotOutlookTest {
 
     private static final Instant FED = Instant.parse("2026-11-02T09:00:00Z");
     private static final Temperature ROOM = Temperature.celsius(19);
-    private static final BatchPlan WATER = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
-    private static final BatchPlan MILK = recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).frozen("goat-milk-whole", 100).plan();
+    private static final BatchPlan WATER =
+            recipe().fat("olive-oil", 700).fat("coconut-oil-76", 300).plan();
+    private static final BatchPlan MILK = recipe().fat("olive-oil", 700)
+            .fat("coconut-oil-76", 300)
+            .frozen("goat-milk-whole", 100)
+            .plan();
 
     private final List<LoggedEntry> lines = new ArrayList<>();
 
@@ -68,11 +72,13 @@ class PotOutlookTest {
             });
             at(9, new Entry.Bathed(MeasurementPoint.LYE, Bath.ROOM));
             assertThat(seen(WATER, 10).setup().baths()).containsExactly(Interval.between(3, 9));
-            at(11, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH)).at(11.5, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH));
+            at(11, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH))
+                    .at(11.5, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH));
             assertThat(seen(WATER, 12).setup().baths())
                     .containsExactly(Interval.between(3, 9), Interval.between(11, Double.POSITIVE_INFINITY));
             at(13, new Entry.Bathed(MeasurementPoint.LYE, Bath.COLD_BATH));
-            assertThat(seen(WATER, 14).setup().baths()).containsExactly(Interval.between(3, 9), Interval.between(11, 13));
+            assertThat(seen(WATER, 14).setup().baths())
+                    .containsExactly(Interval.between(3, 9), Interval.between(11, 13));
         }
 
         @Test
@@ -91,12 +97,17 @@ class PotOutlookTest {
         void coolsFromTheMinuteItIsEnteredAndNotBefore() {
             LyePotSetup dry = seen(WATER, 0).setup();
             LyePotSetup bathed = dry.inBath(List.of(Interval.between(6, 12)));
-            double before = LyePotRun.run(dry, 40).celsiusAt(6) - LyePotRun.run(bathed, 40).celsiusAt(6);
-            double in = LyePotRun.run(dry, 40).celsiusAt(12) - LyePotRun.run(bathed, 40).celsiusAt(12);
+            double before = LyePotRun.run(dry, 40).celsiusAt(6)
+                    - LyePotRun.run(bathed, 40).celsiusAt(6);
+            double in = LyePotRun.run(dry, 40).celsiusAt(12)
+                    - LyePotRun.run(bathed, 40).celsiusAt(12);
             assertThat(before).isCloseTo(0, within(1e-9));
             assertThat(in).isGreaterThan(3);
             // Out again it cools like any jug, and stays behind the one that was in all the time.
-            assertThat(LyePotRun.run(bathed, 40).celsiusAt(30)).isGreaterThan(LyePotRun.run(dry.inBath(List.of(Interval.between(6, 99))), 40).celsiusAt(30) + 2);
+            assertThat(LyePotRun.run(bathed, 40).celsiusAt(30))
+                    .isGreaterThan(LyePotRun.run(dry.inBath(List.of(Interval.between(6, 99))), 40)
+                                    .celsiusAt(30)
+                            + 2);
         }
     }
 
@@ -113,7 +124,12 @@ class PotOutlookTest {
                 assertThat(now).isGreaterThanOrEqualTo(last);
                 last = now;
             }
-            assertThat(last).isCloseTo(AlkaliBalance.of(WATER.formula()).firstConcentration().fraction(), within(0.003));
+            assertThat(last)
+                    .isCloseTo(
+                            AlkaliBalance.of(WATER.formula())
+                                    .firstConcentration()
+                                    .fraction(),
+                            within(0.003));
         }
 
         @Test

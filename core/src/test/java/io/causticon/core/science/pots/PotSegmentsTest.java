@@ -47,8 +47,11 @@ class PotSegmentsTest {
 
     @Test
     void aBathBeginsAnewAndWarmingInItDoesNot() {
-        lye(0, 16).at(3, new Entry.Bathed(MeasurementPoint.FATS, Bath.COLD_BATH)).at(5, new Entry.Bathed(MeasurementPoint.LYE, Bath.WARM_BATH))
-                .lye(8, 20).lye(11, 24);
+        lye(0, 16)
+                .at(3, new Entry.Bathed(MeasurementPoint.FATS, Bath.COLD_BATH))
+                .at(5, new Entry.Bathed(MeasurementPoint.LYE, Bath.WARM_BATH))
+                .lye(8, 20)
+                .lye(11, 24);
         assertThat(segments().current().in()).isEqualTo(Bath.WARM_BATH);
         assertThat(segments().current().readings()).hasSize(2);
         assertThat(segments().current().from()).isEqualTo(5);
@@ -67,8 +70,13 @@ class PotSegmentsTest {
         for (double m = 0; m <= 30; m += 6) {
             lye(m, fast.after(m).celsius());
         }
-        at(31, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH)).lye(36, 40).at(37, new Entry.Bathed(MeasurementPoint.LYE, Bath.ROOM)).lye(38, 38);
-        CoolingMemory.Timed told = segments().timedBefore(EXPECTED, Temperature.celsius(20), CoolingFit.ROOM_READ).orElseThrow();
+        at(31, new Entry.Bathed(MeasurementPoint.LYE, Bath.ICE_BATH))
+                .lye(36, 40)
+                .at(37, new Entry.Bathed(MeasurementPoint.LYE, Bath.ROOM))
+                .lye(38, 38);
+        CoolingMemory.Timed told = segments()
+                .timedBefore(EXPECTED, Temperature.celsius(20), CoolingFit.ROOM_READ)
+                .orElseThrow();
         assertThat(0.013 * Math.exp(told.logRatio())).isCloseTo(0.020, within(0.001));
         PotCooling now = CoolingMemory.NONE.and(told).expect(EXPECTED);
         assertThat(now.rate()).isCloseTo(0.020, within(0.0015));

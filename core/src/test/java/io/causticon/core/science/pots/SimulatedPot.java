@@ -7,9 +7,10 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * A pot on a bench that the fit knows nothing of but its readings, its mass and its material: everything else is drawn. Its heat goes by
- * convection with an exponent of its own, by radiation, into the bench and by evaporation of what water the lye lets go, stepped finely; none
- * of it is the law that is fitted. A last factor stands for what nobody thought of.
+ * A pot on a bench that the fit knows nothing of but its readings, its mass and its material: everything else is drawn.
+ * Its heat goes by convection with an exponent of its own, by radiation, into the bench and by evaporation of what
+ * water the lye lets go, stepped finely; none of it is the law that is fitted. A last factor stands for what nobody
+ * thought of.
  */
 final class SimulatedPot {
 
@@ -67,7 +68,9 @@ final class SimulatedPot {
     /** What the fit is told of it. */
     PotCooling expected(boolean vesselNamed) {
         // Where no vessel is named lye is taken to be in plastic and fats in steel, as in a batch.
-        PotVessel vessel = vesselNamed ? (steel ? PotVessel.STEEL : PotVessel.PLASTIC) : (lye ? PotVessel.PLASTIC : PotVessel.STEEL);
+        PotVessel vessel = vesselNamed
+                ? (steel ? PotVessel.STEEL : PotVessel.PLASTIC)
+                : (lye ? PotVessel.PLASTIC : PotVessel.STEEL);
         PotHeatLoss pot = lye
                 ? PotHeatLoss.lye(Mass.grams(grams), Share.fraction(concentration), vessel)
                 : PotHeatLoss.fats(Mass.grams(grams), vessel);
@@ -111,9 +114,13 @@ final class SimulatedPot {
         double middle = 273.15 + (t + room) / 2;
         double black = 4 * 5.67e-8 * Math.pow(middle, 3);
         double air = convection * Math.pow(d / 20, exponent);
-        double side = 1 / (1 / (air * 1.42 * Math.pow(20 / height(), 0.25) + emissivity * black) + (steel ? 0 : 0.011) + 1 / inside);
+        double side = 1
+                / (1 / (air * 1.42 * Math.pow(20 / height(), 0.25) + emissivity * black)
+                        + (steel ? 0 : 0.011)
+                        + 1 / inside);
         double top = 1 / (1 / (air * 1.32 * Math.pow(20 / width(), 0.25) + 0.93 * black) + 1 / inside);
-        double vapour = lye ? Math.max(0, activity() * saturated(t) - 0.5 * saturated(room)) / (461.5 * (t + 273.15)) : 0;
+        double vapour =
+                lye ? Math.max(0, activity() * saturated(t) - 0.5 * saturated(room)) / (461.5 * (t + 273.15)) : 0;
         double end = Math.PI / 4 * width() * width();
         return d * (side * Math.PI * width() * height() + (top + bench) * end) + massTransfer * vapour * 2.4e6 * end;
     }

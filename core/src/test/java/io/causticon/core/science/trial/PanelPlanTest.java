@@ -29,12 +29,21 @@ class PanelPlanTest {
         assertThat(panels.get(0).state()).isEqualTo(PanelPlan.State.COMES);
         assertThat(PanelPlan.of(cuts, Map.of(), day(2)).get(0).state()).isEqualTo(PanelPlan.State.OPEN);
         assertThat(PanelPlan.of(cuts, Map.of(), day(9)).get(0).state()).isEqualTo(PanelPlan.State.MISSED);
-        assertThat(PanelPlan.of(cuts, Map.of("48 h", Set.of("water", "cream")), day(9)).get(0).state()).isEqualTo(PanelPlan.State.JUDGED);
+        assertThat(PanelPlan.of(cuts, Map.of("48 h", Set.of("water", "cream")), day(9))
+                        .get(0)
+                        .state())
+                .isEqualTo(PanelPlan.State.JUDGED);
         // One of them alone is no panel yet.
-        assertThat(PanelPlan.of(cuts, Map.of("48 h", Set.of("water")), day(3)).get(0).isDue()).isTrue();
+        assertThat(PanelPlan.of(cuts, Map.of("48 h", Set.of("water")), day(3))
+                        .get(0)
+                        .isDue())
+                .isTrue();
     }
 
-    /** Nine soaps, one a week: fresh each is alone; cured, some are of one age; old, nearly all. Whoever sits then is of the panel's age, whatever his cut. */
+    /**
+     * Nine soaps, one a week: fresh each is alone; cured, some are of one age; old, nearly all. Whoever sits then is of
+     * the panel's age, whatever his cut.
+     */
     @Test
     void whatWasMadeOverTwoMonthsSitsWithItsEquals() {
         Map<String, Instant> cuts = new LinkedHashMap<>();
@@ -48,11 +57,18 @@ class PanelPlanTest {
         assertThat(byAge.get(PanelAge.AGED)).hasSizeBetween(1, 2);
         for (PanelPlan panel : panels) {
             for (String arm : panel.arms()) {
-                assertThat(PanelAge.of(Duration.between(cuts.get(arm), panel.due()))).as(panel + " " + arm).contains(panel.age());
-                assertThat(PanelAge.of(Duration.between(cuts.get(arm), panel.closes()))).as(panel + " " + arm).contains(panel.age());
+                assertThat(PanelAge.of(Duration.between(cuts.get(arm), panel.due())))
+                        .as(panel + " " + arm)
+                        .contains(panel.age());
+                assertThat(PanelAge.of(Duration.between(cuts.get(arm), panel.closes())))
+                        .as(panel + " " + arm)
+                        .contains(panel.age());
             }
         }
-        byAge.values().forEach(of -> assertThat(of.stream().flatMap(p -> p.arms().stream())).hasSize(9).doesNotHaveDuplicates());
+        byAge.values()
+                .forEach(of -> assertThat(of.stream().flatMap(p -> p.arms().stream()))
+                        .hasSize(9)
+                        .doesNotHaveDuplicates());
         assertThat(PanelPlan.of(Map.of(), Map.of(), CUT)).isEmpty();
     }
 }

@@ -42,7 +42,8 @@ class PanelTest {
     }
 
     /** Two ages; judges of different strictness who tire from place to place and have likings of their own. */
-    private static List<Sitting> simulated(Random random, int judges, double[] effects, double liking, boolean rounded) {
+    private static List<Sitting> simulated(
+            Random random, int judges, double[] effects, double liking, boolean rounded) {
         List<Sitting> sittings = new ArrayList<>();
         double[][] likes = new double[judges][ARMS.size()];
         for (double[] of : likes) {
@@ -57,8 +58,15 @@ class PanelTest {
                 List<Integer> order = PanelOrder.of(ARMS.size(), round++);
                 for (int place = 0; place < order.size(); place++) {
                     int arm = order.get(place);
-                    double grade = level + effects[arm] - 0.12 * place + likes[judge][arm] + 0.5 * random.nextGaussian();
-                    sittings.add(new Sitting(ARMS.get(arm), "judge " + judge, age, place + 1, SensoryScale.CREAM, rounded ? Math.max(1, Math.min(5, Math.rint(grade))) : grade));
+                    double grade =
+                            level + effects[arm] - 0.12 * place + likes[judge][arm] + 0.5 * random.nextGaussian();
+                    sittings.add(new Sitting(
+                            ARMS.get(arm),
+                            "judge " + judge,
+                            age,
+                            place + 1,
+                            SensoryScale.CREAM,
+                            rounded ? Math.max(1, Math.min(5, Math.rint(grade))) : grade));
                 }
             }
         }
@@ -88,25 +96,41 @@ class PanelTest {
         int trials = 250;
         int found = 0;
         for (int trial = 0; trial < trials; trial++) {
-            found += PanelEffects.of(simulated(random, judges, new double[6], liking, rounded), "water").stream().anyMatch(Effect::found) ? 1 : 0;
+            found += PanelEffects.of(simulated(random, judges, new double[6], liking, rounded), "water").stream()
+                            .anyMatch(Effect::found)
+                    ? 1
+                    : 0;
         }
         assertThat((double) found / trials).isLessThanOrEqualTo(0.10);
     }
 
     @Test
     void whatIsLargeIsFoundAndHowManyMoreWouldSettleWhatIsNot() {
-        List<Effect> effects = PanelEffects.of(simulated(new Random(3), 3, new double[] {0, 2.5, 0.3, 0, -2, 0}, 0, false), "water");
-        assertThat(effects).hasSize(10).filteredOn(Effect::found).extracting(Effect::arm).contains("goat", "oat").doesNotContain("tea");
-        assertThat(effects).filteredOn(e -> !e.found() && e.arm().equals("cream")).anyMatch(e -> e.roundsMissing() > 0);
+        List<Effect> effects =
+                PanelEffects.of(simulated(new Random(3), 3, new double[] {0, 2.5, 0.3, 0, -2, 0}, 0, false), "water");
+        assertThat(effects)
+                .hasSize(10)
+                .filteredOn(Effect::found)
+                .extracting(Effect::arm)
+                .contains("goat", "oat")
+                .doesNotContain("tea");
+        assertThat(effects)
+                .filteredOn(e -> !e.found() && e.arm().equals("cream"))
+                .anyMatch(e -> e.roundsMissing() > 0);
         assertThat(effects).allMatch(e -> e.chanceReal() >= 0.5 && e.chanceReal() <= 1);
     }
 
-    /** By hand: two judges, one age, no order: the difference of means, and its t-interval of (J - 1)(A - 1) = 1 degree of freedom. */
+    /**
+     * By hand: two judges, one age, no order: the difference of means, and its t-interval of (J - 1)(A - 1) = 1 degree
+     * of freedom.
+     */
     @Test
     void twoJudgesAndTwoArmsAsByHand() {
         List<Sitting> four = List.of(
-                new Sitting("water", "Ines", "48 h", 1, SensoryScale.CREAM, 2), new Sitting("goat", "Ines", "48 h", 2, SensoryScale.CREAM, 4),
-                new Sitting("water", "Odd", "48 h", 1, SensoryScale.CREAM, 3), new Sitting("goat", "Odd", "48 h", 2, SensoryScale.CREAM, 4));
+                new Sitting("water", "Ines", "48 h", 1, SensoryScale.CREAM, 2),
+                        new Sitting("goat", "Ines", "48 h", 2, SensoryScale.CREAM, 4),
+                new Sitting("water", "Odd", "48 h", 1, SensoryScale.CREAM, 3),
+                        new Sitting("goat", "Odd", "48 h", 2, SensoryScale.CREAM, 4));
         Effect effect = PanelEffects.of(four, "water").get(0);
         assertThat(effect.difference()).isCloseTo(1.5, within(1e-9));
         // Differences 2 and 1: mean 1.5, standard error 0.5; t of one degree at 95 % is 6.314.
@@ -116,7 +140,8 @@ class PanelTest {
     @Test
     void whatCannotBeToldIsNotTold() {
         List<Sitting> once = List.of(
-                new Sitting("water", "Ines", "48 h", 1, SensoryScale.CREAM, 2), new Sitting("goat", "Ines", "48 h", 2, SensoryScale.CREAM, 5));
+                new Sitting("water", "Ines", "48 h", 1, SensoryScale.CREAM, 2),
+                new Sitting("goat", "Ines", "48 h", 2, SensoryScale.CREAM, 5));
         assertThat(PanelEffects.of(once, "water")).singleElement().satisfies(e -> {
             assertThat(e.difference()).isEqualTo(3);
             assertThat(e.interval()).isNull();
@@ -131,11 +156,15 @@ class PanelTest {
                 equal.add(new Sitting(ARMS.get(i), judge, "48 h", i + 1, SensoryScale.SLIP, 3));
             }
         }
-        assertThat(PanelEffects.of(equal, "water")).hasSize(2).allMatch(e -> e.difference() == 0 && !e.found() || Math.abs(e.difference()) < 1e-9 && !e.found());
+        assertThat(PanelEffects.of(equal, "water"))
+                .hasSize(2)
+                .allMatch(e -> e.difference() == 0 && !e.found() || Math.abs(e.difference()) < 1e-9 && !e.found());
         // Wholly opposed: the difference is nothing, and the doubt is large.
         List<Sitting> opposed = List.of(
-                new Sitting("water", "Ines", "48 h", 1, SensoryScale.CREAM, 1), new Sitting("goat", "Ines", "48 h", 2, SensoryScale.CREAM, 5),
-                new Sitting("water", "Odd", "48 h", 2, SensoryScale.CREAM, 5), new Sitting("goat", "Odd", "48 h", 1, SensoryScale.CREAM, 1));
+                new Sitting("water", "Ines", "48 h", 1, SensoryScale.CREAM, 1),
+                        new Sitting("goat", "Ines", "48 h", 2, SensoryScale.CREAM, 5),
+                new Sitting("water", "Odd", "48 h", 2, SensoryScale.CREAM, 5),
+                        new Sitting("goat", "Odd", "48 h", 1, SensoryScale.CREAM, 1));
         assertThat(PanelEffects.of(opposed, "water")).allMatch(e -> !e.found());
     }
 }

@@ -33,8 +33,11 @@ class GelAdviceTest {
             List<GelAdvice.Road> roads = GelAdvice.towards(extent, plan, WorkshopFacts.unknown(ROOM));
             assertThat(roads).as("%s", extent).isNotEmpty().hasSizeLessThanOrEqualTo(3);
             for (GelAdvice.Road road : roads) {
-                LoafEnsemble then = LoafForecast.planned(road.change().applyTo(plan), ROOM, LoafKnowledge.NONE).orElseThrow();
-                assertThat(road.chance()).isCloseTo(then.probabilityOf(extent), within(1e-12)).isGreaterThan(now.probabilityOf(extent));
+                LoafEnsemble then = LoafForecast.planned(road.change().applyTo(plan), ROOM, LoafKnowledge.NONE)
+                        .orElseThrow();
+                assertThat(road.chance())
+                        .isCloseTo(then.probabilityOf(extent), within(1e-12))
+                        .isGreaterThan(now.probabilityOf(extent));
                 assertThat(road.tooHot()).isCloseTo(then.probabilityPeakAbove(90), within(1e-12));
             }
             assertThat(roads.get(0).chance()).as("the best of %s", extent).isGreaterThan(0.8);
@@ -45,7 +48,8 @@ class GelAdviceTest {
     void doesNotHeatWhatIsHotAlready() {
         // Honey in a wrapped loaf gels by itself: whatever makes it hotter comes last, if at all.
         BatchPlan honey = plain().additive("honey", 30).gel(GelGoal.FORCE).plan();
-        assertThat(GelAdvice.towards(Extent.FULL, honey, WorkshopFacts.unknown(ROOM))).allSatisfy(r -> assertThat(r.tooHot()).isLessThan(0.9));
+        assertThat(GelAdvice.towards(Extent.FULL, honey, WorkshopFacts.unknown(ROOM)))
+                .allSatisfy(r -> assertThat(r.tooHot()).isLessThan(0.9));
         List<GelAdvice.Road> none = GelAdvice.towards(Extent.NONE, honey, WorkshopFacts.unknown(ROOM));
         assertThat(none).isNotEmpty();
         assertThat(none.get(0).change().applyTo(honey).gel()).isEqualTo(GelGoal.PREVENT);
@@ -57,19 +61,27 @@ class GelAdviceTest {
         List<String> ids = GelAdvice.changes(plan).stream().map(c -> c.id()).toList();
         assertThat(ids).doesNotHaveDuplicates().allMatch(id -> id.startsWith("gel-by-"));
         assertThat(GelAdvice.changes(plan)).noneMatch(c -> c.applyTo(plan).equals(plan));
-        assertThat(ids).containsAll(GelAdvice.towards(Extent.FULL, plan, WorkshopFacts.unknown(ROOM)).stream().map(r -> r.change().id()).toList());
+        assertThat(ids)
+                .containsAll(GelAdvice.towards(Extent.FULL, plan, WorkshopFacts.unknown(ROOM)).stream()
+                        .map(r -> r.change().id())
+                        .toList());
     }
 
     @Test
     void leavesAPlanThatNobodyCanForecastAlone() {
-        assertThat(GelAdvice.towards(Extent.FULL, plain().process(Process.HOT).plan(), WorkshopFacts.unknown(ROOM))).isEmpty();
+        assertThat(GelAdvice.towards(Extent.FULL, plain().process(Process.HOT).plan(), WorkshopFacts.unknown(ROOM)))
+                .isEmpty();
     }
 
     @Test
     void ofAnOvenIsWhatAnOvenDoes() {
         BatchPlan oven = plain().process(Process.OVEN).plan();
-        LoafEnsemble inOven = LoafForecast.planned(oven, ROOM, LoafKnowledge.NONE).orElseThrow();
-        assertThat(inOven.probabilityOf(Extent.FULL)).isGreaterThan(LoafForecast.planned(plain().plan(), ROOM, LoafKnowledge.NONE).orElseThrow().probabilityOf(Extent.FULL));
+        LoafEnsemble inOven =
+                LoafForecast.planned(oven, ROOM, LoafKnowledge.NONE).orElseThrow();
+        assertThat(inOven.probabilityOf(Extent.FULL))
+                .isGreaterThan(LoafForecast.planned(plain().plan(), ROOM, LoafKnowledge.NONE)
+                        .orElseThrow()
+                        .probabilityOf(Extent.FULL));
         assertThat(GelAdvice.changes(oven)).anyMatch(c -> c.applyTo(oven).process() == Process.COLD);
     }
 }

@@ -20,7 +20,10 @@ import org.junit.jupiter.api.Test;
 class NextVersionTest {
 
     private static BatchPlan plan() {
-        return recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).plan();
+        return recipe().fat("olive-oil", 500)
+                .fat("lard", 264)
+                .fat("coconut-oil-76", 236)
+                .plan();
     }
 
     private static NextVersion after(String condition, BatchPlan plan) {
@@ -43,16 +46,31 @@ class NextVersionTest {
 
     @Test
     void changesTemperatureGelAndSuperfatByASmallStep() {
-        assertThat(after("false-trace", plan().with(PlanFields.MIX_AT, Temperature.celsius(32))).plan().mixAt()).isEqualTo(Temperature.celsius(37));
-        assertThat(after("overheated", plan().with(PlanFields.MIX_AT, Temperature.celsius(29)).with(GelGoal.FORCE)).plan().mixAt()).isEqualTo(Temperature.celsius(27));
+        assertThat(after("false-trace", plan().with(PlanFields.MIX_AT, Temperature.celsius(32)))
+                        .plan()
+                        .mixAt())
+                .isEqualTo(Temperature.celsius(37));
+        assertThat(after(
+                                "overheated",
+                                plan().with(PlanFields.MIX_AT, Temperature.celsius(29))
+                                        .with(GelGoal.FORCE))
+                        .plan()
+                        .mixAt())
+                .isEqualTo(Temperature.celsius(27));
         assertThat(after("overheated", plan().with(GelGoal.FORCE)).plan().gel()).isEqualTo(GelGoal.ALLOW);
-        assertThat(after("overheated", plan().with(GelGoal.PREVENT)).plan().gel()).isEqualTo(GelGoal.PREVENT);
+        assertThat(after("overheated", plan().with(GelGoal.PREVENT)).plan().gel())
+                .isEqualTo(GelGoal.PREVENT);
         assertThat(after("partial-gel", plan()).plan().gel()).isEqualTo(GelGoal.FORCE);
         BatchPlan rich = plan().with(plan().formula().withSuperfat(Share.percent(9)));
         assertThat(after("mushy", rich).plan().formula().superfat()).isEqualTo(Share.percent(5));
         // What was hot stays as hot: no step makes it hotter still, and none colder than fats stay clear.
-        assertThat(after("false-trace", plan().with(PlanFields.MIX_AT, Temperature.celsius(60))).changes()).isEmpty();
-        assertThat(after("seized", plan().with(PlanFields.MIX_AT, Temperature.celsius(25))).plan().mixAt()).isEqualTo(Temperature.celsius(25));
+        assertThat(after("false-trace", plan().with(PlanFields.MIX_AT, Temperature.celsius(60)))
+                        .changes())
+                .isEmpty();
+        assertThat(after("seized", plan().with(PlanFields.MIX_AT, Temperature.celsius(25)))
+                        .plan()
+                        .mixAt())
+                .isEqualTo(Temperature.celsius(25));
     }
 
     @Test
@@ -70,7 +88,9 @@ class NextVersionTest {
                 BatchPlan before = plan().with(plan().formula().withSuperfat(Share.percent(superfat)));
                 BatchPlan next = after(condition.id(), before).plan();
                 assertThat(PlanCheck.of(next).all()).as(condition.id()).isEmpty();
-                double planned = Superfat.of(Weights.planned(next.formula()), next.formula().alkali()).fraction();
+                double planned = Superfat.of(
+                                Weights.planned(next.formula()), next.formula().alkali())
+                        .fraction();
                 // Never less fat than was planned, but for a recipe that had plenty.
                 assertThat(planned).as(condition.id()).isGreaterThanOrEqualTo(Math.min(.05, superfat / 100) - 1e-6);
                 assertThat(next.mixAt().celsius()).isBetween(20.0, 60.0);
@@ -80,7 +100,9 @@ class NextVersionTest {
 
     @Test
     void everyConditionThatAStepIsForIsKnown() {
-        assertThat(StandardKnowledge.all().conditions()).extracting(Condition::id).containsAll(NextVersion.stepped());
+        assertThat(StandardKnowledge.all().conditions())
+                .extracting(Condition::id)
+                .containsAll(NextVersion.stepped());
     }
 
     @Test

@@ -38,7 +38,10 @@ class RescueTest {
     private final List<LoggedEntry> lines = new ArrayList<>();
 
     private static BatchPlan plan() {
-        return recipe().fat("olive-oil", 500).fat("lard", 250).fat("palm-stearin", 250).plan()
+        return recipe().fat("olive-oil", 500)
+                .fat("lard", 250)
+                .fat("palm-stearin", 250)
+                .plan()
                 .with(new Mould("oak loaf", MouldKind.WOODEN_LOAF, 300, 85, 75, 1));
     }
 
@@ -48,7 +51,8 @@ class RescueTest {
     }
 
     private Rescue card(Trouble trouble, double now, double batter) {
-        at(0, new Entry.LyeIntoFats()).at(now - 0.1, new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(batter)));
+        at(0, new Entry.LyeIntoFats())
+                .at(now - 0.1, new Entry.TemperatureRead(MeasurementPoint.BATTER, Temperature.celsius(batter)));
         Instant moment = IN.plusMillis(Math.round(60_000 * now));
         BatchFacts facts = BatchFacts.of(plan(), new BatchLog(BEGUN, lines), moment);
         return Rescue.of(
@@ -125,7 +129,14 @@ class RescueTest {
     void aBatterThatWasNotReadIsSaidToBeGuessed() {
         at(0, new Entry.LyeIntoFats());
         BatchFacts facts = BatchFacts.of(plan(), new BatchLog(BEGUN, lines), IN.plusSeconds(60));
-        Rescue card = Rescue.of(Trouble.RICING, facts, Optional.empty(), TraceKnowledge.PRIOR, LoafKnowledge.NONE, ROOM, IN.plusSeconds(60));
+        Rescue card = Rescue.of(
+                Trouble.RICING,
+                facts,
+                Optional.empty(),
+                TraceKnowledge.PRIOR,
+                LoafKnowledge.NONE,
+                ROOM,
+                IN.plusSeconds(60));
         assertThat(card.why().get(0).pattern()).contains("was not read");
     }
 }

@@ -36,7 +36,11 @@ class AssessmentTest {
     private static final String MADE = "oil 42; @+40m lye in; @+45m light; @+1h poured 38; @+20h cut 8";
 
     private static BatchPlan plain() {
-        return recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98).plan();
+        return recipe().fat("olive-oil", 500)
+                .fat("lard", 264)
+                .fat("coconut-oil-76", 236)
+                .purity(98)
+                .plan();
     }
 
     private static Histories history(BatchPlan plan, String lines) {
@@ -45,7 +49,8 @@ class AssessmentTest {
     }
 
     private static String missing(Assessment of) {
-        return of.gate().map(g -> g.missing().stream().map(m -> m.kind().name()).collect(Collectors.toCollection(TreeSet::new)))
+        return of.gate()
+                .map(g -> g.missing().stream().map(m -> m.kind().name()).collect(Collectors.toCollection(TreeSet::new)))
                 .map(m -> String.join(" ", m))
                 .orElse("no gate");
     }
@@ -56,7 +61,10 @@ class AssessmentTest {
     void says(String lines, double day, String state, String missing) {
         Assessment judged = history(plain(), lines.trim()).at(Duration.ofMinutes(Math.round(day * 24 * 60)));
         if (!state.equals("any")) {
-            assertThat(judged.state().name()).as(missing(judged) + " " + judged.worstHazard().map(h -> h.condition().name() + " " + h.probability())).isEqualTo(state);
+            assertThat(judged.state().name())
+                    .as(missing(judged) + " "
+                            + judged.worstHazard().map(h -> h.condition().name() + " " + h.probability()))
+                    .isEqualTo(state);
         }
         assertThat(judged.isHeld()).isEqualTo(judged.state().isHeld());
         if (judged.isHeld()) {
@@ -64,7 +72,9 @@ class AssessmentTest {
             assertThat(judged.mayBeReleased()).isFalse();
         }
         if (missing.equals("none")) {
-            assertThat(missing(judged)).as("%s", judged.worstHazard().map(h -> h.condition().name() + " " + h.probability())).isEmpty();
+            assertThat(missing(judged))
+                    .as("%s", judged.worstHazard().map(h -> h.condition().name() + " " + h.probability()))
+                    .isEmpty();
             assertThat(judged.mayBeReleased()).isTrue();
         } else if (missing.equals("any")) {
             assertThat(judged.mayBeReleased()).isFalse();
@@ -78,25 +88,50 @@ class AssessmentTest {
 
     @Test
     void aVesselThatIsWeighedLaterHoldsWhatWasWeighedInIt() {
-        BatchPlan plan = recipe().fat("coconut-oil-76", 700).fat("olive-oil", 300).purity(98).plan();
-        Histories heavy = Histories.of(plan).log("olive 300 g", "coconut 700 g in blue bowl no tare", "oil 42", "@+40m lye in", "@+45m light", "@+1h poured 38", "@+20h cut 8");
+        BatchPlan plan = recipe().fat("coconut-oil-76", 700)
+                .fat("olive-oil", 300)
+                .purity(98)
+                .plan();
+        Histories heavy = Histories.of(plan)
+                .log(
+                        "olive 300 g",
+                        "coconut 700 g in blue bowl no tare",
+                        "oil 42",
+                        "@+40m lye in",
+                        "@+45m light",
+                        "@+1h poured 38",
+                        "@+20h cut 8");
         Assessment before = heavy.at(Duration.ofDays(3));
-        Assessment after = heavy.knowing(new KnownVessels(Map.of("blue bowl", Mass.grams(310)), Map.of())).at(Duration.ofDays(3));
+        Assessment after = heavy.knowing(new KnownVessels(Map.of("blue bowl", Mass.grams(310)), Map.of()))
+                .at(Duration.ofDays(3));
         assertThat(after.isHeld()).isTrue();
         assertThat(after.state()).isEqualTo(Assessment.State.HELD);
-        assertThat(after.worstHazard().orElseThrow().probability()).isGreaterThan(before.worstHazard().orElseThrow().probability());
+        assertThat(after.worstHazard().orElseThrow().probability())
+                .isGreaterThan(before.worstHazard().orElseThrow().probability());
         assertThat(after.arises().orElseThrow().reason()).contains("lye-heavy stood at");
     }
 
     /** What is held stays so until a person releases it, whatever is learned of the shelf. */
     @Test
     void noMassOfAVesselEverFreesWhatWasHeld() {
-        BatchPlan plan = recipe().fat("coconut-oil-76", 700).fat("olive-oil", 300).purity(98).plan();
+        BatchPlan plan = recipe().fat("coconut-oil-76", 700)
+                .fat("olive-oil", 300)
+                .purity(98)
+                .plan();
         Random random = new Random(8424);
         for (int n = 0; n < 40; n++) {
-            Histories held = Histories.of(plan).log("olive 300 g", "coconut 700 g in blue bowl no tare", "oil 42", "@+40m lye in", "@+45m light", "@+1h poured 38", "@+20h cut 8")
+            Histories held = Histories.of(plan)
+                    .log(
+                            "olive 300 g",
+                            "coconut 700 g in blue bowl no tare",
+                            "oil 42",
+                            "@+40m lye in",
+                            "@+45m light",
+                            "@+1h poured 38",
+                            "@+20h cut 8")
                     .entry(Duration.ofDays(2), new Entry.Held("lye-heavy stood at 49 %"));
-            KnownVessels known = new KnownVessels(Map.of("blue bowl", Mass.grams(1 + 900 * random.nextDouble())), Map.of());
+            KnownVessels known =
+                    new KnownVessels(Map.of("blue bowl", Mass.grams(1 + 900 * random.nextDouble())), Map.of());
             assertThat(held.knowing(known).at(Duration.ofDays(3)).isHeld()).isTrue();
         }
     }
@@ -104,60 +139,87 @@ class AssessmentTest {
     @Test
     void aBurnIsNotOneHandsSkinWhileSomethingElseSpeaksForAlkali() {
         String calmHands = "; day 10 wash calm on bar 2; day 13 wash calm on bar 4; day 14 wash calm on bar 5";
-        Assessment alone = history(plain(), "made; day 9 wash burns on bar 1" + calmHands).now();
-        Assessment stung = history(plain(), "made; day 9 wash burns on bar 1; day 9 see zap" + calmHands).now();
+        Assessment alone =
+                history(plain(), "made; day 9 wash burns on bar 1" + calmHands).now();
+        Assessment stung = history(plain(), "made; day 9 wash burns on bar 1; day 9 see zap" + calmHands)
+                .now();
         assertThat(skin(alone)).isGreaterThan(2 * skin(stung));
     }
 
     private static double skin(Assessment of) {
-        return of.examined().orElseThrow().diagnosis().reports().stream().filter(r -> r.condition().id().equals("sensitive-skin")).findFirst().orElseThrow().probability();
+        return of.examined().orElseThrow().diagnosis().reports().stream()
+                .filter(r -> r.condition().id().equals("sensitive-skin"))
+                .findFirst()
+                .orElseThrow()
+                .probability();
     }
 
     @Test
     void whatCannotBeJudgedIsHeldAsThat() {
         Histories made = history(plain(), "made; day 9 wash calm");
-        Assessment broken = Assessment.notJudged(plain(), made.batchLog(), "a number is none", Histories.BEGUN.plus(Duration.ofDays(10)));
+        Assessment broken = Assessment.notJudged(
+                plain(), made.batchLog(), "a number is none", Histories.BEGUN.plus(Duration.ofDays(10)));
         assertThat(broken.state()).isEqualTo(Assessment.State.NOT_JUDGED);
         assertThat(broken.arises().orElseThrow().reason()).contains("cannot be judged");
         assertThat(broken.mayBeReleased()).isFalse();
         // On the bench there is nothing to judge.
-        assertThat(Assessment.notJudged(plain(), history(plain(), "oil 42").batchLog(), "a number is none", Histories.BEGUN).isHeld()).isFalse();
+        assertThat(Assessment.notJudged(
+                                plain(), history(plain(), "oil 42").batchLog(), "a number is none", Histories.BEGUN)
+                        .isHeld())
+                .isFalse();
     }
 
     @Nested
     class PartsWithLyeOfTheirOwn {
 
         private BatchPlan divided(Portioning.Way way) {
-            List<Portion> parts = List.of(Portion.sharing("cream", Share.percent(50)), Portion.sharing("goat", Share.percent(50)));
-            BatchPlan plan = way == Portioning.Way.SHARES ? plain().with(new Mould("loaf", MouldKind.WOODEN_LOAF, 300, 80, 75, 1)) : plain();
-            return plan.with(Pouring.PLAIN.divided(new Portioning(way, parts, Share.NONE, null, Portioning.LyeRoute.OWN)));
+            List<Portion> parts =
+                    List.of(Portion.sharing("cream", Share.percent(50)), Portion.sharing("goat", Share.percent(50)));
+            BatchPlan plan = way == Portioning.Way.SHARES
+                    ? plain().with(new Mould("loaf", MouldKind.WOODEN_LOAF, 300, 80, 75, 1))
+                    : plain();
+            return plan.with(
+                    Pouring.PLAIN.divided(new Portioning(way, parts, Share.NONE, null, Portioning.LyeRoute.OWN)));
         }
 
         private Assessment of(Portioning.Way way, String... lines) {
-            return Histories.of(divided(way)).weighedAsPlanned().log(MADE.split(";\\s*")).log(lines).now();
+            return Histories.of(divided(way))
+                    .weighedAsPlanned()
+                    .log(MADE.split(";\\s*"))
+                    .log(lines)
+                    .now();
         }
 
         @Test
         void areTestedEach() {
-            assertThat(missing(of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar"))).contains("TEST");
+            assertThat(missing(of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar")))
+                    .contains("TEST");
             assertThat(missing(of(Portioning.Way.CUPS, "day 9 wash calm"))).contains("TEST");
-            assertThat(of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar", "day 9 wash calm on the goat bar").mayBeReleased()).isTrue();
+            assertThat(of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar", "day 9 wash calm on the goat bar")
+                            .mayBeReleased())
+                    .isTrue();
         }
 
         @Test
         void holdWhenOneOfThemBurns() {
-            Assessment burned = of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar", "day 9 wash burns on the goat bar");
+            Assessment burned =
+                    of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar", "day 9 wash burns on the goat bar");
             assertThat(burned.isHeld()).isTrue();
-            assertThat(burned.examined().orElseThrow().parts().get("cream").anyHazard()).isLessThan(.02);
-            assertThat(burned.examined().orElseThrow().parts().get("goat").anyHazard()).isGreaterThan(.1);
-            assertThat(burned.gate().orElseThrow().missing()).allSatisfy(m -> assertThat(m.part()).isEqualTo("goat"));
+            assertThat(burned.examined().orElseThrow().parts().get("cream").anyHazard())
+                    .isLessThan(.02);
+            assertThat(burned.examined().orElseThrow().parts().get("goat").anyHazard())
+                    .isGreaterThan(.1);
+            assertThat(burned.gate().orElseThrow().missing())
+                    .allSatisfy(m -> assertThat(m.part()).isEqualTo("goat"));
         }
 
         @Test
         void areTestedOnceWhereABarHoldsAllOfThem() {
-            assertThat(of(Portioning.Way.SHARES, "day 9 wash calm").mayBeReleased()).isTrue();
+            assertThat(of(Portioning.Way.SHARES, "day 9 wash calm").mayBeReleased())
+                    .isTrue();
             // A test of one layer alone is of that layer.
-            assertThat(missing(of(Portioning.Way.SHARES, "day 9 wash calm on the cream bar"))).contains("TEST");
+            assertThat(missing(of(Portioning.Way.SHARES, "day 9 wash calm on the cream bar")))
+                    .contains("TEST");
         }
     }
 
@@ -166,7 +228,8 @@ class AssessmentTest {
 
         private Road road(Histories of, Assessment judged) {
             return Histories.DIAGNOSTICIAN.road(
-                    BatchFacts.of(plain(), of.batchLog(), Histories.BEGUN.plus(Duration.ofDays(52))), KnownVessels.NONE,
+                    BatchFacts.of(plain(), of.batchLog(), Histories.BEGUN.plus(Duration.ofDays(52))),
+                    KnownVessels.NONE,
                     judged.examined().orElseThrow());
         }
 
@@ -176,14 +239,22 @@ class AssessmentTest {
             Road road = road(made, made.at(Duration.ofDays(52)));
             assertThat(road.opens()).isTrue();
             assertThat(road.steps()).hasSizeBetween(1, 6);
-            assertThat(road.steps()).extracting(Road.Step::kind).contains(Road.Kind.WASH).doesNotContain(Road.Kind.TITRATE);
+            assertThat(road.steps())
+                    .extracting(Road.Step::kind)
+                    .contains(Road.Kind.WASH)
+                    .doesNotContain(Road.Kind.TITRATE);
         }
 
         @ParameterizedTest
-        @ValueSource(strings = {
-            "made", "made; day 9 no bloom", "made; day 9 wash burns", "made; day 5 see white spots on bar 1", "made; @+5h see oil layer",
-            "oil 42; @+40m lye in; @+45m mash; @+1h poured 50; @+20h cut 8"
-        })
+        @ValueSource(
+                strings = {
+                    "made",
+                    "made; day 9 no bloom",
+                    "made; day 9 wash burns",
+                    "made; day 5 see white spots on bar 1",
+                    "made; @+5h see oil layer",
+                    "oil 42; @+40m lye in; @+45m mash; @+1h poured 50; @+20h cut 8"
+                })
         void leadsToAReleaseWhereItIsWalked(String lines) {
             Histories made = history(plain(), lines);
             Assessment judged = made.at(Duration.ofDays(52));
@@ -194,29 +265,40 @@ class AssessmentTest {
             int bar = 2;
             Instant begun = Histories.BEGUN;
             for (Road.Step step : road.steps()) {
-                long hours = Math.max(24 * 52, Duration.between(begun, step.from()).toHours() + 1);
+                long hours =
+                        Math.max(24 * 52, Duration.between(begun, step.from()).toHours() + 1);
                 String at = "@+" + hours + "h ";
                 switch (step.kind()) {
-                    case WAIT -> { }
+                    case WAIT -> {}
                     case CUT -> made.log(at + "no white spots on bars 2-8");
                     case WASH -> made.log(at + "wash calm on bar " + bar++);
                     case TITRATE -> made.log(at + "titrate 0 on bar " + bar++, at + "titrate 0 on bar " + bar++);
-                    case LOOK -> made.entry(Duration.ofHours(hours), new Entry.Observed(
-                            step.finding(), Presence.LOOKED_AND_ABSENT));
+                    case LOOK ->
+                        made.entry(
+                                Duration.ofHours(hours),
+                                new Entry.Observed(step.finding(), Presence.LOOKED_AND_ABSENT));
                 }
             }
-            assertThat(missing(made.at(Duration.ofDays(70)))).as("after " + road.steps()).isEmpty();
+            assertThat(missing(made.at(Duration.ofDays(70))))
+                    .as("after " + road.steps())
+                    .isEmpty();
         }
     }
 
     @Test
     void movingAllTimesByADayChangesNothingButTheDates() {
-        for (String lines : List.of("made", "made; day 9 wash calm", "made; day 9 wash burns", "made; day 5 see white spots on bar 1")) {
+        for (String lines : List.of(
+                "made", "made; day 9 wash calm", "made; day 9 wash burns", "made; day 5 see white spots on bar 1")) {
             Assessment one = history(plain(), lines).at(Duration.ofDays(10));
-            Assessment other = Histories.of(plain()).later(Duration.ofDays(1)).weighedAsPlanned().log(lines.replace("made", MADE).split(";\\s*")).at(Duration.ofDays(10));
+            Assessment other = Histories.of(plain())
+                    .later(Duration.ofDays(1))
+                    .weighedAsPlanned()
+                    .log(lines.replace("made", MADE).split(";\\s*"))
+                    .at(Duration.ofDays(10));
             assertThat(other.state()).isEqualTo(one.state());
             assertThat(missing(other)).isEqualTo(missing(one));
-            assertThat(other.worstHazard().orElseThrow().probability()).isEqualTo(one.worstHazard().orElseThrow().probability());
+            assertThat(other.worstHazard().orElseThrow().probability())
+                    .isEqualTo(one.worstHazard().orElseThrow().probability());
             assertThat(other.dates().ready()).isEqualTo(one.dates().ready().plus(Duration.ofDays(1)));
         }
     }
@@ -225,8 +307,24 @@ class AssessmentTest {
     @Test
     void aSignOfAHazardNeverOpensTheGate() {
         Random random = new Random(8424);
-        List<String> signs = List.of("see zap", "wash burns", "titrate 0.6", "see weeping", "see white spots", "pen 12", "phenolphthalein pink", "see oil layer");
-        List<String> calm = List.of("wash calm", "titrate 0", "no white spots on bars 2-6", "no weeping", "no zap", "no bloom", "pen 9.6", "titrate 0.03");
+        List<String> signs = List.of(
+                "see zap",
+                "wash burns",
+                "titrate 0.6",
+                "see weeping",
+                "see white spots",
+                "pen 12",
+                "phenolphthalein pink",
+                "see oil layer");
+        List<String> calm = List.of(
+                "wash calm",
+                "titrate 0",
+                "no white spots on bars 2-6",
+                "no weeping",
+                "no zap",
+                "no bloom",
+                "pen 9.6",
+                "titrate 0.03");
         int closed = 0;
         for (int n = 0; n < 60; n++) {
             Histories with = history(plain(), "made");

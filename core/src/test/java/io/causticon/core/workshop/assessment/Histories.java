@@ -52,16 +52,29 @@ final class Histories {
 
     Histories weighedAsPlanned() {
         Weights planned = Weights.planned(plan.formula());
-        planned.fats().forEach(f -> add(BEGUN.plusSeconds(60), new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
+        planned.fats()
+                .forEach(f -> add(
+                        BEGUN.plusSeconds(60),
+                        new Entry.Weighed(Weighable.fat(f.fat().id()), f.mass(), Tare.TAKEN, null)));
         add(BEGUN.plusSeconds(61), new Entry.Weighed(Weighable.NAOH, planned.naoh(), Tare.TAKEN, null));
-        planned.liquids().forEach(l -> add(BEGUN.plusSeconds(62), new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
+        planned.liquids()
+                .forEach(l -> add(
+                        BEGUN.plusSeconds(62),
+                        new Entry.Weighed(Weighable.liquid(l.liquid().id()), l.mass(), Tare.TAKEN, null)));
         return this;
     }
 
     Histories log(String... said) {
         for (String line : said) {
             QuickLine.Reading reading = QuickLine.read(
-                    line.trim(), new QuickContext(plan, BEGUN, BEGUN.plus(Duration.ofDays(400)), ZoneOffset.UTC, Units.METRIC, Findings.vocabulary()));
+                    line.trim(),
+                    new QuickContext(
+                            plan,
+                            BEGUN,
+                            BEGUN.plus(Duration.ofDays(400)),
+                            ZoneOffset.UTC,
+                            Units.METRIC,
+                            Findings.vocabulary()));
             if (!reading.problems().isEmpty()) {
                 throw new IllegalArgumentException(line + ": " + reading.problems());
             }
@@ -84,12 +97,17 @@ final class Histories {
     }
 
     Assessment at(Duration after) {
-        return Assessment.of(plan, batchLog(), new Assessment.Known(DIAGNOSTICIAN, vessels), BEGUN.plus(shift).plus(after));
+        return Assessment.of(
+                plan,
+                batchLog(),
+                new Assessment.Known(DIAGNOSTICIAN, vessels),
+                BEGUN.plus(shift).plus(after));
     }
 
     /** An hour after its last line. */
     Assessment now() {
-        Instant last = lines.stream().map(LoggedEntry::at).max(Instant::compareTo).orElse(BEGUN.plus(shift));
+        Instant last =
+                lines.stream().map(LoggedEntry::at).max(Instant::compareTo).orElse(BEGUN.plus(shift));
         return at(Duration.between(BEGUN.plus(shift), last).plusHours(1));
     }
 }

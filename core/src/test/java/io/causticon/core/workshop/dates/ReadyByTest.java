@@ -24,7 +24,9 @@ class ReadyByTest {
     void threeLoavesOneAfterAnotherThroughOneMould() {
         ReadyBy found = ReadyBy.of(new Goal(40, MARKET, TODAY, 4), LOAF, List.of(), List.of());
         // 42 days before the market, and each three days earlier than the next.
-        assertThat(found.makings()).extracting(Making::on).containsExactly(LocalDate.of(2026, 10, 25), LocalDate.of(2026, 10, 28), LocalDate.of(2026, 10, 31));
+        assertThat(found.makings())
+                .extracting(Making::on)
+                .containsExactly(LocalDate.of(2026, 10, 25), LocalDate.of(2026, 10, 28), LocalDate.of(2026, 10, 31));
         assertThat(found.makings()).allMatch(m -> !m.ready().isAfter(MARKET));
         assertThat(found.missing()).isZero();
     }
@@ -34,7 +36,9 @@ class ReadyByTest {
         List<Taken> mould = List.of(new Taken(LocalDate.of(2026, 10, 30), LocalDate.of(2026, 11, 2)));
         List<BenchTaken> bench = List.of(new BenchTaken(LocalDate.of(2026, 10, 27), 3));
         ReadyBy found = ReadyBy.of(new Goal(40, MARKET, TODAY, 4), LOAF, mould, bench);
-        assertThat(found.makings()).extracting(Making::on).containsExactly(LocalDate.of(2026, 10, 20), LocalDate.of(2026, 10, 23), LocalDate.of(2026, 10, 26));
+        assertThat(found.makings())
+                .extracting(Making::on)
+                .containsExactly(LocalDate.of(2026, 10, 20), LocalDate.of(2026, 10, 23), LocalDate.of(2026, 10, 26));
     }
 
     @Test
@@ -43,7 +47,9 @@ class ReadyByTest {
         assertThat(found.makings()).extracting(Making::on).containsExactly(LocalDate.of(2026, 10, 3));
         assertThat(found.missing()).isEqualTo(25);
         assertThat(found.allReady()).isEqualTo(LocalDate.of(2026, 10, 7).plusDays(42));
-        assertThat(ReadyBy.of(new Goal(40, TODAY, TODAY, 4), LOAF, List.of(), List.of()).makings()).isEmpty();
+        assertThat(ReadyBy.of(new Goal(40, TODAY, TODAY, 4), LOAF, List.of(), List.of())
+                        .makings())
+                .isEmpty();
     }
 
     @Test
@@ -59,18 +65,26 @@ class ReadyByTest {
     void neverTwoInOneMouldNorAfterTheDay() {
         Random random = new Random(5);
         for (int i = 0; i < 300; i++) {
-            Kind kind = new Kind(random.nextInt(1, 30), random.nextInt(7, 100), random.nextInt(1, 8), random.nextDouble(0.5, 9));
-            Goal goal = new Goal(random.nextInt(1, 300), TODAY.plusDays(random.nextInt(0, 200)), TODAY, random.nextDouble(0.5, 9));
-            List<Taken> taken = List.of(new Taken(TODAY.plusDays(random.nextInt(60)), TODAY.plusDays(60 + random.nextInt(20))));
+            Kind kind = new Kind(
+                    random.nextInt(1, 30), random.nextInt(7, 100), random.nextInt(1, 8), random.nextDouble(0.5, 9));
+            Goal goal = new Goal(
+                    random.nextInt(1, 300), TODAY.plusDays(random.nextInt(0, 200)), TODAY, random.nextDouble(0.5, 9));
+            List<Taken> taken =
+                    List.of(new Taken(TODAY.plusDays(random.nextInt(60)), TODAY.plusDays(60 + random.nextInt(20))));
             ReadyBy found = ReadyBy.of(goal, kind, taken, List.of());
             assertThat(found.makings().size()).isLessThanOrEqualTo(ReadyBy.MOST_MAKINGS);
             for (int m = 0; m < found.makings().size(); m++) {
                 Making making = found.makings().get(m);
                 assertThat(making.ready()).isBeforeOrEqualTo(goal.by());
                 assertThat(making.on()).isAfterOrEqualTo(TODAY);
-                assertThat(making.on().isAfter(taken.get(0).to()) || making.on().plusDays(kind.mouldDays() - 1L).isBefore(taken.get(0).from())).isTrue();
+                assertThat(making.on().isAfter(taken.get(0).to())
+                                || making.on()
+                                        .plusDays(kind.mouldDays() - 1L)
+                                        .isBefore(taken.get(0).from()))
+                        .isTrue();
                 if (m > 0) {
-                    assertThat(making.on()).isAfterOrEqualTo(found.makings().get(m - 1).on().plusDays(kind.mouldDays()));
+                    assertThat(making.on())
+                            .isAfterOrEqualTo(found.makings().get(m - 1).on().plusDays(kind.mouldDays()));
                 }
             }
             if (found.missing() > 0 && found.makings().size() < ReadyBy.MOST_MAKINGS) {

@@ -16,15 +16,20 @@ import org.junit.jupiter.api.Test;
 class HurriedBenchTest {
 
     private static List<String> faults(long seed, List<Deed> deeds) {
-        return HurriedBench.of(seed, deeds).faults().stream().map(HurriedBench.Fault::what).toList();
+        return HurriedBench.of(seed, deeds).faults().stream()
+                .map(HurriedBench.Fault::what)
+                .toList();
     }
 
     /** By the book: cold and slow where it can scorch, matched, blended to a thin batter, scented, poured. */
     private static List<Deed> byTheBook(long seed) {
         List<Deed> deeds = new ArrayList<>(List.of(Deed.ICE_BATH));
-        boolean scorches = ScorchLimit.of(Weights.planned(HurriedBench.of(seed, List.of()).plan().formula()), AdditionStage.LYE).isPresent();
+        boolean scorches = ScorchLimit.of(
+                        Weights.planned(HurriedBench.of(seed, List.of()).plan().formula()), AdditionStage.LYE)
+                .isPresent();
         for (int n = 0; n < 6; n++) {
-            deeds.addAll(scorches ? List.of(Deed.FEED_PORTION, Deed.WAIT_TWO, Deed.WAIT_TWO) : List.of(Deed.FEED_PORTION));
+            deeds.addAll(
+                    scorches ? List.of(Deed.FEED_PORTION, Deed.WAIT_TWO, Deed.WAIT_TWO) : List.of(Deed.FEED_PORTION));
         }
         deeds.add(Deed.STRAIN);
         HurriedBench bench = HurriedBench.of(seed, deeds);
@@ -48,7 +53,8 @@ class HurriedBenchTest {
     }
 
     private static boolean isOfMilk(HurriedBench bench) {
-        return bench.plan().formula().liquidParts().stream().anyMatch(l -> l.liquid().id().contains("milk"));
+        return bench.plan().formula().liquidParts().stream()
+                .anyMatch(l -> l.liquid().id().contains("milk"));
     }
 
     /** What looks thick at once is fat that sets: blended on, it comes to trace. */
@@ -59,7 +65,8 @@ class HurriedBenchTest {
     @Test
     void whatIsRushedGoesWrongAndSaysWhy() {
         for (long seed = 0; seed < 6; seed++) {
-            List<String> rushed = faults(seed, List.of(Deed.FEED_ALL, Deed.WAIT_TWO, Deed.WAIT_TWO, Deed.MEET, Deed.POUR));
+            List<String> rushed =
+                    faults(seed, List.of(Deed.FEED_ALL, Deed.WAIT_TWO, Deed.WAIT_TWO, Deed.MEET, Deed.POUR));
             assertThat(rushed).as("seed " + seed).contains("lye pockets", "separation");
             HurriedBench bench = HurriedBench.of(seed, List.of(Deed.FEED_ALL, Deed.MEET, Deed.POUR));
             assertThat(bench.isOver()).isTrue();
@@ -70,7 +77,10 @@ class HurriedBenchTest {
             List<Deed> late = new ArrayList<>(List.of(Deed.FEED_ALL, Deed.STRAIN, Deed.MEET));
             late.addAll(Collections.nCopies(60, Deed.BURST));
             late.add(Deed.POUR);
-            assertThat(faults(seed, late)).as("blended to a mash " + seed).contains("seized").doesNotContain("separation", "lye pockets");
+            assertThat(faults(seed, late))
+                    .as("blended to a mash " + seed)
+                    .contains("seized")
+                    .doesNotContain("separation", "lye pockets");
         }
     }
 
@@ -93,12 +103,16 @@ class HurriedBenchTest {
         HurriedBench bench = HurriedBench.of(3, List.of(Deed.POUR, Deed.BURST, Deed.MEET, Deed.SCENT, Deed.STRAIN));
         assertThat(bench.isMet()).isFalse();
         assertThat(bench.minute()).isLessThan(1);
-        assertThat(bench.open()).contains(Deed.FEED_ALL, Deed.FEED_PORTION, Deed.ICE_BATH, Deed.WARM_FATS).doesNotContain(Deed.MEET, Deed.POUR);
+        assertThat(bench.open())
+                .contains(Deed.FEED_ALL, Deed.FEED_PORTION, Deed.ICE_BATH, Deed.WARM_FATS)
+                .doesNotContain(Deed.MEET, Deed.POUR);
         HurriedBench waited = HurriedBench.of(3, Collections.nCopies(200, Deed.WAIT_TEN));
         assertThat(waited.isGivenUp()).isTrue();
         assertThat(waited.open()).isEmpty();
         assertThat(waited.faults()).extracting(HurriedBench.Fault::what).containsExactly("given up");
         assertThat(HurriedBench.read(List.of("MEET", "RUN", "", "pour"))).containsExactly(Deed.MEET);
-        assertThat(HurriedBench.of(3, List.of(Deed.ICE_BATH, Deed.ICE_BATH)).open()).contains(Deed.OUT_OF_BATH).doesNotContain(Deed.ICE_BATH);
+        assertThat(HurriedBench.of(3, List.of(Deed.ICE_BATH, Deed.ICE_BATH)).open())
+                .contains(Deed.OUT_OF_BATH)
+                .doesNotContain(Deed.ICE_BATH);
     }
 }

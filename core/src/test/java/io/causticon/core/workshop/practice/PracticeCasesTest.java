@@ -35,13 +35,17 @@ class PracticeCasesTest {
         assertThat(hazards).as("cases with a hazard").isGreaterThan(3);
     }
 
-    /** Whether it has a hazard. Named wholly and rightly, it is held or given away; the wrong one of these is worth less, and with a hazard nothing. */
+    /**
+     * Whether it has a hazard. Named wholly and rightly, it is held or given away; the wrong one of these is worth
+     * less, and with a hazard nothing.
+     */
     private static boolean reviewed(PracticeCase practice, PracticeSolver.Solved solved) {
         Set<String> all = practice.conditions();
         String one = all.iterator().next();
         boolean hazard = all.stream().anyMatch(PracticeReview::isHazard);
         PracticeReview held = PracticeReview.of(solved.sitting(), new PracticeReview.Conclusion(all, true, one, .9));
-        PracticeReview released = PracticeReview.of(solved.sitting(), new PracticeReview.Conclusion(all, false, one, .9));
+        PracticeReview released =
+                PracticeReview.of(solved.sitting(), new PracticeReview.Conclusion(all, false, one, .9));
         assertThat(held.right()).isTrue();
         assertThat(held.missed()).isEmpty();
         assertThat(held.remedyRight()).isTrue();
@@ -54,7 +58,8 @@ class PracticeCasesTest {
             assertThat(held.heldInVain()).isTrue();
             assertThat(released.releasedHazard()).isFalse();
         }
-        PracticeReview blind = PracticeReview.of(solved.sitting(), new PracticeReview.Conclusion(Set.of(), !hazard, "", .9));
+        PracticeReview blind =
+                PracticeReview.of(solved.sitting(), new PracticeReview.Conclusion(Set.of(), !hazard, "", .9));
         assertThat(blind.right()).isFalse();
         assertThat(blind.points()).isLessThan(Math.max(1, Math.max(held.points(), released.points())));
         return hazard;
@@ -71,22 +76,39 @@ class PracticeCasesTest {
         assertThat(begun.minutes()).isZero();
         PracticeMove look = PracticeMove.look(begun.open().get(0).id());
         // Twice the same look is one; what is no look is none.
-        PracticeSitting looked = PracticeSitting.of(one, List.of(look, look, PracticeMove.look("no-such-look"), PracticeMove.days(3)));
+        PracticeSitting looked =
+                PracticeSitting.of(one, List.of(look, look, PracticeMove.look("no-such-look"), PracticeMove.days(3)));
         assertThat(looked.done()).hasSize(2);
         assertThat(looked.minutes()).isEqualTo(begun.open().get(0).minutes());
         assertThat(looked.day()).isGreaterThanOrEqualTo(begun.day() + 3);
-        PracticeCase hot = IntStream.range(0, 200).mapToObj(seed -> PracticeCase.draw(PracticeLevel.LOOKALIKES, seed)).filter(c -> c.conditions().contains("lye-heavy")).findFirst().orElseThrow();
-        PracticeSitting burnt = PracticeSitting.of(hot, List.of(PracticeMove.days(10), PracticeMove.of(PracticeMove.Kind.WASH), PracticeMove.of(PracticeMove.Kind.TITRATE)));
+        PracticeCase hot = IntStream.range(0, 200)
+                .mapToObj(seed -> PracticeCase.draw(PracticeLevel.LOOKALIKES, seed))
+                .filter(c -> c.conditions().contains("lye-heavy"))
+                .findFirst()
+                .orElseThrow();
+        PracticeSitting burnt = PracticeSitting.of(
+                hot,
+                List.of(
+                        PracticeMove.days(10),
+                        PracticeMove.of(PracticeMove.Kind.WASH),
+                        PracticeMove.of(PracticeMove.Kind.TITRATE)));
         assertThat(burnt.burnt()).isEqualTo(hot.drawn().burns() ? 1 : 0);
-        assertThat(burnt.done().get(2).entry()).contains(new Entry.Titrated(hot.drawn().freeAlkaliPercent()));
+        assertThat(burnt.done().get(2).entry())
+                .contains(new Entry.Titrated(hot.drawn().freeAlkaliPercent()));
         assertThat(Findings.find(hot.brought().get(0))).isPresent();
     }
 
     @Test
     void movesAreReadAsTheyWereWrittenAndNothingElseIs() {
-        List<PracticeMove> moves = List.of(PracticeMove.look("zap"), PracticeMove.days(7), PracticeMove.of(PracticeMove.Kind.WASH), PracticeMove.of(PracticeMove.Kind.TITRATE));
-        String written = String.join("\n", moves.stream().map(PracticeMove::written).toList());
-        assertThat(PracticeMove.readAll(written + "\nWAIT 99\nWAIT -1\nLOOK\nRELEASE\n\nWASH now")).isEqualTo(moves);
+        List<PracticeMove> moves = List.of(
+                PracticeMove.look("zap"),
+                PracticeMove.days(7),
+                PracticeMove.of(PracticeMove.Kind.WASH),
+                PracticeMove.of(PracticeMove.Kind.TITRATE));
+        String written =
+                String.join("\n", moves.stream().map(PracticeMove::written).toList());
+        assertThat(PracticeMove.readAll(written + "\nWAIT 99\nWAIT -1\nLOOK\nRELEASE\n\nWASH now"))
+                .isEqualTo(moves);
     }
 
     @Test
@@ -98,10 +120,21 @@ class PracticeCasesTest {
             List<String> backwards = new ArrayList<>(order);
             Collections.reverse(backwards);
             assertThat(drill.progress(backwards).isThrough()).isFalse();
-            assertThat(drill.progress(backwards).slips()).hasSize(order.size() - 1).noneMatch(Drill.Slip::harmful);
+            assertThat(drill.progress(backwards).slips())
+                    .hasSize(order.size() - 1)
+                    .noneMatch(Drill.Slip::harmful);
             List<Drill.Option> options = drill.options(5);
-            assertThat(options).hasSameSizeAs(drill.options(6)).extracting(Drill.Option::id).doesNotHaveDuplicates().containsAll(order);
-            options.stream().filter(o -> !order.contains(o.id())).forEach(o -> assertThat(drill.progress(List.of(o.id(), "nothing")).slips()).singleElement().matches(Drill.Slip::harmful));
+            assertThat(options)
+                    .hasSameSizeAs(drill.options(6))
+                    .extracting(Drill.Option::id)
+                    .doesNotHaveDuplicates()
+                    .containsAll(order);
+            options.stream()
+                    .filter(o -> !order.contains(o.id()))
+                    .forEach(o -> assertThat(
+                                    drill.progress(List.of(o.id(), "nothing")).slips())
+                            .singleElement()
+                            .matches(Drill.Slip::harmful));
         }
     }
 
@@ -117,7 +150,8 @@ class PracticeCasesTest {
         assertThat(skill.hazardsReleased()).isEqualTo(1);
         assertThat(skill.needless()).isEqualTo(10);
         assertThat(skill.brier()).isCloseTo((8 * .04 + 2 * .64 + .25) / 11, within(1e-9));
-        assertThat(skill.calibration()).containsExactly(new Skill.Calibration(0, 54, 1, 0), new Skill.Calibration(75, 89, 10, 8));
+        assertThat(skill.calibration())
+                .containsExactly(new Skill.Calibration(0, 54, 1, 0), new Skill.Calibration(75, 89, 10, 8));
         assertThat(Skill.of(List.of()).brier()).isZero();
     }
 }

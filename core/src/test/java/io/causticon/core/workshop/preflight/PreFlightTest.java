@@ -31,7 +31,8 @@ class PreFlightTest {
     }
 
     static String words(Phrase phrase) {
-        return phrase.written(v -> v instanceof Mass m ? String.format(Locale.ROOT, "%.1f g", m.grams()) : v.toString());
+        return phrase.written(
+                v -> v instanceof Mass m ? String.format(Locale.ROOT, "%.1f g", m.grams()) : v.toString());
     }
 
     private static Recipes plain() {
@@ -45,11 +46,10 @@ class PreFlightTest {
 
     @Test
     void warnsWhenTheSuperfatReachesBelowZero() {
-        assertThat(bites(plain().superfat(1)))
-                .anySatisfy(b -> {
-                    assertThat(words(b.title())).isEqualTo("Superfat reaches below zero");
-                    assertThat(b.dangerous()).isTrue();
-                });
+        assertThat(bites(plain().superfat(1))).anySatisfy(b -> {
+            assertThat(words(b.title())).isEqualTo("Superfat reaches below zero");
+            assertThat(b.dangerous()).isTrue();
+        });
     }
 
     @Test
@@ -71,28 +71,36 @@ class PreFlightTest {
         assertThat(bites(small)).anySatisfy(b -> {
             assertThat(words(b.title())).startsWith("The scale cannot show");
             BatchPlan landed = b.changes().get(0).applyTo(small.plan());
-            assertThat(PreFlight.of(landed, LyePeak.of(landed, ROOM), Optional.empty(), WorkshopFacts.unknown(ROOM)).stream().map(x -> words(x.title()))).noneMatch(x -> x.startsWith("The scale cannot show"));
+            assertThat(
+                            PreFlight.of(
+                                            landed,
+                                            LyePeak.of(landed, ROOM),
+                                            Optional.empty(),
+                                            WorkshopFacts.unknown(ROOM))
+                                    .stream()
+                                    .map(x -> words(x.title())))
+                    .noneMatch(x -> x.startsWith("The scale cannot show"));
         });
     }
 
     @Test
     void keepsItsAlarmForABoilOverThatIsLikely() {
         // Thirty grams of citric acid a kilogram and strong lye: 129 C without losses, and a pot that boils at 118.
-        assertThat(bites(plain().target(LiquidTarget.concentration(.40)).additive("citric-acid", 27))).anySatisfy(b -> {
-            assertThat(words(b.title())).isEqualTo("The lye pot may boil over");
-            assertThat(b.dangerous()).isTrue();
-        });
+        assertThat(bites(plain().target(LiquidTarget.concentration(.40)).additive("citric-acid", 27)))
+                .anySatisfy(b -> {
+                    assertThat(words(b.title())).isEqualTo("The lye pot may boil over");
+                    assertThat(b.dangerous()).isTrue();
+                });
     }
 
     @Test
     void warnsOfTooMuchOfAFragranceAsADanger() {
-        assertThat(bites(plain().additive("eo-lavender", 90)))
-                .anySatisfy(b -> {
-                    assertThat(words(b.title())).contains("lavender, too much");
-                    // The cap is 45 g a kg; 900 g of fats take 40.5 g.
-                    assertThat(words(b.changes().get(0).label())).isEqualTo("Make it 40.5 g");
-                    assertThat(b.dangerous()).isTrue();
-                });
+        assertThat(bites(plain().additive("eo-lavender", 90))).anySatisfy(b -> {
+            assertThat(words(b.title())).contains("lavender, too much");
+            // The cap is 45 g a kg; 900 g of fats take 40.5 g.
+            assertThat(words(b.changes().get(0).label())).isEqualTo("Make it 40.5 g");
+            assertThat(b.dangerous()).isTrue();
+        });
     }
 
     @Test
@@ -103,7 +111,8 @@ class PreFlightTest {
 
     @Test
     void warnsWhenTheMouldRunsOver() {
-        assertThat(titles(recipe().fat("olive-oil", 1900).fat("coconut-oil-76", 600))).contains("It runs over");
+        assertThat(titles(recipe().fat("olive-oil", 1900).fat("coconut-oil-76", 600)))
+                .contains("It runs over");
     }
 
     @Nested
@@ -124,7 +133,11 @@ class PreFlightTest {
         @Test
         void stayBelowTheBalanceWithoutLosses() {
             // 33.3 % lye from 20 C: 110.3 C without any loss, 97-98 C in a plastic jug.
-            LyePeak peak = LyePeak.of(recipe().fat("olive-oil", 1000).target(LiquidTarget.ratio(2)).plan(), ROOM);
+            LyePeak peak = LyePeak.of(
+                    recipe().fat("olive-oil", 1000)
+                            .target(LiquidTarget.ratio(2))
+                            .plan(),
+                    ROOM);
             assertThat(peak.without().celsius()).isCloseTo(110.3, within(0.2));
             assertThat(peak.expected().celsius()).isCloseTo(97.7, within(1.5));
         }

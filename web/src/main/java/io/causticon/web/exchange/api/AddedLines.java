@@ -16,5 +16,12 @@ import java.util.UUID;
 record AddedLines(
         List<UUID> lines,
         List<String> says,
-        @Schema(description = "Whether the same was sent before under the same Idempotency-Key: nothing was added a second time.") boolean before,
-        @Schema(description = "How the batch stands now: a line may be what holds it.") BatchState batch) {}
+
+        @Schema(
+                description =
+                        "Whether the same was sent before under the same Idempotency-Key: nothing was added a second"
+                                + " time.")
+        boolean before,
+
+        @Schema(description = "How the batch stands now: a line may be what holds it.")
+        BatchState batch) {}

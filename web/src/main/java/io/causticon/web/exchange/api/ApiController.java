@@ -61,18 +61,40 @@ import tools.jackson.databind.JsonNode;
 /** Batches for other programs; docs/api.md says how they ask. */
 @RestController
 @OpenAPIDefinition(
-        info = @Info(
-                title = "Batches of a workshop",
-                version = "1",
-                description = "Batches read and lines added by programs, as docs/api.md tells. Masses are in grams, temperatures in degrees Celsius, moments in UTC."),
+        info =
+                @Info(
+                        title = "Batches of a workshop",
+                        version = "1",
+                        description =
+                                "Batches read and lines added by programs, as docs/api.md tells. Masses are in grams,"
+                                        + " temperatures in degrees Celsius, moments in UTC."),
         security = @SecurityRequirement(name = "token"))
-@SecurityScheme(name = "token", type = SecuritySchemeType.HTTP, scheme = "bearer", description = "Made by the owner under Settings, Programs.")
+@SecurityScheme(
+        name = "token",
+        type = SecuritySchemeType.HTTP,
+        scheme = "bearer",
+        description = "Made by the owner under Settings, Programs.")
 @Tag(name = "Batches")
-@ApiResponse(responseCode = "400", description = "It cannot be read; detail says what it wants.", content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
-@ApiResponse(responseCode = "401", description = "No token, or one that is over.", content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
-@ApiResponse(responseCode = "403", description = "The token may not.", content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
-@ApiResponse(responseCode = "404", description = "There is none.", content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
-@ApiResponse(responseCode = "429", description = "Too often; Retry-After says how many seconds to wait.", content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+@ApiResponse(
+        responseCode = "400",
+        description = "It cannot be read; detail says what it wants.",
+        content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+@ApiResponse(
+        responseCode = "401",
+        description = "No token, or one that is over.",
+        content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+@ApiResponse(
+        responseCode = "403",
+        description = "The token may not.",
+        content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+@ApiResponse(
+        responseCode = "404",
+        description = "There is none.",
+        content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+@ApiResponse(
+        responseCode = "429",
+        description = "Too often; Retry-After says how many seconds to wait.",
+        content = @Content(mediaType = ApiController.FAULT, schema = @Schema(implementation = ProblemDetail.class)))
 class ApiController {
 
     static final String FAULT = MediaType.APPLICATION_PROBLEM_JSON_VALUE;
@@ -87,7 +109,13 @@ class ApiController {
     private final EntryCodec codec;
     private final Clock clock;
 
-    ApiController(Summaries summaries, BatchService batches, Logbook logbook, Documents documents, EntryCodec codec, Clock clock) {
+    ApiController(
+            Summaries summaries,
+            BatchService batches,
+            Logbook logbook,
+            Documents documents,
+            EntryCodec codec,
+            Clock clock) {
         this.summaries = summaries;
         this.batches = batches;
         this.logbook = logbook;
@@ -100,12 +128,18 @@ class ApiController {
     @ApiResponse(responseCode = "200", description = "That is it.", useReturnTypeSchema = true)
     @GetMapping(path = BATCHES, produces = MediaType.APPLICATION_JSON_VALUE)
     ListedBatches list(
-            @Parameter(description = "alive: neither released nor given up", schema = @Schema(allowableValues = {"alive", "held", "ready", "abandoned", "all"}))
+            @Parameter(
+                            description = "alive: neither released nor given up",
+                            schema = @Schema(allowableValues = {"alive", "held", "ready", "abandoned", "all"}))
                     @RequestParam(defaultValue = "all")
                     String which,
-            @Parameter(description = "Part of a name, a code, a mould or a fat") @RequestParam(defaultValue = "") String find,
-            @Parameter(description = "The next of the part before") @RequestParam(required = false) @Nullable UUID after,
-            @Parameter(schema = @Schema(type = "integer", minimum = "1", maximum = "200", defaultValue = "50")) @RequestParam(defaultValue = "50") int limit) {
+            @Parameter(description = "Part of a name, a code, a mould or a fat") @RequestParam(defaultValue = "")
+                    String find,
+            @Parameter(description = "The next of the part before") @RequestParam(required = false) @Nullable
+                    UUID after,
+            @Parameter(schema = @Schema(type = "integer", minimum = "1", maximum = "200", defaultValue = "50"))
+                    @RequestParam(defaultValue = "50")
+                    int limit) {
         Summaries.Which of = Stream.of(Summaries.Which.values())
                 .filter(w -> w.name().toLowerCase(Locale.ROOT).equals(which))
                 .findFirst()
@@ -116,26 +150,37 @@ class ApiController {
         if (after != null && summaries.of(new BatchId(after)).isEmpty()) {
             throw new NewLine.BadLine("after wants the next of the part before; there is no such batch.");
         }
-        Summaries.Page page = summaries.page(of, find, Optional.empty(), Optional.ofNullable(after).map(BatchId::new), limit);
+        Summaries.Page page = summaries.page(
+                of, find, Optional.empty(), Optional.ofNullable(after).map(BatchId::new), limit);
         List<BatchSummary> found = page.batches();
-        return new ListedBatches(found.stream().map(BatchState::of).toList(), page.more() ? found.get(found.size() - 1).id().value() : null);
+        return new ListedBatches(
+                found.stream().map(BatchState::of).toList(),
+                page.more() ? found.get(found.size() - 1).id().value() : null);
     }
 
     @Operation(operationId = "getBatch", summary = "How a batch stands")
     @ApiResponse(responseCode = "200", description = "That is it.", useReturnTypeSchema = true)
     @GetMapping(path = BATCHES + "/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
     BatchState one(@PathVariable UUID id) {
-        return summaries.of(new BatchId(id)).map(BatchState::of).orElseThrow(() -> new NotFoundException("batch " + id));
+        return summaries
+                .of(new BatchId(id))
+                .map(BatchState::of)
+                .orElseThrow(() -> new NotFoundException("batch " + id));
     }
 
     @Operation(
             operationId = "getDocument",
             summary = "A batch as a document",
             description = "Plan, log and names of pictures, as batch.schema.json of docs/formats has it.",
-            responses = @ApiResponse(responseCode = "200", content = @Content(mediaType = "application/json", schema = @Schema(type = "object"))))
+            responses =
+                    @ApiResponse(
+                            responseCode = "200",
+                            content = @Content(mediaType = "application/json", schema = @Schema(type = "object"))))
     @GetMapping(path = BATCHES + "/{id}/document", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<byte[]> document(@PathVariable UUID id) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(documents.json(DocumentKind.BATCH, id).orElseThrow(() -> new NotFoundException("batch " + id)));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(documents.json(DocumentKind.BATCH, id).orElseThrow(() -> new NotFoundException("batch " + id)));
     }
 
     @Operation(operationId = "getLines", summary = "The log of a batch, with every revision")
@@ -143,32 +188,61 @@ class ApiController {
     @GetMapping(path = BATCHES + "/{id}/lines", produces = MediaType.APPLICATION_JSON_VALUE)
     LogState lines(
             @PathVariable UUID id,
-            @Parameter(description = "Only what was recorded then or later. A line is known by its id and revision: what was told before may be told again.")
+            @Parameter(
+                            description =
+                                    "Only what was recorded then or later. A line is known by its id and revision:"
+                                            + " what was told before may be told again.")
                     @RequestParam(required = false)
-                    @Nullable Instant since,
+                    @Nullable
+                    Instant since,
             @Parameter(hidden = true) @AuthenticationPrincipal Caller caller) {
-        return LogState.of(batches.get(new BatchId(id)), since == null ? Instant.MIN : since, codec, caller.maker().formats());
+        return LogState.of(
+                batches.get(new BatchId(id)),
+                since == null ? Instant.MIN : since,
+                codec,
+                caller.maker().formats());
     }
 
     @Operation(
             operationId = "addLine",
             summary = "Adds a line to a log",
-            description = "It is looked at as one that is typed at the bench is, signed with the token's name, and only ever taken back by a person. What it speaks"
-                    + " for may hold the batch. Deeds (holding, releasing, giving up, settling what a bar has, putting back what was set apart) are left to"
-                    + " persons.",
-            requestBody = @io.swagger.v3.oas.annotations.parameters.RequestBody(
-                    required = true,
-                    content = @Content(mediaType = "application/json", schema = @Schema(implementation = NewLine.class))))
+            description =
+                    "It is looked at as one that is typed at the bench is, signed with the token's name, and only ever"
+                        + " taken back by a person. What it speaks for may hold the batch. Deeds (holding, releasing,"
+                        + " giving up, settling what a bar has, putting back what was set apart) are left to persons.",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = "application/json",
+                                            schema = @Schema(implementation = NewLine.class))))
     @ApiResponse(responseCode = "201", description = "It is on the disk.", useReturnTypeSchema = true)
-    @ApiResponse(responseCode = "200", description = "It was sent before, and stands there once.", useReturnTypeSchema = true)
-    @ApiResponse(responseCode = "409", description = "Another line was sent under this key, or the batch cannot be worked with.", content = @Content(mediaType = FAULT, schema = @Schema(implementation = ProblemDetail.class)))
-    @ApiResponse(responseCode = "422", description = "It cannot stand in this log, or is not understood; maybe has what it may have meant. Or something about it is asked first: doubts has what, and the line is kept when it comes again with their kinds in answers.", content = @Content(mediaType = FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+    @ApiResponse(
+            responseCode = "200",
+            description = "It was sent before, and stands there once.",
+            useReturnTypeSchema = true)
+    @ApiResponse(
+            responseCode = "409",
+            description = "Another line was sent under this key, or the batch cannot be worked with.",
+            content = @Content(mediaType = FAULT, schema = @Schema(implementation = ProblemDetail.class)))
+    @ApiResponse(
+            responseCode = "422",
+            description =
+                    "It cannot stand in this log, or is not understood; maybe has what it may have meant. Or something"
+                            + " about it is asked first: doubts has what, and the line is kept when it comes again with"
+                            + " their kinds in answers.",
+            content = @Content(mediaType = FAULT, schema = @Schema(implementation = ProblemDetail.class)))
     @PostMapping(path = BATCHES + "/{id}/lines", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<AddedLines> add(
             @PathVariable UUID id,
-            @Parameter(description = "The same line sent twice under one key is added once. Without it, each is another.", schema = @Schema(maxLength = 200))
+            @Parameter(
+                            description = "The same line sent twice under one key is added once. Without it, each is"
+                                    + " another.",
+                            schema = @Schema(maxLength = 200))
                     @RequestHeader(name = "Idempotency-Key", required = false)
-                    @Nullable String key,
+                    @Nullable
+                    String key,
             @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.CONTENT_TYPE, defaultValue = "") String type,
             @RequestBody byte[] body,
             @Parameter(hidden = true) @AuthenticationPrincipal Caller caller) {
@@ -178,20 +252,31 @@ class ApiController {
         NewLine line = NewLine.read(body);
         BatchId batchId = new BatchId(id);
         Batch batch = batches.get(batchId);
-        Logbook.Reading read = line.entry() == null ? typed(batch, line, caller) : new Logbook.Reading(List.of(entry(line.entry())), Optional.empty(), List.of());
+        Logbook.Reading read = line.entry() == null
+                ? typed(batch, line, caller)
+                : new Logbook.Reading(List.of(entry(line.entry())), Optional.empty(), List.of());
         read.entries().forEach(e -> checkScope(e, batch, caller));
         Instant now = clock.instant();
         Instant at = Optional.ofNullable(line.at()).or(read::at).orElse(now);
         TimeNotation.check("at", at, batch.log().begun(), now);
         BatchService.Taken taken = batches.log(
-                batchId, read.entries(), at.isAfter(now) ? now : at, caller.signature(), key == null || key.isBlank() ? "" : caller.token() + " " + key,
+                batchId,
+                read.entries(),
+                at.isAfter(now) ? now : at,
+                caller.signature(),
+                key == null || key.isBlank() ? "" : caller.token() + " " + key,
                 Answers.named(line.answers()));
-        List<String> says = read.entries().stream().map(e -> EntryWords.of(e, batch.names(), caller.maker().formats()).text()).toList();
-        return ResponseEntity.status(taken.before() ? HttpStatus.OK : HttpStatus.CREATED).body(new AddedLines(taken.lines(), says, taken.before(), one(id)));
+        List<String> says = read.entries().stream()
+                .map(e -> EntryWords.of(e, batch.names(), caller.maker().formats())
+                        .text())
+                .toList();
+        return ResponseEntity.status(taken.before() ? HttpStatus.OK : HttpStatus.CREATED)
+                .body(new AddedLines(taken.lines(), says, taken.before(), one(id)));
     }
 
     private Logbook.Reading typed(Batch batch, NewLine line, Caller caller) {
-        Logbook.Reading read = logbook.understand(batch, String.valueOf(line.says()), "", Duration.ZERO, caller.maker());
+        Logbook.Reading read =
+                logbook.understand(batch, String.valueOf(line.says()), "", Duration.ZERO, caller.maker());
         if (!read.problems().isEmpty()) {
             throw new NotUnderstood(read.problems(), Logbook.maybe(read.problems(), String.valueOf(line.says())));
         }
@@ -217,17 +302,23 @@ class ApiController {
     }
 
     private static String field(JacksonException e) {
-        String path = String.join(".", e.getPath().stream().map(p -> p.getPropertyName() == null ? "[]" : p.getPropertyName()).toList());
+        String path = String.join(
+                ".",
+                e.getPath().stream()
+                        .map(p -> p.getPropertyName() == null ? "[]" : p.getPropertyName())
+                        .toList());
         return path.isEmpty() ? "" : ": look at " + NewLine.shortened(path);
     }
 
     private static void checkScope(Entry entry, Batch batch, Caller caller) {
-        String words = EntryWords.of(entry, batch.names(), caller.maker().formats()).text();
+        String words =
+                EntryWords.of(entry, batch.names(), caller.maker().formats()).text();
         if (!Scope.isForPrograms(entry)) {
             throw new NotAllowed("A person does that before the batch, no program: " + words + ".");
         }
         if (caller.scopes().stream().noneMatch(s -> s.adds(entry))) {
-            throw new NotAllowed("This token may " + Scope.MEASURE.words() + " alone, and that is none: " + words + ".");
+            throw new NotAllowed(
+                    "This token may " + Scope.MEASURE.words() + " alone, and that is none: " + words + ".");
         }
     }
 

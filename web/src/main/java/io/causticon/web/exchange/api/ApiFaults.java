@@ -75,7 +75,13 @@ class ApiFaults {
                 .map(d -> new Asked(
                         d.kind().name(),
                         caller.maker().formats().phrase(d.words()),
-                        d.meant().stream().map(m -> EntryWords.of(m, e.batch().names(), caller.maker().formats()).text()).toList()))
+                        d.meant().stream()
+                                .map(m -> EntryWords.of(
+                                                m,
+                                                e.batch().names(),
+                                                caller.maker().formats())
+                                        .text())
+                                .toList()))
                 .toList();
         detail.setDetail(asked.stream().map(Asked::asks).collect(Collectors.joining(" ")));
         detail.setProperty("doubts", asked);
@@ -95,7 +101,8 @@ class ApiFaults {
     ProblemDetail problems(ProblemsException e, @AuthenticationPrincipal Caller caller) {
         if (e.problems().stream().anyMatch(p -> p.key() == ProblemKey.FORM_USED)) {
             return ProblemDetail.forStatusAndDetail(
-                    HttpStatus.CONFLICT, "Under this Idempotency-Key another line was sent before. That one is kept, and this one is not.");
+                    HttpStatus.CONFLICT,
+                    "Under this Idempotency-Key another line was sent before. That one is kept, and this one is not.");
         }
         ProblemDetail detail = ProblemDetail.forStatus(UNPROCESSABLE);
         detail.setDetail(said(e.problems(), caller));
@@ -103,7 +110,11 @@ class ApiFaults {
     }
 
     private String said(List<Problem> problems, Caller caller) {
-        return String.join(" ", problems.stream().map(p -> words.of(p, caller.maker().formats())).toList());
+        return String.join(
+                " ",
+                problems.stream()
+                        .map(p -> words.of(p, caller.maker().formats()))
+                        .toList());
     }
 
     @ExceptionHandler(UnreadableException.class)
@@ -113,7 +124,9 @@ class ApiFaults {
 
     @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
     ProblemDetail atOnce() {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "The same was being changed at the same moment. Send it again under the same key.");
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.CONFLICT,
+                "The same was being changed at the same moment. Send it again under the same key.");
     }
 
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)

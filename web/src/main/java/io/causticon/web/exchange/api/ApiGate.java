@@ -46,8 +46,10 @@ final class ApiGate extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
-        String shown = Optional.ofNullable(request.getHeader(HttpHeaders.AUTHORIZATION)).orElse("");
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String shown = Optional.ofNullable(request.getHeader(HttpHeaders.AUTHORIZATION))
+                .orElse("");
         String address = request.getRemoteAddr();
         Optional<Caller> caller = shown.startsWith(BEARER)
                 ? tokens.caller(shown.substring(BEARER.length()).trim())
@@ -58,10 +60,17 @@ final class ApiGate extends OncePerRequestFilter {
         response.setHeader("RateLimit", "\"minute\";r=" + left.left() + ";t=" + left.seconds());
         if (!left.allowed()) {
             response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(Math.max(1, left.seconds())));
-            refuse(response, HttpStatus.TOO_MANY_REQUESTS, "Too often. Ask again in " + Math.max(1, left.seconds()) + " s.");
+            refuse(
+                    response,
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "Too often. Ask again in " + Math.max(1, left.seconds()) + " s.");
         } else if (caller.isEmpty()) {
             response.setHeader(HttpHeaders.WWW_AUTHENTICATE, "Bearer");
-            refuse(response, HttpStatus.UNAUTHORIZED, "No such token. The owner of the workshop makes one under Settings, Programs; send Authorization: Bearer <token>.");
+            refuse(
+                    response,
+                    HttpStatus.UNAUTHORIZED,
+                    "No such token. The owner of the workshop makes one under Settings, Programs; send Authorization:"
+                            + " Bearer <token>.");
         } else if (HttpMethod.POST.matches(request.getMethod()) && request.getContentLengthLong() < 0) {
             refuse(response, HttpStatus.LENGTH_REQUIRED, "Send how long the body is (Content-Length).");
         } else if (request.getContentLengthLong() > MOST_BYTES) {
@@ -73,7 +82,9 @@ final class ApiGate extends OncePerRequestFilter {
     }
 
     private static void signIn(Caller caller) {
-        List<SimpleGrantedAuthority> may = caller.scopes().stream().map(s -> new SimpleGrantedAuthority(s.name())).toList();
+        List<SimpleGrantedAuthority> may = caller.scopes().stream()
+                .map(s -> new SimpleGrantedAuthority(s.name()))
+                .toList();
         var context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(new UsernamePasswordAuthenticationToken(caller, null, may) {
             private static final long serialVersionUID = 1L;
@@ -90,6 +101,8 @@ final class ApiGate extends OncePerRequestFilter {
     void refuse(HttpServletResponse response, HttpStatus status, String why) throws IOException {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getOutputStream().write(json.writeValueAsString(ProblemDetail.forStatusAndDetail(status, why)).getBytes(StandardCharsets.UTF_8));
+        response.getOutputStream()
+                .write(json.writeValueAsString(ProblemDetail.forStatusAndDetail(status, why))
+                        .getBytes(StandardCharsets.UTF_8));
     }
 }

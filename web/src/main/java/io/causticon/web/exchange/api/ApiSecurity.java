@@ -23,7 +23,8 @@ class ApiSecurity {
 
     @Bean
     @Order(2)
-    SecurityFilterChain programs(HttpSecurity http, AccessTokens tokens, RateLimits limits, JsonMapper json) throws Exception {
+    SecurityFilterChain programs(HttpSecurity http, AccessTokens tokens, RateLimits limits, JsonMapper json)
+            throws Exception {
         ApiGate gate = new ApiGate(tokens, limits, json);
         return http.securityMatcher("/api/**")
                 .authorizeHttpRequests(r -> r.requestMatchers(DESCRIPTION)
@@ -36,9 +37,12 @@ class ApiSecurity {
                         .hasAnyAuthority(Scope.MEASURE.name(), Scope.WRITE.name())
                         .anyRequest()
                         .denyAll())
-                .exceptionHandling(e -> e.accessDeniedHandler((request, response, denied) ->
-                                gate.refuse(response, HttpStatus.FORBIDDEN, "This token may not do that. What it may is chosen when it is made."))
-                        .authenticationEntryPoint((request, response, missing) -> gate.refuse(response, HttpStatus.NOT_FOUND, "There is no such address.")))
+                .exceptionHandling(e -> e.accessDeniedHandler((request, response, denied) -> gate.refuse(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "This token may not do that. What it may is chosen when it is made."))
+                        .authenticationEntryPoint((request, response, missing) ->
+                                gate.refuse(response, HttpStatus.NOT_FOUND, "There is no such address.")))
                 .csrf(c -> c.disable())
                 .requestCache(c -> c.disable())
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

@@ -16,4 +16,6 @@ import org.jspecify.annotations.Nullable;
 @JsonInclude(JsonInclude.Include.NON_NULL)
 record ListedBatches(
         List<BatchState> batches,
-        @Schema(description = "Send it as after for those that follow; missing at the end.") @Nullable UUID next) {}
+
+        @Schema(description = "Send it as after for those that follow; missing at the end.") @Nullable
+        UUID next) {}

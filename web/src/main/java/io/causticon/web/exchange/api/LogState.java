@@ -23,23 +23,48 @@ record LogState(List<Line> lines) {
 
     @Schema(
             description = "One revision of a line. The newest of a line counts; earlier ones stay readable.",
-            requiredProperties = {"id", "revision", "counts", "at", "recordedAt", "by", "says", "entry", "withdrawn", "reason"})
+            requiredProperties = {
+                "id",
+                "revision",
+                "counts",
+                "at",
+                "recordedAt",
+                "by",
+                "says",
+                "entry",
+                "withdrawn",
+                "reason"
+            })
     record Line(
             String id,
             @Schema(minimum = "1") int revision,
-            @Schema(description = "Whether it is the newest of its line.") boolean counts,
+
+            @Schema(description = "Whether it is the newest of its line.")
+            boolean counts,
+
             Instant at,
             Instant recordedAt,
             String by,
-            @Schema(description = "In words, in the units of whoever the token acts for.") String says,
-            @Schema(implementation = Object.class, description = "As log/entry of batch.schema.json has it; of what cannot be understood, its text as kept.") JsonNode entry,
-            @Schema(description = "Whether it was taken back.") boolean withdrawn,
+
+            @Schema(description = "In words, in the units of whoever the token acts for.")
+            String says,
+
+            @Schema(
+                    implementation = Object.class,
+                    description =
+                            "As log/entry of batch.schema.json has it; of what cannot be understood, its text as kept.")
+            JsonNode entry,
+
+            @Schema(description = "Whether it was taken back.")
+            boolean withdrawn,
+
             String reason) {}
 
     /** @param since the earliest moment of recording that is told */
     static LogState of(Batch batch, Instant since, EntryCodec codec, Formats formats) {
         return new LogState(batch.log().all().stream()
-                .flatMap(l -> Stream.concat(l.earlier().stream(), Stream.of(l.current())).map(r -> line(batch, l, r, codec, formats)))
+                .flatMap(l -> Stream.concat(l.earlier().stream(), Stream.of(l.current()))
+                        .map(r -> line(batch, l, r, codec, formats)))
                 .filter(l -> !l.recordedAt().isBefore(since))
                 .toList());
     }

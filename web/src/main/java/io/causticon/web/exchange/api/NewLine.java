@@ -23,16 +23,37 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Schema(description = "One of entry and says.")
 record NewLine(
-        @Schema(implementation = Object.class, description = "An entry as log/entry of batch.schema.json has it: {\"type\": \"temperature\", ...}.") @Nullable JsonNode entry,
-        @Schema(description = "Words as they are typed at the bench, such as \"batter 41 C\" or \"bar 2 104.5 g\". What is not understood is refused.", maxLength = 2000)
-                @Nullable String says,
-        @Schema(description = "When it happened, with a zone. The moment of arrival where it is left out; none before the batch was begun, none to come.")
-                @Nullable Instant at,
-        @Schema(description = "Kinds of what was asked about the line before (doubts of a 422), where whoever brings it says that it is so.")
-                List<String> answers) {
+        @Schema(
+                implementation = Object.class,
+                description = "An entry as log/entry of batch.schema.json has it: {\"type\": \"temperature\", ...}.")
+        @Nullable
+        JsonNode entry,
+
+        @Schema(
+                description =
+                        "Words as they are typed at the bench, such as \"batter 41 C\" or \"bar 2 104.5 g\". What is"
+                                + " not understood is refused.",
+                maxLength = 2000)
+        @Nullable
+        String says,
+
+        @Schema(
+                description =
+                        "When it happened, with a zone. The moment of arrival where it is left out; none before the"
+                                + " batch was begun, none to come.")
+        @Nullable
+        Instant at,
+
+        @Schema(
+                description =
+                        "Kinds of what was asked about the line before (doubts of a 422), where whoever brings it says"
+                                + " that it is so.")
+        List<String> answers) {
 
     private static final Set<String> FIELDS = Set.of("entry", "says", "at", "answers");
-    private static final JsonMapper STRICT = JsonMapper.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+    private static final JsonMapper STRICT = JsonMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
     private static final int LONGEST = 2000;
 
     /** @throws BadLine with what it wants */
@@ -46,28 +67,42 @@ record NewLine(
         if (node == null || !node.isObject()) {
             throw new BadLine("The body wants an object such as {\"says\": \"batter 41 C\"}.");
         }
-        node.propertyNames().stream().filter(n -> !FIELDS.contains(n)).findFirst().ifPresent(n -> {
-            throw new BadLine("There is no field \"" + shortened(n) + "\" here; there are entry, says, at and answers.");
-        });
+        node.propertyNames().stream()
+                .filter(n -> !FIELDS.contains(n))
+                .findFirst()
+                .ifPresent(n -> {
+                    throw new BadLine(
+                            "There is no field \"" + shortened(n) + "\" here; there are entry, says, at and answers.");
+                });
         JsonNode entry = there(node, "entry");
         JsonNode says = there(node, "says");
         if ((entry == null) == (says == null)) {
             throw new BadLine("A line wants one of entry and says.");
         }
-        if (says != null && (!says.isString() || says.asString().isBlank() || says.asString().length() > LONGEST)) {
+        if (says != null
+                && (!says.isString()
+                        || says.asString().isBlank()
+                        || says.asString().length() > LONGEST)) {
             throw new BadLine("says wants words, at most " + LONGEST + " letters.");
         }
         if (entry != null && !entry.isObject()) {
             throw new BadLine("entry wants an object with a type.");
         }
-        return new NewLine(entry, says == null ? null : says.asString(), moment(there(node, "at")), answers(there(node, "answers")));
+        return new NewLine(
+                entry,
+                says == null ? null : says.asString(),
+                moment(there(node, "at")),
+                answers(there(node, "answers")));
     }
 
     private static List<String> answers(@Nullable JsonNode sent) {
         if (sent == null) {
             return List.of();
         }
-        if (!sent.isArray() || sent.valueStream().anyMatch(a -> !a.isString() || Answers.named(List.of(a.asString())).said().isEmpty())) {
+        if (!sent.isArray()
+                || sent.valueStream()
+                        .anyMatch(a -> !a.isString()
+                                || Answers.named(List.of(a.asString())).said().isEmpty())) {
             throw new BadLine("answers wants a list of kinds of doubts, such as [\"FAR_FROM_PLAN\"].");
         }
         return sent.valueStream().map(JsonNode::asString).toList();
@@ -83,7 +118,8 @@ record NewLine(
             return null;
         }
         try {
-            return java.time.OffsetDateTime.parse(at.isString() ? at.asString() : "").toInstant();
+            return java.time.OffsetDateTime.parse(at.isString() ? at.asString() : "")
+                    .toInstant();
         } catch (java.time.DateTimeException e) {
             throw new BadLine("at wants ISO 8601 with a zone, such as 2026-11-24T18:05:00Z.");
         }
@@ -94,7 +130,8 @@ record NewLine(
         JsonNode version = sent.get("v");
         int knows = kept.get("v") == null ? 1 : kept.get("v").asInt();
         if (version != null && (version.asInt(0) < 1 || version.asInt(0) > knows)) {
-            throw new BadLine("entry is of version " + shortened(version.asString()) + "; this program knows up to version " + knows + " of it.");
+            throw new BadLine("entry is of version " + shortened(version.asString())
+                    + "; this program knows up to version " + knows + " of it.");
         }
     }
 

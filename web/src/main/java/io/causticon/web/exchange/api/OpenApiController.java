@@ -13,6 +13,8 @@ class OpenApiController {
 
     @GetMapping(path = ApiSecurity.DESCRIPTION, produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Resource> description() {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(new ClassPathResource("formats/openapi.json"));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(new ClassPathResource("formats/openapi.json"));
     }
 }

@@ -50,7 +50,8 @@ class TokenController {
             @RequestParam(defaultValue = "") Set<Scope> scopes,
             @RequestParam(defaultValue = "") String endsOn) {
         try {
-            return show(model, maker, Map.of(), "", Set.of(Scope.READ), "", tokens.make(name, scopes, day(endsOn), maker));
+            return show(
+                    model, maker, Map.of(), "", Set.of(Scope.READ), "", tokens.make(name, scopes, day(endsOn), maker));
         } catch (ProblemsException e) {
             return show(model, maker, words.byField(e.problems(), maker.formats()), name, scopes, endsOn, "");
         }
@@ -70,8 +71,16 @@ class TokenController {
         return "redirect:/people/tokens";
     }
 
-    private String show(Model model, Maker maker, Map<String, String> problems, String typed, Set<Scope> chosen, String endsOn, String token) {
-        model.addAttribute("tokens", tokens.all().stream().map(t -> line(t, maker)).toList());
+    private String show(
+            Model model,
+            Maker maker,
+            Map<String, String> problems,
+            String typed,
+            Set<Scope> chosen,
+            String endsOn,
+            String token) {
+        model.addAttribute(
+                "tokens", tokens.all().stream().map(t -> line(t, maker)).toList());
         model.addAttribute("scopes", List.of(Scope.values()));
         model.addAttribute("chosen", chosen);
         model.addAttribute("problems", problems);
@@ -83,8 +92,14 @@ class TokenController {
 
     private static Line line(AccessTokenRow t, Maker maker) {
         String may = t.allows().stream().map(Scope::words).collect(Collectors.joining(", "));
-        String until = t.endsOn() == null ? "" : ", until " + maker.formats().date(t.endsOn().atStartOfDay(maker.zone()).toInstant());
-        String used = t.usedAt() == null ? "never used" : "last used " + maker.formats().moment(t.usedAt());
+        String until = t.endsOn() == null
+                ? ""
+                : ", until "
+                        + maker.formats()
+                                .date(t.endsOn().atStartOfDay(maker.zone()).toInstant());
+        String used = t.usedAt() == null
+                ? "never used"
+                : "last used " + maker.formats().moment(t.usedAt());
         return new Line(
                 t.id(),
                 t.name(),

@@ -67,7 +67,8 @@ class BackupController {
         }
 
         @Override
-        public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView page) {
+        public void postHandle(
+                HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView page) {
             if (page != null && SETTINGS.equals(page.getViewName())) {
                 page.addObject("backups", shown());
             }
@@ -77,7 +78,10 @@ class BackupController {
             Instant now = clock.instant();
             List<Backups.Copy> all = backups.all();
             List<Line> lines = all.stream()
-                    .map(c -> new Line(c.name(), Formats.duration(Duration.between(c.at(), now)), Formats.number(c.bytes() / MEGABYTE, 1) + " MB"))
+                    .map(c -> new Line(
+                            c.name(),
+                            Formats.duration(Duration.between(c.at(), now)),
+                            Formats.number(c.bytes() / MEGABYTE, 1) + " MB"))
                     .toList();
             if (!backups.fault().isEmpty()) {
                 return new Shown(backups.fault(), false, lines);
@@ -93,7 +97,10 @@ class BackupController {
     @PostMapping("/backups")
     String now(Maker maker, RedirectAttributes next) {
         try {
-            next.addFlashAttribute("kept", "A copy is kept, and was read again to the last row. " + backups.today(maker.zone()).inWords(maker.formats()::moment) + ".");
+            next.addFlashAttribute(
+                    "kept",
+                    "A copy is kept, and was read again to the last row. "
+                            + backups.today(maker.zone()).inWords(maker.formats()::moment) + ".");
         } catch (BackupFault e) {
             next.addFlashAttribute("kept", "");
         }
@@ -104,7 +111,12 @@ class BackupController {
     ResponseEntity<Resource> load(@PathVariable String name) {
         Path file = backups.file(name).orElseThrow(() -> new NotFoundException("copy " + name));
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("causticon-" + name).build().toString())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("causticon-" + name)
+                                .build()
+                                .toString())
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
                 .body(new FileSystemResource(file));
     }

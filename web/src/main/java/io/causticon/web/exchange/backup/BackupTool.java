@@ -14,8 +14,9 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 
 /**
- * Copies from the command line: {@code backup DATA FILE}, also while the workshop runs, and {@code restore DATA FILE [--replace]}, while it
- * does not. Says what it does in plain words; exit code 1 when it did not.
+ * Copies from the command line: {@code backup DATA FILE}, also while the workshop runs, and
+ * {@code restore DATA FILE [--replace]}, while it does not. Says what it does in plain words; exit code 1 when it did
+ * not.
  */
 public final class BackupTool {
 
@@ -56,7 +57,8 @@ public final class BackupTool {
             throw new BackupFault(file + " is there already. Name another file.");
         }
         try (Connection connection = DataFile.open(data)) {
-            out.println("Written and read again to the last row: " + DataFile.copy(connection, file).inWords());
+            out.println("Written and read again to the last row: "
+                    + DataFile.copy(connection, file).inWords());
         } catch (SQLException e) {
             if (!DataFile.isOpenElsewhere(e)) {
                 throw new BackupFault("The data in " + data + " cannot be read: " + e.getMessage(), e);
@@ -72,12 +74,17 @@ public final class BackupTool {
             Files.deleteIfExists(answer);
             Path request = data.resolve(NightlyBackup.REQUEST + ".new");
             Files.writeString(request, file.toString());
-            Files.move(request, data.resolve(NightlyBackup.REQUEST), StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+            Files.move(
+                    request,
+                    data.resolve(NightlyBackup.REQUEST),
+                    StandardCopyOption.REPLACE_EXISTING,
+                    StandardCopyOption.ATOMIC_MOVE);
             Instant last = Instant.now().plusSeconds(LONGEST_WAIT_SECONDS);
             while (!Files.exists(answer)) {
                 if (Instant.now().isAfter(last)) {
                     Files.deleteIfExists(data.resolve(NightlyBackup.REQUEST));
-                    throw new BackupFault("The running workshop did not answer. Is it Causticon that has the data open?");
+                    throw new BackupFault(
+                            "The running workshop did not answer. Is it Causticon that has the data open?");
                 }
                 Thread.sleep(LOOK_MILLIS);
             }
@@ -102,7 +109,9 @@ public final class BackupTool {
         if (Files.exists(there)) {
             out.println("In " + data + " is " + present(data) + ".");
             if (!replace) {
-                throw new BackupFault("Nothing was changed. To put the copy in its place add --replace; what is there now is set aside.");
+                throw new BackupFault(
+                        "Nothing was changed. To put the copy in its place add --replace; what is there now is set"
+                                + " aside.");
             }
         }
         try {
@@ -111,7 +120,11 @@ public final class BackupTool {
             Path fresh = data.resolve(DataFile.NAME + ".new");
             DataFile.unpack(file, fresh);
             if (Files.exists(there)) {
-                Path aside = data.resolve("before-" + Instant.now().truncatedTo(ChronoUnit.SECONDS).toString().replace(':', '-') + ".mv.db");
+                Path aside = data.resolve("before-"
+                        + Instant.now()
+                                .truncatedTo(ChronoUnit.SECONDS)
+                                .toString()
+                                .replace(':', '-') + ".mv.db");
                 Files.move(there, aside);
                 out.println("What was there is set aside as " + aside + ".");
             }

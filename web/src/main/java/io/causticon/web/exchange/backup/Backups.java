@@ -26,8 +26,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
 /**
- * Copies of the running workshop in the folder {@code backups} beside its data: one a day, seven of them kept, and one a week, five of them
- * kept. A copy that is asked for besides replaces that of its day.
+ * Copies of the running workshop in the folder {@code backups} beside its data: one a day, seven of them kept, and one
+ * a week, five of them kept. A copy that is asked for besides replaces that of its day.
  */
 @Service
 public class Backups {
@@ -69,7 +69,10 @@ public class Backups {
 
     private static Copy copy(Path file) {
         try {
-            return new Copy(file.getFileName().toString(), Files.getLastModifiedTime(file).toInstant(), Files.size(file));
+            return new Copy(
+                    file.getFileName().toString(),
+                    Files.getLastModifiedTime(file).toInstant(),
+                    Files.size(file));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -133,7 +136,11 @@ public class Backups {
     }
 
     private void letGo(String kind, int kept) throws IOException {
-        List<String> names = all().stream().map(Copy::name).filter(n -> n.startsWith(kind)).sorted(Comparator.reverseOrder()).toList();
+        List<String> names = all().stream()
+                .map(Copy::name)
+                .filter(n -> n.startsWith(kind))
+                .sorted(Comparator.reverseOrder())
+                .toList();
         for (String name : names.subList(Math.min(kept, names.size()), names.size())) {
             Files.delete(folder.resolve(name));
         }
@@ -144,6 +151,8 @@ public class Backups {
     }
 
     private static String weekly(LocalDate day) {
-        return String.format("%s%d-W%02d.zip", WEEKLY, day.get(IsoFields.WEEK_BASED_YEAR), day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR));
+        return String.format(
+                "%s%d-W%02d.zip",
+                WEEKLY, day.get(IsoFields.WEEK_BASED_YEAR), day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR));
     }
 }

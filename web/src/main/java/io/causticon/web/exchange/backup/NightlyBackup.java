@@ -19,8 +19,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Writes the copy of each day once the night is there, or as soon after as the program runs; and copies that are asked for from the command
- * line, by a file that only the data's owner can write.
+ * Writes the copy of each day once the night is there, or as soon after as the program runs; and copies that are asked
+ * for from the command line, by a file that only the data's owner can write.
  */
 @Component
 class NightlyBackup implements DisposableBean {
@@ -37,10 +37,15 @@ class NightlyBackup implements DisposableBean {
     private final Path data;
     private final Clock clock;
     private final boolean demo;
-    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("backups"));
+    private final ScheduledExecutorService background =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("backups"));
 
     NightlyBackup(
-            Backups backups, AccountService accounts, @Value("${causticon.data}") Path data, @Value("${causticon.demo}") boolean demo, Clock clock) {
+            Backups backups,
+            AccountService accounts,
+            @Value("${causticon.data}") Path data,
+            @Value("${causticon.demo}") boolean demo,
+            Clock clock) {
         this.backups = backups;
         this.accounts = accounts;
         this.data = data.toAbsolutePath().normalize();

@@ -41,8 +41,8 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
- * A batch on paper, for a buyer, an inspector or whoever assesses its safety: plan, verdict, temperatures, what was tested and, as plainly, what was not, pictures,
- * and the log with every revision.
+ * A batch on paper, for a buyer, an inspector or whoever assesses its safety: plan, verdict, temperatures, what was
+ * tested and, as plainly, what was not, pictures, and the log with every revision.
  */
 @Component
 class BatchFile {
@@ -90,7 +90,8 @@ class BatchFile {
     byte[] of(UUID id, Maker maker) {
         Batch batch = batches.get(new BatchId(id));
         Formats formats = maker.formats();
-        String written = maker.workshop() + ", " + batch.name() + " " + batch.code() + ", written " + formats.moment(clock.instant()) + " by " + maker.displayName();
+        String written = maker.workshop() + ", " + batch.name() + " " + batch.code() + ", written "
+                + formats.moment(clock.instant()) + " by " + maker.displayName();
         try (Paper paper = new Paper(batch.name() + " " + batch.code(), written)) {
             head(paper, batch, formats);
             plan(paper, batch, formats);
@@ -99,8 +100,10 @@ class BatchFile {
             pictures(paper, batch, formats);
             log(paper, batch, formats);
             paper.heading("What this is");
-            paper.words("What the workshop wrote down, in the order in which it happened, with every amendment. It is no assessment of safety and no certificate: that is for"
-                    + " whoever is trained for it, by the rules of the place where the soap is sold.");
+            paper.words(
+                    "What the workshop wrote down, in the order in which it happened, with every amendment. It is no"
+                            + " assessment of safety and no certificate: that is for whoever is trained for it, by the"
+                            + " rules of the place where the soap is sold.");
             return paper.done();
         }
     }
@@ -114,15 +117,20 @@ class BatchFile {
         Assessment assessment = assessments.of(batch);
         if (assessment.isHeld()) {
             String why = assessment.hold().map(Hold::because).orElse("");
-            String what = assessment.state() == Assessment.State.UNFIT ? "NOT FOR USE OR SALE." : "HELD. Not to be used or sold.";
+            String what = assessment.state() == Assessment.State.UNFIT
+                    ? "NOT FOR USE OR SALE."
+                    : "HELD. Not to be used or sold.";
             paper.words(what + (why.isBlank() ? "" : " Because: " + why), Paper.HAZARD, 0);
             return;
         }
-        Optional<LoggedEntry> released = batch.log().entries().stream().filter(l -> l.entry() instanceof Entry.Released).reduce((a, b) -> b);
+        Optional<LoggedEntry> released = batch.log().entries().stream()
+                .filter(l -> l.entry() instanceof Entry.Released)
+                .reduce((a, b) -> b);
         if (assessment.life() == Life.ABANDONED) {
             paper.words("Given up.");
         } else if (released.isPresent() && assessment.life() == Life.READY) {
-            paper.words("Released " + formats.moment(released.get().at()) + " by " + released.get().current().by() + ".");
+            paper.words("Released " + formats.moment(released.get().at()) + " by "
+                    + released.get().current().by() + ".");
         } else {
             paper.words("Not released: it is " + assessment.state().words() + ".", Paper.HAZARD, 0);
         }
@@ -135,7 +143,15 @@ class BatchFile {
         if (plan.rework() != null) {
             plan.rework().scraps().forEach(s -> paper.row(formats.mass(s.mass()), s.name(), LEFT));
         }
-        plan.formula().fats().forEach(f -> paper.row(formats.mass(f.mass()), f.fat().name() + Optional.ofNullable(f.lot()).map(l -> ", lot " + l).orElse(""), LEFT));
+        plan.formula()
+                .fats()
+                .forEach(f -> paper.row(
+                        formats.mass(f.mass()),
+                        f.fat().name()
+                                + Optional.ofNullable(f.lot())
+                                        .map(l -> ", lot " + l)
+                                        .orElse(""),
+                        LEFT));
         if (balance.naoh().isPositive()) {
             paper.row(formats.mass(balance.naoh()), "Sodium hydroxide", LEFT);
         }
@@ -143,35 +159,57 @@ class BatchFile {
             paper.row(formats.mass(balance.koh()), "Potassium hydroxide", LEFT);
         }
         balance.liquids().forEach(l -> paper.row(formats.mass(l.mass()), l.words(), LEFT));
-        plan.formula().additives().forEach(a -> paper.row(formats.mass(a.mass()), a.additive().name(), LEFT));
+        plan.formula()
+                .additives()
+                .forEach(a -> paper.row(formats.mass(a.mass()), a.additive().name(), LEFT));
         paper.row("Superfat", "planned " + formats.percent(plan.formula().superfat(), 1) + weighed(batch), LEFT);
-        if (!plan.formula().allergens().isEmpty() || !plan.formula().scentAllergens().isEmpty()) {
-            paper.row("Allergens", String.join(", ", Stream.concat(plan.formula().allergens().stream(), plan.formula().scentAllergens().stream()).distinct().toList()), LEFT);
+        if (!plan.formula().allergens().isEmpty()
+                || !plan.formula().scentAllergens().isEmpty()) {
+            paper.row(
+                    "Allergens",
+                    String.join(
+                            ", ",
+                            Stream.concat(plan.formula().allergens().stream(), plan.formula().scentAllergens().stream())
+                                    .distinct()
+                                    .toList()),
+                    LEFT);
         }
     }
 
     private String weighed(Batch batch) {
         var facts = batch.facts(clock.instant());
         Estimate superfat = facts.asWeighed().superfat();
-        return facts.asWeighed().isComplete() ? "; as weighed " + Formats.percent(superfat) : "; not every weighing was logged";
+        return facts.asWeighed().isComplete()
+                ? "; as weighed " + Formats.percent(superfat)
+                : "; not every weighing was logged";
     }
 
     /** Temperatures over the time since it was begun, as the strip of its page has them. */
     private void temperatures(Paper paper, Batch batch, Formats formats) {
-        List<LoggedEntry> read = batch.log().entries().stream().filter(l -> l.entry() instanceof Entry.TemperatureRead).toList();
+        List<LoggedEntry> read = batch.log().entries().stream()
+                .filter(l -> l.entry() instanceof Entry.TemperatureRead)
+                .toList();
         if (read.isEmpty()) {
             return;
         }
         paper.heading("Temperatures");
         double low = paper.drawing(CHART) + 16;
         double high = low + CHART - 24;
-        double last = read.stream().mapToDouble(l -> minutes(batch, l.at())).max().orElse(1);
-        LogTimeAxis axis = new LogTimeAxis(1, Math.max(120, last * 1.05), Paper.MARGIN + 34, Paper.WIDTH - Paper.MARGIN);
-        double warmest = Math.max(60, Math.ceil(read.stream().mapToDouble(l -> celsius(l)).max().orElse(60) / 20) * 20);
+        double last =
+                read.stream().mapToDouble(l -> minutes(batch, l.at())).max().orElse(1);
+        LogTimeAxis axis =
+                new LogTimeAxis(1, Math.max(120, last * 1.05), Paper.MARGIN + 34, Paper.WIDTH - Paper.MARGIN);
+        double warmest = Math.max(
+                60, Math.ceil(read.stream().mapToDouble(l -> celsius(l)).max().orElse(60) / 20) * 20);
         for (double degrees = 0; degrees <= warmest; degrees += 20) {
             double y = low + (high - low) * degrees / warmest;
             paper.line(List.of(Paper.MARGIN + 34, y, Paper.WIDTH - Paper.MARGIN, y), new Color(0xb9, 0xc8, 0xc0), 0.4);
-            paper.put(formats.temperature(io.causticon.core.quantity.Temperature.celsius(degrees)), Paper.MARGIN, y - 3, 8, Paper.QUIET);
+            paper.put(
+                    formats.temperature(io.causticon.core.quantity.Temperature.celsius(degrees)),
+                    Paper.MARGIN,
+                    y - 3,
+                    8,
+                    Paper.QUIET);
         }
         axis.ticks().forEach(t -> paper.put(t.label(), axis.x(t.minutes()) - 4, low - 14, 8, Paper.QUIET));
         for (MeasurementPoint spot : MeasurementPoint.values()) {
@@ -179,12 +217,22 @@ class BatchFile {
         }
     }
 
-    private void curve(Paper paper, Batch batch, List<LoggedEntry> read, MeasurementPoint spot, LogTimeAxis axis, double low, double perKelvin) {
+    private void curve(
+            Paper paper,
+            Batch batch,
+            List<LoggedEntry> read,
+            MeasurementPoint spot,
+            LogTimeAxis axis,
+            double low,
+            double perKelvin) {
         List<Double> points = new ArrayList<>();
-        read.stream().filter(l -> ((Entry.TemperatureRead) l.entry()).spot() == spot).sorted(Comparator.comparing(LoggedEntry::at)).forEach(l -> {
-            points.add(axis.x(minutes(batch, l.at())));
-            points.add(low + perKelvin * Math.max(0, celsius(l)));
-        });
+        read.stream()
+                .filter(l -> ((Entry.TemperatureRead) l.entry()).spot() == spot)
+                .sorted(Comparator.comparing(LoggedEntry::at))
+                .forEach(l -> {
+                    points.add(axis.x(minutes(batch, l.at())));
+                    points.add(low + perKelvin * Math.max(0, celsius(l)));
+                });
         if (points.isEmpty()) {
             return;
         }
@@ -193,7 +241,12 @@ class BatchFile {
         for (int i = 0; i < points.size(); i += 2) {
             paper.dot(points.get(i), points.get(i + 1), colour);
         }
-        paper.put(spot.name().toLowerCase(Locale.ROOT), points.get(points.size() - 2) - 8, points.get(points.size() - 1) + 5, 8, colour);
+        paper.put(
+                spot.name().toLowerCase(Locale.ROOT),
+                points.get(points.size() - 2) - 8,
+                points.get(points.size() - 1) + 5,
+                8,
+                colour);
     }
 
     private static double celsius(LoggedEntry line) {
@@ -207,8 +260,14 @@ class BatchFile {
     private void tests(Paper paper, Batch batch, Formats formats) {
         paper.heading("Tested and seen");
         Names names = batch.names();
-        List<LoggedEntry> tests = batch.log().entries().stream().filter(l -> EntryKinds.of(l.entry()).tells() == Tells.TESTS).toList();
-        tests.forEach(l -> paper.row(formats.moment(l.at()), EntryWords.of(l.entry(), names, formats).text() + " (" + l.current().by() + ")", WHEN));
+        List<LoggedEntry> tests = batch.log().entries().stream()
+                .filter(l -> EntryKinds.of(l.entry()).tells() == Tells.TESTS)
+                .toList();
+        tests.forEach(l -> paper.row(
+                formats.moment(l.at()),
+                EntryWords.of(l.entry(), names, formats).text() + " ("
+                        + l.current().by() + ")",
+                WHEN));
         List<String> missing = new ArrayList<>();
         LOOKED_AT.forEach((type, words) -> {
             if (batch.log().entries().stream().noneMatch(l -> type.isInstance(l.entry()))) {
@@ -224,9 +283,15 @@ class BatchFile {
         List<byte[]> jpegs = new ArrayList<>();
         List<String> words = new ArrayList<>();
         Map<String, String> captions = new LinkedHashMap<>();
-        batch.log().of(Entry.PhotoTaken.class).forEach(p -> captions.put(p.entry().photo(), formats.moment(p.at()) + " " + p.entry().caption()));
+        batch.log()
+                .of(Entry.PhotoTaken.class)
+                .forEach(p -> captions.put(
+                        p.entry().photo(),
+                        formats.moment(p.at()) + " " + p.entry().caption()));
         for (Row photo : documents.rows(DocumentKind.BATCH, batch.id().value())) {
-            if (photo.table().name().equals("photo") && captions.containsKey(photo.key().toString()) && jpegs.size() < MOST_PICTURES) {
+            if (photo.table().name().equals("photo")
+                    && captions.containsKey(photo.key().toString())
+                    && jpegs.size() < MOST_PICTURES) {
                 ByteArrayOutputStream out = new ByteArrayOutputStream();
                 documents.picture(photo.required("image").toString(), out);
                 jpegs.add(out.toByteArray());
@@ -249,8 +314,12 @@ class BatchFile {
             if (now.withdrawn() && !now.reason().isBlank()) {
                 paper.words("because: " + now.reason(), Paper.QUIET, WHEN);
             }
-            line.earlier().forEach(r -> paper.words(
-                    "before, written " + formats.moment(r.recordedAt()) + " by " + r.by() + ": " + EntryWords.of(r.entry(), names, formats).text(), Paper.QUIET, WHEN));
+            line.earlier()
+                    .forEach(r -> paper.words(
+                            "before, written " + formats.moment(r.recordedAt()) + " by " + r.by() + ": "
+                                    + EntryWords.of(r.entry(), names, formats).text(),
+                            Paper.QUIET,
+                            WHEN));
         });
     }
 }

@@ -51,7 +51,14 @@ class CarryController {
     private final Path folder;
     private final Clock clock;
 
-    CarryController(Arrivals arrivals, Documents documents, WorkshopZip zips, LogTable logs, BatchFile paper, @Value("${causticon.data}") Path data, Clock clock) {
+    CarryController(
+            Arrivals arrivals,
+            Documents documents,
+            WorkshopZip zips,
+            LogTable logs,
+            BatchFile paper,
+            @Value("${causticon.data}") Path data,
+            Clock clock) {
         this.arrivals = arrivals;
         this.documents = documents;
         this.zips = zips;
@@ -68,18 +75,31 @@ class CarryController {
 
     private String page(Model model, Maker maker, String problem) {
         model.addAttribute("problem", problem);
-        model.addAttribute("counts", List.of(
-                documents.keys(DocumentKind.RECIPE).size(), documents.keys(DocumentKind.BATCH).size(), documents.keys(DocumentKind.TRIAL).size()));
-        model.addAttribute("came", maker.role() == Role.OWNER ? arrivals.all().stream().map(r -> Came.of(r, maker)).toList() : List.of());
+        model.addAttribute(
+                "counts",
+                List.of(
+                        documents.keys(DocumentKind.RECIPE).size(),
+                        documents.keys(DocumentKind.BATCH).size(),
+                        documents.keys(DocumentKind.TRIAL).size()));
+        model.addAttribute(
+                "came",
+                maker.role() == Role.OWNER
+                        ? arrivals.all().stream().map(r -> Came.of(r, maker)).toList()
+                        : List.of());
         return "carry/carry";
     }
 
     /** One document as it stands. */
     @GetMapping("/carry/{kind}/{id}.json")
     ResponseEntity<byte[]> document(@PathVariable String kind, @PathVariable UUID id) {
-        DocumentKind of = DocumentKind.called(kind).filter(k -> k.root().isPresent()).orElseThrow(() -> new NotFoundException("documents of " + kind));
+        DocumentKind of = DocumentKind.called(kind)
+                .filter(k -> k.root().isPresent())
+                .orElseThrow(() -> new NotFoundException("documents of " + kind));
         byte[] json = documents.json(of, id).orElseThrow(() -> new NotFoundException(kind + " " + id));
-        return attached(json, MediaType.APPLICATION_JSON, WorkshopZip.fileName(of, documents.rows(of, id).get(0)) + ".json");
+        return attached(
+                json,
+                MediaType.APPLICATION_JSON,
+                WorkshopZip.fileName(of, documents.rows(of, id).get(0)) + ".json");
     }
 
     @GetMapping("/carry/shelf.json")
@@ -89,26 +109,39 @@ class CarryController {
 
     private static ResponseEntity<byte[]> attached(byte[] content, MediaType type, String name) {
         HttpHeaders headers = new HttpHeaders();
-        headers.setContentDisposition(ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build());
+        headers.setContentDisposition(ContentDisposition.attachment()
+                .filename(name, StandardCharsets.UTF_8)
+                .build());
         headers.setCacheControl("no-store");
         return ResponseEntity.ok().headers(headers).contentType(type).body(content);
     }
 
     /** The log of a batch as a table. */
     @GetMapping("/carry/batch/{id}/log.{kind:csv|xlsx}")
-    void log(@PathVariable UUID id, @PathVariable String kind, Maker maker, HttpServletResponse response) throws IOException {
+    void log(@PathVariable UUID id, @PathVariable String kind, Maker maker, HttpServletResponse response)
+            throws IOException {
         var rows = documents.rows(DocumentKind.BATCH, id);
         if (rows.isEmpty()) {
             throw new NotFoundException("batch " + id);
         }
-        TableFile.send(response, kind, WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)), LogTable.HEADINGS, to -> logs.write(id, maker.formats(), to));
+        TableFile.send(
+                response,
+                kind,
+                WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)),
+                LogTable.HEADINGS,
+                to -> logs.write(id, maker.formats(), to));
     }
 
     /** A batch on paper. */
     @GetMapping("/carry/batch/{id}.pdf")
     ResponseEntity<byte[]> paper(@PathVariable UUID id, Maker maker) {
         byte[] pdf = paper.of(id, maker);
-        return attached(pdf, MediaType.APPLICATION_PDF, WorkshopZip.fileName(DocumentKind.BATCH, documents.rows(DocumentKind.BATCH, id).get(0)) + ".pdf");
+        return attached(
+                pdf,
+                MediaType.APPLICATION_PDF,
+                WorkshopZip.fileName(
+                                DocumentKind.BATCH,
+                                documents.rows(DocumentKind.BATCH, id).get(0)) + ".pdf");
     }
 
     /** One batch with its pictures. */
@@ -118,18 +151,27 @@ class CarryController {
         if (rows.isEmpty()) {
             throw new NotFoundException("batch " + id);
         }
-        send(new WorkshopZip.Asked(false, DocumentKind.BATCH, List.of(id)), WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)), maker, response);
+        send(
+                new WorkshopZip.Asked(false, DocumentKind.BATCH, List.of(id)),
+                WorkshopZip.fileName(DocumentKind.BATCH, rows.get(0)),
+                maker,
+                response);
     }
 
     /** All of one kind, or the whole workshop. */
     @GetMapping("/carry/{kind}.zip")
     void all(
-            @PathVariable String kind, Maker maker, @RequestParam(required = false) @Nullable List<UUID> id, HttpServletResponse response)
+            @PathVariable String kind,
+            Maker maker,
+            @RequestParam(required = false) @Nullable List<UUID> id,
+            HttpServletResponse response)
             throws IOException {
-        DocumentKind of = DocumentKind.called(kind).filter(k -> k.root().isPresent() || k == DocumentKind.WORKSHOP)
+        DocumentKind of = DocumentKind.called(kind)
+                .filter(k -> k.root().isPresent() || k == DocumentKind.WORKSHOP)
                 .orElseThrow(() -> new NotFoundException("documents of " + kind));
         if (id != null && of != DocumentKind.WORKSHOP) {
-            List<Object> chosen = documents.keys(of).stream().filter(id::contains).toList();
+            List<Object> chosen =
+                    documents.keys(of).stream().filter(id::contains).toList();
             if (chosen.size() < new HashSet<>(id).size()) {
                 throw new NotFoundException("one of what was chosen");
             }
@@ -146,7 +188,8 @@ class CarryController {
         }
     }
 
-    private void send(WorkshopZip.Asked asked, String name, Maker maker, HttpServletResponse response) throws IOException {
+    private void send(WorkshopZip.Asked asked, String name, Maker maker, HttpServletResponse response)
+            throws IOException {
         Path file = zips.write(asked, folder, maker);
         try {
             String day = clock.instant().atZone(maker.zone()).toLocalDate().toString();
@@ -160,23 +203,42 @@ class CarryController {
 
     private static void attach(HttpServletResponse response, String type, String name) {
         response.setContentType(type);
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString());
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(name, StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
     }
 
     /** A file from a form; small ones come so where no script runs. */
     @PostMapping("/people/arrivals")
-    String bring(Model model, Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
+    String bring(
+            Model model,
+            Maker maker,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            HttpServletResponse response)
+            throws IOException {
         return Uploads.ofForm(
-                file, response, (in, name) -> "/people/arrivals/" + arrivals.lay(in, name, maker.displayName()), problem -> page(model, maker, problem));
+                file,
+                response,
+                (in, name) -> "/people/arrivals/" + arrivals.lay(in, name, maker.displayName()),
+                problem -> page(model, maker, problem));
     }
 
-    /** A file of whatever size, as the body of a request: it is written to the disk while it comes. Answers where it is to be looked at. */
+    /**
+     * A file of whatever size, as the body of a request: it is written to the disk while it comes. Answers where it is
+     * to be looked at.
+     */
     @PostMapping(path = "/people/arrivals", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<String> stream(
-            Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
+            Maker maker,
+            @RequestHeader(name = "X-File-Name", defaultValue = "") String name,
+            HttpServletRequest request)
             throws IOException {
-        return Uploads.ofBody(request, name, (in, called) -> "/people/arrivals/" + arrivals.lay(in, called, maker.displayName()));
+        return Uploads.ofBody(
+                request, name, (in, called) -> "/people/arrivals/" + arrivals.lay(in, called, maker.displayName()));
     }
 
     @GetMapping("/people/arrivals/{id}")

@@ -38,11 +38,17 @@ class ChooseController {
     /** Which of them are to leave. */
     @GetMapping("/carry/{kind:recipe|batch|trial}/choose")
     String choose(
-            @PathVariable String kind, Model model, Maker maker, @RequestParam(defaultValue = "") String find,
+            @PathVariable String kind,
+            Model model,
+            Maker maker,
+            @RequestParam(defaultValue = "") String find,
             @RequestParam(required = false) @Nullable String none) {
         DocumentKind of = DocumentKind.called(kind).orElseThrow();
         String looked = find.strip().toLowerCase(Locale.ROOT);
-        List<Choosable> fit = documents.roots(of).stream().map(r -> choosable(of, r, maker)).filter(c -> c.name().toLowerCase(Locale.ROOT).contains(looked)).toList();
+        List<Choosable> fit = documents.roots(of).stream()
+                .map(r -> choosable(of, r, maker))
+                .filter(c -> c.name().toLowerCase(Locale.ROOT).contains(looked))
+                .toList();
         List<Choosable> youngest = new ArrayList<>(fit.subList(Math.max(0, fit.size() - MOST_CHOSEN), fit.size()));
         Collections.reverse(youngest);
         model.addAttribute("kind", kind);
@@ -60,13 +66,17 @@ class ChooseController {
             case TRIAL -> row.required("question").toString();
             default -> row.required("name").toString();
         };
-        Object when = row.required(kind == DocumentKind.BATCH ? "begun_at" : kind == DocumentKind.TRIAL ? "made_at" : "created_at");
+        Object when = row.required(
+                kind == DocumentKind.BATCH ? "begun_at" : kind == DocumentKind.TRIAL ? "made_at" : "created_at");
         return new Choosable(row.key().toString(), name, maker.formats().date((Instant) when));
     }
 
     /** Those that were ticked; where none was, it is asked again. */
     @GetMapping("/carry/{kind:recipe|batch|trial}/chosen")
-    String chosen(@PathVariable String kind, @RequestParam(defaultValue = "") String find, @RequestParam(required = false) @Nullable List<UUID> id) {
+    String chosen(
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(required = false) @Nullable List<UUID> id) {
         if (id == null) {
             return "redirect:/carry/" + kind + "/choose?none&find=" + URLEncoder.encode(find, StandardCharsets.UTF_8);
         }

@@ -222,7 +222,11 @@ final class Paper implements AutoCloseable {
                     PDImageXObject image = images.get(k);
                     double scale = Math.min(width / image.getWidth(), height / image.getHeight());
                     double x = MARGIN + k * (width + gap);
-                    page.drawImage(image, (float) x, (float) (low + 16 + height - image.getHeight() * scale), (float) (image.getWidth() * scale),
+                    page.drawImage(
+                            image,
+                            (float) x,
+                            (float) (low + 16 + height - image.getHeight() * scale),
+                            (float) (image.getWidth() * scale),
                             (float) (image.getHeight() * scale));
                     List<String> lines = lines(words.get(i + k), 8, Typeface.TEXT, width);
                     put(lines.get(0), x, low + 5, 8, QUIET);
@@ -239,7 +243,8 @@ final class Paper implements AutoCloseable {
             page.close();
             int count = document.getNumberOfPages();
             for (int i = 0; i < count; i++) {
-                page = new PDPageContentStream(document, document.getPage(i), PDPageContentStream.AppendMode.APPEND, true, true);
+                page = new PDPageContentStream(
+                        document, document.getPage(i), PDPageContentStream.AppendMode.APPEND, true, true);
                 put(foot, MARGIN, 34, 8, QUIET);
                 put("sheet " + (i + 1) + " of " + count, WIDTH - MARGIN - 60, 34, 8, QUIET);
                 page.close();

@@ -43,7 +43,8 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/batch/{id}/probe")
 class ProbeController {
 
-    private static final List<String> FIELDS = List.of("time", "clock", "shape", "zone", "beginning", "value", "scale", "spot");
+    private static final List<String> FIELDS =
+            List.of("time", "clock", "shape", "zone", "beginning", "value", "scale", "spot");
 
     private final ProbeFiles files;
     private final Arrivals arrivals;
@@ -63,15 +64,21 @@ class ProbeController {
     private String page(UUID id, Model model, Maker maker, String problem) {
         model.addAttribute("batch", batches.get(new BatchId(id)));
         model.addAttribute("problem", problem);
-        model.addAttribute("came", files.of(id).stream().map(r -> Came.of(r, maker)).toList());
+        model.addAttribute(
+                "came", files.of(id).stream().map(r -> Came.of(r, maker)).toList());
         return "carry/probe";
     }
 
     @PostMapping
     String bring(
-            @PathVariable UUID id, Model model, Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response)
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            HttpServletResponse response)
             throws IOException {
-        return Uploads.ofForm(file, response, (in, name) -> lay(id, in, name, maker), problem -> page(id, model, maker, problem));
+        return Uploads.ofForm(
+                file, response, (in, name) -> lay(id, in, name, maker), problem -> page(id, model, maker, problem));
     }
 
     /** A file of whatever size, as the body of a request. */
@@ -117,7 +124,9 @@ class ProbeController {
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
         try {
-            return arrivals.isOver(arrival) ? "redirect:/batch/" + id + "/probe" : preview(id, arrival, model, maker, asked, "");
+            return arrivals.isOver(arrival)
+                    ? "redirect:/batch/" + id + "/probe"
+                    : preview(id, arrival, model, maker, asked, "");
         } catch (DocumentFault e) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
             return page(id, model, maker, e.words());
@@ -143,14 +152,23 @@ class ProbeController {
         return new Fields(
                 columns(view, shape.time(), false),
                 columns(view, shape.clock(), true),
-                Arrays.stream(TimeShape.values()).map(s -> new Choice(s.name(), s.example(), s == shape.shape())).toList(),
-                new TreeSet<>(ZoneId.getAvailableZoneIds()).stream().map(z -> new Choice(z, z, z.equals(shape.zone().getId()))).toList(),
+                Arrays.stream(TimeShape.values())
+                        .map(s -> new Choice(s.name(), s.example(), s == shape.shape()))
+                        .toList(),
+                new TreeSet<>(ZoneId.getAvailableZoneIds())
+                        .stream()
+                                .map(z -> new Choice(z, z, z.equals(shape.zone().getId())))
+                                .toList(),
                 maker.formats().input(shape.beginning()),
                 shape.shape().isSinceBeginning(),
                 shape.shape().isLocal(),
                 columns(view, shape.value(), false),
-                Arrays.stream(LoggerShape.Scale.values()).map(s -> new Choice(s.name(), word(s), s == shape.scale())).toList(),
-                Arrays.stream(MeasurementPoint.values()).map(s -> new Choice(s.name(), word(s), s == shape.spot())).toList());
+                Arrays.stream(LoggerShape.Scale.values())
+                        .map(s -> new Choice(s.name(), word(s), s == shape.scale()))
+                        .toList(),
+                Arrays.stream(MeasurementPoint.values())
+                        .map(s -> new Choice(s.name(), word(s), s == shape.spot()))
+                        .toList());
     }
 
     private static String word(Enum<?> one) {
@@ -160,12 +178,14 @@ class ProbeController {
     private static List<Choice> columns(ProbeFiles.View view, int chosen, boolean orNone) {
         int width = view.first().stream().mapToInt(List::size).max().orElse(0);
         return IntStream.range(orNone ? -1 : 0, width)
-                .mapToObj(i -> new Choice(String.valueOf(i), i < 0 ? "in the same column" : columnName(view, i), i == chosen))
+                .mapToObj(i ->
+                        new Choice(String.valueOf(i), i < 0 ? "in the same column" : columnName(view, i), i == chosen))
                 .toList();
     }
 
     private static String columnName(ProbeFiles.View view, int column) {
-        String name = column < view.heading().size() ? view.heading().get(column).strip() : "";
+        String name =
+                column < view.heading().size() ? view.heading().get(column).strip() : "";
         return name.isEmpty() ? "column " + (column + 1) : name;
     }
 
@@ -178,9 +198,11 @@ class ProbeController {
         return new Said(
                 told.readings() + (told.readings() == 1 ? " reading" : " readings"),
                 kept.size() + (kept.size() == 1 ? " line of the log" : " lines of the log"),
-                formats.moment(kept.get(0).at()) + " to " + formats.moment(kept.get(kept.size() - 1).at()),
+                formats.moment(kept.get(0).at()) + " to "
+                        + formats.moment(kept.get(kept.size() - 1).at()),
                 formats.temperature(kept.stream().min(warmth).orElseThrow().temperature()) + " to "
-                        + formats.temperature(kept.stream().max(warmth).orElseThrow().temperature()),
+                        + formats.temperature(
+                                kept.stream().max(warmth).orElseThrow().temperature()),
                 besides(told, formats),
                 told.problems());
     }
@@ -188,13 +210,15 @@ class ProbeController {
     private static List<String> besides(ProbeFiles.Told told, Formats formats) {
         List<String> words = new java.util.ArrayList<>();
         if (told.kept().size() < told.readings() && !told.kept().isEmpty()) {
-            words.add("The others lie within " + Formats.number(formats.degreesApart(told.toleranceKelvin()), 1) + " " + formats.temperatureUnit() + " of straight lines between these.");
+            words.add("The others lie within " + Formats.number(formats.degreesApart(told.toleranceKelvin()), 1) + " "
+                    + formats.temperatureUnit() + " of straight lines between these.");
         }
         if (told.doubles() > 0) {
             words.add(told.doubles() + " are in the log already.");
         }
         if (told.outside() > 0) {
-            words.add(told.outside() + " are from before this batch or from after now: is the day read right, and the time zone?");
+            words.add(told.outside()
+                    + " are from before this batch or from after now: is the day read right, and the time zone?");
         }
         if (told.bad() > 0) {
             words.add(told.bad() + (told.bad() == 1 ? " line is" : " lines are") + " none:");
@@ -210,8 +234,9 @@ class ProbeController {
             Maker maker,
             @RequestParam Map<String, String> asked,
             HttpServletResponse response) {
-        Map<String, String> said =
-                asked.entrySet().stream().filter(e -> FIELDS.contains(e.getKey())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        Map<String, String> said = asked.entrySet().stream()
+                .filter(e -> FIELDS.contains(e.getKey()))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
         return Uploads.tried(
                 response,
                 () -> {
@@ -229,11 +254,7 @@ class ProbeController {
 
     @PostMapping("/{arrival}/undo")
     String undo(
-            @PathVariable UUID id,
-            @PathVariable UUID arrival,
-            Model model,
-            Maker maker,
-            HttpServletResponse response) {
+            @PathVariable UUID id, @PathVariable UUID arrival, Model model, Maker maker, HttpServletResponse response) {
         return Uploads.tried(
                 response,
                 () -> {

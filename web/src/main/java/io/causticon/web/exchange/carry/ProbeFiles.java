@@ -36,7 +36,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Readings of a probe that another instrument wrote down: guessed at, shown, corrected, and taken as so few lines of the log as tell the curve. */
+/**
+ * Readings of a probe that another instrument wrote down: guessed at, shown, corrected, and taken as so few lines of
+ * the log as tell the curve.
+ */
 @Service
 class ProbeFiles {
 
@@ -100,7 +103,12 @@ class ProbeFiles {
      * @param first its first lines, divided
      * @param told what it comes to
      */
-    record View(ArrivalRow arrival, @Nullable LoggerShape shape, List<String> heading, List<List<String>> first, Told told) {}
+    record View(
+            ArrivalRow arrival,
+            @Nullable LoggerShape shape,
+            List<String> heading,
+            List<List<String>> first,
+            Told told) {}
 
     /**
      * What a file comes to.
@@ -113,7 +121,14 @@ class ProbeFiles {
      * @param bad lines that are none
      * @param problems the first of them, in words
      */
-    record Told(long readings, long outside, int doubles, List<Reading> kept, double toleranceKelvin, long bad, List<String> problems) {
+    record Told(
+            long readings,
+            long outside,
+            int doubles,
+            List<Reading> kept,
+            double toleranceKelvin,
+            long bad,
+            List<String> problems) {
 
         static final Told NOTHING = new Told(0, 0, 0, List.of(), 0, 0, List.of());
 
@@ -138,13 +153,21 @@ class ProbeFiles {
         char delimiter = LoggerGuess.delimiter(first, d -> divided(lines, d));
         List<List<String>> rowsOfIt = divided(lines, delimiter);
         LoggerGuess.Known around = new LoggerGuess.Known(
-                batch.log().begun(), clock.instant(), maker.zone(), maker.units().temperature() == Units.TemperatureUnit.FAHRENHEIT);
+                batch.log().begun(),
+                clock.instant(),
+                maker.zone(),
+                maker.units().temperature() == Units.TemperatureUnit.FAHRENHEIT);
         Optional<LoggerShape> guess = LoggerGuess.of(delimiter, rowsOfIt, around);
-        List<String> heading = guess.filter(g -> g.heading() >= 0).map(g -> rowsOfIt.get(g.heading())).orElse(List.of());
+        List<String> heading = guess.filter(g -> g.heading() >= 0)
+                .map(g -> rowsOfIt.get(g.heading()))
+                .orElse(List.of());
         Map<String, String> said = asked.isEmpty() ? known.of(heading) : asked;
-        LoggerShape shape = guess.map(g -> ProbeForm.corrected(g, said, maker.zone(), batch.log().begun(), clock.instant())).orElse(null);
+        LoggerShape shape = guess.map(g ->
+                        ProbeForm.corrected(g, said, maker.zone(), batch.log().begun(), clock.instant()))
+                .orElse(null);
         int from = shape == null ? 0 : Math.max(0, shape.heading());
-        List<List<String>> shown = rowsOfIt.subList(Math.min(from, rowsOfIt.size()), Math.min(rowsOfIt.size(), from + SHOWN));
+        List<List<String>> shown =
+                rowsOfIt.subList(Math.min(from, rowsOfIt.size()), Math.min(rowsOfIt.size(), from + SHOWN));
         return new View(row, shape, heading, shown, shape == null ? Told.NOTHING : told(lines, shape, batch));
     }
 
@@ -188,12 +211,22 @@ class ProbeFiles {
             return true;
         });
         List<Reading> kept = thinning.kept();
-        Set<Long> before = batch.log().of(Entry.TemperatureRead.class)
+        Set<Long> before = batch.log()
+                .of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == shape.spot())
                 .map(t -> key(t.at(), t.entry().temperature().celsius()))
                 .collect(Collectors.toSet());
-        List<Reading> fresh = kept.stream().filter(r -> !before.contains(key(r.at(), r.temperature().celsius()))).toList();
-        return new Told(counts[0], counts[1], kept.size() - fresh.size(), fresh, thinning.toleranceKelvin(), counts[2], problems);
+        List<Reading> fresh = kept.stream()
+                .filter(r -> !before.contains(key(r.at(), r.temperature().celsius())))
+                .toList();
+        return new Told(
+                counts[0],
+                counts[1],
+                kept.size() - fresh.size(),
+                fresh,
+                thinning.toleranceKelvin(),
+                counts[2],
+                problems);
     }
 
     /** The second and the twentieth of a kelvin. */
@@ -218,7 +251,10 @@ class ProbeFiles {
                 RowStore.Ledger ledger = store.ledger(id);
                 view.told()
                         .kept()
-                        .forEach(r -> ledger.add(lines.line(batch, new Entry.TemperatureRead(shape.spot(), r.temperature()), r.at(), maker), name -> new byte[0]));
+                        .forEach(r -> ledger.add(
+                                lines.line(
+                                        batch, new Entry.TemperatureRead(shape.spot(), r.temperature()), r.at(), maker),
+                                name -> new byte[0]));
                 arrivals.settle(batch).forEach(ledger::noteLine);
                 known.remember(view.heading(), ProbeForm.said(shape));
             });
@@ -229,13 +265,14 @@ class ProbeFiles {
     }
 
     private static String sentence(Told told, MeasurementPoint spot, Formats formats) {
-        return told.kept().size() + " of " + told.readings() + " readings of the " + spot.name().toLowerCase(java.util.Locale.ROOT) + ", "
-                + formats.moment(told.kept().get(0).at()) + " to " + formats.moment(told.kept().get(told.kept().size() - 1).at()) + ".";
+        return told.kept().size() + " of " + told.readings() + " readings of the "
+                + spot.name().toLowerCase(java.util.Locale.ROOT) + ", "
+                + formats.moment(told.kept().get(0).at()) + " to "
+                + formats.moment(told.kept().get(told.kept().size() - 1).at()) + ".";
     }
 
     /** What was taken of probes for a batch, the latest first. */
     List<ArrivalRow> of(UUID batch) {
         return laidAside.takenFor(batch);
     }
-
 }

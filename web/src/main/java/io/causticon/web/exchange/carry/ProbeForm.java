@@ -13,7 +13,10 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** What somebody said of how a table is read, as fields of a form and as it is remembered. What cannot be is as it was guessed. */
+/**
+ * What somebody said of how a table is read, as fields of a form and as it is remembered. What cannot be is as it was
+ * guessed.
+ */
 final class ProbeForm {
 
     private static final int MOST_COLUMNS = 200;
@@ -31,8 +34,10 @@ final class ProbeForm {
                 of,
                 beginning(said.getOrDefault("beginning", ""), begun, now, zone).orElse(guess.beginning()),
                 column(said, "value", guess.value()),
-                Kept.choice(LoggerShape.Scale.class, said.getOrDefault("scale", "")).orElse(guess.scale()),
-                Kept.choice(MeasurementPoint.class, said.getOrDefault("spot", "")).orElse(guess.spot()));
+                Kept.choice(LoggerShape.Scale.class, said.getOrDefault("scale", ""))
+                        .orElse(guess.scale()),
+                Kept.choice(MeasurementPoint.class, said.getOrDefault("spot", ""))
+                        .orElse(guess.spot()));
     }
 
     /** What is remembered of it: where in time a file began is its own. */
@@ -63,7 +68,9 @@ final class ProbeForm {
 
     private static Optional<Instant> beginning(String typed, Instant begun, Instant now, ZoneId zone) {
         try {
-            return typed.isBlank() ? Optional.empty() : Optional.of(TimeNotation.read("beginning", typed, begun, now, zone));
+            return typed.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(TimeNotation.read("beginning", typed, begun, now, zone));
         } catch (ProblemsException e) {
             return Optional.empty();
         }

@@ -13,8 +13,8 @@ import java.util.zip.Deflater;
 import java.util.zip.Inflater;
 
 /**
- * A recipe as a short text, for a message or a code on paper: {@code CAUSTICON-RECIPE-1:} and the plan as it is kept, packed, with a sum at the end that tells a
- * letter that was lost.
+ * A recipe as a short text, for a message or a code on paper: {@code CAUSTICON-RECIPE-1:} and the plan as it is kept,
+ * packed, with a sum at the end that tells a letter that was lost.
  */
 final class RecipeText {
 
@@ -24,15 +24,19 @@ final class RecipeText {
     /** No plan is longer. */
     private static final int LONGEST = 64 * 1024;
 
-    /** Words that stand in every plan, so that they need not be told each time. Never changed: what was written with it is read with it. */
-    private static final byte[] COMMON = ("{\"name\":\"\",\"fats\":[{\"id\":\"olive-oil\",\"grams\":,\"lot\":null,\"certified\":null,\"own\":null,\"afterCook\":null},"
-            + "{\"id\":\"coconut-oil-76\",\"castor-oil\",\"shea-butter\",\"lard\",\"palm-oil\"}],\"naohShare\":1.0,\"naohPurity\":0.98,\"kohPurity\":0.9,\"kohCertified\":false,"
-            + "\"superfat\":0.05,\"liquidWay\":\"LYE_CONCENTRATION\",\"liquidValue\":0.33,\"liquids\":[{\"id\":\"distilled-water\",\"share\":1.0,\"frozen\":null,\"joins\":\"LYE\","
-            + "\"state\":\"LIQUID\"}],\"additives\":[{\"id\":\"\",\"grams\":,\"way\":\"GRAMS\",\"value\":,\"joins\":\"TRACE\"}],\"process\":\"COLD\",\"gel\":\"EITHER\",\"mould\":{\"name\":\"\","
-            + "\"kind\":\"WOODEN_LOAF\",\"length\":,\"width\":,\"height\":,\"cavities\":1},\"mixAt\":40.0,\"fatStep\":1.0,\"lyeStep\":0.1,\"pouring\":{\"sizedBy\":\"MOULD\",\"fillHeight\":null,"
-            + "\"overage\":0.0,\"spare\":null,\"thickness\":,\"way\":\"NONE\",\"stuck\":,\"portions\":[],\"bowl\":null,\"route\":\"TOGETHER\",\"cupGrams\":null},\"lyeVessel\":{\"name\":\"\","
-            + "\"material\":\"STAINLESS_STEEL\",\"mass\":{\"grams\":}},\"fatsVessel\":null,\"freezer\":-18.0,\"lyeGrams\":null,\"liquidGrams\":null,\"oven\":null,\"rework\":null,\"note\":\"\"}")
-            .getBytes(StandardCharsets.UTF_8);
+    /**
+     * Words that stand in every plan, so that they need not be told each time. Never changed: what was written with it
+     * is read with it.
+     */
+    private static final byte[] COMMON =
+            ("{\"name\":\"\",\"fats\":[{\"id\":\"olive-oil\",\"grams\":,\"lot\":null,\"certified\":null,\"own\":null,\"afterCook\":null},"
+                + "{\"id\":\"coconut-oil-76\",\"castor-oil\",\"shea-butter\",\"lard\",\"palm-oil\"}],\"naohShare\":1.0,\"naohPurity\":0.98,\"kohPurity\":0.9,\"kohCertified\":false,"
+                + "\"superfat\":0.05,\"liquidWay\":\"LYE_CONCENTRATION\",\"liquidValue\":0.33,\"liquids\":[{\"id\":\"distilled-water\",\"share\":1.0,\"frozen\":null,\"joins\":\"LYE\","
+                + "\"state\":\"LIQUID\"}],\"additives\":[{\"id\":\"\",\"grams\":,\"way\":\"GRAMS\",\"value\":,\"joins\":\"TRACE\"}],\"process\":\"COLD\",\"gel\":\"EITHER\",\"mould\":{\"name\":\"\","
+                + "\"kind\":\"WOODEN_LOAF\",\"length\":,\"width\":,\"height\":,\"cavities\":1},\"mixAt\":40.0,\"fatStep\":1.0,\"lyeStep\":0.1,\"pouring\":{\"sizedBy\":\"MOULD\",\"fillHeight\":null,"
+                + "\"overage\":0.0,\"spare\":null,\"thickness\":,\"way\":\"NONE\",\"stuck\":,\"portions\":[],\"bowl\":null,\"route\":\"TOGETHER\",\"cupGrams\":null},\"lyeVessel\":{\"name\":\"\","
+                + "\"material\":\"STAINLESS_STEEL\",\"mass\":{\"grams\":}},\"fatsVessel\":null,\"freezer\":-18.0,\"lyeGrams\":null,\"liquidGrams\":null,\"oven\":null,\"rework\":null,\"note\":\"\"}")
+                    .getBytes(StandardCharsets.UTF_8);
 
     private RecipeText() {}
 
@@ -68,7 +72,8 @@ final class RecipeText {
     static String read(String typed) {
         Matcher m = TEXT.matcher(typed.replaceAll("[\\s\u00a0]+", ""));
         if (!m.find()) {
-            throw new DocumentFault("There is no recipe in this text. One begins with " + HEAD + " and ends with a point and eight letters.");
+            throw new DocumentFault("There is no recipe in this text. One begins with " + HEAD
+                    + " and ends with a point and eight letters.");
         }
         if (!m.group(1).equals("1")) {
             throw new DocumentFault("This recipe was written by a newer Causticon.");

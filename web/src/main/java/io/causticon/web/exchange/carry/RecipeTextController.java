@@ -67,11 +67,14 @@ class RecipeTextController {
         try {
             BatchPlan plan = read(RecipeText.read(typed));
             if (keep) {
-                return "redirect:/plan/" + recipes.create(plan, maker.displayName()).recipe();
+                return "redirect:/plan/"
+                        + recipes.create(plan, maker.displayName()).recipe();
             }
             model.addAttribute("seen", noted.reader(maker).seen(plan));
             model.addAttribute("name", plan.name());
-            model.addAttribute("here", recipes.inUse().stream().anyMatch(r -> plans.write(r.plan()).equals(plans.write(plan))));
+            model.addAttribute(
+                    "here",
+                    recipes.inUse().stream().anyMatch(r -> plans.write(r.plan()).equals(plans.write(plan))));
             return page(model, typed, "");
         } catch (DocumentFault e) {
             return page(model, typed, e.words());
@@ -83,7 +86,9 @@ class RecipeTextController {
             return plans.read(kept);
         } catch (RuntimeException e) {
             // Whatever is wrong with it: the sum was right, so it was written so.
-            throw new DocumentFault("This recipe holds what no plan here can: it was written by a newer Causticon, or by another hand.");
+            throw new DocumentFault(
+                    "This recipe holds what no plan here can: it was written by a newer Causticon, or by another"
+                            + " hand.");
         }
     }
 }

@@ -29,8 +29,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * Old batches in somebody's own table: what was made on a day, into how many bars it was cut, what else was written down. A table tells days and no hours: a
- * batch is taken to be poured at noon and cut a day later, and a note in its log says that this is so.
+ * Old batches in somebody's own table: what was made on a day, into how many bars it was cut, what else was written
+ * down. A table tells days and no hours: a batch is taken to be poured at noon and cut a day later, and a note in its
+ * log says that this is so.
  */
 @Component
 class SheetBatches {
@@ -82,7 +83,9 @@ class SheetBatches {
      * @param said which of these is meant; may be empty
      */
     Reader reader(List<TimeShape> days, String said, Maker maker) {
-        Optional<TimeShape> shape = days.size() == 1 ? Optional.of(days.get(0)) : days.stream().filter(d -> d.name().equals(said)).findFirst();
+        Optional<TimeShape> shape = days.size() == 1
+                ? Optional.of(days.get(0))
+                : days.stream().filter(d -> d.name().equals(said)).findFirst();
         return new Reader(shape, days.size() > 1, maker);
     }
 
@@ -106,13 +109,18 @@ class SheetBatches {
             }
             if (shape.isEmpty()) {
                 // Where one day of the column is none, the others still are.
-                return asks ? problem("\"" + making.day() + "\" can be two days: say above how days are meant.") : read(found, likeliest(making.day()));
+                return asks
+                        ? problem("\"" + making.day() + "\" can be two days: say above how days are meant.")
+                        : read(found, likeliest(making.day()));
             }
             return read(found, shape);
         }
 
         private Optional<TimeShape> likeliest(String day) {
-            return SheetDays.SHAPES.stream().filter(s -> SheetDays.read(day, s).isPresent()).findFirst().filter(s -> SheetDays.shapes(List.of(day)).size() == 1);
+            return SheetDays.SHAPES.stream()
+                    .filter(s -> SheetDays.read(day, s).isPresent())
+                    .findFirst()
+                    .filter(s -> SheetDays.shapes(List.of(day)).size() == 1);
         }
 
         private Result read(RecipeSheet.Found found, Optional<TimeShape> as) {
@@ -125,15 +133,20 @@ class SheetBatches {
             Instant now = clock.instant();
             boolean isToCome = day.get().isAfter(LocalDate.ofInstant(now, maker.zone()));
             if (isToCome || !arrivals.canBe(noon)) {
-                return problem(day.get() + " is " + (isToCome ? "still to come" : "too long ago for any batch here") + ": is that the day?");
+                return problem(day.get() + " is " + (isToCome ? "still to come" : "too long ago for any batch here")
+                        + ": is that the day?");
             }
             String bars = making.bars().replaceFirst("[.,]0+$", "");
             if (!bars.isEmpty() && (!bars.matches("\\d{1,5}") || !EntryCheck.BARS.contains(Integer.parseInt(bars)))) {
                 return problem("\"" + making.bars() + "\" is no number of bars.");
             }
             // What was made this morning is not made at a noon that is still to come.
-            Instant at = noon.isAfter(now) ? day.get().atStartOfDay(maker.zone()).toInstant() : noon;
-            return new Result(Optional.of(new Made(day.get(), at, bars.isEmpty() ? null : Integer.valueOf(bars), found.row(), making.notes())), "");
+            Instant at =
+                    noon.isAfter(now) ? day.get().atStartOfDay(maker.zone()).toInstant() : noon;
+            return new Result(
+                    Optional.of(new Made(
+                            day.get(), at, bars.isEmpty() ? null : Integer.valueOf(bars), found.row(), making.notes())),
+                    "");
         }
 
         private static Result problem(String words) {
@@ -149,17 +162,29 @@ class SheetBatches {
      * @return how many
      */
     int begin(
-            List<SheetFiles.Read> made, Map<SheetFiles.Read, RecipeService.Recipe> recipes, ArrivalRow from, RowStore.Ledger ledger, Maker maker, List<UUID> settled) {
+            List<SheetFiles.Read> made,
+            Map<SheetFiles.Read, RecipeService.Recipe> recipes,
+            ArrivalRow from,
+            RowStore.Ledger ledger,
+            Maker maker,
+            List<UUID> settled) {
         for (SheetFiles.Read read : made) {
             Made batch = read.batch().orElseThrow();
             RecipeService.Recipe recipe = recipes.get(read);
             BatchId id = batches.begin(
-                    recipe.plan(), recipe.recipe(), recipe.version(), batch.at(), maker.displayName(), maker.zone(), from.id() + "#" + batch.row());
+                    recipe.plan(),
+                    recipe.recipe(),
+                    recipe.version(),
+                    batch.at(),
+                    maker.displayName(),
+                    maker.zone(),
+                    from.id() + "#" + batch.row());
             settled.add(id.value());
             try {
                 batches.writeUp(id, lines(batch, from.source()), maker.displayName());
             } catch (UnreadableException e) {
-                throw new DocumentFault("Row " + batch.row() + " would be a batch that cannot be worked with: " + e.getMessage() + " Nothing was taken.");
+                throw new DocumentFault("Row " + batch.row() + " would be a batch that cannot be worked with: "
+                        + e.getMessage() + " Nothing was taken.");
             }
             ledger.noteBatch(id.value());
         }
@@ -171,15 +196,22 @@ class SheetBatches {
         Instant now = clock.instant();
         Instant cut = batch.at().plus(UNTIL_THE_CUT);
         boolean wasCut = cut.isBefore(now);
-        String assumed = "From " + source + ", row " + batch.row() + ". The table tells the day alone: " + (wasCut ? "noon, and a cut a day later, are" : "the hour is") + " assumed.";
+        String assumed = "From " + source + ", row " + batch.row() + ". The table tells the day alone: "
+                + (wasCut ? "noon, and a cut a day later, are" : "the hour is") + " assumed.";
         lines.add(new BatchService.Dated(batch.at(), new Entry.Noted(assumed)));
-        batch.notes().forEach(n -> lines.add(new BatchService.Dated(batch.at().plusMillis(lines.size()), new Entry.Noted(n.length() > LONGEST_NOTE ? n.substring(0, LONGEST_NOTE) : n))));
+        batch.notes()
+                .forEach(n -> lines.add(new BatchService.Dated(
+                        batch.at().plusMillis(lines.size()),
+                        new Entry.Noted(n.length() > LONGEST_NOTE ? n.substring(0, LONGEST_NOTE) : n))));
         lines.add(new BatchService.Dated(batch.at().plusMillis(lines.size()), new Entry.Poured(null)));
         if (wasCut) {
-            lines.add(new BatchService.Dated(cut, batch.bars() == null ? new Entry.Unmoulded() : new Entry.Cut(batch.bars())));
+            lines.add(new BatchService.Dated(
+                    cut, batch.bars() == null ? new Entry.Unmoulded() : new Entry.Cut(batch.bars())));
         }
         // Held from the moment that somebody reads it: nobody held it then.
-        batch.burning().ifPresent(n -> lines.add(new BatchService.Dated(now, new Entry.Held("a note of the table it came from speaks of burning"))));
+        batch.burning()
+                .ifPresent(n -> lines.add(new BatchService.Dated(
+                        now, new Entry.Held("a note of the table it came from speaks of burning"))));
         return lines;
     }
 

@@ -31,7 +31,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Recipes from somebody's own table: what each column is, is guessed, shown and put right; what cannot be read says why in its row. */
+/**
+ * Recipes from somebody's own table: what each column is, is guessed, shown and put right; what cannot be read says why
+ * in its row.
+ */
 @Service
 class SheetFiles {
 
@@ -89,7 +92,14 @@ class SheetFiles {
      * @param batch the batch that was made of it; empty where the table tells of none
      * @param batchProblem why that batch cannot be taken; empty where it can
      */
-    record Read(String name, int row, String words, NotedPlans.Noted noted, boolean here, Optional<SheetBatches.Made> batch, String batchProblem) {}
+    record Read(
+            String name,
+            int row,
+            String words,
+            NotedPlans.Noted noted,
+            boolean here,
+            Optional<SheetBatches.Made> batch,
+            String batchProblem) {}
 
     /**
      * A table as it is understood.
@@ -100,7 +110,12 @@ class SheetFiles {
      * @param days how its days can be read; more than one where somebody has to say
      */
     record View(
-            ArrivalRow arrival, RecipeSheet.Layout layout, List<String> heading, List<RecipeSheet.Part> parts, List<List<String>> first, List<Read> recipes,
+            ArrivalRow arrival,
+            RecipeSheet.Layout layout,
+            List<String> heading,
+            List<RecipeSheet.Part> parts,
+            List<List<String>> first,
+            List<Read> recipes,
             List<TimeShape> days) {
 
         List<Read> good() {
@@ -121,20 +136,34 @@ class SheetFiles {
         List<String> heading = at < 0 ? List.of() : cells.get(at);
         List<RecipeSheet.Part> parts = said(heading, asked.isEmpty() ? known.of(heading) : asked);
         RecipeSheet sheet = RecipeSheet.read(cells, parts, maker.units(), reader.catalogue());
-        Set<String> here = recipes.inUse().stream().map(r -> r.plan().name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
-        List<TimeShape> days = SheetDays.shapes(sheet.recipes().stream().map(r -> r.making().day()).toList());
+        Set<String> here = recipes.inUse().stream()
+                .map(r -> r.plan().name().toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
+        List<TimeShape> days = SheetDays.shapes(
+                sheet.recipes().stream().map(r -> r.making().day()).toList());
         SheetBatches.Reader batches = made.reader(days, asked.getOrDefault(DAYS, ""), maker);
-        List<Read> read = sheet.recipes().stream().map(r -> read(r, reader, here, batches)).toList();
+        List<Read> read = sheet.recipes().stream()
+                .map(r -> read(r, reader, here, batches))
+                .toList();
         int from = Math.max(0, at + 1);
-        List<List<String>> first = cells.subList(Math.min(from, cells.size()), Math.min(cells.size(), from + ROWS_SHOWN));
-        return new View(row, sheet.layout(), heading.stream().limit(COLUMNS_SHOWN).toList(), parts, first, read, days);
+        List<List<String>> first =
+                cells.subList(Math.min(from, cells.size()), Math.min(cells.size(), from + ROWS_SHOWN));
+        return new View(
+                row, sheet.layout(), heading.stream().limit(COLUMNS_SHOWN).toList(), parts, first, read, days);
     }
 
-    private static Read read(RecipeSheet.Found r, NotedPlans.Reader reader, Set<String> here, SheetBatches.Reader batches) {
+    private static Read read(
+            RecipeSheet.Found r, NotedPlans.Reader reader, Set<String> here, SheetBatches.Reader batches) {
         String name = shortened(r.name());
         SheetBatches.Result batch = batches.read(r);
         return new Read(
-                name, r.row(), r.note(), reader.read(r.note(), name, line -> where(r, line)), here.contains(r.name().toLowerCase(Locale.ROOT)), batch.made(), batch.problem());
+                name,
+                r.row(),
+                r.note(),
+                reader.read(r.note(), name, line -> where(r, line)),
+                here.contains(r.name().toLowerCase(Locale.ROOT)),
+                batch.made(),
+                batch.problem());
     }
 
     private static String where(RecipeSheet.Found recipe, String line) {
@@ -152,7 +181,8 @@ class SheetFiles {
     private static List<RecipeSheet.Part> said(List<String> heading, Map<String, String> said) {
         List<RecipeSheet.Part> guessed = RecipeSheet.parts(heading);
         return IntStream.range(0, heading.size())
-                .mapToObj(i -> Kept.choice(RecipeSheet.Part.class, said.getOrDefault("part" + i, "")).orElse(guessed.get(i)))
+                .mapToObj(i -> Kept.choice(RecipeSheet.Part.class, said.getOrDefault("part" + i, ""))
+                        .orElse(guessed.get(i)))
                 .toList();
     }
 
@@ -176,7 +206,10 @@ class SheetFiles {
                 ArrivalRow row = laidAside.take(id);
                 RowStore.Ledger ledger = store.ledger(id);
                 Map<Read, RecipeService.Recipe> kept = keepRecipes(view, batchesToo, maker);
-                kept.values().stream().map(RecipeService.Recipe::recipe).distinct().forEach(ledger::noteRecipe);
+                kept.values().stream()
+                        .map(RecipeService.Recipe::recipe)
+                        .distinct()
+                        .forEach(ledger::noteRecipe);
                 int begun = batchesToo ? made.begin(view.batches(), kept, row, ledger, maker, settled) : 0;
                 laidAside.tell(row, told(view, begun));
                 known.remember(view.heading(), kept(view.parts()));
@@ -188,7 +221,8 @@ class SheetFiles {
     }
 
     private static String told(View view, int begun) {
-        return view.good().size() + " of " + view.recipes().size() + (view.recipes().size() == 1 ? " recipe" : " recipes")
+        return view.good().size() + " of " + view.recipes().size()
+                + (view.recipes().size() == 1 ? " recipe" : " recipes")
                 + (begun == 0 ? "." : ", " + begun + (begun == 1 ? " batch." : " batches."));
     }
 
@@ -202,7 +236,8 @@ class SheetFiles {
             RecipeService.Recipe now = known == null
                     ? recipes.create(plan, maker.displayName())
                     : recipes.save(known.recipe(), plan, known.version(), maker.displayName());
-            // Written now, for the account that reads it; a version of one recipe would also be written before the recipe that follows it.
+            // Written now, for the account that reads it; a version of one recipe would also be written before the
+            // recipe that follows it.
             laidAside.writeNow();
             ofName.put(read.name(), now);
             kept.put(read, now);

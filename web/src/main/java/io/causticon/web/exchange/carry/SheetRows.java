@@ -29,8 +29,9 @@ import org.dhatim.fastexcel.reader.Row;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The rows of somebody's own table as text, whatever it was kept in: comma-separated values, a workbook, an open document. Of a formula the value that was kept
- * with it is read; it is never worked out. Before a library reads a zip, it was looked at: how much it unpacks to, and that its XML names nothing outside.
+ * The rows of somebody's own table as text, whatever it was kept in: comma-separated values, a workbook, an open
+ * document. Of a formula the value that was kept with it is read; it is never worked out. Before a library reads a zip,
+ * it was looked at: how much it unpacks to, and that its XML names nothing outside.
  */
 final class SheetRows {
 
@@ -66,7 +67,11 @@ final class SheetRows {
     private static List<List<String>> text(Path file) {
         TableLines lines = new TableLines(file);
         List<String> first = lines.first(60);
-        if (first.stream().filter(l -> !l.isBlank()).findFirst().filter(l -> l.strip().startsWith("{") || l.strip().startsWith("[")).isPresent()) {
+        if (first.stream()
+                .filter(l -> !l.isBlank())
+                .findFirst()
+                .filter(l -> l.strip().startsWith("{") || l.strip().startsWith("["))
+                .isPresent()) {
             throw new DocumentFault("This is no table but a document (JSON): those come in under \"Out and in\".");
         }
         char delimiter = LoggerGuess.delimiter(first, d -> some(lines, d, 60));
@@ -76,7 +81,11 @@ final class SheetRows {
     private static List<List<String>> some(TableLines lines, char delimiter, int most) {
         List<List<String>> rows = new ArrayList<>();
         lines.each(delimiter, (number, cells) -> {
-            rows.add(cells.stream().limit(MOST_COLUMNS).map(SheetRows::shortened).map(OpenCells::asItWas).toList());
+            rows.add(cells.stream()
+                    .limit(MOST_COLUMNS)
+                    .map(SheetRows::shortened)
+                    .map(OpenCells::asItWas)
+                    .toList());
             return rows.size() < most;
         });
         return rows;
@@ -125,7 +134,8 @@ final class SheetRows {
                 for (int n = in.read(some); n >= 0; n = in.read(some)) {
                     unpacked += n;
                     if (unpacked > MOST_UNPACKED) {
-                        throw new DocumentFault("This file unpacks to more than " + MOST_UNPACKED / (1024 * 1024) + " MB: no table of recipes does.");
+                        throw new DocumentFault("This file unpacks to more than " + MOST_UNPACKED / (1024 * 1024)
+                                + " MB: no table of recipes does.");
                     }
                     if (xml && first && new String(some, 0, n, StandardCharsets.ISO_8859_1).contains("<!DOCTYPE")) {
                         throw new DocumentFault("This file's XML speaks of things outside of it. It was not read.");
@@ -151,9 +161,12 @@ final class SheetRows {
                 if (xml.getLocalName().equals("table-row")) {
                     row = repeated(xml, "number-rows-repeated");
                 } else if (xml.getLocalName().equals("table-cell")) {
-                    boolean says = xml.getAttributeCount() > 0 && xml.getAttributeValue("urn:oasis:names:tc:opendocument:xmlns:office:1.0", "value-type") != null;
+                    boolean says = xml.getAttributeCount() > 0
+                            && xml.getAttributeValue("urn:oasis:names:tc:opendocument:xmlns:office:1.0", "value-type")
+                                    != null;
                     if (says && (row > MOST_REPEATED || repeated(xml, "number-columns-repeated") > MOST_REPEATED)) {
-                        throw new DocumentFault("A cell of this table claims to stand there more than " + MOST_REPEATED + " times. It was not read.");
+                        throw new DocumentFault("A cell of this table claims to stand there more than " + MOST_REPEATED
+                                + " times. It was not read.");
                     }
                 }
             }
@@ -168,7 +181,8 @@ final class SheetRows {
     }
 
     private static List<List<String>> workbook(Path file) throws IOException {
-        try (ReadableWorkbook workbook = new ReadableWorkbook(file.toFile()); Stream<Row> rows = workbook.getFirstSheet().openStream()) {
+        try (ReadableWorkbook workbook = new ReadableWorkbook(file.toFile());
+                Stream<Row> rows = workbook.getFirstSheet().openStream()) {
             List<List<String>> all = new ArrayList<>();
             for (Row row : (Iterable<Row>) rows::iterator) {
                 // Rows of nothing are not in the file; their place is.
@@ -190,7 +204,9 @@ final class SheetRows {
         }
         String format = cell.getDataFormatString();
         // A workbook keeps a day as a number that is shown as one.
-        if (cell.getType() == CellType.NUMBER && format != null && DAY_FORMAT.matcher(format).find()) {
+        if (cell.getType() == CellType.NUMBER
+                && format != null
+                && DAY_FORMAT.matcher(format).find()) {
             return cell.asDate().toLocalDate().toString();
         }
         return shortened(number(String.valueOf(cell.getText())));
@@ -204,7 +220,10 @@ final class SheetRows {
             if (all.size() >= RecipeSheet.MOST_ROWS) {
                 break;
             }
-            all.add(Stream.of(row).limit(MOST_COLUMNS).map(v -> v == null ? "" : shortened(number(v.toString()))).toList());
+            all.add(Stream.of(row)
+                    .limit(MOST_COLUMNS)
+                    .map(v -> v == null ? "" : shortened(number(v.toString())))
+                    .toList());
         }
         return all;
     }

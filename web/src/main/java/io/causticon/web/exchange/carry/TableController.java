@@ -49,19 +49,31 @@ class TableController {
 
     private String page(Model model, Maker maker, String problem) {
         model.addAttribute("problem", problem);
-        model.addAttribute("came", files.all().stream().map(r -> Came.of(r, maker)).toList());
+        model.addAttribute(
+                "came", files.all().stream().map(r -> Came.of(r, maker)).toList());
         return "carry/table";
     }
 
     @PostMapping
-    String bring(Model model, Maker maker, @RequestParam(required = false) @Nullable MultipartFile file, HttpServletResponse response) throws IOException {
-        return Uploads.ofForm(file, response, (in, name) -> "/carry/table/" + files.lay(in, name, maker), problem -> page(model, maker, problem));
+    String bring(
+            Model model,
+            Maker maker,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            HttpServletResponse response)
+            throws IOException {
+        return Uploads.ofForm(
+                file,
+                response,
+                (in, name) -> "/carry/table/" + files.lay(in, name, maker),
+                problem -> page(model, maker, problem));
     }
 
     /** A file of whatever size, as the body of a request. */
     @PostMapping(consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<String> stream(
-            Maker maker, @RequestHeader(name = "X-File-Name", defaultValue = "") String name, HttpServletRequest request)
+            Maker maker,
+            @RequestHeader(name = "X-File-Name", defaultValue = "") String name,
+            HttpServletRequest request)
             throws IOException {
         return Uploads.ofBody(request, name, (in, called) -> "/carry/table/" + files.lay(in, called, maker));
     }
@@ -71,7 +83,16 @@ class TableController {
 
     /** A recipe as it is shown. */
     record Card(
-            String name, String row, String words, String facts, String alarm, List<String> problems, boolean here, String batch, String batchAlarm, String batchProblem) {}
+            String name,
+            String row,
+            String words,
+            String facts,
+            String alarm,
+            List<String> problems,
+            boolean here,
+            String batch,
+            String batchAlarm,
+            String batchProblem) {}
 
     @GetMapping("/{id}")
     String look(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> asked) {
@@ -85,17 +106,25 @@ class TableController {
         model.addAttribute("layout", layout(view.layout()));
         model.addAttribute("first", view.first());
         model.addAttribute("columns", columns(view));
-        model.addAttribute("recipes", view.recipes().stream().map(r -> card(r, maker)).toList());
+        model.addAttribute(
+                "recipes", view.recipes().stream().map(r -> card(r, maker)).toList());
         model.addAttribute("good", view.good().size());
         model.addAttribute("batches", view.batches().size());
-        model.addAttribute("days", view.days().size() < 2 ? List.of() : view.days().stream()
-                .map(d -> new ProbeController.Choice(d.name(), day(d), d.name().equals(asked.get(SheetFiles.DAYS))))
-                .toList());
+        model.addAttribute(
+                "days",
+                view.days().size() < 2
+                        ? List.of()
+                        : view.days().stream()
+                                .map(d -> new ProbeController.Choice(
+                                        d.name(), day(d), d.name().equals(asked.get(SheetFiles.DAYS))))
+                                .toList());
         return "carry/table-file";
     }
 
     private static Map<String, String> said(Map<String, String> asked) {
-        return asked.entrySet().stream().filter(e -> e.getKey().matches("part\\d{1,3}|" + SheetFiles.DAYS)).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        return asked.entrySet().stream()
+                .filter(e -> e.getKey().matches("part\\d{1,3}|" + SheetFiles.DAYS))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     private static String layout(RecipeSheet.Layout layout) {
@@ -103,18 +132,22 @@ class TableController {
             case LINES -> "A row an ingredient.";
             case COLUMNS -> "A row a recipe, a column an ingredient.";
             case BLOCKS -> "Blocks with a title over each.";
-            case NONE -> "No recipe was found in it: neither a heading that names an ingredient and an amount, nor columns that are ingredients, nor titles with"
-                    + " ingredients under them.";
+            case NONE ->
+                "No recipe was found in it: neither a heading that names an ingredient and an amount, nor columns that"
+                        + " are ingredients, nor titles with ingredients under them.";
         };
     }
 
     private static List<ColumnChoice> columns(SheetFiles.View view) {
         return IntStream.range(0, view.heading().size())
                 .mapToObj(i -> new ColumnChoice(
-                        view.heading().get(i).isBlank() ? "column " + (i + 1) : view.heading().get(i).strip(),
+                        view.heading().get(i).isBlank()
+                                ? "column " + (i + 1)
+                                : view.heading().get(i).strip(),
                         "part" + i,
                         Arrays.stream(RecipeSheet.Part.values())
-                                .map(p -> new ProbeController.Choice(p.name(), word(p), p == view.parts().get(i)))
+                                .map(p -> new ProbeController.Choice(
+                                        p.name(), word(p), p == view.parts().get(i)))
                                 .toList()))
                 .toList();
     }
@@ -138,13 +171,24 @@ class TableController {
 
     private static Card card(SheetFiles.Read read, Maker maker) {
         return new Card(
-                read.name(), "row " + read.row(), read.words().replace("\n", ", "), read.noted().facts(), read.noted().alarm(), read.noted().problems(), read.here(),
+                read.name(),
+                "row " + read.row(),
+                read.words().replace("\n", ", "),
+                read.noted().facts(),
+                read.noted().alarm(),
+                read.noted().problems(),
+                read.here(),
                 read.batch().map(m -> made(m, maker)).orElse(""),
-                read.batch().flatMap(SheetBatches.Made::burning).map(n -> "\"" + n + "\" speaks of burning: it comes held.").orElse(""), read.batchProblem());
+                read.batch()
+                        .flatMap(SheetBatches.Made::burning)
+                        .map(n -> "\"" + n + "\" speaks of burning: it comes held.")
+                        .orElse(""),
+                read.batchProblem());
     }
 
     private static String made(SheetBatches.Made made, Maker maker) {
-        return "Made " + maker.formats().date(made.at()) + (made.bars() == null ? "" : ", " + made.bars() + (made.bars() == 1 ? " bar" : " bars"))
+        return "Made " + maker.formats().date(made.at())
+                + (made.bars() == null ? "" : ", " + made.bars() + (made.bars() == 1 ? " bar" : " bars"))
                 + (made.notes().isEmpty() ? "" : ": " + String.join("; ", made.notes()));
     }
 
@@ -169,7 +213,13 @@ class TableController {
         return take(id, true, model, maker, asked, response);
     }
 
-    private String take(UUID id, boolean batchesToo, Model model, Maker maker, Map<String, String> asked, HttpServletResponse response) {
+    private String take(
+            UUID id,
+            boolean batchesToo,
+            Model model,
+            Maker maker,
+            Map<String, String> asked,
+            HttpServletResponse response) {
         return Uploads.tried(
                 response,
                 () -> {

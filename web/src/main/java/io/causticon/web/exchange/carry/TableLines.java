@@ -24,8 +24,8 @@ import org.apache.commons.csv.CSVRecord;
 import org.apache.commons.csv.DuplicateHeaderMode;
 
 /**
- * The lines of a table in a text file, read one at a time, in whatever alphabet the file was written. A quotation mark that is never closed does not pull the
- * rest of the file into memory.
+ * The lines of a table in a text file, read one at a time, in whatever alphabet the file was written. A quotation mark
+ * that is never closed does not pull the rest of the file into memory.
  */
 final class TableLines {
 
@@ -49,12 +49,16 @@ final class TableLines {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        if (head.length > 1 && (head[0] == (byte) 0xff && head[1] == (byte) 0xfe || head[0] == (byte) 0xfe && head[1] == (byte) 0xff)) {
+        if (head.length > 1
+                && (head[0] == (byte) 0xff && head[1] == (byte) 0xfe
+                        || head[0] == (byte) 0xfe && head[1] == (byte) 0xff)) {
             return StandardCharsets.UTF_16;
         }
         for (byte b : head) {
             if (b == 0) {
-                throw new DocumentFault("This is no table of text: there are zero bytes in it. A table of comma-separated values is meant.");
+                throw new DocumentFault(
+                        "This is no table of text: there are zero bytes in it. A table of comma-separated values is"
+                                + " meant.");
             }
         }
         return isUtf8(head) ? StandardCharsets.UTF_8 : WINDOWS;
@@ -64,7 +68,10 @@ final class TableLines {
     private static boolean isUtf8(byte[] head) {
         for (int cut = 0; cut < 4 && cut < head.length; cut++) {
             try {
-                StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT).decode(ByteBuffer.wrap(head, 0, head.length - cut));
+                StandardCharsets.UTF_8
+                        .newDecoder()
+                        .onMalformedInput(CodingErrorAction.REPORT)
+                        .decode(ByteBuffer.wrap(head, 0, head.length - cut));
                 return true;
             } catch (CharacterCodingException e) {
                 if (head.length < LOOKED_AT) {
@@ -109,7 +116,8 @@ final class TableLines {
 
     /** @throws DocumentFault if a line is longer than any table's */
     void each(char delimiter, Each each) {
-        try (Gauge in = new Gauge(new BufferedReader(reader())); CSVParser parser = format(delimiter).parse(in)) {
+        try (Gauge in = new Gauge(new BufferedReader(reader()));
+                CSVParser parser = format(delimiter).parse(in)) {
             Iterator<CSVRecord> records = parser.iterator();
             while (records.hasNext()) {
                 CSVRecord record = records.next();
@@ -119,12 +127,17 @@ final class TableLines {
                 }
             }
         } catch (IOException | IllegalStateException | UncheckedIOException e) {
-            throw new DocumentFault("The table cannot be read to its end: a quotation mark stands where none can, or is never closed.");
+            throw new DocumentFault(
+                    "The table cannot be read to its end: a quotation mark stands where none can, or is never closed.");
         }
     }
 
     private Reader reader() throws IOException {
-        Reader in = new InputStreamReader(Files.newInputStream(file), charset.newDecoder().onMalformedInput(CodingErrorAction.REPLACE).onUnmappableCharacter(CodingErrorAction.REPLACE));
+        Reader in = new InputStreamReader(
+                Files.newInputStream(file),
+                charset.newDecoder()
+                        .onMalformedInput(CodingErrorAction.REPLACE)
+                        .onUnmappableCharacter(CodingErrorAction.REPLACE));
         BufferedReader buffered = new BufferedReader(in);
         buffered.mark(1);
         if (buffered.read() != '\ufeff') {
@@ -134,7 +147,8 @@ final class TableLines {
     }
 
     private static CSVFormat format(char delimiter) {
-        return CSVFormat.DEFAULT.builder()
+        return CSVFormat.DEFAULT
+                .builder()
                 .setDelimiter(delimiter)
                 .setIgnoreEmptyLines(false)
                 .setLenientEof(true)
@@ -161,7 +175,8 @@ final class TableLines {
             int n = super.read(some, from, length);
             since += Math.max(0, n);
             if (since > LONGEST_LINE + 64 * 1024) {
-                throw new DocumentFault("A line of this table is longer than any: a quotation mark may be opened and never closed.");
+                throw new DocumentFault(
+                        "A line of this table is longer than any: a quotation mark may be opened and never closed.");
             }
             return n;
         }

@@ -13,7 +13,9 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.multipart.MultipartFile;
 
-/** How files come to the pages that look at them first: from a form, or as the body of a request that a script sends. */
+/**
+ * How files come to the pages that look at them first: from a form, or as the body of a request that a script sends.
+ */
 final class Uploads {
 
     private static final MediaType WORDS = new MediaType("text", "plain", StandardCharsets.UTF_8);
@@ -38,9 +40,12 @@ final class Uploads {
     }
 
     /** A file of a form: on to where it is looked at, or the page again with what is wrong with it. */
-    static String ofForm(@Nullable MultipartFile file, HttpServletResponse response, Lays lays, Function<String, String> page) throws IOException {
+    static String ofForm(
+            @Nullable MultipartFile file, HttpServletResponse response, Lays lays, Function<String, String> page)
+            throws IOException {
         // Whoever presses without a file is asked for one; that is no fault.
-        if (file == null || file.isEmpty() && String.valueOf(file.getOriginalFilename()).isEmpty()) {
+        if (file == null
+                || file.isEmpty() && String.valueOf(file.getOriginalFilename()).isEmpty()) {
             return page.apply(CHOOSE);
         }
         try (InputStream in = file.getInputStream()) {

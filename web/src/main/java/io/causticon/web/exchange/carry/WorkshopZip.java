@@ -43,7 +43,12 @@ class WorkshopZip {
     private final TransactionTemplate asOneMoment;
     private final Clock clock;
 
-    WorkshopZip(Documents documents, LogTable logs, AccountService accounts, PlatformTransactionManager transactions, Clock clock) {
+    WorkshopZip(
+            Documents documents,
+            LogTable logs,
+            AccountService accounts,
+            PlatformTransactionManager transactions,
+            Clock clock) {
         this.documents = documents;
         this.logs = logs;
         this.accounts = accounts;
@@ -71,7 +76,8 @@ class WorkshopZip {
         try {
             Files.createDirectories(folder);
             Path file = Files.createTempFile(folder, "out-", ".zip");
-            try (OutputStream out = Files.newOutputStream(file); ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+            try (OutputStream out = Files.newOutputStream(file);
+                    ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
                 asOneMoment.executeWithoutResult(t -> put(asked, zip, maker));
             } catch (RuntimeException e) {
                 Files.deleteIfExists(file);
@@ -137,7 +143,8 @@ class WorkshopZip {
             case TRIAL -> root.required("question").toString();
             default -> root.required("name").toString();
         };
-        String plain = name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
+        String plain =
+                name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
         String words = plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
         return words + "-" + root.key().toString().substring(0, 8);
     }
@@ -157,7 +164,8 @@ class WorkshopZip {
 
     private static void schemas(ZipOutputStream zip) {
         try {
-            for (var schema : new PathMatchingResourcePatternResolver().getResources("classpath:formats/*.schema.json")) {
+            for (var schema :
+                    new PathMatchingResourcePatternResolver().getResources("classpath:formats/*.schema.json")) {
                 put(zip, "formats/" + schema.getFilename(), out -> {
                     try (InputStream in = schema.getInputStream()) {
                         in.transferTo(out);
@@ -172,7 +180,9 @@ class WorkshopZip {
     /** Who was there; nothing that opens anything. */
     private void people(Writer to) throws IOException {
         TableFile.Rows cells = TableFile.csv(to, List.of("name", "written_as", "may", "signs_in"));
-        accounts.people().forEach(a -> cells.row(a.name(), a.displayName(), a.role().name().toLowerCase(Locale.ROOT), a.active()));
+        accounts.people()
+                .forEach(a ->
+                        cells.row(a.name(), a.displayName(), a.role().name().toLowerCase(Locale.ROOT), a.active()));
         to.flush();
     }
 

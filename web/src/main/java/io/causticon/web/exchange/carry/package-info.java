@@ -1,5 +1,6 @@
 /**
- * Carrying: what a workshop has written, out in open formats and in from elsewhere, looked at first and taken back as a whole.
+ * Carrying: what a workshop has written, out in open formats and in from elsewhere, looked at first and taken back as a
+ * whole.
  */
 @MayUse({
     "places.plan",

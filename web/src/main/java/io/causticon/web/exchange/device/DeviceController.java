@@ -40,7 +40,8 @@ class DeviceController {
     private final BatchService batches;
     private final ProblemWords words;
 
-    DeviceController(DeviceService devices, Readings readings, LiveFeed feed, BatchService batches, ProblemWords words) {
+    DeviceController(
+            DeviceService devices, Readings readings, LiveFeed feed, BatchService batches, ProblemWords words) {
         this.devices = devices;
         this.readings = readings;
         this.feed = feed;
@@ -98,18 +99,30 @@ class DeviceController {
             Double change = onChange.isBlank() ? null : change(device, onChange, maker);
             devices.watch(device, new BatchId(batch), spot, every, change);
         } catch (ProblemsException e) {
-            after.addFlashAttribute("deviceProblem", words.byField(e.problems(), maker.formats()).values().iterator().next());
-            after.addFlashAttribute("deviceTyped", new Watch(device.toString(), spot == null ? "" : spot.name(), everySeconds, onChange));
+            after.addFlashAttribute(
+                    "deviceProblem",
+                    words.byField(e.problems(), maker.formats())
+                            .values()
+                            .iterator()
+                            .next());
+            after.addFlashAttribute(
+                    "deviceTyped",
+                    new Watch(device.toString(), spot == null ? "" : spot.name(), everySeconds, onChange));
         }
         return Redirect.to("/bench/" + batch, "step", step);
     }
 
     /** A change in the maker's own unit, as the device's base unit. */
     private double change(UUID device, String typed, Maker maker) {
-        DeviceKind kind = devices.all().stream().filter(d -> d.id().equals(device)).map(Device::kind).findFirst().orElse(DeviceKind.PH_PEN);
+        DeviceKind kind = devices.all().stream()
+                .filter(d -> d.id().equals(device))
+                .map(Device::kind)
+                .findFirst()
+                .orElse(DeviceKind.PH_PEN);
         return switch (kind) {
             case SCALE -> MassNotation.read("onChange", typed, maker.units()).grams();
-            case THERMOMETER -> TemperatureNotation.readChange("onChange", typed, maker.units()).kelvin();
+            case THERMOMETER ->
+                TemperatureNotation.readChange("onChange", typed, maker.units()).kelvin();
             case PH_PEN, BLENDER -> NumberNotation.read("onChange", typed);
         };
     }
@@ -130,13 +143,16 @@ class DeviceController {
 
     private String show(Model model, Map<String, String> problems, String typed, String token) {
         Stream<Line> unreadable = devices.unreadable().entrySet().stream()
-                .map(u -> new Line(u.getKey().toString(), u.getValue(), "cannot be understood", "reads nothing", false));
+                .map(u ->
+                        new Line(u.getKey().toString(), u.getValue(), "cannot be understood", "reads nothing", false));
         Stream<Line> understood = devices.all().stream()
                 .map(d -> new Line(
                         d.id().toString(),
                         d.name(),
                         d.kind().words() + (d.simulated() ? ", simulated" : ""),
-                        readings.silence(d.id()).map(s -> "last heard " + s.toSeconds() + " s ago").orElse("not heard yet")
+                        readings.silence(d.id())
+                                        .map(s -> "last heard " + s.toSeconds() + " s ago")
+                                        .orElse("not heard yet")
                                 + (d.batch() == null ? "" : ", at a bench"),
                         d.simulated()));
         model.addAttribute("devices", Stream.concat(understood, unreadable).toList());

@@ -53,10 +53,14 @@ class IngestController {
         if (!left.allowed()) {
             return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                     .header(HttpHeaders.RETRY_AFTER, Long.toString(left.seconds()))
-                    .body(Map.of("refused", "too often; send again in " + left.seconds() + " s, several readings in one body"));
+                    .body(Map.of(
+                            "refused",
+                            "too often; send again in " + left.seconds() + " s, several readings in one body"));
         }
         if (device.isEmpty()) {
-            return refused(HttpStatus.UNAUTHORIZED, "no such token; add the device on the Shelf and send Authorization: Bearer <token>");
+            return refused(
+                    HttpStatus.UNAUTHORIZED,
+                    "no such token; add the device on the Shelf and send Authorization: Bearer <token>");
         }
         boolean csv = type.startsWith("text/csv");
         if (!csv && !type.startsWith("application/json") && !type.startsWith("application/x-ndjson")) {

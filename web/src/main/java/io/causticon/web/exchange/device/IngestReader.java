@@ -46,7 +46,8 @@ public final class IngestReader {
         int number = 0;
         for (String line : body.split("\\R")) {
             number++;
-            if (line.isBlank() || csv && number == 1 && line.toLowerCase(Locale.ROOT).startsWith("seq")) {
+            if (line.isBlank()
+                    || csv && number == 1 && line.toLowerCase(Locale.ROOT).startsWith("seq")) {
                 continue;
             }
             if (readings.size() == MOST_READINGS) {
@@ -111,7 +112,14 @@ public final class IngestReader {
 
     private double inBase(int line, double value, String unit) {
         return switch (kind.name() + " " + unit.toUpperCase(Locale.ROOT)) {
-            case "THERMOMETER ", "THERMOMETER C", "SCALE ", "SCALE G", "PH_PEN ", "PH_PEN PH", "BLENDER ", "BLENDER S" -> value;
+            case "THERMOMETER ",
+                    "THERMOMETER C",
+                    "SCALE ",
+                    "SCALE G",
+                    "PH_PEN ",
+                    "PH_PEN PH",
+                    "BLENDER ",
+                    "BLENDER S" -> value;
             case "THERMOMETER F" -> Temperature.fahrenheit(value).celsius();
             case "SCALE KG" -> value * 1000;
             case "SCALE OZ" -> Mass.ounces(value).grams();
@@ -126,7 +134,8 @@ public final class IngestReader {
         try {
             Instant moment = Instant.parse(at);
             if (moment.isAfter(now.plus(CLOCKS_DIFFER)) || moment.isBefore(now.minus(OLDEST))) {
-                throw new Malformed(line, "at " + at + " is more than five minutes ahead or two days ago; set the device's clock");
+                throw new Malformed(
+                        line, "at " + at + " is more than five minutes ahead or two days ago; set the device's clock");
             }
             return moment.isAfter(now) ? now : moment;
         } catch (DateTimeParseException e) {

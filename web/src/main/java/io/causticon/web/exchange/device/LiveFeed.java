@@ -37,9 +37,15 @@ class LiveFeed implements SmartLifecycle, FollowsLogs {
     private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
     /** A bench that reads slowly holds one of them up, and no device. */
     private final ThreadPoolExecutor senders = new ThreadPoolExecutor(
-            SENDERS, SENDERS, IDLE_SECONDS, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), DaemonThreads.named("live-feed"));
+            SENDERS,
+            SENDERS,
+            IDLE_SECONDS,
+            TimeUnit.SECONDS,
+            new LinkedBlockingQueue<>(),
+            DaemonThreads.named("live-feed"));
 
-    private final ScheduledExecutorService asking = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("asks-benches"));
+    private final ScheduledExecutorService asking =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("asks-benches"));
 
     private volatile boolean running;
 
@@ -48,10 +54,12 @@ class LiveFeed implements SmartLifecycle, FollowsLogs {
     }
 
     /**
-     * Watches. Where there are as many as can be, the oldest is let go: mostly a page that was left long ago, whose connection nobody hung up.
+     * Watches. Where there are as many as can be, the oldest is let go: mostly a page that was left long ago, whose
+     * connection nobody hung up.
      */
     synchronized SseEmitter watch(BatchId batch, Maker maker) {
-        List<Watcher> hers = watchers.stream().filter(w -> w.maker().equals(maker.name())).toList();
+        List<Watcher> hers =
+                watchers.stream().filter(w -> w.maker().equals(maker.name())).toList();
         if (hers.size() >= MOST_OF_A_MAKER) {
             hers.get(0).dismiss();
         } else if (watchers.size() >= MOST) {
@@ -74,7 +82,9 @@ class LiveFeed implements SmartLifecycle, FollowsLogs {
     @EventListener
     void taken(Readings.Taken taken) {
         Device device = taken.device();
-        tell(device.batch(), w -> w.send(
+        tell(
+                device.batch(),
+                w -> w.send(
                         "reading",
                         Map.of(
                                 "device", device.id().toString(),

@@ -36,8 +36,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Stand-ins for devices. They follow the physics of the batch that they watch, lag behind it, drift, are noisy, and fall silent now and then.
- * They speak through the same port as real ones. Nobody presses a simulated blender.
+ * Stand-ins for devices. They follow the physics of the batch that they watch, lag behind it, drift, are noisy, and
+ * fall silent now and then. They speak through the same port as real ones. Nobody presses a simulated blender.
  */
 @Component
 class SimulatedDevices implements DisposableBean {
@@ -77,9 +77,11 @@ class SimulatedDevices implements DisposableBean {
     private final LoafForecasts loaves;
     private final Clock clock;
     private final Map<Place, Probe> probes = new ConcurrentHashMap<>();
-    private final ScheduledExecutorService beat = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("simulated-devices"));
+    private final ScheduledExecutorService beat =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("simulated-devices"));
 
-    SimulatedDevices(DeviceService devices, Readings readings, BatchService batches, LoafForecasts loaves, Clock clock) {
+    SimulatedDevices(
+            DeviceService devices, Readings readings, BatchService batches, LoafForecasts loaves, Clock clock) {
         this.devices = devices;
         this.readings = readings;
         this.batches = batches;
@@ -88,7 +90,8 @@ class SimulatedDevices implements DisposableBean {
     }
 
     /** Put somewhere else, it begins anew. */
-    private record Place(UUID device, BatchId batch, @Nullable MeasurementPoint spot) {}
+    private record Place(
+            UUID device, BatchId batch, @Nullable MeasurementPoint spot) {}
 
     /** What one stand-in remembers. */
     private static final class Probe {
@@ -146,7 +149,8 @@ class SimulatedDevices implements DisposableBean {
 
     private void read(Device device) {
         Instant now = clock.instant();
-        Probe probe = probes.computeIfAbsent(new Place(device.id(), device.batch(), device.spot()), p -> new Probe(device.id(), now));
+        Probe probe = probes.computeIfAbsent(
+                new Place(device.id(), device.batch(), device.spot()), p -> new Probe(device.id(), now));
         if (probe.isSilent()) {
             return;
         }
@@ -154,7 +158,8 @@ class SimulatedDevices implements DisposableBean {
         double truth = truth(device, batch, probe, now);
         Faults faults = Faults.of(device.kind());
         double seconds = Duration.between(probe.last, now).toMillis() / 1000.0;
-        probe.shown = Double.isNaN(probe.shown) ? truth : truth + (probe.shown - truth) * Math.exp(-seconds / faults.lag());
+        probe.shown =
+                Double.isNaN(probe.shown) ? truth : truth + (probe.shown - truth) * Math.exp(-seconds / faults.lag());
         probe.last = now;
         double hours = Duration.between(probe.since, now).toMinutes() / 60.0;
         double value = probe.shown + faults.drift() * hours + faults.noise() * probe.random.nextGaussian();
@@ -164,11 +169,18 @@ class SimulatedDevices implements DisposableBean {
 
     private double truth(Device device, Batch batch, Probe probe, Instant now) {
         InstrumentSimulator readings = new InstrumentSimulator(
-                batch.plan(), batch.log(), ROOM, probe.since, () -> loaves.before(batch, ROOM).map(LoafEnsemble::middle));
+                batch.plan(),
+                batch.log(),
+                ROOM,
+                probe.since,
+                () -> loaves.before(batch, ROOM).map(LoafEnsemble::middle));
         return switch (device.kind()) {
             case SCALE -> readings.scale(now).grams();
             case PH_PEN -> readings.penPh(now);
-            case THERMOMETER -> device.spot() == null ? ROOM.celsius() : readings.thermometer(device.spot(), now).celsius();
+            case THERMOMETER ->
+                device.spot() == null
+                        ? ROOM.celsius()
+                        : readings.thermometer(device.spot(), now).celsius();
             case BLENDER -> 0;
         };
     }

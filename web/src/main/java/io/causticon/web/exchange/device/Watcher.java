@@ -11,8 +11,8 @@ import java.util.function.Consumer;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * One bench that watches. What it is sent goes out in order, by one thread at a time; one that does not keep up is let go, as it would hold a
- * thread that others need.
+ * One bench that watches. What it is sent goes out in order, by one thread at a time; one that does not keep up is let
+ * go, as it would hold a thread that others need.
  */
 final class Watcher {
 
@@ -34,7 +34,13 @@ final class Watcher {
      * @param threads that send
      * @param left told when it is gone, once or more often
      */
-    Watcher(BatchId batch, String maker, Formats formats, SseEmitter emitter, Executor threads, Consumer<Watcher> left) {
+    Watcher(
+            BatchId batch,
+            String maker,
+            Formats formats,
+            SseEmitter emitter,
+            Executor threads,
+            Consumer<Watcher> left) {
         this.batch = batch;
         this.maker = maker;
         this.formats = formats;
@@ -95,7 +101,9 @@ final class Watcher {
         }
     }
 
-    /** Lets go one that may still be there: it is told, so that it looks by itself from then on and does not come again. */
+    /**
+     * Lets go one that may still be there: it is told, so that it looks by itself from then on and does not come again.
+     */
     void dismiss() {
         synchronized (waiting) {
             gone = true;

@@ -79,7 +79,10 @@ record LabelArt(double width, double height, List<Piece> pieces, boolean leftOut
                     return;
                 }
                 boolean more = i + 1 < lines.size();
-                put(last && more ? cut(lines.get(i) + " \u2026", size, font, until - margin) : lines.get(i), size, font);
+                put(
+                        last && more ? cut(lines.get(i) + " \u2026", size, font, until - margin) : lines.get(i),
+                        size,
+                        font);
                 if (last && more) {
                     leftOut = true;
                     return;

@@ -58,7 +58,12 @@ class LabelController {
      * @param part of which layer, colour or cup; empty for bars that may hold all of them
      * @param first the first place that is free on the first sheet, counted from 1, as typed
      */
-    record Asked(@Nullable String kind, @Nullable String part, @Nullable String sheet, @Nullable String copies, @Nullable String first) {
+    record Asked(
+            @Nullable String kind,
+            @Nullable String part,
+            @Nullable String sheet,
+            @Nullable String copies,
+            @Nullable String first) {
 
         boolean isOfBars() {
             return "bar".equals(kind);
@@ -74,18 +79,23 @@ class LabelController {
         }
 
         static int number(@Nullable String typed, int otherwise, int most) {
-            return typed != null && typed.trim().matches("\\d{1,4}") ? Math.max(1, Math.min(most, Integer.parseInt(typed.trim()))) : otherwise;
+            return typed != null && typed.trim().matches("\\d{1,4}")
+                    ? Math.max(1, Math.min(most, Integer.parseInt(typed.trim())))
+                    : otherwise;
         }
 
         /** Whether something was typed there that is no such number. */
         static boolean isOdd(@Nullable String typed, int most) {
-            return typed != null && !typed.isBlank() && (!typed.trim().matches("\\d{1,4}") || Integer.parseInt(typed.trim()) < 1 || Integer.parseInt(typed.trim()) > most);
+            return typed != null
+                    && !typed.isBlank()
+                    && (!typed.trim().matches("\\d{1,4}")
+                            || Integer.parseInt(typed.trim()) < 1
+                            || Integer.parseInt(typed.trim()) > most);
         }
     }
 
     @GetMapping
-    String show(
-            @PathVariable UUID id, Model model, Maker maker, Frame frame, Asked asked, HttpServletRequest request) {
+    String show(@PathVariable UUID id, Model model, Maker maker, Frame frame, Asked asked, HttpServletRequest request) {
         Batch batch = batches.get(new BatchId(id));
         LabelSheet sheet = asked.onto();
         LabelArt art = art(batch, asked, maker, frame, request);
@@ -97,15 +107,21 @@ class LabelController {
         model.addAttribute("part", asked.partOf(batch));
         model.addAttribute("sheet", sheet.id());
         model.addAttribute("sheets", LabelSheet.ALL);
-        model.addAttribute("copies", asked.copies() == null ? String.valueOf(asked.isOfBars() ? Math.min(MOST, bars) : 1) : asked.copies());
+        model.addAttribute(
+                "copies",
+                asked.copies() == null ? String.valueOf(asked.isOfBars() ? Math.min(MOST, bars) : 1) : asked.copies());
         model.addAttribute("first", asked.first() == null ? "1" : asked.first());
         model.addAttribute("problem", problem(asked, sheet));
         model.addAttribute("svg", LabelPrint.svg(art));
         model.addAttribute("leftOut", art.leftOut());
         model.addAttribute("refused", refused(batch, asked));
         model.addAttribute("released", assessments.of(batch).state() == Assessment.State.RELEASED);
-        model.addAttribute("words", "Label of " + batch.name() + ": " + (asked.isOfBars() ? "what it is made of, what it weighs, " + batch.code() : batch.code() + ", with a code that leads to "
-                + address(batch, request)));
+        model.addAttribute(
+                "words",
+                "Label of " + batch.name() + ": "
+                        + (asked.isOfBars()
+                                ? "what it is made of, what it weighs, " + batch.code()
+                                : batch.code() + ", with a code that leads to " + address(batch, request)));
         model.addAttribute("on", maker.formats().day(on(batch)));
         return "label/labels";
     }
@@ -116,25 +132,32 @@ class LabelController {
             return "";
         }
         if (assessments.of(batch).isHeld()) {
-            return "This batch is held: nobody is given a bar, so there are no labels for them. One for the rack says that it is held.";
+            return "This batch is held: nobody is given a bar, so there are no labels for them. One for the rack says"
+                    + " that it is held.";
         }
         String part = asked.partOf(batch);
         return BarStock.of(batch.log()).apart().stream()
                 .filter(a -> !part.isEmpty() && a.on().portion() != null && a.on().mayBeOf(part))
                 .findFirst()
-                .map(a -> "Bars of " + part + " are set apart (" + a.reason() + "): nobody is given any, so there are no labels for them.")
+                .map(a -> "Bars of " + part + " are set apart (" + a.reason()
+                        + "): nobody is given any, so there are no labels for them.")
                 .orElse("");
     }
 
     private static List<String> parts(Batch batch) {
-        return batch.plan().pouring().portioning().portions().stream().map(Portion::name).distinct().toList();
+        return batch.plan().pouring().portioning().portions().stream()
+                .map(Portion::name)
+                .distinct()
+                .toList();
     }
 
     private static String problem(Asked asked, LabelSheet sheet) {
         if (Asked.isOdd(asked.copies(), MOST)) {
             return "Copies: a number from 1 to " + MOST + ".";
         }
-        return Asked.isOdd(asked.first(), sheet.count()) ? "First free place: a number from 1 to " + sheet.count() + "." : "";
+        return Asked.isOdd(asked.first(), sheet.count())
+                ? "First free place: a number from 1 to " + sheet.count() + "."
+                : "";
     }
 
     /** @throws io.causticon.web.shared.NotFoundException where there is no such batch */
@@ -144,14 +167,19 @@ class LabelController {
         Batch batch = batches.get(new BatchId(id));
         String refused = refused(batch, asked);
         if (!refused.isEmpty()) {
-            return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body(refused.getBytes(StandardCharsets.UTF_8));
+            return ResponseEntity.status(409)
+                    .contentType(MediaType.TEXT_PLAIN)
+                    .body(refused.getBytes(StandardCharsets.UTF_8));
         }
         int copies = Asked.number(asked.copies(), 1, MOST);
         List<LabelArt> all = new ArrayList<>(Collections.nCopies(copies, art(batch, asked, maker, frame, request)));
         LabelSheet sheet = asked.onto();
         int first = Asked.number(asked.first(), 1, sheet.count()) - 1;
         byte[] pdf = LabelPrint.pdf(all, sheet, first, batch.name() + " " + batch.code());
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).headers(named(batch, "pdf")).body(pdf);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .headers(named(batch, "pdf"))
+                .body(pdf);
     }
 
     @GetMapping("/label.svg")
@@ -162,12 +190,17 @@ class LabelController {
         if (!refused.isEmpty()) {
             return ResponseEntity.status(409).contentType(MediaType.TEXT_PLAIN).body(refused);
         }
-        return ResponseEntity.ok().contentType(SVG).headers(named(batch, "svg")).body(LabelPrint.svg(art(batch, asked, maker, frame, request)));
+        return ResponseEntity.ok()
+                .contentType(SVG)
+                .headers(named(batch, "svg"))
+                .body(LabelPrint.svg(art(batch, asked, maker, frame, request)));
     }
 
     private static HttpHeaders named(Batch batch, String kind) {
         HttpHeaders headers = new HttpHeaders();
-        headers.setContentDisposition(ContentDisposition.inline().filename("label-" + batch.code().replaceAll("[^A-Za-z0-9-]", "") + "." + kind).build());
+        headers.setContentDisposition(ContentDisposition.inline()
+                .filename("label-" + batch.code().replaceAll("[^A-Za-z0-9-]", "") + "." + kind)
+                .build());
         return headers;
     }
 
@@ -183,9 +216,15 @@ class LabelController {
         return ready.isAfter(labels.today()) ? ready : labels.today();
     }
 
-    /** Where a telephone finds the batch: in the workshop's network if it listens there, else where this was asked from. */
+    /**
+     * Where a telephone finds the batch: in the workshop's network if it listens there, else where this was asked from.
+     */
     private String address(Batch batch, HttpServletRequest request) {
-        String base = network.addresses().stream().findFirst().orElseGet(() -> ServletUriComponentsBuilder.fromContextPath(request).build().toUriString());
+        String base = network.addresses().stream()
+                .findFirst()
+                .orElseGet(() -> ServletUriComponentsBuilder.fromContextPath(request)
+                        .build()
+                        .toUriString());
         return base + "/batch/" + batch.id();
     }
 }

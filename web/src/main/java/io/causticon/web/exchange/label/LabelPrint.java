@@ -31,7 +31,8 @@ final class LabelPrint {
      * @param first place on the first sheet, from 0: what is gone from it stays free
      */
     static byte[] pdf(List<LabelArt> labels, LabelSheet sheet, int first, String title) {
-        try (PDDocument document = new PDDocument(); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+        try (PDDocument document = new PDDocument();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             document.getDocumentInformation().setTitle(title);
             Map<Typeface, PDFont> fonts = fonts(document);
             PDPageContentStream page = null;
@@ -41,7 +42,8 @@ final class LabelPrint {
                     if (page != null) {
                         page.close();
                     }
-                    PDPage paper = new PDPage(new PDRectangle((float) (sheet.pageWidth() * POINTS_PER_MM), (float) (sheet.pageHeight() * POINTS_PER_MM)));
+                    PDPage paper = new PDPage(new PDRectangle(
+                            (float) (sheet.pageWidth() * POINTS_PER_MM), (float) (sheet.pageHeight() * POINTS_PER_MM)));
                     document.addPage(paper);
                     page = new PDPageContentStream(document, paper);
                 }
@@ -71,7 +73,9 @@ final class LabelPrint {
         return (float) (millimetres * POINTS_PER_MM);
     }
 
-    private static void write(LabelArt art, double x, double y, double pageHeight, PDPageContentStream page, Map<Typeface, PDFont> fonts) throws IOException {
+    private static void write(
+            LabelArt art, double x, double y, double pageHeight, PDPageContentStream page, Map<Typeface, PDFont> fonts)
+            throws IOException {
         for (LabelArt.Piece piece : art.pieces()) {
             if (piece instanceof LabelArt.Words words) {
                 double at = x + words.x();
@@ -85,7 +89,11 @@ final class LabelPrint {
                 }
             } else if (piece instanceof LabelArt.Box box) {
                 page.setLineWidth(points(box.line()));
-                page.addRect(points(x + box.x()), points(pageHeight - y - box.y() - box.height()), points(box.width()), points(box.height()));
+                page.addRect(
+                        points(x + box.x()),
+                        points(pageHeight - y - box.y() - box.height()),
+                        points(box.width()),
+                        points(box.height()));
                 page.stroke();
             } else if (piece instanceof LabelArt.Code code) {
                 write(code, x, y, pageHeight, page);
@@ -93,13 +101,18 @@ final class LabelPrint {
         }
     }
 
-    private static void write(LabelArt.Code code, double x, double y, double pageHeight, PDPageContentStream page) throws IOException {
+    private static void write(LabelArt.Code code, double x, double y, double pageHeight, PDPageContentStream page)
+            throws IOException {
         QrCode qr = code.code();
         double square = code.side() / qr.size();
         for (int row = 0; row < qr.size(); row++) {
             for (int column = 0; column < qr.size(); column++) {
                 if (qr.isDark(column, row)) {
-                    page.addRect(points(x + code.x() + column * square), points(pageHeight - y - code.y() - (row + 1) * square), points(square), points(square));
+                    page.addRect(
+                            points(x + code.x() + column * square),
+                            points(pageHeight - y - code.y() - (row + 1) * square),
+                            points(square),
+                            points(square));
                 }
             }
         }
@@ -111,26 +124,34 @@ final class LabelPrint {
         StringBuilder svg = new StringBuilder(4000);
         svg.append(String.format(
                 Locale.ROOT,
-                "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%smm\" height=\"%smm\" viewBox=\"0 0 %s %s\" role=\"img\" aria-label=\"Label\">"
-                        + "<rect width=\"100%%\" height=\"100%%\" fill=\"#fff\"/>",
-                mm(art.width()), mm(art.height()), mm(art.width()), mm(art.height())));
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%smm\" height=\"%smm\" viewBox=\"0 0 %s %s\""
+                        + " role=\"img\" aria-label=\"Label\"><rect width=\"100%%\" height=\"100%%\" fill=\"#fff\"/>",
+                mm(art.width()),
+                mm(art.height()),
+                mm(art.width()),
+                mm(art.height())));
         art.pieces().forEach(p -> svg.append(svg(p)));
         return svg.append("</svg>").toString();
     }
 
     private static String svg(LabelArt.Piece piece) {
         if (piece instanceof LabelArt.Words w) {
-            return "<text xml:space=\"preserve\" x=\"" + mm(w.x()) + "\" y=\"" + mm(w.y()) + "\" font-size=\"" + mm(w.size()) + "\" class=\"" + (w.font() == Typeface.FIGURES ? "figures" : "words") + "\" font-family=\"'" + w.font().family()
-                    + "', sans-serif\" fill=\"#000\" textLength=\"" + mm(Math.max(NO_MARGIN, w.font().width(w.text(), w.size()))) + "\" lengthAdjust=\"spacingAndGlyphs\">"
+            return "<text xml:space=\"preserve\" x=\"" + mm(w.x()) + "\" y=\"" + mm(w.y()) + "\" font-size=\""
+                    + mm(w.size()) + "\" class=\"" + (w.font() == Typeface.FIGURES ? "figures" : "words")
+                    + "\" font-family=\"'" + w.font().family()
+                    + "', sans-serif\" fill=\"#000\" textLength=\""
+                    + mm(Math.max(NO_MARGIN, w.font().width(w.text(), w.size())))
+                    + "\" lengthAdjust=\"spacingAndGlyphs\">"
                     + escaped(w.text()) + "</text>";
         }
         if (piece instanceof LabelArt.Box b) {
-            return "<rect x=\"" + mm(b.x()) + "\" y=\"" + mm(b.y()) + "\" width=\"" + mm(b.width()) + "\" height=\"" + mm(b.height())
-                    + "\" fill=\"none\" stroke=\"#000\" stroke-width=\"" + mm(b.line()) + "\"/>";
+            return "<rect x=\"" + mm(b.x()) + "\" y=\"" + mm(b.y()) + "\" width=\"" + mm(b.width()) + "\" height=\""
+                    + mm(b.height()) + "\" fill=\"none\" stroke=\"#000\" stroke-width=\"" + mm(b.line()) + "\"/>";
         }
         LabelArt.Code c = (LabelArt.Code) piece;
         double square = c.side() / c.code().size();
-        return "<path transform=\"translate(" + mm(c.x()) + " " + mm(c.y()) + ") scale(" + String.format(Locale.ROOT, "%.5f", square) + ")\" fill=\"#000\" d=\""
+        return "<path transform=\"translate(" + mm(c.x()) + " " + mm(c.y()) + ") scale("
+                + String.format(Locale.ROOT, "%.5f", square) + ")\" fill=\"#000\" d=\""
                 + c.code().path() + "\"/>";
     }
 
@@ -147,7 +168,8 @@ final class LabelPrint {
                 case '&' -> safe.append("&amp;");
                 case '"' -> safe.append("&quot;");
                 // What no XML may hold.
-                default -> safe.appendCodePoint(c < ' ' || c >= 0xD800 && c <= 0xDFFF || c == 0xFFFE || c == 0xFFFF ? '?' : c);
+                default ->
+                    safe.appendCodePoint(c < ' ' || c >= 0xD800 && c <= 0xDFFF || c == 0xFFFE || c == 0xFFFF ? '?' : c);
             }
         });
         return safe.toString();

@@ -38,8 +38,21 @@ record LabelSheet(
             new LabelSheet("a4-14", "A4, 14 of 99.1 x 38.1 mm", 210, 297, 2, 7, 99.1, 38.1, 4.65, 15.15, 101.6, 38.1),
             new LabelSheet("a4-21", "A4, 21 of 63.5 x 38.1 mm", 210, 297, 3, 7, 63.5, 38.1, 7.25, 15.15, 66.0, 38.1),
             new LabelSheet("a4-24", "A4, 24 of 70 x 37 mm", 210, 297, 3, 8, 70, 37, 0, 0.5, 70, 37),
-            new LabelSheet("letter-10", "US letter, 10 of 4 x 2 in", 215.9, 279.4, 2, 5, 101.6, 50.8, 4.0, 12.7, 106.3, 50.8),
-            new LabelSheet("letter-30", "US letter, 30 of 2 5/8 x 1 in", 215.9, 279.4, 3, 10, 66.7, 25.4, 4.8, 12.7, 69.85, 25.4));
+            new LabelSheet(
+                    "letter-10", "US letter, 10 of 4 x 2 in", 215.9, 279.4, 2, 5, 101.6, 50.8, 4.0, 12.7, 106.3, 50.8),
+            new LabelSheet(
+                    "letter-30",
+                    "US letter, 30 of 2 5/8 x 1 in",
+                    215.9,
+                    279.4,
+                    3,
+                    10,
+                    66.7,
+                    25.4,
+                    4.8,
+                    12.7,
+                    69.85,
+                    25.4));
 
     static Optional<LabelSheet> called(String id) {
         return ALL.stream().filter(s -> s.id.equals(id)).findFirst();

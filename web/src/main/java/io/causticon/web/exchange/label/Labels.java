@@ -25,6 +25,7 @@ class Labels {
 
     /** mm; smaller ones are not read by a telephone at arm's length. */
     private static final double LEAST_CODE = 18;
+
     private static final double SMALLEST = 1.7;
     private static final double LARGEST_SMALL_PRINT = 2.6;
 
@@ -46,7 +47,10 @@ class Labels {
         Instant made = assessment.dates().poured();
         art.line("made " + formats.date(made), big * 0.6, Typeface.TEXT);
         if (assessment.isHeld()) {
-            art.line(assessment.state() == Assessment.State.UNFIT ? "NOT FOR USE OR SALE." : "HELD. Do not use or sell.", big * 0.7, Typeface.TEXT);
+            art.line(
+                    assessment.state() == Assessment.State.UNFIT ? "NOT FOR USE OR SALE." : "HELD. Do not use or sell.",
+                    big * 0.7,
+                    Typeface.TEXT);
         } else {
             art.line("ready about " + formats.date(assessment.dates().ready()), big * 0.6, Typeface.TEXT);
         }
@@ -66,7 +70,12 @@ class Labels {
         for (int i = 0; i < WEIGHINGS; i++) {
             double x = MARGIN + i * wide;
             art.add(new Box(x, top, wide - 1, tall, THIN));
-            art.add(new LabelArt.Words(x + 0.8, top + 2.4, 2, Typeface.TEXT, i == 0 ? "cut" : i == WEIGHINGS - 1 ? "ready" : "week " + 2 * i));
+            art.add(new LabelArt.Words(
+                    x + 0.8,
+                    top + 2.4,
+                    2,
+                    Typeface.TEXT,
+                    i == 0 ? "cut" : i == WEIGHINGS - 1 ? "ready" : "week " + 2 * i));
             art.add(new LabelArt.Words(x + wide - 3.4, top + tall - 1, 2, Typeface.TEXT, formats.massUnit()));
         }
     }
@@ -90,7 +99,12 @@ class Labels {
         String mass = net.map(m -> "net " + weight(m, formats)).orElse("net ______");
         art.add(new LabelArt.Words(MARGIN, sheet.height() - MARGIN - 0.2, big * 0.55, Typeface.TEXT, mass));
         double codeWide = Typeface.FIGURES.width(batch.code(), big * 0.55);
-        art.add(new LabelArt.Words(sheet.width() - MARGIN - codeWide, sheet.height() - MARGIN - 0.2, big * 0.55, Typeface.FIGURES, batch.code()));
+        art.add(new LabelArt.Words(
+                sheet.width() - MARGIN - codeWide,
+                sheet.height() - MARGIN - 0.2,
+                big * 0.55,
+                Typeface.FIGURES,
+                batch.code()));
         return art.done();
     }
 
@@ -102,9 +116,15 @@ class Labels {
     }
 
     static String smallPrint(BarContents contents) {
-        String ingredients = "Ingredients: " + contents.ingredients().stream().map(BarContents.Ingredient::name).collect(Collectors.joining(", ")) + ".";
-        String scent = contents.scentAllergens().isEmpty() ? "" : " Contains " + String.join(", ", contents.scentAllergens()) + ".";
-        String food = contents.allergens().isEmpty() ? "" : " Made with " + String.join(", ", contents.allergens()) + ".";
+        String ingredients = "Ingredients: "
+                + contents.ingredients().stream()
+                        .map(BarContents.Ingredient::name)
+                        .collect(Collectors.joining(", ")) + ".";
+        String scent = contents.scentAllergens().isEmpty()
+                ? ""
+                : " Contains " + String.join(", ", contents.scentAllergens()) + ".";
+        String food =
+                contents.allergens().isEmpty() ? "" : " Made with " + String.join(", ", contents.allergens()) + ".";
         String beside = contents.beside().isEmpty() ? "" : " Made beside " + String.join(", ", contents.beside()) + ".";
         String scraps = contents.ofScraps() ? " With soap that was melted down." : "";
         return ingredients + scent + food + beside + scraps;

@@ -1,5 +1,6 @@
 /**
- * Labels in true millimetres, as PDF and SVG: for the rack, with a code that leads to the batch, and for bars, with what they are made of.
+ * Labels in true millimetres, as PDF and SVG: for the rack, with a code that leads to the batch, and for bars, with
+ * what they are made of.
  */
 @MayUse({"places.network", "shared", "shared.print", "store.account", "store.batch"})
 @NullMarked

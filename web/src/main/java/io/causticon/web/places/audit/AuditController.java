@@ -43,13 +43,22 @@ class AuditController {
             @RequestParam(defaultValue = "") String name) {
         List<AuditTrail.Done> done = trail.done(before, name, A_PAGE);
         model.addAttribute("done", done.stream().map(d -> words(d, maker)).toList());
-        model.addAttribute("more", done.size() == A_PAGE ? done.get(done.size() - 1).number() : 0);
+        model.addAttribute(
+                "more", done.size() == A_PAGE ? done.get(done.size() - 1).number() : 0);
         model.addAttribute("names", trail.names());
         model.addAttribute("name", name);
-        model.addAttribute("amended", trail.amendments(AMENDMENTS, maker.formats()).stream()
-                .map(a -> new AmendedWords(
-                        maker.formats().moment(a.at()), a.by(), a.batch(), "/batch/" + a.id(), a.before(), a.now().isEmpty() ? "taken back" : a.now(), a.reason()))
-                .toList());
+        model.addAttribute(
+                "amended",
+                trail.amendments(AMENDMENTS, maker.formats()).stream()
+                        .map(a -> new AmendedWords(
+                                maker.formats().moment(a.at()),
+                                a.by(),
+                                a.batch(),
+                                "/batch/" + a.id(),
+                                a.before(),
+                                a.now().isEmpty() ? "taken back" : a.now(),
+                                a.reason()))
+                        .toList());
         return "audit/audit";
     }
 
@@ -70,7 +79,8 @@ class AuditController {
     void amendments(Maker maker, HttpServletResponse response) throws IOException {
         Writer out = begin(response, "amendments.csv");
         OpenCells cells = new OpenCells(out, List.of("amended_at", "by", "batch", "code", "before", "now", "reason"));
-        trail.amendments(ALL_AMENDMENTS, maker.formats()).forEach(a -> cells.row(a.at(), a.by(), a.batch(), a.code(), a.before(), a.now(), a.reason()));
+        trail.amendments(ALL_AMENDMENTS, maker.formats())
+                .forEach(a -> cells.row(a.at(), a.by(), a.batch(), a.code(), a.before(), a.now(), a.reason()));
         out.flush();
     }
 

@@ -37,10 +37,15 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor {
     }
 
     @Override
-    public void afterCompletion(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
         Principal who = request.getUserPrincipal();
         Object pattern = request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE);
-        if (failure != null || who == null || pattern == null || !HttpMethod.POST.matches(request.getMethod()) || response.getStatus() >= REFUSED) {
+        if (failure != null
+                || who == null
+                || pattern == null
+                || !HttpMethod.POST.matches(request.getMethod())
+                || response.getStatus() >= REFUSED) {
             return;
         }
         DeedWords.of(pattern.toString()).ifPresent(what -> deeds.note(who.getName(), request, what, subject(request)));
@@ -49,7 +54,10 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor {
     private static String subject(HttpServletRequest request) {
         Object variables = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
         return variables instanceof Map<?, ?> all && !all.isEmpty()
-                ? String.join(" ", new TreeMap<>(all).values().stream().map(String::valueOf).toList())
+                ? String.join(
+                        " ",
+                        new TreeMap<>(all)
+                                .values().stream().map(String::valueOf).toList())
                 : "";
     }
 

@@ -24,7 +24,13 @@ final class DeedWords {
         try (InputStream in = Objects.requireNonNull(DeedWords.class.getResourceAsStream("deeds.csv"));
                 Reader reader = new InputStreamReader(in, StandardCharsets.UTF_8)) {
             Map<String, String> words = new HashMap<>();
-            CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).get().parse(reader).forEach(r -> words.put(r.get("pattern"), r.get("words")));
+            CSVFormat.DEFAULT
+                    .builder()
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .get()
+                    .parse(reader)
+                    .forEach(r -> words.put(r.get("pattern"), r.get("words")));
             return words;
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -49,8 +49,7 @@ class BatchController {
     private final PhotoService photos;
     private final ProblemWords words;
 
-    BatchController(
-            BatchService batches, BatchPages pages, Logbook logbook, PhotoService photos, ProblemWords words) {
+    BatchController(BatchService batches, BatchPages pages, Logbook logbook, PhotoService photos, ProblemWords words) {
         this.batches = batches;
         this.pages = pages;
         this.logbook = logbook;
@@ -121,13 +120,24 @@ class BatchController {
 
     @GetMapping("/line/{line}")
     String line(
-            @PathVariable UUID id, @PathVariable String line, Model model, Maker maker, @RequestParam(defaultValue = "") String from) {
+            @PathVariable UUID id,
+            @PathVariable String line,
+            Model model,
+            Maker maker,
+            @RequestParam(defaultValue = "") String from) {
         model.addAttribute("from", from);
         return line(new BatchId(id), line, model, maker, null, "");
     }
 
     /** What the form of an amendment holds. */
-    record Amendment(String quick, String at, int revision, @Nullable Boolean withdraw, String reason, @Nullable String meant, @Nullable String from) {
+    record Amendment(
+            String quick,
+            String at,
+            int revision,
+            @Nullable Boolean withdraw,
+            String reason,
+            @Nullable String meant,
+            @Nullable String from) {
 
         Amendment {
             quick = quick == null ? "" : quick;
@@ -151,31 +161,39 @@ class BatchController {
     }
 
     @PostMapping("/line/{line}")
-    String amend(
-            @PathVariable UUID id,
-            @PathVariable String line,
-            Model model,
-            Maker maker,
-            Amendment form) {
+    String amend(@PathVariable UUID id, @PathVariable String line, Model model, Maker maker, Amendment form) {
         BatchId batch = new BatchId(id);
         try {
             save(batch, line, form, maker);
             return "redirect:" + form.leadsTo(id);
         } catch (ProblemsException e) {
             model.addAttribute("maybe", Logbook.maybe(e.problems(), form.line()));
-            return line(batch, line, model, maker, form, problem(e, batches.get(batch).names(), maker));
+            return line(
+                    batch,
+                    line,
+                    model,
+                    maker,
+                    form,
+                    problem(e, batches.get(batch).names(), maker));
         }
     }
 
     /** What nobody could be asked when it came is so. */
     @PostMapping("/line/{line}/answer")
-    String answer(@PathVariable UUID id, @PathVariable String line, @RequestParam int revision, Model model, Maker maker) {
+    String answer(
+            @PathVariable UUID id, @PathVariable String line, @RequestParam int revision, Model model, Maker maker) {
         BatchId batch = new BatchId(id);
         try {
             batches.answer(batch, line, revision, maker.displayName());
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
-            return line(batch, line, model, maker, null, problem(e, batches.get(batch).names(), maker));
+            return line(
+                    batch,
+                    line,
+                    model,
+                    maker,
+                    null,
+                    problem(e, batches.get(batch).names(), maker));
         }
     }
 
@@ -192,12 +210,26 @@ class BatchController {
         // A time that was not touched is kept to the millisecond, words that were not touched to the last digit.
         String at = form.at().equals(maker.formats().input(now.at())) ? "" : form.at();
         if (form.line().equals(logbook.shorthand(found, now.entry(), maker))) {
-            batches.amend(batch, line, form.revision(), now.entry(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName(), Answers.ofTheForm());
+            batches.amend(
+                    batch,
+                    line,
+                    form.revision(),
+                    now.entry(),
+                    logbook.moment(found, at, maker).orElse(now.at()),
+                    maker.displayName(),
+                    Answers.ofTheForm());
             return;
         }
         Optional<Entry> sameThing = OnlyTheAmount.of(now.entry(), form.line(), maker.units());
         if (sameThing.isPresent()) {
-            batches.amend(batch, line, form.revision(), sameThing.get(), logbook.moment(found, at, maker).orElse(now.at()), maker.displayName(), Answers.ofTheForm());
+            batches.amend(
+                    batch,
+                    line,
+                    form.revision(),
+                    sameThing.get(),
+                    logbook.moment(found, at, maker).orElse(now.at()),
+                    maker.displayName(),
+                    Answers.ofTheForm());
             return;
         }
         Logbook.Reading reading = logbook.understand(batch, form.line(), at, maker);
@@ -207,7 +239,14 @@ class BatchController {
         if (reading.entries().size() != 1) {
             throw ProblemsException.of("quick", ProblemKey.NOT_A_CHOICE, form.quick());
         }
-        batches.amend(batch, line, form.revision(), reading.entries().get(0), reading.at().orElse(now.at()), maker.displayName(), Answers.ofTheForm());
+        batches.amend(
+                batch,
+                line,
+                form.revision(),
+                reading.entries().get(0),
+                reading.at().orElse(now.at()),
+                maker.displayName(),
+                Answers.ofTheForm());
     }
 
     private String problem(ProblemsException e, Names names, Maker maker) {
@@ -217,19 +256,15 @@ class BatchController {
                                 p.field(),
                                 p.key(),
                                 p.values().get(0),
-                                EntryWords.of((Entry) p.values().get(1), names, maker.formats()).text())
+                                EntryWords.of((Entry) p.values().get(1), names, maker.formats())
+                                        .text())
                         : p)
                 .toList();
-        return String.join(" ", worded.stream().map(p -> words.of(p, maker.formats())).toList());
+        return String.join(
+                " ", worded.stream().map(p -> words.of(p, maker.formats())).toList());
     }
 
-    private String line(
-            BatchId id,
-            String line,
-            Model model,
-            Maker maker,
-            @Nullable Amendment typed,
-            String problem) {
+    private String line(BatchId id, String line, Model model, Maker maker, @Nullable Amendment typed, String problem) {
         Batch batch = batches.get(id);
         LoggedEntry found = find(batch, line);
         model.addAttribute("batch", batch.name());

@@ -55,7 +55,10 @@ record BatchPage(
     /** Something odd about a line: the line, which revision of it, what it says, what is asked. */
     record Doubt(String line, int revision, String says, String question) {}
 
-    /** A batch that this one was melted down from or went into: its page, empty where it has none here; what; how much; whether it is held. */
+    /**
+     * A batch that this one was melted down from or went into: its page, empty where it has none here; what; how much;
+     * whether it is held.
+     */
     record Kin(String href, String name, String mass, boolean held) {}
 
     /** Whether anything that it was made from is held today. */
@@ -74,8 +77,9 @@ record BatchPage(
      * @param core temperature of the middle at that moment
      * @param when that moment after the beginning
      * @param gelled how much of it has gelled by then
-     * @param moments all moments as text for the script, {@code x|when|core|gelled|celsius|above|probe}: of each cell of the right half its temperature
-     *     above -25 C in half kelvins, two hexadecimal digits; and the kelvins above what it takes to gel, from -14.25 in halves, as letters from A
+     * @param moments all moments as text for the script, {@code x|when|core|gelled|celsius|above|probe}: of each cell
+     *     of the right half its temperature above -25 C in half kelvins, two hexadecimal digits; and the kelvins above
+     *     what it takes to gel, from -14.25 in halves, as letters from A
      * @param layers upper edges of the layers that it was poured in, to scale, the lowest first; empty for one batter
      * @param probe what a probe in the middle had read by that moment; empty before any
      * @param scale labels of the scale

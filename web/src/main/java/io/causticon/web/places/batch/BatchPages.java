@@ -74,8 +74,13 @@ class BatchPages {
                 Formats.percent(weighed.superfat()),
                 weighed.isComplete(),
                 weighed.isComplete() ? "" : notWeighed(batch, weighed),
-                assessment.worstHazard().filter(h -> h.probability() > TOLD).map(h -> h.condition().name() + ", " + Formats.probability(h.probability())).orElse(""),
-                Formats.duration(batch.log().ageAt(now)) + " old, " + assessment.state().words() + EntryWords.purpose(batch.purpose()),
+                assessment
+                        .worstHazard()
+                        .filter(h -> h.probability() > TOLD)
+                        .map(h -> h.condition().name() + ", " + Formats.probability(h.probability()))
+                        .orElse(""),
+                Formats.duration(batch.log().ageAt(now)) + " old, "
+                        + assessment.state().words() + EntryWords.purpose(batch.purpose()),
                 assessment.isHeld(),
                 assessment.hold().map(Hold::because).orElse(""),
                 assessment.doubts().stream().map(d -> doubt(d, batch, formats)).toList(),
@@ -86,7 +91,10 @@ class BatchPages {
                 drying(batch, formats, now),
                 lines(batch, formats),
                 madeFrom(batch, formats),
-                scraps.takenBy(batch.id()).stream().filter(k -> k.mass().isPositive()).map(k -> kin(k.batch(), k.name(), k.mass(), formats)).toList(),
+                scraps.takenBy(batch.id()).stream()
+                        .filter(k -> k.mass().isPositive())
+                        .map(k -> kin(k.batch(), k.name(), k.mass(), formats))
+                        .toList(),
                 batch.life() == Life.BENCH);
     }
 
@@ -104,10 +112,17 @@ class BatchPages {
         Drying drying = readiness.drying();
         List<Instant> band = readiness.readyBand();
         List<String> words = new ArrayList<>();
-        String on = drying.weighings() == 1 ? "one weighing, which tells no date: " : drying.weighings() + " weighings, ";
-        String kind = readiness.dry().isAfter(readiness.oldEnough()) ? "" : ", though its kind wants until " + formats.day(readiness.oldEnough());
-        words.add("Dry, by " + on + (readiness.dry().isAfter(now) ? "about " + formats.day(readiness.dry()) + ", " + formats.day(band.get(0)) + " to " + formats.day(band.get(1))
-                : "since about " + formats.day(readiness.dry())) + kind + ". Water left by now: some "
+        String on =
+                drying.weighings() == 1 ? "one weighing, which tells no date: " : drying.weighings() + " weighings, ";
+        String kind = readiness.dry().isAfter(readiness.oldEnough())
+                ? ""
+                : ", though its kind wants until " + formats.day(readiness.oldEnough());
+        words.add("Dry, by " + on
+                + (readiness.dry().isAfter(now)
+                        ? "about " + formats.day(readiness.dry()) + ", " + formats.day(band.get(0)) + " to "
+                                + formats.day(band.get(1))
+                        : "since about " + formats.day(readiness.dry()))
+                + kind + ". Water left by now: some "
                 + Formats.number(100 * drying.waterShareAt(readiness.daysAt(now)), 0) + " %.");
         drying.told().forEach(t -> words.add(formats.sentence(t)));
         return words;
@@ -127,7 +142,11 @@ class BatchPages {
 
     private BatchPage.Kin kin(String id, String name, Mass mass, Formats formats) {
         Optional<BatchSummary> known = BatchId.read(id).flatMap(summaries::of);
-        return new BatchPage.Kin(known.isPresent() ? "/batch/" + id : "", name, formats.mass(mass), known.map(BatchSummary::isHeld).orElse(false));
+        return new BatchPage.Kin(
+                known.isPresent() ? "/batch/" + id : "",
+                name,
+                formats.mass(mass),
+                known.map(BatchSummary::isHeld).orElse(false));
     }
 
     /** What the plan has and no line: as weighed is said only of what was. */
@@ -139,8 +158,14 @@ class BatchPages {
     }
 
     private static BatchPage.Doubt doubt(Doubts.Open open, Batch batch, Formats formats) {
-        LoggedEntry line = batch.log().find(open.line()).orElseThrow(() -> new IllegalStateException("Impossible state: a doubt about no line"));
-        return new BatchPage.Doubt(line.id(), line.current().number(), EntryWords.of(line.entry(), batch.names(), formats).text(), formats.phrase(open.doubt().words()));
+        LoggedEntry line = batch.log()
+                .find(open.line())
+                .orElseThrow(() -> new IllegalStateException("Impossible state: a doubt about no line"));
+        return new BatchPage.Doubt(
+                line.id(),
+                line.current().number(),
+                EntryWords.of(line.entry(), batch.names(), formats).text(),
+                formats.phrase(open.doubt().words()));
     }
 
     List<BatchPage.Line> history(LoggedEntry line, Batch batch, Formats formats) {
@@ -154,8 +179,7 @@ class BatchPages {
         return line(line, line.current(), batch, formats);
     }
 
-    private static BatchPage.Line line(
-            LoggedEntry line, LoggedEntry.Revision revision, Batch batch, Formats formats) {
+    private static BatchPage.Line line(LoggedEntry line, LoggedEntry.Revision revision, Batch batch, Formats formats) {
         EntryWords words = EntryWords.of(revision.entry(), batch.names(), formats);
         return new BatchPage.Line(
                 line.id(),
@@ -179,17 +203,23 @@ class BatchPages {
     }
 
     private static String facts(Batch batch, Formats formats) {
-        String mould = batch.plan().mould() == null ? "" : ", " + batch.plan().mould().name();
+        String mould =
+                batch.plan().mould() == null ? "" : ", " + batch.plan().mould().name();
         return formats.roughMass(batch.plan().formula().fatMass()) + " of fats" + mould;
     }
 
     private BatchPage.@Nullable Line givenUp(Batch batch, Formats formats) {
-        return batch.log().last(Entry.Abandoned.class).flatMap(a -> batch.log().find(a.id())).map(l -> line(l, batch, formats)).orElse(null);
+        return batch.log()
+                .last(Entry.Abandoned.class)
+                .flatMap(a -> batch.log().find(a.id()))
+                .map(l -> line(l, batch, formats))
+                .orElse(null);
     }
 
     private static BatchPage.@Nullable Section section(Batch batch, LoafEnsemble loaf, Formats formats, Instant now) {
         Instant poured = batch.log().first(Entry.Poured.class).orElseThrow().at();
-        double pouredMinutes = Math.max(1, Duration.between(batch.log().begun(), poured).toSeconds() / 60.0);
+        double pouredMinutes =
+                Math.max(1, Duration.between(batch.log().begun(), poured).toSeconds() / 60.0);
         double nowMinutes = Duration.between(batch.log().begun(), now).toSeconds() / 60.0;
         LogTimeAxis axis = StripLayout.axisOf(batch, now);
         LoafSection section =
@@ -208,7 +238,8 @@ class BatchPages {
                 + ". Gel full " + Formats.counted(loaf.probabilityOf(Extent.FULL))
                 + ", partial " + Formats.counted(loaf.probabilityOf(Extent.PARTIAL))
                 + ", none " + Formats.counted(loaf.probabilityOf(Extent.NONE))
-                + ", each to " + Formats.number(100 * LoafEnsemble.standardErrorShare(0.5), 0) + " points, of what the model can be wrong in."
+                + ", each to " + Formats.number(100 * LoafEnsemble.standardErrorShare(0.5), 0)
+                + " points, of what the model can be wrong in."
                 + (loaf.middle().boiledOff() > 0 ? " It comes near boiling: steam, foam, cracks." : "");
     }
 }

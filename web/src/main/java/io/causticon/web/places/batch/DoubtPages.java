@@ -44,7 +44,13 @@ class DoubtPages {
     record Question(String words, List<Suggestion> rather) {}
 
     @ExceptionHandler(DoubtsException.class)
-    String ask(DoubtsException e, Maker maker, Frame frame, HttpServletRequest request, HttpServletResponse response, Model model) {
+    String ask(
+            DoubtsException e,
+            Maker maker,
+            Frame frame,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
         response.setStatus(UNPROCESSABLE);
         List<Field> fields = new ArrayList<>();
         request.getParameterMap().forEach((name, values) -> {
@@ -64,9 +70,17 @@ class DoubtPages {
         // What was told before with an earlier question is told still.
         String told = Answers.ofTheForm().isOut() ? " " + Answers.OUT : "";
         model.addAttribute("answered", Answers.written(answered) + told);
-        model.addAttribute("typed", fields.stream().filter(f -> f.name().equals("quick")).map(Field::value).findFirst().orElse(""));
+        model.addAttribute(
+                "typed",
+                fields.stream()
+                        .filter(f -> f.name().equals("quick"))
+                        .map(Field::value)
+                        .findFirst()
+                        .orElse(""));
         model.addAttribute("out", mould ? Answers.OUT : "");
-        model.addAttribute("questions", e.doubts().stream().map(d -> question(d, e.batch(), maker)).toList());
+        model.addAttribute(
+                "questions",
+                e.doubts().stream().map(d -> question(d, e.batch(), maker)).toList());
         return "batch/doubt";
     }
 
@@ -74,7 +88,9 @@ class DoubtPages {
         return new Question(
                 maker.formats().phrase(doubt.words()),
                 doubt.meant().stream()
-                        .map(m -> new Suggestion(EntryWords.of(m, batch.names(), maker.formats()).text(), logbook.shorthand(batch, m, maker)))
+                        .map(m -> new Suggestion(
+                                EntryWords.of(m, batch.names(), maker.formats()).text(),
+                                logbook.shorthand(batch, m, maker)))
                         .toList());
     }
 }

@@ -8,8 +8,8 @@ import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 
 /**
- * The cross-section of a loaf at some moments of its life, for painting. Only the half from the middle to the right is told, top row first: the
- * other is its mirror.
+ * The cross-section of a loaf at some moments of its life, for painting. Only the half from the middle to the right is
+ * told, top row first: the other is its mirror.
  *
  * @param columns cells from the middle to the wall
  * @param rows cells from top to bottom
@@ -43,7 +43,8 @@ record LoafSection(int columns, int rows, double widthToHeight, List<Moment> mom
         double[] minutes = IntStream.range(0, FRAMES)
                 .mapToDouble(i -> Math.max(pouredMinutes, axis.minutesAt(from + (to - from) * i / (FRAMES - 1))))
                 .toArray();
-        double[] hours = DoubleStream.of(minutes).map(m -> (m - pouredMinutes) / 60).toArray();
+        double[] hours =
+                DoubleStream.of(minutes).map(m -> (m - pouredMinutes) / 60).toArray();
         List<double[]> aboveGel = history.aboveGelUntil(hours);
         List<Moment> moments = new ArrayList<>();
         int shown = 0;
@@ -59,13 +60,23 @@ record LoafSection(int columns, int rows, double widthToHeight, List<Moment> mom
                 shown = i;
             }
         }
-        return new LoafSection(history.cells().columns(), history.cells().rows(), history.cells().widthToHeight(), moments, shown);
+        return new LoafSection(
+                history.cells().columns(),
+                history.cells().rows(),
+                history.cells().widthToHeight(),
+                moments,
+                shown);
     }
 
     private static double[] topFirst(LoafHistory.Cells cells, double[] bottomFirst) {
         double[] turned = new double[bottomFirst.length];
         for (int row = 0; row < cells.rows(); row++) {
-            System.arraycopy(bottomFirst, (cells.rows() - 1 - row) * cells.columns(), turned, row * cells.columns(), cells.columns());
+            System.arraycopy(
+                    bottomFirst,
+                    (cells.rows() - 1 - row) * cells.columns(),
+                    turned,
+                    row * cells.columns(),
+                    cells.columns());
         }
         return turned;
     }

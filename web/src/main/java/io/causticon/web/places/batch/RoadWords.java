@@ -28,13 +28,17 @@ public record RoadWords(List<Step> steps, boolean opens) {
     public record Step(String words, String when, boolean isLook) {}
 
     public static RoadWords of(Optional<Road> road, Formats formats, Instant now) {
-        return road.map(r -> new RoadWords(r.steps().stream().map(s -> step(s, formats, now)).toList(), r.opens())).orElse(NONE);
+        return road.map(r -> new RoadWords(
+                        r.steps().stream().map(s -> step(s, formats, now)).toList(), r.opens()))
+                .orElse(NONE);
     }
 
     private static Step step(Road.Step step, Formats formats, Instant now) {
         String words = formats.phrase(step.words());
         String how = Character.toUpperCase(words.charAt(0)) + words.substring(1) + (words.endsWith(".") ? "" : ".");
-        return new Step(step.part().isEmpty() ? how : step.part() + ": " + how, step.from().isAfter(now.plus(SOON)) ? "from " + formats.day(step.from(), now) : "now",
+        return new Step(
+                step.part().isEmpty() ? how : step.part() + ": " + how,
+                step.from().isAfter(now.plus(SOON)) ? "from " + formats.day(step.from(), now) : "now",
                 step.kind() == Road.Kind.LOOK || step.kind() == Road.Kind.CUT);
     }
 }

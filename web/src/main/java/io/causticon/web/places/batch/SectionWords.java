@@ -50,8 +50,11 @@ final class SectionWords {
         this.section = section;
         this.batch = batch;
         this.formats = formats;
-        Instant poured = batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at).orElse(Instant.MAX);
-        this.read = batch.facts(Instant.MAX).readings(MeasurementPoint.CORE).stream().filter(t -> t.at().isAfter(poured)).toList();
+        Instant poured =
+                batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at).orElse(Instant.MAX);
+        this.read = batch.facts(Instant.MAX).readings(MeasurementPoint.CORE).stream()
+                .filter(t -> t.at().isAfter(poured))
+                .toList();
         this.height = Math.rint(BatchPage.Section.WIDTH / section.widthToHeight());
     }
 
@@ -70,8 +73,12 @@ final class SectionWords {
                 section.moments().stream().map(words::encoded).toList(),
                 words.layers(),
                 words.probe(shown),
-                DoubleStream.of(LoafSection.COLDEST, (LoafSection.COLDEST + LoafSection.HOTTEST) / 2, LoafSection.HOTTEST)
-                        .mapToObj(c -> words.degrees(c) + (c == LoafSection.HOTTEST ? " " + formats.temperatureUnit() : ""))
+                DoubleStream.of(
+                                LoafSection.COLDEST,
+                                (LoafSection.COLDEST + LoafSection.HOTTEST) / 2,
+                                LoafSection.HOTTEST)
+                        .mapToObj(c ->
+                                words.degrees(c) + (c == LoafSection.HOTTEST ? " " + formats.temperatureUnit() : ""))
                         .toList(),
                 words.table());
     }
@@ -99,13 +106,23 @@ final class SectionWords {
         StringBuilder celsius = new StringBuilder();
         for (double c : moment.celsius()) {
             int heat = within((c - FROM_CELSIUS) * A_KELVIN, MOST_HEAT);
-            celsius.append(Character.forDigit(heat / SIXTEEN, SIXTEEN)).append(Character.forDigit(heat % SIXTEEN, SIXTEEN));
+            celsius.append(Character.forDigit(heat / SIXTEEN, SIXTEEN))
+                    .append(Character.forDigit(heat % SIXTEEN, SIXTEEN));
         }
         StringBuilder above = new StringBuilder();
         for (double k : moment.aboveGel()) {
             above.append((char) (FIRST_LETTER + within((k + FROM_ABOVE_GEL) * A_KELVIN, MOST_ABOVE_GEL)));
         }
-        return String.format(Locale.ROOT, "%.1f|%s|%s|%s|%s|%s|%s", moment.x(), when(moment), core(moment), gelled(moment), celsius, above, probe(moment));
+        return String.format(
+                Locale.ROOT,
+                "%.1f|%s|%s|%s|%s|%s|%s",
+                moment.x(),
+                when(moment),
+                core(moment),
+                gelled(moment),
+                celsius,
+                above,
+                probe(moment));
     }
 
     /** The last reading in the middle by then. */
@@ -119,7 +136,9 @@ final class SectionWords {
                 .orElse("");
     }
 
-    /** Of layers that were drawn on the end face; a loaf that was poured lower than drawn shows them from the bottom up. */
+    /**
+     * Of layers that were drawn on the end face; a loaf that was poured lower than drawn shows them from the bottom up.
+     */
     private List<String> layers() {
         Portioning portioning = batch.plan().pouring().portioning();
         Mould mould = batch.plan().mould();

@@ -32,7 +32,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** Lays out the whole life of a batch on one strip: logarithmic time, a lane each for temperatures, trace, bench, tests and mass. */
+/**
+ * Lays out the whole life of a batch on one strip: logarithmic time, a lane each for temperatures, trace, bench, tests
+ * and mass.
+ */
 final class StripLayout {
 
     static final double WIDTH = 922;
@@ -45,7 +48,8 @@ final class StripLayout {
     private static final int CURVE_STEPS = 16;
     private static final double LEAST_SPAN = 180;
     private static final double HEADROOM = 1.25;
-    private static final List<Stage> RUNGS = List.of(Stage.EMULSION, Stage.THIN, Stage.LIGHT, Stage.MEDIUM, Stage.THICK);
+    private static final List<Stage> RUNGS =
+            List.of(Stage.EMULSION, Stage.THIN, Stage.LIGHT, Stage.MEDIUM, Stage.THICK);
     private static final double RUNG = 20;
 
     /** C: the first mark of its scale. */
@@ -165,7 +169,10 @@ final class StripLayout {
             // Fats mostly come in under the falling lye: their name then stands below, off its curve.
             boolean below = spot == MeasurementPoint.FATS
                     && !readings(MeasurementPoint.LYE).isEmpty()
-                    && highest(readings(MeasurementPoint.LYE)).entry().temperature().isAbove(highest.entry().temperature());
+                    && highest(readings(MeasurementPoint.LYE))
+                            .entry()
+                            .temperature()
+                            .isAbove(highest.entry().temperature());
             drawing.textMiddle(
                     x(highest.at()),
                     y(highest.entry().temperature()) + (below ? 22 : -10),
@@ -181,7 +188,9 @@ final class StripLayout {
     }
 
     private List<BatchLog.Timed<Entry.TemperatureRead>> readings(MeasurementPoint spot) {
-        return log.of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == spot).toList();
+        return log.of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == spot)
+                .toList();
     }
 
     private void room() {
@@ -246,7 +255,11 @@ final class StripLayout {
             // As it was made, not as planned: the pots seldom meet at just the planned temperature.
             var forecast = WorkingTime.forecast(Situation.asMade(batch.facts(now)), TraceKnowledge.PRIOR);
             double x = Math.min(endOfLadder + 14, RIGHT - 170);
-            drawing.text(x, Lane.TRACE.top + 38, "light trace in " + Formats.number(minutes, 0) + " min", "name fill-batter")
+            drawing.text(
+                            x,
+                            Lane.TRACE.top + 38,
+                            "light trace in " + Formats.number(minutes, 0) + " min",
+                            "name fill-batter")
                     .text(
                             x,
                             Lane.TRACE.top + 55,
@@ -315,22 +328,29 @@ final class StripLayout {
     }
 
     private void masses() {
-        List<BatchLog.Timed<Entry.BarWeighed>> bars = log.of(Entry.BarWeighed.class).toList();
+        List<BatchLog.Timed<Entry.BarWeighed>> bars =
+                log.of(Entry.BarWeighed.class).toList();
         if (bars.isEmpty()) {
             return;
         }
-        double high = bars.stream().mapToDouble(b -> b.entry().mass().grams()).max().orElseThrow();
-        double low = bars.stream().mapToDouble(b -> b.entry().mass().grams()).min().orElseThrow();
+        double high =
+                bars.stream().mapToDouble(b -> b.entry().mass().grams()).max().orElseThrow();
+        double low =
+                bars.stream().mapToDouble(b -> b.entry().mass().grams()).min().orElseThrow();
         double span = Math.max(high - low, 0.02 * high);
         LinearAxis mass = new LinearAxis(high + 0.15 * span, high - 1.15 * span, Lane.MASS.top, Lane.MASS.bottom);
         drying(mass, bars);
-        bars.forEach(b -> drawing.mark("dot", x(b.at()), mass.at(b.entry().mass().grams())));
+        bars.forEach(
+                b -> drawing.mark("dot", x(b.at()), mass.at(b.entry().mass().grams())));
         BatchLog.Timed<Entry.BarWeighed> first = bars.get(0);
         BatchLog.Timed<Entry.BarWeighed> last = bars.get(bars.size() - 1);
         // The curve begins at the cut, before anybody weighed.
         double left = Math.min(x(first.at()), x(Readiness.of(batch.plan(), log).cut()));
         drawing.textEnd(
-                left - 8, mass.at(first.entry().mass().grams()) + 5, formats.mass(first.entry().mass()), "figure");
+                left - 8,
+                mass.at(first.entry().mass().grams()) + 5,
+                formats.mass(first.entry().mass()),
+                "figure");
         if (bars.size() > 1) {
             double loss = 1 - last.entry().mass().dividedBy(first.entry().mass());
             drawing.textEnd(
@@ -368,7 +388,11 @@ final class StripLayout {
     /** From the cut to the last weighing; each step as far on the strip as the other. */
     private static Optional<Instant> moment(Readiness readiness, Instant last, int step) {
         double days = readiness.daysAt(last);
-        return days <= 0 ? Optional.empty() : Optional.of(readiness.cut().plusSeconds(Math.round(86_400 * days * Math.pow(step / (double) CURVE_STEPS, 2))));
+        return days <= 0
+                ? Optional.empty()
+                : Optional.of(readiness
+                        .cut()
+                        .plusSeconds(Math.round(86_400 * days * Math.pow(step / (double) CURVE_STEPS, 2))));
     }
 
     private double x(Instant at) {

@@ -65,7 +65,14 @@ class BenchController {
     private final BenchDevices devices;
     private final Clock clock;
 
-    BenchController(BatchService batches, Summaries summaries, BenchPages pages, Logbook logbook, ShelfService shelf, BenchDevices devices, Clock clock) {
+    BenchController(
+            BatchService batches,
+            Summaries summaries,
+            BenchPages pages,
+            Logbook logbook,
+            ShelfService shelf,
+            BenchDevices devices,
+            Clock clock) {
         this.batches = batches;
         this.summaries = summaries;
         this.pages = pages;
@@ -76,7 +83,8 @@ class BenchController {
     }
 
     /** What a form of the bench carries beside its own fields. */
-    record Carried(String at, String step, String key, Long late, String rescue, String thick, String embeds, Boolean side) {
+    record Carried(
+            String at, String step, String key, Long late, String rescue, String thick, String embeds, Boolean side) {
 
         Carried {
             at = at == null ? "" : at;
@@ -124,11 +132,7 @@ class BenchController {
     }
 
     @GetMapping("/{id}")
-    String show(
-            @PathVariable UUID id,
-            Model model,
-            Maker maker,
-            Carried carried) {
+    String show(@PathVariable UUID id, Model model, Maker maker, Carried carried) {
         return show(new BatchId(id), model, maker, carried, "", "");
     }
 
@@ -145,17 +149,14 @@ class BenchController {
     }
 
     @PostMapping("/{id}/log")
-    String log(
-            @PathVariable UUID id,
-            Model model,
-            Maker maker,
-            Typed typed,
-            Carried carried) {
+    String log(@PathVariable UUID id, Model model, Maker maker, Typed typed, Carried carried) {
         BatchId batch = new BatchId(id);
         String line = typed.line();
         Batch now = batches.get(batch);
         Logbook.Reading reading = logbook.understand(now, line, carried.at(), waited(carried), maker);
-        Optional<Question> question = typed.sure() || carried.late() > 0 ? Optional.empty() : question(now, reading, step(now, carried.step()), maker);
+        Optional<Question> question = typed.sure() || carried.late() > 0
+                ? Optional.empty()
+                : question(now, reading, step(now, carried.step()), maker);
         if (question.isPresent()) {
             model.addAttribute("question", question.get().words());
             model.addAttribute("asked", line);
@@ -168,7 +169,8 @@ class BenchController {
         BenchStep chosen = step(now, carried.step());
         boolean wasDone = chosen.isDone(now);
         try {
-            Batch logged = logbook.log(batch, reading, waited(carried), maker, carried.key(), () -> batterNow(batch, carried));
+            Batch logged =
+                    logbook.log(batch, reading, waited(carried), maker, carried.key(), () -> batterNow(batch, carried));
             // A line that ends the step it was logged at leads on to the next one.
             return back(id, !wasDone && chosen.isDone(logged) ? carried.atNoStep() : carried);
         } catch (ProblemsException e) {
@@ -194,7 +196,9 @@ class BenchController {
     /** What hardly ever is so, asked about before it is taken. */
     private Optional<Question> doubt(Batch batch, Entry entry, Instant at, BenchStep step, Maker maker) {
         Set<DoubtKind> said = Answers.ofTheForm().said();
-        List<Doubt> doubts = Doubts.of(entry, at, batch.plan(), batch.log()).stream().filter(d -> !said.contains(d.kind())).toList();
+        List<Doubt> doubts = Doubts.of(entry, at, batch.plan(), batch.log()).stream()
+                .filter(d -> !said.contains(d.kind()))
+                .toList();
         if (doubts.isEmpty()) {
             return Optional.empty();
         }
@@ -204,9 +208,15 @@ class BenchController {
                 "It is so: log it",
                 doubts.stream()
                         .flatMap(d -> d.meant().stream())
-                        .map(m -> new Suggestion("No: " + EntryWords.of(m, batch.names(), maker.formats()).text(), logbook.shorthand(batch, m, maker)))
+                        .map(m -> new Suggestion(
+                                "No: "
+                                        + EntryWords.of(m, batch.names(), maker.formats())
+                                                .text(),
+                                logbook.shorthand(batch, m, maker)))
                         .toList(),
-                Answers.written(Stream.concat(said.stream(), doubts.stream().map(Doubt::kind)).distinct().toList())));
+                Answers.written(Stream.concat(said.stream(), doubts.stream().map(Doubt::kind))
+                        .distinct()
+                        .toList())));
     }
 
     /** What is asked before a step is left without something; what came late has happened already. */
@@ -214,27 +224,48 @@ class BenchController {
         for (Entry entry : reading.taken()) {
             List<PotAddition> missing = PotAddition.missingBefore(entry, batch.plan(), batch.log());
             if (!missing.isEmpty()) {
-                return Optional.of(new Question(entry instanceof Entry.LyeIntoFats ? BenchStep.MATCH : BenchStep.LYE, "Not logged yet: " + missing.stream()
-                        .map(a -> a.name() + ", " + maker.formats().mass(a.mass()) + ", " + WhenWords.ofAdditive(a.when()))
-                        .collect(Collectors.joining("; ")) + ". Put it in and tap it, or go on without."));
+                return Optional.of(new Question(
+                        entry instanceof Entry.LyeIntoFats ? BenchStep.MATCH : BenchStep.LYE,
+                        "Not logged yet: "
+                                + missing.stream()
+                                        .map(a -> a.name() + ", "
+                                                + maker.formats().mass(a.mass()) + ", "
+                                                + WhenWords.ofAdditive(a.when()))
+                                        .collect(Collectors.joining("; "))
+                                + ". Put it in and tap it, or go on without."));
             }
             boolean clear = entry instanceof Entry.LyeClear;
-            if (clear && batch.log().first(Entry.PortionFed.class).isEmpty() && batch.log().first(Entry.LyeClear.class).isEmpty()) {
-                return Optional.of(new Question(BenchStep.LYE, "No portion of lye is logged. Is all of it in and dissolved?"));
+            if (clear
+                    && batch.log().first(Entry.PortionFed.class).isEmpty()
+                    && batch.log().first(Entry.LyeClear.class).isEmpty()) {
+                return Optional.of(
+                        new Question(BenchStep.LYE, "No portion of lye is logged. Is all of it in and dissolved?"));
             }
-            if (entry instanceof Entry.PotWeighed && reading.at().isEmpty() && batch.facts(clock.instant()).firstTakenOut().isPresent()) {
-                return Optional.of(new Question(BenchStep.POUR, "Something was taken out of the pot already. What the full pot weighed tells slips apart only if it is"
-                        + " logged for before that, as in \u201cpot 4.12 kg at 14:20\u201d. Keep this weight anyway?"));
+            if (entry instanceof Entry.PotWeighed
+                    && reading.at().isEmpty()
+                    && batch.facts(clock.instant()).firstTakenOut().isPresent()) {
+                return Optional.of(new Question(
+                        BenchStep.POUR,
+                        "Something was taken out of the pot already. What the full pot weighed tells slips"
+                                + " apart only if it is logged for before that, as in \u201cpot 4.12 kg at"
+                                + " 14:20\u201d. Keep this weight anyway?"));
             }
             if ((entry instanceof Entry.Poured || entry instanceof Entry.LayerPoured) && isUncooked(batch)) {
-                return Optional.of(new Question(BenchStep.COOK, batch.plan().isRework()
-                        ? "The mash was not seen even, or a scrap may have brought alkali and no calm test is logged. Spoon it in all the same?"
-                        : "No calm test of clear paste is logged: caustic paste burns, and goes on working in the mould. Spoon it in all the same?"));
+                return Optional.of(new Question(
+                        BenchStep.COOK,
+                        batch.plan().isRework()
+                                ? "The mash was not seen even, or a scrap may have brought alkali and no calm"
+                                        + " test is logged. Spoon it in all the same?"
+                                : "No calm test of clear paste is logged: caustic paste burns, and goes on"
+                                        + " working in the mould. Spoon it in all the same?"));
             }
             if (entry instanceof Entry.LyeIntoFats && BenchStep.isSecondFeedOpen(batch)) {
-                return Optional.of(new Question(BenchStep.LYE, "What joins the cooled lye is not all in. Pour without it?"));
+                return Optional.of(
+                        new Question(BenchStep.LYE, "What joins the cooled lye is not all in. Pour without it?"));
             }
-            Optional<Question> doubt = reading.taken().size() == 1 ? doubt(batch, entry, reading.at().orElseGet(clock::instant), at, maker) : Optional.empty();
+            Optional<Question> doubt = reading.taken().size() == 1
+                    ? doubt(batch, entry, reading.at().orElseGet(clock::instant), at, maker)
+                    : Optional.empty();
             if (doubt.isPresent()) {
                 return doubt;
             }
@@ -245,7 +276,10 @@ class BenchController {
     private boolean isUncooked(Batch batch) {
         Instant now = clock.instant();
         BatchFacts facts = batch.facts(now);
-        return facts.isCooked() && CookWatch.of(facts, now).filter(w -> w.stage() == CookWatch.Stage.AFTER || w.stage() == CookWatch.Stage.DONE).isEmpty();
+        return facts.isCooked()
+                && CookWatch.of(facts, now)
+                        .filter(w -> w.stage() == CookWatch.Stage.AFTER || w.stage() == CookWatch.Stage.DONE)
+                        .isEmpty();
     }
 
     /** What is done with the batter: something goes in, a portion is taken, a part is poured. */
@@ -257,14 +291,14 @@ class BenchController {
         }
 
         /** What was typed, or as planned when nothing was. */
-        @Nullable String amount() {
+        @Nullable
+        String amount() {
             return mass == null || mass.isBlank() ? planned : mass;
         }
     }
 
     @PostMapping("/{id}/batter")
-    String batter(
-            @PathVariable UUID id, Model model, Maker maker, Done form, Carried carried) {
+    String batter(@PathVariable UUID id, Model model, Maker maker, Done form, Carried carried) {
         BatchId batch = new BatchId(id);
         try {
             if (form.name().isEmpty()) {
@@ -275,7 +309,8 @@ class BenchController {
             if (mass != null) {
                 check(form.name(), mass);
             }
-            List<Entry> lines = new ArrayList<>(List.of(entry(form, mass, batches.get(batch).names())));
+            List<Entry> lines =
+                    new ArrayList<>(List.of(entry(form, mass, batches.get(batch).names())));
             batterNow(batch, carried).ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
             logbook.log(batch, lines, carried.at(), waited(carried), maker, carried.key());
             return back(id, carried);
@@ -295,8 +330,12 @@ class BenchController {
         return switch (form.kind()) {
             case "take" -> new Entry.PortionTaken(names.portion(form.name()), mass);
             case "pour" -> new Entry.LayerPoured(names.portion(form.name()), mass);
-            default -> new Entry.Added(
-                    names.substance(form.name()), mass, blankToNull(form.portion()) == null ? null : names.portion(form.portion()), blankToNull(form.lot()));
+            default ->
+                new Entry.Added(
+                        names.substance(form.name()),
+                        mass,
+                        blankToNull(form.portion()) == null ? null : names.portion(form.portion()),
+                        blankToNull(form.lot()));
         };
     }
 
@@ -305,7 +344,13 @@ class BenchController {
     }
 
     /** What the scale's form holds. */
-    record Weighed(Weighable.@Nullable Kind kind, String what, String amount, String vessel, Tare tare, @Nullable Boolean again) {
+    record Weighed(
+            Weighable.@Nullable Kind kind,
+            String what,
+            String amount,
+            String vessel,
+            Tare tare,
+            @Nullable Boolean again) {
 
         Weighed {
             what = what == null ? "" : what;
@@ -324,12 +369,7 @@ class BenchController {
     }
 
     @PostMapping("/{id}/weigh")
-    String weigh(
-            @PathVariable UUID id,
-            Model model,
-            Maker maker,
-            Weighed form,
-            Carried carried) {
+    String weigh(@PathVariable UUID id, Model model, Maker maker, Weighed form, Carried carried) {
         BatchId batch = new BatchId(id);
         try {
             Batch now = batches.get(batch);
@@ -338,9 +378,16 @@ class BenchController {
             check(now.names().of(what), mass);
             Entry entry = Boolean.TRUE.equals(form.again())
                     ? new Entry.WeighedAgain(what, mass)
-                    : new Entry.Weighed(what, mass, form.tare(), blankToNull(form.vessel()) == null ? null : shelf.knownVessels().called(form.vessel()));
+                    : new Entry.Weighed(
+                            what,
+                            mass,
+                            form.tare(),
+                            blankToNull(form.vessel()) == null
+                                    ? null
+                                    : shelf.knownVessels().called(form.vessel()));
             Instant when = logbook.moment(now, carried.at(), maker).orElseGet(clock::instant);
-            Optional<Question> doubt = carried.late() > 0 ? Optional.empty() : doubt(now, entry, when, BenchStep.WEIGH, maker);
+            Optional<Question> doubt =
+                    carried.late() > 0 ? Optional.empty() : doubt(now, entry, when, BenchStep.WEIGH, maker);
             if (doubt.isPresent()) {
                 model.addAttribute("question", doubt.get().words());
                 model.addAttribute("asked", logbook.shorthand(now, entry, maker));
@@ -358,7 +405,10 @@ class BenchController {
         }
     }
 
-    /** Told beside the field that it came from; what nobody knows, or was weighed meanwhile, has none, and stands in the quick line. */
+    /**
+     * Told beside the field that it came from; what nobody knows, or was weighed meanwhile, has none, and stands in the
+     * quick line.
+     */
     private String notWeighed(BatchId id, Model model, Maker maker, Weighed form, Carried carried, String told) {
         model.addAttribute("amount", form.amount());
         model.addAttribute("amountOf", form.what());
@@ -393,14 +443,24 @@ class BenchController {
     /** Gives a batch up that was not poured; it leaves the lists and can be brought back. */
     @PostMapping("/{id}/abandon")
     String abandon(
-            @PathVariable UUID id, Model model, Maker maker, @RequestParam(defaultValue = "") String reason, Carried carried) {
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam(defaultValue = "") String reason,
+            Carried carried) {
         BatchId batch = new BatchId(id);
         try {
             if (reason.isBlank()) {
                 throw ProblemsException.of("reason", ProblemKey.MISSING);
             }
             batches.logIf(
-                    batch, BenchController::checkIsOnTheBench, List.of(new Entry.Abandoned(reason.strip())), clock.instant(), maker.displayName(), carried.key(), Answers.NONE);
+                    batch,
+                    BenchController::checkIsOnTheBench,
+                    List.of(new Entry.Abandoned(reason.strip())),
+                    clock.instant(),
+                    maker.displayName(),
+                    carried.key(),
+                    Answers.NONE);
             return "redirect:/batch/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("reason", reason);
@@ -431,7 +491,13 @@ class BenchController {
         if (!missing.isEmpty()) {
             model.addAttribute("readyProblem", "Not yet looked at: " + String.join("; ", missing) + ".");
             model.addAttribute("readyTicked", check);
-            return show(batch, model, maker, new Carried(carried.at(), "ready", carried.key(), carried.late(), "", "", "", false), "", "");
+            return show(
+                    batch,
+                    model,
+                    maker,
+                    new Carried(carried.at(), "ready", carried.key(), carried.late(), "", "", "", false),
+                    "",
+                    "");
         }
         logbook.log(batch, new Entry.ReadyForLye(wanted), carried.at(), waited(carried), maker, carried.key());
         return back(id, new Carried(carried.at(), "", carried.key(), carried.late(), "", "", "", false));
@@ -450,7 +516,10 @@ class BenchController {
         }
     }
 
-    /** Stays at the step if one was chosen, and at the moment if one was given by hand; "5 min ago" was meant for one line only. */
+    /**
+     * Stays at the step if one was chosen, and at the moment if one was given by hand; "5 min ago" was meant for one
+     * line only.
+     */
     private static String back(UUID id, Carried carried) {
         boolean stays = !TimeNotation.isAgo(carried.at());
         return Redirect.to("/bench/" + id, "at", stays ? carried.at() : "", "step", carried.step());
@@ -458,9 +527,23 @@ class BenchController {
 
     private String show(BatchId id, Model model, Maker maker, Carried carried, String quick, String problem) {
         Batch batch = batches.get(id);
-        model.addAttribute("page", pages.page(
-                batch, step(batch, carried.step()), maker, moment(batch, carried, maker), shelf.knownVessels(), shelf.lotLabels(),
-                new BenchPages.Asked(carried.rescue(), carried.thick(), carried.embeds(), carried.side(), e -> String.join(" ", logbook.byField(e.problems(), maker).values()))));
+        model.addAttribute(
+                "page",
+                pages.page(
+                        batch,
+                        step(batch, carried.step()),
+                        maker,
+                        moment(batch, carried, maker),
+                        shelf.knownVessels(),
+                        shelf.lotLabels(),
+                        new BenchPages.Asked(
+                                carried.rescue(),
+                                carried.thick(),
+                                carried.embeds(),
+                                carried.side(),
+                                e -> String.join(
+                                        " ",
+                                        logbook.byField(e.problems(), maker).values()))));
         model.addAttribute("vessels", shelf.knownVessels().masses().keySet());
         model.addAttribute("devices", devices.at(id, maker));
         model.asMap().putIfAbsent("deviceProblem", "");
@@ -480,8 +563,8 @@ class BenchController {
             return Optional.empty();
         }
         try {
-            return Optional.of(TimeNotation.read(
-                    "at", carried.at(), batch.log().begun(), clock.instant(), maker.zone()));
+            return Optional.of(
+                    TimeNotation.read("at", carried.at(), batch.log().begun(), clock.instant(), maker.zone()));
         } catch (ProblemsException e) {
             return Optional.empty();
         }
@@ -489,6 +572,8 @@ class BenchController {
 
     private static BenchStep step(Batch batch, String chosen) {
         // Scraps have no lye pot, whatever the address says.
-        return BenchStep.named(chosen).filter(s -> BenchStep.road(batch, s).contains(s)).orElseGet(() -> BenchStep.of(batch));
+        return BenchStep.named(chosen)
+                .filter(s -> BenchStep.road(batch, s).contains(s))
+                .orElseGet(() -> BenchStep.of(batch));
     }
 }

@@ -46,7 +46,15 @@ public class BenchDevices {
      * @param rule how it logs by itself; empty when only by a tap
      */
     public record AtBench(
-            String id, String name, String mark, String where, String value, String unit, String tap, long age, String rule) {}
+            String id,
+            String name,
+            String mark,
+            String where,
+            String value,
+            String unit,
+            String tap,
+            long age,
+            String rule) {}
 
     public List<AtBench> at(BatchId batch, Maker maker) {
         return devices.watching(batch).stream().map(d -> atBench(d, maker)).toList();
@@ -56,7 +64,9 @@ public class BenchDevices {
     public Optional<Temperature> batterNow(BatchId batch) {
         return devices.watching(batch).stream()
                 .filter(d -> d.kind() == DeviceKind.THERMOMETER && d.spot() == MeasurementPoint.BATTER)
-                .filter(d -> readings.silence(d.id()).filter(s -> s.compareTo(DEAD_AFTER) < 0).isPresent())
+                .filter(d -> readings.silence(d.id())
+                        .filter(s -> s.compareTo(DEAD_AFTER) < 0)
+                        .isPresent())
                 .flatMap(d -> readings.latest(d.id()).stream())
                 .map(r -> Temperature.celsius(r.value()))
                 .findFirst();
@@ -76,25 +86,29 @@ public class BenchDevices {
                 .sorted(Comparator.comparing((Device d) -> d.batch() != null))
                 .map(d -> new Choice(
                         d.id().toString(),
-                        d.name() + ", " + d.kind().words() + (d.batch() == null ? "" : ", now at " + batches.name(d.batch()).orElse("another bench"))))
+                        d.name() + ", " + d.kind().words()
+                                + (d.batch() == null
+                                        ? ""
+                                        : ", now at " + batches.name(d.batch()).orElse("another bench"))))
                 .toList();
     }
 
     private AtBench atBench(Device d, Maker maker) {
         String spot = d.spot() == null ? "" : d.spot().name().toLowerCase(Locale.ROOT);
-        String unit =
-                switch (d.kind()) {
-                    case THERMOMETER -> maker.formats().temperatureUnit();
-                    case SCALE -> maker.formats().massUnit();
-                    case PH_PEN -> "pH";
-                    case BLENDER -> "s";
-                };
+        String unit = switch (d.kind()) {
+            case THERMOMETER -> maker.formats().temperatureUnit();
+            case SCALE -> maker.formats().massUnit();
+            case PH_PEN -> "pH";
+            case BLENDER -> "s";
+        };
         return new AtBench(
                 d.id().toString(),
                 d.name(),
                 d.kind() == DeviceKind.THERMOMETER ? mark(d.spot()) : d.kind() == DeviceKind.SCALE ? "fats" : "batter",
                 d.kind() == DeviceKind.THERMOMETER ? spot : d.kind().words(),
-                readings.latest(d.id()).map(r -> d.kind().number(r.value(), maker.formats())).orElse("\u2013"),
+                readings.latest(d.id())
+                        .map(r -> d.kind().number(r.value(), maker.formats()))
+                        .orElse("\u2013"),
                 unit,
                 d.kind() == DeviceKind.THERMOMETER ? spot : d.kind() == DeviceKind.PH_PEN ? "pen" : "",
                 readings.silence(d.id()).map(Duration::toMillis).orElse(-1L),
@@ -106,7 +120,8 @@ public class BenchDevices {
             return "logs each burst";
         }
         String every = d.everySeconds() == null ? "" : "logs every " + d.everySeconds() + " s";
-        String change = d.onChange() == null ? "" : (every.isEmpty() ? "logs " : ", ") + "on a change of " + change(d, formats);
+        String change =
+                d.onChange() == null ? "" : (every.isEmpty() ? "logs " : ", ") + "on a change of " + change(d, formats);
         return every + change;
     }
 

@@ -78,13 +78,19 @@ record BenchPage(
             @Nullable Item next,
             @Nullable Item again,
             List<Item> items,
-            List<Advice> advice, boolean complete, String superfat, String excess, boolean alarming, String unit) {
+            List<Advice> advice,
+            boolean complete,
+            String superfat,
+            String excess,
+            boolean alarming,
+            String unit) {
 
         /** Whether there is a field for the mass of this; when somebody else weighed it meanwhile there is none. */
         boolean asksFor(String id) {
             return next != null && next.id().equals(id)
                     || next == null && again != null && again.id().equals(id)
-                    || advice.stream().anyMatch(a -> a.what().equals(id) && !a.missing().isEmpty());
+                    || advice.stream()
+                            .anyMatch(a -> a.what().equals(id) && !a.missing().isEmpty());
         }
     }
 
@@ -98,7 +104,10 @@ record BenchPage(
      */
     record Advice(String title, List<String> ways, String kind, String what, String missing, String scale) {}
 
-    /** One thing to weigh: how it is named in forms, its words and mark, its target, how far off is fine, and what was logged. */
+    /**
+     * One thing to weigh: how it is named in forms, its words and mark, its target, how far off is fine, and what was
+     * logged.
+     */
     record Item(
             String kind,
             String id,

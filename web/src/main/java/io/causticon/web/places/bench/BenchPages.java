@@ -91,13 +91,26 @@ class BenchPages {
                 shown == BenchStep.READY ? ReadyList.of(batch) : null,
                 switch (shown) {
                     case LYE -> new PotPages(batch, maker, PotMemories.NONE, whilePotsStood(batch, now)).lyePot();
-                    case MATCH -> new PotPages(batch, maker, pots.of(batch, maker.room()), whilePotsStood(batch, now)).matching();
+                    case MATCH ->
+                        new PotPages(batch, maker, pots.of(batch, maker.room()), whilePotsStood(batch, now)).matching();
                     default -> null;
                 },
                 shown == BenchStep.MIX ? mixing(batch, maker, lots, now).page(asked.rescue()) : null,
-                shown == BenchStep.COOK ? new CookPages(batch, maker, mixing(batch, maker, lots, now).afterTheCook(), now).page() : null,
+                shown == BenchStep.COOK
+                        ? new CookPages(
+                                        batch,
+                                        maker,
+                                        mixing(batch, maker, lots, now).afterTheCook(),
+                                        now)
+                                .page()
+                        : null,
                 shown == BenchStep.POUR
-                        ? new PourPages(batch, maker, mixing(batch, maker, lots, now).live(), now).page(loaves.of(batch, maker.room()), loaves.before(batch, maker.room()))
+                        ? new PourPages(
+                                        batch,
+                                        maker,
+                                        mixing(batch, maker, lots, now).live(),
+                                        now)
+                                .page(loaves.of(batch, maker.room()), loaves.before(batch, maker.room()))
                         : null,
                 shown == BenchStep.OUT ? new OutPages(batch, maker, now, asked).page() : null,
                 weighing.warnings(),
@@ -107,7 +120,11 @@ class BenchPages {
 
     /** The pots are shown as they were when they were poured together, however much later somebody looks. */
     private static Instant whilePotsStood(Batch batch, Instant now) {
-        return batch.log().first(Entry.LyeIntoFats.class).map(t -> t.at()).filter(in -> in.isBefore(now)).orElse(now);
+        return batch.log()
+                .first(Entry.LyeIntoFats.class)
+                .map(t -> t.at())
+                .filter(in -> in.isBefore(now))
+                .orElse(now);
     }
 
     private MixPages mixing(Batch batch, Maker maker, Map<String, List<String>> lots, Instant now) {
@@ -118,7 +135,9 @@ class BenchPages {
     private BenchPage.@Nullable Undo undo(Batch batch, Maker maker) {
         Instant since = clock.instant().minus(TAKEN_BACK_WITHIN);
         List<LoggedEntry> fresh = batch.log().entries().stream()
-                .filter(e -> e.current().recordedAt().isAfter(since) && e.current().number() == 1 && e.current().by().equals(maker.displayName()))
+                .filter(e -> e.current().recordedAt().isAfter(since)
+                        && e.current().number() == 1
+                        && e.current().by().equals(maker.displayName()))
                 .filter(e -> !e.entry().isDeed())
                 .sorted(Comparator.comparing(e -> e.current().recordedAt()))
                 .toList();
@@ -127,8 +146,10 @@ class BenchPages {
         }
         LoggedEntry last = fresh.get(fresh.size() - 1);
         boolean twice = fresh.size() > 1 && fresh.get(fresh.size() - 2).entry().equals(last.entry());
-        String words = EntryWords.of(last.entry(), batch.names(), maker.formats()).text();
-        return new BenchPage.Undo(last.id(), last.current().number(), words + (twice ? ": logged twice. The second one" : ": logged."));
+        String words =
+                EntryWords.of(last.entry(), batch.names(), maker.formats()).text();
+        return new BenchPage.Undo(
+                last.id(), last.current().number(), words + (twice ? ": logged twice. The second one" : ": logged."));
     }
 
     private static List<BenchPage.Recent> recent(Batch batch, Formats formats) {

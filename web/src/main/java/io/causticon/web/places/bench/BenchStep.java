@@ -48,7 +48,9 @@ enum BenchStep {
 
     /** The step of this id; empty if there is none. */
     static Optional<BenchStep> named(String id) {
-        return List.of(values()).stream().filter(s -> s.id().equalsIgnoreCase(id)).findFirst();
+        return List.of(values()).stream()
+                .filter(s -> s.id().equalsIgnoreCase(id))
+                .findFirst();
     }
 
     /** The steps of this batch: a pot is cooked where that is planned or was begun. */
@@ -67,8 +69,12 @@ enum BenchStep {
 
     static BenchStep of(Batch batch) {
         // What is in the mould is watched where it was poured, until somebody goes to take it out.
-        boolean out = batch.log().first(Entry.Unmoulded.class).isPresent() || batch.log().has(Entry.MouldTried.class, t -> true);
-        return road(batch).stream().filter(s -> s != OUT && !s.isDone(batch)).findFirst().orElse(out ? OUT : POUR);
+        boolean out = batch.log().first(Entry.Unmoulded.class).isPresent()
+                || batch.log().has(Entry.MouldTried.class, t -> true);
+        return road(batch).stream()
+                .filter(s -> s != OUT && !s.isDone(batch))
+                .findFirst()
+                .orElse(out ? OUT : POUR);
     }
 
     boolean isDone(Batch batch) {
@@ -80,16 +86,29 @@ enum BenchStep {
                 || hotWithoutPortions(log);
         if (this == WEIGH && batch.plan().isRework()) {
             boolean melting = log.has(Entry.Cooked.class, c -> true);
-            return melting || poured || WeighingOrder.of(batch.plan(), log).next().filter(w -> w.kind() != Weighable.Kind.ADDITIVE).isEmpty();
+            return melting
+                    || poured
+                    || WeighingOrder.of(batch.plan(), log)
+                            .next()
+                            .filter(w -> w.kind() != Weighable.Kind.ADDITIVE)
+                            .isEmpty();
         }
         return switch (this) {
             // Whoever makes ready has weighed a second time what needs it.
-            case WEIGH -> AsWeighed.of(batch.plan(), log).isComplete()
-                            && (ready || WeighingOrder.of(batch.plan(), log).again().isEmpty())
-                    || lyeIn
-                    || poured;
+            case WEIGH ->
+                AsWeighed.of(batch.plan(), log).isComplete()
+                                && (ready
+                                        || WeighingOrder.of(batch.plan(), log)
+                                                .again()
+                                                .isEmpty())
+                        || lyeIn
+                        || poured;
             case READY -> ready || lyeIn || poured;
-            case LYE -> log.first(Entry.LyeClear.class).isPresent() && !isSecondFeedOpen(batch) || hotWithoutPortions(log) || lyeIn || poured;
+            case LYE ->
+                log.first(Entry.LyeClear.class).isPresent() && !isSecondFeedOpen(batch)
+                        || hotWithoutPortions(log)
+                        || lyeIn
+                        || poured;
             case MATCH -> lyeIn || poured;
             case MIX -> poured || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_ON);
             case COOK -> poured || log.has(Entry.Cooked.class, c -> c.what() == Cooking.HEAT_OFF);
@@ -100,12 +119,19 @@ enum BenchStep {
 
     /** A liquid is still to join the cooled lye. */
     static boolean isSecondFeedOpen(Batch batch) {
-        return SecondFeed.of(batch.plan(), batch.log(), HOT, Optional.empty()).filter(f -> !f.isDone()).isPresent();
+        return SecondFeed.of(batch.plan(), batch.log(), HOT, Optional.empty())
+                .filter(f -> !f.isDone())
+                .isPresent();
     }
 
-    /** Who does not log portions tells by a hot reading that the lye is in; a probe that waits in cold milk tells nothing. */
+    /**
+     * Who does not log portions tells by a hot reading that the lye is in; a probe that waits in cold milk tells
+     * nothing.
+     */
     private static boolean hotWithoutPortions(BatchLog log) {
         return log.first(Entry.PortionFed.class).isEmpty()
-                && log.has(Entry.TemperatureRead.class, t -> t.spot() == MeasurementPoint.LYE && t.temperature().isAbove(HOT));
+                && log.has(
+                        Entry.TemperatureRead.class,
+                        t -> t.spot() == MeasurementPoint.LYE && t.temperature().isAbove(HOT));
     }
 }

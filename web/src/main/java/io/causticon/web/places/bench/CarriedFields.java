@@ -12,7 +12,10 @@ import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Reads the quick line of the bench, and what every form of it carries. Each tap does, and a binder for it took half as long as understanding the line. */
+/**
+ * Reads the quick line of the bench, and what every form of it carries. Each tap does, and a binder for it took half as
+ * long as understanding the line.
+ */
 @Configuration(proxyBeanMethods = false)
 class CarriedFields implements WebMvcConfigurer, HandlerMethodArgumentResolver {
 
@@ -23,12 +26,16 @@ class CarriedFields implements WebMvcConfigurer, HandlerMethodArgumentResolver {
 
     @Override
     public boolean supportsParameter(MethodParameter parameter) {
-        return parameter.getParameterType() == BenchController.Carried.class || parameter.getParameterType() == BenchController.Typed.class;
+        return parameter.getParameterType() == BenchController.Carried.class
+                || parameter.getParameterType() == BenchController.Typed.class;
     }
 
     @Override
     public Object resolveArgument(
-            MethodParameter parameter, @Nullable ModelAndViewContainer container, NativeWebRequest form, @Nullable WebDataBinderFactory binders)
+            MethodParameter parameter,
+            @Nullable ModelAndViewContainer container,
+            NativeWebRequest form,
+            @Nullable WebDataBinderFactory binders)
             throws MissingServletRequestParameterException {
         return parameter.getParameterType() == BenchController.Typed.class ? typed(form) : carried(form);
     }
@@ -38,7 +45,11 @@ class CarriedFields implements WebMvcConfigurer, HandlerMethodArgumentResolver {
         if (quick == null) {
             throw new MissingServletRequestParameterException("quick", "String");
         }
-        return new BenchController.Typed(quick, orEmpty(form.getParameter("degrees")), "true".equals(form.getParameter("sure")), orEmpty(form.getParameter("meant")));
+        return new BenchController.Typed(
+                quick,
+                orEmpty(form.getParameter("degrees")),
+                "true".equals(form.getParameter("sure")),
+                orEmpty(form.getParameter("meant")));
     }
 
     private static String orEmpty(@Nullable String field) {

@@ -20,7 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param after whether it is tested and what comes after the cook may go in
  * @param next what goes in next; null when all is in or nothing may yet
  * @param steps all that goes in after the cook
- * @param chart how much is soap over the hours; null before lye and fats are together, and of scraps, which are soap already
+ * @param chart how much is soap over the hours; null before lye and fats are together, and of scraps, which are soap
+ *     already
  * @param water to stir in; empty for none
  * @param waterTyped the same as it is typed
  */

@@ -83,7 +83,8 @@ final class CookPages {
     }
 
     private String soap(CookWatch w) {
-        return "By the clock and its heat " + percent(w.soap()) + " is soap, " + percent(w.soapBand().low()) + " to " + percent(w.soapBand().high())
+        return "By the clock and its heat " + percent(w.soap()) + " is soap, "
+                + percent(w.soapBand().low()) + " to " + percent(w.soapBand().high())
                 + ". The clock releases nothing: the look and the test do.";
     }
 
@@ -94,19 +95,26 @@ final class CookPages {
     private List<BenchPage.Figure> figures(CookWatch w) {
         List<BenchPage.Figure> figures = new ArrayList<>();
         Rework rework = facts.plan().rework();
-        Mass water = rework == null ? CookPlan.of(facts.plan()).water() : Mass.grams(rework.waterShare().fraction() * rework.total().grams());
-        w.lost().ifPresent(l -> figures.add(new BenchPage.Figure("water gone, by the scale", formats.mass(l) + " of " + formats.mass(water))));
+        Mass water = rework == null
+                ? CookPlan.of(facts.plan()).water()
+                : Mass.grams(rework.waterShare().fraction() * rework.total().grams());
+        w.lost()
+                .ifPresent(l -> figures.add(new BenchPage.Figure(
+                        "water gone, by the scale", formats.mass(l) + " of " + formats.mass(water))));
         if (w.back().isPositive()) {
             figures.add(new BenchPage.Figure("stir in, hot", formats.mass(w.back())));
         }
         facts.lastBefore(MeasurementPoint.BATTER, now)
                 .ifPresent(t -> figures.add(new BenchPage.Figure("pot", formats.temperature(t))));
-        figures.add(new BenchPage.Figure("usual", formats.temperature(rework == null ? CookPlan.POT : MeltPlan.EVEN_AT)));
+        figures.add(
+                new BenchPage.Figure("usual", formats.temperature(rework == null ? CookPlan.POT : MeltPlan.EVEN_AT)));
         if (rework != null) {
             MeltPlan melt = MeltPlan.of(rework);
             figures.add(new BenchPage.Figure("pot, at least", Formats.number(melt.leastPotLitres(), 1) + " l"));
             if (melt.bursts() > 0) {
-                figures.add(new BenchPage.Figure("bursts", "some " + melt.bursts() + " of " + melt.burst().toSeconds() + " s, half power"));
+                figures.add(new BenchPage.Figure(
+                        "bursts",
+                        "some " + melt.bursts() + " of " + melt.burst().toSeconds() + " s, half power"));
             }
         }
         return figures;
@@ -130,7 +138,9 @@ final class CookPages {
     private MixPage.Rung look(Cooking what, String key, String looks) {
         String word = what.name().toLowerCase(Locale.ROOT);
         String seen = log.first(Entry.Cooked.class, c -> c.what() == what)
-                .map(c -> facts.cookedSince().map(s -> Formats.duration(Duration.between(s, c.at()))).orElse("seen"))
+                .map(c -> facts.cookedSince()
+                        .map(s -> Formats.duration(Duration.between(s, c.at())))
+                        .orElse("seen"))
                 .orElse("");
         return new MixPage.Rung(word, word, "cook " + word, key, looks, seen);
     }
@@ -150,15 +160,21 @@ final class CookPages {
             drawing.text(x(h, hours) - 4, BOTTOM + 18, Formats.number(h, 0) + " h", "figure");
         }
         in.ifPresent(i -> {
-            drawing.path(course(i, hours, w -> w.soapBand().low(), w -> w.soapBand().high()), "band fill-core");
+            drawing.path(
+                    course(i, hours, w -> w.soapBand().low(), w -> w.soapBand().high()), "band fill-core");
             drawing.path(line(i, hours), "curve stroke-core");
             if (ran <= hours) {
-                drawing.line(x(ran, hours), TOP, x(ran, hours), BOTTOM, "now").text(x(ran, hours) + 5, TOP + 10, "now", "strong");
+                drawing.line(x(ran, hours), TOP, x(ran, hours), BOTTOM, "now")
+                        .text(x(ran, hours) + 5, TOP + 10, "now", "strong");
             }
-            log.of(Entry.Cooked.class).filter(c -> c.entry().what().isLook() && !c.at().isAfter(now)).forEach(c -> {
-                double at = Duration.between(i, c.at()).toSeconds() / 3600.0;
-                CookWatch.of(facts, c.at()).filter(w -> at >= 0 && at <= hours).ifPresent(w -> drawing.mark("batter", x(at, hours), y(w.soap())));
-            });
+            log.of(Entry.Cooked.class)
+                    .filter(c -> c.entry().what().isLook() && !c.at().isAfter(now))
+                    .forEach(c -> {
+                        double at = Duration.between(i, c.at()).toSeconds() / 3600.0;
+                        CookWatch.of(facts, c.at())
+                                .filter(w -> at >= 0 && at <= hours)
+                                .ifPresent(w -> drawing.mark("batter", x(at, hours), y(w.soap())));
+                    });
         });
         return drawing.done();
     }

@@ -28,32 +28,36 @@ final class LyeChart {
         List<PotForecast.Reading> readings = pot.readings(log, now);
         LyePotCurve before = pot.unread(to);
         double from = readings.isEmpty() ? 0 : minute;
-        Optional<Double> clear = pot.fedFrom().flatMap(f -> log.first(Entry.LyeClear.class).map(c -> minutes(f, c.at())));
+        Optional<Double> clear =
+                pot.fedFrom().flatMap(f -> log.first(Entry.LyeClear.class).map(c -> minutes(f, c.at())));
         double past = readings.isEmpty() ? 0 : clear.orElse(from);
         DoubleSummaryStatistics seen = new DoubleSummaryStatistics();
         readings.forEach(r -> seen.accept(r.celsius()));
         IntStream.rangeClosed(0, (int) past).forEach(m -> seen.accept(before.celsiusAt(m)));
-        IntStream.rangeClosed((int) from, (int) to).forEach(m -> seen.accept(pot.forecast().band(m).low()));
+        IntStream.rangeClosed((int) from, (int) to)
+                .forEach(m -> seen.accept(pot.forecast().band(m).low()));
         seen.accept(pot.forecast().peakBand().high());
         pot.limit().ifPresent(l -> seen.accept(l.celsius()));
         double highest = seen.getMax() + MARGIN;
         double lowest = seen.getMin() - MARGIN;
-        TemperatureChart chart =
-                new TemperatureChart("Lye pot, measured against its forecast", formats, 0, to, Math.max(-34, lowest), highest);
+        TemperatureChart chart = new TemperatureChart(
+                "Lye pot, measured against its forecast", formats, 0, to, Math.max(-34, lowest), highest);
         pot.limit().ifPresent(l -> chart.limit(l, "scorches"));
         double end = pot.forecast().minutes();
         if (clear.isEmpty()) {
             chart.forecast(from, end, pot.forecast()::band, pot.forecast()::middle, "lye", "forecast");
         }
         if (!readings.isEmpty()) {
-            // What was to be expected before anything was read: how far off it is tells as much as the readings themselves.
+            // What was to be expected before anything was read: how far off it is tells as much as the readings
+            // themselves.
             chart.expected(0, past, before::celsiusAt);
         }
         SvgPath path = new SvgPath();
         readings.forEach(r -> path.to(chart.x(r.minute()), chart.y(r.celsius())));
         chart.measured(path, "lye");
         readings.forEach(r -> chart.mark("lye", r.minute(), r.celsius()));
-        pot.fedFrom().ifPresent(f -> log.of(Entry.PortionFed.class).forEach(p -> chart.event(minutes(f, p.at()), true)));
+        pot.fedFrom()
+                .ifPresent(f -> log.of(Entry.PortionFed.class).forEach(p -> chart.event(minutes(f, p.at()), true)));
         if (pot.fed() > 0) {
             chart.words(minute, 4, "portions in: " + pot.fed() + " of " + pot.portions());
         }

@@ -31,7 +31,8 @@ final class MatchChart {
                 .map(m -> Double.isFinite(m.high()) ? m.high() : Double.isFinite(m.median()) ? m.median() : 0)
                 .orElse(0.0);
         double from = Math.floor(first / 5) * 5;
-        double to = Math.max(from + LEAST_SPAN, Math.min(matching.now() + 200, Math.max(matching.now() + AHEAD, meets + 10)));
+        double to = Math.max(
+                from + LEAST_SPAN, Math.min(matching.now() + 200, Math.max(matching.now() + AHEAD, meets + 10)));
         double highest = Stream.of(MeasurementPoint.LYE, MeasurementPoint.FATS)
                         .flatMap(spot -> readings(log, spot).stream())
                         .mapToDouble(CoolingFit.Reading::celsius)
@@ -40,9 +41,13 @@ final class MatchChart {
                 + MARGIN;
         double lowest = Math.min(
                 Math.min(20, matching.window().low() - MARGIN),
-                readings(log, MeasurementPoint.LYE).stream().mapToDouble(CoolingFit.Reading::celsius).min().orElse(20) - MARGIN);
-        TemperatureChart chart =
-                new TemperatureChart("Lye and fats, measured and where they are going", formats, from, to, lowest, Math.max(55, highest));
+                readings(log, MeasurementPoint.LYE).stream()
+                                .mapToDouble(CoolingFit.Reading::celsius)
+                                .min()
+                                .orElse(20)
+                        - MARGIN);
+        TemperatureChart chart = new TemperatureChart(
+                "Lye and fats, measured and where they are going", formats, from, to, lowest, Math.max(55, highest));
         chart.window(matching.window());
         pot(chart, log, MeasurementPoint.LYE, "lye", matching.lye(), matching.now(), to);
         pot(chart, log, MeasurementPoint.FATS, "fats", matching.fats(), matching.now(), to);
@@ -60,12 +65,19 @@ final class MatchChart {
         return log.of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot)
                 .map(t -> new CoolingFit.Reading(
-                        Duration.between(log.begun(), t.at()).toMillis() / 60_000.0, t.entry().temperature().celsius()))
+                        Duration.between(log.begun(), t.at()).toMillis() / 60_000.0,
+                        t.entry().temperature().celsius()))
                 .toList();
     }
 
     private static void pot(
-            TemperatureChart chart, BatchLog log, MeasurementPoint spot, String style, Optional<CoolingFit> fit, double now, double to) {
+            TemperatureChart chart,
+            BatchLog log,
+            MeasurementPoint spot,
+            String style,
+            Optional<CoolingFit> fit,
+            double now,
+            double to) {
         List<CoolingFit.Reading> readings = readings(log, spot);
         fit.ifPresent(f -> {
             double from = readings.get(readings.size() - 1).minute();

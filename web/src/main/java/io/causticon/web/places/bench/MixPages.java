@@ -62,7 +62,13 @@ final class MixPages {
     private final List<BatterStep> steps;
 
     /** @param lots labels of the lots on the shelf, by substance */
-    MixPages(Batch batch, Maker maker, MixMemory.Known known, LoafKnowledge loaves, Map<String, List<String>> lots, Instant now) {
+    MixPages(
+            Batch batch,
+            Maker maker,
+            MixMemory.Known known,
+            LoafKnowledge loaves,
+            Map<String, List<String>> lots,
+            Instant now) {
         this.batch = batch;
         this.maker = maker;
         this.formats = maker.formats();
@@ -72,7 +78,8 @@ final class MixPages {
         this.lots = lots;
         this.facts = batch.facts(now);
         this.lyeIn = batch.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at);
-        this.minute = lyeIn.map(i -> Math.max(0, Duration.between(i, now).toMillis() / 60_000.0)).orElse(0.0);
+        this.minute = lyeIn.map(i -> Math.max(0, Duration.between(i, now).toMillis() / 60_000.0))
+                .orElse(0.0);
         this.record = MixRecord.of(facts, now);
         this.live = record.map(r -> LiveTrace.of(known.trace(), r, minute));
         this.steps = BatterSteps.of(batch.plan(), batch.log(), known.trace());
@@ -86,7 +93,10 @@ final class MixPages {
         return steps;
     }
 
-    /** @param rescue id of the card that was asked for; empty opens the one that what was just seen asks for, {@code none} keeps all closed */
+    /**
+     * @param rescue id of the card that was asked for; empty opens the one that what was just seen asks for,
+     *     {@code none} keeps all closed
+     */
     MixPage page(String rescue) {
         String open = rescue.isEmpty() ? justSeen().map(MixPages::id).orElse("") : rescue;
         List<MixPage.Step> words = words(false);
@@ -95,18 +105,26 @@ final class MixPages {
         return new MixPage(
                 lyeIn.map(Instant::toEpochMilli).orElse(0L),
                 lyeIn.map(i -> Formats.stopwatch(Duration.between(i, now))).orElse(""),
-                pouredAlready ? "poured" : left.map(l -> minutes(l.median())).orElseGet(() -> minutes(forecast().unpourable())),
-                pouredAlready ? 0 : left.filter(l -> l.median() > 0)
-                        .map(l -> now.plusMillis(Math.round(60_000 * l.median())).toEpochMilli())
-                        .orElse(0L),
+                pouredAlready
+                        ? "poured"
+                        : left.map(l -> minutes(l.median()))
+                                .orElseGet(() -> minutes(forecast().unpourable())),
+                pouredAlready
+                        ? 0
+                        : left.filter(l -> l.median() > 0)
+                                .map(l -> now.plusMillis(Math.round(60_000 * l.median()))
+                                        .toEpochMilli())
+                                .orElse(0L),
                 pouredAlready ? "It is in the mould." : left.map(this::says).orElseGet(this::before),
                 !pouredAlready && left.filter(l -> l.median() < PRESSING).isPresent(),
                 forecast().reasons().stream()
                         .limit(3)
                         .map(r -> new BenchPage.Figure(
-                                r.words() + (r.later() ? ", after it goes in" : ""), "\u00d7 " + Formats.number(r.factor(), 2)))
+                                r.words() + (r.later() ? ", after it goes in" : ""),
+                                "\u00d7 " + Formats.number(r.factor(), 2)))
                         .toList(),
-                Stream.concat(doubt().stream(), live.map(this::attributed).orElse(List.of()).stream()).toList(),
+                Stream.concat(doubt().stream(), live.map(this::attributed).orElse(List.of()).stream())
+                        .toList(),
                 rungs(),
                 troubles(),
                 card(open),
@@ -115,7 +133,10 @@ final class MixPages {
                         .toList(),
                 blended(),
                 methods(),
-                words.stream().filter(s -> !s.isDone()).filter(s -> !s.kind().equals("pour")).findFirst()
+                words.stream()
+                        .filter(s -> !s.isDone())
+                        .filter(s -> !s.kind().equals("pour"))
+                        .findFirst()
                         .or(() -> words.stream().filter(s -> !s.isDone()).findFirst())
                         .filter(s -> !pouredAlready)
                         .orElse(null),
@@ -143,7 +164,8 @@ final class MixPages {
 
     /** The trouble that was tapped last, if that was moments ago. */
     private Optional<Rescue.Trouble> justSeen() {
-        return batch.log().of(Entry.StageReached.class)
+        return batch.log()
+                .of(Entry.StageReached.class)
                 .filter(s -> !s.at().isAfter(now))
                 .reduce((a, b) -> b)
                 .filter(s -> !facts.wasPoured() && Duration.between(s.at(), now).compareTo(JUST_SEEN) < 0)
@@ -158,21 +180,25 @@ final class MixPages {
     /** A batter that is thick while its hard fats set may not be at trace at all. */
     private Optional<String> doubt() {
         Optional<Temperature> read = facts.lastBefore(MeasurementPoint.BATTER, now);
-        boolean thickened = batch.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
+        boolean thickened =
+                batch.log().has(Entry.StageReached.class, s -> s.stage().isAtLeast(Stage.LIGHT));
         return read.filter(t -> thickened && !facts.wasPoured())
                 .flatMap(t -> SettingFat.at(batch.plan().formula(), t)
-                        .map(s -> "At " + formats.temperature(t) + " " + s.fat().shortName() + " sets (clear from " + formats.temperature(s.clearFrom())
+                        .map(s -> "At " + formats.temperature(t) + " " + s.fat().shortName() + " sets (clear from "
+                                + formats.temperature(s.clearFrom())
                                 + "): this may be false trace. Warm a spoonful and look."));
     }
 
     private WorkingTime forecast() {
-        return WorkingTime.forecast(lyeIn.isPresent() ? Situation.asMade(facts) : Situation.planned(batch.plan()), known.trace());
+        return WorkingTime.forecast(
+                lyeIn.isPresent() ? Situation.asMade(facts) : Situation.planned(batch.plan()), known.trace());
     }
 
     /** Before the lye is in, from lye-in on. */
     private String before() {
         WorkingTime time = forecast();
-        return "From lye-in light trace in about " + minutes(time.minutes()) + ", " + band(time.band().low(), time.band().high())
+        return "From lye-in light trace in about " + minutes(time.minutes()) + ", "
+                + band(time.band().low(), time.band().high())
                 + "; will not pour after about " + minutes(time.unpourable()) + ", "
                 + band(time.unpourableBand().low(), time.unpourableBand().high()) + ".";
     }
@@ -187,9 +213,11 @@ final class MixPages {
         }
         LiveTrace.Left light = live.orElseThrow().until(Stage.LIGHT);
         String trace = light.median() > 0
-                ? " Light trace in about " + minutes(light.median()) + ", " + band(light.band().low(), light.band().high()) + "."
+                ? " Light trace in about " + minutes(light.median()) + ", "
+                        + band(light.band().low(), light.band().high()) + "."
                 : "";
-        return "You have about " + minutes(left.median()) + ", " + band(left.band().low(), left.band().high()) + "." + trace;
+        return "You have about " + minutes(left.median()) + ", "
+                + band(left.band().low(), left.band().high()) + "." + trace;
     }
 
     static String minutes(double minutes) {
@@ -210,20 +238,28 @@ final class MixPages {
         return trace.attributed().stream()
                 .filter(a -> a.hurried() > SURELY || a.hurried() < 1 - SURELY)
                 .map(a -> shortName(a.addition().additive())
-                        + (a.hurried() > SURELY ? " hurries it: about " : " slows it: about ") + Formats.number(a.factor(), 2)
-                        + " of the minutes that were left, " + Formats.number(a.band().low(), 2) + " to "
+                        + (a.hurried() > SURELY ? " hurries it: about " : " slows it: about ")
+                        + Formats.number(a.factor(), 2)
+                        + " of the minutes that were left, "
+                        + Formats.number(a.band().low(), 2) + " to "
                         + Formats.number(a.band().high(), 2))
                 .toList();
     }
 
     private String blended() {
-        int seconds = batch.log().of(Entry.BlenderBurst.class).mapToInt(b -> b.entry().seconds()).sum();
+        int seconds = batch.log()
+                .of(Entry.BlenderBurst.class)
+                .mapToInt(b -> b.entry().seconds())
+                .sum();
         double perKilogram = Situation.secondsPerKilogram(facts);
         return seconds + " s" + (seconds == 0 ? "" : ", " + Formats.number(perKilogram, 0) + " s for a kg");
     }
 
     private List<BenchPage.Place> methods() {
-        MixMethod method = batch.log().last(Entry.MixedWith.class).map(m -> m.entry().method()).orElse(MixMethod.STICK);
+        MixMethod method = batch.log()
+                .last(Entry.MixedWith.class)
+                .map(m -> m.entry().method())
+                .orElse(MixMethod.STICK);
         return List.of(
                 new BenchPage.Place("stick", "stick", method == MixMethod.STICK),
                 new BenchPage.Place("stand", "stand mixer", method == MixMethod.STAND_MIXER),
@@ -255,20 +291,24 @@ final class MixPages {
     private MixPage.Rung rung(Stage stage, String tap, String key, String looks) {
         String reached = batch.log()
                 .first(Entry.StageReached.class, s -> s.stage() == stage)
-                .map(s -> lyeIn.map(i -> Formats.duration(Duration.between(i, s.at()))).orElse("seen"))
+                .map(s -> lyeIn.map(i -> Formats.duration(Duration.between(i, s.at())))
+                        .orElse("seen"))
                 .orElse("");
-        return new MixPage.Rung(stage.name().toLowerCase(Locale.ROOT), EntryWords.stage(stage), tap, key, looks, reached);
+        return new MixPage.Rung(
+                stage.name().toLowerCase(Locale.ROOT), EntryWords.stage(stage), tap, key, looks, reached);
     }
 
     private MixPage.Step step(BatterStep s, int number) {
-        List<String> heeds = new ArrayList<>(s.heeds().stream().map(formats::phrase).toList());
+        List<String> heeds =
+                new ArrayList<>(s.heeds().stream().map(formats::phrase).toList());
         Additive additive = s.additive();
         if (additive != null) {
             IngredientMemory memory = known.ingredients().get(additive.id());
             if (memory != null && (additive.isFragrance() || memory.troubled() > 0)) {
                 heeds.add(MemoryWords.counts(memory) + "; " + MemoryWords.effect(memory.effect()));
             } else if (additive.isFragrance()) {
-                heeds.add("Never tried here; " + MemoryWords.effect(known.trace().effect(additive, null)) + " by the tables");
+                heeds.add("Never tried here; "
+                        + MemoryWords.effect(known.trace().effect(additive, null)) + " by the tables");
             }
         }
         String name = additive == null ? s.name() : shortName(additive);
@@ -288,7 +328,9 @@ final class MixPages {
                 when(s),
                 heeds,
                 additive == null ? List.of() : lots.getOrDefault(additive.id(), List.of()),
-                s.doneAt().map(m -> m > 0 ? Formats.number(m, 0) + " min" : "in").orElse(""));
+                s.doneAt()
+                        .map(m -> m > 0 ? Formats.number(m, 0) + " min" : "in")
+                        .orElse(""));
     }
 
     private static String when(BatterStep s) {

@@ -39,6 +39,7 @@ final class OutPages {
 
     /** mm; less is a shaving. */
     private static final double LEAST_TRIM = 0.5;
+
     private static final double TALLEST = 220;
     private static final double LIKELY = 0.75;
     private static final double HARDLY = 0.15;
@@ -68,8 +69,10 @@ final class OutPages {
         Mould mould = batch.plan().mould();
         boolean wire = mould != null && mould.kind().isCut();
         double along = wire ? along(mould) : 0;
-        Typed<Double> thick = typed(() -> thickness(along), batch.plan().pouring().thickness(), asked.thick());
-        Typed<List<CutPlan.Embed>> embeds = typed(() -> EmbedNotation.read("embeds", asked.embeds(), along), List.of(), asked.embeds());
+        Typed<Double> thick =
+                typed(() -> thickness(along), batch.plan().pouring().thickness(), asked.thick());
+        Typed<List<CutPlan.Embed>> embeds =
+                typed(() -> EmbedNotation.read("embeds", asked.embeds(), along), List.of(), asked.embeds());
         CutPlan plan = wire && along > 0 ? CutPlan.of(along, thick.value(), embeds.value()) : null;
         Mass batter = BatterAmount.of(batch.plan().formula()).mass();
         List<OutPage.Bar> bars = plan == null ? List.of() : bars(plan, along, batter.times(1.0 / mould.cavities()));
@@ -87,7 +90,9 @@ final class OutPages {
                 asked.side(),
                 bars,
                 wire ? bars.size() * mould.cavities() : mould == null ? 1 : mould.cavities(),
-                asked.thick().isBlank() ? NumberNotation.write(batch.plan().pouring().thickness(), 1) : asked.thick(),
+                asked.thick().isBlank()
+                        ? NumberNotation.write(batch.plan().pouring().thickness(), 1)
+                        : asked.thick(),
                 asked.embeds(),
                 thick.problem(),
                 embeds.problem());
@@ -120,12 +125,15 @@ final class OutPages {
     /** Of a standing tube as far as it is filled. */
     private double along(Mould mould) {
         BatterAmount batter = BatterAmount.of(batch.plan().formula());
-        return mould.kind() == MouldKind.TUBE ? Math.min(mould.height(), mould.fillHeight(batter.mass(), batter.density())) : mould.length();
+        return mould.kind() == MouldKind.TUBE
+                ? Math.min(mould.height(), mould.fillHeight(batter.mass(), batter.density()))
+                : mould.length();
     }
 
     private String says(Optional<Unmould> unmould, boolean out, boolean cut) {
         if (cut) {
-            return "Cut. Bevel and stamp in an hour or two, when a stamp no longer sticks and an edge no longer crumbles.";
+            return "Cut. Bevel and stamp in an hour or two, when a stamp no longer sticks and an edge no longer"
+                    + " crumbles.";
         }
         if (out) {
             return "Out of the mould. Cut it while it is as firm as a young cheese.";
@@ -142,28 +150,41 @@ final class OutPages {
         }
         boolean later = hoursSince() < u.median();
         return "It may let go: press an edge, pull a side. If it dents or clings, wait: "
-                + (later ? "half of its kind let go by " + at(u.median()) : "nine of ten of its kind let go by " + at(u.hours().high())) + ".";
+                + (later
+                        ? "half of its kind let go by " + at(u.median())
+                        : "nine of ten of its kind let go by " + at(u.hours().high()))
+                + ".";
     }
 
     private List<String> advice(Optional<Unmould> unmould, boolean out, boolean cut) {
         List<String> advice = new ArrayList<>();
         advice.add("Gloves: it is not cured, and it may still be caustic.");
-        unmould.filter(u -> !cut).flatMap(Unmould::brittleAfter).ifPresent(h -> advice.add(
-                "Much salt in it: from " + at(h) + " on it breaks at the wire. Cut before that, warm."));
-        boolean clings = log.of(Entry.MouldTried.class).reduce((a, b) -> b).filter(t -> t.entry().look() == MouldLook.CLINGS).isPresent();
+        unmould.filter(u -> !cut)
+                .flatMap(Unmould::brittleAfter)
+                .ifPresent(h -> advice.add(
+                        "Much salt in it: from " + at(h) + " on it breaks at the wire. Cut before that, warm."));
+        boolean clings = log.of(Entry.MouldTried.class)
+                .reduce((a, b) -> b)
+                .filter(t -> t.entry().look() == MouldLook.CLINGS)
+                .isPresent();
         boolean frozen = log.has(Entry.Kept.class, k -> k.keeping() == MouldCare.FREEZER);
         if (!out && !cut && clings && !frozen) {
-            advice.add("It is firm and clings all the same? One or two hours in the freezer shrink it off the wall; then out at once, before it sweats.");
+            advice.add(
+                    "It is firm and clings all the same? One or two hours in the freezer shrink it off the wall; then"
+                            + " out at once, before it sweats.");
         }
         if (!cut && !asked.embeds().isBlank()) {
             advice.add("Wipe the wire after each cut, so that colour is not drawn from one bar into the next.");
         }
         if (cut) {
-            advice.add("Ash and an uneven top plane off. Holes are filled with trimmings, kneaded soft with a drop of water.");
+            advice.add("Ash and an uneven top plane off. Holes are filled with trimmings, kneaded soft with a drop of"
+                    + " water.");
         } else {
-            advice.add(asked.side()
-                    ? "On its side the wire enters at one side of the loaf and leaves at the other: no topping is drawn through it. Turn each bar up before it sticks."
-                    : "Toppings that would be dragged through: lay the loaf on its side and cut from there.");
+            advice.add(
+                    asked.side()
+                            ? "On its side the wire enters at one side of the loaf and leaves at the other: no topping"
+                                    + " is drawn through it. Turn each bar up before it sticks."
+                            : "Toppings that would be dragged through: lay the loaf on its side and cut from there.");
         }
         return advice;
     }
@@ -171,9 +192,14 @@ final class OutPages {
     private List<BenchPage.Figure> figures(Unmould u) {
         return List.of(
                 new BenchPage.Figure("lets go", hours(u) + " after the pour"),
-                new BenchPage.Figure("that is", at(u.hours().low()) + " to " + at(u.hours().high())),
+                new BenchPage.Figure(
+                        "that is", at(u.hours().low()) + " to " + at(u.hours().high())),
                 new BenchPage.Figure("by now", Formats.counted(u.readyNow())),
-                new BenchPage.Figure("stands on", u.tries() == 0 ? "its recipe alone" : "its recipe and " + u.tries() + (u.tries() == 1 ? " try" : " tries")));
+                new BenchPage.Figure(
+                        "stands on",
+                        u.tries() == 0
+                                ? "its recipe alone"
+                                : "its recipe and " + u.tries() + (u.tries() == 1 ? " try" : " tries")));
     }
 
     private double hoursSince() {
@@ -181,7 +207,8 @@ final class OutPages {
     }
 
     private static String hours(Unmould u) {
-        return Formats.number(u.hours().low(), u.hours().low() < 10 ? 1 : 0) + " to " + Formats.number(u.hours().high(), u.hours().high() < 10 ? 1 : 0) + " h";
+        return Formats.number(u.hours().low(), u.hours().low() < 10 ? 1 : 0) + " to "
+                + Formats.number(u.hours().high(), u.hours().high() < 10 ? 1 : 0) + " h";
     }
 
     private String at(double hours) {
@@ -195,7 +222,8 @@ final class OutPages {
         }
         return plan.nearest() < 0
                 ? "One of them is cut or trimmed off whatever the cut: say another thickness, or turn the loaf."
-                : "All of them stay whole; the nearest edge is " + Formats.number(plan.nearest(), 1) + " mm from a cut.";
+                : "All of them stay whole; the nearest edge is " + Formats.number(plan.nearest(), 1)
+                        + " mm from a cut.";
     }
 
     private List<OutPage.Bar> bars(CutPlan plan, double along, Mass loaf) {
@@ -215,12 +243,15 @@ final class OutPages {
         double over = along - plan.bars() * plan.thickness();
         return over < LEAST_TRIM
                 ? ""
-                : Formats.number(over, 1) + " mm are left over at the ends, about " + formats.roughMass(loaf.times(loaves * over / along)) + ": trimmings for the shelf.";
+                : Formats.number(over, 1) + " mm are left over at the ends, about "
+                        + formats.roughMass(loaf.times(loaves * over / along)) + ": trimmings for the shelf.";
     }
 
     /** The last of each colour that was put aside. */
     private String scraps() {
-        return facts.scrapsKept().entrySet().stream().map(k -> formats.mass(k.getValue()) + " " + k.getKey()).collect(Collectors.joining(", "));
+        return facts.scrapsKept().entrySet().stream()
+                .map(k -> formats.mass(k.getValue()) + " " + k.getKey())
+                .collect(Collectors.joining(", "));
     }
 
     /** Petals and crumbs along the upper edge of a loaf that lies on its side. */
@@ -228,23 +259,38 @@ final class OutPages {
         SvgPath petals = new SvgPath().to(SIDE, TOP);
         int many = (int) Math.max(4, wide / PETAL);
         for (int i = 0; i < many; i++) {
-            petals.to(SIDE + (i + 0.5) * wide / many, TOP - (i % 2 == 0 ? 7 : 4)).to(SIDE + (i + 1) * wide / many, TOP);
+            petals.to(SIDE + (i + 0.5) * wide / many, TOP - (i % 2 == 0 ? 7 : 4))
+                    .to(SIDE + (i + 1) * wide / many, TOP);
         }
         drawing.path(petals.closed(), "fill-ink");
     }
 
     private Drawing drawing(Mould mould, CutPlan plan, double along, List<CutPlan.Embed> embeds) {
-        double high = mould.kind() == MouldKind.TUBE ? mould.width() : Math.min(mould.height(),
-                mould.fillHeight(BatterAmount.of(batch.plan().formula()).mass(), BatterAmount.of(batch.plan().formula()).density()));
+        double high = mould.kind() == MouldKind.TUBE
+                ? mould.width()
+                : Math.min(
+                        mould.height(),
+                        mould.fillHeight(
+                                BatterAmount.of(batch.plan().formula()).mass(),
+                                BatterAmount.of(batch.plan().formula()).density()));
         double scale = Math.min((WIDTH - 2 * SIDE) / along, TALLEST / high);
         double height = high * scale;
-        String seen = asked.side() ? "The loaf on its side, seen from above, its top away from you" : "The loaf from its side";
-        Drawing.Builder drawing = Drawing.sized(WIDTH, TOP + height + 44, seen + ", with " + plan.bars() + " bars and their cuts");
-        drawing.rect(SIDE, TOP, along * scale, height, "fill-batter soft").rect(SIDE, TOP, along * scale, height, "shell thin");
+        String seen = asked.side()
+                ? "The loaf on its side, seen from above, its top away from you"
+                : "The loaf from its side";
+        Drawing.Builder drawing =
+                Drawing.sized(WIDTH, TOP + height + 44, seen + ", with " + plan.bars() + " bars and their cuts");
+        drawing.rect(SIDE, TOP, along * scale, height, "fill-batter soft")
+                .rect(SIDE, TOP, along * scale, height, "shell thin");
         if (asked.side()) {
             toppings(drawing, along * scale);
         }
-        embeds.forEach(e -> drawing.rect(SIDE + (e.at() - e.wide() / 2) * scale, TOP + height * 0.3, e.wide() * scale, height * 0.4, "fill-ink"));
+        embeds.forEach(e -> drawing.rect(
+                SIDE + (e.at() - e.wide() / 2) * scale,
+                TOP + height * 0.3,
+                e.wide() * scale,
+                height * 0.4,
+                "fill-ink"));
         plan.cuts().forEach(c -> drawing.line(SIDE + c * scale, TOP - 4, SIDE + c * scale, TOP + height + 4, "cut"));
         for (int i = 0; i < plan.bars(); i++) {
             double x = SIDE + plan.centres().get(i) * scale;

@@ -20,7 +20,9 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** How fast the workshop's pots cooled in its earlier batches. A batch is timed once, after its lye went into the fats. */
+/**
+ * How fast the workshop's pots cooled in its earlier batches. A batch is timed once, after its lye went into the fats.
+ */
 @Component
 class PotMemory implements FollowsLogs {
 
@@ -38,7 +40,10 @@ class PotMemory implements FollowsLogs {
     }
 
     private record Timing(
-            String lyeVessel, Optional<CoolingMemory.Timed> lye, String fatsVessel, Optional<CoolingMemory.Timed> fats) {}
+            String lyeVessel,
+            Optional<CoolingMemory.Timed> lye,
+            String fatsVessel,
+            Optional<CoolingMemory.Timed> fats) {}
 
     /** What to expect of the pots of a batch, by the names of its vessels. */
     PotMemories of(Batch batch, Temperature usualRoom) {

@@ -120,11 +120,17 @@ final class PotPages {
     }
 
     private String secondSays(SecondFeed feed, Optional<Temperature> read) {
-        if (feed.fed() == 0 && feed.warmestLye().isPresent() && read.isPresent() && read.get().isAbove(feed.warmestLye().get())) {
-            return "Let the lye cool to " + formats.temperature(rounded(feed.warmestLye().get())) + " before the " + secondName(feed) + " goes in.";
+        if (feed.fed() == 0
+                && feed.warmestLye().isPresent()
+                && read.isPresent()
+                && read.get().isAbove(feed.warmestLye().get())) {
+            return "Let the lye cool to "
+                    + formats.temperature(rounded(feed.warmestLye().get())) + " before the " + secondName(feed)
+                    + " goes in.";
         }
         return feed.ifThawed().isPresent()
-                ? "The " + secondName(feed) + " into the lye, frozen solid, a portion at a time. Stir until each has melted."
+                ? "The " + secondName(feed)
+                        + " into the lye, frozen solid, a portion at a time. Stir until each has melted."
                 : "The " + secondName(feed) + " into the lye, a portion at a time, stirred.";
     }
 
@@ -137,14 +143,16 @@ final class PotPages {
             return "Past " + formats.temperature(limit) + ", where it scorches. No more of it now. Ice bath, stir.";
         }
         return feed.passesLimit()
-                ? "From here it can reach " + formats.temperature(rounded(feed.peak())) + "; it scorches from " + formats.temperature(limit) + ". Cool the lye first."
+                ? "From here it can reach " + formats.temperature(rounded(feed.peak())) + "; it scorches from "
+                        + formats.temperature(limit) + ". Cool the lye first."
                 : "";
     }
 
     private List<String> secondDetails(SecondFeed feed) {
         List<String> details = new ArrayList<>();
-        feed.ifThawed().ifPresent(t -> details.add("Frozen it barely warms the lye. Thawed in the fridge it would reach "
-                + formats.temperature(rounded(t)) + ": out of the freezer portion by portion."));
+        feed.ifThawed()
+                .ifPresent(t -> details.add("Frozen it barely warms the lye. Thawed in the fridge it would reach "
+                        + formats.temperature(rounded(t)) + ": out of the freezer portion by portion."));
         if (feed.ifThawed().isEmpty()) {
             details.add("Diluting strong lye gives heat of its own, also with a cold liquid.");
         }
@@ -155,7 +163,9 @@ final class PotPages {
         List<BenchPage.Figure> figures = new ArrayList<>();
         figures.add(new BenchPage.Figure("it can reach", formats.temperature(rounded(feed.peak()))));
         feed.limit().ifPresent(l -> figures.add(new BenchPage.Figure("scorches from", formats.temperature(l))));
-        feed.warmestLye().ifPresent(l -> figures.add(new BenchPage.Figure("lye no warmer than", formats.temperature(rounded(l)))));
+        feed.warmestLye()
+                .ifPresent(
+                        l -> figures.add(new BenchPage.Figure("lye no warmer than", formats.temperature(rounded(l)))));
         feed.liquids().forEach(l -> figures.add(new BenchPage.Figure(l.liquid().name(), formats.mass(l.mass()))));
         return figures;
     }
@@ -163,7 +173,12 @@ final class PotPages {
     private List<BenchPage.Addition> additions(AdditionStage... here) {
         return PotAddition.of(batch.plan(), batch.log()).stream()
                 .filter(a -> List.of(here).contains(a.when()))
-                .map(a -> new BenchPage.Addition(a.name(), WhenWords.ofAdditive(a.when()), formats.mass(a.mass()), formats.massInput(a.mass()) + " " + formats.massUnit(), a.done()))
+                .map(a -> new BenchPage.Addition(
+                        a.name(),
+                        WhenWords.ofAdditive(a.when()),
+                        formats.mass(a.mass()),
+                        formats.massInput(a.mass()) + " " + formats.massUnit(),
+                        a.done()))
                 .toList();
     }
 
@@ -183,32 +198,39 @@ final class PotPages {
             case RISING -> "Still rising: crystals are left. Stir.";
             case LEVEL -> "It stands still. A minute more, then look for crystals.";
             case TURNED -> "It has turned: dissolved. Strain it anyway.";
-            case NOT_SEEN -> pot.fed() < pot.portions()
-                    ? "Stir. The next portion waits for a reading that is falling."
-                    : "Stir, and read it every minute.";
+            case NOT_SEEN ->
+                pot.fed() < pot.portions()
+                        ? "Stir. The next portion waits for a reading that is falling."
+                        : "Stir, and read it every minute.";
         };
     }
 
     /** What must be said aloud, before the limit is met. */
     private String alarm(PotOutlook pot, Optional<Temperature> read) {
-        Optional<Temperature> thawed = pot.peakIfThawed().filter(t -> t.isAbove(pot.limit().orElse(PotOutlook.CALM)));
+        Optional<Temperature> thawed =
+                pot.peakIfThawed().filter(t -> t.isAbove(pot.limit().orElse(PotOutlook.CALM)));
         if (thawed.isPresent()) {
-            return "It reads " + formats.temperature(pot.liquid().orElseThrow()) + ": it has begun to thaw. All thawed it peaks near "
-                    + formats.temperature(rounded(thawed.get())) + ", above " + formats.temperature(pot.limit().orElse(PotOutlook.CALM))
+            return "It reads " + formats.temperature(pot.liquid().orElseThrow())
+                    + ": it has begun to thaw. All thawed it peaks near "
+                    + formats.temperature(rounded(thawed.get())) + ", above "
+                    + formats.temperature(pot.limit().orElse(PotOutlook.CALM))
                     + ". No lye yet: back into the freezer.";
         }
         if (pot.limit().isPresent()) {
             double limit = pot.limit().get().celsius();
             if (read.isPresent() && read.get().celsius() > limit) {
-                return "Past " + formats.temperature(pot.limit().get()) + ", where it scorches. Stop feeding. Ice bath now, stir.";
+                return "Past " + formats.temperature(pot.limit().get())
+                        + ", where it scorches. Stop feeding. Ice bath now, stir.";
             }
             double p = pot.forecast().probabilityAbove(limit);
             if (pot.fedFrom().isPresent() && p >= POSSIBLE) {
                 double in = pot.forecast().minuteAbove(limit) - pot.minute(now);
                 return (p >= LIKELY && Double.isFinite(in)
-                                ? "It will pass " + formats.temperature(pot.limit().get()) + " in about "
+                                ? "It will pass "
+                                        + formats.temperature(pot.limit().get()) + " in about "
                                         + Formats.number(Math.max(1, in), 0) + " min."
-                                : "It may pass " + formats.temperature(pot.limit().get()) + ": " + Formats.probability(p) + ".")
+                                : "It may pass "
+                                        + formats.temperature(pot.limit().get()) + ": " + Formats.probability(p) + ".")
                         + " Wait with the next portion; ice bath, stir.";
             }
             return "";
@@ -223,10 +245,15 @@ final class PotPages {
     private List<String> details(PotOutlook pot) {
         List<String> details = new ArrayList<>();
         // So does every ordinary liquor: said with its number, and no alarm.
-        if (pot.limit().isEmpty() && pot.forecast().peakBand().high() > NEAR_BOILING && pot.state() != Levelling.State.TURNED) {
-            details.add("It gets hot, likely " + degreesOnly(pot.forecast().peakBand().low()) + " to "
-                    + degrees(Math.min(pot.boilingCelsius(), pot.forecast().peakBand().high())) + "; without any loss "
-                    + formats.temperature(rounded(pot.adiabaticPeak())) + ". Small portions, and step back between them.");
+        if (pot.limit().isEmpty()
+                && pot.forecast().peakBand().high() > NEAR_BOILING
+                && pot.state() != Levelling.State.TURNED) {
+            details.add("It gets hot, likely "
+                    + degreesOnly(pot.forecast().peakBand().low()) + " to "
+                    + degrees(Math.min(
+                            pot.boilingCelsius(), pot.forecast().peakBand().high())) + "; without any loss "
+                    + formats.temperature(rounded(pot.adiabaticPeak()))
+                    + ". Small portions, and step back between them.");
         }
         if (pot.fedFrom().isEmpty() && pot.liquid().isEmpty()) {
             details.add((pot.ice().isPositive() ? "The ice is taken to be at " : "The liquid is taken to be at ")
@@ -234,9 +261,12 @@ final class PotPages {
                     + ". Read it before the lye, and the forecast follows.");
         }
         Temperature limit = pot.limit().orElse(PotOutlook.CALM);
-        pot.peakIfThawed().filter(t -> !t.isAbove(limit)).ifPresent(t -> details.add(
-                "It reads " + formats.temperature(pot.liquid().orElseThrow()) + ", so some may have thawed. All thawed it would peak near "
-                        + formats.temperature(rounded(t)) + "."));
+        pot.peakIfThawed()
+                .filter(t -> !t.isAbove(limit))
+                .ifPresent(t -> details.add(
+                        "It reads " + formats.temperature(pot.liquid().orElseThrow())
+                                + ", so some may have thawed. All thawed it would peak near "
+                                + formats.temperature(rounded(t)) + "."));
         String aim = "to stay below " + formats.temperature(limit);
         details.add(pot.frozen()
                 .map(f -> f.fraction() <= 0
@@ -244,12 +274,17 @@ final class PotPages {
                         : "Ice: " + formats.percent(f, 0) + " of the water frozen " + aim + ", however fast it is fed.")
                 .orElse("Ice alone does not keep it below " + formats.temperature(limit) + "."));
         if (pot.limit().isPresent()) {
-            details.add(pot.minutes().isPresent()
-                    ? pot.minutes().getAsDouble() < 1
-                            ? "In an ice bath any pace will do."
-                            : "Or: fed over " + Formats.number(Math.ceil(pot.minutes().getAsDouble()), 0) + " min in an ice bath, stirred."
-                    : "No pace in an ice bath keeps it below; freeze more, or strong lye in water first.");
-            details.add("Lye that lies still is " + Formats.number(formats.degreesApart(10), 0) + " to " + formats.difference(20) + " hotter than what you read.");
+            details.add(
+                    pot.minutes().isPresent()
+                            ? pot.minutes().getAsDouble() < 1
+                                    ? "In an ice bath any pace will do."
+                                    : "Or: fed over "
+                                            + Formats.number(
+                                                    Math.ceil(pot.minutes().getAsDouble()), 0)
+                                            + " min in an ice bath, stirred."
+                            : "No pace in an ice bath keeps it below; freeze more, or strong lye in water first.");
+            details.add("Lye that lies still is " + Formats.number(formats.degreesApart(10), 0) + " to "
+                    + formats.difference(20) + " hotter than what you read.");
         }
         return details;
     }
@@ -263,25 +298,32 @@ final class PotPages {
         }
         pot.liquid().ifPresent(l -> figures.add(new BenchPage.Figure("liquid before the lye", formats.temperature(l))));
         Interval peak = pot.forecast().peakBand();
-        figures.add(new BenchPage.Figure("peak ahead", peak.low() > pot.boilingCelsius()
-                ? "it boils, " + degrees(pot.boilingCelsius())
-                : degrees(Math.min(pot.forecast().peakCelsiusAhead(), pot.boilingCelsius())) + ", " + degreesOnly(peak.low()) + " to "
-                        + (peak.high() > pot.boilingCelsius() ? "boiling" : degrees(peak.high()))));
+        figures.add(new BenchPage.Figure(
+                "peak ahead",
+                peak.low() > pot.boilingCelsius()
+                        ? "it boils, " + degrees(pot.boilingCelsius())
+                        : degrees(Math.min(pot.forecast().peakCelsiusAhead(), pot.boilingCelsius())) + ", "
+                                + degreesOnly(peak.low()) + " to "
+                                + (peak.high() > pot.boilingCelsius() ? "boiling" : degrees(peak.high()))));
         pot.limit().ifPresent(l -> {
             figures.add(new BenchPage.Figure("scorches from", formats.temperature(l)));
             figures.add(new BenchPage.Figure(
                     "chance to pass it", Formats.probability(pot.forecast().probabilityAbove(l.celsius()))));
         });
         if (pot.fedFrom().isPresent()) {
-            pot.stillFrozen(now).ifPresent(ice -> figures.add(new BenchPage.Figure(
-                    "still frozen, about",
-                    ice < 1 ? "next to nothing" : formats.mass(Mass.grams(Math.rint(ice))) + " of " + formats.mass(pot.ice()))));
+            pot.stillFrozen(now)
+                    .ifPresent(ice -> figures.add(new BenchPage.Figure(
+                            "still frozen, about",
+                            ice < 1
+                                    ? "next to nothing"
+                                    : formats.mass(Mass.grams(Math.rint(ice))) + " of " + formats.mass(pot.ice()))));
             figures.add(new BenchPage.Figure("in solution, about", formats.percent(pot.concentrationNow(now), 0)));
         }
         double done = pot.forecast().dissolvedMinute() - pot.minute(now);
         if (pot.fedFrom().isPresent() && pot.state() != Levelling.State.TURNED) {
             figures.add(new BenchPage.Figure(
-                    "dissolved in about", Double.isFinite(done) ? Formats.number(Math.max(1, done), 0) + " min" : "not soon"));
+                    "dissolved in about",
+                    Double.isFinite(done) ? Formats.number(Math.max(1, done), 0) + " min" : "not soon"));
         }
         figures.add(new BenchPage.Figure("crystals below", formats.temperature(pot.crystals())));
         return figures;
@@ -312,18 +354,23 @@ final class PotPages {
     /** The jug is in ice water or not; where nothing was logged, as is usual for this liquor. */
     private BenchPage.Stand iceBath(PotOutlook pot) {
         boolean in = pot.isInBath(now);
-        return new BenchPage.Stand(EntryWords.spot(MeasurementPoint.LYE), List.of(
-                new BenchPage.Place("room", "lye out of the bath", !in), new BenchPage.Place("ice bath", "lye ice bath", in)));
+        return new BenchPage.Stand(
+                EntryWords.spot(MeasurementPoint.LYE),
+                List.of(
+                        new BenchPage.Place("room", "lye out of the bath", !in),
+                        new BenchPage.Place("ice bath", "lye ice bath", in)));
     }
 
     private BenchPage.Stand stand(MeasurementPoint spot) {
         Bath in = PotSegments.of(batch.log(), spot, now).current().in();
         String pot = EntryWords.spot(spot);
-        return new BenchPage.Stand(pot, List.of(
-                new BenchPage.Place("room", pot + " out of the bath", in == Bath.ROOM),
-                new BenchPage.Place("ice", pot + " ice bath", in == Bath.ICE_BATH),
-                new BenchPage.Place("cold", pot + " cold bath", in == Bath.COLD_BATH),
-                new BenchPage.Place("warm", pot + " warm bath", in == Bath.WARM_BATH)));
+        return new BenchPage.Stand(
+                pot,
+                List.of(
+                        new BenchPage.Place("room", pot + " out of the bath", in == Bath.ROOM),
+                        new BenchPage.Place("ice", pot + " ice bath", in == Bath.ICE_BATH),
+                        new BenchPage.Place("cold", pot + " cold bath", in == Bath.COLD_BATH),
+                        new BenchPage.Place("warm", pot + " warm bath", in == Bath.WARM_BATH)));
     }
 
     private static boolean together(Matching m) {
@@ -334,7 +381,9 @@ final class PotPages {
     }
 
     private static boolean close(Matching m) {
-        return Math.abs(m.lye().orElseThrow().celsiusAt(m.now()) - m.fats().orElseThrow().celsiusAt(m.now())) <= m.tolerance().kelvin();
+        return Math.abs(m.lye().orElseThrow().celsiusAt(m.now())
+                        - m.fats().orElseThrow().celsiusAt(m.now()))
+                <= m.tolerance().kelvin();
     }
 
     private String matchWords(Matching m) {
@@ -344,7 +393,8 @@ final class PotPages {
         Meeting meeting = m.meeting().get();
         double lye = m.lye().orElseThrow().celsiusAt(m.now());
         double fats = m.fats().orElseThrow().celsiusAt(m.now());
-        String window = degreesOnly(m.window().low()) + " to " + degrees(m.window().high());
+        String window =
+                degreesOnly(m.window().low()) + " to " + degrees(m.window().high());
         List<MeasurementPoint> bathed = Stream.of(MeasurementPoint.LYE, MeasurementPoint.FATS)
                 .filter(s -> PotSegments.of(batch.log(), s, now).current().in() != Bath.ROOM)
                 .toList();
@@ -364,16 +414,21 @@ final class PotPages {
         if (close(m)) {
             String cooler = lye < fats ? "lye is" : "fats are";
             return Math.min(lye, fats) >= m.window().low()
-                    ? "Within " + formats.difference(m.tolerance().kelvin()) + ", and warmer than " + window + ". " + (meeting.probability() < LIKELY ? "Wait" : "There in " + span(meeting, m.now())) + ", or go on."
+                    ? "Within " + formats.difference(m.tolerance().kelvin()) + ", and warmer than " + window + ". "
+                            + (meeting.probability() < LIKELY ? "Wait" : "There in " + span(meeting, m.now()))
+                            + ", or go on."
                     : "Within " + formats.difference(m.tolerance().kelvin()) + ", but the " + cooler + " below "
-                            + degrees(m.window().low()) + ", where this recipe stays clear. Warm it a little, or go on.";
+                            + degrees(m.window().low())
+                            + ", where this recipe stays clear. Warm it a little, or go on.";
         }
         if (meeting.probability() < LIKELY) {
-            return "They will not meet by waiting. " + (lye > fats ? "Cool the lye or warm the fats." : "Warm the lye or cool the fats.");
+            return "They will not meet by waiting. "
+                    + (lye > fats ? "Cool the lye or warm the fats." : "Warm the lye or cool the fats.");
         }
-        return "Together in " + span(meeting, m.now()) + ", at " + window + (Double.isFinite(meeting.high())
-                ? "."
-                : ". " + Formats.probability(1 - meeting.probability()) + " that they miss each other.");
+        return "Together in " + span(meeting, m.now()) + ", at " + window
+                + (Double.isFinite(meeting.high())
+                        ? "."
+                        : ". " + Formats.probability(1 - meeting.probability()) + " that they miss each other.");
     }
 
     private static String span(Meeting meeting, double now) {
@@ -384,7 +439,10 @@ final class PotPages {
                         : meeting.low() - now < 1 ? "maybe now" : soonest + " at the soonest");
     }
 
-    /** How far a pot in a bath has gone beyond the temperature that the plan mixes at, K; below zero while it is on its way. */
+    /**
+     * How far a pot in a bath has gone beyond the temperature that the plan mixes at, K; below zero while it is on its
+     * way.
+     */
     private double pastTheAim(MeasurementPoint spot, double at) {
         double above = at - batch.plan().mixAt().celsius();
         return PotSegments.of(batch.log(), spot, now).current().in() == Bath.WARM_BATH ? above : -above;
@@ -394,27 +452,37 @@ final class PotPages {
         List<String> words = new ArrayList<>();
         m.baths().stream().limit(2).forEach(b -> words.add(bath(b)));
         FatPortion solid = batch.plan().formula().fats().stream()
-                .filter(p -> p.fat().meltingRange() != null && p.mass().dividedBy(batch.plan().formula().fatMass()) > 0.3)
+                .filter(p -> p.fat().meltingRange() != null
+                        && p.mass().dividedBy(batch.plan().formula().fatMass()) > 0.3)
                 .findFirst()
                 .orElse(null);
         Optional<Temperature> lye = facts.lastBefore(MeasurementPoint.LYE, now);
-        if (solid != null && lye.isPresent() && lye.get().celsius() > SOLID_FATS && facts.lastBefore(MeasurementPoint.FATS, now).isEmpty()) {
+        if (solid != null
+                && lye.isPresent()
+                && lye.get().celsius() > SOLID_FATS
+                && facts.lastBefore(MeasurementPoint.FATS, now).isEmpty()) {
             HeatTransfer transfer = HeatTransfer.of(batch.plan().formula(), lye.get(), room);
             words.add("Hot lye onto solid fats now: about " + formats.temperature(rounded(transfer.mix())) + ", "
-                    + (transfer.melts() ? "clear." : transfer.hardest() + " stays cloudy below " + formats.temperature(rounded(transfer.clearFrom())) + "."));
+                    + (transfer.melts()
+                            ? "clear."
+                            : transfer.hardest() + " stays cloudy below "
+                                    + formats.temperature(rounded(transfer.clearFrom())) + "."));
         }
         return words;
     }
 
     private String bath(BathAdvice b) {
         if (b.pot() == BathAdvice.Pot.BOTH) {
-            return "Sooner: the warmer pot into cold water, the colder one into warm water of " + formats.temperature(rounded(b.bath()))
-                    + ", each out when it is near " + formats.temperature(batch.plan().mixAt()) + "; about "
+            return "Sooner: the warmer pot into cold water, the colder one into warm water of "
+                    + formats.temperature(rounded(b.bath()))
+                    + ", each out when it is near "
+                    + formats.temperature(batch.plan().mixAt()) + "; about "
                     + Formats.number(Math.max(1, b.minutes()), 0) + " min.";
         }
         String pot = b.pot() == BathAdvice.Pot.LYE ? "lye" : "fats";
         return "Sooner: the " + pot + " into " + (b.warms() ? "a warm" : "a cold") + " bath of "
-                + formats.temperature(rounded(b.bath())) + " for about " + Formats.number(Math.max(1, b.minutes()), 0) + " min, stirred.";
+                + formats.temperature(rounded(b.bath())) + " for about " + Formats.number(Math.max(1, b.minutes()), 0)
+                + " min, stirred.";
     }
 
     private static Temperature rounded(Temperature t) {
@@ -424,15 +492,24 @@ final class PotPages {
     private List<BenchPage.Figure> matchFigures(Matching m) {
         List<BenchPage.Figure> figures = new ArrayList<>();
         m.lye().ifPresent(f -> figures.add(new BenchPage.Figure("lye now, by the fit", degrees(f.celsiusAt(m.now())))));
-        m.fats().ifPresent(f -> figures.add(new BenchPage.Figure("fats now, by the fit", degrees(f.celsiusAt(m.now())))));
-        figures.add(new BenchPage.Figure("mix at", formats.temperature(batch.plan().mixAt())));
-        figures.add(new BenchPage.Figure("within", formats.difference(m.tolerance().kelvin()) + " of one another"));
-        m.meeting().filter(x -> x.probability() > POSSIBLE).ifPresent(x -> figures.add(new BenchPage.Figure(
-                "best chance", Formats.probability(x.best()) + " at " + formats.clock(
-                        batch.log().begun().plusSeconds(Math.round(60 * x.bestMinute()))))));
+        m.fats()
+                .ifPresent(
+                        f -> figures.add(new BenchPage.Figure("fats now, by the fit", degrees(f.celsiusAt(m.now())))));
+        figures.add(
+                new BenchPage.Figure("mix at", formats.temperature(batch.plan().mixAt())));
+        figures.add(
+                new BenchPage.Figure("within", formats.difference(m.tolerance().kelvin()) + " of one another"));
+        m.meeting()
+                .filter(x -> x.probability() > POSSIBLE)
+                .ifPresent(x -> figures.add(new BenchPage.Figure(
+                        "best chance",
+                        Formats.probability(x.best()) + " at "
+                                + formats.clock(batch.log().begun().plusSeconds(Math.round(60 * x.bestMinute()))))));
         figures.add(new BenchPage.Figure("lye concentration", formats.percent(facts.concentration(), 1)));
-        known(memories.lye(), MeasurementPoint.LYE).ifPresent(w -> figures.add(new BenchPage.Figure("lye vessel cools", w)));
-        known(memories.fats(), MeasurementPoint.FATS).ifPresent(w -> figures.add(new BenchPage.Figure("pot of fats cools", w)));
+        known(memories.lye(), MeasurementPoint.LYE)
+                .ifPresent(w -> figures.add(new BenchPage.Figure("lye vessel cools", w)));
+        known(memories.fats(), MeasurementPoint.FATS)
+                .ifPresent(w -> figures.add(new BenchPage.Figure("pot of fats cools", w)));
         return figures;
     }
 

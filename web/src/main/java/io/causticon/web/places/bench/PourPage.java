@@ -38,7 +38,9 @@ record PourPage(
         String forecast,
         List<BenchPage.Figure> figures) {
 
-    /** A part of the pour: its name, its mass, the same for a field, how high it fills, what one taps, whether it is in. */
+    /**
+     * A part of the pour: its name, its mass, the same for a field, how high it fills, what one taps, whether it is in.
+     */
     record Layer(String name, String mass, String massNumber, String fill, String tap, boolean in) {}
 
     /** Something that finishes the pour: its words, what one taps, whether it was done. */

@@ -69,19 +69,30 @@ final class PourPages {
     PourPage page(Optional<LoafEnsemble> loaf, Optional<LoafEnsemble> before) {
         Optional<Instant> poured = batch.log().first(Entry.Poured.class).map(BatchLog.Timed::at);
         boolean single = plan.parts().size() == 1;
-        List<PourPage.Layer> layers = plan.parts().stream().map(p -> layer(p, single)).toList();
+        List<PourPage.Layer> layers =
+                plan.parts().stream().map(p -> layer(p, single)).toList();
         return new PourPage(
                 poured.isPresent(),
                 poured.map(p -> Formats.duration(Duration.between(p, now))).orElse(""),
                 poured.isPresent() ? watch(poured.get(), loaf, before) : says(single),
-                plan.holds().filter(h -> poured.isEmpty() && h.median() > SOON).map(this::holds).orElse(""),
-                poured.isPresent() || batch.facts(now).isCooked() ? "" : live.map(LiveTrace::workable).map(this::left).orElse(""),
+                plan.holds()
+                        .filter(h -> poured.isEmpty() && h.median() > SOON)
+                        .map(this::holds)
+                        .orElse(""),
+                poured.isPresent() || batch.facts(now).isCooked()
+                        ? ""
+                        : live.map(LiveTrace::workable).map(this::left).orElse(""),
                 layers,
-                poured.isPresent() ? null : layers.stream().filter(l -> !l.in()).findFirst().orElse(null),
+                poured.isPresent()
+                        ? null
+                        : layers.stream().filter(l -> !l.in()).findFirst().orElse(null),
                 face(),
                 overflow(),
                 List.of(
-                        check("Tapped", "tapped", batch.log().first(Entry.AirTapped.class).isPresent()),
+                        check(
+                                "Tapped",
+                                "tapped",
+                                batch.log().first(Entry.AirTapped.class).isPresent()),
                         check("Sprayed", "spray", was(MouldCare.SPRAYED)),
                         check("Covered", "cover", was(MouldCare.COVERED)),
                         check("Insulated", "insulate", was(MouldCare.INSULATED)),
@@ -106,12 +117,14 @@ final class PourPages {
                 .map(t -> t.entry().temperature());
         return "Poured " + Formats.duration(since) + " ago. "
                 + (read.isEmpty() || before.isEmpty() ? "" : read(read, poured, loaf.orElseThrow(), before.get()))
-                + loaf.map(l -> watch(LoafWatch.of(l, since.toSeconds() / 3600.0, last))).orElseGet(() -> unforeseen(last));
+                + loaf.map(l -> watch(LoafWatch.of(l, since.toSeconds() / 3600.0, last)))
+                        .orElseGet(() -> unforeseen(last));
     }
 
     /** Of a mould whose heat nobody can reckon. */
     private String unforeseen(Optional<Temperature> last) {
-        boolean hot = !batch.facts(now).isCooked() && last.filter(t -> t.celsius() >= LoafWatch.AIR_AT.celsius()).isPresent();
+        boolean hot = !batch.facts(now).isCooked()
+                && last.filter(t -> t.celsius() >= LoafWatch.AIR_AT.celsius()).isPresent();
         return hot ? airNow() : "Read the room once, then leave it alone.";
     }
 
@@ -120,14 +133,19 @@ final class PourPages {
     }
 
     /** The last reading beside what was expected of that moment. */
-    private String read(List<BatchLog.Timed<Entry.TemperatureRead>> read, Instant poured, LoafEnsemble loaf, LoafEnsemble before) {
+    private String read(
+            List<BatchLog.Timed<Entry.TemperatureRead>> read, Instant poured, LoafEnsemble loaf, LoafEnsemble before) {
         BatchLog.Timed<Entry.TemperatureRead> last = read.get(read.size() - 1);
         double hours = Duration.between(poured, last.at()).toSeconds() / 3600.0;
         Interval band = before.coreBand(hours);
         boolean unexplained = read.size() >= LoafFit.FEWEST && loaf.expected().equals(before.expected());
-        return "The middle read " + formats.temperature(last.entry().temperature()) + " after " + after(hours) + "; at the pour "
+        return "The middle read " + formats.temperature(last.entry().temperature()) + " after " + after(hours)
+                + "; at the pour "
                 + whole(band.low()) + " to " + degrees(band.high()) + " was expected. "
-                + (unexplained ? "No such loaf has these readings: is the tip in the middle? They do not count until they fit. " : "");
+                + (unexplained
+                        ? "No such loaf has these readings: is the tip in the middle? They do not count until they"
+                                + " fit. "
+                        : "");
     }
 
     private String watch(LoafWatch watch) {
@@ -135,10 +153,13 @@ final class PourPages {
         return switch (watch.what()) {
             case AIR_NOW -> airNow();
             case SETTLED -> "What it could do by itself it has done: leave it to cool.";
-            case MAY_OVERHEAT -> "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(watch.tooHot()) + ": " + airing()
-                    + ", into the fridge if the middle passes " + degrees(LoafWatch.AIR_AT.celsius()) + ". After " + over + " it can no longer.";
-            case LOOK_LATER -> "The middle tells most " + after(watch.lookHour()) + " after the pour: read it then. After " + over
-                    + " nothing warms it any more.";
+            case MAY_OVERHEAT ->
+                "It may pass " + degrees(LoafEnsemble.TOO_HOT) + ", " + Formats.counted(watch.tooHot()) + ": "
+                        + airing() + ", into the fridge if the middle passes " + degrees(LoafWatch.AIR_AT.celsius())
+                        + ". After " + over + " it can no longer.";
+            case LOOK_LATER ->
+                "The middle tells most " + after(watch.lookHour()) + " after the pour: read it then. After " + over
+                        + " nothing warms it any more.";
             case LEAVE -> "Leave it alone. After " + over + " nothing warms it any more.";
         };
     }
@@ -161,14 +182,17 @@ final class PourPages {
 
     private String says(boolean single) {
         if (batch.facts(now).isCooked()) {
-            return "Spoon it in hot, press each spoonful down, knock the air out, smooth the top. Gloves and sleeves: hot paste sticks.";
+            return "Spoon it in hot, press each spoonful down, knock the air out, smooth the top. Gloves and sleeves:"
+                    + " hot paste sticks.";
         }
         if (plan.next().isEmpty()) {
             return "All parts are in. Tap out the air, then say that it is poured: the set begins.";
         }
-        return single ? "Pour, tap out the air, cover." : plan.inLayers()
-                ? "Next: " + plan.next().get().name() + ", gently, over the back of a spoon."
-                : "Next: " + plan.next().get().name() + ".";
+        return single
+                ? "Pour, tap out the air, cover."
+                : plan.inLayers()
+                        ? "Next: " + plan.next().get().name() + ", gently, over the back of a spoon."
+                        : "Next: " + plan.next().get().name() + ".";
     }
 
     private String holds(LiveTrace.Left h) {
@@ -179,7 +203,8 @@ final class PourPages {
     private String left(LiveTrace.Left l) {
         return l.median() <= 0
                 ? "It may be thick at any moment: spoon it in if it does not pour."
-                : "You have about " + MixPages.minutes(l.median()) + ", " + MixPages.band(l.band().low(), l.band().high()) + ".";
+                : "You have about " + MixPages.minutes(l.median()) + ", "
+                        + MixPages.band(l.band().low(), l.band().high()) + ".";
     }
 
     private PourPage.Layer layer(PourPlan.Part p, boolean single) {
@@ -219,7 +244,13 @@ final class PourPages {
     }
 
     private PourPage.Check look(String words, String tap, Finding finding) {
-        return check(words, tap, batch.log().has(Entry.Observed.class, o -> o.finding().equals(finding.id()) && o.presence() == Presence.SEEN));
+        return check(
+                words,
+                tap,
+                batch.log()
+                        .has(
+                                Entry.Observed.class,
+                                o -> o.finding().equals(finding.id()) && o.presence() == Presence.SEEN));
     }
 
     private PourPage.Check check(String words, String tap, boolean done) {
@@ -232,15 +263,18 @@ final class PourPages {
 
     private List<BenchPage.Figure> room() {
         List<BenchPage.Figure> figures = new ArrayList<>();
-        batch.log().of(Entry.TemperatureRead.class)
+        batch.log()
+                .of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == MeasurementPoint.ROOM)
                 .reduce((a, b) -> b)
                 .ifPresentOrElse(
-                        t -> figures.add(new BenchPage.Figure("room", formats.temperature(t.entry().temperature()))),
+                        t -> figures.add(new BenchPage.Figure(
+                                "room", formats.temperature(t.entry().temperature()))),
                         () -> figures.add(new BenchPage.Figure("room, usual", formats.temperature(maker.room()))));
         batch.log().last(Entry.HumidityRead.class).ifPresent(h -> {
             String ash = h.entry().percent() > 65 ? ", cover against ash" : "";
-            figures.add(new BenchPage.Figure("humidity", Formats.number(h.entry().percent(), 0) + " %" + ash));
+            figures.add(
+                    new BenchPage.Figure("humidity", Formats.number(h.entry().percent(), 0) + " %" + ash));
         });
         return figures;
     }
@@ -250,8 +284,13 @@ final class PourPages {
         List<BenchPage.Figure> measured = !known
                 ? List.of()
                 : List.of(
-                        new BenchPage.Figure("mould, as measured", "loses " + Formats.number(l.expected().lossFactor(), 2) + " times the heat that is reckoned"),
-                        new BenchPage.Figure("batter, as measured", "reacts " + Formats.number(l.expected().rateFactor(), 2) + " times as fast"));
+                        new BenchPage.Figure(
+                                "mould, as measured",
+                                "loses " + Formats.number(l.expected().lossFactor(), 2)
+                                        + " times the heat that is reckoned"),
+                        new BenchPage.Figure(
+                                "batter, as measured",
+                                "reacts " + Formats.number(l.expected().rateFactor(), 2) + " times as fast"));
         return Stream.concat(measured.stream(), forecast(l).stream()).toList();
     }
 
@@ -260,7 +299,8 @@ final class PourPages {
                 new BenchPage.Figure(
                         "core peaks",
                         Formats.number(l.middle().peakHour(), 1) + " h after the pour, near "
-                                + formats.temperature(Temperature.celsius(Math.rint(l.middle().peak())))),
+                                + formats.temperature(
+                                        Temperature.celsius(Math.rint(l.middle().peak())))),
                 new BenchPage.Figure("gel all through", Formats.counted(l.probabilityOf(Extent.FULL))),
                 new BenchPage.Figure("gel half-way", Formats.counted(l.probabilityOf(Extent.PARTIAL))));
     }
@@ -280,7 +320,9 @@ final class PourPages {
             double fill = mould == null ? 100.0 * (i + 1) / plan.parts().size() : part.fill();
             Line top = line(portioning, i, fill);
             Line under = i == 0 ? Line.flat(0) : line(portioning, i - 1, below);
-            drawing.path(outline(top, under, width, scale, bottom), "part layer-" + i % 6 + (part.poured() ? "" : " to-come"));
+            drawing.path(
+                    outline(top, under, width, scale, bottom),
+                    "part layer-" + i % 6 + (part.poured() ? "" : " to-come"));
             double middle = (top.heightAt(width) + under.heightAt(width)) / 2;
             String name = part.name() + (part.poured() ? " \u2713" : "");
             String style = part.poured() ? "name" : "note";
@@ -307,7 +349,8 @@ final class PourPages {
     }
 
     private static Line line(Portioning portioning, int i, double fill) {
-        if (portioning.way() == Portioning.Way.LAYERS && i < portioning.portions().size()) {
+        if (portioning.way() == Portioning.Way.LAYERS
+                && i < portioning.portions().size()) {
             Portion portion = portioning.portions().get(i);
             Line drawn = portion.top();
             return drawn == null ? Line.flat(fill) : drawn;

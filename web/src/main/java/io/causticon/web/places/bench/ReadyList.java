@@ -22,11 +22,12 @@ record ReadyList(List<String> checks) {
         checks.add("goggles, gloves, sleeves on");
         checks.add("air moving, children and animals out");
         checks.add("running water and the first-aid card at hand");
-        checks.add(vessel == null
-                ? "steel or PP jug, never aluminium"
-                : vessel.material().isAttackedByAlkali()
-                        ? "NOT the " + vessel.name() + ": lye eats it"
-                        : vessel.name() + " dry and clean, big enough to stir");
+        checks.add(
+                vessel == null
+                        ? "steel or PP jug, never aluminium"
+                        : vessel.material().isAttackedByAlkali()
+                                ? "NOT the " + vessel.name() + ": lye eats it"
+                                : vessel.name() + " dry and clean, big enough to stir");
         Vessel fats = batch.plan().fatsVessel();
         if (fats != null && fats.material().isAttackedByAlkali()) {
             checks.add("NOT the " + fats.name() + " for the fats: batter eats it");
@@ -34,10 +35,13 @@ record ReadyList(List<String> checks) {
         if (balance.liquids().stream().anyMatch(l -> l.state().hasIce() && l.dissolvesLye())) {
             balance.liquids().stream()
                     .filter(l -> l.state().hasIce() && l.dissolvesLye())
-                    .forEach(l -> checks.add((l.state() == LiquidState.FROZEN ? "frozen solid: " : "still slush: ") + l.liquid().name()));
+                    .forEach(l -> checks.add((l.state() == LiquidState.FROZEN ? "frozen solid: " : "still slush: ")
+                            + l.liquid().name()));
             checks.add("ice bath standing ready");
         }
-        if (balance.liquids().stream().filter(LiquidPortion::dissolvesLye).anyMatch(l -> l.liquid().alcohol().fraction() > 0.005)) {
+        if (balance.liquids().stream()
+                .filter(LiquidPortion::dissolvesLye)
+                .anyMatch(l -> l.liquid().alcohol().fraction() > 0.005)) {
             checks.add("alcohol simmered off, tall jug");
         }
         if (balance.isSplit()) {

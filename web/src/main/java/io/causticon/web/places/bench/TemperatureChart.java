@@ -75,15 +75,20 @@ final class TemperatureChart {
         drawing.rect(LEFT, top, RIGHT - LEFT, bottom - top, "window");
     }
 
-    /** Where it will be, with its central 80 %: the same as {@link #band} and {@link #curve}, and as lines of the table. */
-    void forecast(double from, double to, DoubleFunction<Interval> band, DoubleUnaryOperator at, String style, String name) {
+    /**
+     * Where it will be, with its central 80 %: the same as {@link #band} and {@link #curve}, and as lines of the table.
+     */
+    void forecast(
+            double from, double to, DoubleFunction<Interval> band, DoubleUnaryOperator at, String style, String name) {
         band(from, to, band, style);
         curve(from, to, at, style, name);
         for (int i = 1; i <= TOLD; i++) {
             double m = from + (to - from) * i / TOLD;
             Interval around = band.apply(m);
-            told.add(new Told(m, style + ", forecast", degrees(at.applyAsDouble(m)) + ", " + whole(around.low()) + " to "
-                    + degrees(around.high())));
+            told.add(new Told(
+                    m,
+                    style + ", forecast",
+                    degrees(at.applyAsDouble(m)) + ", " + whole(around.low()) + " to " + degrees(around.high())));
         }
     }
 

@@ -47,10 +47,14 @@ final class Weighing {
         AsWeighed weighed = AsWeighed.of(batch.plan(), batch.log());
         double excess = weighed.superfat().probabilityBelow(0);
         return new BenchPage.Weigh(
-                order.isForTheSecondTime() ? null : order.next().map(w -> item(w, targets.get(w))).orElse(null),
+                order.isForTheSecondTime()
+                        ? null
+                        : order.next().map(w -> item(w, targets.get(w))).orElse(null),
                 order.again().map(w -> item(w, targets.get(w))).orElse(null),
                 items,
-                WeighOutAdvice.of(batch.plan(), batch.log(), vessels).stream().map(this::words).toList(),
+                WeighOutAdvice.of(batch.plan(), batch.log(), vessels).stream()
+                        .map(this::words)
+                        .toList(),
                 weighed.isComplete(),
                 Formats.percent(weighed.superfat()),
                 Formats.probability(excess),
@@ -68,7 +72,8 @@ final class Weighing {
         if (!logged.isEmpty() && excess >= Superfat.ALARMING_EXCESS.fraction()) {
             warnings.add(new BenchPage.Warning(
                     "These weights leave excess alkali: " + Formats.probability(excess),
-                    (weighed.isComplete() ? "Superfat as weighed " : "Superfat, if the rest goes in as planned, ") + Formats.number(100 * weighed.superfat().value(), 1)
+                    (weighed.isComplete() ? "Superfat as weighed " : "Superfat, if the rest goes in as planned, ")
+                            + Formats.number(100 * weighed.superfat().value(), 1)
                             + " %. Stop before the lye goes in: weigh again, or add the fat that is missing.",
                     true));
         }
@@ -81,8 +86,10 @@ final class Weighing {
             if (tolerance.isOff(e.entry().what(), first, e.entry().mass())) {
                 warnings.add(new BenchPage.Warning(
                         batch.names().of(e.entry().what()) + ": the two weighings differ by "
-                                + formats.mass(Mass.grams(Math.abs(first.minus(e.entry().mass()).grams()))),
-                        formats.mass(first) + " first, " + formats.mass(e.entry().mass())
+                                + formats.mass(Mass.grams(
+                                        Math.abs(first.minus(e.entry().mass()).grams()))),
+                        formats.mass(first) + " first, "
+                                + formats.mass(e.entry().mass())
                                 + " the second time. Tare, put it on once more, and amend the line that was wrong.",
                         true));
             }
@@ -94,8 +101,9 @@ final class Weighing {
         if (a.ounces()) {
             ways.add("The number would fit in ounces: was the scale set to them?");
         }
-        a.vesselMissing().ifPresent(m -> ways.add(
-                "The difference is what the " + a.vessel() + " weighs, " + formats.mass(m) + ": was the tare taken?"));
+        a.vesselMissing()
+                .ifPresent(m -> ways.add("The difference is what the " + a.vessel() + " weighs, " + formats.mass(m)
+                        + ": was the tare taken?"));
         ways.add("Leave it: " + left(a) + ".");
         boolean more = a.weighed().isMoreThan(a.planned());
         if (!more) {
@@ -104,28 +112,51 @@ final class Weighing {
         a.factor().ifPresent(f -> ways.add("Or scale the rest: " + rest(f) + "."));
         String missing = more ? "" : formats.massInput(a.planned().minus(a.weighed()));
         return new BenchPage.Advice(
-                batch.names().of(a.what()) + " is " + formats.mass(Mass.grams(Math.abs(a.weighed().minus(a.planned()).grams())))
-                        + (more ? " over" : " under"),
+                batch.names().of(a.what()) + " is "
+                        + formats.mass(Mass.grams(
+                                Math.abs(a.weighed().minus(a.planned()).grams()))) + (more ? " over" : " under"),
                 ways,
                 a.what().kind().name(),
                 a.what().id(),
                 missing,
-                a.factor().map(f -> "scale the rest by " + String.format(Locale.ROOT, "%.6f", f)).orElse(""));
+                a.factor()
+                        .map(f -> "scale the rest by " + String.format(Locale.ROOT, "%.6f", f))
+                        .orElse(""));
     }
 
     /** What it means to go on with it as it is. */
     private String left(WeighOutAdvice a) {
         return switch (a.what().kind()) {
-            case FAT, ALKALI -> "superfat " + Formats.percent(a.accepted()) + ", excess alkali "
-                    + Formats.probability(a.accepted().probabilityBelow(0));
+            case FAT, ALKALI ->
+                "superfat " + Formats.percent(a.accepted()) + ", excess alkali "
+                        + Formats.probability(a.accepted().probabilityBelow(0));
             // Nothing is advised of scraps: they are weighed as they are there.
             case SCRAP -> "";
-            case LIQUID -> "the lye is " + Formats.number(100 * a.concentration().fraction(), 1) + " % instead of "
-                    + Formats.number(100 * AlkaliBalance.of(batch.plan().formula()).concentration().fraction(), 1)
-                    + (a.weighed().isMoreThan(a.planned()) ? " %, slower and longer to dry" : " %, quicker and hotter");
-            case ADDITIVE -> Formats.number(100 * a.weighed().dividedBy(batch.plan().formula().fatMass()), 1) + " % of the fats instead of "
-                    + Formats.number(100 * a.planned().dividedBy(batch.plan().formula().fatMass()), 1)
-                    + " %; look at the supplier's limit";
+            case LIQUID ->
+                "the lye is " + Formats.number(100 * a.concentration().fraction(), 1) + " % instead of "
+                        + Formats.number(
+                                100
+                                        * AlkaliBalance.of(batch.plan().formula())
+                                                .concentration()
+                                                .fraction(),
+                                1)
+                        + (a.weighed().isMoreThan(a.planned())
+                                ? " %, slower and longer to dry"
+                                : " %, quicker and hotter");
+            case ADDITIVE ->
+                Formats.number(
+                                100
+                                        * a.weighed()
+                                                .dividedBy(
+                                                        batch.plan().formula().fatMass()),
+                                1) + " % of the fats instead of "
+                        + Formats.number(
+                                100
+                                        * a.planned()
+                                                .dividedBy(
+                                                        batch.plan().formula().fatMass()),
+                                1)
+                        + " %; look at the supplier's limit";
         };
     }
 
@@ -133,7 +164,8 @@ final class Weighing {
     private String rest(double factor) {
         return targets.entrySet().stream()
                 .filter(t -> t.getKey().kind() != Weighable.Kind.ADDITIVE)
-                .map(t -> batch.names().of(t.getKey()) + " " + formats.mass(t.getValue().times(factor)))
+                .map(t -> batch.names().of(t.getKey()) + " "
+                        + formats.mass(t.getValue().times(factor)))
                 .reduce((x, y) -> x + ", " + y)
                 .orElse("");
     }

@@ -23,12 +23,27 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 
-/** What the casebook says of every batch beside what its maker settled, as a table: who wants to know how often it is right can count. */
+/**
+ * What the casebook says of every batch beside what its maker settled, as a table: who wants to know how often it is
+ * right can count.
+ */
 @Controller
 class CaseTables {
 
     static final List<String> HEADINGS = List.of(
-            "code", "batch", "name", "begun_at", "life", "held", "rank", "condition", "condition_name", "hazard", "probability", "evidence_decibans", "settled");
+            "code",
+            "batch",
+            "name",
+            "begun_at",
+            "life",
+            "held",
+            "rank",
+            "condition",
+            "condition_name",
+            "hazard",
+            "probability",
+            "evidence_decibans",
+            "settled");
 
     /** What is less likely than that is left out, unless it was settled. */
     private static final double LEAST = 0.01;
@@ -47,28 +62,43 @@ class CaseTables {
     void cases(@PathVariable String kind, HttpServletResponse response) throws IOException {
         TableFile.send(response, kind, "cases", HEADINGS, rows -> {
             for (BatchId id : batches.ids()) {
-                Guard.of("Batch " + id, () -> batches.glance(id)).filter(b -> b.life() != Life.BENCH && b.life() != Life.ABANDONED).ifPresent(b -> write(b, rows));
+                Guard.of("Batch " + id, () -> batches.glance(id))
+                        .filter(b -> b.life() != Life.BENCH && b.life() != Life.ABANDONED)
+                        .ifPresent(b -> write(b, rows));
             }
         });
     }
 
     private void write(Batch batch, TableFile.Rows rows) {
-        Set<String> settled = batch.log().of(Entry.Concluded.class)
+        Set<String> settled = batch.log()
+                .of(Entry.Concluded.class)
                 .map(BatchLog.Timed::entry)
-                .map(c -> Objects.requireNonNullElse(c.condition().id(), c.condition().name()))
+                .map(c -> Objects.requireNonNullElse(
+                        c.condition().id(), c.condition().name()))
                 .collect(Collectors.toSet());
         Assessment assessment = assessments.of(batch);
-        List<ConditionReport> reports = assessment.examined().map(e -> e.diagnosis().reports()).orElse(List.of()).stream()
-                .sorted(Comparator.comparingDouble((ConditionReport r) -> -r.probability()))
-                .toList();
+        List<ConditionReport> reports =
+                assessment.examined().map(e -> e.diagnosis().reports()).orElse(List.of()).stream()
+                        .sorted(Comparator.comparingDouble((ConditionReport r) -> -r.probability()))
+                        .toList();
         for (int rank = 1; rank <= reports.size(); rank++) {
             ConditionReport r = reports.get(rank - 1);
             boolean isSettled = settled.contains(r.condition().id());
             if (isSettled || r.probability() >= LEAST) {
                 rows.row(
-                        batch.code(), batch.id(), batch.name(), batch.log().begun(), assessment.life().name().toLowerCase(Locale.ROOT), assessment.isHeld(), rank, r.condition().id(),
-                        r.condition().name(), r.condition().hazard(), Math.round(r.probability() * PER_MILLE) / PER_MILLE,
-                        Math.round(r.ledger().sum() * 10) / 10.0, isSettled);
+                        batch.code(),
+                        batch.id(),
+                        batch.name(),
+                        batch.log().begun(),
+                        assessment.life().name().toLowerCase(Locale.ROOT),
+                        assessment.isHeld(),
+                        rank,
+                        r.condition().id(),
+                        r.condition().name(),
+                        r.condition().hazard(),
+                        Math.round(r.probability() * PER_MILLE) / PER_MILLE,
+                        Math.round(r.ledger().sum() * 10) / 10.0,
+                        isSettled);
             }
         }
     }

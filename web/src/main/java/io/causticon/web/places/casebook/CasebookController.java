@@ -55,7 +55,13 @@ class CasebookController {
     private final Clock clock;
 
     CasebookController(
-            BatchService batches, Summaries summaries, CasebookService casebook, CasebookPages pages, LearnedPages learned, Logbook logbook, Clock clock) {
+            BatchService batches,
+            Summaries summaries,
+            CasebookService casebook,
+            CasebookPages pages,
+            LearnedPages learned,
+            Logbook logbook,
+            Clock clock) {
         this.batches = batches;
         this.summaries = summaries;
         this.casebook = casebook;
@@ -69,14 +75,19 @@ class CasebookController {
     record Case(String id, String name, String code, String age, boolean held, String leading) {}
 
     @GetMapping
-    String choose(Model model, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String after) {
+    String choose(
+            Model model, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String after) {
         Optional<BatchId> last = BatchId.read(after);
         List<BatchSummary> held = last.isEmpty() && find.isBlank() ? summaries.held() : List.of();
         Summaries.Page page = summaries.page(Summaries.Which.ALL, find, Optional.empty(), last, ROWS);
-        Stream<BatchSummary> others = page.batches().stream().filter(b -> b.life() != Life.BENCH && held.stream().noneMatch(h -> h.id().equals(b.id())));
-        model.addAttribute("cases", Stream.concat(held.stream(), others).map(this::summary).toList());
+        Stream<BatchSummary> others = page.batches().stream()
+                .filter(b -> b.life() != Life.BENCH && held.stream().noneMatch(h -> h.id().equals(b.id())));
+        model.addAttribute(
+                "cases", Stream.concat(held.stream(), others).map(this::summary).toList());
         model.addAttribute("find", find);
-        model.addAttribute("older", page.more() ? page.batches().get(page.batches().size() - 1).id().toString() : "");
+        model.addAttribute(
+                "older",
+                page.more() ? page.batches().get(page.batches().size() - 1).id().toString() : "");
         model.addAttribute("unreadable", last.isEmpty() ? summaries.unreadable() : List.of());
         return "casebook/choose";
     }
@@ -90,7 +101,8 @@ class CasebookController {
                 batch.isHeld(),
                 batch.leading().name().isEmpty()
                         ? "nothing leads"
-                        : batch.leading().name() + ", " + Formats.probability(batch.leading().probability()));
+                        : batch.leading().name() + ", "
+                                + Formats.probability(batch.leading().probability()));
     }
 
     /** What the workshop's own cases taught. */
@@ -108,9 +120,11 @@ class CasebookController {
 
     /** What speaks for and against one condition as a file. */
     @GetMapping("/{id}/reasons-{condition}.{kind:svg|png}")
-    ResponseEntity<byte[]> reasons(@PathVariable UUID id, @PathVariable String condition, @PathVariable String kind, Maker maker) {
+    ResponseEntity<byte[]> reasons(
+            @PathVariable UUID id, @PathVariable String condition, @PathVariable String kind, Maker maker) {
         Batch batch = batches.get(new BatchId(id));
-        return DrawingAnswer.of(pages.reasons(batch, condition, maker.formats()).orElse(null), kind, batch.code() + "-" + condition);
+        return DrawingAnswer.of(
+                pages.reasons(batch, condition, maker.formats()).orElse(null), kind, batch.code() + "-" + condition);
     }
 
     /** What is typed may mean this, while it is typed. */
@@ -126,7 +140,8 @@ class CasebookController {
     String note(@PathVariable UUID id, Model model, Maker maker, @RequestParam String words, @RequestParam String key) {
         try {
             if (words.isBlank() || QuickLine.speaksOfBurning(words)) {
-                throw ProblemsException.of("words", words.isBlank() ? ProblemKey.MISSING : ProblemKey.SPEAKS_OF_BURNING);
+                throw ProblemsException.of(
+                        "words", words.isBlank() ? ProblemKey.MISSING : ProblemKey.SPEAKS_OF_BURNING);
             }
             logbook.log(new BatchId(id), new Entry.Noted(words.strip()), "", maker, key);
             return "redirect:/casebook/" + id;
@@ -136,8 +151,16 @@ class CasebookController {
         }
     }
 
-    /** What was seen, or looked for and not there, on which bars and when, and in which words it was found, as it is typed. */
-    record Sighting(@Nullable String finding, @Nullable Presence presence, @Nullable String at, @Nullable String bars, @Nullable String find) {}
+    /**
+     * What was seen, or looked for and not there, on which bars and when, and in which words it was found, as it is
+     * typed.
+     */
+    record Sighting(
+            @Nullable String finding,
+            @Nullable Presence presence,
+            @Nullable String at,
+            @Nullable String bars,
+            @Nullable String find) {}
 
     @PostMapping("/{id}/finding")
     String finding(@PathVariable UUID id, Model model, Maker maker, Sighting seen, @RequestParam String key) {
@@ -148,7 +171,8 @@ class CasebookController {
                 throw ProblemsException.of("finding", ProblemKey.MISSING);
             }
             Bars on = QuickLine.bars("bars", TypedWords.of(seen.bars()));
-            logbook.log(batch, new Entry.Observed(finding.id(), seen.presence(), on), TypedWords.of(seen.at()), maker, key);
+            logbook.log(
+                    batch, new Entry.Observed(finding.id(), seen.presence(), on), TypedWords.of(seen.at()), maker, key);
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("seen", seen);
@@ -159,7 +183,10 @@ class CasebookController {
     }
 
     /** What was measured where a look was proposed. */
-    record Reading(@Nullable String finding, @Nullable String number, @Nullable String bars) {}
+    record Reading(
+            @Nullable String finding,
+            @Nullable String number,
+            @Nullable String bars) {}
 
     @PostMapping("/{id}/measured")
     String measured(@PathVariable UUID id, Model model, Maker maker, Reading read, @RequestParam String key) {
@@ -167,7 +194,8 @@ class CasebookController {
             if (TypedWords.of(read.number()).isBlank()) {
                 throw ProblemsException.of("number", ProblemKey.MISSING);
             }
-            double number = NumberNotation.read("number", TypedWords.of(read.number()).replaceAll("\\s*%$", ""));
+            double number =
+                    NumberNotation.read("number", TypedWords.of(read.number()).replaceAll("\\s*%$", ""));
             Bars on = QuickLine.bars("bars", TypedWords.of(read.bars()));
             Entry entry = Findings.FREE_ALKALI.id().equals(read.finding())
                     ? new Entry.Titrated(number, on)
@@ -182,7 +210,11 @@ class CasebookController {
     }
 
     /** What a rebatch was made with, as it is typed. */
-    record Rebatched(@Nullable String fat, @Nullable String mass, @Nullable String water, @Nullable String when) {}
+    record Rebatched(
+            @Nullable String fat,
+            @Nullable String mass,
+            @Nullable String water,
+            @Nullable String when) {}
 
     @PostMapping("/{id}/rebatch")
     String rebatch(@PathVariable UUID id, Model model, Maker maker, Rebatched form, @RequestParam String key) {
@@ -192,7 +224,12 @@ class CasebookController {
             Mass mass = form.mass() == null || form.mass().isBlank() ? null : mass("fat", form.mass(), maker, problems);
             problems.throwIfAny();
             Weighable fat = mass == null || form.fat() == null ? null : Weighable.fat(form.fat());
-            logbook.log(new BatchId(id), new Entry.Rebatched(fat, mass, water), form.when() == null ? "" : form.when(), maker, key);
+            logbook.log(
+                    new BatchId(id),
+                    new Entry.Rebatched(fat, mass, water),
+                    form.when() == null ? "" : form.when(),
+                    maker,
+                    key);
             return "redirect:/casebook/" + id;
         } catch (ProblemsException e) {
             model.addAttribute("rebatched", form);
@@ -212,21 +249,14 @@ class CasebookController {
 
     @PostMapping("/{id}/hold")
     String hold(
-            @PathVariable UUID id,
-            Model model,
-            Maker maker,
-            @RequestParam String reason,
-            @RequestParam String key) {
-        return decided(id, model, maker, reason, () -> casebook.hold(new BatchId(id), reason, maker.displayName(), key));
+            @PathVariable UUID id, Model model, Maker maker, @RequestParam String reason, @RequestParam String key) {
+        return decided(
+                id, model, maker, reason, () -> casebook.hold(new BatchId(id), reason, maker.displayName(), key));
     }
 
     @PostMapping("/{id}/release")
     String release(
-            @PathVariable UUID id,
-            Model model,
-            Maker maker,
-            @RequestParam String reason,
-            @RequestParam String key) {
+            @PathVariable UUID id, Model model, Maker maker, @RequestParam String reason, @RequestParam String key) {
         return decided(
                 id, model, maker, reason, () -> casebook.release(new BatchId(id), reason, maker.displayName(), key));
     }

@@ -78,7 +78,15 @@ record CasebookPage(
 
     /** Something to look at: its name, how, how long, and what each outcome would do. */
     record Look(
-            String finding, String words, String how, String effort, String about, String ifFound, String absent, String ifNot, Answer answer) {}
+            String finding,
+            String words,
+            String how,
+            String effort,
+            String about,
+            String ifFound,
+            String absent,
+            String ifNot,
+            Answer answer) {}
 
     /** Something else that is there: its name, how likely, what to do now, what to change. */
     record Also(String name, String probability, String now, String nextTime) {}
@@ -145,8 +153,19 @@ record CasebookPage(
         return unlikely.stream().filter(Short::told).toList();
     }
 
-    /** A rebatch as it is worked out: in a sentence, what it becomes, the fat's id and name, both masses as they would be typed, and where it is planned. */
-    record Offer(String words, String becomes, String fat, String fatName, String mass, String water, boolean tooMuch, String plan) {}
+    /**
+     * A rebatch as it is worked out: in a sentence, what it becomes, the fat's id and name, both masses as they would
+     * be typed, and where it is planned.
+     */
+    record Offer(
+            String words,
+            String becomes,
+            String fat,
+            String fatName,
+            String mass,
+            String water,
+            boolean tooMuch,
+            String plan) {}
 
     /** One thing that a release wants, and whether it is there. */
     record Wanted(boolean met, String words) {}

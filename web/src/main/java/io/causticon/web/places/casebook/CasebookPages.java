@@ -88,18 +88,28 @@ class CasebookPages {
                 seen(diagnosis, batch, Evidence.Source.LOG),
                 looks.stream().limit(MOST_LOOKS).toList(),
                 groups(diagnosis),
-                diagnosis.reports().stream().filter(CasebookPages::isShown).map(r -> ranked(r, diagnosis, formats)).toList(),
+                diagnosis.reports().stream()
+                        .filter(CasebookPages::isShown)
+                        .map(r -> ranked(r, diagnosis, formats))
+                        .toList(),
                 diagnosis.reports().stream()
                         .filter(r -> !isShown(r))
                         .map(r -> new CasebookPage.Short(
-                                r.condition().id(), r.condition().name(), Formats.probability(r.probability()), isTold(r)))
+                                r.condition().id(),
+                                r.condition().name(),
+                                Formats.probability(r.probability()),
+                                isTold(r)))
                         .toList(),
                 assessment.isHeld(),
                 verdict(assessment, diagnosis, gate),
                 advice(assessment, diagnosis, gate, formats),
                 gate.isOpen(),
-                assessment.isHeld() && !gate.isOpen() || assessment.state().isHeld() || speaks(CasebookService.worst(diagnosis)) && diagnosis.isOpen(),
-                gate.requirements().stream().map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
+                assessment.isHeld() && !gate.isOpen()
+                        || assessment.state().isHeld()
+                        || speaks(CasebookService.worst(diagnosis)) && diagnosis.isOpen(),
+                gate.requirements().stream()
+                        .map(r -> new CasebookPage.Wanted(r.isMet(), formats.phrase(r.words())))
+                        .toList(),
                 RoadWords.of(assessment.examined().flatMap(e -> assessments.road(batch, e)), formats, now),
                 hinges(examined.hinges()),
                 noLook(diagnosis),
@@ -109,7 +119,9 @@ class CasebookPages {
                 leader.condition().name(),
                 leader.condition().id(),
                 batch.plan().isRework(),
-                Rebatch.of(batch.facts(clock.instant()), diagnosis).map(r -> offer(r, batch, formats)).orElse(null),
+                Rebatch.of(batch.facts(clock.instant()), diagnosis)
+                        .map(r -> offer(r, batch, formats))
+                        .orElse(null),
                 isTreated(leader, diagnosis) ? leader.remedy().now() : "",
                 isTreated(leader, diagnosis) ? leader.remedy().nextTime() : "",
                 also(leader, diagnosis),
@@ -117,7 +129,10 @@ class CasebookPages {
                 past.like(batch).stream().map(this::past).toList());
     }
 
-    /** What causes and remedies are told for: the worst hazard while it holds, else what is likelier than not, else the hazard that is still open. */
+    /**
+     * What causes and remedies are told for: the worst hazard while it holds, else what is likelier than not, else the
+     * hazard that is still open.
+     */
     private static ConditionReport leader(Diagnosis diagnosis) {
         ConditionReport worst = CasebookService.worst(diagnosis);
         if (diagnosis.anyHazard() >= Diagnosis.HOLD_FROM || diagnosis.signStands() && diagnosis.isOpen()) {
@@ -141,16 +156,23 @@ class CasebookPages {
 
     /** Whether something that was seen speaks for it. */
     private static boolean speaks(ConditionReport report) {
-        return report.ledger().lines().stream().anyMatch(l -> l.kind() == Ledger.Kind.SEEN && l.weight().decibans() >= NOTABLE);
+        return report.ledger().lines().stream()
+                .anyMatch(l -> l.kind() == Ledger.Kind.SEEN && l.weight().decibans() >= NOTABLE);
     }
 
     /** What is there beside what leads, certainly enough: what to do about that is told all the same. */
     private static List<CasebookPage.Also> also(ConditionReport leader, Diagnosis diagnosis) {
         return diagnosis.reports().stream()
-                .filter(r -> r != leader && r.probability() >= Diagnosis.LEADS_FROM && (!r.condition().hazard() || speaks(r)))
+                .filter(r -> r != leader
+                        && r.probability() >= Diagnosis.LEADS_FROM
+                        && (!r.condition().hazard() || speaks(r)))
                 .sorted(Comparator.comparingDouble(ConditionReport::probability).reversed())
                 .limit(MOST_CAUSES)
-                .map(r -> new CasebookPage.Also(r.condition().name(), Formats.probability(r.probability()), r.remedy().now(), r.remedy().nextTime()))
+                .map(r -> new CasebookPage.Also(
+                        r.condition().name(),
+                        Formats.probability(r.probability()),
+                        r.remedy().now(),
+                        r.remedy().nextTime()))
                 .toList();
     }
 
@@ -161,11 +183,17 @@ class CasebookPages {
         return report.probability() >= ACTED_ON || report.probability() >= SHOWN && isTold(report);
     }
 
-    /** A bare rate is not news: of what is unlikely only hazards are told, and what something that was seen speaks for or against. */
+    /**
+     * A bare rate is not news: of what is unlikely only hazards are told, and what something that was seen speaks for
+     * or against.
+     */
     private static boolean isTold(ConditionReport report) {
         return report.condition().hazard()
                 || report.ledger().lines().stream()
-                        .anyMatch(l -> l.kind() != Ledger.Kind.FACT && l.kind() != Ledger.Kind.SILENCE && l.isExplained() && Math.abs(l.weight().decibans()) >= NOTABLE);
+                        .anyMatch(l -> l.kind() != Ledger.Kind.FACT
+                                && l.kind() != Ledger.Kind.SILENCE
+                                && l.isExplained()
+                                && Math.abs(l.weight().decibans()) >= NOTABLE);
     }
 
     /** What speaks for and against one condition, whether it is shown now or not; empty if there is none of this id. */
@@ -191,7 +219,9 @@ class CasebookPages {
                 LedgerLayout.draw(report.condition().name(), report.ledger(), formats),
                 LedgerLayout.shown(report.ledger()).stream()
                         .map(l -> new CasebookPage.Row(
-                                formats.phrase(l.words()), Formats.signed(l.weight().decibans(), 1), formats.phrase(l.reason())))
+                                formats.phrase(l.words()),
+                                Formats.signed(l.weight().decibans(), 1),
+                                formats.phrase(l.reason())))
                         .toList());
     }
 
@@ -200,7 +230,8 @@ class CasebookPages {
         if (!report.condition().equals(Conditions.LYE_HEAVY) || report.probability() < Diagnosis.HOLD_FROM) {
             return "";
         }
-        return "about " + formats.percent(excess.middle(), 1) + " too much, " + formats.percent(Share.fraction(excess.band().low()), 1) + " to "
+        return "about " + formats.percent(excess.middle(), 1) + " too much, "
+                + formats.percent(Share.fraction(excess.band().low()), 1) + " to "
                 + formats.percent(Share.fraction(excess.band().high()), 1);
     }
 
@@ -213,7 +244,9 @@ class CasebookPages {
         return diagnosis.evidence().stream()
                 .filter(e -> e.source() == source)
                 .map(e -> new CasebookPage.Seen(
-                        e.isPresent(), e.bars() > 1 ? e.words() + ", on " + e.bars() + " bars" : e.words(), Formats.duration(Duration.between(batch.log().begun(), e.at()))))
+                        e.isPresent(),
+                        e.bars() > 1 ? e.words() + ", on " + e.bars() + " bars" : e.words(),
+                        Formats.duration(Duration.between(batch.log().begun(), e.at()))))
                 .toList();
     }
 
@@ -221,7 +254,9 @@ class CasebookPages {
     private static List<CasebookPage.Note> notes(Batch batch) {
         return batch.log()
                 .of(Entry.Noted.class)
-                .map(n -> new CasebookPage.Note(n.entry().text(), Formats.duration(Duration.between(batch.log().begun(), n.at()))))
+                .map(n -> new CasebookPage.Note(
+                        n.entry().text(),
+                        Formats.duration(Duration.between(batch.log().begun(), n.at()))))
                 .toList();
     }
 
@@ -233,11 +268,14 @@ class CasebookPages {
         Map<Finding, Presence> known = known(casebook.examine(batch));
         return new CasebookPage.Guesses(
                 words.strip(),
-                FindingSearch.standard().guesses(words, MOST_GUESSES).stream().map(g -> choice(g.finding(), known)).toList());
+                FindingSearch.standard().guesses(words, MOST_GUESSES).stream()
+                        .map(g -> choice(g.finding(), known))
+                        .toList());
     }
 
     private static Map<Finding, Presence> known(Diagnosis diagnosis) {
-        return diagnosis.evidence().stream().collect(Collectors.toMap(Evidence::finding, Evidence::presence, (a, b) -> b));
+        return diagnosis.evidence().stream()
+                .collect(Collectors.toMap(Evidence::finding, Evidence::presence, (a, b) -> b));
     }
 
     private static CasebookPage.Choice choice(Finding finding, Map<Finding, Presence> known) {
@@ -290,14 +328,24 @@ class CasebookPages {
         String fat = rebatch.fat().name();
         boolean more = rebatch.mass().isPositive();
         String words = more
-                ? "Grate it, melt it with " + formats.mass(rebatch.mass()) + " of " + fat + " and " + formats.mass(rebatch.water()) + " of water."
-                : "Grate it and melt it with " + formats.mass(rebatch.water()) + " of water, until nothing hard is left.";
+                ? "Grate it, melt it with " + formats.mass(rebatch.mass()) + " of " + fat + " and "
+                        + formats.mass(rebatch.water()) + " of water."
+                : "Grate it and melt it with " + formats.mass(rebatch.water())
+                        + " of water, until nothing hard is left.";
         String becomes = more
-                ? "It then has a superfat of " + formats.percent(Share.fraction(rebatch.superfat().low()), 0) + " to "
-                        + formats.percent(Share.fraction(rebatch.superfat().high()), 0) + ", nine times out of ten. For part of the batch take as much less of both."
+                ? "It then has a superfat of "
+                        + formats.percent(Share.fraction(rebatch.superfat().low()), 0) + " to "
+                        + formats.percent(Share.fraction(rebatch.superfat().high()), 0)
+                        + ", nine times out of ten. For part of the batch take as much less of both."
                 : "It needs no more fat; for part of the batch take as much less water.";
         return new CasebookPage.Offer(
-                words, becomes, rebatch.fat().id(), fat, more ? formats.massInput(rebatch.mass()) + " " + formats.massUnit() : "", formats.massInput(rebatch.water()) + " " + formats.massUnit(), rebatch.tooMuch(),
+                words,
+                becomes,
+                rebatch.fat().id(),
+                fat,
+                more ? formats.massInput(rebatch.mass()) + " " + formats.massUnit() : "",
+                formats.massInput(rebatch.water()) + " " + formats.massUnit(),
+                rebatch.tooMuch(),
                 batch.facts(clock.instant()).wasPoured() ? "/rework?batch=" + batch.id() : "");
     }
 
@@ -306,23 +354,29 @@ class CasebookPages {
         String work = minutes < 60 ? "about " + minutes + " min" : "about " + minutes / 60 + " h";
         Duration early = next.delay().minus(next.finding().takes());
         String from = early.isZero() ? "" : ", in " + Formats.duration(early);
-        String answer = next.finding().takes().isZero() ? "" : ", the answer after " + Formats.duration(next.finding().takes());
+        String answer = next.finding().takes().isZero()
+                ? ""
+                : ", the answer after " + Formats.duration(next.finding().takes());
         return work + from + answer;
     }
 
     private static List<String> hinges(Hinges hinges) {
         List<String> told = new ArrayList<>();
         if (!hinges.restsOn().isEmpty()) {
-            String words = String.join("; or ", hinges.restsOn().stream().map(Evidence::words).toList());
+            String words = String.join(
+                    "; or ", hinges.restsOn().stream().map(Evidence::words).toList());
             told.add("Were this a mistake, it would be told otherwise: " + words + ".");
         }
-        hinges.odd().forEach(o -> told.add("These two do not go together, look again at both: " + o.finding().words() + "; " + o.with().words() + "."));
+        hinges.odd()
+                .forEach(o -> told.add("These two do not go together, look again at both: "
+                        + o.finding().words() + "; " + o.with().words() + "."));
         return told;
     }
 
     /** What is said where no look is offered, or the only use of one is to know how much fat a rebatch wants. */
     private static String noLook(Diagnosis diagnosis) {
-        boolean titrated = diagnosis.evidence().stream().anyMatch(e -> e.finding().equals(Findings.FREE_ALKALI));
+        boolean titrated =
+                diagnosis.evidence().stream().anyMatch(e -> e.finding().equals(Findings.FREE_ALKALI));
         if (!diagnosis.lookCouldFree()) {
             return "No single look would free this batch." + (titrated ? "" : " Titrate to size a rebatch.");
         }
@@ -330,7 +384,8 @@ class CasebookPages {
     }
 
     private static String verdict(Assessment assessment, Diagnosis diagnosis, ReleaseGate gate) {
-        if (diagnosis.verdict() == Diagnosis.Verdict.CALM && assessment.hold().filter(h -> h.kind() != Hold.Kind.BY_HAND).isEmpty()) {
+        if (diagnosis.verdict() == Diagnosis.Verdict.CALM
+                && assessment.hold().filter(h -> h.kind() != Hold.Kind.BY_HAND).isEmpty()) {
             String hazards = "Hazards together stand at " + most(diagnosis, diagnosis.anyHazard()) + ".";
             String calm = gate.isOpen() ? "No hazard. " : "Calm so far. ";
             return (assessment.isHeld() ? "Held, and now calm. " : calm) + hazards;
@@ -355,27 +410,39 @@ class CasebookPages {
         ConditionReport worst = CasebookService.worst(diagnosis);
         String stands = worst.condition().name() + " stands at " + most(diagnosis, worst.probability()) + ".";
         if (assessment.state() == Assessment.State.UNFIT) {
-            return diagnosis.unfit().map(u -> Character.toUpperCase(u.condition().name().charAt(0)) + u.condition().name().substring(1) + ". ").orElse("")
+            return diagnosis
+                            .unfit()
+                            .map(u -> Character.toUpperCase(u.condition().name().charAt(0))
+                                    + u.condition().name().substring(1) + ". ")
+                            .orElse("")
                     + "It burns nobody, and nobody should use it. Keep it apart from other bars.";
         }
         return switch (diagnosis.verdict()) {
-            case HOLD -> (diagnosis.isOpen() ? stands : "A sign of a hazard stands: see below.") + " Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty of"
-                    + " water and get help. The supplier's safety sheet and local rules come first.";
+            case HOLD ->
+                (diagnosis.isOpen() ? stands : "A sign of a hazard stands: see below.")
+                        + " Curing will not mend it. Gloves for handling; burns or a splash: rinse at once with plenty"
+                        + " of water and get help. The supplier's safety sheet and local rules come first.";
             case NOT_RULED_OUT -> diagnosis.isOpen() && speaks(worst) ? stands : notTested(assessment, formats);
-            case CALM -> gate.isOpen()
-                    ? assessment.isHeld() ? "It may be released, by a person, with a reason." : "What is left is cosmetic."
-                    : "Before it is released, what is open below is wanted.";
+            case CALM ->
+                gate.isOpen()
+                        ? assessment.isHeld()
+                                ? "It may be released, by a person, with a reason."
+                                : "What is left is cosmetic."
+                        : "Before it is released, what is open below is wanted.";
         };
     }
 
     /** Calmly, with its day. */
     private String notTested(Assessment assessment, Formats formats) {
         Instant now = clock.instant();
-        return "Nothing that was seen speaks for a hazard. " + assessment.dates().tasks().stream()
-                .filter(t -> t.kind() == Tasks.Kind.WASH_TEST && t.isOpen())
-                .findFirst()
-                .map(t -> t.due().isAfter(now) ? "Its first wash is due " + formats.day(t.due(), now) + "; gloves until then." : "Its first wash is due.")
-                .orElse("");
+        return "Nothing that was seen speaks for a hazard. "
+                + assessment.dates().tasks().stream()
+                        .filter(t -> t.kind() == Tasks.Kind.WASH_TEST && t.isOpen())
+                        .findFirst()
+                        .map(t -> t.due().isAfter(now)
+                                ? "Its first wash is due " + formats.day(t.due(), now) + "; gloves until then."
+                                : "Its first wash is due.")
+                        .orElse("");
     }
 
     private static List<CasebookPage.Explanation> causes(ConditionReport leader, Formats formats) {
@@ -387,7 +454,9 @@ class CasebookPages {
                         formats.phrase(c.words()),
                         formats.phrase(c.arithmetic()),
                         c.check().map(formats::phrase).orElse(""),
-                        c.probability().isPresent() ? Formats.probability(c.probability().getAsDouble()) : "")));
+                        c.probability().isPresent()
+                                ? Formats.probability(c.probability().getAsDouble())
+                                : "")));
         return causes;
     }
 
@@ -405,7 +474,8 @@ class CasebookPages {
     private static List<String> conclusions(Batch batch) {
         return batch.log()
                 .of(Entry.Concluded.class)
-                .map(c -> c.entry().condition().name() + (c.entry().words().isBlank() ? "" : ": " + c.entry().words()))
+                .map(c -> c.entry().condition().name()
+                        + (c.entry().words().isBlank() ? "" : ": " + c.entry().words()))
                 .toList();
     }
 }

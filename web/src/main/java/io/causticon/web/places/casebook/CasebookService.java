@@ -24,7 +24,9 @@ import java.util.Comparator;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
-/** Examines batches, holds those that could hurt somebody, and lets a maker release them when the hazard is ruled out. */
+/**
+ * Examines batches, holds those that could hurt somebody, and lets a maker release them when the hazard is ruled out.
+ */
 @Service
 public class CasebookService implements Judge {
 
@@ -34,7 +36,12 @@ public class CasebookService implements Judge {
     private final ShelfService shelf;
     private final Clock clock;
 
-    CasebookService(WorkshopExperience experience, BatchService batches, Assessments assessments, ShelfService shelf, Clock clock) {
+    CasebookService(
+            WorkshopExperience experience,
+            BatchService batches,
+            Assessments assessments,
+            ShelfService shelf,
+            Clock clock) {
         this.experience = experience;
         this.batches = batches;
         this.assessments = assessments;
@@ -85,11 +92,21 @@ public class CasebookService implements Judge {
     /** @throws ProblemsException with everything that is missing, looked at in the moment of the release itself */
     void release(BatchId id, String reason, String by, String key) {
         requireWords("reason", reason);
-        batches.logIf(id, this::requireOpenGate, List.of(new Entry.Released(reason.trim())), clock.instant(), by, key, Answers.NONE);
+        batches.logIf(
+                id,
+                this::requireOpenGate,
+                List.of(new Entry.Released(reason.trim())),
+                clock.instant(),
+                by,
+                key,
+                Answers.NONE);
     }
 
     private void requireOpenGate(Batch batch) {
-        ReleaseGate gate = assessments.of(batch).gate().orElseThrow(() -> ProblemsException.of("reason", ProblemKey.NOT_WORKED_OUT));
+        ReleaseGate gate = assessments
+                .of(batch)
+                .gate()
+                .orElseThrow(() -> ProblemsException.of("reason", ProblemKey.NOT_WORKED_OUT));
         List<ReleaseGate.Requirement> missing = gate.missing();
         if (!missing.isEmpty()) {
             throw new ProblemsException(missing.stream()
@@ -104,7 +121,12 @@ public class CasebookService implements Judge {
                 .findFirst()
                 .orElseThrow(() -> ProblemsException.of("condition", ProblemKey.NOT_A_CHOICE, condition))
                 .condition();
-        batches.log(id, List.of(new Entry.Concluded(new Named(found.id(), found.name()), words.trim())), clock.instant(), by, key);
+        batches.log(
+                id,
+                List.of(new Entry.Concluded(new Named(found.id(), found.name()), words.trim())),
+                clock.instant(),
+                by,
+                key);
     }
 
     private static void requireWords(String field, String text) {

@@ -37,29 +37,46 @@ class LearnedPages {
     LearnedPage page() {
         WorkshopExperience.Experience now = experience.now();
         Knowledge anywhere = experience.anywhere();
-        Map<String, Condition> conditions = anywhere.conditions().stream().collect(Collectors.toMap(Condition::id, Function.identity()));
-        Map<String, Finding> findings = anywhere.findings().stream().collect(Collectors.toMap(Finding::id, Function.identity()));
+        Map<String, Condition> conditions =
+                anywhere.conditions().stream().collect(Collectors.toMap(Condition::id, Function.identity()));
+        Map<String, Finding> findings =
+                anywhere.findings().stream().collect(Collectors.toMap(Finding::id, Function.identity()));
         WorkshopCounts counts = now.counts();
-        List<LearnedPage.Row> met = rows(counts.conditions(), c -> conditions.get(c).name(), c -> anywhere.rate(conditions.get(c)), c -> now.here().rate(conditions.get(c)), true);
+        List<LearnedPage.Row> met = rows(
+                counts.conditions(),
+                c -> conditions.get(c).name(),
+                c -> anywhere.rate(conditions.get(c)),
+                c -> now.here().rate(conditions.get(c)),
+                true);
         return new LearnedPage(
                 cases(now.cases(), conditions),
                 met,
                 rows(
                         counts.links(),
-                        p -> findings.get(p.finding()).words() + ", with " + conditions.get(p.condition()).name(),
+                        p -> findings.get(p.finding()).words() + ", with "
+                                + conditions.get(p.condition()).name(),
                         p -> anywhere.strength(p.finding(), p.condition()),
                         p -> now.here().strength(p.finding(), p.condition()),
                         false),
-                rows(counts.findings(), f -> findings.get(f).words(), f -> anywhere.leak(findings.get(f)), f -> now.here().leak(findings.get(f)), true),
-                (int) counts.conditions().values().stream().filter(c -> c.times() == 0).count(),
+                rows(
+                        counts.findings(),
+                        f -> findings.get(f).words(),
+                        f -> anywhere.leak(findings.get(f)),
+                        f -> now.here().leak(findings.get(f)),
+                        true),
+                (int) counts.conditions().values().stream()
+                        .filter(c -> c.times() == 0)
+                        .count(),
                 habit(now.habit()));
     }
 
     private static String habit(LoggingHabit habit) {
-        String told = "Of " + (habit.seen() + habit.absent()) + " looks that were told, " + habit.seen() + " found something.";
+        String told = "Of " + (habit.seen() + habit.absent()) + " looks that were told, " + habit.seen()
+                + " found something.";
         return habit.silenceShare() > 0
                 ? told + " This workshop tells what is odd: what it does not say of a bar that it had in hand weighs "
-                        + Math.round(100 * habit.silenceShare()) + " % of a look that found nothing. Of hazards silence says nothing."
+                        + Math.round(100 * habit.silenceShare())
+                        + " % of a look that found nothing. Of hazards silence says nothing."
                 : told + " Silence says nothing here: what is not told was not looked at.";
     }
 
@@ -67,7 +84,8 @@ class LearnedPages {
         return settled.entrySet().stream()
                 .filter(e -> !e.getValue().conditions().isEmpty())
                 .flatMap(e -> Guard.of("Batch " + e.getKey(), () -> batches.glance(e.getKey())).stream()
-                        .map(b -> new LearnedPage.Case(e.getKey().toString(), b.name(), names(e.getValue(), conditions))))
+                        .map(b ->
+                                new LearnedPage.Case(e.getKey().toString(), b.name(), names(e.getValue(), conditions))))
                 .sorted(Comparator.comparing(LearnedPage.Case::name))
                 .limit(MOST_CASES)
                 .toList();
@@ -82,11 +100,18 @@ class LearnedPages {
     }
 
     private static <K> List<LearnedPage.Row> rows(
-            Map<K, Count> counts, Function<K, String> words, Function<K, Double> anywhere, Function<K, Double> here, boolean onlyMet) {
+            Map<K, Count> counts,
+            Function<K, String> words,
+            Function<K, Double> anywhere,
+            Function<K, Double> here,
+            boolean onlyMet) {
         return counts.entrySet().stream()
                 .filter(e -> !onlyMet || e.getValue().times() > 0)
-                .sorted(Comparator.comparing((Map.Entry<K, Count> e) -> -e.getValue().times()).thenComparing(e -> words.apply(e.getKey())))
-                .map(e -> row(words.apply(e.getKey()), e.getValue(), anywhere.apply(e.getKey()), here.apply(e.getKey())))
+                .sorted(Comparator.comparing(
+                                (Map.Entry<K, Count> e) -> -e.getValue().times())
+                        .thenComparing(e -> words.apply(e.getKey())))
+                .map(e ->
+                        row(words.apply(e.getKey()), e.getValue(), anywhere.apply(e.getKey()), here.apply(e.getKey())))
                 .toList();
     }
 

@@ -26,7 +26,8 @@ public final class LedgerLayout {
         return ledger.lines().stream()
                 .filter(l -> Math.abs(l.weight().decibans()) >= SMALL
                         || l.kind() == Ledger.Kind.DOES_NOT_CLEAR && l.isExplained())
-                .sorted((a, b) -> Double.compare(b.weight().decibans(), a.weight().decibans()))
+                .sorted((a, b) ->
+                        Double.compare(b.weight().decibans(), a.weight().decibans()))
                 .toList();
     }
 

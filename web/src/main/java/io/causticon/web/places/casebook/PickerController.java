@@ -52,7 +52,12 @@ class PickerController {
 
     /** What was typed and touched on the page. */
     record Look(
-            @Nullable String where, @Nullable String find, @Nullable String finding, @Nullable Presence presence, @Nullable String at, @Nullable String bars) {
+            @Nullable String where,
+            @Nullable String find,
+            @Nullable String finding,
+            @Nullable Presence presence,
+            @Nullable String at,
+            @Nullable String bars) {
 
         String words() {
             return Findings.find(TypedWords.of(finding)).map(Finding::words).orElse("");
@@ -60,7 +65,11 @@ class PickerController {
 
         PickerPages.Touched touched(Map<String, String> answers) {
             return new PickerPages.Touched(
-                    TypedWords.of(where), TypedWords.bounded(find), TypedWords.of(finding), presence == null ? Presence.SEEN : presence, answers);
+                    TypedWords.of(where),
+                    TypedWords.bounded(find),
+                    TypedWords.of(finding),
+                    presence == null ? Presence.SEEN : presence,
+                    answers);
         }
     }
 

@@ -15,7 +15,14 @@ import org.jspecify.annotations.Nullable;
  * @param tiles what can be seen there
  * @param chosen what was touched of them; null for nothing yet
  */
-record PickerPage(String id, String name, String age, String where, List<Place> places, List<Tile> tiles, @Nullable Chosen chosen) {
+record PickerPage(
+        String id,
+        String name,
+        String age,
+        String where,
+        List<Place> places,
+        List<Tile> tiles,
+        @Nullable Chosen chosen) {
 
     /**
      * One place.
@@ -62,6 +69,10 @@ record PickerPage(String id, String name, String age, String where, List<Place> 
 
     /** Above the pictures. */
     public String heading() {
-        return places.stream().filter(Place::here).map(p -> "Look: " + p.words()).findFirst().orElse("What is it like");
+        return places.stream()
+                .filter(Place::here)
+                .map(p -> "Look: " + p.words())
+                .findFirst()
+                .orElse("What is it like");
     }
 }

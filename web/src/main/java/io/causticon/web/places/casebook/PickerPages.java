@@ -44,16 +44,24 @@ class PickerPages {
     record Touched(String where, String find, String finding, Presence presence, Map<String, String> answers) {}
 
     PickerPage page(Batch batch, Touched touched) {
-        Optional<Pictures.Where> where = Arrays.stream(Pictures.Where.values()).filter(w -> w.name().equals(touched.where())).findFirst();
-        Map<Finding, Presence> known = casebook.examine(batch).evidence().stream().collect(Collectors.toMap(Evidence::finding, Evidence::presence, (a, b) -> b));
+        Optional<Pictures.Where> where = Arrays.stream(Pictures.Where.values())
+                .filter(w -> w.name().equals(touched.where()))
+                .findFirst();
+        Map<Finding, Presence> known = casebook.examine(batch).evidence().stream()
+                .collect(Collectors.toMap(Evidence::finding, Evidence::presence, (a, b) -> b));
         Optional<Finding> chosen = Findings.find(touched.finding());
         return new PickerPage(
                 batch.id().toString(),
                 batch.name(),
                 Formats.duration(batch.log().ageAt(clock.instant())) + " old",
                 where.map(Enum::name).orElse(""),
-                Arrays.stream(Pictures.Where.values()).map(w -> new PickerPage.Place(w.name(), w.words(), where.filter(w::equals).isPresent())).toList(),
-                shown(where, touched.find()).map(f -> tile(f, chosen, touched.presence(), known.get(f))).toList(),
+                Arrays.stream(Pictures.Where.values())
+                        .map(w -> new PickerPage.Place(
+                                w.name(), w.words(), where.filter(w::equals).isPresent()))
+                        .toList(),
+                shown(where, touched.find())
+                        .map(f -> tile(f, chosen, touched.presence(), known.get(f)))
+                        .toList(),
                 chosen.map(f -> chosen(f, touched, batch)).orElse(null));
     }
 
@@ -62,14 +70,17 @@ class PickerPages {
         if (!find.isBlank()) {
             return FindingSearch.standard().guesses(find, MOST_GUESSES).stream().map(g -> g.finding());
         }
-        return Findings.ALL.stream().filter(f -> where.isEmpty() || Pictures.of(f).where() == where.get());
+        return Findings.ALL.stream()
+                .filter(f -> where.isEmpty() || Pictures.of(f).where() == where.get());
     }
 
-    private static PickerPage.Tile tile(Finding finding, Optional<Finding> chosen, Presence presence, @Nullable Presence known) {
+    private static PickerPage.Tile tile(
+            Finding finding, Optional<Finding> chosen, Presence presence, @Nullable Presence known) {
         boolean here = chosen.filter(finding::equals).isPresent();
         String next = here && presence == Presence.SEEN ? Presence.LOOKED_AND_ABSENT.name() : Presence.SEEN.name();
         String said = known == null ? "" : known == Presence.SEEN ? "seen" : "looked: " + finding.absent();
-        return new PickerPage.Tile(finding.id(), finding.words(), Pictures.of(finding).drawing(), here ? presence.name() : "", next, said);
+        return new PickerPage.Tile(
+                finding.id(), finding.words(), Pictures.of(finding).drawing(), here ? presence.name() : "", next, said);
     }
 
     private PickerPage.Chosen chosen(Finding finding, Touched touched, Batch batch) {
@@ -82,10 +93,15 @@ class PickerPages {
                 finding.look(),
                 seen,
                 age.compareTo(finding.from()) < 0 ? "from day " + days + " on" : "",
-                seen ? Pictures.of(finding).asks().stream().map(f -> asked(f, touched.answers())).toList() : List.of());
+                seen
+                        ? Pictures.of(finding).asks().stream()
+                                .map(f -> asked(f, touched.answers()))
+                                .toList()
+                        : List.of());
     }
 
     private static PickerPage.Asked asked(Finding finding, Map<String, String> answers) {
-        return new PickerPage.Asked(finding.id(), finding.words(), finding.absent(), answers.getOrDefault(finding.id(), ""));
+        return new PickerPage.Asked(
+                finding.id(), finding.words(), finding.absent(), answers.getOrDefault(finding.id(), ""));
     }
 }

@@ -16,8 +16,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * What each finding looks like, drawn: a thing (a bar, a cut face, a pot) and marks on it. {@code pictures.csv} says which marks, {@code strokes.csv}
- * how things and marks are drawn.
+ * What each finding looks like, drawn: a thing (a bar, a cut face, a pot) and marks on it. {@code pictures.csv} says
+ * which marks, {@code strokes.csv} how things and marks are drawn.
  */
 final class Pictures {
 
@@ -62,10 +62,12 @@ final class Pictures {
     record Picture(Where where, Drawing drawing, List<Finding> asks) {}
 
     private Pictures() {
-        Map<String, List<CSVRecord>> strokes = table("strokes.csv").stream().collect(Collectors.groupingBy(r -> r.get("kind") + " " + r.get("name")));
+        Map<String, List<CSVRecord>> strokes =
+                table("strokes.csv").stream().collect(Collectors.groupingBy(r -> r.get("kind") + " " + r.get("name")));
         for (CSVRecord row : table("pictures.csv")) {
             Finding finding = finding(row.get("finding"));
-            List<Finding> asks = words(row.get("asks")).stream().map(Pictures::finding).toList();
+            List<Finding> asks =
+                    words(row.get("asks")).stream().map(Pictures::finding).toList();
             Drawing.Builder drawing = Drawing.sized(WIDTH, HEIGHT, finding.words());
             of(strokes, "base " + row.get("base")).forEach(s -> drawing.path(s.get("data"), "pic-" + s.get("style")));
             words(row.get("marks")).forEach(m -> mark(drawing, m.split(":"), row.get("base"), strokes));
@@ -82,8 +84,11 @@ final class Pictures {
         return ALL.pictures.get(finding.id());
     }
 
-    /** A mark is a line of its own for its place, or a stamp at each point of the place; words stand beside the thing. */
-    private static void mark(Drawing.Builder drawing, String[] mark, String base, Map<String, List<CSVRecord>> strokes) {
+    /**
+     * A mark is a line of its own for its place, or a stamp at each point of the place; words stand beside the thing.
+     */
+    private static void mark(
+            Drawing.Builder drawing, String[] mark, String base, Map<String, List<CSVRecord>> strokes) {
         String tone = mark.length > 2 ? " pic-of-" + mark[2] : "";
         if (mark[0].equals("words")) {
             drawing.textMiddle(WIDTH - 26, HEIGHT / 2 - 4, mark[1].replace('_', ' '), "pic-words");
@@ -95,7 +100,8 @@ final class Pictures {
             return;
         }
         CSVRecord stamp = of(strokes, "stamp " + mark[0]).get(0);
-        for (String point : words(of(strokes, "points " + base + "/" + mark[1]).get(0).get("data"))) {
+        for (String point :
+                words(of(strokes, "points " + base + "/" + mark[1]).get(0).get("data"))) {
             drawing.path("M" + point.replace(':', ' ') + stamp.get("data"), "pic-" + stamp.get("style") + tone);
         }
     }
@@ -114,7 +120,13 @@ final class Pictures {
 
     private static List<CSVRecord> table(String name) {
         try (Reader in = new InputStreamReader(Pictures.class.getResourceAsStream(name), StandardCharsets.UTF_8)) {
-            return CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(in).getRecords();
+            return CSVFormat.RFC4180
+                    .builder()
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .get()
+                    .parse(in)
+                    .getRecords();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

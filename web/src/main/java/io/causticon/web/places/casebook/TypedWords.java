@@ -33,6 +33,7 @@ final class TypedWords {
         if (of(id).isBlank()) {
             throw ProblemsException.of("finding", ProblemKey.MISSING);
         }
-        return Findings.find(of(id)).orElseThrow(() -> ProblemsException.of("finding", ProblemKey.NOT_A_CHOICE, of(id)));
+        return Findings.find(of(id))
+                .orElseThrow(() -> ProblemsException.of("finding", ProblemKey.NOT_A_CHOICE, of(id)));
     }
 }

@@ -34,7 +34,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** A batch after the cut: weighing and testing its bars. Whatever is answered becomes a line of the log, read like any other. */
+/**
+ * A batch after the cut: weighing and testing its bars. Whatever is answered becomes a line of the log, read like any
+ * other.
+ */
 @Controller
 @RequestMapping("/batch/{id}/cure")
 class CureController {
@@ -44,7 +47,8 @@ class CureController {
     private static final String TEST = "test";
     private static final String WENT = "went";
     private static final String STAND = "stand";
-    private static final List<Class<?>> STANDS = List.of(Entry.BarsStand.class, Entry.HumidityRead.class, Entry.ToCure.class);
+    private static final List<Class<?>> STANDS =
+            List.of(Entry.BarsStand.class, Entry.HumidityRead.class, Entry.ToCure.class);
 
     /** With one comma or point, as it is read everywhere. */
     private static final Pattern NUMBER = Pattern.compile("\\d{1,6}(?:[.,]\\d{1,4})?");
@@ -56,7 +60,12 @@ class CureController {
 
     /** How an acid is said in a line; the strength stands within. */
     private static final Map<String, String> ACIDS = Map.of(
-            "standard", "ml of {strength} N", CITRIC, "g of {strength} % citric", "monohydrate", "g of {strength} % citric monohydrate");
+            "standard",
+            "ml of {strength} N",
+            CITRIC,
+            "g of {strength} % citric",
+            "monohydrate",
+            "g of {strength} % citric monohydrate");
 
     private final BatchService batches;
     private final CurePages pages;
@@ -84,13 +93,23 @@ class CureController {
 
     /** One bar was weighed. */
     @PostMapping("/weigh")
-    String weigh(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String weigh(
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam Map<String, String> typed,
+            @RequestParam String key) {
         return log(new BatchId(id), model, maker, typed, typed.getOrDefault("bar", ""), BAR, key);
     }
 
     /** A test was done: its answer at a tap, or the numbers that came of it; on which bar. */
     @PostMapping("/test")
-    String test(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String test(
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam Map<String, String> typed,
+            @RequestParam String key) {
         BarTest test = BarTest.called(typed.getOrDefault("test", ""));
         String line = typed.getOrDefault("answer", "");
         boolean known = test.answers().stream().anyMatch(a -> a.line().equals(line));
@@ -107,7 +126,12 @@ class CureController {
 
     /** Bars left the rack: how many or which, where to, to whom. */
     @PostMapping("/went")
-    String went(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String went(
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam Map<String, String> typed,
+            @RequestParam String key) {
         String where = WHERE.contains(typed.getOrDefault("where", "")) ? typed.get("where") : WHERE.get(0);
         String bars = typed.getOrDefault("bars", "").trim();
         String to = typed.getOrDefault("to", "").trim();
@@ -117,15 +141,23 @@ class CureController {
 
     /** How the bars stand, how damp the air is, or how long they are to cure. */
     @PostMapping("/stand")
-    String stand(@PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key) {
+    String stand(
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam Map<String, String> typed,
+            @RequestParam String key) {
         String field = typed.containsKey("weeks") ? "weeks" : "humidity";
         String number = typed.getOrDefault(field, "").trim();
         if (!typed.containsKey(STAND) && !NUMBER.matcher(number).matches()) {
-            List<Problem> problems = List.of(new Problem(number.isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_NUMBER, field, List.of(number)));
+            List<Problem> problems = List.of(new Problem(
+                    number.isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_NUMBER, field, List.of(number)));
             model.addAttribute(STAND + "Problem", logbook.problem(problems, maker));
             return show(new BatchId(id), model, maker, "", new TreeMap<>(typed));
         }
-        String line = typed.containsKey(STAND) ? typed.get(STAND) : "weeks".equals(field) ? "cure " + number + " weeks" : "humidity " + number;
+        String line = typed.containsKey(STAND)
+                ? typed.get(STAND)
+                : "weeks".equals(field) ? "cure " + number + " weeks" : "humidity " + number;
         return log(new BatchId(id), model, maker, typed, line, STAND, key);
     }
 
@@ -143,7 +175,15 @@ class CureController {
         try {
             Bars of = logbook.bars(batch, "of", typed.getOrDefault("of", ""), maker);
             String name = photo.getOriginalFilename() == null ? "" : photo.getOriginalFilename();
-            logbook.log(batch, new Entry.PhotoTaken(photos.keep(batch, name, photo.getBytes()), typed.getOrDefault("caption", "").trim(), of), "", maker, key);
+            logbook.log(
+                    batch,
+                    new Entry.PhotoTaken(
+                            photos.keep(batch, name, photo.getBytes()),
+                            typed.getOrDefault("caption", "").trim(),
+                            of),
+                    "",
+                    maker,
+                    key);
             return "redirect:/batch/" + id + "/cure#pictures";
         } catch (ProblemsException e) {
             model.addAttribute("pictureProblem", logbook.problem(e.problems(), maker));
@@ -153,13 +193,16 @@ class CureController {
 
     /** @throws ProblemsException if what is typed is no number: "12 December" is no titration of twelve per cent */
     private static String numbers(BarTest test, Map<String, String> typed) {
-        String line = test.line().replace("{acid}", ACIDS.getOrDefault(typed.getOrDefault("acid", ""), ACIDS.get("standard")));
+        String line = test.line()
+                .replace("{acid}", ACIDS.getOrDefault(typed.getOrDefault("acid", ""), ACIDS.get("standard")));
         Problems problems = new Problems();
         for (BarTest.Blank blank : test.blanks()) {
             String number = typed.getOrDefault(blank.name(), "").trim();
             if (number.isEmpty()) {
                 problems.add(blank.name(), ProblemKey.NO_NUMBER, blank.words());
-            } else if (!(test == BarTest.WATER ? HARDNESS : NUMBER).matcher(number).matches()) {
+            } else if (!(test == BarTest.WATER ? HARDNESS : NUMBER)
+                    .matcher(number)
+                    .matches()) {
                 problems.add(blank.name(), ProblemKey.NOT_A_NUMBER, number);
             } else {
                 line = line.replace("{" + blank.name() + "}", number);
@@ -169,7 +212,8 @@ class CureController {
         return line;
     }
 
-    private String log(BatchId id, Model model, Maker maker, Map<String, String> typed, String line, String part, String key) {
+    private String log(
+            BatchId id, Model model, Maker maker, Map<String, String> typed, String line, String part, String key) {
         try {
             logbook.log(id, understood(id, typed, line, part, maker), Duration.ZERO, maker, key, Optional::empty);
             return "redirect:/batch/" + id + "/cure";
@@ -188,12 +232,16 @@ class CureController {
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
-        boolean fits = reading.entries().size() == 1 && reading.at().isEmpty() && switch (part) {
-            case BAR -> reading.entries().get(0) instanceof Entry.BarWeighed;
-            case WENT -> reading.entries().get(0) instanceof Entry.BarsWent;
-            case STAND -> STANDS.stream().anyMatch(k -> k.isInstance(reading.entries().get(0)));
-            default -> EntryKinds.of(reading.entries().get(0)).tells() == Tells.TESTS;
-        };
+        boolean fits = reading.entries().size() == 1
+                && reading.at().isEmpty()
+                && switch (part) {
+                    case BAR -> reading.entries().get(0) instanceof Entry.BarWeighed;
+                    case WENT -> reading.entries().get(0) instanceof Entry.BarsWent;
+                    case STAND ->
+                        STANDS.stream()
+                                .anyMatch(k -> k.isInstance(reading.entries().get(0)));
+                    default -> EntryKinds.of(reading.entries().get(0)).tells() == Tells.TESTS;
+                };
         if (!fits) {
             throw ProblemsException.of("quick", ProblemKey.NOT_UNDERSTOOD_HERE, line);
         }

@@ -71,7 +71,15 @@ record CurePage(
     record BarRow(String name, String fresh, String now, String lost, String seen) {}
 
     /** A test, guided. */
-    record Guide(String name, String title, String minutes, String worth, List<String> steps, List<Tap> taps, List<Field> fields, boolean acid) {}
+    record Guide(
+            String name,
+            String title,
+            String minutes,
+            String worth,
+            List<String> steps,
+            List<Tap> taps,
+            List<Field> fields,
+            boolean acid) {}
 
     /** An answer at a tap. */
     record Tap(String words, String line, boolean alarming) {}

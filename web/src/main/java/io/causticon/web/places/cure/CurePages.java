@@ -56,8 +56,10 @@ class CurePages {
     private static final int MOST_SEEN = 3;
     private static final int MOST_DATES = 6;
 
-    private static final List<CurePage.Tap> STANDINGS =
-            Stream.of("apart on a rack", "apart on a board", "close together", "wrapped").map(w -> new CurePage.Tap(w, "bars " + w, false)).toList();
+    private static final List<CurePage.Tap> STANDINGS = Stream.of(
+                    "apart on a rack", "apart on a board", "close together", "wrapped")
+            .map(w -> new CurePage.Tap(w, "bars " + w, false))
+            .toList();
 
     private final Assessments assessments;
     private final ShelfService shelf;
@@ -74,13 +76,18 @@ class CurePages {
         Instant now = clock.instant();
         Formats formats = maker.formats();
         Assessment assessment = assessments.of(batch);
-        List<ReleaseGate.Requirement> wanted = assessment.gate().map(ReleaseGate::requirements).orElse(List.of());
-        NextTest next = assessment.examined()
+        List<ReleaseGate.Requirement> wanted =
+                assessment.gate().map(ReleaseGate::requirements).orElse(List.of());
+        NextTest next = assessment
+                .examined()
                 .map(e -> NextTest.of(batch.facts(now), e.worst(), e.gate()))
-                .orElseGet(() -> NextTest.none(Phrase.of(assessment.isHeld() ? assessment.state().words() : "it is not poured yet")));
+                .orElseGet(() -> NextTest.none(
+                        Phrase.of(assessment.isHeld() ? assessment.state().words() : "it is not poured yet")));
         RoadWords road = RoadWords.of(assessment.examined().flatMap(e -> assessments.road(batch, e)), formats, now);
         // What is looked at first is told first: the test that the page guides through comes behind it.
-        Optional<RoadWords.Step> look = road.opens() && !next.keptFromSkin() ? road.steps().stream().findFirst().filter(s -> s.isLook()) : Optional.empty();
+        Optional<RoadWords.Step> look = road.opens() && !next.keptFromSkin()
+                ? road.steps().stream().findFirst().filter(s -> s.isLook())
+                : Optional.empty();
         BarTest shown = asked.isBlank() ? next.test().orElse(BarTest.WASH) : BarTest.called(asked);
         Readiness readiness = Readiness.of(batch.plan(), batch.log());
         BarStock stock = BarStock.of(batch.log());
@@ -88,7 +95,8 @@ class CurePages {
         return new CurePage(
                 batch.id().toString(),
                 batch.name(),
-                Formats.duration(batch.log().ageAt(now)) + " old, " + assessment.state().words(),
+                Formats.duration(batch.log().ageAt(now)) + " old, "
+                        + assessment.state().words(),
                 assessment.isHeld(),
                 assessment.state() == Assessment.State.UNFIT,
                 sentence(assessment.hold().map(Hold::because).orElse("")).replaceFirst("\\.$", ""),
@@ -98,16 +106,23 @@ class CurePages {
                 readiness.drying().told().stream().map(t -> formats.sentence(t)).toList(),
                 bars(batch, readiness.drying(), formats),
                 "bar " + nextBar(readiness.drying()) + "  " + formats.mass(Mass.grams(TYPICAL_BAR)),
-                look.map(l -> "Look first").orElseGet(() -> next.test().map(BarTest::title).orElse("Nothing to test today")),
+                look.map(l -> "Look first")
+                        .orElseGet(() -> next.test().map(BarTest::title).orElse("Nothing to test today")),
                 look.map(RoadWords.Step::words).orElseGet(() -> sentence(formats.phrase(next.why()))),
                 guide(shown),
                 shown.isOnSkin() && next.keptFromSkin(),
-                Arrays.stream(BarTest.values()).map(t -> new CurePage.Other(name(t), t.title(), t == shown)).toList(),
-                wanted.stream().map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words()))).toList(),
+                Arrays.stream(BarTest.values())
+                        .map(t -> new CurePage.Other(name(t), t.title(), t == shown))
+                        .toList(),
+                wanted.stream()
+                        .map(r -> new CurePage.Wanted(r.isMet(), formats.phrase(r.words())))
+                        .toList(),
                 assessment.mayBeReleased(),
                 road,
                 dates(assessment, formats, now),
-                stock.apart().stream().map(a -> EntryWords.of(a, batch.names(), formats).text()).toList(),
+                stock.apart().stream()
+                        .map(a -> EntryWords.of(a, batch.names(), formats).text())
+                        .toList(),
                 stock.cut() == 0 ? "" : stock(stock),
                 went(batch, formats),
                 air(batch, formats),
@@ -131,31 +146,44 @@ class CurePages {
         }
         Staleness stale = told.get();
         List<String> keeps = new ArrayList<>();
-        keeps.add(Staleness.isSeen(batch.log())
-                ? "Stale spots or their smell were seen."
-                : (stale.from().isAfter(now) ? "Stale spots are hardly to be expected before " : "Stale spots may come since ") + formats.month(stale.from())
-                        + "; in half of such bars by " + formats.month(stale.likely()) + ", in nine of ten by " + formats.month(stale.to()) + ".");
+        keeps.add(
+                Staleness.isSeen(batch.log())
+                        ? "Stale spots or their smell were seen."
+                        : (stale.from().isAfter(now)
+                                        ? "Stale spots are hardly to be expected before "
+                                        : "Stale spots may come since ")
+                                + formats.month(stale.from()) + "; in half of such bars by "
+                                + formats.month(stale.likely()) + ", in nine of ten by " + formats.month(stale.to())
+                                + ".");
         if (!stale.because().isEmpty()) {
             keeps.add(sentence(stale.because().stream().map(formats::phrase).collect(Collectors.joining(", "))));
         }
-        Set<String> past = shelf.pantry().lotsPastUse(LocalDate.ofInstant(batch.log().begun(), formats.zone()));
+        Set<String> past =
+                shelf.pantry().lotsPastUse(LocalDate.ofInstant(batch.log().begun(), formats.zone()));
         batch.plan().formula().fats().stream()
                 .filter(f -> f.lot() != null && past.contains(f.lot()))
-                .forEach(f -> keeps.add(f.fat().name() + " " + f.lot() + " was past its date when it went in: look sooner."));
+                .forEach(f ->
+                        keeps.add(f.fat().name() + " " + f.lot() + " was past its date when it went in: look sooner."));
         return keeps;
     }
 
     /** Pictures of each bar, of each portion and of the batch, where there are some. */
     private static List<CurePage.Face> faces(Batch batch) {
         Map<String, List<CurePage.Shot>> faces = new TreeMap<>();
-        for (BatchLog.Timed<Entry.PhotoTaken> taken : batch.log().of(Entry.PhotoTaken.class).toList()) {
+        for (BatchLog.Timed<Entry.PhotoTaken> taken :
+                batch.log().of(Entry.PhotoTaken.class).toList()) {
             Entry.PhotoTaken photo = taken.entry();
             String age = Formats.duration(Duration.between(batch.log().begun(), taken.at()));
             List<String> labels = photo.on() == null ? List.of("") : labels(photo);
-            labels.forEach(label -> faces.computeIfAbsent(label, l -> new ArrayList<>()).add(new CurePage.Shot(photo.photo(), age, photo.caption())));
+            labels.forEach(label -> faces.computeIfAbsent(label, l -> new ArrayList<>())
+                    .add(new CurePage.Shot(photo.photo(), age, photo.caption())));
         }
         return faces.entrySet().stream()
-                .map(f -> new CurePage.Face(f.getKey().isEmpty() ? "The batch" : Character.isDigit(f.getKey().charAt(0)) ? "Bar " + f.getKey() : "A bar " + f.getKey(), f.getValue()))
+                .map(f -> new CurePage.Face(
+                        f.getKey().isEmpty()
+                                ? "The batch"
+                                : Character.isDigit(f.getKey().charAt(0)) ? "Bar " + f.getKey() : "A bar " + f.getKey(),
+                        f.getValue()))
                 .limit(MOST_BARS)
                 .toList();
     }
@@ -173,7 +201,13 @@ class CurePages {
         List<CurePage.Date> went = new ArrayList<>();
         for (LoggedEntry line : batch.log().entries()) {
             if (line.entry() instanceof Entry.BarsWent) {
-                went.add(0, new CurePage.Date(EntryWords.of(line.entry(), batch.names(), formats).text(), formats.date(line.at()), true));
+                went.add(
+                        0,
+                        new CurePage.Date(
+                                EntryWords.of(line.entry(), batch.names(), formats)
+                                        .text(),
+                                formats.date(line.at()),
+                                true));
             }
         }
         return went;
@@ -190,8 +224,12 @@ class CurePages {
                 test.minutes() + " min",
                 test.worth(),
                 test.steps(),
-                test.answers().stream().map(a -> new CurePage.Tap(a.words(), a.line(), a.isAlarming())).toList(),
-                test.blanks().stream().map(b -> new CurePage.Field(b.name(), b.words(), b.example())).toList(),
+                test.answers().stream()
+                        .map(a -> new CurePage.Tap(a.words(), a.line(), a.isAlarming()))
+                        .toList(),
+                test.blanks().stream()
+                        .map(b -> new CurePage.Field(b.name(), b.words(), b.example()))
+                        .toList(),
                 test == BarTest.TITRATE);
     }
 
@@ -200,20 +238,26 @@ class CurePages {
         if (assessment.isHeld()) {
             return sentence(assessment.state().words()).replaceFirst("\\.$", "");
         }
-        return readiness.ready().isAfter(now) ? "Ready about " + formats.longDay(readiness.ready(), now)
+        return readiness.ready().isAfter(now)
+                ? "Ready about " + formats.longDay(readiness.ready(), now)
                 : "Old enough, and dry as far as it was weighed, since " + formats.day(readiness.ready(), now);
     }
 
     private static String band(Readiness readiness, Formats formats, Instant now) {
         double below = readiness.drying().dryBelowAWeekShare();
-        String rule = "dry is less than " + Formats.number(100 * below, below < Drying.DRY_BELOW_A_WEEK ? 2 : 1) + " % a week"
-                + (readiness.drying().isCovered() ? ", as closely as they stand" : "")
-                + (readiness.drying().isInDampAir() ? ", in air so damp" : "");
+        String rule =
+                "dry is less than " + Formats.number(100 * below, below < Drying.DRY_BELOW_A_WEEK ? 2 : 1) + " % a week"
+                        + (readiness.drying().isCovered() ? ", as closely as they stand" : "")
+                        + (readiness.drying().isInDampAir() ? ", in air so damp" : "");
         if (!readiness.isWeighed()) {
-            return "the least for its kind; weighings move it. By water and air alone dry about " + formats.day(readiness.dry(), now) + "; " + rule;
+            return "the least for its kind; weighings move it. By water and air alone dry about "
+                    + formats.day(readiness.dry(), now) + "; " + rule;
         }
-        return formats.day(readiness.readyBand().get(0), now) + " to " + formats.day(readiness.readyBand().get(1), now) + "; " + rule
-                + (readiness.dry().isAfter(readiness.oldEnough()) ? "" : ", and its kind wants until " + formats.day(readiness.oldEnough(), now));
+        return formats.day(readiness.readyBand().get(0), now) + " to "
+                + formats.day(readiness.readyBand().get(1), now) + "; " + rule
+                + (readiness.dry().isAfter(readiness.oldEnough())
+                        ? ""
+                        : ", and its kind wants until " + formats.day(readiness.oldEnough(), now));
     }
 
     /** The number after the highest that was weighed today is the likeliest to come. */
@@ -225,10 +269,15 @@ class CurePages {
         Map<String, List<LoggedEntry>> each = new LinkedHashMap<>();
         for (LoggedEntry line : batch.log().entries()) {
             if (EntryKinds.of(line.entry()).tells() == Tells.TESTS) {
-                labels(line.entry()).forEach(label -> each.computeIfAbsent(label, l -> new ArrayList<>()).add(line));
+                labels(line.entry())
+                        .forEach(label -> each.computeIfAbsent(label, l -> new ArrayList<>())
+                                .add(line));
             }
         }
-        return each.entrySet().stream().limit(MOST_BARS).map(e -> row(e.getKey(), e.getValue(), drying, batch, formats)).toList();
+        return each.entrySet().stream()
+                .limit(MOST_BARS)
+                .map(e -> row(e.getKey(), e.getValue(), drying, batch, formats))
+                .toList();
     }
 
     /** What the bars of a line are called; several stand for themselves. */
@@ -238,28 +287,39 @@ class CurePages {
             return entry instanceof Entry.BarWeighed ? List.of("") : List.of();
         }
         if (on.numbers().size() > 1) {
-            return on.numbers().stream().map(n -> Bars.label(Bars.numbered(n).of(on.portion()))).toList();
+            return on.numbers().stream()
+                    .map(n -> Bars.label(Bars.numbered(n).of(on.portion())))
+                    .toList();
         }
         String label = Bars.label(on);
         return label.isEmpty() ? List.of() : List.of(label);
     }
 
-    private static CurePage.BarRow row(String label, List<LoggedEntry> lines, Drying drying, Batch batch, Formats formats) {
+    private static CurePage.BarRow row(
+            String label, List<LoggedEntry> lines, Drying drying, Batch batch, Formats formats) {
         Optional<Double> fresh = drying.freshGrams(label);
         Optional<Mass> last = lines.stream()
                 .map(LoggedEntry::entry)
                 .filter(Entry.BarWeighed.class::isInstance)
                 .map(e -> ((Entry.BarWeighed) e).mass())
                 .reduce((a, b) -> b);
-        String lost = fresh.isPresent() && last.isPresent() ? Formats.number(100 * (1 - last.get().grams() / fresh.get()), 1) + " %" : "";
+        String lost = fresh.isPresent() && last.isPresent()
+                ? Formats.number(100 * (1 - last.get().grams() / fresh.get()), 1) + " %"
+                : "";
         String seen = lines.stream()
                 .filter(l -> !(l.entry() instanceof Entry.BarWeighed))
                 .sorted((a, b) -> b.at().compareTo(a.at()))
                 .limit(MOST_SEEN)
-                .map(l -> EntryWords.of(l.entry(), batch.names(), formats).text().replaceFirst(" on bars? .*$", "").replaceFirst(" on 1 bar of .*$", "")
-                        + ", day " + Duration.between(batch.log().begun(), l.at()).toDays())
+                .map(l -> EntryWords.of(l.entry(), batch.names(), formats)
+                                .text()
+                                .replaceFirst(" on bars? .*$", "")
+                                .replaceFirst(" on 1 bar of .*$", "")
+                        + ", day "
+                        + Duration.between(batch.log().begun(), l.at()).toDays())
                 .collect(Collectors.joining("; "));
-        long weighed = lines.stream().filter(l -> l.entry() instanceof Entry.BarWeighed).count();
+        long weighed = lines.stream()
+                .filter(l -> l.entry() instanceof Entry.BarWeighed)
+                .count();
         return new CurePage.BarRow(
                 label.isEmpty() ? "any" : label,
                 fresh.map(g -> formats.massNumber(Mass.grams(g))).orElse(""),

@@ -59,7 +59,8 @@ final class DryingChart {
         double low = least * drying.massShareBandAt(last).low();
         double room = Math.max(1, 0.08 * (most - low));
         this.mass = new LinearAxis(most + room, low - room, TOP, BOTTOM);
-        this.drawing = Drawing.sized(WIDTH, HEIGHT, "Mass of bars against days since the cut, with what is expected until they are ready");
+        this.drawing = Drawing.sized(
+                WIDTH, HEIGHT, "Mass of bars against days since the cut, with what is expected until they are ready");
     }
 
     static Drawing of(Readiness readiness, Formats formats, Instant now) {
@@ -78,7 +79,9 @@ final class DryingChart {
         grid();
         ready();
         shownBars().forEach(this::curve);
-        drying.shown().forEach(w -> drawing.mark(shownBars().indexOf(w.bar()) == 0 ? "fats" : "liquid", days.at(w.days()), mass.at(w.grams())));
+        drying.shown()
+                .forEach(w -> drawing.mark(
+                        shownBars().indexOf(w.bar()) == 0 ? "fats" : "liquid", days.at(w.days()), mass.at(w.grams())));
         double x = days.at(now);
         drawing.line(x, TOP, x, BOTTOM, "now").text(x + 5, TOP + 10, "now", "name");
         names();
@@ -91,7 +94,8 @@ final class DryingChart {
         double step = step(span);
         for (double v = Math.ceil(shown(mass.to()) / step) * step; v <= shown(mass.from()); v += step) {
             double y = mass.at(grams(v));
-            drawing.line(LEFT, y, RIGHT, y, "rule").textEnd(LEFT - 8, y + 4, Formats.number(v, step < 1 ? step < 0.1 ? 2 : 1 : 0), "figure");
+            drawing.line(LEFT, y, RIGHT, y, "rule")
+                    .textEnd(LEFT - 8, y + 4, Formats.number(v, step < 1 ? step < 0.1 ? 2 : 1 : 0), "figure");
         }
         drawing.text(LEFT + 4, TOP - 3, weighed ? formats.massUnit() : "%", "note");
         double beat = WEEK * Math.ceil(last / WEEK / MOST_LABELS);
@@ -120,8 +124,7 @@ final class DryingChart {
         double from = days.at(readiness.daysAt(readiness.readyBand().get(0)));
         double to = days.at(readiness.daysAt(readiness.readyBand().get(1)));
         double at = days.at(readiness.daysAt(readiness.ready()));
-        drawing.rect(from, TOP, Math.max(0, to - from), BOTTOM - TOP, "window")
-                .line(at, TOP, at, BOTTOM, "aged");
+        drawing.rect(from, TOP, Math.max(0, to - from), BOTTOM - TOP, "window").line(at, TOP, at, BOTTOM, "aged");
         boolean nearNow = Math.abs(at - days.at(now)) < NEAR;
         drawing.text(at + 6, TOP + (nearNow ? 26 : 10), "ready", "name");
     }
@@ -149,7 +152,9 @@ final class DryingChart {
             return;
         }
         double before = Double.NEGATIVE_INFINITY;
-        for (String label : shownBars().stream().sorted(Comparator.comparingDouble(this::fresh).reversed()).toList()) {
+        for (String label : shownBars().stream()
+                .sorted(Comparator.comparingDouble(this::fresh).reversed())
+                .toList()) {
             double y = mass.at(fresh(label) * drying.massShareAt(last)) + 4;
             if (y - before >= APART) {
                 drawing.text(RIGHT + 5, y, label.isEmpty() ? "any" : label, "small figure");
@@ -162,8 +167,10 @@ final class DryingChart {
         String label = shownBars().get(0);
         double grams = fresh(label) * drying.massShareAt(last);
         String water = Formats.number(100 * drying.waterShareAt(last), 0) + " % water";
-        drawing.textEnd(RIGHT, mass.at(fresh(label) * drying.massShareBandAt(last).high()) - 8,
-                (weighed ? formats.mass(Mass.grams(grams)) : Formats.number(grams, 0) + " %") + ", " + water, "note");
+        drawing.textEnd(
+                RIGHT,
+                mass.at(fresh(label) * drying.massShareBandAt(last).high()) - 8,
+                (weighed ? formats.mass(Mass.grams(grams)) : Formats.number(grams, 0) + " %") + ", " + water,
+                "note");
     }
-
 }

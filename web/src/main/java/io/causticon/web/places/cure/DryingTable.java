@@ -22,7 +22,16 @@ import org.springframework.web.bind.annotation.PathVariable;
 class DryingTable {
 
     static final List<String> HEADINGS = List.of(
-            "code", "batch", "name", "bar", "weighed_at", "days_since_cut", "grams", "expected_grams", "expected_from_grams", "expected_to_grams",
+            "code",
+            "batch",
+            "name",
+            "bar",
+            "weighed_at",
+            "days_since_cut",
+            "grams",
+            "expected_grams",
+            "expected_from_grams",
+            "expected_to_grams",
             "expected_water_share");
 
     private static final double SECONDS_A_DAY = 86_400;
@@ -37,7 +46,9 @@ class DryingTable {
     void drying(@PathVariable String kind, HttpServletResponse response) throws IOException {
         TableFile.send(response, kind, "drying", HEADINGS, rows -> {
             for (BatchId id : batches.ids()) {
-                Guard.of("Batch " + id, () -> batches.glance(id)).filter(b -> b.log().first(Entry.BarWeighed.class).isPresent()).ifPresent(b -> write(b, rows));
+                Guard.of("Batch " + id, () -> batches.glance(id))
+                        .filter(b -> b.log().first(Entry.BarWeighed.class).isPresent())
+                        .ifPresent(b -> write(b, rows));
             }
         });
     }
@@ -49,8 +60,16 @@ class DryingTable {
                 double fresh = drying.freshGrams(w.bar()).orElse(w.grams() / drying.massShareAt(w.days()));
                 Interval band = drying.massShareBandAt(w.days());
                 rows.row(
-                        batch.code(), batch.id(), batch.name(), w.bar(), readiness.cut().plus(Duration.ofSeconds(Math.round(w.days() * SECONDS_A_DAY))), rounded(w.days(), 3),
-                        rounded(w.grams(), 2), rounded(fresh * drying.massShareAt(w.days()), 2), rounded(fresh * band.low(), 2), rounded(fresh * band.high(), 2),
+                        batch.code(),
+                        batch.id(),
+                        batch.name(),
+                        w.bar(),
+                        readiness.cut().plus(Duration.ofSeconds(Math.round(w.days() * SECONDS_A_DAY))),
+                        rounded(w.days(), 3),
+                        rounded(w.grams(), 2),
+                        rounded(fresh * drying.massShareAt(w.days()), 2),
+                        rounded(fresh * band.low(), 2),
+                        rounded(fresh * band.high(), 2),
                         rounded(drying.waterShareAt(w.days()), 4));
             }
         });

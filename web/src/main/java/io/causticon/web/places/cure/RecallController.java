@@ -37,16 +37,22 @@ class RecallController {
     }
 
     /** One batch: where it is in its life, how many are here, how many are with others, each time that some left. */
-    record Row(String href, String name, String code, String state, String here, String away, List<CurePage.Date> went) {}
+    record Row(
+            String href, String name, String code, String state, String here, String away, List<CurePage.Date> went) {}
 
     @GetMapping("/recall")
     String show(Model model, Maker maker, @RequestParam(defaultValue = "") String find) {
         String asked = find.trim();
         Map<BatchId, BatchSummary> found = new LinkedHashMap<>();
         if (!asked.isEmpty()) {
-            summaries.page(Summaries.Which.ALL, asked, Optional.empty(), Optional.empty(), MOST_FOUND).batches().forEach(b -> withDescendants(b, found));
+            summaries
+                    .page(Summaries.Which.ALL, asked, Optional.empty(), Optional.empty(), MOST_FOUND)
+                    .batches()
+                    .forEach(b -> withDescendants(b, found));
         }
-        List<Row> rows = found.values().stream().filter(BatchSummary::isReadable).flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), s, maker)).stream())
+        List<Row> rows = found.values().stream()
+                .filter(BatchSummary::isReadable)
+                .flatMap(s -> Guard.of(s.code(), () -> row(batches.get(s.id()), s, maker)).stream())
                 // Those that somebody has stand first: there is somebody to call.
                 .sorted(Comparator.comparing((Row r) -> r.away().equals("0")))
                 .toList();

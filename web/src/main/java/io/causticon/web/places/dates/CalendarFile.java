@@ -30,8 +30,8 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
 /**
- * Dates as a calendar (RFC 5545). What has its hour, as unmoulding and the cut, stands at that moment, told in universal time, so that no change to summer
- * time moves it; what is of a day is a day of the workshop's zone.
+ * Dates as a calendar (RFC 5545). What has its hour, as unmoulding and the cut, stands at that moment, told in
+ * universal time, so that no change to summer time moves it; what is of a day is a day of the workshop's zone.
  */
 final class CalendarFile {
 
@@ -68,22 +68,35 @@ final class CalendarFile {
             }
             String what = BatchWords.task(task.kind()) + ": " + batch.name();
             boolean hour = task.kind() == Tasks.Kind.UNMOULD || task.kind() == Tasks.Kind.CUT;
-            VEvent event = hour ? new VEvent(task.due(), SLOT, what) : new VEvent(task.due().atZone(zone).toLocalDate(), what);
+            VEvent event = hour
+                    ? new VEvent(task.due(), SLOT, what)
+                    : new VEvent(task.due().atZone(zone).toLocalDate(), what);
             String uid = batch.id() + "-" + task.kind().name().toLowerCase(Locale.ROOT) + "-" + number;
-            finish(event, uid, BatchWords.reason(task.kind()) + " Batch " + batch.code() + ".", "/batch/" + batch.id() + "/cure");
+            finish(
+                    event,
+                    uid,
+                    BatchWords.reason(task.kind()) + " Batch " + batch.code() + ".",
+                    "/batch/" + batch.id() + "/cure");
         }
     }
 
     /** A batch that is to be made. */
     void add(Makings.Making making) {
-        finish(new VEvent(making.on(), "Make " + making.name()), "making-" + making.id(), making.goal(), "/plan/" + making.recipe());
+        finish(
+                new VEvent(making.on(), "Make " + making.name()),
+                "making-" + making.id(),
+                making.goal(),
+                "/plan/" + making.recipe());
     }
 
     /** Arms that are to be judged. */
     void add(Panels.Due panel) {
         finish(
-                new VEvent(day(panel.due(), zone), "Judge at " + panel.age() + ": " + panel.question()), "panel-" + panel.trial() + "-" + day(panel.due(), zone) + "-" + panel.arms().size(),
-                String.join(", ", panel.arms()), "/trials/" + panel.trial());
+                new VEvent(day(panel.due(), zone), "Judge at " + panel.age() + ": " + panel.question()),
+                "panel-" + panel.trial() + "-" + day(panel.due(), zone) + "-"
+                        + panel.arms().size(),
+                String.join(", ", panel.arms()),
+                "/trials/" + panel.trial());
     }
 
     private void finish(VEvent event, String uid, String why, String path) {

@@ -53,11 +53,14 @@ class DatesController {
     String show(Model model, Maker maker, GoalForm form, @RequestParam(required = false) @Nullable String bars) {
         Problems problems = new Problems();
         // Who opens the page asked nothing; who pressed the button did, whatever is missing.
-        DatesPages.Worked worked = bars == null && form.isEmpty() ? null : pages.work(form, maker, problems).orElse(null);
+        DatesPages.Worked worked = bars == null && form.isEmpty()
+                ? null
+                : pages.work(form, maker, problems).orElse(null);
         return show(model, maker, form, worked, problems);
     }
 
-    private String show(Model model, Maker maker, GoalForm form, DatesPages.@Nullable Worked worked, Problems problems) {
+    private String show(
+            Model model, Maker maker, GoalForm form, DatesPages.@Nullable Worked worked, Problems problems) {
         Map<String, String> told = new HashMap<>();
         for (Problem p : problems.all()) {
             told.putIfAbsent(p.field(), words.of(p, maker.formats()));
@@ -78,7 +81,12 @@ class DatesController {
         if (worked.isEmpty() || worked.get().found().makings().isEmpty()) {
             return show(model, maker, form, worked.orElse(null), problems);
         }
-        makings.keep(worked.get().recipe(), worked.get().found().makings(), worked.get().words(), maker, key);
+        makings.keep(
+                worked.get().recipe(),
+                worked.get().found().makings(),
+                worked.get().words(),
+                maker,
+                key);
         return "redirect:/dates";
     }
 
@@ -107,7 +115,8 @@ class DatesController {
 
     @GetMapping("/batch/{id}/dates.ics")
     ResponseEntity<String> batch(@PathVariable UUID id, Maker maker, HttpServletRequest request) {
-        return summaries.of(new BatchId(id))
+        return summaries
+                .of(new BatchId(id))
                 .map(b -> answer(pages.calendar(b, maker, base(request)), b.code() + ".ics"))
                 .orElseThrow(() -> new NotFoundException("batch " + id));
     }
@@ -117,13 +126,20 @@ class DatesController {
     ResponseEntity<String> feed(@PathVariable String token, HttpServletRequest request) {
         return feeds.whose(token)
                 .map(maker -> answer(pages.calendar(maker, base(request)), "causticon.ics"))
-                .orElseGet(() -> ResponseEntity.status(404).contentType(MediaType.TEXT_PLAIN).body("There is no calendar at this address, or not any more."));
+                .orElseGet(() -> ResponseEntity.status(404)
+                        .contentType(MediaType.TEXT_PLAIN)
+                        .body("There is no calendar at this address, or not any more."));
     }
 
     private static ResponseEntity<String> answer(String calendar, String name) {
         HttpHeaders headers = new HttpHeaders();
-        headers.setContentDisposition(ContentDisposition.attachment().filename(name).build());
-        return ResponseEntity.ok().contentType(CALENDAR).cacheControl(CacheControl.noStore()).headers(headers).body(calendar);
+        headers.setContentDisposition(
+                ContentDisposition.attachment().filename(name).build());
+        return ResponseEntity.ok()
+                .contentType(CALENDAR)
+                .cacheControl(CacheControl.noStore())
+                .headers(headers)
+                .body(calendar);
     }
 
     private static String base(HttpServletRequest request) {

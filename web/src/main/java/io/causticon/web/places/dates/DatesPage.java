@@ -11,7 +11,11 @@ import org.jspecify.annotations.Nullable;
  * @param recipes to choose from
  * @param proposal what comes of the goal that was asked about; null before one was
  */
-record DatesPage(List<Day> days, String feed, List<Choice> recipes, @Nullable Proposal proposal) {
+record DatesPage(
+        List<Day> days,
+        String feed,
+        List<Choice> recipes,
+        @Nullable Proposal proposal) {
 
     /** One day: its words, whether it is over, what is due on it. */
     record Day(String words, boolean late, List<Due> due) {}

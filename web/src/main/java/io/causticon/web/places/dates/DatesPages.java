@@ -80,9 +80,12 @@ class DatesPages {
             }
         });
         if (recipe.isEmpty()) {
-            problems.add("recipe", form.recipe().isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_CHOICE, form.recipe());
+            problems.add(
+                    "recipe", form.recipe().isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_CHOICE, form.recipe());
         }
-        return goal.isEmpty() || recipe.isEmpty() ? Optional.empty() : Optional.of(worked(recipe.get(), goal.get(), maker));
+        return goal.isEmpty() || recipe.isEmpty()
+                ? Optional.empty()
+                : Optional.of(worked(recipe.get(), goal.get(), maker));
     }
 
     private Worked worked(RecipeService.Recipe recipe, ReadyBy.Goal goal, Maker maker) {
@@ -90,17 +93,23 @@ class DatesPages {
         List<Taken> taken = new ArrayList<>();
         List<BenchTaken> bench = new ArrayList<>();
         if (mould != null) {
-            summaries.lastInto(mould.name()).flatMap(summaries::of).filter(b -> b.life() == Life.MOULD).ifPresent(b -> taken.add(
-                    new Taken(CalendarFile.day(b.pouredAt(), maker.zone()), CalendarFile.day(b.unmouldedAt(), maker.zone()))));
+            summaries
+                    .lastInto(mould.name())
+                    .flatMap(summaries::of)
+                    .filter(b -> b.life() == Life.MOULD)
+                    .ifPresent(b -> taken.add(new Taken(
+                            CalendarFile.day(b.pouredAt(), maker.zone()),
+                            CalendarFile.day(b.unmouldedAt(), maker.zone()))));
         }
-        makings.all().forEach(m -> recipe(m).ifPresent(other -> {
-            Kind kind = Kind.of(other.plan());
-            bench.add(new BenchTaken(m.on(), kind.benchHours()));
-            Mould its = other.plan().mould();
-            if (mould != null && its != null && its.name().equals(mould.name())) {
-                taken.add(new Taken(m.on(), m.on().plusDays(kind.mouldDays() - 1L)));
-            }
-        }));
+        makings.all()
+                .forEach(m -> recipe(m).ifPresent(other -> {
+                    Kind kind = Kind.of(other.plan());
+                    bench.add(new BenchTaken(m.on(), kind.benchHours()));
+                    Mould its = other.plan().mould();
+                    if (mould != null && its != null && its.name().equals(mould.name())) {
+                        taken.add(new Taken(m.on(), m.on().plusDays(kind.mouldDays() - 1L)));
+                    }
+                }));
         return new Worked(recipe, goal, ReadyBy.of(goal, Kind.of(recipe.plan()), taken, bench));
     }
 
@@ -120,7 +129,10 @@ class DatesPages {
         return new DatesPage(
                 days(maker),
                 feeds.madeAt(maker).map(maker.formats()::moment).orElse(""),
-                recipes.inUse().stream().map(r -> new DatesPage.Choice(r.recipe().toString(), r.plan().name())).toList(),
+                recipes.inUse().stream()
+                        .map(r -> new DatesPage.Choice(
+                                r.recipe().toString(), r.plan().name()))
+                        .toList(),
                 worked == null ? null : proposal(worked));
     }
 
@@ -129,15 +141,20 @@ class DatesPages {
         Kind kind = Kind.of(worked.recipe().plan());
         String each = worked.recipe().plan().mould() == null
                 ? "The recipe has no mould, so each making is reckoned as one bar: give it one. "
-                : kind.bars() + " bars a batch, ready " + kind.cureDays() + " days after the pour nine times out of ten, the mould taken for "
+                : kind.bars() + " bars a batch, ready " + kind.cureDays()
+                        + " days after the pour nine times out of ten, the mould taken for "
                         + (kind.mouldDays() == 1 ? "a day. " : kind.mouldDays() + " days. ");
         String end = found.missing() == 0
-                ? found.makings().size() == 1 ? "One batch, at the latest:" : found.makings().size() + " batches, at the latest:"
-                : found.missing() + " bars cannot be ready by then. All of them can be by " + DAY.format(found.allReady()) + ", begun today.";
+                ? found.makings().size() == 1
+                        ? "One batch, at the latest:"
+                        : found.makings().size() + " batches, at the latest:"
+                : found.missing() + " bars cannot be ready by then. All of them can be by "
+                        + DAY.format(found.allReady()) + ", begun today.";
         return new DatesPage.Proposal(
                 each + end,
                 found.makings().stream()
-                        .map(m -> new DatesPage.Row(SHORT_DAY.format(m.on()), String.valueOf(m.bars()), SHORT_DAY.format(m.ready())))
+                        .map(m -> new DatesPage.Row(
+                                SHORT_DAY.format(m.on()), String.valueOf(m.bars()), SHORT_DAY.format(m.ready())))
                         .toList(),
                 !found.makings().isEmpty());
     }
@@ -150,19 +167,39 @@ class DatesPages {
         Map<LocalDate, List<DatesPage.Due>> due = new TreeMap<>();
         for (Makings.Making m : makings.until(CalendarFile.day(now.plus(AHEAD), zone))) {
             due.computeIfAbsent(m.on(), d -> new ArrayList<>())
-                    .add(new DatesPage.Due("", "Make " + m.name(), m.bars() + " of " + m.goal(), "/plan/" + m.recipe(), m.id().toString()));
+                    .add(new DatesPage.Due(
+                            "",
+                            "Make " + m.name(),
+                            m.bars() + " of " + m.goal(),
+                            "/plan/" + m.recipe(),
+                            m.id().toString()));
         }
         for (Panels.Due p : panels.until(now.plus(AHEAD))) {
             due.computeIfAbsent(CalendarFile.day(p.due(), zone), d -> new ArrayList<>())
-                    .add(new DatesPage.Due("", "Judge at " + p.age() + ": " + p.question(), String.join(", ", p.arms()), "/trials/" + p.trial(), ""));
+                    .add(new DatesPage.Due(
+                            "",
+                            "Judge at " + p.age() + ": " + p.question(),
+                            String.join(", ", p.arms()),
+                            "/trials/" + p.trial(),
+                            ""));
         }
         for (BatchSummary b : summaries.due(now.minus(FORGOTTEN), now.plus(AHEAD))) {
-            b.tasks().stream().filter(Tasks.Task::isOpen).filter(t -> t.due().isBefore(now.plus(AHEAD))).forEach(t -> due
-                    .computeIfAbsent(CalendarFile.day(t.due(), zone), d -> new ArrayList<>())
-                    .add(new DatesPage.Due(hour(t, formats), BatchWords.task(t.kind()) + ": " + b.name(), BatchWords.reason(t.kind()), "/batch/" + b.id() + "/cure", "")));
+            b.tasks().stream()
+                    .filter(Tasks.Task::isOpen)
+                    .filter(t -> t.due().isBefore(now.plus(AHEAD)))
+                    .forEach(t -> due.computeIfAbsent(CalendarFile.day(t.due(), zone), d -> new ArrayList<>())
+                            .add(new DatesPage.Due(
+                                    hour(t, formats),
+                                    BatchWords.task(t.kind()) + ": " + b.name(),
+                                    BatchWords.reason(t.kind()),
+                                    "/batch/" + b.id() + "/cure",
+                                    "")));
         }
         return due.entrySet().stream()
-                .map(e -> new DatesPage.Day(e.getKey().equals(today) ? "Today" : SHORT_DAY.format(e.getKey()), e.getKey().isBefore(today), e.getValue()))
+                .map(e -> new DatesPage.Day(
+                        e.getKey().equals(today) ? "Today" : SHORT_DAY.format(e.getKey()),
+                        e.getKey().isBefore(today),
+                        e.getValue()))
                 .toList();
     }
 

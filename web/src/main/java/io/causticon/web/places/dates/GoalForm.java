@@ -16,7 +16,11 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** What is typed of a goal: so many bars of a recipe, ready by a day. */
-record GoalForm(@Nullable String bars, @Nullable String by, @Nullable String recipe, @Nullable String hours) {
+record GoalForm(
+        @Nullable String bars,
+        @Nullable String by,
+        @Nullable String recipe,
+        @Nullable String hours) {
 
     private static final int MOST_BARS = 5000;
     private static final double MOST_HOURS = 16;
@@ -83,10 +87,23 @@ record GoalForm(@Nullable String bars, @Nullable String by, @Nullable String rec
 
     /** "2026-12-12", "12 December", "12 Dec 2026", "Dec 12": without a year the next one. */
     static Optional<LocalDate> day(String typed, LocalDate today) {
-        for (String pattern : List.of("d MMM", "d MMMM", "MMM d", "MMMM d", "uuuu-M-d", "d MMM uuuu", "d MMMM uuuu", "MMM d uuuu", "MMMM d uuuu", "d.M.uuuu")) {
-            DateTimeFormatterBuilder builder = new DateTimeFormatterBuilder().parseCaseInsensitive().appendPattern(pattern);
+        for (String pattern : List.of(
+                "d MMM",
+                "d MMMM",
+                "MMM d",
+                "MMMM d",
+                "uuuu-M-d",
+                "d MMM uuuu",
+                "d MMMM uuuu",
+                "MMM d uuuu",
+                "MMMM d uuuu",
+                "d.M.uuuu")) {
+            DateTimeFormatterBuilder builder =
+                    new DateTimeFormatterBuilder().parseCaseInsensitive().appendPattern(pattern);
             boolean year = pattern.contains("u");
-            DateTimeFormatter format = (year ? builder : builder.parseDefaulting(ChronoField.YEAR, today.getYear())).toFormatter(Locale.ENGLISH).withResolverStyle(ResolverStyle.STRICT);
+            DateTimeFormatter format = (year ? builder : builder.parseDefaulting(ChronoField.YEAR, today.getYear()))
+                    .toFormatter(Locale.ENGLISH)
+                    .withResolverStyle(ResolverStyle.STRICT);
             try {
                 LocalDate day = LocalDate.parse(typed.replace(",", " ").replaceAll("\\s+", " "), format);
                 return Optional.of(!year && day.isBefore(today) ? day.plusYears(1) : day);
@@ -107,7 +124,12 @@ record GoalForm(@Nullable String bars, @Nullable String by, @Nullable String rec
         }
         double read = Double.parseDouble(hours.replace(',', '.'));
         if (read <= 0 || read > MOST_HOURS) {
-            problems.add("hours", read <= 0 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "hours at the bench", read, read <= 0 ? 0 : MOST_HOURS);
+            problems.add(
+                    "hours",
+                    read <= 0 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    "hours at the bench",
+                    read,
+                    read <= 0 ? 0 : MOST_HOURS);
         }
         return read;
     }

@@ -51,5 +51,4 @@ class Chapters implements FollowsLogs {
         });
         return new Known(new History(batches.keySet()), batches, !told.isReading());
     }
-
 }

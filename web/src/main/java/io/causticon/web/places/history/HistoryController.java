@@ -46,6 +46,12 @@ class HistoryController {
             @RequestParam(defaultValue = "") String what,
             @RequestParam(defaultValue = "") String find) {
         String looked = find.length() > LONGEST_FIND ? find.substring(0, LONGEST_FIND) : find;
-        return DrawingAnswer.of(pages.page(by, what, looked, maker).panels().stream().map(HistoryPage.Panel::chart).toList(), number, kind, "history");
+        return DrawingAnswer.of(
+                pages.page(by, what, looked, maker).panels().stream()
+                        .map(HistoryPage.Panel::chart)
+                        .toList(),
+                number,
+                kind,
+                "history");
     }
 }

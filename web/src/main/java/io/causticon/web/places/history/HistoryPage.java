@@ -36,7 +36,15 @@ record HistoryPage(
     record Panel(String name, String told, Drawing chart) {}
 
     /** A defect that came or went between two batches of one recipe, and what was changed between them. */
-    record Turn(String recipe, String what, boolean came, String mark, String before, String after, String href, List<String> changes) {}
+    record Turn(
+            String recipe,
+            String what,
+            boolean came,
+            String mark,
+            String before,
+            String after,
+            String href,
+            List<String> changes) {}
 
     /** What comes with what, how often with and without, and how often by chance. */
     record Link(String condition, String factor, String with, String without, String chance) {}

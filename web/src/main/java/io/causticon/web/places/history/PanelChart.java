@@ -20,7 +20,10 @@ import java.util.Set;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
 
-/** One group of a history: a measure against the date, on the scales that all groups share; what had a defect is crossed and named. */
+/**
+ * One group of a history: a measure against the date, on the scales that all groups share; what had a defect is crossed
+ * and named.
+ */
 final class PanelChart {
 
     private static final double WIDTH = 330;
@@ -34,8 +37,10 @@ final class PanelChart {
     private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMM yy", Locale.ENGLISH);
 
     /** Names of what could hurt somebody. */
-    static final Set<String> HAZARDS =
-            StandardKnowledge.all().conditions().stream().filter(Condition::hazard).map(Condition::name).collect(Collectors.toSet());
+    static final Set<String> HAZARDS = StandardKnowledge.all().conditions().stream()
+            .filter(Condition::hazard)
+            .map(Condition::name)
+            .collect(Collectors.toSet());
 
     /**
      * What all charts share.
@@ -48,18 +53,27 @@ final class PanelChart {
      * @param words how a value is written
      * @param zone of the workshop
      */
-    record Scales(Measure measure, Instant first, Instant last, double low, double high, DoubleFunction<String> words, ZoneId zone) {}
+    record Scales(
+            Measure measure,
+            Instant first,
+            Instant last,
+            double low,
+            double high,
+            DoubleFunction<String> words,
+            ZoneId zone) {}
 
     private PanelChart() {}
 
     static Drawing of(String name, List<Chapter> chapters, Map<Chapter, BatchId> batches, Scales scales) {
-        Drawing.Builder drawing = Drawing.sized(WIDTH, HEIGHT, name + ": " + scales.measure().words() + " by date");
+        Drawing.Builder drawing =
+                Drawing.sized(WIDTH, HEIGHT, name + ": " + scales.measure().words() + " by date");
         double span = Math.max(1, days(scales.first(), scales.last()));
         LinearAxis time = new LinearAxis(0, span, LEFT + 8, RIGHT - 8);
         double room = Math.max(scales.high() - scales.low(), Math.abs(scales.high()) * 0.02 + 1e-9) * 0.15;
         LinearAxis value = new LinearAxis(scales.high() + room, scales.low() - room, TOP, BOTTOM);
         for (double v : new double[] {scales.low(), scales.high()}) {
-            drawing.line(LEFT, value.at(v), RIGHT, value.at(v), "rule").textEnd(LEFT - 6, value.at(v) + 4, scales.words().apply(v), "figure");
+            drawing.line(LEFT, value.at(v), RIGHT, value.at(v), "rule")
+                    .textEnd(LEFT - 6, value.at(v) + 4, scales.words().apply(v), "figure");
             if (scales.low() == scales.high()) {
                 break;
             }
@@ -67,10 +81,14 @@ final class PanelChart {
         drawing.line(LEFT, BOTTOM, RIGHT, BOTTOM, "lane");
         drawing.text(LEFT, BOTTOM + 18, MONTH.format(scales.first().atZone(scales.zone())), "figure");
         drawing.textEnd(RIGHT, BOTTOM + 18, MONTH.format(scales.last().atZone(scales.zone())), "figure");
-        List<Chapter> shown = chapters.stream().filter(c -> c.measures().containsKey(scales.measure())).toList();
+        List<Chapter> shown = chapters.stream()
+                .filter(c -> c.measures().containsKey(scales.measure()))
+                .toList();
         SvgPath line = new SvgPath();
         for (Chapter c : shown) {
-            line.to(time.at(days(scales.first(), c.begun())), value.at(c.measures().get(scales.measure())));
+            line.to(
+                    time.at(days(scales.first(), c.begun())),
+                    value.at(c.measures().get(scales.measure())));
         }
         if (!line.isEmpty()) {
             drawing.path(line.open(), "stroke-history");
@@ -80,9 +98,16 @@ final class PanelChart {
             double x = time.at(days(scales.first(), c.begun()));
             double y = value.at(c.measures().get(scales.measure()));
             boolean had = !c.conditions().isEmpty();
-            drawing.mark(!had ? "dot" : c.conditions().keySet().stream().anyMatch(HAZARDS::contains) ? "trouble" : "cross", x, y);
+            drawing.mark(
+                    !had ? "dot" : c.conditions().keySet().stream().anyMatch(HAZARDS::contains) ? "trouble" : "cross",
+                    x,
+                    y);
             if (had) {
-                names.put(c.conditions().keySet().stream().sorted().findFirst().orElse(""), x, y, "/batch/" + batches.get(c));
+                names.put(
+                        c.conditions().keySet().stream().sorted().findFirst().orElse(""),
+                        x,
+                        y,
+                        "/batch/" + batches.get(c));
             }
         }
         return drawing.done();
@@ -106,7 +131,10 @@ final class PanelChart {
             boolean late = x > LEFT + WIDE_FROM * (RIGHT - LEFT);
             double from = late ? Math.max(0, x + 6 - wide) : Math.min(x - 6, RIGHT - wide);
             for (double at : new double[] {y - 9, y + 20}) {
-                boolean fits = at > TOP - 6 && at < BOTTOM + 2 && taken.stream().noneMatch(t -> Math.abs(t[1] - at) < LINE && from < t[0] + t[2] && t[0] < from + wide);
+                boolean fits = at > TOP - 6
+                        && at < BOTTOM + 2
+                        && taken.stream()
+                                .noneMatch(t -> Math.abs(t[1] - at) < LINE && from < t[0] + t[2] && t[0] < from + wide);
                 if (fits) {
                     taken.add(new double[] {from, at, wide});
                     drawing.link(from, at, words, "small strong", href);

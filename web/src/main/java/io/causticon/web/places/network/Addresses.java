@@ -29,8 +29,10 @@ final class Addresses {
             // A machine that cannot tell is reached by its name, if at all.
         }
         // Those of a house's own network before others, the older kind before the newer, which nobody can say aloud.
-        found.sort(Comparator.comparing((InetAddress a) -> a instanceof Inet6Address).thenComparing(a -> !a.isSiteLocalAddress()));
-        List<String> names = new ArrayList<>(found.stream().map(a -> written(a.getHostAddress())).distinct().toList());
+        found.sort(Comparator.comparing((InetAddress a) -> a instanceof Inet6Address)
+                .thenComparing(a -> !a.isSiteLocalAddress()));
+        List<String> names = new ArrayList<>(
+                found.stream().map(a -> written(a.getHostAddress())).distinct().toList());
         names.add(hostName());
         return names.stream().filter(n -> !n.isEmpty()).distinct().toList();
     }

@@ -20,12 +20,16 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Certificates of the workshop's own. One that signs is made once and stays for ten years: who trusts it on a tablet need not do so again. One for
- * the server is made when there is none, when it ends soon, and when the machine got another address. Made by the tool that comes with Java.
+ * Certificates of the workshop's own. One that signs is made once and stays for ten years: who trusts it on a tablet
+ * need not do so again. One for the server is made when there is none, when it ends soon, and when the machine got
+ * another address. Made by the tool that comes with Java.
  */
 final class Certificates {
 
-    /** What of both is in the folder of the data, which its owner alone reads; the word guards nothing that the folder does not. */
+    /**
+     * What of both is in the folder of the data, which its owner alone reads; the word guards nothing that the folder
+     * does not.
+     */
     static final String PASSWORD = "causticon";
 
     static final String SERVER = "server";
@@ -61,14 +65,31 @@ final class Certificates {
     void prepare(Collection<String> names, Instant now) {
         try {
             if (!Files.exists(signing)) {
-                keytool("-genkeypair", "-alias", SIGNS, "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Causticon of this workshop", "-validity",
-                        YEARS_OF_SIGNING, "-ext", "bc:c=ca:true,pathlen:0", "-ext", "ku:c=keyCertSign,cRLSign", "-keystore", signing.toString());
+                keytool(
+                        "-genkeypair",
+                        "-alias",
+                        SIGNS,
+                        "-keyalg",
+                        "EC",
+                        "-groupname",
+                        "secp256r1",
+                        "-dname",
+                        "CN=Causticon of this workshop",
+                        "-validity",
+                        YEARS_OF_SIGNING,
+                        "-ext",
+                        "bc:c=ca:true,pathlen:0",
+                        "-ext",
+                        "ku:c=keyCertSign,cRLSign",
+                        "-keystore",
+                        signing.toString());
             }
             if (!Files.exists(server) || !serves(names, now)) {
                 issue(names);
             }
         } catch (GeneralSecurityException | IOException e) {
-            throw new CannotStart("The certificate for the network in " + signing.getParent() + " cannot be read. Move network-signing.p12 and"
+            throw new CannotStart("The certificate for the network in " + signing.getParent()
+                    + " cannot be read. Move network-signing.p12 and"
                     + " network-server.p12 away, and new ones are made; or start without --listen.");
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -79,17 +100,23 @@ final class Certificates {
     /** The certificate that signs, for devices that are to trust it: as they take it, in text. */
     String signingText() throws GeneralSecurityException, IOException {
         byte[] encoded = certificate(signing, SIGNS).getEncoded();
-        return "-----BEGIN CERTIFICATE-----\n" + Base64.getMimeEncoder(64, new byte[] {'\n'}).encodeToString(encoded) + "\n-----END CERTIFICATE-----\n";
+        return "-----BEGIN CERTIFICATE-----\n"
+                + Base64.getMimeEncoder(64, new byte[] {'\n'}).encodeToString(encoded)
+                + "\n-----END CERTIFICATE-----\n";
     }
 
     private boolean serves(Collection<String> names, Instant now) throws GeneralSecurityException, IOException {
         X509Certificate shown = certificate(server, SERVER);
         boolean lasts = shown.getNotAfter().toInstant().isAfter(now.plus(ENDS_SOON_DAYS, ChronoUnit.DAYS));
-        return lasts && known(shown).containsAll(names.stream().map(Certificates::alike).toList());
+        return lasts
+                && known(shown)
+                        .containsAll(names.stream().map(Certificates::alike).toList());
     }
 
     private static Set<String> known(X509Certificate shown) throws CertificateParsingException {
-        return shown.getSubjectAlternativeNames().stream().map(n -> alike(n.get(1).toString())).collect(Collectors.toSet());
+        return shown.getSubjectAlternativeNames().stream()
+                .map(n -> alike(n.get(1).toString()))
+                .collect(Collectors.toSet());
     }
 
     /** An address of the newer kind is written in more ways than one. */
@@ -104,11 +131,40 @@ final class Certificates {
             String request = made.resolve("request").toString();
             String signed = made.resolve("signed").toString();
             String ca = made.resolve("ca").toString();
-            String san = names.stream().map(n -> (Addresses.isAddress(n) ? "ip:" : "dns:") + n).collect(Collectors.joining(","));
-            keytool("-genkeypair", "-alias", SERVER, "-keyalg", "EC", "-groupname", "secp256r1", "-dname", "CN=Causticon", "-keystore", store);
+            String san = names.stream()
+                    .map(n -> (Addresses.isAddress(n) ? "ip:" : "dns:") + n)
+                    .collect(Collectors.joining(","));
+            keytool(
+                    "-genkeypair",
+                    "-alias",
+                    SERVER,
+                    "-keyalg",
+                    "EC",
+                    "-groupname",
+                    "secp256r1",
+                    "-dname",
+                    "CN=Causticon",
+                    "-keystore",
+                    store);
             keytool("-certreq", "-alias", SERVER, "-file", request, "-keystore", store);
-            keytool("-gencert", "-alias", SIGNS, "-infile", request, "-outfile", signed, "-validity", DAYS_OF_SERVER, "-ext", "san=" + san, "-ext",
-                    "eku=serverAuth", "-ext", "ku:c=digitalSignature", "-keystore", signing.toString());
+            keytool(
+                    "-gencert",
+                    "-alias",
+                    SIGNS,
+                    "-infile",
+                    request,
+                    "-outfile",
+                    signed,
+                    "-validity",
+                    DAYS_OF_SERVER,
+                    "-ext",
+                    "san=" + san,
+                    "-ext",
+                    "eku=serverAuth",
+                    "-ext",
+                    "ku:c=digitalSignature",
+                    "-keystore",
+                    signing.toString());
             keytool("-exportcert", "-alias", SIGNS, "-file", ca, "-keystore", signing.toString());
             keytool("-importcert", "-alias", SIGNS, "-file", ca, "-noprompt", "-keystore", store);
             keytool("-importcert", "-alias", SERVER, "-file", signed, "-noprompt", "-keystore", store);
@@ -135,11 +191,14 @@ final class Certificates {
     private static void keytool(String... arguments) throws IOException, InterruptedException {
         Path tool = Path.of(System.getProperty("java.home"), "bin", "keytool");
         if (!Files.isExecutable(tool)) {
-            throw new CannotStart("This Java has no keytool, which makes certificates. Take a whole JDK, or give one with --certificate and --key.");
+            throw new CannotStart(
+                    "This Java has no keytool, which makes certificates. Take a whole JDK, or give one with"
+                            + " --certificate and --key.");
         }
         List<String> command = new ArrayList<>(List.of(tool.toString()));
         command.addAll(List.of(arguments));
-        command.addAll(List.of("-storetype", "PKCS12", "-storepass", PASSWORD, "-J-XX:TieredStopAtLevel=1", "-J-XX:+UseSerialGC"));
+        command.addAll(List.of(
+                "-storetype", "PKCS12", "-storepass", PASSWORD, "-J-XX:TieredStopAtLevel=1", "-J-XX:+UseSerialGC"));
         Process run = new ProcessBuilder(command).redirectErrorStream(true).start();
         run.getOutputStream().close();
         String said = new String(run.getInputStream().readAllBytes());

@@ -15,8 +15,9 @@ import org.springframework.core.env.ConfigurableEnvironment;
 import org.springframework.core.env.MapPropertySource;
 
 /**
- * Where the application listens: to this machine alone, or, when it is asked to, to the workshop's network, and then only with a certificate: passwords
- * and logs would be read by everybody there. Comes after the folder of the data is ready.
+ * Where the application listens: to this machine alone, or, when it is asked to, to the workshop's network, and then
+ * only with a certificate: passwords and logs would be read by everybody there. Comes after the folder of the data is
+ * ready.
  */
 public final class Listening implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
 
@@ -37,7 +38,9 @@ public final class Listening implements ApplicationListener<ApplicationEnvironme
         String given = environment.getProperty(CERTIFICATE, "");
         String key = environment.getProperty(KEY, "");
         if (given.isEmpty() && key.isEmpty()) {
-            Certificates own = new Certificates(Path.of(environment.getRequiredProperty("causticon.data")).toAbsolutePath().normalize());
+            Certificates own = new Certificates(Path.of(environment.getRequiredProperty("causticon.data"))
+                    .toAbsolutePath()
+                    .normalize());
             own.prepare(Addresses.all(), Instant.now());
             settings.put("server.ssl.key-store", own.serverStore().toUri().toString());
             settings.put("server.ssl.key-store-type", "PKCS12");
@@ -46,7 +49,8 @@ public final class Listening implements ApplicationListener<ApplicationEnvironme
         } else {
             checkGiven(given, key);
             settings.put("server.ssl.certificate", Path.of(given).toUri().toString());
-            settings.put("server.ssl.certificate-private-key", Path.of(key).toUri().toString());
+            settings.put(
+                    "server.ssl.certificate-private-key", Path.of(key).toUri().toString());
         }
         environment.getPropertySources().addFirst(new MapPropertySource("network", settings));
     }

@@ -22,7 +22,9 @@ class NetworkController {
     private final Certificates certificates;
 
     NetworkController(
-            NetworkPlace place, @Value("${causticon.certificate:}") String given, @Value("${causticon.data}") String folder) {
+            NetworkPlace place,
+            @Value("${causticon.certificate:}") String given,
+            @Value("${causticon.data}") String folder) {
         this.place = place;
         this.own = given.isEmpty();
         this.certificates = new Certificates(Path.of(folder).toAbsolutePath().normalize());

@@ -29,7 +29,11 @@ public class NetworkPlace {
 
     /** Addresses of its first page, the likeliest first; empty when it listens to this machine alone. */
     public List<String> addresses() {
-        return listening ? Addresses.ofThisMachine().stream().map(n -> "https://" + Addresses.inUrl(n) + ":" + port).toList() : List.of();
+        return listening
+                ? Addresses.ofThisMachine().stream()
+                        .map(n -> "https://" + Addresses.inUrl(n) + ":" + port)
+                        .toList()
+                : List.of();
     }
 
     /** As a code for a terminal. */

@@ -1,5 +1,6 @@
 /**
- * The workshop's own network: where the application listens, the certificate that it shows there, and the address as a code for a camera.
+ * The workshop's own network: where the application listens, the certificate that it shows there, and the address as a
+ * code for a camera.
  */
 @MayUse({"shared", "shared.start"})
 @NullMarked

@@ -95,7 +95,8 @@ record BatchSheet(
         List<String> steps = new ArrayList<>();
         steps.add("Goggles, gloves, sleeves: the mash is hot, and a scrap may hold lye.");
         MeltPlan.of(rework).steps().forEach(s -> steps.add(f.phrase(s)));
-        steps.add("Looks, with the time: lumpy ____  even ____ . A pea of it in ten times its mass of water: pH ____ , or titrate ____ %.");
+        steps.add("Looks, with the time: lumpy ____  even ____ . A pea of it in ten times its mass of water: pH ____ ,"
+                + " or titrate ____ %.");
         return new BatchSheet(
                 "Scraps",
                 Stream.concat(
@@ -104,10 +105,14 @@ record BatchSheet(
                         .toList(),
                 f.mass(rework.soap().plus(rework.addedFat())),
                 List.of(),
-                rework.water().isPositive() ? List.of(new Row("Water", "to melt it", f.mass(rework.water()))) : List.of(),
+                rework.water().isPositive()
+                        ? List.of(new Row("Water", "to melt it", f.mass(rework.water())))
+                        : List.of(),
                 plan.formula().additives().stream().map(a -> additive(a, maker)).toList(),
                 steps,
-                List.of("superfat " + f.percent(plan.formula().superfat(), 1), "water in it " + f.percent(rework.waterShare(), 0)),
+                List.of(
+                        "superfat " + f.percent(plan.formula().superfat(), 1),
+                        "water in it " + f.percent(rework.waterShare(), 0)),
                 null,
                 null,
                 List.of(),
@@ -128,7 +133,10 @@ record BatchSheet(
 
     private static Row liquid(LiquidPortion l, Formats f) {
         String when = WhenWords.ofLiquid(l.joins());
-        return new Row(l.liquid().name(), (l.state().words().isEmpty() ? "" : l.state().words() + ", ") + (when.isEmpty() ? "for the lye" : when), f.mass(l.mass()));
+        return new Row(
+                l.liquid().name(),
+                (l.state().words().isEmpty() ? "" : l.state().words() + ", ") + (when.isEmpty() ? "for the lye" : when),
+                f.mass(l.mass()));
     }
 
     private static Row additive(AdditivePortion a, Maker maker) {
@@ -146,35 +154,54 @@ record BatchSheet(
         steps.add("Goggles, gloves, sleeves, air; children and animals out. Running water at hand.");
         steps.add("Weigh each fat alone, tared. Weigh lye and liquid twice.");
         Portioning.LyeRoute route = plan.pouring().portioning().route();
-        boolean each = route == Portioning.LyeRoute.OWN && !plan.pouring().portioning().portions().isEmpty();
-        steps.add((each ? "Each part's own lye into its own liquid, as below" : "Lye into the liquid") + ", never the reverse, in portions"
-                + (each || plan.lyeVessel() == null ? "" : ", in the " + plan.lyeVessel().name())
+        boolean each = route == Portioning.LyeRoute.OWN
+                && !plan.pouring().portioning().portions().isEmpty();
+        steps.add((each ? "Each part's own lye into its own liquid, as below" : "Lye into the liquid")
+                + ", never the reverse, in portions"
+                + (each || plan.lyeVessel() == null
+                        ? ""
+                        : ", in the " + plan.lyeVessel().name())
                 + ". It peaks near " + f.temperature(peak.expected())
-                + peak.limit().map(l -> " and must stay below " + f.temperature(l)).orElse("") + ".");
-        steps.add("Melt the fats clear" + (plan.fatsVessel() == null ? "" : " in the " + plan.fatsVessel().name()) + ". Both to " + f.temperature(plan.mixAt()) + ".");
+                + peak.limit()
+                        .map(l -> " and must stay below " + f.temperature(l))
+                        .orElse("") + ".");
+        steps.add("Melt the fats clear"
+                + (plan.fatsVessel() == null
+                        ? ""
+                        : " in the " + plan.fatsVessel().name()) + ". Both to " + f.temperature(plan.mixAt()) + ".");
         WorkingTime time = WorkingTime.forecast(plan, trace);
-        if (route != Portioning.LyeRoute.TOGETHER && !plan.pouring().portioning().portions().isEmpty()) {
-            steps.add("Pour each part's fats from the pot into its jug, then its lye, as below. Superfat and lye of each stand beside its name.");
+        if (route != Portioning.LyeRoute.TOGETHER
+                && !plan.pouring().portioning().portions().isEmpty()) {
+            steps.add(
+                    "Pour each part's fats from the pot into its jug, then its lye, as below. Superfat and lye of each"
+                            + " stand beside its name.");
         }
-        steps.add("Lye through a strainer into the fats. Light trace in about " + Formats.number(time.minutes(), 0) + " min, "
-                + Formats.number(time.band().low(), 0) + " to " + Formats.number(time.band().high(), 0) + "; it pours until about "
-                + Formats.number(time.unpourable(), 0) + " min, " + Formats.number(time.unpourableBand().low(), 0) + " to "
+        steps.add("Lye through a strainer into the fats. Light trace in about " + Formats.number(time.minutes(), 0)
+                + " min, "
+                + Formats.number(time.band().low(), 0) + " to "
+                + Formats.number(time.band().high(), 0) + "; it pours until about "
+                + Formats.number(time.unpourable(), 0) + " min, "
+                + Formats.number(time.unpourableBand().low(), 0) + " to "
                 + Formats.number(time.unpourableBand().high(), 0) + ".");
         if (balance.isSplit()) {
-            steps.add("The liquids that join later: " + balance.liquids().stream()
-                    .filter(l -> !l.dissolvesLye())
-                    .map(l -> l.liquid().name() + " " + WhenWords.ofLiquid(l.joins()))
-                    .reduce((a, b) -> a + ", " + b)
-                    .orElse("") + ".");
+            steps.add("The liquids that join later: "
+                    + balance.liquids().stream()
+                            .filter(l -> !l.dissolvesLye())
+                            .map(l -> l.liquid().name() + " " + WhenWords.ofLiquid(l.joins()))
+                            .reduce((a, b) -> a + ", " + b)
+                            .orElse("")
+                    + ".");
         }
         if (plan.process() == Process.HOT) {
             cook(plan, steps, f);
             return steps;
         }
-        steps.add("Pour" + (plan.mould() == null ? "" : " into the " + plan.mould().name()) + ", tap, "
+        steps.add("Pour"
+                + (plan.mould() == null ? "" : " into the " + plan.mould().name()) + ", tap, "
                 + (plan.process() == Process.OVEN
-                        ? "into the " + (plan.oven().preheated() ? "hot " : "cold ") + "oven, " + f.temperature(plan.oven().temperature()) + " for " + plan.oven().minutes()
-                                + " min, then off with its door shut; "
+                        ? "into the " + (plan.oven().preheated() ? "hot " : "cold ") + "oven, "
+                                + f.temperature(plan.oven().temperature()) + " for "
+                                + plan.oven().minutes() + " min, then off with its door shut; "
                         : "")
                 + switch (plan.gel()) {
                     case FORCE -> "insulate for gel.";
@@ -186,14 +213,25 @@ record BatchSheet(
 
     private static void cook(BatchPlan plan, List<String> steps, Formats f) {
         steps.addAll(CookWords.of(plan, f).stream().limit(2).toList());
-        steps.add("Stir every 20 min and whenever it rises. Looks, with the time: sets ____  rises ____  grainy ____  waxy ____  clear ____ . Pot weighed ____  ____ .");
-        steps.add("Test a pea of clear paste in ten times its mass of water: pH ____ , or titrate ____ %. Alkali left: cook on, test again.");
+        steps.add("Stir every 20 min and whenever it rises. Looks, with the time: sets ____  rises ____  grainy ____ "
+                + " waxy ____  clear ____ . Pot weighed ____  ____ .");
+        steps.add("Test a pea of clear paste in ten times its mass of water: pH ____ , or titrate ____ %. Alkali left:"
+                + " cook on, test again.");
         String after = Stream.concat(
-                        plan.formula().fats().stream().filter(FatPortion::afterCook).map(p -> f.mass(p.mass()) + " " + p.fat().name()),
-                        plan.formula().additives().stream().filter(a -> a.joins() == AdditionStage.AFTER_COOK).map(a -> f.mass(a.mass()) + " " + a.additive().name()))
+                        plan.formula().fats().stream()
+                                .filter(FatPortion::afterCook)
+                                .map(p -> f.mass(p.mass()) + " " + p.fat().name()),
+                        plan.formula().additives().stream()
+                                .filter(a -> a.joins() == AdditionStage.AFTER_COOK)
+                                .map(a -> f.mass(a.mass()) + " " + a.additive().name()))
                 .collect(Collectors.joining(", "));
-        steps.add("Heat off." + (after.isEmpty() ? "" : " Into the paste: " + after + "; scent below " + f.temperature(CookPlan.SCENT_BELOW) + "."));
-        steps.add("Spoon it" + (plan.mould() == null ? "" : " into the " + plan.mould().name()) + ", press and knock the air out, smooth the top.");
+        steps.add("Heat off."
+                + (after.isEmpty()
+                        ? ""
+                        : " Into the paste: " + after + "; scent below " + f.temperature(CookPlan.SCENT_BELOW) + "."));
+        steps.add("Spoon it"
+                + (plan.mould() == null ? "" : " into the " + plan.mould().name())
+                + ", press and knock the air out, smooth the top.");
     }
 
     private static List<String> facts(BatchPlan plan, AlkaliBalance balance, Maker maker) {
@@ -202,13 +240,17 @@ record BatchSheet(
                 "superfat " + f.percent(plan.formula().superfat(), 1),
                 "lye " + f.percent(balance.concentration(), 1),
                 "water : lye " + Formats.number(balance.waterPerLye(), 2)));
-        PlanFields.ALL.stream().filter(field -> field.isToldOnSheet() && field.isFor(plan.settings())).forEach(field -> fact(field, plan, f).ifPresent(facts::add));
+        PlanFields.ALL.stream()
+                .filter(field -> field.isToldOnSheet() && field.isFor(plan.settings()))
+                .forEach(field -> fact(field, plan, f).ifPresent(facts::add));
         return facts;
     }
 
     /** What is as usual needs no room on paper. */
     private static <T> Optional<String> fact(PlanField<T> field, BatchPlan plan, Formats f) {
         T value = plan.get(field);
-        return field.isUsual(value) ? Optional.empty() : Optional.of(field.words() + " " + new FieldForm<>(field).told(value, f));
+        return field.isUsual(value)
+                ? Optional.empty()
+                : Optional.of(field.words() + " " + new FieldForm<>(field).told(value, f));
     }
 }

@@ -13,13 +13,17 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** From a form to a recipe that is kept, and from that to a batch on the bench. The same form sent twice does either once. */
+/**
+ * From a form to a recipe that is kept, and from that to a batch on the bench. The same form sent twice does either
+ * once.
+ */
 @Component
 class Beginnings {
 
     private static final int FORMS = 1000;
 
-    private final Cache<String, RecipeService.Recipe> kept = Caches.atMost(FORMS).build();
+    private final Cache<String, RecipeService.Recipe> kept =
+            Caches.atMost(FORMS).build();
     private final RecipeService recipes;
     private final BatchService batches;
 
@@ -53,6 +57,13 @@ class Beginnings {
     /** Begins a batch of a recipe that is kept. */
     BatchId begin(RecipeService.Recipe recipe, Purpose purpose, Instant begun, Maker maker, String key) {
         return batches.beginFor(
-                purpose, recipe.plan(), recipe.recipe(), recipe.version(), begun, maker.displayName(), maker.zone(), key);
+                purpose,
+                recipe.plan(),
+                recipe.recipe(),
+                recipe.version(),
+                begun,
+                maker.displayName(),
+                maker.zone(),
+                key);
     }
 }

@@ -42,13 +42,18 @@ record Choices(
 
     /** Whether a liquid can be made from powder and water. */
     public boolean isMadeFromPowder(String liquid) {
-        return Catalogue.standard().findLiquid(liquid).flatMap(Catalogue.standard()::powderOf).isPresent();
+        return Catalogue.standard()
+                .findLiquid(liquid)
+                .flatMap(Catalogue.standard()::powderOf)
+                .isPresent();
     }
 
     static Choices of(PlanForm form, Pantry pantry, @Nullable BatchPlan before) {
         return new Choices(
                 Options.of(fats(form, pantry, before)),
-                Options.of(pantry.catalogue().liquids().stream().map(l -> new Choice(l.id(), l.name())).toList()),
+                Options.of(pantry.catalogue().liquids().stream()
+                        .map(l -> new Choice(l.id(), l.name()))
+                        .toList()),
                 Options.of(additives(form, pantry, before)),
                 moulds(form, pantry),
                 pantry.moulds().stream()
@@ -61,10 +66,13 @@ record Choices(
 
     /** With those that this plan was made with and that were put away since. */
     private static List<Choice> vessels(PlanForm form, Pantry pantry) {
-        List<Choice> vessels = new ArrayList<>(pantry.vessels().stream().map(v -> new Choice(v.name(), v.name())).toList());
+        List<Choice> vessels = new ArrayList<>(pantry.vessels().stream()
+                .map(v -> new Choice(v.name(), v.name()))
+                .toList());
         Stream.of("vessel", "pot", "bowl")
                 .map(form::get)
-                .filter(name -> !name.isBlank() && vessels.stream().noneMatch(c -> c.value().equals(name)))
+                .filter(name -> !name.isBlank()
+                        && vessels.stream().noneMatch(c -> c.value().equals(name)))
                 .distinct()
                 .toList()
                 .forEach(name -> vessels.add(new Choice(name, name + ", put away")));
@@ -73,14 +81,18 @@ record Choices(
 
     private static List<Choice> fats(PlanForm form, Pantry pantry, @Nullable BatchPlan before) {
         List<Choice> fats = new ArrayList<>();
-        for (Fat fat : pantry.catalogue().fats().stream().sorted(Comparator.comparing(Fat::name)).toList()) {
+        for (Fat fat : pantry.catalogue().fats().stream()
+                .sorted(Comparator.comparing(Fat::name))
+                .toList()) {
             fats.add(new Choice(fat.id(), fat.name()));
             pantry.lots().stream()
                     .filter(l -> l.kind() == LotKind.FAT && l.substance().equals(fat.id()))
-                    .forEach(l -> fats.add(new Choice(fat.id() + "@" + l.label(), fat.shortName() + ", lot " + l.label() + certified(l))));
+                    .forEach(l -> fats.add(new Choice(
+                            fat.id() + "@" + l.label(), fat.shortName() + ", lot " + l.label() + certified(l))));
         }
         form.fats().stream()
-                .filter(row -> !row.id().isBlank() && fats.stream().noneMatch(c -> c.value().equals(row.id())))
+                .filter(row -> !row.id().isBlank()
+                        && fats.stream().noneMatch(c -> c.value().equals(row.id())))
                 .forEach(row -> fats.add(new Choice(row.id(), nameBefore(row, before) + ", put away")));
         return fats;
     }
@@ -114,8 +126,10 @@ record Choices(
     }
 
     private static List<Choice> moulds(PlanForm form, Pantry pantry) {
-        List<Choice> moulds = new ArrayList<>(
-                pantry.moulds().stream().map(Mould::name).map(n -> new Choice(n, n)).toList());
+        List<Choice> moulds = new ArrayList<>(pantry.moulds().stream()
+                .map(Mould::name)
+                .map(n -> new Choice(n, n))
+                .toList());
         String chosen = form.get("mould");
         if (!chosen.isBlank() && moulds.stream().noneMatch(c -> c.value().equals(chosen))) {
             moulds.add(new Choice(chosen, chosen + ", put away"));

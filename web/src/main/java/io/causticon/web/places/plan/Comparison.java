@@ -53,9 +53,11 @@ record Comparison(List<Block> blocks) {
     private static Map<String, String> fats(BatchPlan plan, Formats f) {
         Formula formula = plan.formula();
         Map<String, String> rows = new LinkedHashMap<>();
-        formula.fats().forEach(p -> rows.put(
-                p.fat().name(),
-                f.mass(p.mass()) + " \u00b7 " + Formats.number(100 * p.mass().dividedBy(formula.fatMass()), 1) + " %"));
+        formula.fats()
+                .forEach(p -> rows.put(
+                        p.fat().name(),
+                        f.mass(p.mass()) + " \u00b7 "
+                                + Formats.number(100 * p.mass().dividedBy(formula.fatMass()), 1) + " %"));
         rows.put("together", f.mass(formula.fatMass()));
         return rows;
     }
@@ -70,15 +72,16 @@ record Comparison(List<Block> blocks) {
         if (b.koh().isPositive()) {
             rows.put("KOH", f.mass(b.koh()));
         }
-        b.liquids().forEach(l -> rows.merge(
-                l.words(), f.mass(l.mass()), (x, y) -> x + " + " + y));
+        b.liquids().forEach(l -> rows.merge(l.words(), f.mass(l.mass()), (x, y) -> x + " + " + y));
         rows.put("lye concentration", f.percent(b.concentration(), 1));
         return rows;
     }
 
     private static Map<String, String> settings(BatchPlan plan, Formats f) {
         Map<String, String> rows = new LinkedHashMap<>();
-        PlanFields.ALL.stream().filter(field -> field.isFor(plan.settings())).forEach(field -> rows.put(field.words(), told(field, plan, f)));
+        PlanFields.ALL.stream()
+                .filter(field -> field.isFor(plan.settings()))
+                .forEach(field -> rows.put(field.words(), told(field, plan, f)));
         return rows;
     }
 
@@ -95,7 +98,9 @@ record Comparison(List<Block> blocks) {
     private static Map<String, String> portions(BatchPlan plan, Formats f) {
         Map<String, String> rows = new LinkedHashMap<>();
         for (Reckoning.PortionWords p : new PortionTable(plan, f).words()) {
-            rows.put(p.name(), p.batter() + ", superfat " + p.superfat() + (p.own().isEmpty() ? "" : ", " + p.own()));
+            rows.put(
+                    p.name(),
+                    p.batter() + ", superfat " + p.superfat() + (p.own().isEmpty() ? "" : ", " + p.own()));
         }
         return rows;
     }

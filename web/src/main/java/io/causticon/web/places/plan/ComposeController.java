@@ -40,7 +40,10 @@ class ComposeController {
         this.memory = memory;
     }
 
-    /** What is said of fats, liquids and additives where they are chosen. It changes with the tables and with what the workshop has of its own. */
+    /**
+     * What is said of fats, liquids and additives where they are chosen. It changes with the tables and with what the
+     * workshop has of its own.
+     */
     @GetMapping("/known")
     ResponseEntity<Map<String, Map<String, KnownChoices.Known>>> known() {
         return ResponseEntity.ok()
@@ -50,32 +53,25 @@ class ComposeController {
 
     /** Works out a form, and keeps it as a draft. */
     @PostMapping("/reckon")
-    String reckon(
-            Model model,
-            Maker maker,
-            @RequestParam MultiValueMap<String, String> typed) {
+    String reckon(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed) {
         return pages.reckoned(model, pages.typed(typed, maker));
     }
 
     /** Gives the form an empty row in each list. */
     @PostMapping("/rows")
-    String rows(
-            Model model,
-            Maker maker,
-            @RequestParam MultiValueMap<String, String> typed) {
+    String rows(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed) {
         return pages.answer(model, pages.typed(typed, maker), Map.of());
     }
 
     /** Makes one of the changes that what will bite proposes. */
     @PostMapping("/change")
     String change(
-            Model model,
-            Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam String change) {
+            Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed, @RequestParam String change) {
         return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
             Formats formats = maker.formats();
-            return Stream.concat(pages.reckoner(plan, s).bites().stream().flatMap(b -> b.changes().stream()), GelAdvice.changes(plan).stream())
+            return Stream.concat(
+                            pages.reckoner(plan, s).bites().stream().flatMap(b -> b.changes().stream()),
+                            GelAdvice.changes(plan).stream())
                     .filter(c -> change.equals(c.id()))
                     .findFirst()
                     .map(c -> PlanForm.of(c.applyTo(plan), formats).keepingWishesOf(s.form()))
@@ -93,21 +89,13 @@ class ComposeController {
     }
 
     @PostMapping("/scale")
-    String scale(
-            Model model,
-            Maker maker,
-            @RequestParam MultiValueMap<String, String> typed) {
-        return pages.changed(
-                model, pages.typed(typed, maker), (s, plan) -> Composer.scaled(s.form(), plan, maker));
+    String scale(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed) {
+        return pages.changed(model, pages.typed(typed, maker), (s, plan) -> Composer.scaled(s.form(), plan, maker));
     }
 
     /** Tells the same recipe by masses, or by shares of a total or of what the mould takes. */
     @PostMapping("/size")
-    String size(
-            Model model,
-            Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam SizedBy by) {
+    String size(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed, @RequestParam SizedBy by) {
         Sitting s = pages.typed(typed, maker);
         Optional<BatchPlan> plan = s.readUnnamed().plan();
         return plan.isPresent()
@@ -117,18 +105,18 @@ class ComposeController {
 
     /** Makes a milk of the form from powder and water. */
     @PostMapping("/powder")
-    String powder(
-            Model model,
-            Maker maker,
-            @RequestParam MultiValueMap<String, String> typed,
-            @RequestParam int row) {
-        return pages.composed(model, pages.typed(typed, maker), s -> Composer.fromPowder(s.form(), row, maker.formats()));
+    String powder(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed, @RequestParam int row) {
+        return pages.composed(
+                model, pages.typed(typed, maker), s -> Composer.fromPowder(s.form(), row, maker.formats()));
     }
 
     /** Lays equal cups out. */
     @PostMapping("/cups")
     String cups(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed) {
-        return pages.composed(model, pages.typed(typed, maker), s -> Composer.cups(s.form(), s.readUnnamed().plan(), maker));
+        return pages.composed(
+                model,
+                pages.typed(typed, maker),
+                s -> Composer.cups(s.form(), s.readUnnamed().plan(), maker));
     }
 
     /**
@@ -148,10 +136,7 @@ class ComposeController {
 
     /** Brings shares to a whole. */
     @PostMapping("/even")
-    String even(
-            Model model,
-            Maker maker,
-            @RequestParam MultiValueMap<String, String> typed) {
+    String even(Model model, Maker maker, @RequestParam MultiValueMap<String, String> typed) {
         return pages.composed(model, pages.typed(typed, maker), s -> Composer.evened(s.form()));
     }
 
@@ -165,7 +150,8 @@ class ComposeController {
         return pages.changed(model, pages.typed(typed, maker), (s, plan) -> {
             Proposal proposal = Composer.fit(s.form(), plan, s.pantry());
             if (take) {
-                return PlanForm.of(plan.with(proposal.formula()), maker.formats()).keepingWishesOf(s.form());
+                return PlanForm.of(plan.with(proposal.formula()), maker.formats())
+                        .keepingWishesOf(s.form());
             }
             model.addAttribute("fit", FitWords.of(plan, proposal, s.pantry().prices(), memory.trace(), maker));
             return s.form();

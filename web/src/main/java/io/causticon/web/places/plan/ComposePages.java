@@ -36,7 +36,18 @@ class ComposePages {
     private static final int LONGEST_PAGE = 40;
     private static final Instant FAR = Instant.parse("9999-12-31T00:00:00Z");
     private static final List<String> SMALL_FIELDS = List.of(
-            "superfat", "lyeMass", "purity", "naohShare", "kohPurity", "mixAt", "freezer", "fatStep", "lyeStep", "mould", "process", "gel");
+            "superfat",
+            "lyeMass",
+            "purity",
+            "naohShare",
+            "kohPurity",
+            "mixAt",
+            "freezer",
+            "fatStep",
+            "lyeStep",
+            "mould",
+            "process",
+            "gel");
     private static final List<String> MOULD_FIELDS = List.of("fillHeight", "overage", "thickness", "spare");
     private static final List<String> FIT_FIELDS = List.of("fit", "mostCost", "mostChange");
 
@@ -48,7 +59,12 @@ class ComposePages {
     private final ProblemWords words;
 
     ComposePages(
-            RecipeService recipes, BatchService batches, DraftService drafts, ShelfService shelf, WorkshopMemory memory, ProblemWords words) {
+            RecipeService recipes,
+            BatchService batches,
+            DraftService drafts,
+            ShelfService shelf,
+            WorkshopMemory memory,
+            ProblemWords words) {
         this.recipes = recipes;
         this.batches = batches;
         this.drafts = drafts;
@@ -102,7 +118,14 @@ class ComposePages {
 
     /** A recipe that is opened. */
     Sitting opened(PlanForm form, Maker maker, Pantry pantry, RecipeService.Recipe recipe, BatchPlan before) {
-        return new Sitting(form, maker, pantry, recipe.recipe(), recipe.version(), before, sheet(DraftService.of(maker, recipe.recipe()), null));
+        return new Sitting(
+                form,
+                maker,
+                pantry,
+                recipe.recipe(),
+                recipe.version(),
+                before,
+                sheet(DraftService.of(maker, recipe.recipe()), null));
     }
 
     /**
@@ -134,8 +157,11 @@ class ComposePages {
 
     private Sitting sitting(MultiValueMap<String, String> typed, Maker maker, @Nullable UUID recipe) {
         int version = version(typed);
-        BatchPlan before = recipe == null || version == 0 ? null : recipes.at(recipe, version).plan();
-        return new Sitting(PlanForm.typed(typed), maker, shelf.pantry(), recipe, version, before, sheet(UUID.randomUUID(), null));
+        BatchPlan before = recipe == null || version == 0
+                ? null
+                : recipes.at(recipe, version).plan();
+        return new Sitting(
+                PlanForm.typed(typed), maker, shelf.pantry(), recipe, version, before, sheet(UUID.randomUUID(), null));
     }
 
     private static DraftService.Sheet sheet(UUID draft, @Nullable Instant seen) {
@@ -175,7 +201,10 @@ class ComposePages {
         if (result.plan().isEmpty()) {
             return answer(model, s, wording(result.problems().all(), s.maker()));
         }
-        return composed(model, s, t -> change.apply(t, result.plan().get()).with("name", t.form().get("name")));
+        return composed(
+                model,
+                s,
+                t -> change.apply(t, result.plan().get()).with("name", t.form().get("name")));
     }
 
     /** Shows the form after a change of what is typed, or as it is with what keeps it from being changed. */
@@ -226,14 +255,17 @@ class ComposePages {
         Optional<Instant> kept = drafts.keep(s.maker(), s.sheet(), page, s.recipe(), fields);
         if (kept.isEmpty()) {
             drafts.find(s.maker(), s.sheet().draft())
-                    .ifPresent(d -> model.addAttribute("elsewhere", s.maker().formats().moment(d.changed())));
+                    .ifPresent(d ->
+                            model.addAttribute("elsewhere", s.maker().formats().moment(d.changed())));
         }
         return s.sheet().shownAs(page, kept.orElse(s.sheet().seen()));
     }
 
     private void reckon(Model model, Sitting s) {
         PlanReader.Result result = s.readUnnamed();
-        model.addAttribute("reckoning", result.plan().map(p -> reckoner(p, s).reckon(s.form())).orElse(null));
+        model.addAttribute(
+                "reckoning",
+                result.plan().map(p -> reckoner(p, s).reckon(s.form())).orElse(null));
         boolean untouched = result.problems().all().stream().allMatch(p -> p.key() == ProblemKey.NO_FATS);
         model.addAttribute("untouched", untouched);
         model.addAttribute("hands", result.plan().map(memory::hands).orElse(List.of()));

@@ -41,17 +41,40 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
-/** Changes of a form that the maker asks for with one button: another size, shares that make a whole, a fit to what she wants. */
+/**
+ * Changes of a form that the maker asks for with one button: another size, shares that make a whole, a fit to what she
+ * wants.
+ */
 final class Composer {
 
     /** Fats that may join when nothing at hand will do: common ones of every family. */
     private static final List<String> COMMON = List.of(
-            "olive-oil", "sunflower-oil-high-oleic", "rice-bran-oil", "coconut-oil-76", "babassu-oil", "shea-butter",
-            "cocoa-butter", "lard", "tallow-beef", "palm-oil", "castor-oil", "canola-oil-high-oleic");
+            "olive-oil",
+            "sunflower-oil-high-oleic",
+            "rice-bran-oil",
+            "coconut-oil-76",
+            "babassu-oil",
+            "shea-butter",
+            "cocoa-butter",
+            "lard",
+            "tallow-beef",
+            "palm-oil",
+            "castor-oil",
+            "canola-oil-high-oleic");
 
     private static final Map<String, Wish> WISHES = Map.of(
-            "slow", Wish.SLOW_BATTER, "firm", Wish.FIRM_IN_A_DAY, "mild", Wish.MILD, "keeps", Wish.KEEPS, "noAnimal",
-            Wish.NO_ANIMAL, "noPalm", Wish.NO_PALM);
+            "slow",
+            Wish.SLOW_BATTER,
+            "firm",
+            Wish.FIRM_IN_A_DAY,
+            "mild",
+            Wish.MILD,
+            "keeps",
+            Wish.KEEPS,
+            "noAnimal",
+            Wish.NO_ANIMAL,
+            "noPalm",
+            Wish.NO_PALM);
 
     private static final double LARGEST_FACTOR = 1000;
 
@@ -76,8 +99,10 @@ final class Composer {
         if (!wanted.isPositive()) {
             throw ProblemsException.of("scaleTo", ProblemKey.TOO_LOW, "A mass", wanted, Mass.ZERO);
         }
-        PlanForm fresh = PlanForm.of(plan.with(plan.formula().scaledTo(wanted)), maker.formats()).keepingWishesOf(form);
-        boolean follows = plan.pouring().sizedBy() == SizedBy.MOULD || plan.pouring().sizedBy() == SizedBy.CUPS;
+        PlanForm fresh = PlanForm.of(plan.with(plan.formula().scaledTo(wanted)), maker.formats())
+                .keepingWishesOf(form);
+        boolean follows =
+                plan.pouring().sizedBy() == SizedBy.MOULD || plan.pouring().sizedBy() == SizedBy.CUPS;
         return follows ? fresh.with("sizedBy", SizedBy.TOTAL.name()) : fresh;
     }
 
@@ -97,8 +122,8 @@ final class Composer {
     }
 
     /**
-     * Puts a row before the one above it. Layers change places and not edges: what is swapped is what they are made of, and the lines on the end
-     * face stay where they were drawn.
+     * Puts a row before the one above it. Layers change places and not edges: what is swapped is what they are made of,
+     * and the lines on the end face stay where they were drawn.
      *
      * @param list fat, liquid, additive or part
      * @return the form as it is if there is no such row
@@ -108,9 +133,11 @@ final class Composer {
             case "fat" -> form.withFats(swapped(form.fats(), row));
             case "liquid" -> form.withLiquids(swapped(form.liquids(), row));
             case "additive" -> form.withAdditives(swapped(form.additives(), row));
-            case "part" -> form.withPortions(form.get("portionWay").equals(Portioning.Way.LAYERS.name())
-                    ? withAmountsOf(form.portions(), swapped(form.portions(), row))
-                    : swapped(form.portions(), row));
+            case "part" ->
+                form.withPortions(
+                        form.get("portionWay").equals(Portioning.Way.LAYERS.name())
+                                ? withAmountsOf(form.portions(), swapped(form.portions(), row))
+                                : swapped(form.portions(), row));
             default -> form;
         };
     }
@@ -124,8 +151,11 @@ final class Composer {
         return changed;
     }
 
-    private static List<PlanForm.PortionRow> withAmountsOf(List<PlanForm.PortionRow> edges, List<PlanForm.PortionRow> rows) {
-        return IntStream.range(0, rows.size()).mapToObj(i -> rows.get(i).withAmount(edges.get(i).amount())).toList();
+    private static List<PlanForm.PortionRow> withAmountsOf(
+            List<PlanForm.PortionRow> edges, List<PlanForm.PortionRow> rows) {
+        return IntStream.range(0, rows.size())
+                .mapToObj(i -> rows.get(i).withAmount(edges.get(i).amount()))
+                .toList();
     }
 
     /** Brings the shares that are not locked to a whole, in proportion; equal ones where none has a share yet. */
@@ -171,18 +201,28 @@ final class Composer {
                 .flatMap(whole -> tables.powderOf(whole).map(powder -> {
                     Share share = powder.shareIn(whole);
                     List<PlanForm.LiquidRow> rows = new ArrayList<>(form.liquids());
-                    rows.set(row, new PlanForm.LiquidRow(
-                            powder.id(), part(milk.amount(), share, formats), LiquidState.LIQUID.name(), milk.joins()));
-                    rows.add(row + 1, new PlanForm.LiquidRow(
-                            WATER, part(milk.amount(), Share.fraction(1 - share.fraction()), formats), milk.state(), milk.joins()));
+                    rows.set(
+                            row,
+                            new PlanForm.LiquidRow(
+                                    powder.id(),
+                                    part(milk.amount(), share, formats),
+                                    LiquidState.LIQUID.name(),
+                                    milk.joins()));
+                    rows.add(
+                            row + 1,
+                            new PlanForm.LiquidRow(
+                                    WATER,
+                                    part(milk.amount(), Share.fraction(1 - share.fraction()), formats),
+                                    milk.state(),
+                                    milk.joins()));
                     return form.withLiquids(rows);
                 }))
                 .orElse(form);
     }
 
     /**
-     * Lays equal cups out, as many as are asked for: those that are there stay, others get what the first gets. Where the batter in each is
-     * told, the fats follow from that.
+     * Lays equal cups out, as many as are asked for: those that are there stay, others get what the first gets. Where
+     * the batter in each is told, the fats follow from that.
      *
      * @param plan what the form says so far; empty if it is none yet
      * @throws ProblemsException if their number cannot be
@@ -190,30 +230,52 @@ final class Composer {
     static PlanForm cups(PlanForm form, Optional<BatchPlan> plan, Maker maker) {
         double many = NumberNotation.read("cups", form.get("cups"));
         if (many < 1 || many > Portions.MOST) {
-            throw ProblemsException.of("cups", many < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A number of cups", many, many < 1 ? 1.0 : Portions.MOST);
+            throw ProblemsException.of(
+                    "cups",
+                    many < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    "A number of cups",
+                    many,
+                    many < 1 ? 1.0 : Portions.MOST);
         }
         if (many != Math.rint(many)) {
             throw ProblemsException.of("cups", ProblemKey.NOT_A_NUMBER, form.get("cups"));
         }
-        List<PlanForm.PortionRow> there = form.portions().stream().filter(p -> !p.isBlank()).limit((long) many).toList();
+        List<PlanForm.PortionRow> there = form.portions().stream()
+                .filter(p -> !p.isBlank())
+                .limit((long) many)
+                .toList();
         List<PlanForm.PortionRow> rows = new ArrayList<>(there);
         while (rows.size() < (int) many) {
-            PlanForm.PortionRow first = rows.isEmpty() ? new PlanForm.PortionRow("", "", "", "", "", "", "") : rows.get(0);
+            PlanForm.PortionRow first =
+                    rows.isEmpty() ? new PlanForm.PortionRow("", "", "", "", "", "", "") : rows.get(0);
             rows.add(new PlanForm.PortionRow(
-                    "cup " + (rows.size() + 1), "", first.additiveId(), first.additiveDose(), first.additiveJoins(), first.liquidId(), first.liquidDose()));
+                    "cup " + (rows.size() + 1),
+                    "",
+                    first.additiveId(),
+                    first.additiveDose(),
+                    first.additiveJoins(),
+                    first.liquidId(),
+                    first.liquidDose()));
         }
         PlanForm laid = form.withPortions(rows).with("portionWay", Portioning.Way.CUPS.name());
         if (!form.has("cup")) {
             return laid;
         }
         boolean already = form.get("sizedBy").equals(SizedBy.CUPS.name());
-        return already ? laid : inShares(form, plan, maker).withPortions(rows).with("portionWay", Portioning.Way.CUPS.name())
-                .with("sizedBy", SizedBy.CUPS.name()).with("cup", form.get("cup")).with("cups", form.get("cups"));
+        return already
+                ? laid
+                : inShares(form, plan, maker)
+                        .withPortions(rows)
+                        .with("portionWay", Portioning.Way.CUPS.name())
+                        .with("sizedBy", SizedBy.CUPS.name())
+                        .with("cup", form.get("cup"))
+                        .with("cups", form.get("cups"));
     }
 
     /** The fats as shares; one fat alone is all of them. */
     private static PlanForm inShares(PlanForm form, Optional<BatchPlan> plan, Maker maker) {
-        List<PlanForm.FatRow> fats = form.fats().stream().filter(f -> !f.id().isBlank()).toList();
+        List<PlanForm.FatRow> fats =
+                form.fats().stream().filter(f -> !f.id().isBlank()).toList();
         if (fats.size() == 1) {
             return form.withFats(List.of(fats.get(0).of("100")));
         }
@@ -223,7 +285,8 @@ final class Composer {
     /** A part of what was typed, in the way it was typed; of all where nothing was. */
     private static String part(String amount, Share share, Formats formats) {
         if (amount.chars().anyMatch(Character::isLetter)) {
-            Mass mass = MassNotation.read("liquidParts", amount, formats.units()).times(share.fraction());
+            Mass mass =
+                    MassNotation.read("liquidParts", amount, formats.units()).times(share.fraction());
             return MassNotation.write(mass, formats.units()) + " " + formats.massUnit();
         }
         double typed = amount.isBlank() ? 100 : NumberNotation.read("liquidParts", amount.replace("%", ""));
@@ -249,8 +312,7 @@ final class Composer {
 
     private static Goals goals(PlanForm form, BatchPlan plan, Pantry pantry) {
         Problems problems = new Problems();
-        FieldReader fields = new FieldReader(new Units(
-                Units.MassUnit.GRAM, Units.TemperatureUnit.CELSIUS), problems);
+        FieldReader fields = new FieldReader(new Units(Units.MassUnit.GRAM, Units.TemperatureUnit.CELSIUS), problems);
         Set<Wish> wishes = EnumSet.noneOf(Wish.class);
         WISHES.forEach((field, wish) -> {
             if (form.has(field)) {
@@ -264,17 +326,22 @@ final class Composer {
         OptionalDouble cost = form.has("mostCost")
                 ? OptionalDouble.of(fields.number("mostCost", form.get("mostCost"), 0))
                 : OptionalDouble.empty();
-        Share most = form.has("mostChange") ? fields.percent("mostChange", form.get("mostChange"), Share.percent(20)) : Share.WHOLE;
+        Share most = form.has("mostChange")
+                ? fields.percent("mostChange", form.get("mostChange"), Share.percent(20))
+                : Share.WHOLE;
         fields.checkShare("mostChange", most);
-        Set<String> locked =
-                form.fats().stream().filter(PlanForm.FatRow::locked).map(PlanForm.FatRow::fatId).collect(Collectors.toSet());
+        Set<String> locked = form.fats().stream()
+                .filter(PlanForm.FatRow::locked)
+                .map(PlanForm.FatRow::fatId)
+                .collect(Collectors.toSet());
         Map<String, Double> prices = pantry.prices().entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().doubleValue()));
         if (cost.isPresent()) {
             plan.formula().fats().stream()
                     .filter(p -> !prices.containsKey(p.fat().id()))
                     .findFirst()
-                    .ifPresent(p -> problems.add("mostCost", ProblemKey.UNKNOWN_PRICE, p.fat().name()));
+                    .ifPresent(p -> problems.add(
+                            "mostCost", ProblemKey.UNKNOWN_PRICE, p.fat().name()));
         }
         Goals goals = new Goals(wishes, without, cost, prices, most, locked);
         if (goals.isEmpty() && problems.isEmpty()) {

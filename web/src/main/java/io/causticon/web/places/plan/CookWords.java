@@ -25,15 +25,18 @@ final class CookWords {
         }
         CookPlan cook = CookPlan.of(plan);
         List<String> lines = new ArrayList<>();
-        lines.add("A pot of " + volume(cook.leastPotLitres(), formats) + " or more: it swells to twice its size. Lid on, near " + formats.temperature(CookPlan.POT)
-                + ", " + hours(cook) + " from lye-in, until it is clear all through.");
-        lines.add("Of its " + formats.roughMass(cook.water()) + " of water an open pot loses some " + formats.roughMass(cook.waterLostHourly())
+        lines.add("A pot of " + volume(cook.leastPotLitres(), formats)
+                + " or more: it swells to twice its size. Lid on, near " + formats.temperature(CookPlan.POT) + ", "
+                + hours(cook) + " from lye-in, until it is clear all through.");
+        lines.add("Of its " + formats.roughMass(cook.water()) + " of water an open pot loses some "
+                + formats.roughMass(cook.waterLostHourly())
                 + " an hour, under a lid far less; the scale under the pot tells how much.");
         if (!cook.after().isEmpty()) {
             lines.add("After the cook, once a test is calm: " + names(cook.after(), formats) + ". "
                     + (cook.lyeIsLeftOver()
                             ? "The lye still takes part of it."
-                            : "It stays what it is; the cook itself leaves " + formats.percent(cook.superfatOfTheCook(), 1) + " of the fats in the pot."));
+                            : "It stays what it is; the cook itself leaves "
+                                    + formats.percent(cook.superfatOfTheCook(), 1) + " of the fats in the pot."));
         }
         return lines;
     }
@@ -45,10 +48,13 @@ final class CookWords {
     }
 
     private static String hours(CookPlan cook) {
-        return Formats.number(cook.hours().low(), 1) + " to " + Formats.number(cook.hours().high(), 1) + " h";
+        return Formats.number(cook.hours().low(), 1) + " to "
+                + Formats.number(cook.hours().high(), 1) + " h";
     }
 
     private static String names(List<FatPortion> fats, Formats formats) {
-        return fats.stream().map(f -> formats.mass(f.mass()) + " " + f.fat().name()).collect(Collectors.joining(", "));
+        return fats.stream()
+                .map(f -> formats.mass(f.mass()) + " " + f.fat().name())
+                .collect(Collectors.joining(", "));
     }
 }

@@ -51,7 +51,8 @@ record FaceLayout(
     static FaceLayout of(Mould mould, List<Portion> portions) {
         double scale = Math.min((WIDTH - MARGIN - EDGE) / mould.width(), TALLEST / mould.height());
         double bottom = EDGE + mould.height() * scale;
-        List<Line> lines = portions.stream().map(p -> Objects.requireNonNull(p.top())).toList();
+        List<Line> lines =
+                portions.stream().map(p -> Objects.requireNonNull(p.top())).toList();
         List<Layer> layers = new ArrayList<>();
         List<Handle> handles = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {

@@ -32,7 +32,10 @@ final class FieldForm<T> {
             return "";
         }
         return switch (field.kind()) {
-            case TEMPERATURE -> formats.temperatureNumber((Temperature) value).replace('\u2212', '-').replaceAll("\\.0$", "");
+            case TEMPERATURE ->
+                formats.temperatureNumber((Temperature) value)
+                        .replace('\u2212', '-')
+                        .replaceAll("\\.0$", "");
             case MASS -> MassNotation.write((Mass) value, formats.units());
             case COUNT -> value.toString();
             case CHOICE -> ((Enum<?>) value).name();
@@ -57,17 +60,32 @@ final class FieldForm<T> {
     }
 
     /**
-     * What was typed; what cannot be read is noted as a problem, and is as usual. What is left empty is as usual, unless it has to be said.
+     * What was typed; what cannot be read is noted as a problem, and is as usual. What is left empty is as usual,
+     * unless it has to be said.
      *
      * @param shelf the vessel of a name, null where there is none
      */
-    @Nullable T read(String text, FieldReader fields, Units units, Function<String, @Nullable Vessel> shelf) {
+    @Nullable
+    T read(String text, FieldReader fields, Units units, Function<String, @Nullable Vessel> shelf) {
         boolean isEmpty = text.isBlank() && !field.isAlwaysKept();
         return switch (field.kind()) {
-            case TEMPERATURE -> isEmpty ? field.usual() : fields.take(() -> field.type().cast(temperature(text, units)), field.usual());
-            case MASS -> isEmpty ? field.usual() : fields.take(() -> field.type().cast(MassNotation.read(field.typed(), text, units)), field.usual());
-            case COUNT -> isEmpty ? field.usual() : field.ofNumber(fields.number(field.typed(), text, field.number(field.usual()).orElseThrow()));
-            case CHOICE -> field.choices().filter(c -> ((Enum<?>) c).name().equals(text)).findFirst().orElseGet(() -> noChoice(text, fields));
+            case TEMPERATURE ->
+                isEmpty ? field.usual() : fields.take(() -> field.type().cast(temperature(text, units)), field.usual());
+            case MASS ->
+                isEmpty
+                        ? field.usual()
+                        : fields.take(
+                                () -> field.type().cast(MassNotation.read(field.typed(), text, units)), field.usual());
+            case COUNT ->
+                isEmpty
+                        ? field.usual()
+                        : field.ofNumber(fields.number(
+                                field.typed(), text, field.number(field.usual()).orElseThrow()));
+            case CHOICE ->
+                field.choices()
+                        .filter(c -> ((Enum<?>) c).name().equals(text))
+                        .findFirst()
+                        .orElseGet(() -> noChoice(text, fields));
             case SWITCH -> field.type().cast(!text.isBlank() != field.isTypedInverted());
             case VESSEL -> field.type().cast(shelf.apply(text));
         };

@@ -42,7 +42,6 @@ class FirstBatchController {
     private static final int LONGEST_NOTE = 4000;
     private static final double HALF_A_POINT = 0.5;
 
-
     private final Beginnings beginnings;
     private final ShelfService shelf;
     private final WorkshopMemory memory;
@@ -59,7 +58,10 @@ class FirstBatchController {
     }
 
     /** What is typed on the page. */
-    record Typed(@Nullable String note, @Nullable String name, @Nullable String mould) {
+    record Typed(
+            @Nullable String note,
+            @Nullable String name,
+            @Nullable String mould) {
 
         String noteText() {
             return note == null ? "" : note.length() > LONGEST_NOTE ? note.substring(0, LONGEST_NOTE) : note;
@@ -99,7 +101,8 @@ class FirstBatchController {
             Typed typed,
             @RequestParam(defaultValue = "false") boolean make,
             @RequestParam String key) {
-        RecipeNote note = RecipeNote.read(typed.noteText(), maker.units(), shelf.pantry().catalogue());
+        RecipeNote note =
+                RecipeNote.read(typed.noteText(), maker.units(), shelf.pantry().catalogue());
         PlanReader.Result result = plan(note, maker, typed);
         if (make && result.plan().isPresent()) {
             checkLeavesNoExcess(result.plan().get(), result.problems());
@@ -110,11 +113,21 @@ class FirstBatchController {
         return page(model, maker, typed, result.problems().all());
     }
 
-    /** Nobody goes from a note straight to the scale with more lye than the fats take; as a recipe it can be looked at and mended. */
+    /**
+     * Nobody goes from a note straight to the scale with more lye than the fats take; as a recipe it can be looked at
+     * and mended.
+     */
     private static void checkLeavesNoExcess(BatchPlan plan, Problems problems) {
-        Estimate superfat = Superfat.distribution(Weights.planned(plan.formula()).shownOn(plan.scales()), plan.formula().alkali(), plan.scales());
+        Estimate superfat = Superfat.distribution(
+                Weights.planned(plan.formula()).shownOn(plan.scales()),
+                plan.formula().alkali(),
+                plan.scales());
         if (superfat.probabilityBelow(0) >= Superfat.ALARMING_EXCESS.fraction()) {
-            problems.add("note", ProblemKey.LYE_IN_EXCESS, plan.formula().superfat(), Share.fraction(superfat.probabilityBelow(0)));
+            problems.add(
+                    "note",
+                    ProblemKey.LYE_IN_EXCESS,
+                    plan.formula().superfat(),
+                    Share.fraction(superfat.probabilityBelow(0)));
         }
     }
 
@@ -132,7 +145,8 @@ class FirstBatchController {
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("starting recipe " + which));
         Pantry pantry = shelf.pantry();
-        PlanReader.Result result = new PlanReader(chosen.on(fresh(maker, pantry, typed)), maker.units(), pantry, null).read();
+        PlanReader.Result result =
+                new PlanReader(chosen.on(fresh(maker, pantry, typed)), maker.units(), pantry, null).read();
         return result.plan().isPresent()
                 ? kept(result.plan().get(), maker, make, key)
                 : page(model, maker, typed, result.problems().all());
@@ -147,7 +161,8 @@ class FirstBatchController {
 
     private PlanForm fresh(Maker maker, Pantry pantry, Typed typed) {
         String mould = typed.mould() == null ? pantry.moulds().get(0).name() : typed.mould();
-        return PlanForm.fresh(maker.formats(), maker.mixAt(), mould, memory.lastLyeVessel(pantry), memory.lastFatsVessel(pantry));
+        return PlanForm.fresh(
+                maker.formats(), maker.mixAt(), mould, memory.lastLyeVessel(pantry), memory.lastFatsVessel(pantry));
     }
 
     private PlanReader.Result plan(RecipeNote note, Maker maker, Typed typed) {
@@ -159,34 +174,47 @@ class FirstBatchController {
     private void noted(Model model, Maker maker, Typed typed) {
         Pantry pantry = shelf.pantry();
         RecipeNote note = RecipeNote.read(typed.noteText(), maker.units(), pantry.catalogue());
-        model.addAttribute("lines", note.lines().stream().map(l -> words(l, maker.formats())).toList());
+        model.addAttribute(
+                "lines",
+                note.lines().stream().map(l -> words(l, maker.formats())).toList());
         List<String> untold = new ArrayList<>();
         boolean fats = !note.of(What.FAT).isEmpty();
         PlanReader.Result result = plan(note, maker, typed);
         Optional<BatchPlan> plan = result.plan();
         if (fats && plan.isEmpty()) {
-            result.problems().all().stream().filter(p -> p.key() != ProblemKey.NO_FATS).forEach(p -> untold.add(words.of(p, maker.formats())));
+            result.problems().all().stream()
+                    .filter(p -> p.key() != ProblemKey.NO_FATS)
+                    .forEach(p -> untold.add(words.of(p, maker.formats())));
         }
         plan.ifPresent(p -> untold.addAll(saidTwice(p, note, maker.formats())));
         model.addAttribute("untold", untold.stream().distinct().toList());
-        model.addAttribute("reckoning", plan.map(p -> new Reckoner(p, maker, memory.facts(p, pantry, maker), pantry.prices())
-                        .reckon(PlanForm.of(p, maker.formats())))
-                .orElse(null));
-        boolean given = !note.of(What.SODIUM_HYDROXIDE).isEmpty() || !note.of(What.POTASSIUM_HYDROXIDE).isEmpty();
-        model.addAttribute("assumed", plan.map(p -> assumed(p, note, given, maker.formats())).orElse(""));
+        model.addAttribute(
+                "reckoning",
+                plan.map(p -> new Reckoner(p, maker, memory.facts(p, pantry, maker), pantry.prices())
+                                .reckon(PlanForm.of(p, maker.formats())))
+                        .orElse(null));
+        boolean given = !note.of(What.SODIUM_HYDROXIDE).isEmpty()
+                || !note.of(What.POTASSIUM_HYDROXIDE).isEmpty();
+        model.addAttribute(
+                "assumed",
+                plan.map(p -> assumed(p, note, given, maker.formats())).orElse(""));
     }
 
     /** Where masses and figures of the note do not go together, the masses lead, and that is said. */
     private static List<String> saidTwice(BatchPlan plan, RecipeNote note, Formats formats) {
         List<String> words = new ArrayList<>();
         double superfat = plan.formula().superfat().inPercent();
-        if (plan.formula().fixed().lye() != null && Math.abs(note.percent(What.SUPERFAT).orElse(superfat) - superfat) > HALF_A_POINT) {
-            words.add("The note says superfat " + Formats.number(note.percent(What.SUPERFAT).getAsDouble(), 1) + " %; its lye leaves "
+        if (plan.formula().fixed().lye() != null
+                && Math.abs(note.percent(What.SUPERFAT).orElse(superfat) - superfat) > HALF_A_POINT) {
+            words.add("The note says superfat "
+                    + Formats.number(note.percent(What.SUPERFAT).getAsDouble(), 1) + " %; its lye leaves "
                     + formats.percent(plan.formula().superfat(), 1) + ". The lye leads.");
         }
         double concentration = AlkaliBalance.of(plan.formula()).concentration().inPercent();
-        if (plan.formula().fixed().liquid() != null && Math.abs(note.percent(What.CONCENTRATION).orElse(concentration) - concentration) > HALF_A_POINT) {
-            words.add("The note says a lye concentration of " + Formats.number(note.percent(What.CONCENTRATION).getAsDouble(), 1) + " %; its liquid makes "
+        if (plan.formula().fixed().liquid() != null
+                && Math.abs(note.percent(What.CONCENTRATION).orElse(concentration) - concentration) > HALF_A_POINT) {
+            words.add("The note says a lye concentration of "
+                    + Formats.number(note.percent(What.CONCENTRATION).getAsDouble(), 1) + " %; its liquid makes "
                     + Formats.number(concentration, 1) + " %. The liquid leads.");
         }
         return words;
@@ -196,30 +224,41 @@ class FirstBatchController {
     private static String assumed(BatchPlan plan, RecipeNote note, boolean lyeGiven, Formats formats) {
         List<String> taken = new ArrayList<>();
         if (!lyeGiven && note.percent(What.SUPERFAT).isEmpty()) {
-            taken.add("superfat " + NumberNotation.write(plan.formula().superfat().inPercent(), 1) + " %");
+            taken.add(
+                    "superfat " + NumberNotation.write(plan.formula().superfat().inPercent(), 1) + " %");
         }
         if (note.of(What.LIQUID).isEmpty() && note.percent(What.CONCENTRATION).isEmpty()) {
-            taken.add("water for a lye concentration of " + formats.percent(AlkaliBalance.of(plan.formula()).concentration(), 0));
+            taken.add("water for a lye concentration of "
+                    + formats.percent(AlkaliBalance.of(plan.formula()).concentration(), 0));
         }
         taken.add("lye of " + formats.percent(plan.formula().alkali().naohPurity(), 0) + " purity");
         return "Taken as usual: " + String.join(", ", taken) + ".";
     }
 
     private LineWords words(NotedLine line, Formats formats) {
-        String problem = line.problem().map(p -> words.of(p, formats) + (line.maybe().isEmpty() ? "" : " Maybe: " + String.join("; ", line.maybe()) + ".")).orElse("");
-        String amount = line.mass().map(formats::mass).orElseGet(() -> line.percent().isPresent() ? Formats.number(line.percent().getAsDouble(), 1) + " %" : "");
+        String problem = line.problem()
+                .map(p -> words.of(p, formats)
+                        + (line.maybe().isEmpty() ? "" : " Maybe: " + String.join("; ", line.maybe()) + "."))
+                .orElse("");
+        String amount = line.mass()
+                .map(formats::mass)
+                .orElseGet(() -> line.percent().isPresent()
+                        ? Formats.number(line.percent().getAsDouble(), 1) + " %"
+                        : "");
         return new LineWords(problem.isEmpty() ? name(line) : line.text(), amount, problem);
     }
 
     private static String name(NotedLine line) {
-        return line.what().map(w -> switch (w) {
-            case SODIUM_HYDROXIDE -> "Lye, NaOH";
-            case POTASSIUM_HYDROXIDE -> "Lye, KOH";
-            case SUPERFAT -> "Superfat";
-            case CONCENTRATION -> "Lye concentration";
-            case TOTAL -> "All fats together";
-            case FAT, LIQUID, ADDITIVE -> line.name();
-        }).orElse(line.name());
+        return line.what()
+                .map(w -> switch (w) {
+                    case SODIUM_HYDROXIDE -> "Lye, NaOH";
+                    case POTASSIUM_HYDROXIDE -> "Lye, KOH";
+                    case SUPERFAT -> "Superfat";
+                    case CONCENTRATION -> "Lye concentration";
+                    case TOTAL -> "All fats together";
+                    case FAT, LIQUID, ADDITIVE -> line.name();
+                })
+                .orElse(line.name());
     }
 
     private String page(Model model, Maker maker, Typed typed, List<Problem> problems) {

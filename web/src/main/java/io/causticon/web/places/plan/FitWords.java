@@ -33,7 +33,8 @@ record FitWords(List<Move> moves, List<Effect> effects, String unmet) {
 
     private static final double NOTABLE = 0.05;
 
-    static FitWords of(BatchPlan before, Proposal proposal, Map<String, BigDecimal> prices, TraceKnowledge trace, Maker maker) {
+    static FitWords of(
+            BatchPlan before, Proposal proposal, Map<String, BigDecimal> prices, TraceKnowledge trace, Maker maker) {
         BatchPlan after = before.with(proposal.formula());
         List<Effect> effects = new ArrayList<>();
         effects.add(new Effect("light trace", minutes(before, trace), minutes(after, trace)));
@@ -47,9 +48,7 @@ record FitWords(List<Move> moves, List<Effect> effects, String unmet) {
                     Composer.perKilogram(after.formula().fats(), prices).toString()));
         }
         return new FitWords(
-                proposal.moves().stream().map(FitWords::move).toList(),
-                effects,
-                String.join(", ", proposal.unmet()));
+                proposal.moves().stream().map(FitWords::move).toList(), effects, String.join(", ", proposal.unmet()));
     }
 
     private static Move move(Proposal.Move m) {
@@ -73,7 +72,11 @@ record FitWords(List<Move> moves, List<Effect> effects, String unmet) {
     }
 
     private static String family(BatchPlan plan) {
-        return Formats.number(Composition.of(plan.formula().fats()).of(Family.SHORT_SATURATED).inPercent(), 0) + " %";
+        return Formats.number(
+                        Composition.of(plan.formula().fats())
+                                .of(Family.SHORT_SATURATED)
+                                .inPercent(),
+                        0) + " %";
     }
 
     private static String stale(BatchPlan plan) {

@@ -22,19 +22,22 @@ record GelWords(String title, List<RoadWords> roads) {
 
     static List<GelWords> of(BatchPlan plan, WorkshopFacts workshop, Formats formats) {
         return List.of(
-                new GelWords("All through", roads(Extent.FULL, plan, workshop, formats)), new GelWords("Not at all", roads(Extent.NONE, plan, workshop, formats)));
+                new GelWords("All through", roads(Extent.FULL, plan, workshop, formats)),
+                new GelWords("Not at all", roads(Extent.NONE, plan, workshop, formats)));
     }
 
     private static List<RoadWords> roads(Extent extent, BatchPlan plan, WorkshopFacts workshop, Formats formats) {
         return GelAdvice.towards(extent, plan, workshop).stream()
-                .map(r -> new RoadWords(r.change().id(), formats.phrase(r.change().label()), chance(r, formats)))
+                .map(r ->
+                        new RoadWords(r.change().id(), formats.phrase(r.change().label()), chance(r, formats)))
                 .toList();
     }
 
     private static String chance(GelAdvice.Road road, Formats formats) {
         String hot = road.tooHot() < 0.01
                 ? ""
-                : "; " + Formats.counted(road.tooHot()) + " that it passes " + formats.temperature(Temperature.celsius(LoafEnsemble.TOO_HOT));
+                : "; " + Formats.counted(road.tooHot()) + " that it passes "
+                        + formats.temperature(Temperature.celsius(LoafEnsemble.TOO_HOT));
         return (road.extent() == Extent.FULL ? "full " : "none ") + Formats.counted(road.chance()) + hot;
     }
 }

@@ -24,8 +24,8 @@ final class KnownChoices {
     private static final int ACIDS = 3;
 
     /** Who is like whom takes a comparison of each with each; of the tables it is always the same. */
-    private static final Map<String, Known> STANDARD = Catalogue.standard().fats().stream()
-            .collect(Collectors.toMap(Fat::id, f -> fat(f, Catalogue.standard())));
+    private static final Map<String, Known> STANDARD =
+            Catalogue.standard().fats().stream().collect(Collectors.toMap(Fat::id, f -> fat(f, Catalogue.standard())));
 
     private KnownChoices() {}
 
@@ -39,23 +39,32 @@ final class KnownChoices {
     /** By kind: fats, liquids, additives. */
     static Map<String, Map<String, Known>> of(Catalogue catalogue) {
         return Map.of(
-                "fats", catalogue.fats().stream().collect(Collectors.toMap(
-                        Fat::id, f -> Optional.ofNullable(STANDARD.get(f.id())).orElseGet(() -> fat(f, catalogue)))),
+                "fats",
+                        catalogue.fats().stream()
+                                .collect(Collectors.toMap(
+                                        Fat::id,
+                                        f -> Optional.ofNullable(STANDARD.get(f.id()))
+                                                .orElseGet(() -> fat(f, catalogue)))),
                 "liquids", catalogue.liquids().stream().collect(Collectors.toMap(Liquid::id, KnownChoices::liquid)),
-                "additives", catalogue.additives().stream().collect(Collectors.toMap(Additive::id, KnownChoices::additive)));
+                "additives",
+                        catalogue.additives().stream().collect(Collectors.toMap(Additive::id, KnownChoices::additive)));
     }
 
     private static Known fat(Fat fat, Catalogue catalogue) {
         String acids = fat.acids().stream()
-                .sorted(Comparator.comparing((AcidShare a) -> a.share().fraction()).reversed())
+                .sorted(Comparator.comparing((AcidShare a) -> a.share().fraction())
+                        .reversed())
                 .limit(ACIDS)
                 .map(a -> name(a.acid()) + " " + Math.round(a.share().inPercent()))
                 .collect(Collectors.joining(", "));
         String melts = fat.meltingRange() == null ? "" : " hard solid butter";
         return new Known(
                 "saponification value " + Formats.number(fat.saponificationValue(), 0) + " \u00b7 " + acids + " %",
-                (fat.animal() ? "animal" : "plant") + (fat.palm() ? " palm" : "") + melts + " " + spoken(fat.kind().name()) + " " + acids,
-                Likeness.nearest(fat, catalogue.fats(), ALIKE).stream().map(Fat::id).toList());
+                (fat.animal() ? "animal" : "plant") + (fat.palm() ? " palm" : "") + melts + " "
+                        + spoken(fat.kind().name()) + " " + acids,
+                Likeness.nearest(fat, catalogue.fats(), ALIKE).stream()
+                        .map(Fat::id)
+                        .toList());
     }
 
     private static Known liquid(Liquid liquid) {
@@ -68,7 +77,10 @@ final class KnownChoices {
         add(brings, liquid.salt(), "salt");
         add(brings, liquid.alcohol(), "alcohol");
         String scorches = liquid.scorching().isPositive() ? " scorches" : "";
-        return new Known(String.join(", ", brings), String.join(" ", brings) + (liquid.animal() ? " animal" : " plant") + scorches, List.of());
+        return new Known(
+                String.join(", ", brings),
+                String.join(" ", brings) + (liquid.animal() ? " animal" : " plant") + scorches,
+                List.of());
     }
 
     private static void add(List<String> brings, Share share, String of) {
@@ -83,8 +95,12 @@ final class KnownChoices {
     }
 
     private static Known additive(Additive additive) {
-        String usual = additive.usual() == null ? "" : ", usually " + grams(additive.usual().low()) + " to " + grams(additive.usual().high()) + " g a kg of fats";
-        String effects = additive.effects().stream().sorted().map(KnownChoices::spoken).collect(Collectors.joining(", "));
+        String usual = additive.usual() == null
+                ? ""
+                : ", usually " + grams(additive.usual().low()) + " to "
+                        + grams(additive.usual().high()) + " g a kg of fats";
+        String effects =
+                additive.effects().stream().sorted().map(KnownChoices::spoken).collect(Collectors.joining(", "));
         return new Known(spoken(additive.kind()) + usual, spoken(additive.kind()) + " " + effects, List.of());
     }
 

@@ -74,11 +74,21 @@ public class NotedPlans {
                 problems.add("It has more than " + RecipeNote.MOST_LINES + " ingredients.");
             }
             PlanForm fresh = PlanForm.fresh(
-                    maker.formats(), maker.mixAt(), pantry.moulds().get(0).name(), memory.lastLyeVessel(pantry), memory.lastFatsVessel(pantry));
-            PlanReader.Result result = new PlanReader(NotedRecipe.form(note, fresh, name, maker.formats()), maker.units(), pantry, null).read();
+                    maker.formats(),
+                    maker.mixAt(),
+                    pantry.moulds().get(0).name(),
+                    memory.lastLyeVessel(pantry),
+                    memory.lastFatsVessel(pantry));
+            PlanReader.Result result = new PlanReader(
+                            NotedRecipe.form(note, fresh, name, maker.formats()), maker.units(), pantry, null)
+                    .read();
             result.problems().all().forEach(p -> problems.add(words.of(p, maker.formats())));
             Optional<BatchPlan> plan = problems.isEmpty() ? result.plan() : Optional.empty();
-            return new Noted(plan, problems.stream().distinct().toList(), plan.map(this::facts).orElse(""), plan.map(this::alarm).orElse(""));
+            return new Noted(
+                    plan,
+                    problems.stream().distinct().toList(),
+                    plan.map(this::facts).orElse(""),
+                    plan.map(this::alarm).orElse(""));
         }
 
         /** The same of a plan that is there already. */
@@ -93,14 +103,20 @@ public class NotedPlans {
 
         private String facts(BatchPlan plan) {
             Formats formats = maker.formats();
-            return formats.mass(plan.formula().fatMass()) + " of fats, superfat " + formats.percent(plan.formula().superfat(), 1);
+            return formats.mass(plan.formula().fatMass()) + " of fats, superfat "
+                    + formats.percent(plan.formula().superfat(), 1);
         }
 
         private String alarm(BatchPlan plan) {
-            double excess = Superfat.distribution(Weights.planned(plan.formula()).shownOn(plan.scales()), plan.formula().alkali(), plan.scales()).probabilityBelow(0);
+            double excess = Superfat.distribution(
+                            Weights.planned(plan.formula()).shownOn(plan.scales()),
+                            plan.formula().alkali(),
+                            plan.scales())
+                    .probabilityBelow(0);
             return excess < Superfat.ALARMING_EXCESS.fraction()
                     ? ""
-                    : "More lye than its fats take, with a chance of " + Formats.probability(excess) + ". Look at it before anybody makes it.";
+                    : "More lye than its fats take, with a chance of " + Formats.probability(excess)
+                            + ". Look at it before anybody makes it.";
         }
     }
 }

@@ -36,23 +36,35 @@ final class NotedRecipe {
             Mass together = sodium.orElse(Mass.ZERO).plus(potassium.orElse(Mass.ZERO));
             form = form.with("lyeMass", written(together, formats)).with("naohShare", pureShare(sodium, potassium));
         } else if (note.percent(What.SUPERFAT).isPresent()) {
-            form = form.with("superfat", NumberNotation.write(note.percent(What.SUPERFAT).getAsDouble(), 2));
+            form = form.with(
+                    "superfat", NumberNotation.write(note.percent(What.SUPERFAT).getAsDouble(), 2));
         }
         if (note.percent(What.CONCENTRATION).isPresent()) {
-            form = form.with("liquidValue", NumberNotation.write(note.percent(What.CONCENTRATION).getAsDouble(), 2));
+            form = form.with(
+                    "liquidValue",
+                    NumberNotation.write(note.percent(What.CONCENTRATION).getAsDouble(), 2));
         }
         boolean byShare = note.of(What.FAT).stream().anyMatch(l -> l.percent().isPresent());
         if (byShare) {
-            form = form.with("sizedBy", "TOTAL").with("total", note.together(What.TOTAL).map(m -> written(m, formats)).orElse(""));
+            form = form.with("sizedBy", "TOTAL")
+                    .with(
+                            "total",
+                            note.together(What.TOTAL)
+                                    .map(m -> written(m, formats))
+                                    .orElse(""));
         }
-        List<FatRow> fats = note.of(What.FAT).stream().map(l -> new FatRow(l.id(), amount(l, formats), false)).toList();
+        List<FatRow> fats = note.of(What.FAT).stream()
+                .map(l -> new FatRow(l.id(), amount(l, formats), false))
+                .toList();
         return new PlanForm(form.one(), fats, liquids(note, form, formats), additives(note, formats), List.of());
     }
 
     private static List<LiquidRow> liquids(RecipeNote note, PlanForm fresh, Formats formats) {
         List<LiquidRow> rows = new ArrayList<>();
         for (NotedLine line : note.of(What.LIQUID)) {
-            String amount = line.mass().map(m -> written(m, formats) + " " + formats.massUnit()).orElseGet(() -> amount(line, formats));
+            String amount = line.mass()
+                    .map(m -> written(m, formats) + " " + formats.massUnit())
+                    .orElseGet(() -> amount(line, formats));
             rows.add(new LiquidRow(line.id(), amount, "LIQUID", "LYE"));
         }
         return rows.isEmpty() ? fresh.liquids() : rows;
@@ -61,12 +73,18 @@ final class NotedRecipe {
     private static List<AdditiveRow> additives(RecipeNote note, Formats formats) {
         return note.of(What.ADDITIVE).stream()
                 .map(l -> new AdditiveRow(
-                        l.id(), l.mass().map(m -> written(m, formats) + " " + formats.massUnit()).orElseGet(() -> amount(l, formats) + " %"), ""))
+                        l.id(),
+                        l.mass()
+                                .map(m -> written(m, formats) + " " + formats.massUnit())
+                                .orElseGet(() -> amount(l, formats) + " %"),
+                        ""))
                 .toList();
     }
 
     private static String amount(NotedLine line, Formats formats) {
-        return line.mass().map(m -> written(m, formats)).orElseGet(() -> NumberNotation.write(line.percent().orElse(0), 3));
+        return line.mass()
+                .map(m -> written(m, formats))
+                .orElseGet(() -> NumberNotation.write(line.percent().orElse(0), 3));
     }
 
     private static String written(Mass mass, Formats formats) {
@@ -75,15 +93,20 @@ final class NotedRecipe {
 
     /** Share of sodium hydroxide in the pure alkali, with the purities that are usual, per cent. */
     private static String pureShare(Optional<Mass> sodium, Optional<Mass> potassium) {
-        double naoh = sodium.map(m -> AlkaliChoice.USUAL_NAOH_PURITY.of(m).grams()).orElse(0.0);
-        double koh = potassium.map(m -> AlkaliChoice.USUAL_KOH_PURITY.of(m).grams()).orElse(0.0);
+        double naoh =
+                sodium.map(m -> AlkaliChoice.USUAL_NAOH_PURITY.of(m).grams()).orElse(0.0);
+        double koh =
+                potassium.map(m -> AlkaliChoice.USUAL_KOH_PURITY.of(m).grams()).orElse(0.0);
         return naoh + koh > 0 ? NumberNotation.write(100 * naoh / (naoh + koh), 4) : "100";
     }
 
     private static String nameOf(RecipeNote note) {
         String fats = note.of(What.FAT).stream()
                 .limit(FATS_IN_A_NAME)
-                .map(l -> Catalogue.standard().findFat(l.id()).map(f -> f.shortName()).orElse(l.name()))
+                .map(l -> Catalogue.standard()
+                        .findFat(l.id())
+                        .map(f -> f.shortName())
+                        .orElse(l.name()))
                 .distinct()
                 .collect(Collectors.joining(", "));
         return fats.isEmpty() ? "From a note" : fats;

@@ -4,7 +4,8 @@ import java.util.List;
 import org.springframework.web.util.HtmlUtils;
 
 /**
- * The choices of a long list as a page has them. A page has the same list in every row: it is written once, and each row marks its own choice in it.
+ * The choices of a long list as a page has them. A page has the same list in every row: it is written once, and each
+ * row marks its own choice in it.
  *
  * @param html an option a choice
  */

@@ -48,7 +48,6 @@ class PlanController {
 
     private static final String COPY = ", a copy";
 
-
     private final RecipeService recipes;
     private final BatchService batches;
     private final ShelfService shelf;
@@ -84,9 +83,16 @@ class PlanController {
     String choose(Model model, Maker maker) {
         model.addAttribute("recipes", cards(recipes.all(false), maker));
         model.addAttribute("away", cards(recipes.all(true), maker));
-        model.addAttribute("underWay", drafts.underWay(maker).stream()
-                .map(d -> new Card(d.id().toString(), d.name().isBlank() ? "No name yet" : d.name(), "", "", maker.formats().moment(d.changed())))
-                .toList());
+        model.addAttribute(
+                "underWay",
+                drafts.underWay(maker).stream()
+                        .map(d -> new Card(
+                                d.id().toString(),
+                                d.name().isBlank() ? "No name yet" : d.name(),
+                                "",
+                                "",
+                                maker.formats().moment(d.changed())))
+                        .toList());
         return "plan/choose";
     }
 
@@ -94,7 +100,12 @@ class PlanController {
         return kept.stream()
                 .map(r -> r.newest()
                         .map(n -> card(n, maker.formats()))
-                        .orElseGet(() -> new Card(r.recipe().toString(), r.name(), "", "cannot be understood", "open it to see what is kept")))
+                        .orElseGet(() -> new Card(
+                                r.recipe().toString(),
+                                r.name(),
+                                "",
+                                "cannot be understood",
+                                "open it to see what is kept")))
                 .toList();
     }
 
@@ -160,9 +171,13 @@ class PlanController {
         PlanForm form = PlanForm.of(recipe.plan(), maker.formats());
         if (copy) {
             // Kept as one of its own once it is saved.
-            return pages.show(model, pages.begun(form.with("name", recipe.plan().name() + COPY), maker, shelf.pantry(), recipe.plan()), Map.of());
+            return pages.show(
+                    model,
+                    pages.begun(form.with("name", recipe.plan().name() + COPY), maker, shelf.pantry(), recipe.plan()),
+                    Map.of());
         }
-        Optional<DraftService.Draft> draft = version == null ? drafts.find(maker, DraftService.of(maker, id)) : Optional.empty();
+        Optional<DraftService.Draft> draft =
+                version == null ? drafts.find(maker, DraftService.of(maker, id)) : Optional.empty();
         model.addAttribute("retired", recipes.isPutAway(id));
         if (draft.isPresent()) {
             model.addAttribute("left", maker.formats().moment(draft.get().changed()));
@@ -171,7 +186,9 @@ class PlanController {
         return pages.show(model, pages.opened(form, maker, shelf.pantry(), recipe, recipe.plan()), Map.of());
     }
 
-    /** Proposes the next version of a recipe after a batch that had something; nothing is kept until the maker keeps it. */
+    /**
+     * Proposes the next version of a recipe after a batch that had something; nothing is kept until the maker keeps it.
+     */
     @GetMapping("/after/{batch}")
     String after(@PathVariable UUID batch, Model model, Maker maker, @RequestParam String condition) {
         Batch made = batches.get(new BatchId(batch));
@@ -180,7 +197,10 @@ class PlanController {
             // It has no recipe: the next one is melted down from what there is then.
             return "redirect:/rework";
         }
-        BatchPlan plan = batches.recipe(made.id()).map(recipes::latest).map(RecipeService.Recipe::plan).orElse(made.plan());
+        BatchPlan plan = batches.recipe(made.id())
+                .map(recipes::latest)
+                .map(RecipeService.Recipe::plan)
+                .orElse(made.plan());
         model.addAttribute("proposedAfter", made.name() + ", " + had.name());
         return proposed(made, plan, List.of(had), model, maker);
     }
@@ -192,30 +212,41 @@ class PlanController {
         if (made.plan().isRework()) {
             return "redirect:/rework";
         }
-        List<Condition> had = made.log().of(Entry.Concluded.class)
+        List<Condition> had = made.log()
+                .of(Entry.Concluded.class)
                 .map(c -> c.entry().condition().id())
                 .distinct()
                 .flatMap(id -> condition(id == null ? "" : id).stream())
                 .toList();
-        model.addAttribute("proposedAfter", made.name() + " of " + maker.formats().date(made.log().begun())
-                + (had.isEmpty() ? "" : ", " + had.stream().map(Condition::name).collect(Collectors.joining(", "))));
+        model.addAttribute(
+                "proposedAfter",
+                made.name() + " of " + maker.formats().date(made.log().begun())
+                        + (had.isEmpty()
+                                ? ""
+                                : ", " + had.stream().map(Condition::name).collect(Collectors.joining(", "))));
         return proposed(made, made.plan(), had, model, maker);
     }
 
     private static Optional<Condition> condition(String id) {
-        return StandardKnowledge.all().conditions().stream().filter(c -> c.id().equals(id)).findFirst();
+        return StandardKnowledge.all().conditions().stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst();
     }
 
     private String proposed(Batch made, BatchPlan from, List<Condition> had, Model model, Maker maker) {
         BatchPlan plan = from;
         List<String> changes = new ArrayList<>();
         for (Condition one : had) {
-            String note = one.name() + " on " + maker.formats().day(made.log().begun()) + ": " + StandardKnowledge.all().remedy(one).nextTime();
+            String note = one.name() + " on " + maker.formats().day(made.log().begun()) + ": "
+                    + StandardKnowledge.all().remedy(one).nextTime();
             NextVersion next = NextVersion.after(one.id(), plan, note);
             next.changes().stream().map(maker.formats()::phrase).forEach(changes::add);
             plan = next.plan();
         }
-        changes.add(had.isEmpty() ? "as it was made, since no conclusion about it asks for a change" : "a note of what to do next time");
+        changes.add(
+                had.isEmpty()
+                        ? "as it was made, since no conclusion about it asks for a change"
+                        : "a note of what to do next time");
         model.addAttribute("proposal", changes);
         PlanForm form = PlanForm.of(plan, maker.formats());
         Pantry pantry = shelf.pantry();
@@ -264,12 +295,13 @@ class PlanController {
         }
         try {
             Instant now = clock.instant();
-            Instant start = begun.isBlank()
-                    ? now
-                    : TimeNotation.read("begun", begun, Instant.EPOCH, now, maker.zone());
+            Instant start = begun.isBlank() ? now : TimeNotation.read("begun", begun, Instant.EPOCH, now, maker.zone());
             RecipeService.Recipe kept = keep(s, result.plan().get(), key);
             BatchId batch = beginnings.begin(kept, purpose, start, maker, key);
-            return Redirect.to("/bench/" + batch, "at", begun.isBlank() ? "" : maker.formats().input(start));
+            return Redirect.to(
+                    "/bench/" + batch,
+                    "at",
+                    begun.isBlank() ? "" : maker.formats().input(start));
         } catch (ProblemsException e) {
             return pages.answer(model, told(s, e), pages.wording(e.problems(), maker));
         }

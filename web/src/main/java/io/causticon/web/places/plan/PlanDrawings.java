@@ -77,8 +77,8 @@ final class PlanDrawings {
         }
         drawing.path(bell.to(x.at(to), base).closed(), "bell").line(14, base, DENSITY_WIDTH - 14, base, "axis");
         for (double tick : new double[] {from, 0, Math.rint(centre), to}) {
-            boolean crowded = tick == from && x.at(0) - x.at(from) < 26
-                    || tick == 0 && x.at(Math.rint(centre)) - x.at(0) < 20;
+            boolean crowded =
+                    tick == from && x.at(0) - x.at(from) < 26 || tick == 0 && x.at(Math.rint(centre)) - x.at(0) < 20;
             if (!crowded) {
                 drawing.textMiddle(x.at(tick), base + 17, Formats.number(tick, 0), "figure");
             }
@@ -90,7 +90,9 @@ final class PlanDrawings {
     static Drawing spectrum(Composition composition) {
         Drawing.Builder drawing =
                 Drawing.sized(SPECTRUM_WIDTH, 30, "Fatty acids from short saturated to poly-unsaturated");
-        double all = composition.families().values().stream().mapToDouble(s -> s.fraction()).sum();
+        double all = composition.families().values().stream()
+                .mapToDouble(s -> s.fraction())
+                .sum();
         double x = 0;
         for (Family family : Family.values()) {
             double share = all == 0 ? 0 : composition.of(family).fraction() / all;
@@ -127,14 +129,21 @@ final class PlanDrawings {
                 "batter",
                 lyeIn + time.band().low(),
                 lyeIn + time.band().high(),
-                "light trace " + Formats.number(time.band().low(), 0) + "\u2013" + Formats.number(time.band().high(), 0)
-                        + " min after lye-in, pours until " + Formats.number(time.unpourable(), 0));
+                "light trace " + Formats.number(time.band().low(), 0) + "\u2013"
+                        + Formats.number(time.band().high(), 0) + " min after lye-in, pours until "
+                        + Formats.number(time.unpourable(), 0));
         loaf.ifPresentOrElse(
                 l -> {
                     double at = bench + 60 * l.middle().peakHour();
                     event(drawing, axis, 2, "core", 0.75 * at, 1.4 * at, gel(l, formats));
                 },
-                () -> drawing.text(6, 20 + 2 * ROW + 17, plan.process() == Process.HOT ? "cooked before it is in the mould" : "no forecast of the core for this mould", "note"));
+                () -> drawing.text(
+                        6,
+                        20 + 2 * ROW + 17,
+                        plan.process() == Process.HOT
+                                ? "cooked before it is in the mould"
+                                : "no forecast of the core for this mould",
+                        "note"));
         double out = bench + schedule.unmould().toMinutes();
         event(drawing, axis, 3, "ink", 0.75 * out, 1.3 * out, "unmould");
         double ready = out + schedule.cure().toMinutes();
@@ -147,12 +156,16 @@ final class PlanDrawings {
                 "action",
                 Math.max(ready, out + MINUTES_A_DAY * dry.low()),
                 Math.max(1.05 * ready, driest),
-                "old enough after " + Formats.duration(Duration.ofMinutes((long) ready)) + ", dry after " + Formats.number(dry.low(), 0) + "\u2013" + Formats.number(dry.high(), 0) + " d");
+                "old enough after " + Formats.duration(Duration.ofMinutes((long) ready)) + ", dry after "
+                        + Formats.number(dry.low(), 0) + "\u2013" + Formats.number(dry.high(), 0) + " d");
         return drawing.done();
     }
 
     private static String gel(LoafEnsemble loaf, Formats formats) {
-        String peak = "core " + Formats.number(formats.degrees(Temperature.celsius(loaf.middle().peak())), 0) + " " + formats.temperatureUnit();
+        String peak = "core "
+                + Formats.number(
+                        formats.degrees(Temperature.celsius(loaf.middle().peak())), 0) + " "
+                + formats.temperatureUnit();
         // What hardly ever happens has no room here.
         String likely = Stream.of(Extent.FULL, Extent.PARTIAL, Extent.NONE)
                 .filter(e -> loaf.probabilityOf(e) >= WORTH_TELLING)
@@ -189,8 +202,8 @@ final class PlanDrawings {
         double width = long_ * scale;
         double height = short_ * scale;
         double part = Math.min(1, batter.mass().dividedBy(mould.capacity(batter.density())));
-        Drawing.Builder drawing = Drawing.sized(
-                MOULD_WIDTH, height + 18, mould.name() + " with its fill, cut and centre marks");
+        Drawing.Builder drawing =
+                Drawing.sized(MOULD_WIDTH, height + 18, mould.name() + " with its fill, cut and centre marks");
         // A standing tube is drawn lying: its bottom is at the left.
         double fillWidth = standing ? width * part : width;
         double fillHeight = standing ? height : height * part;
@@ -214,7 +227,9 @@ final class PlanDrawings {
         double height = mould.width() * scale;
         double part = Math.min(1, batter.mass().dividedBy(mould.capacity(batter.density())));
         Drawing.Builder drawing = Drawing.sized(
-                MOULD_WIDTH, rows * (height + 6) + 4, mould.cavities() + " cavities of " + mould.name() + " with their fill");
+                MOULD_WIDTH,
+                rows * (height + 6) + 4,
+                mould.cavities() + " cavities of " + mould.name() + " with their fill");
         for (int i = 0; i < mould.cavities(); i++) {
             double x = 3 + i % columns * cell;
             double y = 3 + i / columns * (height + 6);

@@ -50,8 +50,8 @@ record PlanForm(
         List<PortionRow> portions) {
 
     /**
-     * A fat: its id, with {@code @} and the label of a lot behind it when one is chosen; its amount; whether its share is locked; whether it goes
-     * in after the cook.
+     * A fat: its id, with {@code @} and the label of a lot behind it when one is chosen; its amount; whether its share
+     * is locked; whether it goes in after the cook.
      */
     record FatRow(String id, String amount, boolean locked, boolean after) {
 
@@ -84,7 +84,13 @@ record PlanForm(
 
     /** A layer, colour or cup: its line or share, its own additive and its own liquid. */
     record PortionRow(
-            String name, String amount, String additiveId, String additiveDose, String additiveJoins, String liquidId, String liquidDose) {
+            String name,
+            String amount,
+            String additiveId,
+            String additiveDose,
+            String additiveJoins,
+            String liquidId,
+            String liquidDose) {
 
         PortionRow withAmount(String other) {
             return new PortionRow(name, other, additiveId, additiveDose, additiveJoins, liquidId, liquidDose);
@@ -97,6 +103,7 @@ record PlanForm(
 
     /** So many rows at least: most recipes have three to five fats. */
     private static final int FAT_ROWS = 4;
+
     private static final double USUAL_OUNCES = 0.05;
 
     /** No recipe has more of anything; one more is read, so that it can be told. */
@@ -104,9 +111,39 @@ record PlanForm(
 
     /** What stands in the form once and is no field of a plan that stands by itself. */
     private static final Set<String> OTHERS = Set.of(
-            "name", "note", "lyeMass", "mould", "superfat", "naohShare", "purity", "kohPurity", "kohCertified", "liquidWay", "liquidValue", "sizedBy", "total",
-            "fillHeight", "overage", "spare", "thickness", "portionWay", "lyeRoute", "cups", "cup", "stuck", "bowl", "scaleTo", "slow", "firm", "mild", "keeps",
-            "noAnimal", "noPalm", "without", "mostCost", "mostChange");
+            "name",
+            "note",
+            "lyeMass",
+            "mould",
+            "superfat",
+            "naohShare",
+            "purity",
+            "kohPurity",
+            "kohCertified",
+            "liquidWay",
+            "liquidValue",
+            "sizedBy",
+            "total",
+            "fillHeight",
+            "overage",
+            "spare",
+            "thickness",
+            "portionWay",
+            "lyeRoute",
+            "cups",
+            "cup",
+            "stuck",
+            "bowl",
+            "scaleTo",
+            "slow",
+            "firm",
+            "mild",
+            "keeps",
+            "noAnimal",
+            "noPalm",
+            "without",
+            "mostCost",
+            "mostChange");
 
     private static Stream<String> once() {
         return Stream.concat(OTHERS.stream(), PlanFields.ALL.stream().map(PlanField::typed));
@@ -155,7 +192,11 @@ record PlanForm(
                 "stuck", "3",
                 "mostChange", "20"));
         return new PlanForm(
-                one, List.of(), List.of(new LiquidRow("distilled-water", "100", LiquidState.LIQUID.name(), "LYE")), List.of(), List.of());
+                one,
+                List.of(),
+                List.of(new LiquidRow("distilled-water", "100", LiquidState.LIQUID.name(), "LYE")),
+                List.of(),
+                List.of());
     }
 
     static PlanForm of(BatchPlan plan, Formats formats) {
@@ -168,8 +209,14 @@ record PlanForm(
         one.put("mould", plan.mould() == null ? "" : plan.mould().name());
         PlanFields.ALL.forEach(field -> put(field, plan.settings(), formats, one));
         // What follows from a mass is shown, not read again.
-        one.put("superfat", f.fixed().lye() == null ? percent(f.superfat().fraction()) : NumberNotation.write(f.superfat().inPercent(), 1));
-        one.put("lyeMass", f.fixed().lye() == null ? "" : MassNotation.write(f.fixed().lye(), formats.units()));
+        one.put(
+                "superfat",
+                f.fixed().lye() == null
+                        ? percent(f.superfat().fraction())
+                        : NumberNotation.write(f.superfat().inPercent(), 1));
+        one.put(
+                "lyeMass",
+                f.fixed().lye() == null ? "" : MassNotation.write(f.fixed().lye(), formats.units()));
         one.put("naohShare", percent(f.alkali().naohShare().fraction()));
         one.put("purity", percent(f.alkali().naohPurity().fraction()));
         one.put("kohPurity", percent(f.alkali().kohPurity().fraction()));
@@ -188,7 +235,11 @@ record PlanForm(
         Vessel bowl = pouring.portioning().bowl();
         one.put("bowl", bowl == null ? "" : bowl.name());
         one.put("lyeRoute", pouring.portioning().route().name());
-        one.put("cups", pouring.portioning().portions().isEmpty() ? "" : Integer.toString(pouring.portioning().portions().size()));
+        one.put(
+                "cups",
+                pouring.portioning().portions().isEmpty()
+                        ? ""
+                        : Integer.toString(pouring.portioning().portions().size()));
         one.put("cup", pouring.cup() == null ? "" : MassNotation.write(pouring.cup(), formats.units()));
         one.put("mostChange", "20");
         return new PlanForm(
@@ -207,13 +258,17 @@ record PlanForm(
                                 p.liquid().id(),
                                 f.fixed().liquid() == null
                                         ? percent(p.share().fraction())
-                                        : MassNotation.write(p.share().of(f.fixed().liquid()), formats.units()) + " " + formats.massUnit(),
+                                        : MassNotation.write(
+                                                        p.share().of(f.fixed().liquid()), formats.units()) + " "
+                                                + formats.massUnit(),
                                 p.state().name(),
                                 p.joins().name()))
                         .toList(),
                 f.additives().stream()
                         .map(p -> new AdditiveRow(
-                                p.additive().id(), DoseNotation.write(p.dose(), formats.units()), p.joins().name()))
+                                p.additive().id(),
+                                DoseNotation.write(p.dose(), formats.units()),
+                                p.joins().name()))
                         .toList(),
                 pouring.portioning().portions().stream()
                         .map(p -> portion(p, pouring.portioning().way(), formats))
@@ -221,20 +276,25 @@ record PlanForm(
     }
 
     private static PortionRow portion(Portion p, Portioning.Way way, Formats formats) {
-        String amount =
-                switch (way) {
-                    case LAYERS -> p.top() == null ? "" : LineNotation.write(p.top());
-                    case SHARES -> percent(p.share().fraction());
-                    case WHOLE, CUPS -> "";
-                };
+        String amount = switch (way) {
+            case LAYERS -> p.top() == null ? "" : LineNotation.write(p.top());
+            case SHARES -> percent(p.share().fraction());
+            case WHOLE, CUPS -> "";
+        };
         return new PortionRow(
                 p.name(),
                 amount,
                 p.additives().isEmpty() ? "" : p.additives().get(0).additive().id(),
-                p.additives().isEmpty() ? "" : DoseNotation.write(p.additives().get(0).dose(), formats.units()),
-                p.additives().isEmpty() ? AdditionStage.TRACE.name() : p.additives().get(0).joins().name(),
+                p.additives().isEmpty()
+                        ? ""
+                        : DoseNotation.write(p.additives().get(0).dose(), formats.units()),
+                p.additives().isEmpty()
+                        ? AdditionStage.TRACE.name()
+                        : p.additives().get(0).joins().name(),
                 p.liquids().isEmpty() ? "" : p.liquids().get(0).liquid().id(),
-                p.liquids().isEmpty() ? "" : DoseNotation.write(p.liquids().get(0).dose(), formats.units()));
+                p.liquids().isEmpty()
+                        ? ""
+                        : DoseNotation.write(p.liquids().get(0).dose(), formats.units()));
     }
 
     static PlanForm typed(MultiValueMap<String, String> typed) {
@@ -247,23 +307,40 @@ record PlanForm(
         Set<String> after = Set.copyOf(typed.getOrDefault("fatAfter", List.of()));
         return new PlanForm(
                 one,
-                rows(typed, "fatId", i -> new FatRow(
-                        at(typed, "fatId", i), at(typed, "fatAmount", i), locked.contains(Integer.toString(i)), after.contains(Integer.toString(i)))),
-                rows(typed, "liquidId", i -> new LiquidRow(
-                        at(typed, "liquidId", i),
-                        at(typed, "liquidAmount", i),
-                        at(typed, "liquidState", i),
-                        at(typed, "liquidJoins", i))),
-                rows(typed, "additiveId", i -> new AdditiveRow(
-                        at(typed, "additiveId", i), at(typed, "additiveAmount", i), at(typed, "additiveJoins", i))),
-                rows(typed, "portionName", i -> new PortionRow(
-                        at(typed, "portionName", i),
-                        at(typed, "portionAmount", i),
-                        at(typed, "portionAdditiveId", i),
-                        at(typed, "portionAdditiveDose", i),
-                        at(typed, "portionAdditiveJoins", i),
-                        at(typed, "portionLiquidId", i),
-                        at(typed, "portionLiquidDose", i))));
+                rows(
+                        typed,
+                        "fatId",
+                        i -> new FatRow(
+                                at(typed, "fatId", i),
+                                at(typed, "fatAmount", i),
+                                locked.contains(Integer.toString(i)),
+                                after.contains(Integer.toString(i)))),
+                rows(
+                        typed,
+                        "liquidId",
+                        i -> new LiquidRow(
+                                at(typed, "liquidId", i),
+                                at(typed, "liquidAmount", i),
+                                at(typed, "liquidState", i),
+                                at(typed, "liquidJoins", i))),
+                rows(
+                        typed,
+                        "additiveId",
+                        i -> new AdditiveRow(
+                                at(typed, "additiveId", i),
+                                at(typed, "additiveAmount", i),
+                                at(typed, "additiveJoins", i))),
+                rows(
+                        typed,
+                        "portionName",
+                        i -> new PortionRow(
+                                at(typed, "portionName", i),
+                                at(typed, "portionAmount", i),
+                                at(typed, "portionAdditiveId", i),
+                                at(typed, "portionAdditiveDose", i),
+                                at(typed, "portionAdditiveJoins", i),
+                                at(typed, "portionLiquidId", i),
+                                at(typed, "portionLiquidDose", i))));
     }
 
     /** The fields that {@link #typed} reads again. */
@@ -348,13 +425,16 @@ record PlanForm(
 
     /** The locks and wishes of another form, which a plan does not keep. */
     PlanForm keepingWishesOf(PlanForm other) {
-        Set<String> locked = other.fats.stream().filter(FatRow::locked).map(FatRow::fatId).collect(Collectors.toSet());
+        Set<String> locked =
+                other.fats.stream().filter(FatRow::locked).map(FatRow::fatId).collect(Collectors.toSet());
         Map<String, String> changed = new HashMap<>(one);
         List.of("slow", "firm", "mild", "keeps", "noAnimal", "noPalm", "without", "mostCost", "mostChange")
                 .forEach(w -> changed.put(w, other.get(w)));
         return new PlanForm(
                 changed,
-                fats.stream().map(f -> new FatRow(f.id(), f.amount(), locked.contains(f.fatId()), f.after())).toList(),
+                fats.stream()
+                        .map(f -> new FatRow(f.id(), f.amount(), locked.contains(f.fatId()), f.after()))
+                        .toList(),
                 liquids,
                 additives,
                 portions);
@@ -366,15 +446,22 @@ record PlanForm(
                 one,
                 room(fats.stream().filter(r -> !r.isBlank()).toList(), new FatRow("", "", false), FAT_ROWS),
                 room(
-                        liquids.stream().filter(r -> !(r.id().isBlank() && r.amount().isBlank())).toList(),
+                        liquids.stream()
+                                .filter(r -> !(r.id().isBlank() && r.amount().isBlank()))
+                                .toList(),
                         new LiquidRow("", "", LiquidState.LIQUID.name(), "LYE"),
                         1),
                 room(
-                        additives.stream().filter(r -> !(r.id().isBlank() && r.amount().isBlank())).toList(),
+                        additives.stream()
+                                .filter(r -> !(r.id().isBlank() && r.amount().isBlank()))
+                                .toList(),
                         new AdditiveRow("", "", ""),
                         1),
                 isDivided()
-                        ? room(portions.stream().filter(r -> !r.isBlank()).toList(), new PortionRow("", "", "", "", "", "", ""), 2)
+                        ? room(
+                                portions.stream().filter(r -> !r.isBlank()).toList(),
+                                new PortionRow("", "", "", "", "", "", ""),
+                                2)
                         : portions);
     }
 
@@ -387,7 +474,11 @@ record PlanForm(
     }
 
     private static <T> List<T> rows(MultiValueMap<String, String> typed, String field, Function<Integer, T> row) {
-        return IntStream.range(0, Math.min(MOST_ROWS + 1, typed.getOrDefault(field, List.of()).size()))
+        return IntStream.range(
+                        0,
+                        Math.min(
+                                MOST_ROWS + 1,
+                                typed.getOrDefault(field, List.of()).size()))
                 .boxed()
                 .map(row)
                 .toList();
@@ -405,7 +496,9 @@ record PlanForm(
     }
 
     private static String followed(LiquidTarget target) {
-        return target.way() == LiquidTarget.Way.WATER_TO_LYE ? NumberNotation.write(target.value(), 2) : NumberNotation.write(100 * target.value(), 1);
+        return target.way() == LiquidTarget.Way.WATER_TO_LYE
+                ? NumberNotation.write(target.value(), 2)
+                : NumberNotation.write(100 * target.value(), 1);
     }
 
     private static String percent(double fraction) {

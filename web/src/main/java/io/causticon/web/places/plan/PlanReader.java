@@ -56,7 +56,8 @@ final class PlanReader {
     private @Nullable Mass liquidsTogether;
 
     /**
-     * @param before the version that the form was opened from, for substances that were put away since; null for a new recipe
+     * @param before the version that the form was opened from, for substances that were put away since; null for a new
+     *     recipe
      */
     PlanReader(PlanForm form, Units units, Pantry pantry, @Nullable BatchPlan before) {
         this.form = form;
@@ -84,8 +85,10 @@ final class PlanReader {
         List<FatPortion> fats = fats();
         List<LiquidPart> liquids = liquids();
         FixedAmounts fixed = new FixedAmounts(
-                form.has("lyeMass") ? fields.mass("lyeMass", form.get("lyeMass"), FormulaCheck.MOST_OF_ONE_FAT) : null, liquidsTogether);
-        if (!fixed.equals(FixedAmounts.NONE) && (pouring.sizedBy() == SizedBy.MOULD || pouring.sizedBy() == SizedBy.CUPS)) {
+                form.has("lyeMass") ? fields.mass("lyeMass", form.get("lyeMass"), FormulaCheck.MOST_OF_ONE_FAT) : null,
+                liquidsTogether);
+        if (!fixed.equals(FixedAmounts.NONE)
+                && (pouring.sizedBy() == SizedBy.MOULD || pouring.sizedBy() == SizedBy.CUPS)) {
             problems.add(fixed.lye() == null ? "liquidParts" : "lyeMass", ProblemKey.MASS_AGAINST_THE_MOULD);
         }
         List<Dosed> additives = additives();
@@ -95,18 +98,32 @@ final class PlanReader {
                 fields.percent("kohPurity", form.get("kohPurity"), AlkaliChoice.USUAL_KOH_PURITY),
                 form.has("kohCertified"));
         fields.checkShare("naohShare", alkali.naohShare());
-        Share superfat = fixed.lye() == null ? fields.percent("superfat", form.get("superfat"), Share.NONE) : Share.NONE;
+        Share superfat =
+                fixed.lye() == null ? fields.percent("superfat", form.get("superfat"), Share.NONE) : Share.NONE;
         LiquidTarget target = fixed.liquid() == null ? target() : new LiquidTarget(way(), 1);
         Settings settings = settings();
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
         }
-        Formula formula = sized(fats, new Formula(fats, alkali, superfat, target, liquids, List.of()), additives, mould, pouring).fixing(fixed);
+        Formula formula = sized(
+                        fats,
+                        new Formula(fats, alkali, superfat, target, liquids, List.of()),
+                        additives,
+                        mould,
+                        pouring)
+                .fixing(fixed);
         problems.addAll(FormulaCheck.of(formula).all());
         if (!problems.isEmpty()) {
             return new Result(Optional.empty(), problems);
         }
-        BatchPlan plan = new BatchPlan(form.get("name").trim(), formula, mould, pouring, null, settings, form.get("note").trim());
+        BatchPlan plan = new BatchPlan(
+                form.get("name").trim(),
+                formula,
+                mould,
+                pouring,
+                null,
+                settings,
+                form.get("note").trim());
         problems.addAll(Portions.check(plan).all());
         PlanCheck.checkScales(plan, problems);
         return new Result(problems.isEmpty() ? Optional.of(plan) : Optional.empty(), problems);
@@ -114,13 +131,16 @@ final class PlanReader {
 
     /** As chosen; one that was put away since is kept by the plan that had it. */
     private @Nullable Vessel vessel(String chosen, @Nullable Object kept) {
-        return pantry.vessel(chosen).orElse(kept instanceof Vessel vessel && vessel.name().equals(chosen) ? vessel : null);
+        return pantry.vessel(chosen)
+                .orElse(kept instanceof Vessel vessel && vessel.name().equals(chosen) ? vessel : null);
     }
 
     /** The formula at the size that the form asks for, with its additives dosed by that. */
     private Formula sized(
             List<FatPortion> fats, Formula bare, List<Dosed> additives, @Nullable Mould mould, Pouring pouring) {
-        if (pouring.sizedBy() == SizedBy.WEIGHTS || fats.isEmpty() || !FormulaCheck.of(bare).isEmpty()) {
+        if (pouring.sizedBy() == SizedBy.WEIGHTS
+                || fats.isEmpty()
+                || !FormulaCheck.of(bare).isEmpty()) {
             return dosed(bare, additives);
         }
         if (pouring.sizedBy() == SizedBy.TOTAL) {
@@ -132,7 +152,10 @@ final class PlanReader {
             Mass each = pouring.cup();
             return each == null || !each.isPositive()
                     ? bare
-                    : dosed(bare.scaledTo(Sizing.fatsForCups(m -> dosed(bare.scaledTo(m), additives), each, cups, pouring)), additives);
+                    : dosed(
+                            bare.scaledTo(
+                                    Sizing.fatsForCups(m -> dosed(bare.scaledTo(m), additives), each, cups, pouring)),
+                            additives);
         }
         if (mould == null) {
             problems.add("mould", ProblemKey.MISSING);
@@ -176,7 +199,9 @@ final class PlanReader {
             return null;
         }
         return pantry.mould(name)
-                .or(() -> Optional.ofNullable(before).map(BatchPlan::mould).filter(m -> m.name().equals(name)))
+                .or(() -> Optional.ofNullable(before)
+                        .map(BatchPlan::mould)
+                        .filter(m -> m.name().equals(name)))
                 .orElseGet(() -> {
                     problems.add(field, ProblemKey.NOT_A_CHOICE, name);
                     return null;
@@ -196,7 +221,9 @@ final class PlanReader {
                 problems.add(field, ProblemKey.MISSING);
                 continue;
             }
-            Mass mass = form.isByShare() ? share(field, row.amount()) : fields.mass(field, row.amount(), FormulaCheck.MOST_OF_ONE_FAT);
+            Mass mass = form.isByShare()
+                    ? share(field, row.amount())
+                    : fields.mass(field, row.amount(), FormulaCheck.MOST_OF_ONE_FAT);
             sum += mass.grams();
             boolean after = row.after() && form.get("process").equals(Process.HOT.name());
             Optional<FatPortion> portion = fat(row, mass).map(p -> p.goingInAfterTheCook(after));
@@ -226,16 +253,21 @@ final class PlanReader {
                     lot == null ? null : lot.label()));
         }
         // Put away since: the version it was opened from still knows it.
-        return Optional.ofNullable(before).flatMap(b -> b.formula().fats().stream()
-                .filter(p -> p.fat().id().equals(row.fatId()) && row.lot().equals(p.lot() == null ? "" : p.lot()))
-                .findFirst()
-                .map(p -> p.weighing(mass)));
+        return Optional.ofNullable(before)
+                .flatMap(b -> b.formula().fats().stream()
+                        .filter(p ->
+                                p.fat().id().equals(row.fatId()) && row.lot().equals(p.lot() == null ? "" : p.lot()))
+                        .findFirst()
+                        .map(p -> p.weighing(mass)));
     }
 
     private List<LiquidPart> liquids() {
         List<LiquidPart> parts = new ArrayList<>();
         List<Double> amounts = new ArrayList<>();
-        List<String> typed = form.liquids().stream().filter(r -> !r.id().isBlank()).map(r -> r.amount().trim()).toList();
+        List<String> typed = form.liquids().stream()
+                .filter(r -> !r.id().isBlank())
+                .map(r -> r.amount().trim())
+                .toList();
         boolean byMass = typed.stream().anyMatch(PlanReader::saysAUnit);
         boolean one = typed.size() == 1;
         if (byMass && !typed.stream().allMatch(PlanReader::saysAUnit)) {
@@ -246,17 +278,22 @@ final class PlanReader {
             PlanForm.LiquidRow row = form.liquids().get(i);
             String field = "liquid" + i;
             if (!row.id().isBlank()) {
-                pantry.catalogue().findLiquid(row.id()).ifPresentOrElse(
-                        liquid -> {
-                            double amount = byMass
-                                    ? fields.mass(field, row.amount(), FormulaCheck.MOST_OF_ONE_FAT).grams()
-                                    : part(field, row.amount(), one);
-                            AdditionStage joins = fields.choice(field, row.joins(), AdditionStage.class, AdditionStage.LYE);
-                            amounts.add(amount);
-                            LiquidState state = fields.choice(field, row.state(), LiquidState.class, LiquidState.LIQUID);
-                            parts.add(new LiquidPart(liquid, Share.NONE, state, joins));
-                        },
-                        () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
+                pantry.catalogue()
+                        .findLiquid(row.id())
+                        .ifPresentOrElse(
+                                liquid -> {
+                                    double amount = byMass
+                                            ? fields.mass(field, row.amount(), FormulaCheck.MOST_OF_ONE_FAT)
+                                                    .grams()
+                                            : part(field, row.amount(), one);
+                                    AdditionStage joins =
+                                            fields.choice(field, row.joins(), AdditionStage.class, AdditionStage.LYE);
+                                    amounts.add(amount);
+                                    LiquidState state =
+                                            fields.choice(field, row.state(), LiquidState.class, LiquidState.LIQUID);
+                                    parts.add(new LiquidPart(liquid, Share.NONE, state, joins));
+                                },
+                                () -> problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id()));
             } else if (!row.amount().isBlank()) {
                 problems.add(field, ProblemKey.MISSING);
             }
@@ -265,10 +302,15 @@ final class PlanReader {
         if (byMass && sum > 0) {
             liquidsTogether = Mass.grams(sum);
         }
-        return sum <= 0 ? parts : IntStream.range(0, parts.size())
-                .mapToObj(i -> new LiquidPart(
-                        parts.get(i).liquid(), Share.fraction(amounts.get(i) / sum), parts.get(i).state(), parts.get(i).joins()))
-                .toList();
+        return sum <= 0
+                ? parts
+                : IntStream.range(0, parts.size())
+                        .mapToObj(i -> new LiquidPart(
+                                parts.get(i).liquid(),
+                                Share.fraction(amounts.get(i) / sum),
+                                parts.get(i).state(),
+                                parts.get(i).joins()))
+                        .toList();
     }
 
     private static boolean saysAUnit(String amount) {
@@ -300,23 +342,27 @@ final class PlanReader {
                 }
                 continue;
             }
-            Optional<Additive> additive = pantry.catalogue().findAdditive(row.id()).or(() -> additiveBefore(row.id()));
+            Optional<Additive> additive =
+                    pantry.catalogue().findAdditive(row.id()).or(() -> additiveBefore(row.id()));
             if (additive.isEmpty()) {
                 problems.add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.id());
                 continue;
             }
-            Dose dose = fields.dose(field, row.amount(), additive.get().name(), additive.get().gramsPerTeaspoon());
-            AdditionStage joins = fields.choice(field, row.joins(), AdditionStage.class, AdditivePortion.advised(additive.get()));
+            Dose dose = fields.dose(
+                    field, row.amount(), additive.get().name(), additive.get().gramsPerTeaspoon());
+            AdditionStage joins =
+                    fields.choice(field, row.joins(), AdditionStage.class, AdditivePortion.advised(additive.get()));
             dosed.add(new Dosed(additive.get(), dose, joins));
         }
         return dosed;
     }
 
     private Optional<Additive> additiveBefore(String id) {
-        return Optional.ofNullable(before).flatMap(b -> b.formula().additives().stream()
-                .map(AdditivePortion::additive)
-                .filter(a -> a.id().equals(id))
-                .findFirst());
+        return Optional.ofNullable(before)
+                .flatMap(b -> b.formula().additives().stream()
+                        .map(AdditivePortion::additive)
+                        .filter(a -> a.id().equals(id))
+                        .findFirst());
     }
 
     /** Each of the fields that stand by themselves, and mean anything in such a plan. */
@@ -329,13 +375,19 @@ final class PlanReader {
     }
 
     private <T> Settings read(PlanField<T> field, Settings said) {
-        T value = new FieldForm<>(field).read(form.get(field.typed()), fields, units, name -> vessel(name, before == null ? null : before.get(field)));
+        T value = new FieldForm<>(field)
+                .read(
+                        form.get(field.typed()),
+                        fields,
+                        units,
+                        name -> vessel(name, before == null ? null : before.get(field)));
         field.check(value, problems);
         return said.with(field, value);
     }
 
     private LiquidTarget.Way way() {
-        return fields.choice("liquidWay", form.get("liquidWay"), LiquidTarget.Way.class, LiquidTarget.Way.LYE_CONCENTRATION);
+        return fields.choice(
+                "liquidWay", form.get("liquidWay"), LiquidTarget.Way.class, LiquidTarget.Way.LYE_CONCENTRATION);
     }
 
     private LiquidTarget target() {

@@ -29,17 +29,20 @@ final class PortionTable {
     PortionTable(BatchPlan plan, Formats formats) {
         this.plan = plan;
         this.formats = formats;
-        this.portions = plan.pouring().portioning().portions().isEmpty() ? Optional.empty() : Optional.of(Portions.of(plan));
+        this.portions =
+                plan.pouring().portioning().portions().isEmpty() ? Optional.empty() : Optional.of(Portions.of(plan));
     }
 
-    @Nullable FaceLayout face() {
+    @Nullable
+    FaceLayout face() {
         Mould mould = plan.mould();
         return mould == null || plan.pouring().portioning().way() != Portioning.Way.LAYERS || portions.isEmpty()
                 ? null
                 : FaceLayout.of(mould, plan.pouring().portioning().portions());
     }
 
-    @Nullable Drawing bar() {
+    @Nullable
+    Drawing bar() {
         return plan.pouring().portioning().way() == Portioning.Way.LAYERS
                 ? null
                 : portions.map(p -> PlanDrawings.shares(p.amounts())).orElse(null);
@@ -81,7 +84,9 @@ final class PortionTable {
         } else {
             lye.add(formats.mass(j.solution()) + " of the lye");
         }
-        j.lyeAdditives().forEach(a -> lye.add(formats.mass(a.mass()) + " " + a.additive().name()));
+        j.lyeAdditives()
+                .forEach(
+                        a -> lye.add(formats.mass(a.mass()) + " " + a.additive().name()));
         return new Reckoning.JugWords(
                 number,
                 j.portion().name(),
@@ -89,8 +94,12 @@ final class PortionTable {
                 formats.mass(j.fatsAfter().plus(mass(plan.fatsVessel()))),
                 lye,
                 own ? "" : formats.mass(j.solutionAfter().plus(mass(plan.lyeVessel()))),
-                j.fatAdditives().stream().map(a -> formats.mass(a.mass()) + " " + a.additive().name()).toList(),
-                j.later().stream().map(a -> formats.mass(a.mass()) + " " + a.name()).toList(),
+                j.fatAdditives().stream()
+                        .map(a -> formats.mass(a.mass()) + " " + a.additive().name())
+                        .toList(),
+                j.later().stream()
+                        .map(a -> formats.mass(a.mass()) + " " + a.name())
+                        .toList(),
                 strength(j.superfat(), j.concentration()));
     }
 

@@ -31,7 +31,8 @@ final class PouringReader {
     private static final int LONGEST_NAME = 40;
     private static final Share MOST_OVERAGE = Share.percent(100);
     private static final Share MOST_STUCK = Share.percent(30);
-    private static final Set<AdditionStage> OF_A_PART = EnumSet.of(AdditionStage.LYE, AdditionStage.FATS, AdditionStage.TRACE);
+    private static final Set<AdditionStage> OF_A_PART =
+            EnumSet.of(AdditionStage.LYE, AdditionStage.FATS, AdditionStage.TRACE);
     private static final double LEAST_THICKNESS = 3;
     private static final double MOST_THICKNESS = 500;
 
@@ -114,7 +115,8 @@ final class PouringReader {
                 portions.add(portion(row, "portion" + i, way, portions.size() + 1, mould));
             }
         }
-        return new Portioning(way, portions, stuck, pantry.vessel(form.get("bowl")).orElse(null), route());
+        return new Portioning(
+                way, portions, stuck, pantry.vessel(form.get("bowl")).orElse(null), route());
     }
 
     private Portioning.LyeRoute route() {
@@ -166,27 +168,31 @@ final class PouringReader {
         if (row.additiveId().isBlank()) {
             return List.of();
         }
-        Optional<Additive> additive = pantry.catalogue().findAdditive(row.additiveId()).or(() -> additiveBefore(row.additiveId()));
+        Optional<Additive> additive =
+                pantry.catalogue().findAdditive(row.additiveId()).or(() -> additiveBefore(row.additiveId()));
         if (additive.isEmpty()) {
             fields.problems().add(field, ProblemKey.UNKNOWN_SUBSTANCE, row.additiveId());
             return List.of();
         }
-        Dose dose = fields.dose(field, row.additiveDose(), additive.get().name(), additive.get().gramsPerTeaspoon());
+        Dose dose = fields.dose(
+                field, row.additiveDose(), additive.get().name(), additive.get().gramsPerTeaspoon());
         AdditionStage joins = fields.choice(field, row.additiveJoins(), AdditionStage.class, AdditionStage.TRACE);
         if (!OF_A_PART.contains(joins)) {
             fields.problems().add(field, ProblemKey.NOT_A_CHOICE, row.additiveJoins());
         }
-        // Parts that are mixed as one batter have no lye of their own that anything could go into; where they had, it is remembered in the form.
+        // Parts that are mixed as one batter have no lye of their own that anything could go into; where they had, it
+        // is remembered in the form.
         AdditionStage where = route() == Portioning.LyeRoute.TOGETHER ? AdditionStage.TRACE : joins;
         return List.of(new Portion.OwnAdditive(additive.get(), dose, where));
     }
 
     private Optional<Additive> additiveBefore(String id) {
-        return Optional.ofNullable(before).flatMap(b -> b.pouring().portioning().portions().stream()
-                .flatMap(p -> p.additives().stream())
-                .map(Portion.OwnAdditive::additive)
-                .filter(a -> a.id().equals(id))
-                .findFirst());
+        return Optional.ofNullable(before)
+                .flatMap(b -> b.pouring().portioning().portions().stream()
+                        .flatMap(p -> p.additives().stream())
+                        .map(Portion.OwnAdditive::additive)
+                        .filter(a -> a.id().equals(id))
+                        .findFirst());
     }
 
     private List<Portion.OwnLiquid> liquids(PlanForm.PortionRow row, String field) {

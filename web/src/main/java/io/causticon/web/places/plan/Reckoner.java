@@ -76,11 +76,15 @@ final class Reckoner {
     /** What will bite, for a change that was tapped. */
     List<PlanRisk> bites() {
         return PreFlight.of(
-                plan, LyePeak.of(plan, maker.room()), LoafForecast.planned(plan, maker.room(), workshop.loaves()), workshop);
+                plan,
+                LyePeak.of(plan, maker.room()),
+                LoafForecast.planned(plan, maker.room(), workshop.loaves()),
+                workshop);
     }
 
     Reckoning reckon(PlanForm form) {
-        Estimate superfat = Superfat.distribution(Weights.planned(formula).shownOn(plan.scales()), formula.alkali(), plan.scales());
+        Estimate superfat =
+                Superfat.distribution(Weights.planned(formula).shownOn(plan.scales()), formula.alkali(), plan.scales());
         LyePeak peak = LyePeak.of(plan, maker.room());
         Optional<LoafEnsemble> loaf = LoafForecast.planned(plan, maker.room(), workshop.loaves());
         Composition composition = Composition.of(formula.fats());
@@ -103,7 +107,10 @@ final class Reckoner {
                 words(composition),
                 BarCharacter.of(plan, workshop.trace()).stream()
                         .map(t -> new Reckoning.TraitWords(
-                                t.name(), formats.phrase(t.verdict()), formats.phrase(t.reason()), formats.phrase(t.change())))
+                                t.name(),
+                                formats.phrase(t.verdict()),
+                                formats.phrase(t.reason()),
+                                formats.phrase(t.change())))
                         .toList(),
                 PlanDrawings.timeline(plan, WorkingTime.forecast(plan, workshop.trace()), peak, loaf, formats),
                 loaf.isPresent(),
@@ -119,7 +126,9 @@ final class Reckoner {
                 formula.fixed().liquid() == null ? "" : "follows from the masses",
                 allergens(),
                 cost(),
-                PreFlight.of(plan, peak, loaf, workshop).stream().map(this::words).toList());
+                PreFlight.of(plan, peak, loaf, workshop).stream()
+                        .map(this::words)
+                        .toList());
     }
 
     private Reckoning.BiteWords words(PlanRisk bite) {
@@ -127,7 +136,9 @@ final class Reckoner {
                 formats.phrase(bite.title()),
                 formats.phrase(bite.reason()),
                 formats.phrase(bite.advice()),
-                bite.changes().stream().map(c -> new Reckoning.Tap(c.id(), formats.phrase(c.label()))).toList(),
+                bite.changes().stream()
+                        .map(c -> new Reckoning.Tap(c.id(), formats.phrase(c.label())))
+                        .toList(),
                 bite.dangerous());
     }
 
@@ -153,8 +164,8 @@ final class Reckoner {
             steps.add(new Reckoning.Step("for acids", "+" + formats.massNumber(balance.forAcid())));
         }
         if (balance.fatInLiquids().isPositive()) {
-            steps.add(new Reckoning.Step(
-                    "fat in the liquid, counted above", formats.massNumber(balance.fatInLiquids())));
+            steps.add(
+                    new Reckoning.Step("fat in the liquid, counted above", formats.massNumber(balance.fatInLiquids())));
         }
         if (balance.forPurity().isPositive()) {
             steps.add(new Reckoning.Step(purityWords(), "+" + formats.massNumber(balance.forPurity())));
@@ -200,9 +211,7 @@ final class Reckoner {
     private List<Reckoning.Amount> liquids() {
         return balance.liquids().stream()
                 .map(l -> new Reckoning.Amount(
-                        formats.massNumber(l.mass()),
-                        formats.massUnit(),
-                        l.words() + when(l.joins())))
+                        formats.massNumber(l.mass()), formats.massUnit(), l.words() + when(l.joins())))
                 .toList();
     }
 
@@ -255,12 +264,18 @@ final class Reckoner {
 
     private @Nullable Drawing mould() {
         Mould mould = plan.mould();
-        return mould == null ? null : PlanDrawings.mould(mould, batter, Cutting.of(mould, inMould(mould), plan.pouring().thickness()));
+        return mould == null
+                ? null
+                : PlanDrawings.mould(
+                        mould,
+                        batter,
+                        Cutting.of(mould, inMould(mould), plan.pouring().thickness()));
     }
 
     private Mass inMould(Mould mould) {
         Mass capacity = mould.capacity(batter.density());
-        Mass made = Mass.grams(batter.mass().grams() / (1 + plan.pouring().overage().fraction()));
+        Mass made =
+                Mass.grams(batter.mass().grams() / (1 + plan.pouring().overage().fraction()));
         return made.isMoreThan(capacity) ? capacity : made;
     }
 
@@ -274,14 +289,17 @@ final class Reckoner {
         }
         double fill = mould.fillHeight(inMould(mould), batter.density());
         words.add("Stands " + Formats.number(fill, 0) + " of " + Formats.number(mould.height(), 0) + " mm, "
-                + Formats.number(100 * batter.mass().dividedBy(mould.capacity(batter.density())), 0) + " % of the mould");
+                + Formats.number(100 * batter.mass().dividedBy(mould.capacity(batter.density())), 0)
+                + " % of the mould");
         Cutting cutting = Cutting.of(mould, inMould(mould), plan.pouring().thickness());
-        words.add(cutting.bars() + " bars" + (mould.kind().isCut() ? " of " + Formats.number(cutting.thickness(), 0) + " mm" : "")
-                + ", " + formats.mass(cutting.wet()) + " wet, about " + formats.mass(cured(cutting.wet())) + " cured");
+        words.add(cutting.bars() + " bars"
+                + (mould.kind().isCut() ? " of " + Formats.number(cutting.thickness(), 0) + " mm" : "") + ", "
+                + formats.mass(cutting.wet()) + " wet, about " + formats.mass(cured(cutting.wet())) + " cured");
         Mass over = Sizing.leftOver(batter, mould, plan.pouring());
         int spare = Sizing.spareCavities(batter, mould, plan.pouring());
         if (spare > 0) {
-            words.add(formats.mass(over) + " left over fills " + spare + (spare == 1 ? " spare cavity" : " spare cavities"));
+            words.add(formats.mass(over) + " left over fills " + spare
+                    + (spare == 1 ? " spare cavity" : " spare cavities"));
         }
         return words;
     }
@@ -312,7 +330,9 @@ final class Reckoner {
         String bar = mould == null
                 ? ""
                 : ", " + maker.currency() + " "
-                        + cost.perBar(Cutting.of(mould, inMould(mould), plan.pouring().thickness()).bars()) + " a bar";
+                        + cost.perBar(
+                                Cutting.of(mould, inMould(mould), plan.pouring().thickness())
+                                        .bars()) + " a bar";
         lines.add(maker.currency() + " " + cost.total() + " of ingredients" + bar);
         if (!cost.unpriced().isEmpty()) {
             lines.add("No price: " + String.join(", ", cost.unpriced()));

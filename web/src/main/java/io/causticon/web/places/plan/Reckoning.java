@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param figures the three figures of the liquid, by the way they are typed
  * @param liquids each part of the liquid with its mass and when it joins
  * @param firstStep the strong lye of a split liquid in words; empty when it is not split
- * @param fats what stands beside each fat of the form: share or mass, in the order of its rows; an empty one for an empty row
+ * @param fats what stands beside each fat of the form: share or mass, in the order of its rows; an empty one for an
+ *     empty row
  * @param doses mass of each additive of the form, in the order of its rows
  * @param total all fats
  * @param superfat the superfat with its spread
@@ -89,8 +90,16 @@ record Reckoning(
 
     /** What one portion takes; {@code number} is that of its layer in the drawing. */
     record PortionWords(
-            int number, String name, String share, String batter, String bowlAfter, String fats, String lye, String own,
-            String superfat, boolean hazard) {}
+            int number,
+            String name,
+            String share,
+            String batter,
+            String bowlAfter,
+            String fats,
+            String lye,
+            String own,
+            String superfat,
+            boolean hazard) {}
 
     /**
      * What goes into one jug.
@@ -106,7 +115,15 @@ record Reckoning(
      * @param superfat its own superfat and lye concentration
      */
     record JugWords(
-            int number, String name, String fats, String pot, List<String> lye, String jug, List<String> inFats, List<String> later, String superfat) {}
+            int number,
+            String name,
+            String fats,
+            String pot,
+            List<String> lye,
+            String jug,
+            List<String> inFats,
+            List<String> later,
+            String superfat) {}
 
     /** All portions together. */
     record PortionSum(String share, String batter, String fats, String lye, String stuck) {}

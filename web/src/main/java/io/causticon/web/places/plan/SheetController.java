@@ -62,19 +62,28 @@ class SheetController {
     @GetMapping("/plan/{id}/compare")
     String compare(@PathVariable UUID id, @RequestParam int a, @RequestParam String b, Model model, Maker maker) {
         RecipeService.Recipe first = recipes.at(id, a);
-        RecipeService.Recipe second = b.matches("\\d{1,9}") ? recipes.at(id, Integer.parseInt(b)) : recipes.latest(another(b));
+        RecipeService.Recipe second =
+                b.matches("\\d{1,9}") ? recipes.at(id, Integer.parseInt(b)) : recipes.latest(another(b));
         boolean same = second.recipe().equals(id);
-        model.addAttribute("name", same ? second.plan().name() : first.plan().name() + " and " + second.plan().name());
+        model.addAttribute(
+                "name",
+                same
+                        ? second.plan().name()
+                        : first.plan().name() + " and " + second.plan().name());
         model.addAttribute("first", same ? "version " + a : first.plan().name() + ", version " + a);
-        model.addAttribute("second", same ? "version " + second.version() : second.plan().name() + ", version " + second.version());
+        model.addAttribute(
+                "second",
+                same ? "version " + second.version() : second.plan().name() + ", version " + second.version());
         model.addAttribute("recipe", id.toString());
         model.addAttribute("a", a);
         model.addAttribute("b", b);
         model.addAttribute("versions", recipes.versions(id));
-        model.addAttribute("others", recipes.all(false).stream()
-                .filter(r -> !r.recipe().equals(id) && r.newest().isPresent())
-                .map(r -> new Other(r.recipe().toString(), r.name()))
-                .toList());
+        model.addAttribute(
+                "others",
+                recipes.all(false).stream()
+                        .filter(r -> !r.recipe().equals(id) && r.newest().isPresent())
+                        .map(r -> new Other(r.recipe().toString(), r.name()))
+                        .toList());
         model.addAttribute("comparison", Comparison.of(first.plan(), second.plan(), memory.trace(), maker));
         return "plan/compare";
     }

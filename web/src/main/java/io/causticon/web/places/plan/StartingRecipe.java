@@ -18,16 +18,26 @@ import java.util.Map;
  * @param changes what else differs from a new plan, by field
  */
 record StartingRecipe(
-        String id, String name, String purpose, List<FatRow> fats, List<LiquidRow> liquids, List<AdditiveRow> additives, Map<String, String> changes) {
+        String id,
+        String name,
+        String purpose,
+        List<FatRow> fats,
+        List<LiquidRow> liquids,
+        List<AdditiveRow> additives,
+        Map<String, String> changes) {
 
     private static final List<LiquidRow> WATER = List.of(new LiquidRow("distilled-water", "100", "LIQUID", "LYE"));
 
-    /** One for each of four purposes. Shares are judgements: common fats, none of them dear, each within its usual limits. */
+    /**
+     * One for each of four purposes. Shares are judgements: common fats, none of them dear, each within its usual
+     * limits.
+     */
     static final List<StartingRecipe> ALL = List.of(
             new StartingRecipe(
                     "plain",
                     "Plain bar",
-                    "A hard bar with good lather that forgives much: the one to begin with. Ready after some five weeks.",
+                    "A hard bar with good lather that forgives much: the one to begin with. Ready after some five"
+                            + " weeks.",
                     fats("olive-oil", "45", "lard", "30", "coconut-oil-76", "20", "castor-oil", "5"),
                     WATER,
                     List.of(),
@@ -35,7 +45,8 @@ record StartingRecipe(
             new StartingRecipe(
                     "olive",
                     "All olive",
-                    "One oil, mild, with a low and creamy lather. It traces slowly, and it is better after a year than after a month.",
+                    "One oil, mild, with a low and creamy lather. It traces slowly, and it is better after a year than"
+                            + " after a month.",
                     fats("olive-oil", "100"),
                     WATER,
                     List.of(),
@@ -43,15 +54,19 @@ record StartingRecipe(
             new StartingRecipe(
                     "milk",
                     "Milk bar",
-                    "Goat milk for half of the liquid, frozen, so that the lye does not scorch it. It heats up: no towels round it.",
+                    "Goat milk for half of the liquid, frozen, so that the lye does not scorch it. It heats up: no"
+                            + " towels round it.",
                     fats("olive-oil", "50", "shea-butter", "15", "coconut-oil-76", "25", "castor-oil", "10"),
-                    List.of(new LiquidRow("distilled-water", "50", "LIQUID", "LYE"), new LiquidRow("goat-milk-whole", "50", "FROZEN", "LYE")),
+                    List.of(
+                            new LiquidRow("distilled-water", "50", "LIQUID", "LYE"),
+                            new LiquidRow("goat-milk-whole", "50", "FROZEN", "LYE")),
                     List.of(),
                     Map.of("superfat", "6", "liquidValue", "33", "gel", "PREVENT", "mixAt", "35")),
             new StartingRecipe(
                     "brine",
                     "Brine bar",
-                    "Salt water makes it very hard and smooth; coconut still lathers in it. Cut it warm, within hours, or it crumbles.",
+                    "Salt water makes it very hard and smooth; coconut still lathers in it. Cut it warm, within hours,"
+                            + " or it crumbles.",
                     fats("coconut-oil-76", "60", "olive-oil", "30", "castor-oil", "10"),
                     List.of(new LiquidRow("brine-25", "100", "LIQUID", "LYE")),
                     List.of(),

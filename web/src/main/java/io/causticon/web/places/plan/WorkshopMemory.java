@@ -44,7 +44,13 @@ class WorkshopMemory implements FollowsLogs {
 
     private record At(String mould, int time) {}
 
-    WorkshopMemory(BatchService batches, Summaries summaries, MixMemory mixes, LoafMemory loaves, WashFindings hands, Clock clock) {
+    WorkshopMemory(
+            BatchService batches,
+            Summaries summaries,
+            MixMemory mixes,
+            LoafMemory loaves,
+            WashFindings hands,
+            Clock clock) {
         this.batches = batches;
         this.summaries = summaries;
         this.mixes = mixes;
@@ -93,7 +99,10 @@ class WorkshopMemory implements FollowsLogs {
     }
 
     private static String lastOf(List<String> used, Pantry pantry) {
-        return used.stream().filter(v -> pantry.vessel(v).isPresent()).findFirst().orElse("");
+        return used.stream()
+                .filter(v -> pantry.vessel(v).isPresent())
+                .findFirst()
+                .orElse("");
     }
 
     @Override
@@ -103,8 +112,11 @@ class WorkshopMemory implements FollowsLogs {
     }
 
     private Optional<LastBatch> lastInto(String mould) {
-        return lastInMould.computeIfAbsent(new At(mould, time.get()), at -> summaries.lastInto(at.mould())
-                .flatMap(id -> Guard.of(at.mould(), () -> batches.get(id)))
-                .map(b -> new LastBatch(b.name(), b.plan().allergens())));
+        return lastInMould.computeIfAbsent(
+                new At(mould, time.get()),
+                at -> summaries
+                        .lastInto(at.mould())
+                        .flatMap(id -> Guard.of(at.mould(), () -> batches.get(id)))
+                        .map(b -> new LastBatch(b.name(), b.plan().allergens())));
     }
 }

@@ -37,7 +37,8 @@ class PracticeController {
     private final ProblemWords words;
     private final Clock clock;
 
-    PracticeController(PracticeService practice, PracticePages pages, SkillPages skill, ProblemWords words, Clock clock) {
+    PracticeController(
+            PracticeService practice, PracticePages pages, SkillPages skill, ProblemWords words, Clock clock) {
         this.practice = practice;
         this.pages = pages;
         this.skill = skill;
@@ -59,7 +60,10 @@ class PracticeController {
 
     @PostMapping
     String begin(Maker maker, @RequestParam String level, @RequestParam(defaultValue = "") String key) {
-        PracticeLevel of = Arrays.stream(PracticeLevel.values()).filter(l -> l.name().equals(level)).findFirst().orElseThrow(() -> new NotFoundException("level " + level));
+        PracticeLevel of = Arrays.stream(PracticeLevel.values())
+                .filter(l -> l.name().equals(level))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("level " + level));
         return "redirect:/practice/" + practice.begin(of, maker, key);
     }
 
@@ -144,7 +148,8 @@ class PracticeController {
     String drill(@PathVariable UUID id, Model model, Maker maker) {
         DrillRow row = practice.drill(id, maker);
         Drill drill = PracticeService.of(row);
-        Duration taken = row.finishedAt() == null ? Duration.between(row.begunAt(), clock.instant()) : SkillPages.taken(row);
+        Duration taken =
+                row.finishedAt() == null ? Duration.between(row.begunAt(), clock.instant()) : SkillPages.taken(row);
         model.addAttribute("id", id.toString());
         model.addAttribute("drill", drill);
         model.addAttribute("options", drill.options(row.seed()));

@@ -17,7 +17,11 @@ import org.jspecify.annotations.Nullable;
  * @param verdict {@code hold} or {@code release}
  * @param remedy condition whose remedy is chosen
  */
-record PracticeForm(@Nullable List<String> named, @Nullable String certainty, @Nullable String verdict, @Nullable String remedy) {
+record PracticeForm(
+        @Nullable List<String> named,
+        @Nullable String certainty,
+        @Nullable String verdict,
+        @Nullable String remedy) {
 
     static final PracticeForm EMPTY = new PracticeForm(List.of("", "", ""), "", "", "");
 
@@ -35,7 +39,8 @@ record PracticeForm(@Nullable List<String> named, @Nullable String certainty, @N
 
     /** Reads it; what is missing is told at its field. */
     PracticeReview.Conclusion read(Problems problems) {
-        Set<String> conditions = new TreeSet<>(named.stream().filter(PracticePages::isCondition).toList());
+        Set<String> conditions =
+                new TreeSet<>(named.stream().filter(PracticePages::isCondition).toList());
         if (conditions.isEmpty()) {
             problems.add("named", ProblemKey.MISSING);
         }
@@ -48,6 +53,10 @@ record PracticeForm(@Nullable List<String> named, @Nullable String certainty, @N
         if (!remedy.isEmpty() && !PracticePages.isCondition(remedy)) {
             problems.add("remedy", ProblemKey.NOT_A_CHOICE, remedy);
         }
-        return new PracticeReview.Conclusion(conditions, verdict.equals("hold"), remedy, problems.isEmpty() ? Integer.parseInt(certainty) / 100.0 : 0);
+        return new PracticeReview.Conclusion(
+                conditions,
+                verdict.equals("hold"),
+                remedy,
+                problems.isEmpty() ? Integer.parseInt(certainty) / 100.0 : 0);
     }
 }

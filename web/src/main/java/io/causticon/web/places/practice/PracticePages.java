@@ -61,17 +61,36 @@ class PracticePages {
         PracticeSitting sitting = practice.sitting(row);
         Formats formats = maker.formats();
         Map<String, List<PracticePage.Look>> groups = new LinkedHashMap<>();
-        sitting.open().forEach(f -> groups.computeIfAbsent(f.group().title(), g -> new ArrayList<>())
-                .add(new PracticePage.Look(f.id(), f.words(), f.look(), f.minutes() + " min" + (f.takes().isZero() ? "" : ", answer in " + Formats.duration(f.takes())))));
+        sitting.open()
+                .forEach(f -> groups.computeIfAbsent(f.group().title(), g -> new ArrayList<>())
+                        .add(new PracticePage.Look(
+                                f.id(),
+                                f.words(),
+                                f.look(),
+                                f.minutes() + " min"
+                                        + (f.takes().isZero() ? "" : ", answer in " + Formats.duration(f.takes())))));
         return new PracticePage(
-                row.id().toString(), sitting.of().level().words(), plan(sitting.of().drawn().plan(), formats), log(sitting, formats), "day " + Formats.number(Math.floor(sitting.day()), 0),
-                cost(sitting), sitting.burnt() > 0, groups.entrySet().stream().map(e -> new PracticePage.Group(e.getKey(), e.getValue())).toList(),
-                WAITS.stream().filter(d -> sitting.allows(PracticeMove.days(d))).toList(), conditions(), remedies(row, sitting));
+                row.id().toString(),
+                sitting.of().level().words(),
+                plan(sitting.of().drawn().plan(), formats),
+                log(sitting, formats),
+                "day " + Formats.number(Math.floor(sitting.day()), 0),
+                cost(sitting),
+                sitting.burnt() > 0,
+                groups.entrySet().stream()
+                        .map(e -> new PracticePage.Group(e.getKey(), e.getValue()))
+                        .toList(),
+                WAITS.stream().filter(d -> sitting.allows(PracticeMove.days(d))).toList(),
+                conditions(),
+                remedies(row, sitting));
     }
 
     /** All that it can be, by name. */
     private static List<PracticePage.Named> conditions() {
-        return knowledge().conditions().stream().sorted(Comparator.comparing(Condition::name)).map(c -> new PracticePage.Named(c.id(), c.name())).toList();
+        return knowledge().conditions().stream()
+                .sorted(Comparator.comparing(Condition::name))
+                .map(c -> new PracticePage.Named(c.id(), c.name()))
+                .toList();
     }
 
     static boolean isCondition(String id) {
@@ -79,18 +98,30 @@ class PracticePages {
     }
 
     private static Condition condition(String id) {
-        return knowledge().conditions().stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+        return knowledge().conditions().stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static List<String> plan(BatchPlan plan, Formats formats) {
         AlkaliBalance balance = AlkaliBalance.of(plan.formula());
         List<String> lines = new ArrayList<>();
-        lines.add(plan.formula().fats().stream().map(f -> f.fat().shortName() + " " + formats.mass(f.mass())).collect(Collectors.joining(", ")));
-        lines.add("NaOH " + formats.mass(balance.naoh()) + " in " + balance.liquids().stream().map(l -> formats.mass(l.mass()) + " of " + l.liquid().name()).collect(Collectors.joining(", ")));
-        lines.add("superfat " + formats.percent(plan.formula().superfat(), 1) + ", lye concentration " + formats.percent(balance.concentration(), 1));
+        lines.add(plan.formula().fats().stream()
+                .map(f -> f.fat().shortName() + " " + formats.mass(f.mass()))
+                .collect(Collectors.joining(", ")));
+        lines.add("NaOH " + formats.mass(balance.naoh()) + " in "
+                + balance.liquids().stream()
+                        .map(l -> formats.mass(l.mass()) + " of " + l.liquid().name())
+                        .collect(Collectors.joining(", ")));
+        lines.add("superfat " + formats.percent(plan.formula().superfat(), 1) + ", lye concentration "
+                + formats.percent(balance.concentration(), 1));
         plan.formula().additives().forEach(a -> lines.add(a.additive().name() + " " + formats.mass(a.mass())));
         if (!plan.pouring().portioning().portions().isEmpty()) {
-            lines.add("in parts: " + plan.pouring().portioning().portions().stream().map(Portion::name).collect(Collectors.joining(", ")));
+            lines.add("in parts: "
+                    + plan.pouring().portioning().portions().stream()
+                            .map(Portion::name)
+                            .collect(Collectors.joining(", ")));
         }
         return lines;
     }
@@ -100,7 +131,14 @@ class PracticePages {
         BatchLog log = sitting.facts().log();
         return log.entries().stream()
                 .map(l -> new PracticePage.Line(
-                        "day " + Formats.number(Math.floor(Duration.between(log.begun(), l.at()).toMinutes() / 1440.0), 0), EntryWords.of(l.entry(), names, formats).text(), isAlarming(l.entry())))
+                        "day "
+                                + Formats.number(
+                                        Math.floor(Duration.between(log.begun(), l.at())
+                                                        .toMinutes()
+                                                / 1440.0),
+                                        0),
+                        EntryWords.of(l.entry(), names, formats).text(),
+                        isAlarming(l.entry())))
                 .toList();
     }
 
@@ -112,7 +150,8 @@ class PracticePages {
 
     private static String cost(PracticeSitting sitting) {
         double waited = sitting.day() - sitting.of().day();
-        return sitting.minutes() + " min of work, " + Formats.number(Math.floor(waited), 0) + " days of waiting" + (sitting.burnt() == 0 ? "" : ", burnt " + times(sitting.burnt()));
+        return sitting.minutes() + " min of work, " + Formats.number(Math.floor(waited), 0) + " days of waiting"
+                + (sitting.burnt() == 0 ? "" : ", burnt " + times(sitting.burnt()));
     }
 
     private static String times(int count) {
@@ -122,16 +161,25 @@ class PracticePages {
     /** That of one thing it has, among those of what it might be taken for; in an order that tells nothing. */
     private static List<PracticePage.Named> remedies(PracticeRow row, PracticeSitting sitting) {
         Set<String> ids = new LinkedHashSet<>();
-        ids.add(sitting.of().drawn().certain().stream().sorted(Comparator.comparing(id -> !condition(id).hazard())).findFirst().orElseThrow());
+        ids.add(sitting.of().drawn().certain().stream()
+                .sorted(Comparator.comparing(id -> !condition(id).hazard()))
+                .findFirst()
+                .orElseThrow());
         List<String> seen = sitting.of().brought();
         List<Condition> rivals = new ArrayList<>(knowledge().conditions());
         Collections.shuffle(rivals, new Random(row.seed()));
         rivals.stream()
                 .filter(c -> !sitting.of().conditions().contains(c.id()))
-                .sorted(Comparator.comparingDouble((Condition c) -> -seen.stream().mapToDouble(f -> knowledge().strength(f, c.id())).max().orElse(0)))
+                .sorted(Comparator.comparingDouble((Condition c) -> -seen.stream()
+                        .mapToDouble(f -> knowledge().strength(f, c.id()))
+                        .max()
+                        .orElse(0)))
                 .limit(REMEDIES - 1L)
                 .forEach(c -> ids.add(c.id()));
-        List<PracticePage.Named> all = new ArrayList<>(ids.stream().map(id -> new PracticePage.Named(id, knowledge().remedy(condition(id)).now())).toList());
+        List<PracticePage.Named> all = new ArrayList<>(ids.stream()
+                .map(id -> new PracticePage.Named(
+                        id, knowledge().remedy(condition(id)).now()))
+                .toList());
         Collections.shuffle(all, new Random(row.seed() + 1));
         return all;
     }
@@ -142,12 +190,25 @@ class PracticePages {
         PracticeReview review = PracticeReview.of(sitting, said);
         PracticeSolver.Solved solved = practice.solved(row);
         return new PracticePage.Review(
-                sitting.of().level().words(), verdict(review, sitting), review.releasedHazard(), review.points(), told(review, said, sitting), accounts(sitting, said, maker.formats()),
-                moves(solved.sitting(), maker), cost(solved.sitting()), moves(sitting, maker), cost(sitting), review.needless().stream().map(PracticePages::words).toList());
+                sitting.of().level().words(),
+                verdict(review, sitting),
+                review.releasedHazard(),
+                review.points(),
+                told(review, said, sitting),
+                accounts(sitting, said, maker.formats()),
+                moves(solved.sitting(), maker),
+                cost(solved.sitting()),
+                moves(sitting, maker),
+                cost(sitting),
+                review.needless().stream().map(PracticePages::words).toList());
     }
 
     private static String names(Set<String> ids) {
-        return ids.stream().filter(PracticePages::isCondition).map(id -> condition(id).name()).sorted().collect(Collectors.joining(", "));
+        return ids.stream()
+                .filter(PracticePages::isCondition)
+                .map(id -> condition(id).name())
+                .sorted()
+                .collect(Collectors.joining(", "));
     }
 
     private static String verdict(PracticeReview review, PracticeSitting sitting) {
@@ -155,7 +216,12 @@ class PracticePages {
         if (review.releasedHazard()) {
             return was + "You gave it into hands, and it burns.";
         }
-        return was + (review.right() ? "You named it." : review.missed().isEmpty() ? "You named that, and more." : "You did not name " + names(review.missed()) + ".");
+        return was
+                + (review.right()
+                        ? "You named it."
+                        : review.missed().isEmpty()
+                                ? "You named that, and more."
+                                : "You did not name " + names(review.missed()) + ".");
     }
 
     private static List<String> told(PracticeReview review, PracticeReview.Conclusion said, PracticeSitting sitting) {
@@ -173,29 +239,46 @@ class PracticePages {
             told.add("Held, though nothing in it can hurt.");
         }
         if (sitting.burnt() > 0) {
-            told.add("It cost skin " + times(sitting.burnt()) + ": where a sign or the weights speak for alkali, titrate first.");
+            told.add("It cost skin " + times(sitting.burnt())
+                    + ": where a sign or the weights speak for alkali, titrate first.");
         }
-        told.add(review.remedyRight() ? "The remedy fits." : said.remedy().isEmpty() ? "No remedy was chosen." : "The remedy was that of " + names(Set.of(said.remedy())) + ".");
+        told.add(
+                review.remedyRight()
+                        ? "The remedy fits."
+                        : said.remedy().isEmpty()
+                                ? "No remedy was chosen."
+                                : "The remedy was that of " + names(Set.of(said.remedy())) + ".");
         told.add("You said to be sure to " + Math.round(said.certainty() * 100) + " %.");
         return told;
     }
 
-    private static List<PracticePage.Account> accounts(PracticeSitting sitting, PracticeReview.Conclusion said, Formats formats) {
+    private static List<PracticePage.Account> accounts(
+            PracticeSitting sitting, PracticeReview.Conclusion said, Formats formats) {
         Diagnosis diagnosis = sitting.diagnosis();
         Set<String> all = new LinkedHashSet<>(sitting.of().conditions());
         said.conditions().stream().filter(PracticePages::isCondition).forEach(all::add);
-        return all.stream().map(id -> {
-            ConditionReport report = diagnosis.of(condition(id));
-            return new PracticePage.Account(
-                    report.condition().name(), sitting.of().conditions().contains(id), said.conditions().contains(id), Formats.probability(report.probability()),
-                    LedgerLayout.draw(report.condition().name(), report.ledger(), formats), report.remedy().now());
-        }).toList();
+        return all.stream()
+                .map(id -> {
+                    ConditionReport report = diagnosis.of(condition(id));
+                    return new PracticePage.Account(
+                            report.condition().name(),
+                            sitting.of().conditions().contains(id),
+                            said.conditions().contains(id),
+                            Formats.probability(report.probability()),
+                            LedgerLayout.draw(report.condition().name(), report.ledger(), formats),
+                            report.remedy().now());
+                })
+                .toList();
     }
 
     private static List<String> moves(PracticeSitting sitting, Maker maker) {
         Names names = new Names(sitting.of().drawn().plan(), Catalogue.standard());
         return sitting.done().stream()
-                .map(d -> d.entry().map(e -> EntryWords.of(e, names, maker.formats()).text()).orElseGet(() -> words(d.move())) + (d.burnt() ? " (it cost skin)" : ""))
+                .map(d -> d.entry()
+                                .map(e ->
+                                        EntryWords.of(e, names, maker.formats()).text())
+                                .orElseGet(() -> words(d.move()))
+                        + (d.burnt() ? " (it cost skin)" : ""))
                 .toList();
     }
 

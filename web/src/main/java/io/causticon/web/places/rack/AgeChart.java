@@ -11,7 +11,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 
-/** Lays out all batches by age: one row each, its stages as zones that follow its own forecast, notches for what is due. */
+/**
+ * Lays out all batches by age: one row each, its stages as zones that follow its own forecast, notches for what is due.
+ */
 final class AgeChart {
 
     static final double WIDTH = 900;
@@ -37,7 +39,11 @@ final class AgeChart {
     }
 
     static Drawing of(List<BatchSummary> batches, Formats formats, Instant now) {
-        AgeChart chart = new AgeChart(batches.size(), batches.stream().mapToDouble(b -> minutes(b, now)).max().orElse(0), formats, now);
+        AgeChart chart = new AgeChart(
+                batches.size(),
+                batches.stream().mapToDouble(b -> minutes(b, now)).max().orElse(0),
+                formats,
+                now);
         chart.grid(batches.size());
         for (int i = 0; i < batches.size(); i++) {
             BatchSummary batch = batches.get(i);
@@ -87,7 +93,12 @@ final class AgeChart {
     }
 
     private void name(BatchSummary batch, double y) {
-        drawing.link(0, y - 3, shortened(batch.name()), "row-name" + (batch.isHeld() ? " held" : ""), "/batch/" + batch.id());
+        drawing.link(
+                0,
+                y - 3,
+                shortened(batch.name()),
+                "row-name" + (batch.isHeld() ? " held" : ""),
+                "/batch/" + batch.id());
     }
 
     private void row(BatchSummary batch, Row row, double y) {

@@ -30,8 +30,10 @@ final class DueList {
     private static final int AT_ONCE = 12;
 
     private static final List<Tap> OUT = List.of(new Tap("It is out", "unmoulded", false));
-    private static final List<Tap> WASHED =
-            List.of(new Tap("calm", "wash calm", false), new Tap("tight", "wash tight", false), new Tap("burns", "wash burns", true));
+    private static final List<Tap> WASHED = List.of(
+            new Tap("calm", "wash calm", false),
+            new Tap("tight", "wash tight", false),
+            new Tap("burns", "wash burns", true));
 
     private static final List<Tap> LOOKED = List.of(
             new Tap("clean", "no orange dots that grow over months", false),
@@ -64,7 +66,15 @@ final class DueList {
      * @param taps what can be logged at a tap
      * @param field words of a field for a weighing; empty where none is asked for
      */
-    record Due(String title, String words, String when, String style, String href, String batch, List<Tap> taps, String field) {
+    record Due(
+            String title,
+            String words,
+            String when,
+            String style,
+            String href,
+            String batch,
+            List<Tap> taps,
+            String field) {
 
         /** Something that is only opened. */
         Due(String title, String words, String when, String style, String href) {
@@ -86,7 +96,8 @@ final class DueList {
         /** @param all whether nothing is to be left out */
         static Shown of(List<Due> first, List<Due> rest, boolean all) {
             int most = all ? rest.size() : Math.min(rest.size(), AT_ONCE);
-            return new Shown(Stream.concat(first.stream(), rest.stream().limit(most)).toList(), rest.size() - most);
+            return new Shown(
+                    Stream.concat(first.stream(), rest.stream().limit(most)).toList(), rest.size() - most);
         }
     }
 
@@ -132,17 +143,30 @@ final class DueList {
     }
 
     private Due make(Makings.Making making) {
-        long late = ChronoUnit.DAYS.between(making.on(), now.atZone(formats.zone()).toLocalDate());
+        long late =
+                ChronoUnit.DAYS.between(making.on(), now.atZone(formats.zone()).toLocalDate());
         String when = late == 0 ? "today" : late == 1 ? "1 day late" : late + " days late";
-        return new Due("Make " + making.name(), making.bars() + " of " + making.goal(), when, late > 0 ? "late" : "due", "/plan/" + making.recipe());
+        return new Due(
+                "Make " + making.name(),
+                making.bars() + " of " + making.goal(),
+                when,
+                late > 0 ? "late" : "due",
+                "/plan/" + making.recipe());
     }
 
     /** Wash and grade: after its day it can be made up for until one of them is too old. */
     private Due panel(Panels.Due panel) {
         boolean late = panel.due().isBefore(now.minus(Duration.ofHours(12)));
         Duration gap = Duration.between(now, panel.due()).abs();
-        String when = late ? "until " + formats.date(panel.closes()) : panel.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
-        return new Due(panel.question(), "judge at " + panel.age() + ": " + String.join(", ", panel.arms()), when, late ? "late" : "due", "/trials/" + panel.trial());
+        String when = late
+                ? "until " + formats.date(panel.closes())
+                : panel.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
+        return new Due(
+                panel.question(),
+                "judge at " + panel.age() + ": " + String.join(", ", panel.arms()),
+                when,
+                late ? "late" : "due",
+                "/trials/" + panel.trial());
     }
 
     private Due live(BatchSummary batch) {
@@ -173,7 +197,8 @@ final class DueList {
         }
         String why = batch.hazard().name().isEmpty()
                 ? "look at its case"
-                : batch.hazard().name() + " " + Formats.probability(batch.hazard().probability());
+                : batch.hazard().name() + " "
+                        + Formats.probability(batch.hazard().probability());
         return why + (batch.look().isEmpty() ? "" : ". " + batch.look());
     }
 
@@ -184,17 +209,28 @@ final class DueList {
     private Due due(BatchSummary batch, Tasks.Task task) {
         boolean late = task.due().isBefore(now.minus(Duration.ofHours(12)));
         Duration gap = Duration.between(now, task.due()).abs();
-        String when = late ? Formats.duration(gap) + " late" : task.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
+        String when = late
+                ? Formats.duration(gap) + " late"
+                : task.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
         boolean comes = !late && task.due().isAfter(now);
-        List<Tap> taps = comes && task.kind() == Tasks.Kind.WASH_TEST ? List.of() : switch (task.kind()) {
-            case UNMOULD -> OUT;
-            case WASH_TEST -> WASHED;
-            case LOOK -> LOOKED;
-            case CUT, WEIGH, RELEASE -> List.of();
-        };
+        List<Tap> taps = comes && task.kind() == Tasks.Kind.WASH_TEST
+                ? List.of()
+                : switch (task.kind()) {
+                    case UNMOULD -> OUT;
+                    case WASH_TEST -> WASHED;
+                    case LOOK -> LOOKED;
+                    case CUT, WEIGH, RELEASE -> List.of();
+                };
         String field = task.kind() == Tasks.Kind.WEIGH ? "bar 3 " + formats.mass(Mass.grams(TYPICAL_BAR)) : "";
         return new Due(
-                title(batch, task), words(batch, task), when, late ? "late" : "due", where(batch, task), batch.id().toString(), taps, field);
+                title(batch, task),
+                words(batch, task),
+                when,
+                late ? "late" : "due",
+                where(batch, task),
+                batch.id().toString(),
+                taps,
+                field);
     }
 
     /** Where it is done. */

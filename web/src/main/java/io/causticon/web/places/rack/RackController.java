@@ -36,10 +36,15 @@ class RackController {
 
     /** What fits on a screen and a half; older ones are a step further. */
     private static final String EVERYTHING = "all";
+
     private static final int ROWS = 40;
 
-    private static final List<Age> AGES =
-            List.of(new Age("a week", 7), new Age("4 weeks", 28), new Age("3 months", 91), new Age("a year", 365), new Age("2 years", 730));
+    private static final List<Age> AGES = List.of(
+            new Age("a week", 7),
+            new Age("4 weeks", 28),
+            new Age("3 months", 91),
+            new Age("a year", 365),
+            new Age("2 years", 730));
 
     private final Summaries summaries;
     private final Makings makings;
@@ -48,7 +53,8 @@ class RackController {
     private final Logbook logbook;
     private final Clock clock;
 
-    RackController(Summaries summaries, Makings makings, Panels panels, BatchService batches, Logbook logbook, Clock clock) {
+    RackController(
+            Summaries summaries, Makings makings, Panels panels, BatchService batches, Logbook logbook, Clock clock) {
         this.summaries = summaries;
         this.makings = makings;
         this.panels = panels;
@@ -110,7 +116,8 @@ class RackController {
         Summaries.Page page = summaries.page(
                 asked.which(), asked.find(), asked.age().map(now::minus), BatchId.read(asked.after()), ROWS);
         List<BatchSummary> shown = page.batches();
-        List<UnreadableRow> unreadable = summaries.unreadable().stream().map(UnreadableRow::of).toList();
+        List<UnreadableRow> unreadable =
+                summaries.unreadable().stream().map(UnreadableRow::of).toList();
         Map<Summaries.Which, Long> counts = summaries.counts();
         long count = page.found().isPresent() ? page.found().getAsInt() : counts.get(asked.which());
         model.addAttribute("count", count);
@@ -122,7 +129,8 @@ class RackController {
         model.addAttribute("ages", count > ROWS ? AGES : List.of());
         model.addAttribute("days", asked.age().map(Duration::toDays).orElse(0L).intValue());
         model.addAttribute("fromStart", asked.after().isEmpty() && asked.days().isEmpty());
-        model.addAttribute("older", page.more() ? shown.get(shown.size() - 1).id().toString() : "");
+        model.addAttribute(
+                "older", page.more() ? shown.get(shown.size() - 1).id().toString() : "");
         model.addAttribute("shown", shown.size());
         model.addAttribute("chart", AgeChart.of(shown, formats, now));
         model.addAttribute("rows", shown.stream().map(b -> row(b, now)).toList());
@@ -132,11 +140,15 @@ class RackController {
         model.asMap().putIfAbsent("dueBatch", "");
         model.asMap().putIfAbsent("dueTyped", "");
         model.addAttribute("dueAll", asked.allDue());
-        model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).shown(asked.allDue(), (String) model.getAttribute("dueBatch")));
+        model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).shown(asked.allDue(), (String)
+                        model.getAttribute("dueBatch")));
         return "rack/rack";
     }
 
-    /** Done from the list: the line is read and logged as if it was typed. What cannot be is told at the list, and what was typed stays. */
+    /**
+     * Done from the list: the line is read and logged as if it was typed. What cannot be is told at the list, and what
+     * was typed stays.
+     */
     @PostMapping("/today/{id}")
     String done(
             @PathVariable UUID id,
@@ -173,13 +185,20 @@ class RackController {
                 // Few workshops give any up.
                 .filter(w -> w != Summaries.Which.ABANDONED || w == current || counts.get(w) > 0)
                 .map(w -> {
-                    String name = w == Summaries.Which.ABANDONED ? "Given up" : w.name().charAt(0) + w.name().substring(1).toLowerCase(Locale.ROOT);
+                    String name = w == Summaries.Which.ABANDONED
+                            ? "Given up"
+                            : w.name().charAt(0) + w.name().substring(1).toLowerCase(Locale.ROOT);
                     return new Tab(name + " " + counts.get(w), w.name().toLowerCase(Locale.ROOT), w == current);
                 })
                 .toList();
     }
 
     private static Row row(BatchSummary batch, Instant now) {
-        return new Row("/batch/" + batch.id(), batch.name(), batch.code(), Formats.duration(batch.ageAt(now)), batch.state().words() + EntryWords.purpose(batch.purpose()));
+        return new Row(
+                "/batch/" + batch.id(),
+                batch.name(),
+                batch.code(),
+                Formats.duration(batch.ageAt(now)),
+                batch.state().words() + EntryWords.purpose(batch.purpose()));
     }
 }

@@ -24,7 +24,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 
-/** Scraps become a batch again. What is typed stands in the address until it is begun: nothing of it is lost on the way back. */
+/**
+ * Scraps become a batch again. What is typed stands in the address until it is begun: nothing of it is lost on the way
+ * back.
+ */
 @Controller
 @RequestMapping("/rework")
 class ReworkController {
@@ -52,7 +55,10 @@ class ReworkController {
         return show(model, maker, typed, pages.read(typed, maker));
     }
 
-    /** Works it out without keeping anything; what was typed goes on in the address, without what the form carried besides. */
+    /**
+     * Works it out without keeping anything; what was typed goes on in the address, without what the form carried
+     * besides.
+     */
     @PostMapping("/ask")
     String ask(Model model, Maker maker, @RequestParam Map<String, String> typed) {
         Map<String, String> said = new TreeMap<>(typed);
@@ -73,7 +79,9 @@ class ReworkController {
             BatchId batch = batches.begin(plan, null, 1, clock.instant(), maker.displayName(), maker.zone(), key);
             return "redirect:/bench/" + batch;
         } catch (ProblemsException e) {
-            e.problems().stream().filter(p -> !reading.form().problems().all().contains(p)).forEach(p -> reading.form().problems().add(p));
+            e.problems().stream()
+                    .filter(p -> !reading.form().problems().all().contains(p))
+                    .forEach(p -> reading.form().problems().add(p));
             return show(model, maker, typed, reading);
         }
     }
@@ -81,8 +89,16 @@ class ReworkController {
     private String show(Model model, Maker maker, Map<String, String> typed, ReworkPages.Reading reading) {
         Pantry pantry = shelf.pantry();
         model.addAttribute("page", pages.page(reading, typed, maker));
-        model.addAttribute("fats", pantry.catalogue().fats().stream().sorted(Comparator.comparing(f -> f.name())).toList());
-        model.addAttribute("additives", pantry.catalogue().additives().stream().sorted(Comparator.comparing(a -> a.name())).toList());
+        model.addAttribute(
+                "fats",
+                pantry.catalogue().fats().stream()
+                        .sorted(Comparator.comparing(f -> f.name()))
+                        .toList());
+        model.addAttribute(
+                "additives",
+                pantry.catalogue().additives().stream()
+                        .sorted(Comparator.comparing(a -> a.name()))
+                        .toList());
         model.addAttribute("moulds", pantry.moulds());
         model.addAttribute("unit", maker.formats().massUnit());
         model.addAttribute("key", UUID.randomUUID().toString());

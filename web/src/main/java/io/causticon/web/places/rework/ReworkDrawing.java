@@ -7,7 +7,10 @@ import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
 
-/** Draws how fat each scrap is, and how fat all of them are together: a band for what is not known, thick for much of it. */
+/**
+ * Draws how fat each scrap is, and how fat all of them are together: a band for what is not known, thick for much of
+ * it.
+ */
 final class ReworkDrawing {
 
     private static final double WIDTH = 370;
@@ -40,12 +43,16 @@ final class ReworkDrawing {
 
     private double lowest() {
         double of = 100 * rework.superfat().band95().low();
-        return rework.scraps().stream().mapToDouble(s -> 100 * s.superfat().band95().low()).reduce(of, Math::min);
+        return rework.scraps().stream()
+                .mapToDouble(s -> 100 * s.superfat().band95().low())
+                .reduce(of, Math::min);
     }
 
     private double highest() {
         double of = 100 * rework.superfat().band95().high();
-        return rework.scraps().stream().mapToDouble(s -> 100 * s.superfat().band95().high()).reduce(of, Math::max);
+        return rework.scraps().stream()
+                .mapToDouble(s -> 100 * s.superfat().band95().high())
+                .reduce(of, Math::max);
     }
 
     private Drawing drawn() {
@@ -74,7 +81,14 @@ final class ReworkDrawing {
         double from = x(100 * superfat.band95().low());
         double to = Math.max(from + 2, x(100 * superfat.band95().high()));
         double half = thick / 2;
-        drawing.path(new SvgPath().to(from, y - half).to(to, y - half).to(to, y + half).to(from, y + half).closed(), style);
+        drawing.path(
+                new SvgPath()
+                        .to(from, y - half)
+                        .to(to, y - half)
+                        .to(to, y + half)
+                        .to(from, y + half)
+                        .closed(),
+                style);
         drawing.mark(mark, x(100 * superfat.value()), y);
     }
 

@@ -30,7 +30,10 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** Reads what is typed of a rework. What is left empty is taken as it is proposed; everything that is wrong is told at once. */
+/**
+ * Reads what is typed of a rework. What is left empty is taken as it is proposed; everything that is wrong is told at
+ * once.
+ */
 final class ReworkForm {
 
     /** Before the id of a scrap, the field that says how much of it goes in. */
@@ -78,7 +81,8 @@ final class ReworkForm {
             return Optional.empty();
         }
         Optional<Mass> mass = Optional.ofNullable(problems.take(() -> MassNotation.read(field, text, units), null));
-        mass.filter(m -> m.isMoreThan(left.times(HEAVIER))).ifPresent(m -> problems.add(field, ProblemKey.NOT_SO_MUCH_LEFT, left));
+        mass.filter(m -> m.isMoreThan(left.times(HEAVIER)))
+                .ifPresent(m -> problems.add(field, ProblemKey.NOT_SO_MUCH_LEFT, left));
         mass.filter(m -> m.grams() < 0).ifPresent(m -> problems.add(field, ProblemKey.TOO_LOW, "A mass", m, Mass.ZERO));
         return mass.filter(Mass::isPositive).filter(m -> !m.isMoreThan(left.times(HEAVIER)));
     }
@@ -94,7 +98,14 @@ final class ReworkForm {
      * @param additives what goes in when the heat is off
      * @param mould where it goes; null where that was not said
      */
-    record Read(Rework rework, Rework before, Fat fat, Mass wanted, Mass water, List<AdditivePortion> additives, @Nullable Mould mould) {}
+    record Read(
+            Rework rework,
+            Rework before,
+            Fat fat,
+            Mass wanted,
+            Mass water,
+            List<AdditivePortion> additives,
+            @Nullable Mould mould) {}
 
     /**
      * @param scraps those of which something goes in, at least one
@@ -111,7 +122,8 @@ final class ReworkForm {
         if (added.grams() < 0) {
             problems.add("fatMass", ProblemKey.TOO_LOW, "A mass", added, Mass.ZERO);
         }
-        Rework rework = new Rework(scraps, added.grams() >= LEAST_GRAMS ? List.of(new FatPortion(fat, added)) : List.of(), water, way);
+        Rework rework = new Rework(
+                scraps, added.grams() >= LEAST_GRAMS ? List.of(new FatPortion(fat, added)) : List.of(), water, way);
         problems.addAll(ReworkCheck.of(rework).all());
         return new Read(rework, before, fat, wanted, proposed, additives(rework), mould());
     }
@@ -128,7 +140,10 @@ final class ReworkForm {
 
     /** The one that there is most of, where none is chosen. */
     private Fat fat(Rework rework) {
-        Fat most = rework.fats().stream().max(Comparator.comparing(f -> f.mass().grams())).orElseThrow().fat();
+        Fat most = rework.fats().stream()
+                .max(Comparator.comparing(f -> f.mass().grams()))
+                .orElseThrow()
+                .fat();
         String chosen = text("fat");
         if (chosen.isEmpty()) {
             return most;
@@ -148,7 +163,12 @@ final class ReworkForm {
         Share target = problems.take(() -> NumberNotation.percent("target", text), Rework.LEAST_SUPERFAT);
         if (!TARGET.contains(target.inPercent())) {
             boolean low = target.inPercent() < TARGET.low();
-            problems.add("target", low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "The superfat", target, Share.percent(low ? TARGET.low() : TARGET.high()));
+            problems.add(
+                    "target",
+                    low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    "The superfat",
+                    target,
+                    Share.percent(low ? TARGET.low() : TARGET.high()));
             return Rework.LEAST_SUPERFAT;
         }
         return target;
@@ -188,7 +208,9 @@ final class ReworkForm {
             return all;
         }
         Mass fats = rework.fats().stream().map(FatPortion::mass).reduce(Mass.ZERO, Mass::plus);
-        Optional<Dose> read = text("dose").isEmpty() ? Optional.empty() : Optional.ofNullable(problems.take(() -> DoseNotation.read("dose", text("dose"), units), null));
+        Optional<Dose> read = text("dose").isEmpty()
+                ? Optional.empty()
+                : Optional.ofNullable(problems.take(() -> DoseNotation.read("dose", text("dose"), units), null));
         if (read.isEmpty()) {
             if (text("dose").isEmpty()) {
                 problems.add("dose", ProblemKey.MISSING);
@@ -204,7 +226,12 @@ final class ReworkForm {
         if (!portion.mass().isPositive()) {
             problems.add("dose", ProblemKey.TOO_LOW, "A dose", portion.mass(), Mass.ZERO);
         } else if (portion.mass().dividedBy(fats) > MOST_OF_FATS) {
-            problems.add("dose", ProblemKey.TOO_HIGH, "A dose", Share.fraction(portion.mass().dividedBy(fats)), Share.fraction(MOST_OF_FATS));
+            problems.add(
+                    "dose",
+                    ProblemKey.TOO_HIGH,
+                    "A dose",
+                    Share.fraction(portion.mass().dividedBy(fats)),
+                    Share.fraction(MOST_OF_FATS));
         } else {
             all.add(portion);
         }
@@ -237,12 +264,17 @@ final class ReworkForm {
         if (read.rework().isHopeless()) {
             problems.add("scraps", ProblemKey.TOO_MUCH_ALKALI, Rework.MOST_EXCESS);
         } else if (read.rework().superfat().value() < 0) {
-            problems.add("fatMass", ProblemKey.WOULD_BE_LYE_HEAVY, read.wanted(), read.fat().name());
+            problems.add(
+                    "fatMass",
+                    ProblemKey.WOULD_BE_LYE_HEAVY,
+                    read.wanted(),
+                    read.fat().name());
         }
         if (!problems.isEmpty()) {
             return Optional.empty();
         }
-        BatchPlan plan = BatchPlan.reworking(name, read.rework(), read.additives(), read.mould(), Scales.KITCHEN, text("note"));
+        BatchPlan plan =
+                BatchPlan.reworking(name, read.rework(), read.additives(), read.mould(), Scales.KITCHEN, text("note"));
         problems.addAll(PlanCheck.of(plan).all());
         return problems.isEmpty() ? Optional.of(plan) : Optional.empty();
     }

@@ -13,7 +13,11 @@ import org.jspecify.annotations.Nullable;
  * @param problems what is wrong, by field
  * @param result what comes of it; null while nothing goes in
  */
-record ReworkPage(List<Row> rows, Map<String, String> typed, Map<String, String> problems, @Nullable Result result) {
+record ReworkPage(
+        List<Row> rows,
+        Map<String, String> typed,
+        Map<String, String> problems,
+        @Nullable Result result) {
 
     /**
      * Something that can go in.
@@ -27,7 +31,15 @@ record ReworkPage(List<Row> rows, Map<String, String> typed, Map<String, String>
      * @param href its batch; empty without one
      * @param held whether that is held
      */
-    record Row(String field, String name, String colour, String left, String leftTyped, String facts, String href, boolean held) {}
+    record Row(
+            String field,
+            String name,
+            String colour,
+            String left,
+            String leftTyped,
+            String facts,
+            String href,
+            boolean held) {}
 
     /** A figure with its name. */
     record Figure(String name, String value) {}

@@ -49,7 +49,13 @@ class ReworkPages {
     private final ProblemWords words;
     private final Clock clock;
 
-    ReworkPages(Scraps scraps, ScrapSource source, Summaries summaries, ShelfService shelf, ProblemWords words, Clock clock) {
+    ReworkPages(
+            Scraps scraps,
+            ScrapSource source,
+            Summaries summaries,
+            ShelfService shelf,
+            ProblemWords words,
+            Clock clock) {
         this.scraps = scraps;
         this.source = source;
         this.summaries = summaries;
@@ -66,7 +72,8 @@ class ReworkPages {
      * @param rows what can go in
      * @param read what comes of it; null while nothing goes in
      */
-    record Reading(ReworkForm form, List<ScrapPortion> portions, List<ReworkPage.Row> rows, ReworkForm.@Nullable Read read) {}
+    record Reading(
+            ReworkForm form, List<ScrapPortion> portions, List<ReworkPage.Row> rows, ReworkForm.@Nullable Read read) {}
 
     /** Who comes from a batch means all of it, until something else is said. */
     Map<String, String> asMeant(Map<String, String> typed, Maker maker) {
@@ -74,8 +81,11 @@ class ReworkPages {
             return typed;
         }
         Map<String, String> meant = new HashMap<>(typed);
-        BatchId.read(typed.getOrDefault("batch", "")).flatMap(source::whole).ifPresent(w -> meant.put(
-                ReworkForm.TAKE + w.portion().id(), maker.formats().massInput(w.portion().mass())));
+        BatchId.read(typed.getOrDefault("batch", ""))
+                .flatMap(source::whole)
+                .ifPresent(w -> meant.put(
+                        ReworkForm.TAKE + w.portion().id(),
+                        maker.formats().massInput(w.portion().mass())));
         return meant;
     }
 
@@ -90,9 +100,14 @@ class ReworkPages {
         whole.ifPresent(w -> {
             ScrapPortion all = w.portion();
             rows.add(new ReworkPage.Row(
-                    ReworkForm.TAKE + all.id(), all.name(), "", formats.mass(all.mass()), formats.massInput(all.mass()),
+                    ReworkForm.TAKE + all.id(),
+                    all.name(),
+                    "",
+                    formats.mass(all.mass()),
+                    formats.massInput(all.mass()),
                     facts(all.superfat(), Duration.between(w.batch().log().begun(), clock.instant())),
-                    "/batch/" + w.batch().id(), w.batch().isHeld()));
+                    "/batch/" + w.batch().id(),
+                    w.batch().isHeld()));
             form.take(all.id(), all.mass()).map(all::weighing).ifPresent(portions::add);
         });
         Map<BatchId, Boolean> held = new HashMap<>();
@@ -105,12 +120,20 @@ class ReworkPages {
             portion.ifPresent(portions::add);
             // What goes in is told as its batch's case says now, not as when its log was last written.
             Estimate superfat = portion.map(ScrapPortion::superfat).orElse(scrap.superfat());
-            rows.add(row(scrap, superfat, scrap.batch().map(b -> held.computeIfAbsent(b, this::isHeld)).orElse(false), formats));
+            rows.add(row(
+                    scrap,
+                    superfat,
+                    scrap.batch()
+                            .map(b -> held.computeIfAbsent(b, this::isHeld))
+                            .orElse(false),
+                    formats));
         }
         if (portions.isEmpty()) {
             form.lookOver();
         }
-        Share usual = whole.map(w -> w.batch().plan().formula().superfat()).filter(s -> s.compareTo(Rework.LEAST_SUPERFAT) > 0).orElse(USUAL);
+        Share usual = whole.map(w -> w.batch().plan().formula().superfat())
+                .filter(s -> s.compareTo(Rework.LEAST_SUPERFAT) > 0)
+                .orElse(USUAL);
         return new Reading(form, portions, rows, portions.isEmpty() ? null : form.read(portions, usual));
     }
 
@@ -120,8 +143,14 @@ class ReworkPages {
 
     private ReworkPage.Row row(Scrap scrap, Estimate superfat, boolean held, Formats formats) {
         return new ReworkPage.Row(
-                ReworkForm.TAKE + scrap.id(), scrap.name(), scrap.colour(), formats.mass(scrap.left()), formats.massInput(scrap.left()),
-                facts(superfat, Duration.between(scrap.keptAt(), clock.instant())), scrap.batch().map(b -> "/batch/" + b).orElse(""), held);
+                ReworkForm.TAKE + scrap.id(),
+                scrap.name(),
+                scrap.colour(),
+                formats.mass(scrap.left()),
+                formats.massInput(scrap.left()),
+                facts(superfat, Duration.between(scrap.keptAt(), clock.instant())),
+                scrap.batch().map(b -> "/batch/" + b).orElse(""),
+                held);
     }
 
     private static String facts(Estimate superfat, Duration age) {
@@ -134,14 +163,17 @@ class ReworkPages {
         if (read == null) {
             reading.form().problems().add("scraps", ProblemKey.NO_SCRAPS);
         }
-        Optional<BatchPlan> plan = read == null ? Optional.empty() : reading.form().plan(read);
-        return plan.orElseThrow(() -> new ProblemsException(reading.form().problems().all()));
+        Optional<BatchPlan> plan =
+                read == null ? Optional.empty() : reading.form().plan(read);
+        return plan.orElseThrow(
+                () -> new ProblemsException(reading.form().problems().all()));
     }
 
     ReworkPage page(Reading reading, Map<String, String> typed, Maker maker) {
         ReworkForm.Read read = reading.read();
         ReworkPage.Result result = read == null ? null : result(reading, read, maker.formats());
-        return new ReworkPage(reading.rows(), typed, words.byField(reading.form().problems().all(), maker.formats()), result);
+        return new ReworkPage(
+                reading.rows(), typed, words.byField(reading.form().problems().all(), maker.formats()), result);
     }
 
     private ReworkPage.Result result(Reading reading, ReworkForm.Read read, Formats formats) {
@@ -169,11 +201,13 @@ class ReworkPages {
         Estimate before = read.before().superfat();
         boolean added = read.rework().addedFat().isPositive();
         if (!added && read.wanted().isPositive()) {
-            return "Without fat it is " + Formats.percent(before) + ". " + formats.mass(read.wanted()) + " of " + read.fat().name() + " would do.";
+            return "Without fat it is " + Formats.percent(before) + ". " + formats.mass(read.wanted()) + " of "
+                    + read.fat().name() + " would do.";
         }
         return added
-                ? "By themselves the scraps are " + Formats.percent(before) + "; with " + formats.mass(read.rework().addedFat()) + " of " + read.fat().name()
-                        + " the mash is what stands above."
+                ? "By themselves the scraps are " + Formats.percent(before) + "; with "
+                        + formats.mass(read.rework().addedFat()) + " of "
+                        + read.fat().name() + " the mash is what stands above."
                 : "The scraps are fat enough by themselves: only water, and patience.";
     }
 
@@ -181,10 +215,12 @@ class ReworkPages {
         Rework rework = read.rework();
         List<String> heeds = new ArrayList<>();
         if (rework.isHopeless()) {
-            heeds.add("There is more alkali in a scrap than a rebatch can be trusted with. Discard it as the supplier's safety data sheet and local rules say.");
+            heeds.add("There is more alkali in a scrap than a rebatch can be trusted with. Discard it as the supplier's"
+                    + " safety data sheet and local rules say.");
         }
         if (rework.isFresh()) {
-            heeds.add("A scrap is younger than two days: it has not reacted and burns. Better wait; else gloves, goggles, and it is cooked until a test is calm.");
+            heeds.add("A scrap is younger than two days: it has not reacted and burns. Better wait; else gloves,"
+                    + " goggles, and it is cooked until a test is calm.");
         } else if (rework.isDoubtful()) {
             heeds.add("A scrap may hold free alkali: gloves and goggles until a test of the mash is calm.");
         }
@@ -194,15 +230,19 @@ class ReworkPages {
         reading.rows().stream()
                 .filter(ReworkPage.Row::held)
                 .filter(r -> reading.portions().stream().anyMatch(p -> r.field().equals(ReworkForm.TAKE + p.id())))
-                .forEach(r -> heeds.add("The batch of \u201c" + r.name() + "\u201d is held. What is made of it stays held until it is tested by itself."));
+                .forEach(r -> heeds.add("The batch of \u201c" + r.name()
+                        + "\u201d is held. What is made of it stays held until it is tested by itself."));
         read.additives().stream()
                 .filter(a -> a.additive().cap() != null)
-                .filter(a -> a.mass().grams() > a.additive().cap() / 1000 * fats(rework).grams())
-                .forEach(a -> heeds.add(a.additive().name() + " is above its limit of " + Formats.number(a.additive().cap() / 10, 1)
+                .filter(a -> a.mass().grams()
+                        > a.additive().cap() / 1000 * fats(rework).grams())
+                .forEach(a -> heeds.add(a.additive().name() + " is above its limit of "
+                        + Formats.number(a.additive().cap() / 10, 1)
                         + " % of the fats, and the scraps may have brought scent of their own."));
         Mould mould = read.mould();
         if (mould != null && rework.total().isMoreThan(mould.capacity().times(FULL))) {
-            heeds.add("It is more than the " + mould.name() + " holds, " + formats.roughMass(mould.capacity()) + ": have a second one ready.");
+            heeds.add("It is more than the " + mould.name() + " holds, " + formats.roughMass(mould.capacity())
+                    + ": have a second one ready.");
         }
         return heeds;
     }
@@ -211,17 +251,21 @@ class ReworkPages {
         return rework.fats().stream().map(f -> f.mass()).reduce(Mass.ZERO, Mass::plus);
     }
 
-    private static List<ReworkPage.Figure> figures(Rework rework, MeltPlan melt, List<AdditivePortion> additives, Formats formats) {
+    private static List<ReworkPage.Figure> figures(
+            Rework rework, MeltPlan melt, List<AdditivePortion> additives, Formats formats) {
         List<ReworkPage.Figure> figures = new ArrayList<>();
         figures.add(new ReworkPage.Figure("scraps", formats.mass(rework.soap())));
         rework.added().forEach(f -> figures.add(new ReworkPage.Figure(f.fat().name(), formats.mass(f.mass()))));
         figures.add(new ReworkPage.Figure("water", formats.mass(rework.water())));
         additives.forEach(a -> figures.add(new ReworkPage.Figure(a.additive().name(), formats.mass(a.mass()))));
-        figures.add(new ReworkPage.Figure("all of it", formats.mass(additives.stream().map(AdditivePortion::mass).reduce(rework.total(), Mass::plus))));
+        figures.add(new ReworkPage.Figure(
+                "all of it",
+                formats.mass(additives.stream().map(AdditivePortion::mass).reduce(rework.total(), Mass::plus))));
         figures.add(new ReworkPage.Figure("water in it", formats.percent(rework.waterShare(), 0)));
         figures.add(new ReworkPage.Figure("on the heat", hours(melt.hours())));
         if (melt.bursts() > 0) {
-            figures.add(new ReworkPage.Figure("bursts", "some " + melt.bursts() + " of " + melt.burst().toSeconds() + " s"));
+            figures.add(new ReworkPage.Figure(
+                    "bursts", "some " + melt.bursts() + " of " + melt.burst().toSeconds() + " s"));
         }
         figures.add(new ReworkPage.Figure("pot, at least", Formats.number(melt.leastPotLitres(), 1) + " l"));
         return figures;

@@ -57,8 +57,17 @@ class ScrapSource {
 
     private static ScrapPortion ofUnknown(Scrap scrap, Mass mass, Fat fat) {
         return new ScrapPortion(
-                scrap.id(), scrap.id(), scrap.name(), mass, List.of(new FatPortion(fat, Mass.grams(100))), Share.WHOLE, scrap.superfat(), WATER_OF_UNKNOWN, 0,
-                true, fat.allergens());
+                scrap.id(),
+                scrap.id(),
+                scrap.name(),
+                mass,
+                List.of(new FatPortion(fat, Mass.grams(100))),
+                Share.WHOLE,
+                scrap.superfat(),
+                WATER_OF_UNKNOWN,
+                0,
+                true,
+                fat.allergens());
     }
 
     /**
@@ -69,14 +78,24 @@ class ScrapSource {
      */
     record Whole(Batch batch, ScrapPortion portion) {}
 
-    /** All of a batch that is in the mould or out of it, less what was put aside; empty where there is no such batch. */
+    /**
+     * All of a batch that is in the mould or out of it, less what was put aside; empty where there is no such batch.
+     */
     Optional<Whole> whole(BatchId id) {
         return batch(id).filter(b -> b.facts(clock.instant()).wasPoured()).map(b -> {
             BatchFacts facts = b.facts(clock.instant());
-            ScrapPortion all = of(b, Scraps.id(b.code(), "all"), "all of " + b.name(), facts.weightsNow().total());
-            Mass dried = all.mass().times((1 - fresh(facts).fraction()) / (1 - all.water().value()));
+            ScrapPortion all = of(
+                    b,
+                    Scraps.id(b.code(), "all"),
+                    "all of " + b.name(),
+                    facts.weightsNow().total());
+            Mass dried = all.mass()
+                    .times((1 - fresh(facts).fraction()) / (1 - all.water().value()));
             Mass aside = facts.scrapsKept().values().stream().reduce(Mass.ZERO, Mass::plus);
-            return new Whole(b, all.weighing(Mass.grams(Math.max(1, Math.rint(dried.minus(aside).grams())))));
+            return new Whole(
+                    b,
+                    all.weighing(
+                            Mass.grams(Math.max(1, Math.rint(dried.minus(aside).grams())))));
         });
     }
 
@@ -98,8 +117,15 @@ class ScrapSource {
         Set<String> allergens = new TreeSet<>(contents.allergens());
         allergens.addAll(contents.scentAllergens());
         return ScrapPortion.of(
-                id, batch.id().toString(), name, mass, facts.weightsNow(), diagnosis.superfatToRework(), ScrapWater.of(fresh(facts), age),
-                facts.isCookedThrough() || age.compareTo(ScrapPortion.REACTS_FOR) >= 0, allergens);
+                id,
+                batch.id().toString(),
+                name,
+                mass,
+                facts.weightsNow(),
+                diagnosis.superfatToRework(),
+                ScrapWater.of(fresh(facts), age),
+                facts.isCookedThrough() || age.compareTo(ScrapPortion.REACTS_FOR) >= 0,
+                allergens);
     }
 
     /** Water of all that went into the pot. */

@@ -102,11 +102,27 @@ class SettingsController {
     }
 
     private String shownAsTyped(
-            Model model, Maker maker, AccountService.Habits typed, ProblemsException e, String room, String mixAt, String within) {
+            Model model,
+            Maker maker,
+            AccountService.Habits typed,
+            ProblemsException e,
+            String room,
+            String mixAt,
+            String within) {
         String shown = show(model, maker, words.byField(e.problems(), maker.formats()), "");
         model.addAllAttributes(Map.of(
-                "typedWorkshop", typed.name(), "typedZone", typed.zone(), "typedCurrency", typed.currency(), "room", room, "mixAt", mixAt,
-                "within", within));
+                "typedWorkshop",
+                typed.name(),
+                "typedZone",
+                typed.zone(),
+                "typedCurrency",
+                typed.currency(),
+                "room",
+                room,
+                "mixAt",
+                mixAt,
+                "within",
+                within));
         return shown;
     }
 
@@ -153,7 +169,9 @@ class SettingsController {
         model.addAttribute("typedZone", maker.zone().getId());
         model.addAttribute("typedCurrency", maker.currency());
         model.addAttribute("mixAt", maker.formats().temperatureNumber(maker.mixAt()));
-        model.addAttribute("within", NumberNotation.write(maker.formats().degreesApart(maker.within().kelvin()), 1));
+        model.addAttribute(
+                "within",
+                NumberNotation.write(maker.formats().degreesApart(maker.within().kelvin()), 1));
         model.addAttribute("room", maker.formats().temperatureNumber(maker.room()));
         model.addAttribute("roomUnit", maker.formats().temperatureUnit());
         model.addAttribute("problems", problems);

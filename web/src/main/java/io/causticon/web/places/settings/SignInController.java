@@ -27,13 +27,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SignInController {
 
-
     private final AccountService accounts;
     private final RememberedBrowsers browsers;
     private final ProblemWords words;
     private final boolean demo;
 
-    SignInController(AccountService accounts, RememberedBrowsers browsers, ProblemWords words, @Value("${causticon.demo}") boolean demo) {
+    SignInController(
+            AccountService accounts,
+            RememberedBrowsers browsers,
+            ProblemWords words,
+            @Value("${causticon.demo}") boolean demo) {
         this.accounts = accounts;
         this.browsers = browsers;
         this.words = words;
@@ -51,7 +54,9 @@ class SignInController {
         }
         String message = wait != null
                 ? "Too many tries. Wait " + wait + " s, then try again."
-                : wrong != null ? "Name and password do not go together. Check both; capitals count in the password." : "";
+                : wrong != null
+                        ? "Name and password do not go together. Check both; capitals count in the password."
+                        : "";
         model.addAttribute("message", message);
         model.addAttribute("demo", demo);
         model.addAttribute("out", out != null);
@@ -68,18 +73,33 @@ class SignInController {
 
     /** Whoever opened the workshop is in it; nobody types a password twice to begin. */
     @PostMapping("/first-visit")
-    String create(Model model, FirstVisit form, @RequestParam String password, HttpServletRequest request, HttpServletResponse response) {
+    String create(
+            Model model,
+            FirstVisit form,
+            @RequestParam String password,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         if (!accounts.isNew()) {
             return "redirect:/";
         }
         String workshop = form.workshop().isBlank() ? "Workshop of " + form.shownName() : form.workshop();
         try {
-            accounts.open(workshop, form.zone(), Temperature.USUAL_ROOM, form.name(), form.displayName(), password, form.thinksIn());
+            accounts.open(
+                    workshop,
+                    form.zone(),
+                    Temperature.USUAL_ROOM,
+                    form.name(),
+                    form.displayName(),
+                    password,
+                    form.thinksIn());
         } catch (ProblemsException e) {
             return show(model, form, words.byField(e.problems(), new Formats(form.thinksIn(), ZoneOffset.UTC)));
         }
         SignedIn owner = accounts.loadUserByUsername(form.name());
-        browsers.loginSuccess(request, response, UsernamePasswordAuthenticationToken.authenticated(owner, null, owner.getAuthorities()));
+        browsers.loginSuccess(
+                request,
+                response,
+                UsernamePasswordAuthenticationToken.authenticated(owner, null, owner.getAuthorities()));
         return "redirect:/plan/first";
     }
 

@@ -64,7 +64,8 @@ class ShelfController {
     private final Scraps scraps;
     private final Clock clock;
 
-    ShelfController(ShelfService shelf, ProblemWords words, MixMemory mixes, LoafMemory loaves, Scraps scraps, Clock clock) {
+    ShelfController(
+            ShelfService shelf, ProblemWords words, MixMemory mixes, LoafMemory loaves, Scraps scraps, Clock clock) {
         this.shelf = shelf;
         this.words = words;
         this.mixes = mixes;
@@ -85,11 +86,7 @@ class ShelfController {
     }
 
     @PostMapping("/{kind:mould|vessel|fat|fragrance|lot|scrap}")
-    String add(
-            Model model,
-            Maker maker,
-            @PathVariable String kind,
-            @RequestParam MultiValueMap<String, String> typed) {
+    String add(Model model, Maker maker, @PathVariable String kind, @RequestParam MultiValueMap<String, String> typed) {
         ShelfForm form = new ShelfForm(typed.toSingleValueMap(), maker.units());
         try {
             AtOnce.named("name", form.name(), () -> add(kind, form, typed));
@@ -100,22 +97,23 @@ class ShelfController {
     }
 
     private void add(String kind, ShelfForm form, MultiValueMap<String, String> typed) {
-            switch (kind) {
-                case "mould" -> shelf.addOwnMould(form.mould());
-                case "vessel" -> shelf.addVessel(form.vessel());
-                case "fat" -> {
-                    ShelfForm.OwnFat fat = form.fat(shelf.pantry());
-                    shelf.addFat(fat.name(), fat.likeId(), fat.saponification(), fat.iodine(), fat.animal());
-                }
-                case "fragrance" -> shelf.addFragrance(form.fragrance(typed.getOrDefault("behaviour", List.of()).stream()
+        switch (kind) {
+            case "mould" -> shelf.addOwnMould(form.mould());
+            case "vessel" -> shelf.addVessel(form.vessel());
+            case "fat" -> {
+                ShelfForm.OwnFat fat = form.fat(shelf.pantry());
+                shelf.addFat(fat.name(), fat.likeId(), fat.saponification(), fat.iodine(), fat.animal());
+            }
+            case "fragrance" ->
+                shelf.addFragrance(form.fragrance(typed.getOrDefault("behaviour", List.of()).stream()
                         .filter(BEHAVIOURS::containsKey)
                         .toList()));
-                case "scrap" -> {
-                    ShelfForm.OwnScrap scrap = form.scrap(shelf.pantry());
-                    scraps.add(scrap.name(), scrap.colour(), scrap.mass(), scrap.mainFat(), scrap.superfat());
-                }
-                default -> shelf.addLot(form.lot(shelf.pantry()));
+            case "scrap" -> {
+                ShelfForm.OwnScrap scrap = form.scrap(shelf.pantry());
+                scraps.add(scrap.name(), scrap.colour(), scrap.mass(), scrap.mainFat(), scrap.superfat());
             }
+            default -> shelf.addLot(form.lot(shelf.pantry()));
+        }
     }
 
     @PostMapping("/away")
@@ -147,26 +145,53 @@ class ShelfController {
         Pantry pantry = shelf.pantry();
         LocalDate today = LocalDate.ofInstant(clock.instant(), maker.zone());
         Formats formats = maker.formats();
-        model.addAttribute("moulds", lines("mould", pantry.moulds().stream().map(m -> mould(m, loaves.known(maker.room()), formats))));
-        model.addAttribute("vessels", lines("vessel", pantry.vessels().stream()
-                .map(v -> new Line("vessel", v.name(), v.name(), formats.mass(v.mass()) + " empty, " + spoken(v.material()),
-                        v.material().isAttackedByAlkali()))));
-        model.addAttribute("fats", lines("fat", pantry.catalogue().fats().stream()
-                .filter(f -> f.id().startsWith("own-"))
-                .map(ShelfController::fat)));
-        model.addAttribute("fragrances", lines("fragrance", pantry.catalogue().additives().stream()
-                .filter(a -> a.id().startsWith("own-"))
-                .map(ShelfController::fragrance)));
+        model.addAttribute(
+                "moulds",
+                lines("mould", pantry.moulds().stream().map(m -> mould(m, loaves.known(maker.room()), formats))));
+        model.addAttribute(
+                "vessels",
+                lines(
+                        "vessel",
+                        pantry.vessels().stream()
+                                .map(v -> new Line(
+                                        "vessel",
+                                        v.name(),
+                                        v.name(),
+                                        formats.mass(v.mass()) + " empty, " + spoken(v.material()),
+                                        v.material().isAttackedByAlkali()))));
+        model.addAttribute(
+                "fats",
+                lines(
+                        "fat",
+                        pantry.catalogue().fats().stream()
+                                .filter(f -> f.id().startsWith("own-"))
+                                .map(ShelfController::fat)));
+        model.addAttribute(
+                "fragrances",
+                lines(
+                        "fragrance",
+                        pantry.catalogue().additives().stream()
+                                .filter(a -> a.id().startsWith("own-"))
+                                .map(ShelfController::fragrance)));
         model.addAttribute("lots", lines("lot", pantry.lots().stream().map(l -> lot(l, pantry, maker, today))));
-        model.addAttribute("scraps", scraps.onTheShelf().stream().map(x -> scrap(x, formats)).toList());
-        model.addAttribute("away", Stream.concat(
-                        shelf.away().stream(), scraps.putAway().stream().map(x -> new ShelfService.PutAway(SCRAP, x.id(), x.name())))
-                .toList());
+        model.addAttribute(
+                "scraps",
+                scraps.onTheShelf().stream().map(x -> scrap(x, formats)).toList());
+        model.addAttribute(
+                "away",
+                Stream.concat(
+                                shelf.away().stream(),
+                                scraps.putAway().stream().map(x -> new ShelfService.PutAway(SCRAP, x.id(), x.name())))
+                        .toList());
         model.addAttribute("memories", memories(formats));
         model.addAttribute("mouldKinds", kinds(MouldKind.values()));
         model.addAttribute("materials", kinds(VesselMaterial.values()));
         model.addAttribute("behaviours", BEHAVIOURS);
-        model.addAttribute("fatChoices", pantry.catalogue().fats().stream().sorted(Comparator.comparing(Fat::name)).toList());
+        model.addAttribute(
+                "fatChoices",
+                pantry.catalogue().fats().stream()
+                        .sorted(Comparator.comparing(Fat::name))
+                        .toList());
         model.addAttribute("substances", substances(pantry));
         model.addAttribute("unit", formats.massUnit());
         model.addAttribute("currency", maker.currency());
@@ -178,43 +203,75 @@ class ShelfController {
 
     /** What can be understood, and what cannot as what it is. */
     private List<Line> lines(String kind, Stream<Line> understood) {
-        return Stream.concat(understood, shelf.unreadable().stream()
-                        .filter(u -> u.kind().equals(kind))
-                        .map(u -> new Line(kind, u.id(), u.name(), "cannot be understood and counts for nothing", true)))
+        return Stream.concat(
+                        understood,
+                        shelf.unreadable().stream()
+                                .filter(u -> u.kind().equals(kind))
+                                .map(u -> new Line(
+                                        kind, u.id(), u.name(), "cannot be understood and counts for nothing", true)))
                 .toList();
     }
 
-    /** What an ingredient did here: how often, its effect, the latest uses and the effects of their lots, and how many uses there are besides. */
-    record Remembered(String name, String counts, boolean troubled, String effect, List<String> lots, List<Trial> uses, int earlier) {}
+    /**
+     * What an ingredient did here: how often, its effect, the latest uses and the effects of their lots, and how many
+     * uses there are besides.
+     */
+    record Remembered(
+            String name,
+            String counts,
+            boolean troubled,
+            String effect,
+            List<String> lots,
+            List<Trial> uses,
+            int earlier) {}
 
     /** One use: batch, day, circumstances, what it did. */
     record Trial(String batch, String day, String how, String did) {}
 
     private List<Remembered> memories(Formats formats) {
         return mixes.known().ingredients().values().stream()
-                .filter(m -> m.additive().isFragrance() || m.troubled() > 0 || m.additive().isColourant() || !m.counts().isEmpty())
-                .sorted(Comparator.comparing((IngredientMemory m) -> -m.troubled()).thenComparing(m -> -m.uses().size()).thenComparing(m -> m.additive().name()))
+                .filter(m -> m.additive().isFragrance()
+                        || m.troubled() > 0
+                        || m.additive().isColourant()
+                        || !m.counts().isEmpty())
+                .sorted(Comparator.comparing((IngredientMemory m) -> -m.troubled())
+                        .thenComparing(m -> -m.uses().size())
+                        .thenComparing(m -> m.additive().name()))
                 .map(m -> remembered(m, formats))
                 .toList();
     }
 
     private static Remembered remembered(IngredientMemory memory, Formats formats) {
         List<IngredientMemory.Use> latest = latest(memory.uses());
-        Set<String> lots = latest.stream().flatMap(u -> Stream.ofNullable(u.lot())).collect(Collectors.toSet());
+        Set<String> lots =
+                latest.stream().flatMap(u -> Stream.ofNullable(u.lot())).collect(Collectors.toSet());
         return new Remembered(
                 memory.additive().name(),
                 MemoryWords.counts(memory),
                 memory.troubled() > 0,
                 MemoryWords.effect(memory.effect()),
-                memory.lots().entrySet().stream().filter(l -> lots.contains(l.getKey())).map(l -> l.getKey() + " " + MemoryWords.effect(l.getValue())).toList(),
-                latest.stream().map(u -> new Trial(u.batch(), formats.day(u.when()), MemoryWords.circumstances(u, formats), MemoryWords.did(u))).toList(),
+                memory.lots().entrySet().stream()
+                        .filter(l -> lots.contains(l.getKey()))
+                        .map(l -> l.getKey() + " " + MemoryWords.effect(l.getValue()))
+                        .toList(),
+                latest.stream()
+                        .map(u -> new Trial(
+                                u.batch(),
+                                formats.day(u.when()),
+                                MemoryWords.circumstances(u, formats),
+                                MemoryWords.did(u)))
+                        .toList(),
                 memory.uses().size() - latest.size());
     }
 
-    /** The latest in which it did something and the latest in which nothing was seen: trouble of long ago is not pushed out by what went well since. */
+    /**
+     * The latest in which it did something and the latest in which nothing was seen: trouble of long ago is not pushed
+     * out by what went well since.
+     */
     static List<IngredientMemory.Use> latest(List<IngredientMemory.Use> uses) {
         return Stream.concat(
-                        uses.stream().filter(u -> !u.did().isEmpty()).limit(USES_SHOWN), uses.stream().filter(u -> u.did().isEmpty()).limit(USES_SHOWN))
+                        uses.stream().filter(u -> !u.did().isEmpty()).limit(USES_SHOWN),
+                        uses.stream().filter(u -> u.did().isEmpty()).limit(USES_SHOWN))
                 .sorted(Comparator.comparing(IngredientMemory.Use::when).reversed())
                 .toList();
     }
@@ -225,9 +282,15 @@ class ShelfController {
                 : Formats.number(m.length(), 0) + " \u00d7 " + Formats.number(m.width(), 0) + " \u00d7 "
                         + Formats.number(m.height(), 0) + " mm";
         String many = m.cavities() > 1 ? m.cavities() + " of " : "";
-        String water = m.water() == null ? "" : m.sidesAreGuessed() ? ", sides guessed from that" : ", measured with water";
-        return new Line("mould", m.name(), m.name(), spoken(m.kind()) + ", " + many + sides + ", holds "
-                + formats.roughMass(m.capacity()) + water + loss(m, known), false);
+        String water =
+                m.water() == null ? "" : m.sidesAreGuessed() ? ", sides guessed from that" : ", measured with water";
+        return new Line(
+                "mould",
+                m.name(),
+                m.name(),
+                spoken(m.kind()) + ", " + many + sides + ", holds " + formats.roughMass(m.capacity()) + water
+                        + loss(m, known),
+                false);
     }
 
     /** What its cores told of it. */
@@ -237,8 +300,10 @@ class ShelfController {
             return "";
         }
         LoafExpectation e = known.of(m);
-        return ", loses " + Formats.number(e.lossFactor(), 2) + " times the heat that is reckoned (" + Formats.number(e.lossFactor() * Math.exp(-e.lossSpread()), 2)
-                + " to " + Formats.number(e.lossFactor() * Math.exp(e.lossSpread()), 2) + "), by the cores of " + batches + (batches == 1 ? " batch" : " batches");
+        return ", loses " + Formats.number(e.lossFactor(), 2) + " times the heat that is reckoned ("
+                + Formats.number(e.lossFactor() * Math.exp(-e.lossSpread()), 2) + " to "
+                + Formats.number(e.lossFactor() * Math.exp(e.lossSpread()), 2) + "), by the cores of " + batches
+                + (batches == 1 ? " batch" : " batches");
     }
 
     /** With the batch that it is of, if it is of one. */
@@ -247,18 +312,30 @@ class ShelfController {
     private ScrapLine scrap(Scrap s, Formats formats) {
         String of = s.left().equals(s.kept()) ? "" : " of " + formats.mass(s.kept());
         return new ScrapLine(
-                s.id(), s.name(), s.colour(), formats.mass(s.left()) + of + " left, put aside " + formats.day(s.keptAt()) + ", superfat " + Formats.percent(s.superfat()),
+                s.id(),
+                s.name(),
+                s.colour(),
+                formats.mass(s.left()) + of + " left, put aside " + formats.day(s.keptAt()) + ", superfat "
+                        + Formats.percent(s.superfat()),
                 s.batch().map(b -> "/batch/" + b).orElse(""));
     }
 
     private static Line fat(Fat f) {
-        return new Line("fat", f.id(), f.name(), "saponification value " + Formats.number(f.saponificationValue(), 1)
-                + ", iodine value " + Formats.number(f.iodineValue(), 0) + ", " + f.source(), false);
+        return new Line(
+                "fat",
+                f.id(),
+                f.name(),
+                "saponification value " + Formats.number(f.saponificationValue(), 1) + ", iodine value "
+                        + Formats.number(f.iodineValue(), 0) + ", " + f.source(),
+                false);
     }
 
     private static Line fragrance(Additive a) {
         String cap = a.cap() == null ? "no limit known" : "at most " + Formats.number(a.cap() / 10, 1) + " % of fats";
-        String does = a.effects().stream().map(e -> BEHAVIOURS.getOrDefault(e, e)).sorted().reduce((x, y) -> x + ", " + y)
+        String does = a.effects().stream()
+                .map(e -> BEHAVIOURS.getOrDefault(e, e))
+                .sorted()
+                .reduce((x, y) -> x + ", " + y)
                 .orElse("behaves");
         String names = a.scentAllergens().isEmpty() ? "" : ", names " + String.join(", ", a.scentAllergens());
         return new Line("fragrance", a.id(), a.name(), cap + ", " + does + names, false);
@@ -267,10 +344,16 @@ class ShelfController {
     private static Line lot(Lot l, Pantry pantry, Maker maker, LocalDate today) {
         StringBuilder facts = new StringBuilder(substanceName(l, pantry));
         if (l.saponification() != null) {
-            facts.append(", certified ").append(Formats.number(l.saponification(), 1)).append(" mg KOH/g");
+            facts.append(", certified ")
+                    .append(Formats.number(l.saponification(), 1))
+                    .append(" mg KOH/g");
         }
         if (l.perKilogram() != null) {
-            facts.append(", ").append(maker.currency()).append(' ').append(l.perKilogram()).append(" a kg");
+            facts.append(", ")
+                    .append(maker.currency())
+                    .append(' ')
+                    .append(l.perKilogram())
+                    .append(" a kg");
         }
         if (l.useBy() != null) {
             facts.append(l.isPast(today) ? ", past its use-by " : ", use by ").append(DAY.format(l.useBy()));
@@ -281,8 +364,13 @@ class ShelfController {
     private static String substanceName(Lot l, Pantry pantry) {
         return switch (l.kind()) {
             case FAT -> pantry.catalogue().findFat(l.substance()).map(Fat::name).orElse(l.substance());
-            case ADDITIVE -> pantry.catalogue().findAdditive(l.substance()).map(Additive::name).orElse(l.substance());
-            case LIQUID -> pantry.catalogue().findLiquid(l.substance()).map(x -> x.name()).orElse(l.substance());
+            case ADDITIVE ->
+                pantry.catalogue()
+                        .findAdditive(l.substance())
+                        .map(Additive::name)
+                        .orElse(l.substance());
+            case LIQUID ->
+                pantry.catalogue().findLiquid(l.substance()).map(x -> x.name()).orElse(l.substance());
             case ALKALI -> l.substance().equals("koh") ? "Potassium hydroxide" : "Sodium hydroxide";
         };
     }
@@ -291,7 +379,8 @@ class ShelfController {
         Stream<Choice> alkali = Stream.of(
                 new Choice("ALKALI/naoh", "Sodium hydroxide"), new Choice("ALKALI/koh", "Potassium hydroxide"));
         Stream<Choice> fats = pantry.catalogue().fats().stream().map(f -> new Choice("FAT/" + f.id(), f.name()));
-        Stream<Choice> liquids = pantry.catalogue().liquids().stream().map(l -> new Choice("LIQUID/" + l.id(), l.name()));
+        Stream<Choice> liquids =
+                pantry.catalogue().liquids().stream().map(l -> new Choice("LIQUID/" + l.id(), l.name()));
         Stream<Choice> additives =
                 pantry.catalogue().additives().stream().map(a -> new Choice("ADDITIVE/" + a.id(), a.name()));
         return Stream.of(alkali, fats, liquids, additives)

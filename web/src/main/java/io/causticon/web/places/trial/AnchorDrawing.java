@@ -31,7 +31,9 @@ final class AnchorDrawing {
     private static Map<SensoryScale, List<Drawing>> drawn() {
         Map<SensoryScale, List<Drawing>> all = new EnumMap<>(SensoryScale.class);
         for (SensoryScale scale : SensoryScale.values()) {
-            all.put(scale, IntStream.rangeClosed(1, 5).mapToObj(g -> of(scale, g)).toList());
+            all.put(
+                    scale,
+                    IntStream.rangeClosed(1, 5).mapToObj(g -> of(scale, g)).toList());
         }
         return Map.copyOf(all);
     }
@@ -67,7 +69,9 @@ final class AnchorDrawing {
     /** A heap of so much height between two sides. */
     private static String mound(double left, double right, double ground, double height) {
         double middle = (left + right) / 2;
-        return at("M%.1f %.1fC%.1f %.1f %.1f %.1f %.1f %.1fZ", left, ground, middle - 12, ground - 1.3 * height, middle + 12, ground - 1.3 * height, right, ground);
+        return at(
+                "M%.1f %.1fC%.1f %.1f %.1f %.1f %.1f %.1fZ",
+                left, ground, middle - 12, ground - 1.3 * height, middle + 12, ground - 1.3 * height, right, ground);
     }
 
     /** A stroke for every five turns, and foam behind the last. */
@@ -100,8 +104,14 @@ final class AnchorDrawing {
             case 1 -> d.path(at("M8 %.1fQ36 %.1f 64 %.1f", GROUND, GROUND - 3, GROUND), FULL);
             case 2 -> d.path(mound(10, 62, GROUND, 7), FULL);
             case 3 -> d.path(mound(14, 58, GROUND, 14), FULL);
-            case 4 -> d.path(at("M16 %.1fC16 14 26 20 30 12C34 20 42 8 46 16C54 14 56 26 56 %.1fZ", GROUND, GROUND), FULL);
-            default -> d.path(at("M16 %.1fC18 20 24 18 24 4C28 16 32 16 36 2C40 16 44 16 48 4C48 18 54 20 56 %.1fZ", GROUND, GROUND), FULL);
+            case 4 ->
+                d.path(at("M16 %.1fC16 14 26 20 30 12C34 20 42 8 46 16C54 14 56 26 56 %.1fZ", GROUND, GROUND), FULL);
+            default ->
+                d.path(
+                        at(
+                                "M16 %.1fC18 20 24 18 24 4C28 16 32 16 36 2C40 16 44 16 48 4C48 18 54 20 56 %.1fZ",
+                                GROUND, GROUND),
+                        FULL);
         }
     }
 
@@ -134,7 +144,8 @@ final class AnchorDrawing {
         double gap = 22 - 4.6 * (grade - 1);
         double top = 20 - gap / 2;
         double below = 20 + gap / 2;
-        d.path(at("M8 %.1fH50Q62 %.1f 50 %.1fH8", top - 7, top - 3.5, top), LINE).path(at("M8 %.1fH50Q62 %.1f 50 %.1fH8", below, below + 3.5, below + 7), LINE);
+        d.path(at("M8 %.1fH50Q62 %.1f 50 %.1fH8", top - 7, top - 3.5, top), LINE)
+                .path(at("M8 %.1fH50Q62 %.1f 50 %.1fH8", below, below + 3.5, below + 7), LINE);
         for (int i = 1; i < grade; i++) {
             d.line(14 + 9 * i, top, 14 + 9 * i, below, LINE);
         }
@@ -149,7 +160,10 @@ final class AnchorDrawing {
                 case 1 -> skin.append(at("L%.1f %.1f", x, i % 2 == 1 ? 12 : 26));
                 case 2 -> skin.append(at("L%.1f %.1f", x, i % 2 == 1 ? 17 : 22));
                 case 3 -> skin.append(at("L%.1f 20", x));
-                default -> skin.append(at("Q%.1f %.1f %.1f 20", x - 4, i % 2 == 1 ? 20 - 3.0 * (grade - 3) : 20 + 3.0 * (grade - 3), x));
+                default ->
+                    skin.append(at(
+                            "Q%.1f %.1f %.1f 20",
+                            x - 4, i % 2 == 1 ? 20 - 3.0 * (grade - 3) : 20 + 3.0 * (grade - 3), x));
             }
         }
         d.path(skin.toString(), LINE);

@@ -45,8 +45,22 @@ class ArmMaking {
     private static final Mass LEAST_FATS = Mass.grams(20);
     private static final Mass MOST_FATS = Mass.grams(20_000);
     private static final Map<String, Process> ROADS = Map.of(
-            "cold", Process.COLD, "cold process", Process.COLD, "oven", Process.OVEN, "in the oven", Process.OVEN, "hot", Process.HOT, "hot process", Process.HOT, "cooked", Process.HOT);
-    private static final Map<What, String> KINDS = Map.of(What.FAT, "a fat", What.LIQUID, "a liquid", What.ADDITIVE, "an additive");
+            "cold",
+            Process.COLD,
+            "cold process",
+            Process.COLD,
+            "oven",
+            Process.OVEN,
+            "in the oven",
+            Process.OVEN,
+            "hot",
+            Process.HOT,
+            "hot process",
+            Process.HOT,
+            "cooked",
+            Process.HOT);
+    private static final Map<What, String> KINDS =
+            Map.of(What.FAT, "a fat", What.LIQUID, "a liquid", What.ADDITIVE, "an additive");
 
     private final RecipeService recipes;
     private final ShelfService shelf;
@@ -60,18 +74,28 @@ class ArmMaking {
     record Choice(String id, String name) {}
 
     List<Choice> choices() {
-        return recipes.inUse().stream().filter(r -> !r.plan().isRework()).map(r -> new Choice(r.recipe().toString(), r.plan().name())).toList();
+        return recipes.inUse().stream()
+                .filter(r -> !r.plan().isRework())
+                .map(r -> new Choice(r.recipe().toString(), r.plan().name()))
+                .toList();
     }
 
     Optional<UUID> recipe(TrialForm form) {
-        return choices().stream().map(Choice::id).filter(TrialForm.trimmed(form.recipe())::equals).findFirst().map(UUID::fromString);
+        return choices().stream()
+                .map(Choice::id)
+                .filter(TrialForm.trimmed(form.recipe())::equals)
+                .findFirst()
+                .map(UUID::fromString);
     }
 
     /** Arms as they are asked for, the control first; what keeps them from being made is told at its field. */
     List<Trials.Arm> arms(TrialForm form, Maker maker, Problems problems) {
         Optional<UUID> recipe = recipe(form);
         if (recipe.isEmpty()) {
-            problems.add("recipe", TrialForm.trimmed(form.recipe()).isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_CHOICE, TrialForm.trimmed(form.recipe()));
+            problems.add(
+                    "recipe",
+                    TrialForm.trimmed(form.recipe()).isEmpty() ? ProblemKey.MISSING : ProblemKey.NOT_A_CHOICE,
+                    TrialForm.trimmed(form.recipe()));
             return List.of();
         }
         Aspect.Factor kind = form.factorKind().orElse(Aspect.Factor.OTHER);
@@ -92,13 +116,17 @@ class ArmMaking {
         }
         Mass fats = fats(form, base, maker, problems);
         Share dose = kind == Aspect.Factor.ADDITIVE || inCups ? dose(form, problems) : Share.NONE;
-        List<Trials.Arm> arms = problems.isEmpty() ? planned(new Asked(kind, inCups, base, fats, dose, maker.units(), shelf.substances()), lines, problems) : List.of();
+        List<Trials.Arm> arms = problems.isEmpty()
+                ? planned(new Asked(kind, inCups, base, fats, dose, maker.units(), shelf.substances()), lines, problems)
+                : List.of();
         return problems.isEmpty() ? controlFirst(arms, TrialForm.trimmed(form.control()), problems) : List.of();
     }
 
     private static Mass fats(TrialForm form, BatchPlan base, Maker maker, Problems problems) {
         String typed = TrialForm.trimmed(form.fats());
-        Mass fats = typed.isEmpty() ? base.formula().fatMass() : problems.take(() -> MassNotation.read("fats", typed, maker.units()), Mass.ZERO);
+        Mass fats = typed.isEmpty()
+                ? base.formula().fatMass()
+                : problems.take(() -> MassNotation.read("fats", typed, maker.units()), Mass.ZERO);
         if (problems.isEmpty() && fats.compareTo(LEAST_FATS) < 0) {
             problems.add("fats", ProblemKey.TOO_LOW, "The fats", fats, LEAST_FATS);
         } else if (fats.compareTo(MOST_FATS) > 0) {
@@ -123,23 +151,64 @@ class ArmMaking {
     }
 
     /** What all arms have in common. */
-    private record Asked(Aspect.Factor kind, boolean inCups, BatchPlan base, Mass fats, Share dose, Units units, Catalogue catalogue) {}
+    private record Asked(
+            Aspect.Factor kind,
+            boolean inCups,
+            BatchPlan base,
+            Mass fats,
+            Share dose,
+            Units units,
+            Catalogue catalogue) {}
 
     private List<Trials.Arm> planned(Asked a, List<String> lines, Problems problems) {
         if (a.inCups()) {
             BatchPlan cups = a.kind() == Aspect.Factor.LIQUID
-                    ? ArmPlan.cupsOfLiquids(ArmPlan.as(a.base(), a.fats()), called(lines, What.LIQUID, a, problems, a.catalogue()::liquid), a.dose())
-                    : ArmPlan.cupsOfAdditives(ArmPlan.as(a.base(), a.fats()), called(lines, What.ADDITIVE, a, problems, a.catalogue()::additive), a.dose());
+                    ? ArmPlan.cupsOfLiquids(
+                            ArmPlan.as(a.base(), a.fats()),
+                            called(lines, What.LIQUID, a, problems, a.catalogue()::liquid),
+                            a.dose())
+                    : ArmPlan.cupsOfAdditives(
+                            ArmPlan.as(a.base(), a.fats()),
+                            called(lines, What.ADDITIVE, a, problems, a.catalogue()::additive),
+                            a.dose());
             BatchPlan plan = cups.named(named(a, ""));
             check(plan, problems);
-            return plan.pouring().portioning().portions().stream().map(Portion::name).map(n -> Trials.Arm.toMake(plan, n, n, 1)).toList();
+            return plan.pouring().portioning().portions().stream()
+                    .map(Portion::name)
+                    .map(n -> Trials.Arm.toMake(plan, n, n, 1))
+                    .toList();
         }
         List<ArmPlan.Calling<BatchPlan>> plans = switch (a.kind()) {
-            case FAT -> plans(called(lines, What.FAT, a, problems, a.catalogue()::fat), f -> ArmPlan.ofOneFat(a.base(), f, a.fats()));
-            case LIQUID -> plans(called(lines, What.LIQUID, a, problems, a.catalogue()::liquid), l -> ArmPlan.withLiquid(a.base(), l, a.fats()));
-            case ADDITIVE -> withPlain(a, plans(called(lines, What.ADDITIVE, a, problems, a.catalogue()::additive), x -> ArmPlan.withAdditive(a.base(), x, a.dose(), a.fats())));
-            case FAT_LEFT -> each(lines, problems, l -> ArmPlan.withSuperfat(a.base(), Share.percent(NumberNotation.read(THINGS, l.replaceAll("\\s*%$", ""))), a.fats()));
-            case WARMTH -> each(lines, problems, l -> ArmPlan.mixedAt(a.base(), TemperatureNotation.readAt(MeasurementPoint.BATTER, THINGS, l, a.units()), a.fats()));
+            case FAT ->
+                plans(
+                        called(lines, What.FAT, a, problems, a.catalogue()::fat),
+                        f -> ArmPlan.ofOneFat(a.base(), f, a.fats()));
+            case LIQUID ->
+                plans(
+                        called(lines, What.LIQUID, a, problems, a.catalogue()::liquid),
+                        l -> ArmPlan.withLiquid(a.base(), l, a.fats()));
+            case ADDITIVE ->
+                withPlain(
+                        a,
+                        plans(
+                                called(lines, What.ADDITIVE, a, problems, a.catalogue()::additive),
+                                x -> ArmPlan.withAdditive(a.base(), x, a.dose(), a.fats())));
+            case FAT_LEFT ->
+                each(
+                        lines,
+                        problems,
+                        l -> ArmPlan.withSuperfat(
+                                a.base(),
+                                Share.percent(NumberNotation.read(THINGS, l.replaceAll("\\s*%$", ""))),
+                                a.fats()));
+            case WARMTH ->
+                each(
+                        lines,
+                        problems,
+                        l -> ArmPlan.mixedAt(
+                                a.base(),
+                                TemperatureNotation.readAt(MeasurementPoint.BATTER, THINGS, l, a.units()),
+                                a.fats()));
             case METHOD -> each(lines, problems, l -> ArmPlan.by(a.base(), road(l), a.fats()));
             case OTHER -> List.of();
         };
@@ -164,17 +233,22 @@ class ArmMaking {
         return all;
     }
 
-    private static <T> List<ArmPlan.Calling<BatchPlan>> plans(List<ArmPlan.Calling<T>> called, Function<T, BatchPlan> plan) {
-        return called.stream().map(c -> new ArmPlan.Calling<>(c.name(), plan.apply(c.what()))).toList();
+    private static <T> List<ArmPlan.Calling<BatchPlan>> plans(
+            List<ArmPlan.Calling<T>> called, Function<T, BatchPlan> plan) {
+        return called.stream()
+                .map(c -> new ArmPlan.Calling<>(c.name(), plan.apply(c.what())))
+                .toList();
     }
 
-    private static List<ArmPlan.Calling<BatchPlan>> each(List<String> lines, Problems problems, Function<String, BatchPlan> plan) {
+    private static List<ArmPlan.Calling<BatchPlan>> each(
+            List<String> lines, Problems problems, Function<String, BatchPlan> plan) {
         List<ArmPlan.Calling<BatchPlan>> plans = new ArrayList<>();
         for (String line : lines) {
             try {
                 plans.add(new ArmPlan.Calling<>(line, plan.apply(line)));
             } catch (ProblemsException e) {
-                problems.addAll(e.problems().stream().map(p -> p.movedTo(THINGS)).toList());
+                problems.addAll(
+                        e.problems().stream().map(p -> p.movedTo(THINGS)).toList());
             }
         }
         return plans;
@@ -189,14 +263,24 @@ class ArmMaking {
     }
 
     /** What lines call something of one kind, each as the maker calls it. */
-    private static <T> List<ArmPlan.Calling<T>> called(List<String> lines, What kind, Asked a, Problems problems, Function<String, T> byId) {
+    private static <T> List<ArmPlan.Calling<T>> called(
+            List<String> lines, What kind, Asked a, Problems problems, Function<String, T> byId) {
         List<ArmPlan.Calling<T>> found = new ArrayList<>();
         for (String line : lines) {
             NotedLine noted = RecipeNote.named(line, a.catalogue());
             if (noted.what().isEmpty() || noted.id().isEmpty()) {
-                problems.add(THINGS, noted.maybe().isEmpty() ? ProblemKey.UNKNOWN_SUBSTANCE : ProblemKey.SUBSTANCE_MAYBE, line, String.join(", ", noted.maybe()));
+                problems.add(
+                        THINGS,
+                        noted.maybe().isEmpty() ? ProblemKey.UNKNOWN_SUBSTANCE : ProblemKey.SUBSTANCE_MAYBE,
+                        line,
+                        String.join(", ", noted.maybe()));
             } else if (!noted.is(kind)) {
-                problems.add(THINGS, ProblemKey.ANOTHER_KIND, noted.name(), KINDS.getOrDefault(noted.what().get(), "something else"), a.kind().words());
+                problems.add(
+                        THINGS,
+                        ProblemKey.ANOTHER_KIND,
+                        noted.name(),
+                        KINDS.getOrDefault(noted.what().get(), "something else"),
+                        a.kind().words());
             } else {
                 found.add(new ArmPlan.Calling<>(line, byId.apply(noted.id())));
             }
@@ -209,10 +293,17 @@ class ArmMaking {
     }
 
     private static List<Trials.Arm> controlFirst(List<Trials.Arm> arms, String control, Problems problems) {
-        Optional<Trials.Arm> first = control.isEmpty() ? arms.stream().findFirst() : arms.stream().filter(a -> a.name().equalsIgnoreCase(control)).findFirst();
+        Optional<Trials.Arm> first = control.isEmpty()
+                ? arms.stream().findFirst()
+                : arms.stream().filter(a -> a.name().equalsIgnoreCase(control)).findFirst();
         if (first.isEmpty()) {
-            problems.add("control", ProblemKey.NO_CONTROL, String.join(", ", arms.stream().map(Trials.Arm::name).toList()));
+            problems.add(
+                    "control",
+                    ProblemKey.NO_CONTROL,
+                    String.join(", ", arms.stream().map(Trials.Arm::name).toList()));
         }
-        return arms.stream().sorted(Comparator.comparing(a -> !first.equals(Optional.of(a)))).toList();
+        return arms.stream()
+                .sorted(Comparator.comparing(a -> !first.equals(Optional.of(a))))
+                .toList();
     }
 }

@@ -44,12 +44,15 @@ record ArmStanding(Trials.Arm arm, Optional<Batch> batch) {
     /** What was graded of it since the cut. */
     Stream<BatchLog.Timed<Entry.Judged>> judged() {
         Instant from = cut().orElse(Instant.MAX);
-        return batch.stream().flatMap(b -> b.log().of(Entry.Judged.class)).filter(j -> isMeantBy(j.entry()) && !j.at().isBefore(from));
+        return batch.stream()
+                .flatMap(b -> b.log().of(Entry.Judged.class))
+                .filter(j -> isMeantBy(j.entry()) && !j.at().isBefore(from));
     }
 
     private boolean isMeantBy(Entry.Judged judged) {
         Bars on = judged.on();
-        return arm.portion().isEmpty() || on != null && on.portion() != null && on.portion().isCalled(arm.portion());
+        return arm.portion().isEmpty()
+                || on != null && on.portion() != null && on.portion().isCalled(arm.portion());
     }
 
     /** Of one judge at one age the last grades count. */
@@ -57,9 +60,17 @@ record ArmStanding(Trials.Arm arm, Optional<Batch> batch) {
         Map<String, List<Sitting>> last = new LinkedHashMap<>();
         judged().forEach(j -> {
             String age = ageAt(j.at());
-            last.put(j.entry().judge() + "\u0000" + age, j.entry().grades().stream()
-                    .map(g -> new Sitting(arm.name(), j.entry().judge(), age, j.entry().place(), g.scale(), g.grade()))
-                    .toList());
+            last.put(
+                    j.entry().judge() + "\u0000" + age,
+                    j.entry().grades().stream()
+                            .map(g -> new Sitting(
+                                    arm.name(),
+                                    j.entry().judge(),
+                                    age,
+                                    j.entry().place(),
+                                    g.scale(),
+                                    g.grade()))
+                            .toList());
         });
         return last.values().stream().flatMap(List::stream).toList();
     }
@@ -70,6 +81,7 @@ record ArmStanding(Trials.Arm arm, Optional<Batch> batch) {
     }
 
     boolean isJudgedBy(String judge, String age) {
-        return sittings().stream().anyMatch(s -> s.judge().equals(judge) && s.age().equals(age));
+        return sittings().stream()
+                .anyMatch(s -> s.judge().equals(judge) && s.age().equals(age));
     }
 }

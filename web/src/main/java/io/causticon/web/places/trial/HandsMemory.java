@@ -26,8 +26,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
- * What trials found of single substances. An arm tells of one where it has that more than the control and differs in nothing else that hands may feel; its
- * oldest panel counts, for that is nearest to the bar that is used.
+ * What trials found of single substances. An arm tells of one where it has that more than the control and differs in
+ * nothing else that hands may feel; its oldest panel counts, for that is nearest to the bar that is used.
  */
 @Component
 class HandsMemory implements WashFindings, FollowsLogs {
@@ -68,7 +68,10 @@ class HandsMemory implements WashFindings, FollowsLogs {
     }
 
     private Known known(Trials.Trial trial) {
-        Set<String> batches = trial.arms().stream().flatMap(a -> a.batch().stream()).map(BatchId::toString).collect(Collectors.toSet());
+        Set<String> batches = trial.arms().stream()
+                .flatMap(a -> a.batch().stream())
+                .map(BatchId::toString)
+                .collect(Collectors.toSet());
         Known before = known.getIfPresent(trial.id());
         if (before != null && before.batches().equals(batches)) {
             return before;
@@ -86,7 +89,9 @@ class HandsMemory implements WashFindings, FollowsLogs {
         for (ArmStanding arm : standing.subList(1, standing.size())) {
             Optional<BatchPlan> control = standing.get(0).plan();
             if (control.isPresent() && arm.plan().isPresent()) {
-                only(control.get(), arm.plan().get(), trial.asked().kind()).ifPresent(id -> words(trial, arm, effects, sittings).ifPresent(w -> told.add(new Told(id, w))));
+                only(control.get(), arm.plan().get(), trial.asked().kind())
+                        .ifPresent(
+                                id -> words(trial, arm, effects, sittings).ifPresent(w -> told.add(new Told(id, w))));
             }
         }
         return told;
@@ -94,7 +99,8 @@ class HandsMemory implements WashFindings, FollowsLogs {
 
     /** The one substance that an arm has more; empty where it differs in anything else that is felt. */
     private static Optional<String> only(BatchPlan control, BatchPlan arm, Aspect.Factor kind) {
-        boolean spoilt = PlanDifference.between(control, arm).stream().anyMatch(d -> d.aspect().bearing(kind) == Aspect.Bearing.SPOILS);
+        boolean spoilt = PlanDifference.between(control, arm).stream()
+                .anyMatch(d -> d.aspect().bearing(kind) == Aspect.Bearing.SPOILS);
         Set<String> more = substances(arm);
         more.removeAll(substances(control));
         return spoilt || more.size() != 1 ? Optional.empty() : more.stream().findFirst();
@@ -113,21 +119,28 @@ class HandsMemory implements WashFindings, FollowsLogs {
         return ids;
     }
 
-    private static Optional<String> words(Trials.Trial trial, ArmStanding arm, List<Effect> effects, List<Sitting> sittings) {
-        List<Effect> own = effects.stream().filter(e -> e.arm().equals(arm.arm().name()) && e.interval() != null).toList();
+    private static Optional<String> words(
+            Trials.Trial trial, ArmStanding arm, List<Effect> effects, List<Sitting> sittings) {
+        List<Effect> own = effects.stream()
+                .filter(e -> e.arm().equals(arm.arm().name()) && e.interval() != null)
+                .toList();
         if (own.isEmpty()) {
             return Optional.empty();
         }
         String age = own.get(own.size() - 1).age();
         List<Effect> oldest = own.stream().filter(e -> e.age().equals(age)).toList();
-        long judges = sittings.stream().filter(s -> s.age().equals(age) && s.arm().equals(arm.arm().name())).map(Sitting::judge).distinct().count();
+        long judges = sittings.stream()
+                .filter(s -> s.age().equals(age) && s.arm().equals(arm.arm().name()))
+                .map(Sitting::judge)
+                .distinct()
+                .count();
         String found = oldest.stream()
                 .filter(Effect::found)
                 .sorted(Comparator.comparingDouble((Effect e) -> -Math.abs(e.difference())))
                 .limit(MOST_TOLD)
                 .map(TrialResults::told)
                 .collect(Collectors.joining(", "));
-        return Optional.of(arm.arm().name() + " against " + trial.control().name() + " at " + age + ", " + judges + (judges == 1 ? " judge: " : " judges: ")
-                + (found.isEmpty() ? "nothing stands out" : found));
+        return Optional.of(arm.arm().name() + " against " + trial.control().name() + " at " + age + ", " + judges
+                + (judges == 1 ? " judge: " : " judges: ") + (found.isEmpty() ? "nothing stands out" : found));
     }
 }

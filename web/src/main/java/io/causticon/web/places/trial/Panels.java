@@ -41,7 +41,8 @@ public class Panels {
     public List<Due> until(Instant moment) {
         Instant now = clock.instant();
         return trials.all().stream()
-                .flatMap(t -> Guard.of("trial " + t.id(), () -> of(t, now)).stream().flatMap(List::stream))
+                .flatMap(t ->
+                        Guard.of("trial " + t.id(), () -> of(t, now)).stream().flatMap(List::stream))
                 .filter(d -> !d.due().isAfter(moment))
                 .sorted(Comparator.comparing(Due::due))
                 .toList();
@@ -49,7 +50,9 @@ public class Panels {
 
     private List<Due> of(Trials.Trial trial, Instant now) {
         // One arm of a batch that was cut is no panel; of soaps made over weeks each fresh one is.
-        Stream<PanelPlan> panels = Standings.panels(standings.of(trial), now).stream().filter(PanelPlan::isDue);
-        return panels.map(p -> new Due(trial.id(), trial.question(), p.age().words(), p.arms(), p.due(), p.closes())).toList();
+        Stream<PanelPlan> panels =
+                Standings.panels(standings.of(trial), now).stream().filter(PanelPlan::isDue);
+        return panels.map(p -> new Due(trial.id(), trial.question(), p.age().words(), p.arms(), p.due(), p.closes()))
+                .toList();
     }
 }

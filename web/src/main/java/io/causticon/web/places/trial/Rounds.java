@@ -68,7 +68,8 @@ class Rounds {
     }
 
     /**
-     * Whose turn it is before a judge. Those of one age sit together; what is of no panel's age sits only with its like.
+     * Whose turn it is before a judge. Those of one age sit together; what is of no panel's age sits only with its
+     * like.
      *
      * @return empty when this judge has judged all that may be washed with; problems say why
      */
@@ -76,25 +77,39 @@ class Rounds {
         Instant now = clock.instant();
         List<ArmStanding> standing = standings.of(trial);
         Standings.Hands hands = standings.hands(now);
-        List<Integer> washable = IntStream.range(0, standing.size()).boxed().filter(i -> hands.keepFrom(standing.get(i)).isEmpty()).toList();
+        List<Integer> washable = IntStream.range(0, standing.size())
+                .boxed()
+                .filter(i -> hands.keepFrom(standing.get(i)).isEmpty())
+                .toList();
         Map<String, List<Integer>> byAge = new LinkedHashMap<>();
         Arrays.stream(PanelAge.values()).forEach(a -> byAge.put(a.words(), new ArrayList<>()));
-        washable.forEach(i -> byAge.computeIfAbsent(standing.get(i).ageAt(now), a -> new ArrayList<>()).add(i));
-        byAge.entrySet().removeIf(e -> e.getValue().isEmpty() || e.getValue().size() == 1 && !maySitAlone(e.getKey(), standing, now));
+        washable.forEach(i -> byAge.computeIfAbsent(standing.get(i).ageAt(now), a -> new ArrayList<>())
+                .add(i));
+        byAge.entrySet()
+                .removeIf(e ->
+                        e.getValue().isEmpty() || e.getValue().size() == 1 && !maySitAlone(e.getKey(), standing, now));
         if (byAge.isEmpty()) {
             problems.add("judge", ProblemKey.NOTHING_TO_JUDGE);
             return Optional.empty();
         }
-        List<String> rounds = Standings.sittings(standing).stream().map(s -> s.judge() + "\u0000" + s.age()).distinct().toList();
+        List<String> rounds = Standings.sittings(standing).stream()
+                .map(s -> s.judge() + "\u0000" + s.age())
+                .distinct()
+                .toList();
         for (Map.Entry<String, List<Integer>> panel : byAge.entrySet()) {
             String age = panel.getKey();
             int known = rounds.indexOf(judge + "\u0000" + age);
-            List<Integer> order = PanelOrder.of(standing.size(), known < 0 ? rounds.size() : known).stream().filter(panel.getValue()::contains).toList();
+            List<Integer> order = PanelOrder.of(standing.size(), known < 0 ? rounds.size() : known).stream()
+                    .filter(panel.getValue()::contains)
+                    .toList();
             for (int place = 0; place < order.size(); place++) {
                 ArmStanding next = standing.get(order.get(place));
                 if (!next.isJudgedBy(judge, age)) {
-                    String shown = trial.asked().coded() ? "Bar " + (char) ('A' + (order.get(place) * 7 + 3) % 26) : next.arm().name();
-                    return Optional.of(new Turn(place + 1, order.size(), shown, judge, order.get(place), age, order.size() == 1));
+                    String shown = trial.asked().coded()
+                            ? "Bar " + (char) ('A' + (order.get(place) * 7 + 3) % 26)
+                            : next.arm().name();
+                    return Optional.of(
+                            new Turn(place + 1, order.size(), shown, judge, order.get(place), age, order.size() == 1));
                 }
             }
         }
@@ -102,24 +117,35 @@ class Rounds {
         return Optional.empty();
     }
 
-    /** Of soaps made weeks apart a fresh one has no equal on its day: it is judged alone, at an age that others had or will have. */
+    /**
+     * Of soaps made weeks apart a fresh one has no equal on its day: it is judged alone, at an age that others had or
+     * will have.
+     */
     private static boolean maySitAlone(String age, List<ArmStanding> standing, Instant now) {
-        boolean isPanel = Arrays.stream(PanelAge.values()).anyMatch(a -> a.words().equals(age));
+        boolean isPanel =
+                Arrays.stream(PanelAge.values()).anyMatch(a -> a.words().equals(age));
         long cutSoFar = standing.stream().filter(s -> s.cut().isPresent()).count();
-        boolean othersApart = standing.stream().filter(s -> !s.ageAt(now).equals(age)).anyMatch(s -> s.cut().isPresent() || s.arm().batch().isEmpty());
-        return isPanel && othersApart && (cutSoFar > 1 || standing.stream().anyMatch(s -> s.batch().isEmpty()));
+        boolean othersApart = standing.stream()
+                .filter(s -> !s.ageAt(now).equals(age))
+                .anyMatch(s -> s.cut().isPresent() || s.arm().batch().isEmpty());
+        return isPanel
+                && othersApart
+                && (cutSoFar > 1 || standing.stream().anyMatch(s -> s.batch().isEmpty()));
     }
 
     /** What a judge's grades of one arm are as a line of its batch. */
     Entry.Judged judged(Trials.Trial trial, Turn turn, Map<String, String> typed, Maker maker, Problems problems) {
         List<Entry.Judged.Grade> grades = Arrays.stream(SensoryScale.values())
-                .map(s -> typed.getOrDefault(s.word(), "").matches("[1-5]") ? new Entry.Judged.Grade(s, Integer.parseInt(typed.get(s.word()))) : null)
+                .map(s -> typed.getOrDefault(s.word(), "").matches("[1-5]")
+                        ? new Entry.Judged.Grade(s, Integer.parseInt(typed.get(s.word())))
+                        : null)
                 .filter(Objects::nonNull)
                 .toList();
         if (grades.isEmpty()) {
             problems.add("grades", ProblemKey.NO_GRADE);
         }
-        return new Entry.Judged(turn.judge(), turn.place(), turn.of(), grades, water(typed, maker, problems), bars(trial, turn));
+        return new Entry.Judged(
+                turn.judge(), turn.place(), turn.of(), grades, water(typed, maker, problems), bars(trial, turn));
     }
 
     private static @Nullable Temperature water(Map<String, String> typed, Maker maker, Problems problems) {
@@ -130,9 +156,19 @@ class Rounds {
         try {
             Temperature read = TemperatureNotation.read(WATER, water, maker.units());
             if (read.celsius() > EntryCheck.WASH_WATER.high()) {
-                problems.add(WATER, ProblemKey.TOO_HIGH, "Water for hands", read, Temperature.celsius(EntryCheck.WASH_WATER.high()));
+                problems.add(
+                        WATER,
+                        ProblemKey.TOO_HIGH,
+                        "Water for hands",
+                        read,
+                        Temperature.celsius(EntryCheck.WASH_WATER.high()));
             } else if (read.celsius() < EntryCheck.WASH_WATER.low()) {
-                problems.add(WATER, ProblemKey.TOO_LOW, "Water for hands", read, Temperature.celsius(EntryCheck.WASH_WATER.low()));
+                problems.add(
+                        WATER,
+                        ProblemKey.TOO_LOW,
+                        "Water for hands",
+                        read,
+                        Temperature.celsius(EntryCheck.WASH_WATER.low()));
             }
             return read;
         } catch (ProblemsException e) {
@@ -149,11 +185,18 @@ class Rounds {
     void keep(Trials.Trial trial, Turn turn, Entry.Judged entry, Maker maker, String key) {
         Trials.Arm arm = trial.arms().get(turn.arm());
         Instant now = clock.instant();
-        batches.logIf(arm.batch().orElseThrow(), batch -> {
-            if (new ArmStanding(arm, Optional.of(batch)).isJudgedBy(turn.judge(), turn.age())) {
-                throw ProblemsException.of("judge", ProblemKey.JUDGED_ALREADY, turn.judge(), turn.age());
-            }
-        }, List.of(entry), now, maker.displayName(), key, Answers.ofTheForm());
+        batches.logIf(
+                arm.batch().orElseThrow(),
+                batch -> {
+                    if (new ArmStanding(arm, Optional.of(batch)).isJudgedBy(turn.judge(), turn.age())) {
+                        throw ProblemsException.of("judge", ProblemKey.JUDGED_ALREADY, turn.judge(), turn.age());
+                    }
+                },
+                List.of(entry),
+                now,
+                maker.displayName(),
+                key,
+                Answers.ofTheForm());
     }
 
     /** Whether it says no more than that it was kept before. */
@@ -162,8 +205,11 @@ class Rounds {
     }
 
     /** The bars that are before a judge; null for any of a whole batch. */
-    @Nullable Bars bars(Trials.Trial trial, Turn turn) {
+    @Nullable
+    Bars bars(Trials.Trial trial, Turn turn) {
         Trials.Arm arm = trial.arms().get(turn.arm());
-        return arm.portion().isEmpty() ? null : Bars.some(1).of(batches.get(arm.batch().orElseThrow()).names().portion(arm.portion()));
+        return arm.portion().isEmpty()
+                ? null
+                : Bars.some(1).of(batches.get(arm.batch().orElseThrow()).names().portion(arm.portion()));
     }
 }

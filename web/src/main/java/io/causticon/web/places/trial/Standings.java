@@ -45,12 +45,18 @@ class Standings {
         return standing.stream().flatMap(s -> s.sittings().stream()).toList();
     }
 
-    /** When they are to be judged, by the cuts of those that are cut; what is out of the question keeps no panel open. */
+    /**
+     * When they are to be judged, by the cuts of those that are cut; what is out of the question keeps no panel open.
+     */
     static List<PanelPlan> panels(List<ArmStanding> standing, Instant now) {
         Map<String, Instant> cuts = new LinkedHashMap<>();
-        standing.stream().filter(s -> !s.isOut()).forEach(s -> s.cut().ifPresent(c -> cuts.put(s.arm().name(), c)));
+        standing.stream()
+                .filter(s -> !s.isOut())
+                .forEach(s -> s.cut().ifPresent(c -> cuts.put(s.arm().name(), c)));
         Map<String, Set<String>> judged = new HashMap<>();
-        sittings(standing).forEach(s -> judged.computeIfAbsent(s.age(), a -> new HashSet<>()).add(s.arm()));
+        sittings(standing)
+                .forEach(s ->
+                        judged.computeIfAbsent(s.age(), a -> new HashSet<>()).add(s.arm()));
         return PanelPlan.of(cuts, judged, now);
     }
 
@@ -67,14 +73,18 @@ class Standings {
         /** Empty where it may be washed with. */
         Optional<Phrase> keepFrom(ArmStanding s) {
             if (s.batch().isEmpty()) {
-                return Optional.of(Phrase.of(s.arm().batch().isPresent() ? "its batch cannot be read" : "not made yet"));
+                return Optional.of(
+                        Phrase.of(s.arm().batch().isPresent() ? "its batch cannot be read" : "not made yet"));
             }
             Batch batch = s.batch().get();
-            return KeptFromHands.of(batch.log(), s.arm().portion(), () -> tests.computeIfAbsent(batch.id(), id -> next(batch)));
+            return KeptFromHands.of(
+                    batch.log(), s.arm().portion(), () -> tests.computeIfAbsent(batch.id(), id -> next(batch)));
         }
 
         private NextTest next(Batch batch) {
-            return assessments.of(batch).examined()
+            return assessments
+                    .of(batch)
+                    .examined()
                     .map(e -> NextTest.of(batch.facts(now), e.worst(), e.gate()))
                     .orElseGet(() -> NextTest.none(Phrase.of("it cannot be judged")));
         }

@@ -54,7 +54,14 @@ class TrialController {
     private final ProblemWords words;
 
     TrialController(
-            Trials trials, TrialPages pages, ArmMaking making, Rounds rounds, Winners winners, Logbook logbook, PhotoService photos, ProblemWords words) {
+            Trials trials,
+            TrialPages pages,
+            ArmMaking making,
+            Rounds rounds,
+            Winners winners,
+            Logbook logbook,
+            PhotoService photos,
+            ProblemWords words) {
         this.trials = trials;
         this.pages = pages;
         this.making = making;
@@ -105,14 +112,22 @@ class TrialController {
         if (!problems.isEmpty()) {
             return all(model, TrialForm.EMPTY, form, told(problems.all(), "make-", maker));
         }
-        Trials.Asked of = new Trials.Asked(asked.question(), asked.factor(), asked.kind(), asked.coded(), making.recipe(form).orElse(null));
+        Trials.Asked of = new Trials.Asked(
+                asked.question(),
+                asked.factor(),
+                asked.kind(),
+                asked.coded(),
+                making.recipe(form).orElse(null));
         return "redirect:/trials/" + trials.keep(of, arms, maker, key);
     }
 
     private Map<String, String> told(List<Problem> problems, String before, Maker maker) {
         Map<String, String> told = new HashMap<>();
         for (Problem p : problems) {
-            told.merge(before + p.field(), words.of(p, maker.formats()), (one, two) -> one.equals(two) ? one : one + " " + two);
+            told.merge(
+                    before + p.field(),
+                    words.of(p, maker.formats()),
+                    (one, two) -> one.equals(two) ? one : one + " " + two);
         }
         return told;
     }
@@ -124,8 +139,11 @@ class TrialController {
 
     /** What one scale came to as a file. */
     @GetMapping("/{id}/scale-{number}.{kind:svg|png}")
-    ResponseEntity<byte[]> scale(@PathVariable UUID id, @PathVariable int number, @PathVariable String kind, Maker maker) {
-        List<Drawing> charts = pages.page(trials.get(id), maker).results().stream().map(TrialPage.Result::chart).toList();
+    ResponseEntity<byte[]> scale(
+            @PathVariable UUID id, @PathVariable int number, @PathVariable String kind, Maker maker) {
+        List<Drawing> charts = pages.page(trials.get(id), maker).results().stream()
+                .map(TrialPage.Result::chart)
+                .toList();
         return DrawingAnswer.of(charts, number, kind, "trial-scale");
     }
 
@@ -145,15 +163,26 @@ class TrialController {
 
     /** How hard the water is that all arms are washed with. */
     @PostMapping("/{id}/water")
-    String water(@PathVariable UUID id, Model model, Maker maker, @RequestParam String hardness, @RequestParam String key) {
+    String water(
+            @PathVariable UUID id, Model model, Maker maker, @RequestParam String hardness, @RequestParam String key) {
         Trials.Trial trial = trials.get(id);
         try {
-            for (BatchId batch : trial.arms().stream().flatMap(a -> a.batch().stream()).distinct().toList()) {
+            for (BatchId batch : trial.arms().stream()
+                    .flatMap(a -> a.batch().stream())
+                    .distinct()
+                    .toList()) {
                 logbook.log(batch, "water hardness " + hardness.strip(), "", Duration.ZERO, maker, key + batch);
             }
         } catch (ProblemsException e) {
             model.addAttribute("hardness", hardness);
-            return show(trial, model, maker, Map.of("hardness", "\"" + hardness.strip() + "\" is no hardness. Type it with its unit: 12 dH, 210 mg/l, 12 gpg."));
+            return show(
+                    trial,
+                    model,
+                    maker,
+                    Map.of(
+                            "hardness",
+                            "\"" + hardness.strip()
+                                    + "\" is no hardness. Type it with its unit: 12 dH, 210 mg/l, 12 gpg."));
         }
         return "redirect:/trials/" + id;
     }
@@ -172,7 +201,10 @@ class TrialController {
     /** The next arm before a judge; the trial with a word about it when there is none. */
     @GetMapping("/{id}/round")
     String round(
-            @PathVariable UUID id, Model model, Maker maker, @RequestParam(defaultValue = "") String judge,
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam(defaultValue = "") String judge,
             @RequestParam(defaultValue = "") String water) {
         Map<String, String> typed = new TreeMap<>();
         typed.put(WATER, water);
@@ -184,7 +216,13 @@ class TrialController {
         return name.isEmpty() ? maker.displayName() : name.substring(0, Math.min(LONGEST_JUDGE, name.length()));
     }
 
-    private String round(Trials.Trial trial, Model model, Maker maker, String judge, Map<String, String> typed, Map<String, String> problems) {
+    private String round(
+            Trials.Trial trial,
+            Model model,
+            Maker maker,
+            String judge,
+            Map<String, String> typed,
+            Map<String, String> problems) {
         Problems none = new Problems();
         Optional<Rounds.Turn> turn = rounds.turn(trial, judge, none);
         if (turn.isEmpty()) {
@@ -203,16 +241,25 @@ class TrialController {
     /** Grades of one arm, or that it burns: then nobody goes on. */
     @PostMapping("/{id}/round")
     String judged(
-            @PathVariable UUID id, Model model, Maker maker, @RequestParam Map<String, String> typed, @RequestParam String key,
-            @RequestParam(required = false) @Nullable MultipartFile photo) throws IOException {
+            @PathVariable UUID id,
+            Model model,
+            Maker maker,
+            @RequestParam Map<String, String> typed,
+            @RequestParam String key,
+            @RequestParam(required = false) @Nullable MultipartFile photo)
+            throws IOException {
         Trials.Trial trial = trials.get(id);
         String judge = named(typed.getOrDefault(JUDGE, ""), maker);
         Problems problems = new Problems();
         Optional<Rounds.Turn> turn = rounds.turn(trial, judge, problems);
-        boolean another = turn.isPresent() && !Integer.toString(turn.get().arm()).equals(typed.get("arm"));
+        boolean another =
+                turn.isPresent() && !Integer.toString(turn.get().arm()).equals(typed.get("arm"));
         if (turn.isEmpty() || another) {
-            // Sent twice, or from a page of yesterday: where the round stands is shown, and nothing is graded that is not in the hand.
-            return turn.isEmpty() ? show(trial, model, maker, told(problems.all(), "", maker)) : "redirect:" + address(trial, judge, typed);
+            // Sent twice, or from a page of yesterday: where the round stands is shown, and nothing is graded that is
+            // not in the hand.
+            return turn.isEmpty()
+                    ? show(trial, model, maker, told(problems.all(), "", maker))
+                    : "redirect:" + address(trial, judge, typed);
         }
         BatchId batch = trial.arms().get(turn.get().arm()).batch().orElseThrow();
         if (typed.containsKey("burns")) {
@@ -237,14 +284,19 @@ class TrialController {
 
     /** The lather, from the same distance each time. */
     private Optional<Entry.PhotoTaken> picture(
-            Trials.Trial trial, Rounds.Turn turn, BatchId batch, @Nullable MultipartFile photo, Problems problems) throws IOException {
+            Trials.Trial trial, Rounds.Turn turn, BatchId batch, @Nullable MultipartFile photo, Problems problems)
+            throws IOException {
         if (photo == null || photo.isEmpty()) {
             return Optional.empty();
         }
         String name = photo.getOriginalFilename() == null ? "" : photo.getOriginalFilename();
         byte[] bytes = photo.getBytes();
         return problems.take(
-                () -> Optional.of(new Entry.PhotoTaken(photos.keep(batch, name, bytes), "lather at " + turn.age() + ", " + turn.judge(), rounds.bars(trial, turn))), Optional.empty());
+                () -> Optional.of(new Entry.PhotoTaken(
+                        photos.keep(batch, name, bytes),
+                        "lather at " + turn.age() + ", " + turn.judge(),
+                        rounds.bars(trial, turn))),
+                Optional.empty());
     }
 
     private static String address(Trials.Trial trial, String judge, Map<String, String> typed) {

@@ -44,11 +44,17 @@ record TrialForm(
 
     /** Empty for what is no factor. */
     Optional<Aspect.Factor> factorKind() {
-        return Arrays.stream(Aspect.Factor.values()).filter(f -> f.name().equals(trimmed(kind))).findFirst();
+        return Arrays.stream(Aspect.Factor.values())
+                .filter(f -> f.name().equals(trimmed(kind)))
+                .findFirst();
     }
 
     /** Lines of what differs, each once. */
     List<String> lines() {
-        return Arrays.stream(trimmed(things).split("[\\r\\n,;]+")).map(String::strip).filter(l -> !l.isEmpty()).distinct().toList();
+        return Arrays.stream(trimmed(things).split("[\\r\\n,;]+"))
+                .map(String::strip)
+                .filter(l -> !l.isEmpty())
+                .distinct()
+                .toList();
     }
 }

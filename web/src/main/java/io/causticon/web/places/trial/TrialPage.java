@@ -34,8 +34,19 @@ record TrialPage(
         List<String> changed,
         List<WorthWords> worth) {
 
-    /** One arm: its name, its batch, its age since the cut, why it is not washed with now; empty where it may be. Waiting is no fault of it. */
-    record ArmWords(String name, String href, String batch, String age, String needle, String kept, boolean waits, boolean control) {}
+    /**
+     * One arm: its name, its batch, its age since the cut, why it is not washed with now; empty where it may be.
+     * Waiting is no fault of it.
+     */
+    record ArmWords(
+            String name,
+            String href,
+            String batch,
+            String age,
+            String needle,
+            String kept,
+            boolean waits,
+            boolean control) {}
 
     /** What is begun together: its number, what it is, what goes in. */
     record Pot(int number, String arms, String what) {}

@@ -23,10 +23,37 @@ import org.springframework.web.bind.annotation.PathVariable;
 class TrialTables {
 
     static final List<String> GRADES = List.of(
-            "trial", "question", "factor", "arm", "control", "code", "batch", "judge", "judged_at", "days_since_cut", "age", "place", "of", "scale", "grade", "water_celsius",
+            "trial",
+            "question",
+            "factor",
+            "arm",
+            "control",
+            "code",
+            "batch",
+            "judge",
+            "judged_at",
+            "days_since_cut",
+            "age",
+            "place",
+            "of",
+            "scale",
+            "grade",
+            "water_celsius",
             "bars");
     static final List<String> EFFECTS = List.of(
-            "trial", "question", "factor", "control", "arm", "scale", "age", "difference", "from", "to", "chance_real", "stands_out", "rounds_missing");
+            "trial",
+            "question",
+            "factor",
+            "control",
+            "arm",
+            "scale",
+            "age",
+            "difference",
+            "from",
+            "to",
+            "chance_real",
+            "stands_out",
+            "rounds_missing");
 
     private static final double SECONDS_A_DAY = 86_400;
     private static final double HUNDREDTHS = 100.0;
@@ -41,7 +68,12 @@ class TrialTables {
 
     @GetMapping("/trials/grades.{kind:csv|xlsx}")
     void grades(@PathVariable String kind, HttpServletResponse response) throws IOException {
-        TableFile.send(response, kind, "grades", GRADES, rows -> trials.all().forEach(t -> standing(t).forEach(s -> grades(t, s, rows))));
+        TableFile.send(
+                response,
+                kind,
+                "grades",
+                GRADES,
+                rows -> trials.all().forEach(t -> standing(t).forEach(s -> grades(t, s, rows))));
     }
 
     @GetMapping("/trials/effects.{kind:csv|xlsx}")
@@ -63,23 +95,53 @@ class TrialTables {
             double days = Duration.between(arm.cut().orElseThrow(), judged.at()).toSeconds() / SECONDS_A_DAY;
             for (Entry.Judged.Grade g : j.grades()) {
                 rows.row(
-                        trial.id(), trial.question(), trial.factor(), arm.arm().name(), trial.control().name(), batch.code(), batch.id(), j.judge(), judged.at(), rounded(days),
-                        arm.ageAt(judged.at()), j.place(), j.of(), g.scale().word(), g.grade(), j.water() == null ? null : rounded(j.water().celsius()),
-                        j.on() == null ? "" : j.on().numbers().stream().map(String::valueOf).collect(Collectors.joining(" ")));
+                        trial.id(),
+                        trial.question(),
+                        trial.factor(),
+                        arm.arm().name(),
+                        trial.control().name(),
+                        batch.code(),
+                        batch.id(),
+                        j.judge(),
+                        judged.at(),
+                        rounded(days),
+                        arm.ageAt(judged.at()),
+                        j.place(),
+                        j.of(),
+                        g.scale().word(),
+                        g.grade(),
+                        j.water() == null ? null : rounded(j.water().celsius()),
+                        j.on() == null
+                                ? ""
+                                : j.on().numbers().stream().map(String::valueOf).collect(Collectors.joining(" ")));
             }
         }
     }
 
     private void effects(Trials.Trial trial, TableFile.Rows rows) {
-        for (Effect e : PanelEffects.of(Standings.sittings(standing(trial)), trial.control().name())) {
+        for (Effect e : PanelEffects.of(
+                Standings.sittings(standing(trial)), trial.control().name())) {
             rows.row(
-                    trial.id(), trial.question(), trial.factor(), trial.control().name(), e.arm(), e.scale().word(), e.age(), rounded(e.difference()), end(e, true), end(e, false),
-                    e.interval() == null ? null : rounded(e.chanceReal()), e.found(), e.roundsMissing());
+                    trial.id(),
+                    trial.question(),
+                    trial.factor(),
+                    trial.control().name(),
+                    e.arm(),
+                    e.scale().word(),
+                    e.age(),
+                    rounded(e.difference()),
+                    end(e, true),
+                    end(e, false),
+                    e.interval() == null ? null : rounded(e.chanceReal()),
+                    e.found(),
+                    e.roundsMissing());
         }
     }
 
     private static @Nullable Double end(Effect e, boolean low) {
-        return e.interval() == null ? null : rounded(low ? e.interval().low() : e.interval().high());
+        return e.interval() == null
+                ? null
+                : rounded(low ? e.interval().low() : e.interval().high());
     }
 
     private static double rounded(double value) {

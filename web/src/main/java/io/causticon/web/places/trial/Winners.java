@@ -34,8 +34,8 @@ class Winners {
     }
 
     /**
-     * The next version of the recipe that the arms were made from, of its size and in its mould; of the recipe of its batch where they were not; a new recipe
-     * where there is none.
+     * The next version of the recipe that the arms were made from, of its size and in its mould; of the recipe of its
+     * batch where they were not; a new recipe where there is none.
      *
      * @param arm index of the arm
      * @return the recipe
@@ -48,22 +48,37 @@ class Winners {
             throw new NotFoundException("arm " + arm + " of trial " + trial.id());
         }
         ArmStanding won = standing.get(arm);
-        BatchPlan plan = won.plan().filter(p -> !p.isRework())
-                .orElseThrow(() -> ProblemsException.of("winner", ProblemKey.NO_PLAN_OF_ARM, won.arm().name()));
-        Optional<RecipeService.Recipe> recipe = Optional.ofNullable(trial.asked().recipe()).or(() -> won.batch().map(Batch::id).flatMap(batches::recipe)).map(recipes::latest);
-        String why = "Chosen by the trial \"" + trial.question() + "\" (" + won.arm().name() + ") on " + maker.formats().date(clock.instant()) + ".";
+        BatchPlan plan = won.plan()
+                .filter(p -> !p.isRework())
+                .orElseThrow(() -> ProblemsException.of(
+                        "winner", ProblemKey.NO_PLAN_OF_ARM, won.arm().name()));
+        Optional<RecipeService.Recipe> recipe = Optional.ofNullable(
+                        trial.asked().recipe())
+                .or(() -> won.batch().map(Batch::id).flatMap(batches::recipe))
+                .map(recipes::latest);
+        String why = "Chosen by the trial \"" + trial.question() + "\" ("
+                + won.arm().name() + ") on " + maker.formats().date(clock.instant()) + ".";
         if (recipe.isEmpty()) {
-            return recipes.create(noting(plan, plan.note(), why), maker.displayName()).recipe();
+            return recipes.create(noting(plan, plan.note(), why), maker.displayName())
+                    .recipe();
         }
         BatchPlan before = recipe.get().plan();
-        BatchPlan next = before.with(plan.formula().scaledTo(before.formula().fatMass())).with(plan.process()).with(plan.gel()).with(PlanFields.MIX_AT, plan.mixAt());
-        boolean isPart = !won.arm().portion().isEmpty() && before.pouring().portioning().portions().stream().anyMatch(p -> p.name().equals(won.arm().portion()));
+        BatchPlan next = before.with(plan.formula().scaledTo(before.formula().fatMass()))
+                .with(plan.process())
+                .with(plan.gel())
+                .with(PlanFields.MIX_AT, plan.mixAt());
+        boolean isPart = !won.arm().portion().isEmpty()
+                && before.pouring().portioning().portions().stream()
+                        .anyMatch(p -> p.name().equals(won.arm().portion()));
         // A recipe of the very cups becomes what one of them was; of another recipe the division is its own.
         next = isPart ? next.with(plan.pouring()) : next;
         return save(recipe.get().recipe(), noting(next, before.note(), why), maker);
     }
 
-    /** Of two that come in one moment the second is put on top of the first; where they say the same, that is one version. */
+    /**
+     * Of two that come in one moment the second is put on top of the first; where they say the same, that is one
+     * version.
+     */
     private UUID save(UUID recipe, BatchPlan plan, Maker maker) {
         try {
             return recipes.save(recipe, plan, 0, maker.displayName()).recipe();
@@ -75,6 +90,9 @@ class Winners {
     /** The same arm taken twice says so once. */
     private static BatchPlan noting(BatchPlan plan, String note, String why) {
         String all = note.contains(why) ? note : note.isBlank() ? why : note + "\n" + why;
-        return plan.noting(all.length() > BatchPlan.LONGEST_NOTE ? why.substring(0, Math.min(why.length(), BatchPlan.LONGEST_NOTE)) : all);
+        return plan.noting(
+                all.length() > BatchPlan.LONGEST_NOTE
+                        ? why.substring(0, Math.min(why.length(), BatchPlan.LONGEST_NOTE))
+                        : all);
     }
 }

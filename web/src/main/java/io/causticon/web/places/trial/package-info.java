@@ -1,5 +1,6 @@
 /**
- * Trials: a question, arms that are there or planned and made for it, panels at equal ages, what they come to, what they found for later plans.
+ * Trials: a question, arms that are there or planned and made for it, panels at equal ages, what they come to, what
+ * they found for later plans.
  */
 @MayUse({
     "places.plan",

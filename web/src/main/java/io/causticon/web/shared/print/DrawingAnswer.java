@@ -31,11 +31,17 @@ public final class DrawingAnswer {
                 .filter(k -> k.name().toLowerCase(Locale.ROOT).equals(kind))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("drawings as " + kind));
-        byte[] file = DrawingFile.of(Optional.ofNullable(drawing).orElseThrow(() -> new NotFoundException("drawing " + name)), as);
+        byte[] file = DrawingFile.of(
+                Optional.ofNullable(drawing).orElseThrow(() -> new NotFoundException("drawing " + name)), as);
         HttpHeaders headers = new HttpHeaders();
-        headers.setContentDisposition(ContentDisposition.attachment().filename(name + "." + kind, StandardCharsets.UTF_8).build());
+        headers.setContentDisposition(ContentDisposition.attachment()
+                .filename(name + "." + kind, StandardCharsets.UTF_8)
+                .build());
         headers.setCacheControl("no-store");
-        return ResponseEntity.ok().headers(headers).contentType(MediaType.parseMediaType(as.type())).body(file);
+        return ResponseEntity.ok()
+                .headers(headers)
+                .contentType(MediaType.parseMediaType(as.type()))
+                .body(file);
     }
 
     /** One of several drawings by its number, counted from 1. */

@@ -27,7 +27,9 @@ import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Entities;
 import org.jsoup.parser.Parser;
 
-/** A drawing as a file of its own: as it stands on its page by day, its colours and marks in it, on the page's ground. */
+/**
+ * A drawing as a file of its own: as it stands on its page by day, its colours and marks in it, on the page's ground.
+ */
 public final class DrawingFile {
 
     /** What a drawing can leave as. */
@@ -69,7 +71,8 @@ public final class DrawingFile {
     }
 
     private static Map<String, String> marks() {
-        try (InputStream in = Objects.requireNonNull(DrawingFile.class.getResourceAsStream("/templates/fragments/marks.html"))) {
+        try (InputStream in =
+                Objects.requireNonNull(DrawingFile.class.getResourceAsStream("/templates/fragments/marks.html"))) {
             Map<String, String> marks = new HashMap<>();
             Document page = Jsoup.parse(new String(in.readAllBytes(), StandardCharsets.UTF_8), "", Parser.xmlParser());
             page.select("symbol").forEach(s -> marks.put("#" + s.id(), s.html()));
@@ -80,24 +83,46 @@ public final class DrawingFile {
     }
 
     private Document styled() {
-        Document svg = Jsoup.parse("<svg xmlns=\"http://www.w3.org/2000/svg\" class=\"drawing\">" + drawing.markup() + "</svg>", "", Parser.xmlParser());
-        svg.outputSettings().syntax(Document.OutputSettings.Syntax.xml).escapeMode(Entities.EscapeMode.xhtml).prettyPrint(false).charset(StandardCharsets.UTF_8);
+        Document svg = Jsoup.parse(
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" class=\"drawing\">" + drawing.markup() + "</svg>",
+                "",
+                Parser.xmlParser());
+        svg.outputSettings()
+                .syntax(Document.OutputSettings.Syntax.xml)
+                .escapeMode(Entities.EscapeMode.xhtml)
+                .prettyPrint(false)
+                .charset(StandardCharsets.UTF_8);
         Element root = Objects.requireNonNull(svg.selectFirst("svg"));
         // Links lead nowhere from a file.
         svg.select("a").unwrap();
         for (Element mark : svg.select("svg svg")) {
-            Element group = new Element("g").attr("data-mark", "").addClass(mark.className()).attr("transform", "translate(" + mark.attr("x") + " " + mark.attr("y") + ")");
-            String inside = MARKS.getOrDefault(Objects.requireNonNull(mark.selectFirst("use")).attr("href"), "");
-            Jsoup.parse("<g>" + inside + "</g>", "", Parser.xmlParser()).select("g").first().children().forEach(group::appendChild);
+            Element group = new Element("g")
+                    .attr("data-mark", "")
+                    .addClass(mark.className())
+                    .attr("transform", "translate(" + mark.attr("x") + " " + mark.attr("y") + ")");
+            String inside = MARKS.getOrDefault(
+                    Objects.requireNonNull(mark.selectFirst("use")).attr("href"), "");
+            Jsoup.parse("<g>" + inside + "</g>", "", Parser.xmlParser())
+                    .select("g")
+                    .first()
+                    .children()
+                    .forEach(group::appendChild);
             mark.replaceWith(group);
         }
         DrawingStyle.writeInto(svg);
         double width = drawing.width() + 2 * MARGIN;
         double height = drawing.height() + 2 * MARGIN;
         String box = -MARGIN + " " + -MARGIN + " " + width + " " + height;
-        root.attr("viewBox", box).attr("width", Double.toString(width)).attr("height", Double.toString(height)).attr("role", "img");
-        root.prependElement("rect").attr("x", Double.toString(-MARGIN)).attr("y", Double.toString(-MARGIN)).attr("width", Double.toString(width))
-                .attr("height", Double.toString(height)).attr("fill", GROUND);
+        root.attr("viewBox", box)
+                .attr("width", Double.toString(width))
+                .attr("height", Double.toString(height))
+                .attr("role", "img");
+        root.prependElement("rect")
+                .attr("x", Double.toString(-MARGIN))
+                .attr("y", Double.toString(-MARGIN))
+                .attr("width", Double.toString(width))
+                .attr("height", Double.toString(height))
+                .attr("fill", GROUND);
         root.prependElement("title").text(drawing.label());
         return svg;
     }
@@ -118,7 +143,11 @@ public final class DrawingFile {
                 canvas.setRenderingHint(hint.getKey(), hint.getValue());
             }
             SVGDocument document = Objects.requireNonNull(
-                    new SVGLoader().load(new ByteArrayInputStream(svg.outerHtml().getBytes(StandardCharsets.UTF_8)), null, LoaderContext.createDefault()),
+                    new SVGLoader()
+                            .load(
+                                    new ByteArrayInputStream(svg.outerHtml().getBytes(StandardCharsets.UTF_8)),
+                                    null,
+                                    LoaderContext.createDefault()),
                     "Impossible state: a drawing of ours is no SVG");
             document.render((Component) null, canvas, new ViewBox(0, 0, width, height));
         } finally {

@@ -45,7 +45,9 @@ final class LetterPaths {
     private static void path(Element into, String outline, String fill, String stroke, double width) {
         Element path = into.appendElement("path").attr("d", outline).attr("fill", fill);
         if (width > 0) {
-            path.attr("stroke", stroke).attr("stroke-width", Double.toString(width)).attr("stroke-linejoin", "round");
+            path.attr("stroke", stroke)
+                    .attr("stroke-width", Double.toString(width))
+                    .attr("stroke-linejoin", "round");
         }
     }
 

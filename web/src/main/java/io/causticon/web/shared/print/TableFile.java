@@ -19,8 +19,8 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 
 /**
- * A table as a file to keep, written while it is read: comma-separated values (RFC 4180) or a workbook of one sheet (XLSX). No cell is run as a formula in
- * either. What there is none of is an empty cell.
+ * A table as a file to keep, written while it is read: comma-separated values (RFC 4180) or a workbook of one sheet
+ * (XLSX). No cell is run as a formula in either. What there is none of is an empty cell.
  */
 public final class TableFile {
 
@@ -49,8 +49,15 @@ public final class TableFile {
      * @param name of the file, without its kind
      * @throws NotFoundException if there is no such kind of file
      */
-    public static void send(HttpServletResponse response, String kind, String name, List<String> headings, Consumer<Rows> rows) throws IOException {
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name + "." + kind, StandardCharsets.UTF_8).build().toString());
+    public static void send(
+            HttpServletResponse response, String kind, String name, List<String> headings, Consumer<Rows> rows)
+            throws IOException {
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(name + "." + kind, StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         switch (kind) {
             case "csv" -> csv(response, headings, rows);
@@ -59,7 +66,8 @@ public final class TableFile {
         }
     }
 
-    private static void csv(HttpServletResponse response, List<String> headings, Consumer<Rows> rows) throws IOException {
+    private static void csv(HttpServletResponse response, List<String> headings, Consumer<Rows> rows)
+            throws IOException {
         response.setContentType("text/csv;charset=UTF-8");
         Writer out = new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8);
         rows.accept(csv(out, headings));
@@ -69,10 +77,13 @@ public final class TableFile {
     /** The same as part of something else: its headings are written at once. */
     public static Rows csv(Appendable out, List<String> headings) {
         OpenCells cells = new OpenCells(out, headings);
-        return row -> cells.row(Arrays.stream(row).map(c -> c == null ? "" : c instanceof Boolean b ? yes(b) : c).toArray());
+        return row -> cells.row(Arrays.stream(row)
+                .map(c -> c == null ? "" : c instanceof Boolean b ? yes(b) : c)
+                .toArray());
     }
 
-    private static void xlsx(HttpServletResponse response, String name, List<String> headings, Consumer<Rows> rows) throws IOException {
+    private static void xlsx(HttpServletResponse response, String name, List<String> headings, Consumer<Rows> rows)
+            throws IOException {
         response.setContentType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
         try (Workbook book = new Workbook(response.getOutputStream(), "Causticon", null)) {
             Worksheet sheet = book.newWorksheet(name.length() > 31 ? name.substring(0, 31) : name);

@@ -13,7 +13,10 @@ import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
-/** A typeface for paper and for pictures: the letters of the application itself, unpacked. What it has no letter for is another face's, or a question mark. */
+/**
+ * A typeface for paper and for pictures: the letters of the application itself, unpacked. What it has no letter for is
+ * another face's, or a question mark.
+ */
 public enum Typeface {
     TEXT("text.ttf", "Atkinson Hyperlegible Next"),
     TEXT_EXTENDED("text-ext.ttf", "Atkinson Hyperlegible Next"),
@@ -88,7 +91,9 @@ public enum Typeface {
 
     /** In the unit of the size. */
     public double width(String text, double size) {
-        return runs(text).stream().mapToDouble(r -> r.font().plainWidth(r.text(), size)).sum();
+        return runs(text).stream()
+                .mapToDouble(r -> r.font().plainWidth(r.text(), size))
+                .sum();
     }
 
     public double plainWidth(String text, double size) {

@@ -13,8 +13,8 @@ import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEven
 import org.springframework.context.ApplicationListener;
 
 /**
- * Makes the folder of the data ready before anything is opened in it: there, writable, with room, and read by nobody else on the machine, as
- * far as its file system can tell.
+ * Makes the folder of the data ready before anything is opened in it: there, writable, with room, and read by nobody
+ * else on the machine, as far as its file system can tell.
  */
 public final class DataFolder implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
 
@@ -44,10 +44,12 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
             }
             Path database = whole.resolve("causticon.mv.db");
             if (Files.exists(database) && !(Files.isReadable(database) && Files.isWritable(database))) {
-                throw new CannotStart(database + " cannot be read or written by this user. Give it to the user who starts Causticon.");
+                throw new CannotStart(database
+                        + " cannot be read or written by this user. Give it to the user who starts Causticon.");
             }
             if (Files.exists(database) && Files.size(database) < LEAST_DATABASE) {
-                throw new CannotStart(database + " is cut short and holds nothing. Put a whole copy back, or move it away to begin anew.");
+                throw new CannotStart(database
+                        + " is cut short and holds nothing. Put a whole copy back, or move it away to begin anew.");
             }
             keepPrivate(whole);
             Files.delete(Files.createTempFile(whole, "probe", ".tmp"));
@@ -65,7 +67,8 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
     }
 
     private static CannotStart notWritable(Path folder) {
-        return new CannotStart("The folder " + folder + " cannot be written. Give it to the user who starts Causticon, or name another one"
+        return new CannotStart("The folder " + folder
+                + " cannot be written. Give it to the user who starts Causticon, or name another one"
                 + " with --causticon.data=FOLDER.");
     }
 

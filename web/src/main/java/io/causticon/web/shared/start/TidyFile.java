@@ -11,9 +11,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Makes the database file small again before it is opened. With every line on the disk before it is acknowledged, the file grows by some pages a
- * line and gives few of them back while it runs: a workshop of years would have gigabytes for what fits in tens of megabytes. Rewriting it takes
- * about a second for each of those.
+ * Makes the database file small again before it is opened. With every line on the disk before it is acknowledged, the
+ * file grows by some pages a line and gives few of them back while it runs: a workshop of years would have gigabytes
+ * for what fits in tens of megabytes. Rewriting it takes about a second for each of those.
  */
 final class TidyFile {
 
@@ -39,7 +39,8 @@ final class TidyFile {
                 return false;
             }
             String name = database.toString().replaceAll("\\.mv\\.db$", "");
-            try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + name + ";IFEXISTS=TRUE;DB_CLOSE_ON_EXIT=FALSE", "causticon", "");
+            try (Connection connection = DriverManager.getConnection(
+                            "jdbc:h2:file:" + name + ";IFEXISTS=TRUE;DB_CLOSE_ON_EXIT=FALSE", "causticon", "");
                     Statement statement = connection.createStatement()) {
                 statement.execute("shutdown compact");
             }

@@ -1,6 +1,6 @@
 /**
- * Starting: the folder of the data, what keeps the application from starting, in plain words, and whether the file still holds what it held. Knows
- * no place.
+ * Starting: the folder of the data, what keeps the application from starting, in plain words, and whether the file
+ * still holds what it held. Knows no place.
  */
 @MayUse({})
 @NullMarked

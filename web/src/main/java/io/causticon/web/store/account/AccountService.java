@@ -70,8 +70,8 @@ public class AccountService implements UserDetailsService {
     @Override
     @Transactional(readOnly = true)
     public SignedIn loadUserByUsername(String name) {
-        Account account = accounts.findByName(normal(name))
-                .orElseThrow(() -> new UsernameNotFoundException("no such account"));
+        Account account =
+                accounts.findByName(normal(name)).orElseThrow(() -> new UsernameNotFoundException("no such account"));
         return new SignedIn(
                 UUID.randomUUID(),
                 account.id(),
@@ -105,7 +105,14 @@ public class AccountService implements UserDetailsService {
      * @param units that its owner thinks in
      * @throws ProblemsException with everything that keeps it from being opened
      */
-    public void open(String workshop, String zone, Temperature room, String name, String displayName, String password, Units units) {
+    public void open(
+            String workshop,
+            String zone,
+            Temperature room,
+            String name,
+            String displayName,
+            String password,
+            Units units) {
         synchronized (opening) {
             transaction.executeWithoutResult(t -> {
                 Problems problems = new Problems();
@@ -174,7 +181,8 @@ public class AccountService implements UserDetailsService {
      * @param within how close they should be, 2 to 30 K; makers disagree, and thirty is as good as not at all
      * @param currency that prices are in (ISO 4217)
      */
-    public record Habits(String name, String zone, Temperature room, Temperature mixAt, TemperatureChange within, String currency) {}
+    public record Habits(
+            String name, String zone, Temperature room, Temperature mixAt, TemperatureChange within, String currency) {}
 
     /**
      * Changes the workshop, all of it or nothing.
@@ -186,11 +194,24 @@ public class AccountService implements UserDetailsService {
     public void change(Habits habits, Problems problems) {
         check(habits.name(), habits.zone(), habits.room(), problems);
         String currency = habits.currency().trim().toUpperCase(Locale.ROOT);
-        if (Currency.getAvailableCurrencies().stream().noneMatch(c -> c.getCurrencyCode().equals(currency))) {
+        if (Currency.getAvailableCurrencies().stream()
+                .noneMatch(c -> c.getCurrencyCode().equals(currency))) {
             problems.add("currency", ProblemKey.NOT_A_CHOICE, habits.currency());
         }
-        checkRange("mixAt", "Mixing temperature", habits.mixAt().celsius(), Workshop.MIXING, Temperature::celsius, problems);
-        checkRange("within", "The difference", habits.within().kelvin(), Workshop.WITHIN, TemperatureChange::kelvin, problems);
+        checkRange(
+                "mixAt",
+                "Mixing temperature",
+                habits.mixAt().celsius(),
+                Workshop.MIXING,
+                Temperature::celsius,
+                problems);
+        checkRange(
+                "within",
+                "The difference",
+                habits.within().kelvin(),
+                Workshop.WITHIN,
+                TemperatureChange::kelvin,
+                problems);
         problems.throwIfAny();
         Workshop workshop = workshop();
         workshop.change(habits.name().trim(), habits.zone(), habits.room().celsius());
@@ -212,7 +233,12 @@ public class AccountService implements UserDetailsService {
     }
 
     private static void checkRange(
-            String field, String name, double value, Interval possible, DoubleFunction<Object> quantity, Problems problems) {
+            String field,
+            String name,
+            double value,
+            Interval possible,
+            DoubleFunction<Object> quantity,
+            Problems problems) {
         if (!possible.contains(value)) {
             boolean low = value < possible.low();
             problems.add(
@@ -279,7 +305,9 @@ public class AccountService implements UserDetailsService {
     /** By name. */
     @Transactional(readOnly = true)
     public List<Person> people() {
-        return accounts.findAllByOrderByName().stream().map(a -> new Person(a.name(), a.displayName(), a.role(), a.active())).toList();
+        return accounts.findAllByOrderByName().stream()
+                .map(a -> new Person(a.name(), a.displayName(), a.role(), a.active()))
+                .toList();
     }
 
     private Workshop workshop() {
@@ -291,7 +319,11 @@ public class AccountService implements UserDetailsService {
             problems.add("password", ProblemKey.TOO_SHORT, password.length(), SHORTEST_PASSWORD);
         } else if (password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
             int bytes = password.getBytes(StandardCharsets.UTF_8).length;
-            problems.add("password", bytes == password.length() ? ProblemKey.TOO_LONG : ProblemKey.TOO_MANY_BYTES, bytes, LONGEST_PASSWORD);
+            problems.add(
+                    "password",
+                    bytes == password.length() ? ProblemKey.TOO_LONG : ProblemKey.TOO_MANY_BYTES,
+                    bytes,
+                    LONGEST_PASSWORD);
         }
     }
 

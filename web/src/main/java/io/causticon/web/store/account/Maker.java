@@ -43,6 +43,7 @@ public record Maker(
         String inShort = formats().massUnit() + " \u00b7 " + formats().temperatureUnit();
         boolean inGrams = units.mass() == Units.MassUnit.GRAM;
         boolean inCelsius = units.temperature() == Units.TemperatureUnit.CELSIUS;
-        return new Frame(workshop, displayName, theme, inShort, inGrams, inCelsius, role.canWrite(), role == Role.OWNER, assets);
+        return new Frame(
+                workshop, displayName, theme, inShort, inGrams, inCelsius, role.canWrite(), role == Role.OWNER, assets);
     }
 }

@@ -11,15 +11,15 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * Who is at the screen. Asked with every request: one question by a plain statement, with the account, the workshop that it works in and, where she is
- * signed in, what that stands on.
+ * Who is at the screen. Asked with every request: one question by a plain statement, with the account, the workshop
+ * that it works in and, where she is signed in, what that stands on.
  */
 @Component
 class Makers {
 
     private static final String WHAT =
-            "select a.name, a.display_name, a.role, a.mass_unit, a.temperature_unit, a.theme, w.name workshop, w.zone, w.room_celsius,"
-                    + " w.mix_at_celsius, w.match_within_kelvin, w.currency";
+            "select a.name, a.display_name, a.role, a.mass_unit, a.temperature_unit, a.theme, w.name workshop, w.zone,"
+                    + " w.room_celsius, w.mix_at_celsius, w.match_within_kelvin, w.currency";
     private static final String HER_WORKSHOP = " left join workshop w on w.id = " + Workshop.ONLY;
 
     private final JdbcTemplate jdbc;
@@ -42,7 +42,10 @@ class Makers {
                 WHAT + ", s.expires_at from sign_in s join account a on a.id = s.account_id" + HER_WORKSHOP
                         + " where s.id = ? and a.active = true and a.credential_version = s.credential_version",
                 found -> found.next()
-                        ? Optional.of(new SignedInHere(maker(found), found.getObject("expires_at", OffsetDateTime.class).toInstant()))
+                        ? Optional.of(new SignedInHere(
+                                maker(found),
+                                found.getObject("expires_at", OffsetDateTime.class)
+                                        .toInstant()))
                         : Optional.empty(),
                 signIn);
     }
@@ -50,7 +53,9 @@ class Makers {
     /** @param name as it is compared */
     Optional<Maker> named(String name) {
         return jdbc.query(
-                WHAT + " from account a" + HER_WORKSHOP + " where a.name = ?", found -> found.next() ? Optional.of(maker(found)) : Optional.empty(), name);
+                WHAT + " from account a" + HER_WORKSHOP + " where a.name = ?",
+                found -> found.next() ? Optional.of(maker(found)) : Optional.empty(),
+                name);
     }
 
     private static Maker maker(ResultSet row) throws SQLException {

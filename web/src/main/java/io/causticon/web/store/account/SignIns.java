@@ -13,8 +13,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Who is signed in where. A sign-in counts as long as its row is there, it is not too old, its account may sign in, and the account's password
- * is still the one that it was made with.
+ * Who is signed in where. A sign-in counts as long as its row is there, it is not too old, its account may sign in, and
+ * the account's password is still the one that it was made with.
  */
 @Service
 public class SignIns {
@@ -60,7 +60,8 @@ public class SignIns {
         Instant now = clock.instant();
         return makers.by(signIn)
                 .filter(here -> here.expiresAt().isAfter(now))
-                .map(here -> new Standing(here.maker(), here.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
+                .map(here -> new Standing(
+                        here.maker(), here.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
     }
 
     /** Name of whoever a browser remembers, if its secret is right and it still counts. */
@@ -74,7 +75,8 @@ public class SignIns {
 
     @Transactional
     public void renew(UUID signIn) {
-        signIns.findById(signIn).ifPresent(row -> row.expiresAt = clock.instant().plus(KEPT));
+        signIns.findById(signIn)
+                .ifPresent(row -> row.expiresAt = clock.instant().plus(KEPT));
     }
 
     @Transactional

@@ -18,7 +18,8 @@ import org.springframework.security.core.userdetails.UserDetails;
  * @param active whether she may sign in at all
  * @param credentialVersion of the password that was looked at
  */
-public record SignedIn(UUID signIn, UUID account, String name, String passwordHash, Role role, boolean active, int credentialVersion)
+public record SignedIn(
+        UUID signIn, UUID account, String name, String passwordHash, Role role, boolean active, int credentialVersion)
         implements UserDetails {
 
     public SignedIn as(Role other) {

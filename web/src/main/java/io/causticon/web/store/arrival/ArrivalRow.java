@@ -20,7 +20,8 @@ public class ArrivalRow extends NewRow<UUID> {
     String kind = Kind.DOCUMENTS.name();
 
     /** The batch it is about; null where it is about none. */
-    @Nullable UUID about;
+    @Nullable
+    UUID about;
 
     /** What the file was called. */
     String source = "";
@@ -34,9 +35,11 @@ public class ArrivalRow extends NewRow<UUID> {
     /** One of {@link State}. */
     String state = State.SEEN.name();
 
-    @Nullable Instant takenAt;
+    @Nullable
+    Instant takenAt;
 
-    @Nullable Instant undoneAt;
+    @Nullable
+    Instant undoneAt;
 
     String undoneBy = "";
 

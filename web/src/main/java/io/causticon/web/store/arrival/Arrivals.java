@@ -30,8 +30,8 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * What is brought in: laid aside first and looked at, then taken as a whole or left, and taken back as a whole as long as nothing was built on it. In
- * between nothing of it is kept in any table.
+ * What is brought in: laid aside first and looked at, then taken as a whole or left, and taken back as a whole as long
+ * as nothing was built on it. In between nothing of it is kept in any table.
  */
 @Service
 public class Arrivals {
@@ -84,14 +84,21 @@ public class Arrivals {
      * @throws DocumentFault if it is too large, or neither a document nor a zip of documents
      */
     public UUID lay(InputStream in, String source, String by) {
-        return laidAside.lay(in, source, by, ArrivalRow.Kind.DOCUMENTS, null, file -> Parcel.open(file).close());
+        return laidAside.lay(
+                in,
+                source,
+                by,
+                ArrivalRow.Kind.DOCUMENTS,
+                null,
+                file -> Parcel.open(file).close());
     }
 
     /**
      * What a file holds, beside what is here.
      *
      * @param counts documents by how they stand
-     * @param documents the first of each, without those of which there is nothing to say, what cannot be taken before what can
+     * @param documents the first of each, without those of which there is nothing to say, what cannot be taken before
+     *     what can
      * @param rows that would be added
      */
     public record Preview(Map<Novelty, Integer> counts, List<Sifted> documents, int rows) {
@@ -153,7 +160,9 @@ public class Arrivals {
         ArrivalRow seen = laidAside.waiting(id, ArrivalRow.Kind.DOCUMENTS);
         try {
             transaction.executeWithoutResult(t -> {
-                ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
+                ArrivalRow row = rows.findWithLockById(id)
+                        .filter(r -> r.is(ArrivalRow.State.SEEN))
+                        .orElseThrow(() -> new NotFoundException("arrival " + id));
                 row.state = ArrivalRow.State.TAKEN.name();
                 row.takenAt = clock.instant();
                 RowStore.Ledger ledger = store.ledger(id);
@@ -167,7 +176,9 @@ public class Arrivals {
                 shelf.changedOtherwise();
             });
         } catch (DataIntegrityViolationException e) {
-            throw new DocumentFault("Two things in it claim to be one, or one claims to be something that is here already. Nothing was taken.");
+            throw new DocumentFault(
+                    "Two things in it claim to be one, or one claims to be something that is here already. Nothing was"
+                            + " taken.");
         } finally {
             batches.moved(settled);
         }
@@ -177,12 +188,15 @@ public class Arrivals {
     private void add(Sifted sifted, Parcel parcel, RowStore.Ledger ledger, Set<Object> settled) {
         for (Row row : sifted.add()) {
             if (row.table().name().equals("log_revision")) {
-                batches.kind(row.required("entry").toString()).ifPresent(kind -> row.values().put("kind", kind));
+                batches.kind(row.required("entry").toString())
+                        .ifPresent(kind -> row.values().put("kind", kind));
             }
             ledger.add(row, name -> {
                 byte[] picture = parcel.picture(name);
                 if (!batches.isPicture(picture)) {
-                    throw new DocumentFault(name + " is no picture such as are kept here: a JPEG of at most 1600 by 1600 is meant. Nothing was taken.");
+                    throw new DocumentFault(name
+                            + " is no picture such as are kept here: a JPEG of at most 1600 by 1600 is meant."
+                            + " Nothing was taken.");
                 }
                 return picture;
             });
@@ -223,7 +237,9 @@ public class Arrivals {
         Set<Object> moved = new HashSet<>();
         try {
             transaction.executeWithoutResult(t -> {
-                ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.TAKEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
+                ArrivalRow row = rows.findWithLockById(id)
+                        .filter(r -> r.is(ArrivalRow.State.TAKEN))
+                        .orElseThrow(() -> new NotFoundException("arrival " + id));
                 RowStore.Ledger ledger = store.ledger(id);
                 Set<Object> gone = new HashSet<>(ledger.keys("batch"));
                 Set<Object> shrunk = new HashSet<>(ledger.batchesOfLines());
@@ -242,7 +258,8 @@ public class Arrivals {
                 events.publishEvent(new LogsShrank());
             });
         } catch (DataIntegrityViolationException e) {
-            throw new DocumentFault("Something was made of it since, or points at it: a batch, a trial, a plan. It stays.");
+            throw new DocumentFault(
+                    "Something was made of it since, or points at it: a batch, a trial, a plan. It stays.");
         } finally {
             batches.moved(moved);
         }
@@ -256,7 +273,9 @@ public class Arrivals {
 
     /** The same for recipes of somebody's own table. */
     public void undoSheet(UUID id, String by) {
-        rows.findById(id).filter(r -> r.kind.equals(ArrivalRow.Kind.SHEET.name())).orElseThrow(() -> new NotFoundException("arrival " + id));
+        rows.findById(id)
+                .filter(r -> r.kind.equals(ArrivalRow.Kind.SHEET.name()))
+                .orElseThrow(() -> new NotFoundException("arrival " + id));
         undo(id, by);
     }
 
@@ -264,15 +283,19 @@ public class Arrivals {
         ledger.grownSince().ifPresent(what -> {
             throw new DocumentFault(what + " was written to since. What came stays, as that stands on it.");
         });
-        gone.forEach(batch -> batches.takenBy(batch).stream().filter(t -> !gone.contains(t.id())).findFirst().ifPresent(taker -> {
-            throw new DocumentFault(taker.name() + " holds soap of a batch that came. What came stays.");
-        }));
+        gone.forEach(batch -> batches.takenBy(batch).stream()
+                .filter(t -> !gone.contains(t.id()))
+                .findFirst()
+                .ifPresent(taker -> {
+                    throw new DocumentFault(taker.name() + " holds soap of a batch that came. What came stays.");
+                }));
     }
 
     /** What came and was taken, or waits, the latest first. */
     public List<ArrivalRow> all() {
         return rows.findByStateInOrderBySeenAtDesc(
-                List.of(ArrivalRow.State.SEEN.name(), ArrivalRow.State.TAKEN.name(), ArrivalRow.State.UNDONE.name()), Limit.of(LISTED));
+                List.of(ArrivalRow.State.SEEN.name(), ArrivalRow.State.TAKEN.name(), ArrivalRow.State.UNDONE.name()),
+                Limit.of(LISTED));
     }
 
     /** Whether it was taken or left already: whoever goes back to it is led to what came of it. */

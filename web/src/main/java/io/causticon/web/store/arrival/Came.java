@@ -9,11 +9,30 @@ import java.util.UUID;
  *
  * @param href where it is looked at while it waits
  */
-public record Came(UUID id, String source, String when, String by, String told, String href, boolean waits, boolean taken, String undone) {
+public record Came(
+        UUID id,
+        String source,
+        String when,
+        String by,
+        String told,
+        String href,
+        boolean waits,
+        boolean taken,
+        String undone) {
 
     public static Came of(ArrivalRow r, Maker maker) {
-        String undone = r.undoneAt == null ? "" : "taken back " + maker.formats().moment(r.undoneAt) + " by " + r.undoneBy;
-        return new Came(r.id, r.source, maker.formats().moment(r.seenAt), r.byName, r.told, href(r), r.is(ArrivalRow.State.SEEN), r.is(ArrivalRow.State.TAKEN), undone);
+        String undone =
+                r.undoneAt == null ? "" : "taken back " + maker.formats().moment(r.undoneAt) + " by " + r.undoneBy;
+        return new Came(
+                r.id,
+                r.source,
+                maker.formats().moment(r.seenAt),
+                r.byName,
+                r.told,
+                href(r),
+                r.is(ArrivalRow.State.SEEN),
+                r.is(ArrivalRow.State.TAKEN),
+                undone);
     }
 
     private static String href(ArrivalRow r) {

@@ -24,7 +24,9 @@ public class KnownTables {
     }
 
     private static String key(List<String> heading) {
-        String names = heading.stream().map(h -> h.strip().toLowerCase(java.util.Locale.ROOT)).collect(Collectors.joining("\n"));
+        String names = heading.stream()
+                .map(h -> h.strip().toLowerCase(java.util.Locale.ROOT))
+                .collect(Collectors.joining("\n"));
         return UUID.nameUUIDFromBytes(names.getBytes(StandardCharsets.UTF_8)).toString();
     }
 
@@ -33,7 +35,9 @@ public class KnownTables {
         if (heading.isEmpty()) {
             return Map.of();
         }
-        return jdbc.queryForList("select reading from known_table where heading = ?", String.class, key(heading)).stream()
+        return jdbc
+                .queryForList("select reading from known_table where heading = ?", String.class, key(heading))
+                .stream()
                 .findFirst()
                 .map(KnownTables::read)
                 .orElse(Map.of());
@@ -45,11 +49,15 @@ public class KnownTables {
         }
         jdbc.update("delete from known_table where heading = ?", key(heading));
         jdbc.update(
-                "insert into known_table (heading, reading, said_at) values (?, ?, ?)", key(heading), write(said), clock.instant().atOffset(ZoneOffset.UTC));
+                "insert into known_table (heading, reading, said_at) values (?, ?, ?)",
+                key(heading),
+                write(said),
+                clock.instant().atOffset(ZoneOffset.UTC));
     }
 
     private static String write(Map<String, String> said) {
-        return new TreeMap<>(said).entrySet().stream().map(e -> e.getKey() + "=" + e.getValue()).collect(Collectors.joining("\n"));
+        return new TreeMap<>(said)
+                .entrySet().stream().map(e -> e.getKey() + "=" + e.getValue()).collect(Collectors.joining("\n"));
     }
 
     private static Map<String, String> read(String kept) {

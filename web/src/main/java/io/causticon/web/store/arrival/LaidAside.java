@@ -27,7 +27,8 @@ public class LaidAside {
     private static final int AT_ONCE = 64 * 1024;
     private static final long MEGABYTE = 1024L * 1024;
 
-    private static final List<String> ONCE_TAKEN = List.of(ArrivalRow.State.TAKEN.name(), ArrivalRow.State.UNDONE.name());
+    private static final List<String> ONCE_TAKEN =
+            List.of(ArrivalRow.State.TAKEN.name(), ArrivalRow.State.UNDONE.name());
 
     private final ArrivalRepository rows;
     private final Path folder;
@@ -35,7 +36,10 @@ public class LaidAside {
     private final Clock clock;
 
     LaidAside(
-            ArrivalRepository rows, @Value("${causticon.data}") Path data, @Value("${causticon.carry.largest-megabytes:4096}") long largest, Clock clock) {
+            ArrivalRepository rows,
+            @Value("${causticon.data}") Path data,
+            @Value("${causticon.carry.largest-megabytes:4096}") long largest,
+            Clock clock) {
         this.rows = rows;
         this.folder = data.toAbsolutePath().normalize().resolve("arrivals");
         this.largest = largest * MEGABYTE;
@@ -50,7 +54,13 @@ public class LaidAside {
      * @return names what came
      * @throws DocumentFault if it is too large, or as the check says
      */
-    public UUID lay(InputStream in, String source, String by, ArrivalRow.Kind kind, @Nullable UUID about, Consumer<Path> check) {
+    public UUID lay(
+            InputStream in,
+            String source,
+            String by,
+            ArrivalRow.Kind kind,
+            @Nullable UUID about,
+            Consumer<Path> check) {
         tidy();
         ArrivalRow row = new ArrivalRow();
         row.kind = kind.name();
@@ -81,7 +91,8 @@ public class LaidAside {
 
     /** @throws NotFoundException if nothing of this name and kind waits */
     public ArrivalRow waiting(UUID id, ArrivalRow.Kind kind) {
-        return rows.findById(id).filter(r -> r.is(ArrivalRow.State.SEEN) && r.kind.equals(kind.name()) && Files.exists(file(r)))
+        return rows.findById(id)
+                .filter(r -> r.is(ArrivalRow.State.SEEN) && r.kind.equals(kind.name()) && Files.exists(file(r)))
                 .orElseThrow(() -> new NotFoundException("arrival " + id));
     }
 
@@ -91,7 +102,9 @@ public class LaidAside {
      * @throws NotFoundException if it does not wait any more
      */
     public ArrivalRow take(UUID id) {
-        ArrivalRow row = rows.findWithLockById(id).filter(r -> r.is(ArrivalRow.State.SEEN)).orElseThrow(() -> new NotFoundException("arrival " + id));
+        ArrivalRow row = rows.findWithLockById(id)
+                .filter(r -> r.is(ArrivalRow.State.SEEN))
+                .orElseThrow(() -> new NotFoundException("arrival " + id));
         row.state = ArrivalRow.State.TAKEN.name();
         row.takenAt = clock.instant();
         return row;
@@ -142,7 +155,8 @@ public class LaidAside {
             for (int n = in.read(some); n >= 0; n = in.read(some)) {
                 written += n;
                 if (written > largest) {
-                    throw new DocumentFault("The file is larger than " + largest / MEGABYTE + " MB, and no more is taken in at once.");
+                    throw new DocumentFault(
+                            "The file is larger than " + largest / MEGABYTE + " MB, and no more is taken in at once.");
                 }
                 out.write(some, 0, n);
             }
@@ -162,6 +176,8 @@ public class LaidAside {
 
     /** What was laid aside and never taken does not lie there for ever. */
     private void tidy() {
-        rows.findByStateAndSeenAtBefore(ArrivalRow.State.SEEN.name(), clock.instant().minus(AT_MOST)).forEach(this::leave);
+        rows.findByStateAndSeenAtBefore(
+                        ArrivalRow.State.SEEN.name(), clock.instant().minus(AT_MOST))
+                .forEach(this::leave);
     }
 }

@@ -28,8 +28,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * The log of a batch that left as a table, read as the document of that batch with these lines. A table has no plan: the batch is here already, and its log
- * grows. Moments stand in it to the thousandth of a second; a line that is here and the same to that is the one that is here.
+ * The log of a batch that left as a table, read as the document of that batch with these lines. A table has no plan:
+ * the batch is here already, and its log grows. Moments stand in it to the thousandth of a second; a line that is here
+ * and the same to that is the one that is here.
  */
 @Component
 class LogCsv {
@@ -49,7 +50,8 @@ class LogCsv {
 
     /** Whether a file is one, by its first line. */
     static boolean isOne(byte[] file) {
-        String head = new String(file, 0, Math.min(file.length, HEAD.length() + 3), StandardCharsets.UTF_8).replace("\ufeff", "");
+        String head = new String(file, 0, Math.min(file.length, HEAD.length() + 3), StandardCharsets.UTF_8)
+                .replace("\ufeff", "");
         return head.startsWith(HEAD);
     }
 
@@ -57,7 +59,14 @@ class LogCsv {
     Document read(byte[] file) {
         List<CSVRecord> records;
         try (InputStreamReader text = new InputStreamReader(new ByteArrayInputStream(file), StandardCharsets.UTF_8)) {
-            records = CSVFormat.RFC4180.builder().setHeader(LogTable.HEADINGS.toArray(String[]::new)).setSkipHeaderRecord(true).setIgnoreEmptyLines(true).get().parse(text).getRecords();
+            records = CSVFormat.RFC4180
+                    .builder()
+                    .setHeader(LogTable.HEADINGS.toArray(String[]::new))
+                    .setSkipHeaderRecord(true)
+                    .setIgnoreEmptyLines(true)
+                    .get()
+                    .parse(text)
+                    .getRecords();
         } catch (IOException | RuntimeException e) {
             throw new DocumentFault("This table cannot be read: it is damaged, or was cut short on its way.");
         }
@@ -67,16 +76,22 @@ class LogCsv {
         UUID batch = cell(records.get(0), "batch", UUID::fromString, "the id of a batch");
         List<Row> here = documents.rows(DocumentKind.BATCH, batch);
         if (here.isEmpty()) {
-            throw new DocumentFault("The batch that this is a log of is not here. Its document comes first: a log as a table has no plan.");
+            throw new DocumentFault(
+                    "The batch that this is a log of is not here. Its document comes first: a log as a table has no"
+                            + " plan.");
         }
-        Map<String, Row> known = here.stream().filter(r -> r.table().name().equals(LOG)).collect(Collectors.toMap(r -> r.get("line_id") + " " + r.get("revision"), r -> r));
+        Map<String, Row> known = here.stream()
+                .filter(r -> r.table().name().equals(LOG))
+                .collect(Collectors.toMap(r -> r.get("line_id") + " " + r.get("revision"), r -> r));
         List<Row> rows = new ArrayList<>(List.of(here.get(0)));
         for (CSVRecord record : records) {
             if (!record.isConsistent()) {
-                throw new DocumentFault("Row " + (record.getRecordNumber() + 1) + " has " + record.size() + " cells where there are " + LogTable.HEADINGS.size() + ".");
+                throw new DocumentFault("Row " + (record.getRecordNumber() + 1) + " has " + record.size()
+                        + " cells where there are " + LogTable.HEADINGS.size() + ".");
             }
             if (!batch.equals(cell(record, "batch", UUID::fromString, "the id of a batch"))) {
-                throw new DocumentFault("Row " + (record.getRecordNumber() + 1) + " is of another batch: a log is of one.");
+                throw new DocumentFault(
+                        "Row " + (record.getRecordNumber() + 1) + " is of another batch: a log is of one.");
             }
             rows.add(row(record, batch, known));
         }
@@ -95,15 +110,21 @@ class LogCsv {
         values.put("batch_id", batch);
         values.put("line_id", line);
         values.put("revision", revision);
-        values.put("happened_at", cell(record, "happened_at", LogCsv::moment, "a moment such as 2026-11-24T18:05:00.000Z"));
-        values.put("recorded_at", cell(record, "recorded_at", LogCsv::moment, "a moment such as 2026-11-24T18:05:00.000Z"));
+        values.put(
+                "happened_at",
+                cell(record, "happened_at", LogCsv::moment, "a moment such as 2026-11-24T18:05:00.000Z"));
+        values.put(
+                "recorded_at",
+                cell(record, "recorded_at", LogCsv::moment, "a moment such as 2026-11-24T18:05:00.000Z"));
         values.put("recorded_by", text(record, "recorded_by", LONGEST_NAME));
         values.put("kind", "Unreadable");
         values.put("entry", text(record, "entry", LONGEST_ENTRY));
         values.put("withdrawn", cell(record, "withdrawn", LogCsv::flag, "yes or no"));
         values.put("reason", text(record, "reason", LONGEST_REASON));
         Row before = known.get(line + " " + revision);
-        return before != null && isSame(values, before) ? before : new Row(log, before == null ? values : with(values, before));
+        return before != null && isSame(values, before)
+                ? before
+                : new Row(log, before == null ? values : with(values, before));
     }
 
     /** What differs is told of the line that stands in its place here. */
@@ -112,7 +133,9 @@ class LogCsv {
         same.put("id", before.key());
         same.put("kind", before.get("kind"));
         for (String moment : List.of("happened_at", "recorded_at")) {
-            if (values.get(moment) instanceof Instant at && before.get(moment) instanceof Instant was && at.equals(was.truncatedTo(ChronoUnit.MILLIS))) {
+            if (values.get(moment) instanceof Instant at
+                    && before.get(moment) instanceof Instant was
+                    && at.equals(was.truncatedTo(ChronoUnit.MILLIS))) {
                 same.put(moment, was);
             }
         }
@@ -121,7 +144,8 @@ class LogCsv {
 
     private static boolean isSame(Map<String, @Nullable Object> values, Row before) {
         Map<String, @Nullable Object> same = with(values, before);
-        return same.entrySet().stream().allMatch(e -> String.valueOf(e.getValue()).equals(String.valueOf(before.get(e.getKey()))));
+        return same.entrySet().stream()
+                .allMatch(e -> String.valueOf(e.getValue()).equals(String.valueOf(before.get(e.getKey()))));
     }
 
     private static Instant moment(String cell) {

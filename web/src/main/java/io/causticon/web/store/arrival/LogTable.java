@@ -25,8 +25,17 @@ import org.springframework.stereotype.Component;
 @Component
 public class LogTable {
 
-    public static final List<String> HEADINGS =
-            List.of("happened_at", "says", "recorded_by", "recorded_at", "withdrawn", "reason", "line", "revision", "entry", "batch");
+    public static final List<String> HEADINGS = List.of(
+            "happened_at",
+            "says",
+            "recorded_by",
+            "recorded_at",
+            "withdrawn",
+            "reason",
+            "line",
+            "revision",
+            "entry",
+            "batch");
 
     private final Documents documents;
     private final BatchService batches;
@@ -57,7 +66,11 @@ public class LogTable {
     }
 
     private static String moment(Object at, Formats formats) {
-        return ((java.time.Instant) at).atZone(formats.zone()).toOffsetDateTime().truncatedTo(ChronoUnit.MILLIS).toString();
+        return ((java.time.Instant) at)
+                .atZone(formats.zone())
+                .toOffsetDateTime()
+                .truncatedTo(ChronoUnit.MILLIS)
+                .toString();
     }
 
     /** What each revision says; nothing of a batch that cannot be worked with. */
@@ -68,7 +81,9 @@ public class LogTable {
             Names names = b.names();
             for (LoggedEntry line : b.log().all()) {
                 Stream.concat(line.earlier().stream(), Stream.of(line.current()))
-                        .forEach(r -> words.put(line.id() + " " + r.number(), EntryWords.of(r.entry(), names, formats).text()));
+                        .forEach(r -> words.put(
+                                line.id() + " " + r.number(),
+                                EntryWords.of(r.entry(), names, formats).text()));
             }
         });
         return words;

@@ -30,8 +30,8 @@ import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A file that was brought in: one document, or a zip of documents and pictures. Whatever a zip claims of itself, what is read of it is counted while it is
- * read; its paths are names to look for and never places to write to.
+ * A file that was brought in: one document, or a zip of documents and pictures. Whatever a zip claims of itself, what
+ * is read of it is counted while it is read; its paths are names to look for and never places to write to.
  */
 final class Parcel implements AutoCloseable {
 
@@ -96,7 +96,8 @@ final class Parcel implements AutoCloseable {
                 throw e;
             }
         } catch (ZipException | IllegalArgumentException e) {
-            throw new DocumentFault("This zip cannot be read: it was cut short on its way, or is damaged. (" + e.getMessage() + ")");
+            throw new DocumentFault(
+                    "This zip cannot be read: it was cut short on its way, or is damaged. (" + e.getMessage() + ")");
         }
     }
 
@@ -110,7 +111,8 @@ final class Parcel implements AutoCloseable {
             for (int i = tail - END_LENGTH; i >= 0; i--) {
                 if (number(end, i, 4) == END_OF_ZIP) {
                     if (number(end, i + 10, 2) > MOST_FILES || number(end, i + 12, 4) > LARGEST_LIST) {
-                        throw new DocumentFault("This zip has more files than any workshop's. At most " + MOST_FILES + " are read.");
+                        throw new DocumentFault(
+                                "This zip has more files than any workshop's. At most " + MOST_FILES + " are read.");
                     }
                     return;
                 }
@@ -165,7 +167,9 @@ final class Parcel implements AutoCloseable {
     List<Part> parts() {
         return names.stream()
                 .map(n -> new Part(n, kind(n)))
-                .sorted(Comparator.<Part>comparingInt(p -> p.kind().map(Enum::ordinal).orElse(DocumentKind.values().length)).thenComparing(Part::name))
+                .sorted(Comparator.<Part>comparingInt(
+                                p -> p.kind().map(Enum::ordinal).orElse(DocumentKind.values().length))
+                        .thenComparing(Part::name))
                 .toList();
     }
 

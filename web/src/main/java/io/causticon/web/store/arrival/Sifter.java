@@ -25,8 +25,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * Holds a document that came against what is here, and tells what would be added. What is here is never changed by it: a log may grow, a recipe may gain
- * versions, and what differs stays as it is here.
+ * Holds a document that came against what is here, and tells what would be added. What is here is never changed by it:
+ * a log may grow, a recipe may gain versions, and what differs stays as it is here.
  */
 @Component
 class Sifter {
@@ -67,7 +67,8 @@ class Sifter {
             case SHELF -> "The shelf";
             case WORKSHOP -> "Plans, drafts, devices, scraps, practice";
             case RECIPE -> "Recipe " + document.root().required("name");
-            case BATCH -> document.root().required("code") + " " + document.root().required("name");
+            case BATCH ->
+                document.root().required("code") + " " + document.root().required("name");
             case TRIAL -> "Trial: " + document.root().required("question");
         };
     }
@@ -98,22 +99,29 @@ class Sifter {
 
     /** What is there and differs stays as it is, and then nothing of the document is taken. */
     private Sifted grown(Document document, List<Row> rows, List<Row> here, List<String> words) {
-        Map<Object, Row> known = here.stream().collect(Collectors.toMap(r -> r.table().name() + r.key(), r -> r));
-        Set<Object> places = here.stream().map(Sifter::place).filter(Objects::nonNull).collect(Collectors.toSet());
+        Map<Object, Row> known =
+                here.stream().collect(Collectors.toMap(r -> r.table().name() + r.key(), r -> r));
+        Set<Object> places =
+                here.stream().map(Sifter::place).filter(Objects::nonNull).collect(Collectors.toSet());
         List<Row> add = new ArrayList<>();
         for (Row row : rows) {
             Row before = known.get(row.table().name() + row.key());
             if (before == null) {
                 Object place = place(row);
                 if (place != null && places.contains(place)) {
-                    return different(document, "another " + row.table().list() + " stands here in the same place", words);
+                    return different(
+                            document, "another " + row.table().list() + " stands here in the same place", words);
                 }
                 add.add(row);
                 continue;
             }
             Set<String> differing = differing(row, before);
             if (!differing.isEmpty()) {
-                return different(document, row.table().list() + " " + differing(row, before, differing.iterator().next()), words);
+                return different(
+                        document,
+                        row.table().list() + " "
+                                + differing(row, before, differing.iterator().next()),
+                        words);
             }
         }
         if (add.isEmpty()) {
@@ -144,14 +152,16 @@ class Sifter {
     private static Set<String> differing(Row row, Row before) {
         boolean device = row.table().name().equals("device");
         return row.values().keySet().stream()
-                .filter(c -> !OURS.contains(c) && !(device && c.equals(BATCH)) && !Objects.equals(row.get(c), before.get(c)))
+                .filter(c ->
+                        !OURS.contains(c) && !(device && c.equals(BATCH)) && !Objects.equals(row.get(c), before.get(c)))
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 
     private static String differing(Row row, Row before, String column) {
         return row.table().json().contains(column)
                 ? "differs in its " + column
-                : "has \"" + shortened(before.get(column)) + "\" for " + column.replace('_', ' ') + ", the file \"" + shortened(row.get(column)) + "\"";
+                : "has \"" + shortened(before.get(column)) + "\" for " + column.replace('_', ' ') + ", the file \""
+                        + shortened(row.get(column)) + "\"";
     }
 
     private static String shortened(@Nullable Object value) {
@@ -159,7 +169,9 @@ class Sifter {
         return text.length() <= SHOWN ? text : text.substring(0, SHOWN) + "…";
     }
 
-    /** The code is what a batch is called on labels: where another has it, it gets a letter, as on a day with several. */
+    /**
+     * The code is what a batch is called on labels: where another has it, it gets a letter, as on a day with several.
+     */
     private Row withFreeCode(Row batch, List<String> words) {
         String code = batch.required("code").toString();
         String free = code;
@@ -183,7 +195,8 @@ class Sifter {
     }
 
     private boolean exists(String table, String column, Object value) {
-        Integer found = jdbc.queryForObject("select count(*) from " + table + " where " + column + " = ?", Integer.class, value);
+        Integer found = jdbc.queryForObject(
+                "select count(*) from " + table + " where " + column + " = ?", Integer.class, value);
         return found != null && found > 0;
     }
 
@@ -196,7 +209,8 @@ class Sifter {
                 });
             }
         });
-        if (document.kind() == DocumentKind.RECIPE && document.of("recipe_version").isEmpty()) {
+        if (document.kind() == DocumentKind.RECIPE
+                && document.of("recipe_version").isEmpty()) {
             throw new DocumentFault("It has no version: there is nothing to make.");
         }
         if (document.kind() == DocumentKind.BATCH) {
@@ -217,13 +231,15 @@ class Sifter {
             }
             BatchArrivals.Line stands = batches.line(line.required("entry").toString());
             if (stands == BatchArrivals.Line.FROM_THE_FUTURE) {
-                throw new DocumentFault("A line of its log says what only a newer Causticon knows: \"" + shortened(line.get("entry")) + "\". Without it this batch"
-                        + " could be something else than it is.");
+                throw new DocumentFault(
+                        "A line of its log says what only a newer Causticon knows: \"" + shortened(line.get("entry"))
+                                + "\". Without it this batch" + " could be something else than it is.");
             }
             damaged += stands == BatchArrivals.Line.DAMAGED ? 1 : 0;
         }
         if (damaged > 0) {
-            words.add(damaged + (damaged == 1 ? " line" : " lines") + " of its log cannot be understood: kept word for word, counting for nothing.");
+            words.add(damaged + (damaged == 1 ? " line" : " lines")
+                    + " of its log cannot be understood: kept word for word, counting for nothing.");
         }
     }
 
@@ -245,14 +261,17 @@ class Sifter {
     }
 
     private static boolean hasPictures(Row photo, Arriving arriving) {
-        return arriving.hasPicture().test(photo.required("image").toString()) && arriving.hasPicture().test(photo.required("thumbnail").toString());
+        return arriving.hasPicture().test(photo.required("image").toString())
+                && arriving.hasPicture().test(photo.required("thumbnail").toString());
     }
 
     private Row pointed(Row row, Arriving arriving, List<String> words) {
         Row done = row;
         for (String column : List.of(RECIPE, BATCH)) {
             Object to = row.get(column);
-            boolean lost = to != null && !column.equals(row.table().parent()) && !arriving.ids().contains(to)
+            boolean lost = to != null
+                    && !column.equals(row.table().parent())
+                    && !arriving.ids().contains(to)
                     && !exists(column.equals(RECIPE) ? "recipe" : "batch", "id", to);
             if (lost && mayBeAlone(row.table(), column)) {
                 Map<String, @Nullable Object> values = new HashMap<>(done.values());
@@ -262,7 +281,8 @@ class Sifter {
                     words.add("Its recipe is not here and did not come along; its plan did.");
                 }
             } else if (lost) {
-                throw new DocumentFault("It speaks of a " + (column.equals(RECIPE) ? "recipe" : "batch") + " that is not here and did not come along.");
+                throw new DocumentFault("It speaks of a " + (column.equals(RECIPE) ? "recipe" : "batch")
+                        + " that is not here and did not come along.");
             }
         }
         return done;
@@ -277,8 +297,11 @@ class Sifter {
     }
 
     private static String counted(List<Row> rows) {
-        Map<String, Long> counts = rows.stream().collect(Collectors.groupingBy(r -> r.table().list(), LinkedHashMap::new, Collectors.counting()));
-        return counts.entrySet().stream().map(e -> e.getValue() + " of " + words(e.getKey())).collect(Collectors.joining(", "));
+        Map<String, Long> counts = rows.stream()
+                .collect(Collectors.groupingBy(r -> r.table().list(), LinkedHashMap::new, Collectors.counting()));
+        return counts.entrySet().stream()
+                .map(e -> e.getValue() + " of " + words(e.getKey()))
+                .collect(Collectors.joining(", "));
     }
 
     /** {@code plannedMakings} in words. */
@@ -299,7 +322,8 @@ class Sifter {
             try {
                 told = pointed(row, arriving, words);
             } catch (DocumentFault e) {
-                words.add(words(row.table().list()) + " " + shortened(row.key()) + " is left out: it belongs to what is not here.");
+                words.add(words(row.table().list()) + " " + shortened(row.key())
+                        + " is left out: it belongs to what is not here.");
                 continue;
             }
             Optional<Row> here = followsFromWhatComes(told, arriving) ? Optional.empty() : here(told);
@@ -310,19 +334,29 @@ class Sifter {
             } else {
                 different++;
                 words.add(words(row.table().list()) + " " + name(told) + " stays as it is here: "
-                        + differing(told, here.get(), differing(told, here.get()).iterator().next()) + ".");
+                        + differing(
+                                told,
+                                here.get(),
+                                differing(told, here.get()).iterator().next()) + ".");
             }
         }
         if (!add.isEmpty()) {
             words.add(0, counted(add) + " not here yet.");
         }
-        Novelty novelty = !add.isEmpty() ? same + different == 0 ? Novelty.NEW : Novelty.MORE : different > 0 ? Novelty.DIFFERENT : Novelty.SAME;
+        Novelty novelty = !add.isEmpty()
+                ? same + different == 0 ? Novelty.NEW : Novelty.MORE
+                : different > 0 ? Novelty.DIFFERENT : Novelty.SAME;
         return new Sifted(title(document), novelty, add, List.of(), words);
     }
 
-    /** Scraps of a batch that is new here: what the batch brought along of itself is not to stand in the way of what was told of it. */
+    /**
+     * Scraps of a batch that is new here: what the batch brought along of itself is not to stand in the way of what was
+     * told of it.
+     */
     private static boolean followsFromWhatComes(Row row, Arriving arriving) {
-        return row.table().name().equals("scrap") && row.get(BATCH) != null && arriving.fresh().contains(row.get(BATCH));
+        return row.table().name().equals("scrap")
+                && row.get(BATCH) != null
+                && arriving.fresh().contains(row.get(BATCH));
     }
 
     private Optional<Row> here(Row row) {
@@ -341,7 +375,9 @@ class Sifter {
     }
 
     private static String name(Row row) {
-        Object name = Optional.ofNullable(row.get("name")).or(() -> Optional.ofNullable(row.get("label"))).orElse(row.key());
+        Object name = Optional.ofNullable(row.get("name"))
+                .or(() -> Optional.ofNullable(row.get("label")))
+                .orElse(row.key());
         return shortened(name instanceof UUID ? name.toString().substring(0, 8) : name);
     }
 }

@@ -42,12 +42,19 @@ public class AuditTrail {
      * @param number counts up
      * @param batch name of the batch that it was done to; empty where it was none
      */
-    public record Done(long number, Instant at, String name, String device, String what, String subject, String batch) {}
+    public record Done(
+            long number, Instant at, String name, String device, String what, String subject, String batch) {}
 
     /** The latest before a number. */
     public List<Done> done(long before, String name, int most) {
-        return jdbc.query(
-                        "select * from deed where id < ? and (? = '' or name = ?) order by id desc limit ?", (found, i) -> done(found), before, name, name, most)
+        return jdbc
+                .query(
+                        "select * from deed where id < ? and (? = '' or name = ?) order by id desc limit ?",
+                        (found, i) -> done(found),
+                        before,
+                        name,
+                        name,
+                        most)
                 .stream()
                 .map(d -> new Done(d.number(), d.at(), d.name(), d.device(), d.what(), d.subject(), batch(d.subject())))
                 .toList();
@@ -55,7 +62,9 @@ public class AuditTrail {
 
     /** The batch that a subject begins with; empty where it is none. */
     private String batch(String subject) {
-        return BatchId.read(subject.length() > ID ? subject.substring(0, ID) : subject).flatMap(batches::name).orElse("");
+        return BatchId.read(subject.length() > ID ? subject.substring(0, ID) : subject)
+                .flatMap(batches::name)
+                .orElse("");
     }
 
     private static Done done(ResultSet found) throws SQLException {
@@ -82,29 +91,35 @@ public class AuditTrail {
      * @param now what it says; empty where it was taken back
      * @param reason why, where one was given
      */
-    public record Amendment(Instant at, String by, String batch, String code, UUID id, String before, String now, String reason) {}
+    public record Amendment(
+            Instant at, String by, String batch, String code, UUID id, String before, String now, String reason) {}
 
     /** The latest amendments, newest first. */
     public List<Amendment> amendments(int most, Formats formats) {
         List<Amendment> all = new ArrayList<>();
         record Where(UUID batch, UUID line, int revision) {}
         List<Where> found = jdbc.query(
-                "select batch_id, line_id, revision from log_revision where revision > 1 order by recorded_at desc limit ?",
+                "select batch_id, line_id, revision from log_revision where revision > 1 order by recorded_at desc"
+                        + " limit ?",
                 (r, i) -> new Where(r.getObject(1, UUID.class), r.getObject(2, UUID.class), r.getInt(3)),
                 most);
         Map<UUID, Optional<Batch>> read = new HashMap<>();
         for (Where where : found) {
-            Optional<Batch> batch = read.computeIfAbsent(where.batch(), id -> Guard.of("Batch " + id, () -> batches.glance(new BatchId(id))));
-            batch.flatMap(b -> amendment(b, where.line(), where.revision(), formats)).ifPresent(all::add);
+            Optional<Batch> batch = read.computeIfAbsent(
+                    where.batch(), id -> Guard.of("Batch " + id, () -> batches.glance(new BatchId(id))));
+            batch.flatMap(b -> amendment(b, where.line(), where.revision(), formats))
+                    .ifPresent(all::add);
         }
         return all;
     }
 
     private static Optional<Amendment> amendment(Batch batch, UUID line, int revision, Formats formats) {
         return batch.log().find(line.toString()).flatMap(l -> {
-            var revisions = Stream.concat(l.earlier().stream(), Stream.of(l.current())).toList();
+            var revisions =
+                    Stream.concat(l.earlier().stream(), Stream.of(l.current())).toList();
             var now = revisions.stream().filter(r -> r.number() == revision).findFirst();
-            var before = revisions.stream().filter(r -> r.number() == revision - 1).findFirst();
+            var before =
+                    revisions.stream().filter(r -> r.number() == revision - 1).findFirst();
             return now.map(n -> new Amendment(
                     n.recordedAt(),
                     n.by(),

@@ -24,19 +24,26 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.WebUtils;
 
-/** Writes down who did what, behind whoever did it: nobody waits for it. What was acknowledged is in the logs in any case. */
+/**
+ * Writes down who did what, behind whoever did it: nobody waits for it. What was acknowledged is in the logs in any
+ * case.
+ */
 @Component
 public class Deeds implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(Deeds.class);
     private static final int MOST_WAITING = 20_000;
     private static final int AT_ONCE = 200;
-    /** What several do at the same time is written at once: a commit each would stand in the way of whoever logs next. */
+    /**
+     * What several do at the same time is written at once: a commit each would stand in the way of whoever logs next.
+     */
     private static final Duration BREATH = Duration.ofSeconds(1);
+
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_DEVICE = 160;
     /** Of a header: what tells one browser from another stands in it earlier. */
     private static final int LONGEST_SAID = 400;
+
     private static final int LONGEST_SUBJECT = 200;
     private static final String BROWSER = "causticon-browser";
     private static final int BROWSER_SHOWN = 8;
@@ -46,7 +53,8 @@ public class Deeds implements DisposableBean {
     private final Clock clock;
     private final BlockingQueue<Deed> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
     private final AtomicBoolean writing = new AtomicBoolean();
-    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("deeds"));
+    private final ScheduledExecutorService background =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("deeds"));
 
     Deeds(JdbcTemplate jdbc, Clock clock) {
         this.jdbc = jdbc;
@@ -86,7 +94,10 @@ public class Deeds implements DisposableBean {
         boolean kept = waiting.offer(new Deed(
                 clock.instant(),
                 cut(name, LONGEST_NAME),
-                new Device(known == null ? "" : cut(known.getValue(), LONGEST_SAID), cut(String.valueOf(request.getHeader("User-Agent")), LONGEST_SAID), request.getRemoteAddr()),
+                new Device(
+                        known == null ? "" : cut(known.getValue(), LONGEST_SAID),
+                        cut(String.valueOf(request.getHeader("User-Agent")), LONGEST_SAID),
+                        request.getRemoteAddr()),
                 what,
                 cut(subject, LONGEST_SUBJECT)));
         if (!kept) {
@@ -106,13 +117,17 @@ public class Deeds implements DisposableBean {
             List<Deed> some = new ArrayList<>();
             waiting.drainTo(some, AT_ONCE);
             try {
-                jdbc.batchUpdate("insert into deed (done_at, name, device, what, subject) values (?, ?, ?, ?, ?)", some, AT_ONCE, (statement, d) -> {
-                    statement.setObject(1, d.at().atOffset(ZoneOffset.UTC));
-                    statement.setString(2, d.name());
-                    statement.setString(3, cut(d.device().words(), LONGEST_DEVICE));
-                    statement.setString(4, d.what());
-                    statement.setString(5, d.subject());
-                });
+                jdbc.batchUpdate(
+                        "insert into deed (done_at, name, device, what, subject) values (?, ?, ?, ?, ?)",
+                        some,
+                        AT_ONCE,
+                        (statement, d) -> {
+                            statement.setObject(1, d.at().atOffset(ZoneOffset.UTC));
+                            statement.setString(2, d.name());
+                            statement.setString(3, cut(d.device().words(), LONGEST_DEVICE));
+                            statement.setString(4, d.what());
+                            statement.setString(5, d.subject());
+                        });
             } catch (RuntimeException e) {
                 // The disk is full, or the file closed: what was done is done, and the log of the program keeps it.
                 some.forEach(d -> LOG.warn("not written down: {}", d));
@@ -122,15 +137,26 @@ public class Deeds implements DisposableBean {
     }
 
     private static String cut(String text, int longest) {
-        String line = (text.chars().anyMatch(Character::isISOControl) ? CONTROL.matcher(text).replaceAll(" ") : text).strip();
+        String line = (text.chars().anyMatch(Character::isISOControl)
+                        ? CONTROL.matcher(text).replaceAll(" ")
+                        : text)
+                .strip();
         return line.length() <= longest ? line : line.substring(0, longest);
     }
 
     private static String kind(String agent) {
-        String browser = agent.contains("Firefox") ? "Firefox" : agent.contains("Edg/") ? "Edge" : agent.contains("Chrome") ? "Chrome" : agent.contains("Safari") ? "Safari" : "a program";
+        String browser = agent.contains("Firefox")
+                ? "Firefox"
+                : agent.contains("Edg/")
+                        ? "Edge"
+                        : agent.contains("Chrome") ? "Chrome" : agent.contains("Safari") ? "Safari" : "a program";
         String on = agent.contains("Android")
                 ? "Android"
-                : agent.contains("iPhone") || agent.contains("iPad") ? "iOS" : agent.contains("Windows") ? "Windows" : agent.contains("Mac OS") ? "macOS" : agent.contains("Linux") ? "Linux" : "";
+                : agent.contains("iPhone") || agent.contains("iPad")
+                        ? "iOS"
+                        : agent.contains("Windows")
+                                ? "Windows"
+                                : agent.contains("Mac OS") ? "macOS" : agent.contains("Linux") ? "Linux" : "";
         return on.isEmpty() ? browser : browser + " on " + on;
     }
 

@@ -15,7 +15,8 @@ import org.springframework.web.context.request.ServletRequestAttributes;
  *
  * @param said kinds of doubts that were answered
  * @param isOut whether it turned out that the soap had left its mould, which nobody had logged
- * @param canBeAsked whether somebody is there to be asked; what comes from an instrument, a file, or late is kept, and its doubts stay open
+ * @param canBeAsked whether somebody is there to be asked; what comes from an instrument, a file, or late is kept, and
+ *     its doubts stay open
  */
 public record Answers(Set<DoubtKind> said, boolean isOut, boolean canBeAsked) {
 
@@ -53,7 +54,11 @@ public record Answers(Set<DoubtKind> said, boolean isOut, boolean canBeAsked) {
     public static Answers ofTheForm() {
         if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes form) {
             String[] values = form.getRequest().getParameterValues(FIELD);
-            return values == null ? NONE : named(Arrays.stream(values).flatMap(v -> Arrays.stream(v.split("[,\\s]+"))).toList());
+            return values == null
+                    ? NONE
+                    : named(Arrays.stream(values)
+                            .flatMap(v -> Arrays.stream(v.split("[,\\s]+")))
+                            .toList());
         }
         return NONE;
     }
@@ -65,6 +70,10 @@ public record Answers(Set<DoubtKind> said, boolean isOut, boolean canBeAsked) {
 
     /** What a row keeps. */
     static Set<DoubtKind> read(String written) {
-        return written.isEmpty() ? Set.of() : written.equals(EARLIER) ? Set.of(DoubtKind.values()) : named(List.of(written.split(" "))).said();
+        return written.isEmpty()
+                ? Set.of()
+                : written.equals(EARLIER)
+                        ? Set.of(DoubtKind.values())
+                        : named(List.of(written.split(" "))).said();
     }
 }

@@ -11,7 +11,10 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.util.function.SingletonSupplier;
 
-/** Judges batches. Whatever is said of one, on any page, label or list and to any program, is read from the {@link Assessment} that comes from here. */
+/**
+ * Judges batches. Whatever is said of one, on any page, label or list and to any program, is read from the
+ * {@link Assessment} that comes from here.
+ */
 @Service
 public class Assessments {
 
@@ -32,20 +35,34 @@ public class Assessments {
         return judged(batch, true);
     }
 
-    /** The same while a line is being written: what cannot be worked out must not keep it from being logged, and is held. */
+    /**
+     * The same while a line is being written: what cannot be worked out must not keep it from being logged, and is
+     * held.
+     */
     Assessment whenWritten(Batch batch) {
         return judged(batch, false);
     }
 
     private Assessment judged(Batch batch, boolean anew) {
         Instant now = clock.instant();
-        return Guard.of(batch.code(), () -> Assessment.of(batch.plan(), batch.log(), anew ? judge.obtain().now(batch.id()) : judge.obtain().asLastRead(batch.id()), now))
+        return Guard.of(
+                        batch.code(),
+                        () -> Assessment.of(
+                                batch.plan(),
+                                batch.log(),
+                                anew
+                                        ? judge.obtain().now(batch.id())
+                                        : judge.obtain().asLastRead(batch.id()),
+                                now))
                 .orElseGet(() -> Assessment.notJudged(batch.plan(), batch.log(), BROKEN, now));
     }
 
     /** What would open the gate of a batch if it were calm. */
     public Optional<Road> road(Batch batch, Diagnostician.Examined examined) {
-        return Guard.of(batch.code(), () -> Assessment.road(batch.plan(), batch.log(), judge.obtain().now(batch.id()), examined, clock.instant()));
+        return Guard.of(
+                batch.code(),
+                () -> Assessment.road(
+                        batch.plan(), batch.log(), judge.obtain().now(batch.id()), examined, clock.instant()));
     }
 
     /** Names what was learned. */

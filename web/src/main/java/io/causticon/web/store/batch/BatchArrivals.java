@@ -15,7 +15,9 @@ import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
-/** Batches that come whole from elsewhere, or go again: what is looked at before, and what follows from their logs here. */
+/**
+ * Batches that come whole from elsewhere, or go again: what is looked at before, and what follows from their logs here.
+ */
 @Service
 public class BatchArrivals {
 
@@ -94,7 +96,9 @@ public class BatchArrivals {
     /** What the kind of a line is called in its row; empty where it is not understood. */
     public Optional<String> kind(String kept) {
         Entry entry = entries.read(kept);
-        return entry instanceof Entry.Unreadable ? Optional.empty() : Optional.of(entry.getClass().getSimpleName());
+        return entry instanceof Entry.Unreadable
+                ? Optional.empty()
+                : Optional.of(entry.getClass().getSimpleName());
     }
 
     /** Whether this is a picture such as are kept here. */
@@ -103,8 +107,8 @@ public class BatchArrivals {
     }
 
     /**
-     * Works out what follows from the log of a batch whose rows were just written: its summary, its scraps, and that it is held where the log speaks for a
-     * hazard. Within the transaction that wrote them.
+     * Works out what follows from the log of a batch whose rows were just written: its summary, its scraps, and that it
+     * is held where the log speaks for a hazard. Within the transaction that wrote them.
      *
      * @return the lines that were added to its log, as that it is held
      * @throws UnreadableException if it cannot be worked with

@@ -17,8 +17,8 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
- * Makes batches of rows, whatever stands in them. A line that cannot be understood becomes {@link Entry.Unreadable}; a batch whose plan or
- * beginning cannot be understood becomes an {@link UnreadableBatch}.
+ * Makes batches of rows, whatever stands in them. A line that cannot be understood becomes {@link Entry.Unreadable}; a
+ * batch whose plan or beginning cannot be understood becomes an {@link UnreadableBatch}.
  */
 @Component
 class BatchReader {
@@ -71,10 +71,15 @@ class BatchReader {
     /** The batch with revisions that were just written to its log. */
     BatchStore.Kept append(BatchStore.Kept before, Collection<RevisionRow> added, Instant now) {
         Batch batch = before.batch();
-        List<LoggedEntry> lines = added.stream().map(r -> revised(batch.log(), r, now)).toList();
-        BatchLog log = added.stream().allMatch(r -> r.revision == FIRST) ? batch.log().withNew(lines) : batch.log().with(lines);
+        List<LoggedEntry> lines =
+                added.stream().map(r -> revised(batch.log(), r, now)).toList();
+        BatchLog log = added.stream().allMatch(r -> r.revision == FIRST)
+                ? batch.log().withNew(lines)
+                : batch.log().with(lines);
         return new BatchStore.Kept(
-                before.version(), before.planned(), new Batch(batch.id(), batch.code(), ScaledPlan.of(before.planned(), log), batch.version(), log));
+                before.version(),
+                before.planned(),
+                new Batch(batch.id(), batch.code(), ScaledPlan.of(before.planned(), log), batch.version(), log));
     }
 
     private LoggedEntry revised(BatchLog log, RevisionRow row, Instant now) {
@@ -82,13 +87,20 @@ class BatchReader {
         // Nearly every line is new, and then nothing of it needs to be looked for in a log of thousands.
         List<LoggedEntry.Revision> earlier = row.revision == FIRST
                 ? List.of()
-                : log.find(row.lineId.toString()).map(l -> Stream.concat(l.earlier().stream(), Stream.of(l.current())).toList()).orElse(List.of());
+                : log.find(row.lineId.toString())
+                        .map(l -> Stream.concat(l.earlier().stream(), Stream.of(l.current()))
+                                .toList())
+                        .orElse(List.of());
         return new LoggedEntry(row.lineId.toString(), current, earlier);
     }
 
     private Broken broken(BatchRow row, Collection<RevisionRow> rows, String why) {
         return new Broken(new UnreadableBatch(
-                new BatchId(row.id), row.code, row.name, why, rows.stream().map(r -> r.happenedAt + "  " + r.entry).toList()));
+                new BatchId(row.id),
+                row.code,
+                row.name,
+                why,
+                rows.stream().map(r -> r.happenedAt + "  " + r.entry).toList()));
     }
 
     private List<LoggedEntry> lines(Collection<RevisionRow> rows, Instant begun, Instant now) {
@@ -110,6 +122,7 @@ class BatchReader {
         boolean after = r.happenedAt.isAfter(now.plus(ASIDE));
         Entry entry = before || after ? new Entry.Unreadable(r.entry) : entries.read(r.entry);
         Instant at = before ? begun : after ? now : r.happenedAt;
-        return new LoggedEntry.Revision(r.revision, at, r.recordedAt, r.recordedBy, entry, r.withdrawn, r.reason, Answers.read(r.answered));
+        return new LoggedEntry.Revision(
+                r.revision, at, r.recordedAt, r.recordedBy, entry, r.withdrawn, r.reason, Answers.read(r.answered));
     }
 }

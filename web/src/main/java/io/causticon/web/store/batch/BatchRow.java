@@ -9,7 +9,10 @@ import java.util.UUID;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
-/** A batch with the plan it was made from. Each line of its log moves its version alone: the plan is not written again for that. */
+/**
+ * A batch with the plan it was made from. Each line of its log moves its version alone: the plan is not written again
+ * for that.
+ */
 @Entity
 @DynamicUpdate
 @Table(name = "batch")
@@ -20,7 +23,10 @@ class BatchRow extends NewRow<UUID> {
 
     String code = "";
     String name = "";
-    @Nullable UUID recipeId;
+
+    @Nullable
+    UUID recipeId;
+
     int version;
 
     /** Counts what was written to its log. */
@@ -31,7 +37,9 @@ class BatchRow extends NewRow<UUID> {
     Instant begunAt = Instant.EPOCH;
     Instant createdAt = Instant.EPOCH;
     String createdBy = "";
-    @Nullable String clientKey;
+
+    @Nullable
+    String clientKey;
 
     @Override
     public UUID getId() {

@@ -43,7 +43,8 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Keeps batches and their logs. A log only grows: amending a line adds a revision. What a method has returned from is on disk.
+ * Keeps batches and their logs. A log only grows: amending a line adds a revision. What a method has returned from is
+ * on disk.
  */
 @Service
 public class BatchService {
@@ -107,7 +108,9 @@ public class BatchService {
      */
     public Batch get(BatchId id) {
         int version = tables.version(id.value()).orElseThrow(() -> noBatch(id));
-        return store.at(id.value(), version).orElseGet(() -> reading.execute(t -> read(id))).batch();
+        return store.at(id.value(), version)
+                .orElseGet(() -> reading.execute(t -> read(id)))
+                .batch();
     }
 
     /** The recipe it was made from; empty when it was made without one. */
@@ -127,7 +130,9 @@ public class BatchService {
     /** What was made from a recipe, whatever version of it, the youngest first. */
     @Transactional(readOnly = true)
     public List<Made> madeFrom(UUID recipe, int most) {
-        return batches.findByRecipeIdOrderByBegunAtDesc(recipe, Limit.of(most)).stream().map(r -> new Made(new BatchId(r.id), r.code)).toList();
+        return batches.findByRecipeIdOrderByBegunAtDesc(recipe, Limit.of(most)).stream()
+                .map(r -> new Made(new BatchId(r.id), r.code))
+                .toList();
     }
 
     /** Name of a batch, also of one that cannot be worked with; empty if there is none. */
@@ -154,7 +159,9 @@ public class BatchService {
     @Transactional(readOnly = true)
     public Batch glance(BatchId id) {
         BatchRow row = row(id);
-        return store.at(row.id, row.logVersion).map(BatchStore.Kept::batch).orElseGet(() -> fromRows(row).batch());
+        return store.at(row.id, row.logVersion)
+                .map(BatchStore.Kept::batch)
+                .orElseGet(() -> fromRows(row).batch());
     }
 
     /** All batches that can be worked with, the youngest first. */
@@ -167,7 +174,9 @@ public class BatchService {
     @Transactional(readOnly = true)
     public All withUnreadable() {
         List<BatchRow> rows = batches.findAllByOrderByBegunAtDesc();
-        Map<UUID, List<RevisionRow>> unknown = lines(rows.stream().filter(r -> store.at(r.id, r.logVersion).isEmpty()).toList());
+        Map<UUID, List<RevisionRow>> unknown = lines(rows.stream()
+                .filter(r -> store.at(r.id, r.logVersion).isEmpty())
+                .toList());
         List<Batch> readable = new ArrayList<>();
         List<UnreadableBatch> unreadable = new ArrayList<>();
         Instant now = clock.instant();
@@ -190,7 +199,10 @@ public class BatchService {
     private Map<UUID, List<RevisionRow>> lines(List<BatchRow> rows) {
         return rows.isEmpty()
                 ? Map.of()
-                : revisions.findByBatchIdInOrderByLineIdAscRevisionAsc(rows.stream().map(r -> r.id).toList()).stream()
+                : revisions
+                        .findByBatchIdInOrderByLineIdAscRevisionAsc(
+                                rows.stream().map(r -> r.id).toList())
+                        .stream()
                         .collect(Collectors.groupingBy(r -> r.batchId));
     }
 
@@ -212,7 +224,8 @@ public class BatchService {
             return new BatchStore.Kept(row.logVersion, r.planned(), r.batch());
         }
         UnreadableBatch broken = ((BatchReader.Broken) result).batch();
-        throw new UnreadableException(broken.name() + ", " + broken.code() + ", cannot be worked out", broken.why(), broken.lines());
+        throw new UnreadableException(
+                broken.name() + ", " + broken.code() + ", cannot be worked out", broken.why(), broken.lines());
     }
 
     private static NotFoundException noBatch(BatchId id) {
@@ -257,12 +270,14 @@ public class BatchService {
             try {
                 transaction.executeWithoutResult(t -> {
                     batches.saveAndFlush(row);
-                    Batch fresh = new Batch(new BatchId(row.id), row.code, plan, version, new BatchLog(begun, List.of()));
+                    Batch fresh =
+                            new Batch(new BatchId(row.id), row.code, plan, version, new BatchLog(begun, List.of()));
                     summaries.write(fresh, row.logVersion, assessments.whenWritten(fresh));
                 });
                 return new BatchId(row.id);
             } catch (DataIntegrityViolationException e) {
-                // The same form, sent a second time while the first was still on its way; or somebody else took the code meanwhile.
+                // The same form, sent a second time while the first was still on its way; or somebody else took the
+                // code meanwhile.
                 Optional<BatchId> same = sentBefore(key, written);
                 if (same.isPresent()) {
                     return same.get();
@@ -276,7 +291,14 @@ public class BatchService {
 
     /** The same for a purpose; sent again after a mishap, what is missing of it is done. */
     public BatchId beginFor(
-            Purpose purpose, BatchPlan plan, @Nullable UUID recipe, int version, Instant begun, String by, ZoneId zone, String clientKey) {
+            Purpose purpose,
+            BatchPlan plan,
+            @Nullable UUID recipe,
+            int version,
+            Instant begun,
+            String by,
+            ZoneId zone,
+            String clientKey) {
         BatchId id = begin(plan, recipe, version, begun, by, zone, clientKey);
         if (purpose != Purpose.MADE) {
             log(id, List.of(new Entry.MeantFor(purpose)), begun, by, clientKey);
@@ -302,7 +324,8 @@ public class BatchService {
     public record Taken(List<UUID> lines, boolean before, Batch batch) {}
 
     /**
-     * Adds lines to a log where nobody can be asked about them: what is odd about one stays open until somebody says that it is so.
+     * Adds lines to a log where nobody can be asked about them: what is odd about one stays open until somebody says
+     * that it is so.
      *
      * @param clientKey the form's own key: the same form sent twice adds its lines once
      * @throws ProblemsException if a line cannot stand in a log, or if the form was sent before with other words
@@ -326,7 +349,14 @@ public class BatchService {
      *
      * @param check throws what keeps the lines from being written
      */
-    public Taken logIf(BatchId batch, Consumer<Batch> check, List<Entry> lines, Instant at, String by, String clientKey, Answers answers) {
+    public Taken logIf(
+            BatchId batch,
+            Consumer<Batch> check,
+            List<Entry> lines,
+            Instant at,
+            String by,
+            String clientKey,
+            Answers answers) {
         String key = ClientKey.of(clientKey);
         List<RevisionRow> rows = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
@@ -337,7 +367,8 @@ public class BatchService {
         }
         try {
             Batch written = write(batch, before -> {
-                lines.forEach(l -> EntryCheck.of(l, before.plan(), before.log().substances()).throwIfAny());
+                lines.forEach(l -> EntryCheck.of(l, before.plan(), before.log().substances())
+                        .throwIfAny());
                 lines.forEach(l -> BarStock.of(l, before.log()).throwIfAny());
                 check.accept(before);
                 ask(before, lines, rows, answers);
@@ -360,10 +391,14 @@ public class BatchService {
         List<Doubt> open = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             List<Doubt> doubts = Doubts.of(lines.get(i), rows.get(i).happenedAt, before.plan(), log);
-            rows.get(i).answered = Answers.written(doubts.stream().map(Doubt::kind).filter(answers.said()::contains).toList());
+            rows.get(i).answered = Answers.written(doubts.stream()
+                    .map(Doubt::kind)
+                    .filter(answers.said()::contains)
+                    .toList());
             doubts.stream().filter(d -> !answers.said().contains(d.kind())).forEach(open::add);
             if (lines.size() > 1) {
-                log = log.with(LoggedEntry.first(rows.get(i).lineId.toString(), rows.get(i).happenedAt, "", lines.get(i)));
+                log = log.with(
+                        LoggedEntry.first(rows.get(i).lineId.toString(), rows.get(i).happenedAt, "", lines.get(i)));
             }
         }
         if (!open.isEmpty() && answers.canBeAsked()) {
@@ -371,11 +406,14 @@ public class BatchService {
         }
     }
 
-    /** The lines of this form if it came before. One that comes again with other words is told, or they would be lost. */
+    /**
+     * The lines of this form if it came before. One that comes again with other words is told, or they would be lost.
+     */
     private List<UUID> sentBefore(BatchId batch, String key, List<Entry> lines) {
         // One more than there are now, in case that it brought more the first time.
-        List<RevisionRow> sent = revisions.findByClientKeyIn(
-                IntStream.rangeClosed(0, lines.size()).mapToObj(i -> key + "#" + i).toList());
+        List<RevisionRow> sent = revisions.findByClientKeyIn(IntStream.rangeClosed(0, lines.size())
+                .mapToObj(i -> key + "#" + i)
+                .toList());
         boolean same = sent.stream().allMatch(r -> r.batchId.equals(batch.value()))
                 && said(sent.stream().map(r -> entries.read(r.entry)).toList()).equals(said(lines));
         if (!sent.isEmpty() && !same) {
@@ -387,13 +425,14 @@ public class BatchService {
     /** What a maker said; what a thermometer in the batter added to it may differ the second time. */
     private static Set<Entry> said(List<Entry> lines) {
         return lines.stream()
-                .filter(l -> lines.size() == 1 || !(l instanceof Entry.TemperatureRead t && t.spot() == MeasurementPoint.BATTER))
+                .filter(l -> lines.size() == 1
+                        || !(l instanceof Entry.TemperatureRead t && t.spot() == MeasurementPoint.BATTER))
                 .collect(Collectors.toSet());
     }
 
     /**
-     * Writes revisions, and in the same transaction that the batch is held where they speak for a hazard. Whoever writes to one batch waits for
-     * whoever does before.
+     * Writes revisions, and in the same transaction that the batch is held where they speak for a hazard. Whoever
+     * writes to one batch waits for whoever does before.
      *
      * @return the batch as it stands with them
      */
@@ -414,17 +453,23 @@ public class BatchService {
         return written.batch();
     }
 
-    /** A batch to write more to; its row says already that there is. Nearly always it is the one that is known, and needs no question. */
+    /**
+     * A batch to write more to; its row says already that there is. Nearly always it is the one that is known, and
+     * needs no question.
+     */
     private BatchStore.Kept lockedForMore(BatchId id) {
-        return store.last(id.value()).filter(known -> tables.moveOn(id.value(), known.version())).orElseGet(() -> {
-            int before = tables.moveOn(id.value()).orElseThrow(() -> noBatch(id)) - 1;
-            return store.at(id.value(), before).orElseGet(() -> fromRows(row(id)).at(before));
-        });
+        return store.last(id.value())
+                .filter(known -> tables.moveOn(id.value(), known.version()))
+                .orElseGet(() -> {
+                    int before = tables.moveOn(id.value()).orElseThrow(() -> noBatch(id)) - 1;
+                    return store.at(id.value(), before)
+                            .orElseGet(() -> fromRows(row(id)).at(before));
+                });
     }
 
     /**
-     * Judges a batch whose lines came or went by another door, and holds it where they speak for a hazard. Within the transaction that moves them; the
-     * store learns of it when that is on disk.
+     * Judges a batch whose lines came or went by another door, and holds it where they speak for a hazard. Within the
+     * transaction that moves them; the store learns of it when that is on disk.
      *
      * @return the lines that were added
      * @throws UnreadableException if it cannot be worked with
@@ -441,7 +486,8 @@ public class BatchService {
     }
 
     /**
-     * Judges a batch again of which no line moved: what it is judged by did. Where that speaks for a hazard it is held, and the line says what moved.
+     * Judges a batch again of which no line moved: what it is judged by did. Where that speaks for a hazard it is held,
+     * and the line says what moved.
      *
      * @param because what moved, in words
      */
@@ -455,7 +501,8 @@ public class BatchService {
             if (!holds.isEmpty()) {
                 row.logVersion++;
             }
-            summaries.write(after.batch(), row.logVersion, holds.isEmpty() ? now : assessments.whenWritten(after.batch()));
+            summaries.write(
+                    after.batch(), row.logVersion, holds.isEmpty() ? now : assessments.whenWritten(after.batch()));
             return after.at(row.logVersion);
         });
         store.keep(judged);
@@ -474,7 +521,9 @@ public class BatchService {
 
     /** The line that holds it, where its log speaks for a hazard. */
     private List<RevisionRow> holdIfNeeded(Batch after, Assessment judged, String because) {
-        return judged.arises().stream().map(held -> held(after, because.isEmpty() ? held : new Entry.Held(held.reason() + ", as " + because))).toList();
+        return judged.arises().stream()
+                .map(held -> held(after, because.isEmpty() ? held : new Entry.Held(held.reason() + ", as " + because)))
+                .toList();
     }
 
     private RevisionRow held(Batch after, Entry.Held held) {
@@ -485,7 +534,8 @@ public class BatchService {
                 .map(LoggedEntry::at)
                 .reduce((earlier, later) -> later)
                 .orElse(now);
-        RevisionRow row = row(after.id(), UUID.randomUUID(), 1, held, last.isBefore(now) ? now : last.plusMillis(1), ITSELF);
+        RevisionRow row =
+                row(after.id(), UUID.randomUUID(), 1, held, last.isBefore(now) ? now : last.plusMillis(1), ITSELF);
         row.clientKey = ClientKey.of(null) + "#0";
         return row;
     }
@@ -500,13 +550,21 @@ public class BatchService {
 
     /** Adds a whole log that was written elsewhere, recorded when it happened, in one go. */
     public void takeOver(BatchId batch, List<Dated> lines, String by) {
-        write(batch, before -> lines.stream().map(l -> dated(batch, before, l, by, l.at())).toList());
+        write(
+                batch,
+                before -> lines.stream()
+                        .map(l -> dated(batch, before, l, by, l.at()))
+                        .toList());
     }
 
     /** Adds lines of the past that are written down only now, in one go. */
     public void writeUp(BatchId batch, List<Dated> lines, String by) {
         Instant now = clock.instant();
-        write(batch, before -> lines.stream().map(l -> dated(batch, before, l, by, now)).toList());
+        write(
+                batch,
+                before -> lines.stream()
+                        .map(l -> dated(batch, before, l, by, now))
+                        .toList());
     }
 
     private RevisionRow dated(BatchId batch, Batch before, Dated line, String by, Instant recorded) {
@@ -539,17 +597,25 @@ public class BatchService {
             }
             EntryCheck.of(entry, before.plan(), before.log().substances()).throwIfAny();
             // As if the line that it stands on was not there.
-            List<LoggedEntry> others = before.log().all().stream().filter(l -> !l.id().equals(now.id())).toList();
-            BatchLog without = new BatchLog(before.log().begun(), others, before.log().substances());
+            List<LoggedEntry> others = before.log().all().stream()
+                    .filter(l -> !l.id().equals(now.id()))
+                    .toList();
+            BatchLog without =
+                    new BatchLog(before.log().begun(), others, before.log().substances());
             BarStock.of(entry, without).throwIfAny();
             RevisionRow row = row(batch, UUID.fromString(now.id()), base + 1, entry, at, by);
-            ask(new Batch(before.id(), before.code(), before.plan(), before.version(), without), List.of(entry), List.of(row), answers);
+            ask(
+                    new Batch(before.id(), before.code(), before.plan(), before.version(), without),
+                    List.of(entry),
+                    List.of(row),
+                    answers);
             return row;
         });
     }
 
     /**
-     * Says that a line is so, which was kept without anybody being asked: it stands as it is, and what is odd about it is answered.
+     * Says that a line is so, which was kept without anybody being asked: it stands as it is, and what is odd about it
+     * is answered.
      *
      * @param base the revision that the maker saw
      * @throws ProblemsException if somebody amended the line since
@@ -559,14 +625,17 @@ public class BatchService {
             RevisionRow row = row(batch, UUID.fromString(now.id()), base + 1, now.entry(), now.at(), by);
             Set<DoubtKind> kinds = EnumSet.noneOf(DoubtKind.class);
             kinds.addAll(now.current().answered());
-            Doubts.open(before.plan(), before.log()).stream().filter(o -> o.line().equals(line)).forEach(o -> kinds.add(o.doubt().kind()));
+            Doubts.open(before.plan(), before.log()).stream()
+                    .filter(o -> o.line().equals(line))
+                    .forEach(o -> kinds.add(o.doubt().kind()));
             row.answered = Answers.written(kinds);
             return row;
         });
     }
 
     /**
-     * Takes a line back; it stays readable and no longer counts. A deed is taken back with a reason, and a hold not at all: that is released.
+     * Takes a line back; it stays readable and no longer counts. A deed is taken back with a reason, and a hold not at
+     * all: that is released.
      *
      * @param base the revision that the maker saw
      * @param reason why; may be empty for what is no deed
@@ -590,7 +659,8 @@ public class BatchService {
         });
     }
 
-    private void revise(BatchId batch, String line, int base, String by, BiFunction<Batch, LoggedEntry, RevisionRow> revision) {
+    private void revise(
+            BatchId batch, String line, int base, String by, BiFunction<Batch, LoggedEntry, RevisionRow> revision) {
         write(batch, before -> {
             LoggedEntry now = before.log().find(line).orElseThrow(() -> new NotFoundException("line " + line));
             if (now.current().number() != base) {
@@ -629,7 +699,11 @@ public class BatchService {
                 .map(w -> w.substring(0, 1).toUpperCase(Locale.ROOT))
                 .collect(Collectors.joining());
         String code = String.format(
-                Locale.ROOT, "%s-%02d-%03d", initials.isEmpty() ? "B" : initials, day.getYear() % 100, day.getDayOfYear());
+                Locale.ROOT,
+                "%s-%02d-%03d",
+                initials.isEmpty() ? "B" : initials,
+                day.getYear() % 100,
+                day.getDayOfYear());
         String free = code;
         for (int next = 2; batches.existsByCode(free); next++) {
             free = code + letters(next);

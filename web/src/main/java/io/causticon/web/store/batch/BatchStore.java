@@ -9,7 +9,10 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
-/** Batches as they stood at one version of their logs. Bounded by their lines; what was not asked for in an hour is read again. */
+/**
+ * Batches as they stood at one version of their logs. Bounded by their lines; what was not asked for in an hour is read
+ * again.
+ */
 @Component
 class BatchStore {
 
@@ -22,7 +25,8 @@ class BatchStore {
     private final Belongings workshop;
     private final Cache<UUID, Kept> known = Caches.tidying()
             .maximumWeight(MOST_LINES)
-            .weigher((UUID id, Kept kept) -> LINES_OF_A_PLAN + kept.batch().log().all().size())
+            .weigher((UUID id, Kept kept) ->
+                    LINES_OF_A_PLAN + kept.batch().log().all().size())
             .expireAfterWrite(KEPT)
             .build();
 
@@ -37,7 +41,9 @@ class BatchStore {
 
         /** What the workshop has may have grown since. */
         private Kept readWith(Catalogue substances) {
-            return batch.log().substances() == substances ? this : new Kept(version, planned, batch.readWith(substances));
+            return batch.log().substances() == substances
+                    ? this
+                    : new Kept(version, planned, batch.readWith(substances));
         }
 
         Kept at(int other) {
@@ -61,7 +67,11 @@ class BatchStore {
 
     /** Keeps it unless a later version is known. */
     void keep(Kept kept) {
-        known.asMap().merge(kept.batch().id().value(), kept, (before, now) -> before.version() > now.version() ? before : now);
+        known.asMap()
+                .merge(
+                        kept.batch().id().value(),
+                        kept,
+                        (before, now) -> before.version() > now.version() ? before : now);
     }
 
     /** It is gone, or not what it was: whatever version is known of it counts no more. */

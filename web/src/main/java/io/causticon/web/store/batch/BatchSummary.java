@@ -12,7 +12,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A batch as lists and the rack show it. It follows from plan and log and is kept beside them, so that a list reads no logs.
+ * A batch as lists and the rack show it. It follows from plan and log and is kept beside them, so that a list reads no
+ * logs.
  *
  * @param problem why it cannot be worked with; empty for one that can, and the rest says nothing where it is not
  * @param state the one word for it

@@ -16,6 +16,8 @@ final class ClientKey {
         if (sent == null || sent.isBlank()) {
             return UUID.randomUUID().toString();
         }
-        return sent.length() <= LONGEST ? sent : UUID.nameUUIDFromBytes(sent.getBytes(StandardCharsets.UTF_8)).toString();
+        return sent.length() <= LONGEST
+                ? sent
+                : UUID.nameUUIDFromBytes(sent.getBytes(StandardCharsets.UTF_8)).toString();
     }
 }

@@ -27,8 +27,9 @@ import tools.jackson.databind.jsontype.NamedType;
 import tools.jackson.databind.module.SimpleModule;
 
 /**
- * Writes entries of the log for keeping and reads them again. Under which name and in which version a kind is kept stands in its descriptor;
- * what an older program kept is read, what a newer one kept is a line that cannot be understood here.
+ * Writes entries of the log for keeping and reads them again. Under which name and in which version a kind is kept
+ * stands in its descriptor; what an older program kept is read, what a newer one kept is a line that cannot be
+ * understood here.
  */
 @Component
 public class EntryCodec {
@@ -50,7 +51,9 @@ public class EntryCodec {
     private static JsonMapper mapper() {
         JsonMapper.Builder builder = JsonMapper.builder()
                 .addMixIn(Entry.class, Kinds.class)
-                .addModule(new SimpleModule("names").addSerializer(Named.class, new WriteNamed()).addDeserializer(Named.class, new ReadNamed()))
+                .addModule(new SimpleModule("names")
+                        .addSerializer(Named.class, new WriteNamed())
+                        .addDeserializer(Named.class, new ReadNamed()))
                 .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
                         .withIsGetterVisibility(Visibility.NONE)
                         .withFieldVisibility(Visibility.ANY));
@@ -82,7 +85,9 @@ public class EntryCodec {
         return entry;
     }
 
-    /** A revision is never changed, so what it says is read once and remembered. Whatever stands there, it is an entry. */
+    /**
+     * A revision is never changed, so what it says is read once and remembered. Whatever stands there, it is an entry.
+     */
     public Entry read(String kept) {
         return recent.get(kept, this::entry);
     }

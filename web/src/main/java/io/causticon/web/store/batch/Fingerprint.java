@@ -10,8 +10,9 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * What a judgement hangs on beside the log: what the program knows, what the workshop learned, and what each vessel weighs that the log names. When one
- * of these moves the batch is judged again, and nothing else has to be read to know that.
+ * What a judgement hangs on beside the log: what the program knows, what the workshop learned, and what each vessel
+ * weighs that the log names. When one of these moves the batch is judged again, and nothing else has to be read to know
+ * that.
  *
  * @param program version of the core
  * @param experience what the workshop learned
@@ -49,7 +50,12 @@ record Fingerprint(String program, String experience, Map<Named, String> vessels
     /** As a row keeps it. */
     String written() {
         StringBuilder written = new StringBuilder(program).append(LINE).append(experience);
-        vessels.forEach((vessel, mass) -> written.append(LINE).append(vessel.id() == null ? "" : vessel.id()).append(FIELD).append(mass).append(FIELD).append(vessel.name()));
+        vessels.forEach((vessel, mass) -> written.append(LINE)
+                .append(vessel.id() == null ? "" : vessel.id())
+                .append(FIELD)
+                .append(mass)
+                .append(FIELD)
+                .append(vessel.name()));
         return written.toString();
     }
 
@@ -83,7 +89,9 @@ record Fingerprint(String program, String experience, Map<Named, String> vessels
                 String now = mass(known, vessel);
                 if (!now.equals(fields[1])) {
                     moved.add(new Moved(
-                            now.isEmpty() ? "nobody knows any more what " + fields[2] + " weighs" : fields[2] + " is known to weigh " + Math.round(Double.parseDouble(now)) + " g",
+                            now.isEmpty()
+                                    ? "nobody knows any more what " + fields[2] + " weighs"
+                                    : fields[2] + " is known to weigh " + Math.round(Double.parseDouble(now)) + " g",
                             true));
                 }
             }

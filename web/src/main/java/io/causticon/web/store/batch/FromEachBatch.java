@@ -19,8 +19,9 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Function;
 
 /**
- * Something small that each batch tells, read from its log once and again when that has changed. A few are read when somebody asks; many, as
- * at the first question in a workshop of years, are read in the background, and until then what is known is what was read.
+ * Something small that each batch tells, read from its log once and again when that has changed. A few are read when
+ * somebody asks; many, as at the first question in a workshop of years, are read in the background, and until then what
+ * is known is what was read.
  *
  * @param <T> what a batch tells; equal when it tells the same
  */
@@ -108,7 +109,9 @@ public final class FromEachBatch<T> {
         for (BatchId id : new ArrayList<>(unread)) {
             // Taken away before it is read: what is logged meanwhile marks it again.
             changed.remove(id);
-            Optional<T> now = Guard.of("Batch " + id, () -> batches.glance(id)).flatMap(b -> Guard.of(b.code(), () -> teaches(b) ? read.apply(b) : Optional.<T>empty()).flatMap(t -> t));
+            Optional<T> now = Guard.of("Batch " + id, () -> batches.glance(id))
+                    .flatMap(b -> Guard.of(b.code(), () -> teaches(b) ? read.apply(b) : Optional.<T>empty())
+                            .flatMap(t -> t));
             Optional<T> before = told.put(id, now);
             differs |= before == null ? now.isPresent() : !before.equals(now);
         }

@@ -18,9 +18,9 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
 /**
- * Judges batches again when what they are judged by moves without a line of their own: a vessel is weighed on the shelf, a case is settled, the program
- * is renewed. Which batches that concerns follows from the fingerprint of each, so nothing that was not finished before a stop is ever lost: the next
- * look finds it again.
+ * Judges batches again when what they are judged by moves without a line of their own: a vessel is weighed on the
+ * shelf, a case is settled, the program is renewed. Which batches that concerns follows from the fingerprint of each,
+ * so nothing that was not finished before a stop is ever lost: the next look finds it again.
  */
 @Service
 public class JudgedAgain implements FollowsLogs, DisposableBean {
@@ -30,12 +30,16 @@ public class JudgedAgain implements FollowsLogs, DisposableBean {
     /** What comes in one go, as an import does, is looked through once. */
     private static final long WAIT_MILLIS = 300;
 
-    /** What a workshop learns from looks that found nothing moves with nearly every line and hardly ever decides: it is caught up with so often. */
+    /**
+     * What a workshop learns from looks that found nothing moves with nearly every line and hardly ever decides: it is
+     * caught up with so often.
+     */
     private static final long EVERY_MINUTES = 30;
 
     private final Summaries summaries;
     private final BatchService batches;
-    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("judges-again"));
+    private final ScheduledExecutorService background =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("judges-again"));
     private @Nullable ScheduledFuture<?> waiting;
 
     /** Whether something moved since the list of those that are to be judged was made. */
@@ -62,7 +66,8 @@ public class JudgedAgain implements FollowsLogs, DisposableBean {
     /** A case that was settled, or whose conclusion was taken back, teaches. */
     @Override
     public void logged(BatchId batch) {
-        if (Guard.of("Batch " + batch, () -> batches.get(batch).log().everSaid(Entry.Concluded.class)).orElse(false)) {
+        if (Guard.of("Batch " + batch, () -> batches.get(batch).log().everSaid(Entry.Concluded.class))
+                .orElse(false)) {
             look();
         }
     }

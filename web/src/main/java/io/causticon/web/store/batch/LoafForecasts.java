@@ -43,7 +43,10 @@ public class LoafForecasts {
             List<BatchLog.Timed<Entry.TemperatureRead>> core,
             LoafExpectation expected) {}
 
-    /** By all that is known: the model, what earlier batches told of the mould and the recipe, and what was read in this one. Empty before the pour and for cavities. */
+    /**
+     * By all that is known: the model, what earlier batches told of the mould and the recipe, and what was read in this
+     * one. Empty before the pour and for cavities.
+     */
     public Optional<LoafEnsemble> of(Batch batch, Temperature usualRoom) {
         return of(batch, usualRoom, Readings.COUNT);
     }
@@ -68,7 +71,18 @@ public class LoafForecasts {
         List<BatchLog.Timed<Entry.TemperatureRead>> core = counted ? facts.readings(MeasurementPoint.CORE) : List.of();
         LoafExpectation expected = others.of(batch.plan().mould(), batch.plan().formula());
         Key key = new Key(
-                batch.id(), facts.pouredAt(), facts.roomAtTheSet(), facts.stageWhenPoured(), usualRoom, facts.kept().toList(), core, expected);
-        return known.get(key, k -> counted ? LoafForecast.poured(facts, usualRoom, others) : LoafForecast.atThePour(facts, usualRoom, others));
+                batch.id(),
+                facts.pouredAt(),
+                facts.roomAtTheSet(),
+                facts.stageWhenPoured(),
+                usualRoom,
+                facts.kept().toList(),
+                core,
+                expected);
+        return known.get(
+                key,
+                k -> counted
+                        ? LoafForecast.poured(facts, usualRoom, others)
+                        : LoafForecast.atThePour(facts, usualRoom, others));
     }
 }

@@ -10,13 +10,15 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** What the cores logged in the workshop's batches tell of its moulds and recipes. A batch is read again when its log has changed. */
+/**
+ * What the cores logged in the workshop's batches tell of its moulds and recipes. A batch is read again when its log
+ * has changed.
+ */
 @Component
 public class LoafMemory implements FollowsLogs {
 
     /** Towels and moulds wear; and each batch takes some tens of milliseconds to read. */
     private static final Duration REMEMBERED = Duration.ofDays(400);
-
 
     private final FromEachBatch<LoafKnowledge.Told> told;
     private volatile Known last = new Known(Map.of(), LoafKnowledge.NONE);
@@ -27,9 +29,12 @@ public class LoafMemory implements FollowsLogs {
     private record Known(Map<BatchId, LoafKnowledge.Told> from, LoafKnowledge all) {}
 
     LoafMemory(BatchService batches, Clock clock) {
-        this.told = new FromEachBatch<>("reads-loaves", batches, b -> b.log().begun().isBefore(clock.instant().minus(REMEMBERED))
-                ? Optional.empty()
-                : LoafForecast.told(b.facts(clock.instant()), room));
+        this.told = new FromEachBatch<>(
+                "reads-loaves",
+                batches,
+                b -> b.log().begun().isBefore(clock.instant().minus(REMEMBERED))
+                        ? Optional.empty()
+                        : LoafForecast.told(b.facts(clock.instant()), room));
     }
 
     /** Of all batches. */
@@ -56,7 +61,10 @@ public class LoafMemory implements FollowsLogs {
         Known known = now(usualRoom);
         Map<BatchId, LoafKnowledge.Told> from = known.from();
         return from.containsKey(batch)
-                ? new LoafKnowledge(from.entrySet().stream().filter(t -> !t.getKey().equals(batch)).map(Map.Entry::getValue).toList())
+                ? new LoafKnowledge(from.entrySet().stream()
+                        .filter(t -> !t.getKey().equals(batch))
+                        .map(Map.Entry::getValue)
+                        .toList())
                 : known.all();
     }
 

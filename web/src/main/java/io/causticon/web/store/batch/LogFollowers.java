@@ -20,9 +20,10 @@ class LogFollowers {
 
     void tell(BatchId batch) {
         // The line is on disk: a follower that fails must not make it look as if it were not.
-        all.get().forEach(f -> Guard.of(f.getClass().getSimpleName(), () -> {
-            f.logged(batch);
-            return true;
-        }));
+        all.get()
+                .forEach(f -> Guard.of(f.getClass().getSimpleName(), () -> {
+                    f.logged(batch);
+                    return true;
+                }));
     }
 }

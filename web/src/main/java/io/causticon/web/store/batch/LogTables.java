@@ -8,8 +8,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * The three tables that each tap writes to, by plain statements within the transaction that is open: a maker waits for every tap, and keeping
- * track of entities took nearly as long as the database itself. Whatever is read more rarely goes through the repositories.
+ * The three tables that each tap writes to, by plain statements within the transaction that is open: a maker waits for
+ * every tap, and keeping track of entities took nearly as long as the database itself. Whatever is read more rarely
+ * goes through the repositories.
  */
 @Component
 class LogTables {
@@ -30,17 +31,23 @@ class LogTables {
 
     /** How much was written to the log of a batch; empty if there is no such batch. */
     OptionalInt version(UUID batch) {
-        return jdbc.query("select log_version from batch where id = ?", found -> found.next() ? OptionalInt.of(found.getInt(1)) : OptionalInt.empty(), batch);
+        return jdbc.query(
+                "select log_version from batch where id = ?",
+                found -> found.next() ? OptionalInt.of(found.getInt(1)) : OptionalInt.empty(),
+                batch);
     }
 
     /**
-     * Counts what is about to be written to the log of a batch. Whoever does so too waits until this transaction has ended.
+     * Counts what is about to be written to the log of a batch. Whoever does so too waits until this transaction has
+     * ended.
      *
      * @return how much was written with it; empty if there is no such batch
      */
     OptionalInt moveOn(UUID batch) {
         // First the change, then the question: a "select for update" is parsed anew each time.
-        return jdbc.update("update batch set log_version = log_version + 1 where id = ?", batch) == 0 ? OptionalInt.empty() : version(batch);
+        return jdbc.update("update batch set log_version = log_version + 1 where id = ?", batch) == 0
+                ? OptionalInt.empty()
+                : version(batch);
     }
 
     /**
@@ -49,7 +56,8 @@ class LogTables {
      * @return whether that much it was; otherwise nothing was counted
      */
     boolean moveOn(UUID batch, int from) {
-        return jdbc.update("update batch set log_version = ? where id = ? and log_version = ?", from + 1, batch, from) == 1;
+        return jdbc.update("update batch set log_version = ? where id = ? and log_version = ?", from + 1, batch, from)
+                == 1;
     }
 
     /** @throws org.springframework.dao.DataIntegrityViolationException if a line or its key is there already */

@@ -38,11 +38,15 @@ public class Logbook {
     private static final Duration LONGEST_WAIT = Duration.ofDays(31);
 
     /** Words that mean nothing else, and may be kept as such. */
-    private static final Set<ProblemKey> UNKNOWN = Set.of(ProblemKey.NOT_UNDERSTOOD, ProblemKey.NOT_UNDERSTOOD_MAYBE, ProblemKey.UNKNOWN_FINDING);
+    private static final Set<ProblemKey> UNKNOWN =
+            Set.of(ProblemKey.NOT_UNDERSTOOD, ProblemKey.NOT_UNDERSTOOD_MAYBE, ProblemKey.UNKNOWN_FINDING);
 
     /** Words that may tell of a finding. */
-    private static final Set<ProblemKey> ASKED_ABOUT =
-            Set.of(ProblemKey.NOT_UNDERSTOOD, ProblemKey.NOT_UNDERSTOOD_MAYBE, ProblemKey.UNKNOWN_FINDING, ProblemKey.SPEAKS_OF_BURNING);
+    private static final Set<ProblemKey> ASKED_ABOUT = Set.of(
+            ProblemKey.NOT_UNDERSTOOD,
+            ProblemKey.NOT_UNDERSTOOD_MAYBE,
+            ProblemKey.UNKNOWN_FINDING,
+            ProblemKey.SPEAKS_OF_BURNING);
 
     private final BatchService batches;
     private final Belongings workshop;
@@ -78,13 +82,18 @@ public class Logbook {
             return new Understood(List.of(), "", problem(reading.problems(), maker), maybe(reading.problems(), text));
         }
         return new Understood(
-                reading.entries().stream().map(e -> EntryWords.of(e, batches.get(id).names(), maker.formats())).toList(),
+                reading.entries().stream()
+                        .map(e -> EntryWords.of(e, batches.get(id).names(), maker.formats()))
+                        .toList(),
                 reading.at().map(maker.formats()::moment).orElse(""),
                 "",
                 List.of());
     }
 
-    /** What is offered when a line was not understood: findings that it may tell of, and at last mere words; nothing where that is not the matter. */
+    /**
+     * What is offered when a line was not understood: findings that it may tell of, and at last mere words; nothing
+     * where that is not the matter.
+     */
     public static List<Suggestion> maybe(List<Problem> problems, String text) {
         if (problems.isEmpty() || !problems.stream().allMatch(p -> ASKED_ABOUT.contains(p.key()))) {
             return List.of();
@@ -113,7 +122,13 @@ public class Logbook {
      * @param batter what a thermometer in the batter shows now
      */
     public void log(
-            BatchId id, String text, String byHand, Duration late, Maker maker, String clientKey, Supplier<Optional<Temperature>> batter) {
+            BatchId id,
+            String text,
+            String byHand,
+            Duration late,
+            Maker maker,
+            String clientKey,
+            Supplier<Optional<Temperature>> batter) {
         log(id, understand(batches.get(id), text, byHand, late, maker), late, maker, clientKey, batter);
     }
 
@@ -122,7 +137,13 @@ public class Logbook {
      *
      * @return the batch as it stands with it
      */
-    public Batch log(BatchId id, Reading reading, Duration late, Maker maker, String clientKey, Supplier<Optional<Temperature>> batter) {
+    public Batch log(
+            BatchId id,
+            Reading reading,
+            Duration late,
+            Maker maker,
+            String clientKey,
+            Supplier<Optional<Temperature>> batter) {
         if (!reading.problems().isEmpty()) {
             throw new ProblemsException(reading.problems());
         }
@@ -130,7 +151,14 @@ public class Logbook {
         if (reading.at().isEmpty() && lines.stream().anyMatch(Entry.StageReached.class::isInstance)) {
             batter.get().ifPresent(t -> lines.add(new Entry.TemperatureRead(MeasurementPoint.BATTER, t)));
         }
-        return batches.log(id, lines, reading.at().orElseGet(() -> ago(id, late)), maker.displayName(), clientKey, answers(late)).batch();
+        return batches.log(
+                        id,
+                        lines,
+                        reading.at().orElseGet(() -> ago(id, late)),
+                        maker.displayName(),
+                        clientKey,
+                        answers(late))
+                .batch();
     }
 
     /** Logs one entry that was chosen, at once. */
@@ -146,7 +174,9 @@ public class Logbook {
     /** Logs entries of one moment that were chosen, not typed. */
     public void log(BatchId id, List<Entry> entries, String byHand, Duration late, Maker maker, String clientKey) {
         Batch batch = batches.get(id);
-        Instant at = byHand.isBlank() ? ago(id, late) : moment(batch, byHand, clock.instant().minus(bounded(late)), maker);
+        Instant at = byHand.isBlank()
+                ? ago(id, late)
+                : moment(batch, byHand, clock.instant().minus(bounded(late)), maker);
         batches.log(id, withWhatTheyTold(entries), at, maker.displayName(), clientKey, answers(late));
     }
 
@@ -160,7 +190,10 @@ public class Logbook {
         return lines;
     }
 
-    /** What waited in a browser has happened already, and nobody may be there any more: it is kept, and asked about on the batch's page. */
+    /**
+     * What waited in a browser has happened already, and nobody may be there any more: it is kept, and asked about on
+     * the batch's page.
+     */
     private static Answers answers(Duration late) {
         return bounded(late).isZero() ? Answers.ofTheForm() : Answers.LATER;
     }
@@ -182,11 +215,14 @@ public class Logbook {
 
     /** What to say beside each field of a form. */
     public Map<String, String> byField(List<Problem> problems, Maker maker) {
-        return problems.stream().collect(Collectors.toMap(Problem::field, p -> problem(List.of(p), maker), (one, other) -> one + " " + other));
+        return problems.stream()
+                .collect(Collectors.toMap(
+                        Problem::field, p -> problem(List.of(p), maker), (one, other) -> one + " " + other));
     }
 
     public String problem(List<Problem> problems, Maker maker) {
-        return String.join(" ", problems.stream().map(p -> words.of(p, maker.formats())).toList());
+        return String.join(
+                " ", problems.stream().map(p -> words.of(p, maker.formats())).toList());
     }
 
     /** Reads a line for an amendment: exactly one entry. */
@@ -232,7 +268,10 @@ public class Logbook {
                 Findings.vocabulary(),
                 workshop.knownVessels(),
                 batch.log().substances(),
-                batch.log().of(Entry.PortionTaken.class).map(p -> p.entry().portion()).toList());
+                batch.log()
+                        .of(Entry.PortionTaken.class)
+                        .map(p -> p.entry().portion())
+                        .toList());
     }
 
     /** An entry as its maker would type it. */

@@ -16,8 +16,8 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.stereotype.Component;
 
 /**
- * What the workshop's poured batches tell of working times and of ingredients. A batch is read again when its log has changed; the batch on
- * the bench does not count before its pour.
+ * What the workshop's poured batches tell of working times and of ingredients. A batch is read again when its log has
+ * changed; the batch on the bench does not count before its pour.
  */
 @Component
 public class MixMemory implements FollowsLogs {
@@ -61,13 +61,15 @@ public class MixMemory implements FollowsLogs {
         if (now.size() <= FEW) {
             learn(now);
         } else if (learning.compareAndSet(false, true)) {
-            DaemonThreads.named("learns-mixes").newThread(() -> {
-                try {
-                    learn(now);
-                } finally {
-                    learning.set(false);
-                }
-            }).start();
+            DaemonThreads.named("learns-mixes")
+                    .newThread(() -> {
+                        try {
+                            learn(now);
+                        } finally {
+                            learning.set(false);
+                        }
+                    })
+                    .start();
         }
         return learned.known();
     }
@@ -83,16 +85,25 @@ public class MixMemory implements FollowsLogs {
         }
         BatchFacts facts = batch.facts(clock.instant());
         return Optional.of(new Told(
-                IngredientMemory.Made.of(batch.name(), facts), batch.log().begun(), MixRecord.of(facts, clock.instant())));
+                IngredientMemory.Made.of(batch.name(), facts),
+                batch.log().begun(),
+                MixRecord.of(facts, clock.instant())));
     }
 
     private synchronized void learn(Map<BatchId, Told> from) {
         if (learned.from() == from) {
             return;
         }
-        List<Told> youngestFirst = from.values().stream().sorted(Comparator.comparing(Told::begun).reversed()).toList();
+        List<Told> youngestFirst = from.values().stream()
+                .sorted(Comparator.comparing(Told::begun).reversed())
+                .toList();
         TraceKnowledge trace = TraceKnowledge.learned(
                 youngestFirst.stream().flatMap(t -> t.mix().stream()).toList());
-        learned = new Learned(from, new Known(trace, IngredientMemory.of(youngestFirst.stream().map(Told::made).toList(), trace)));
+        learned = new Learned(
+                from,
+                new Known(
+                        trace,
+                        IngredientMemory.of(
+                                youngestFirst.stream().map(Told::made).toList(), trace)));
     }
 }

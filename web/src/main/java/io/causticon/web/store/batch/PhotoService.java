@@ -35,7 +35,10 @@ public class PhotoService {
     /** A small file can claim a huge picture; more pixels than nearly any telephone takes are refused unread. */
     private static final long MOST_PIXELS = 50_000_000;
 
-    /** So many times as large as it is kept, and no larger, it is unpacked: rows and columns in between are left out while it is read. */
+    /**
+     * So many times as large as it is kept, and no larger, it is unpacked: rows and columns in between are left out
+     * while it is read.
+     */
     private static final int FINER = 2;
 
     /** What a picture is read from; other kinds take libraries that are seldom used and seldom looked at. */
@@ -73,7 +76,10 @@ public class PhotoService {
         return row.id.toString();
     }
 
-    /** Whether this is a picture such as this service writes: a JPEG of a size that it keeps. Its pixels are not unpacked. */
+    /**
+     * Whether this is a picture such as this service writes: a JPEG of a size that it keeps. Its pixels are not
+     * unpacked.
+     */
     static boolean isKept(byte[] file) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
@@ -83,7 +89,9 @@ public class PhotoService {
             ImageReader reader = readers.next();
             try {
                 reader.setInput(in, true, true);
-                return reader.getFormatName().equalsIgnoreCase("jpeg") && reader.getWidth(0) <= LARGEST_SIDE && reader.getHeight(0) <= LARGEST_SIDE;
+                return reader.getFormatName().equalsIgnoreCase("jpeg")
+                        && reader.getWidth(0) <= LARGEST_SIDE
+                        && reader.getHeight(0) <= LARGEST_SIDE;
             } finally {
                 reader.dispose();
             }
@@ -99,7 +107,9 @@ public class PhotoService {
             return read(fileName, file);
         } catch (RuntimeException e) {
             // The readers of the platform meet broken files with whatever exception they come to.
-            throw e instanceof ProblemsException known ? known : ProblemsException.of("photo", ProblemKey.NOT_A_PICTURE, fileName);
+            throw e instanceof ProblemsException known
+                    ? known
+                    : ProblemsException.of("photo", ProblemKey.NOT_A_PICTURE, fileName);
         } finally {
             unpacking.release();
         }
@@ -108,8 +118,11 @@ public class PhotoService {
     @Transactional(readOnly = true)
     public byte[] image(UUID id, boolean thumbnail) {
         // The large one is not fetched where the small one is wanted.
-        String picture = thumbnail ? "select thumbnail from photo where id = ?" : "select image from photo where id = ?";
-        return jdbc.query(picture, (row, i) -> row.getBytes(1), id).stream().findFirst().orElseThrow(() -> new NotFoundException("photo " + id));
+        String picture =
+                thumbnail ? "select thumbnail from photo where id = ?" : "select image from photo where id = ?";
+        return jdbc.query(picture, (row, i) -> row.getBytes(1), id).stream()
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("photo " + id));
     }
 
     /** Reads its size first, then as few of its pixels as are needed, and turns it upright. */
@@ -127,7 +140,8 @@ public class PhotoService {
                     throw ProblemsException.of("photo", ProblemKey.NOT_A_PICTURE, fileName);
                 }
                 if (pixels > MOST_PIXELS) {
-                    throw ProblemsException.of("photo", ProblemKey.TOO_MANY_PIXELS, pixels / 1_000_000, MOST_PIXELS / 1_000_000);
+                    throw ProblemsException.of(
+                            "photo", ProblemKey.TOO_MANY_PIXELS, pixels / 1_000_000, MOST_PIXELS / 1_000_000);
                 }
                 ImageReadParam sparse = reader.getDefaultReadParam();
                 int every = Math.max(1, Math.max(reader.getWidth(0), reader.getHeight(0)) / (FINER * LARGEST_SIDE));
@@ -140,7 +154,8 @@ public class PhotoService {
     }
 
     private static BufferedImage upright(BufferedImage image, byte[] file) throws IOException {
-        BufferedImage small = Thumbnails.of(image).size(LARGEST_SIDE, LARGEST_SIDE).asBufferedImage();
+        BufferedImage small =
+                Thumbnails.of(image).size(LARGEST_SIDE, LARGEST_SIDE).asBufferedImage();
         Orientation orientation = orientation(file);
         return orientation == null || orientation == Orientation.TOP_LEFT
                 ? small
@@ -165,7 +180,11 @@ public class PhotoService {
 
     private static byte[] jpeg(BufferedImage image, int side) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        Thumbnails.of(image).size(side, side).outputFormat("jpg").outputQuality(0.85).toOutputStream(out);
+        Thumbnails.of(image)
+                .size(side, side)
+                .outputFormat("jpg")
+                .outputQuality(0.85)
+                .toOutputStream(out);
         return out.toByteArray();
     }
 }

@@ -15,8 +15,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Statements that write the rows of a mapped table, and what to fill in. The columns follow from the fields of its row, as in the mapping: nobody
- * writes them down a second time.
+ * Statements that write the rows of a mapped table, and what to fill in. The columns follow from the fields of its row,
+ * as in the mapping: nobody writes them down a second time.
  *
  * @param <R> its row
  */
@@ -27,15 +27,20 @@ final class PlainTable<R> {
     private final String update;
 
     PlainTable(Class<R> row) {
-        List<Field> all = Arrays.stream(row.getDeclaredFields()).filter(f -> !Modifier.isStatic(f.getModifiers())).toList();
+        List<Field> all = Arrays.stream(row.getDeclaredFields())
+                .filter(f -> !Modifier.isStatic(f.getModifiers()))
+                .toList();
         // The key comes first.
-        this.fields = Stream.concat(all.stream().filter(PlainTable::isKey), all.stream().filter(f -> !isKey(f))).toList();
+        this.fields = Stream.concat(
+                        all.stream().filter(PlainTable::isKey), all.stream().filter(f -> !isKey(f)))
+                .toList();
         fields.forEach(f -> f.setAccessible(true));
         String table = row.getAnnotation(Table.class).name();
         List<String> columns = fields.stream().map(f -> column(f.getName())).toList();
         this.insert = "insert into " + table + " (" + String.join(", ", columns) + ") values ("
                 + String.join(", ", Collections.nCopies(columns.size(), "?")) + ")";
-        this.update = "update " + table + " set " + columns.stream().skip(1).map(c -> c + " = ?").collect(Collectors.joining(", ")) + " where "
+        this.update = "update " + table + " set "
+                + columns.stream().skip(1).map(c -> c + " = ?").collect(Collectors.joining(", ")) + " where "
                 + columns.get(0) + " = ?";
     }
 
@@ -58,7 +63,8 @@ final class PlainTable<R> {
         return update;
     }
 
-    @Nullable Object[] values(R row) {
+    @Nullable
+    Object[] values(R row) {
         @Nullable Object[] values = new Object[fields.size()];
         for (int i = 0; i < values.length; i++) {
             try {

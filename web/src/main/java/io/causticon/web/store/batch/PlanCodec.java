@@ -43,8 +43,8 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Writes plans for keeping and reads them again. Amounts are in base units: g, fraction, C, mm. Substances of the tables are kept by id,
- * those of the workshop's own whole: a plan stays readable when they are put away.
+ * Writes plans for keeping and reads them again. Amounts are in base units: g, fraction, C, mm. Substances of the
+ * tables are kept by id, those of the workshop's own whole: a plan stays readable when they are put away.
  */
 @Component
 public class PlanCodec {
@@ -63,11 +63,20 @@ public class PlanCodec {
             String name, @Nullable Double cap, Set<String> behaviour, Set<String> allergens, String note) {}
 
     private record FatKept(
-            String id, double grams, @Nullable String lot, @Nullable Double certified, @Nullable OwnFat own, @Nullable Boolean afterCook) {}
+            String id,
+            double grams,
+            @Nullable String lot,
+            @Nullable Double certified,
+            @Nullable OwnFat own,
+            @Nullable Boolean afterCook) {}
 
     /** {@code frozen} is how plans before the states told it. */
     private record LiquidKept(
-            String id, double share, @Nullable Boolean frozen, @Nullable AdditionStage joins, @Nullable LiquidState state) {
+            String id,
+            double share,
+            @Nullable Boolean frozen,
+            @Nullable AdditionStage joins,
+            @Nullable LiquidState state) {
 
         LiquidState inState() {
             if (state != null) {
@@ -85,7 +94,12 @@ public class PlanCodec {
             @Nullable AdditionStage joins,
             @Nullable OwnFragrance own) {}
 
-    private record ExtraKept(String id, Dose.Way way, double value, @Nullable OwnFragrance own, @Nullable AdditionStage joins) {}
+    private record ExtraKept(
+            String id,
+            Dose.Way way,
+            double value,
+            @Nullable OwnFragrance own,
+            @Nullable AdditionStage joins) {}
 
     private record PortionKept(
             String name,
@@ -266,10 +280,12 @@ public class PlanCodec {
                 p.top() == null ? null : p.top().points(),
                 p.share().fraction(),
                 p.additives().stream()
-                        .map(a -> new ExtraKept(a.additive().id(), a.dose().way(), a.dose().value(), own(a.additive()), a.joins()))
+                        .map(a -> new ExtraKept(
+                                a.additive().id(), a.dose().way(), a.dose().value(), own(a.additive()), a.joins()))
                         .toList(),
                 p.liquids().stream()
-                        .map(l -> new ExtraKept(l.liquid().id(), l.dose().way(), l.dose().value(), null, null))
+                        .map(l -> new ExtraKept(
+                                l.liquid().id(), l.dose().way(), l.dose().value(), null, null))
                         .toList());
     }
 
@@ -277,7 +293,8 @@ public class PlanCodec {
         ObjectNode tree = (ObjectNode) mapper.readTree(kept);
         JsonNode version = tree.remove(VERSION);
         if (version != null && (!version.isInt() || version.intValue() > NEWEST)) {
-            throw new UnknownField("was written by a newer program, version " + version + ", and here " + NEWEST + " is the newest");
+            throw new UnknownField(
+                    "was written by a newer program, version " + version + ", and here " + NEWEST + " is the newest");
         }
         Settings said = settings.take(tree);
         Kept k = known(tree);
@@ -298,7 +315,8 @@ public class PlanCodec {
                                 p.joins() == null ? AdditionStage.LYE : p.joins()))
                         .toList(),
                 k.additives().stream().map(PlanCodec::additive).toList(),
-                // Kept beside what followed from them, which is not worked out anew: a batch stays what it was made from.
+                // Kept beside what followed from them, which is not worked out anew: a batch stays what it was made
+                // from.
                 new FixedAmounts(mass(k.lyeGrams()), mass(k.liquidGrams())));
         return new BatchPlan(
                 k.name(),
@@ -379,7 +397,10 @@ public class PlanCodec {
                 : TABLES.fat(own.likeId())
                         .ownLikeness(p.id(), own.name(), own.saponification(), own.iodine(), own.animal());
         return new FatPortion(
-                p.certified() == null ? fat : fat.certified(p.certified()), Mass.grams(p.grams()), p.lot(), Boolean.TRUE.equals(p.afterCook()));
+                p.certified() == null ? fat : fat.certified(p.certified()),
+                Mass.grams(p.grams()),
+                p.lot(),
+                Boolean.TRUE.equals(p.afterCook()));
     }
 
     private static AdditivePortion additive(AdditiveKept p) {
@@ -418,7 +439,10 @@ public class PlanCodec {
                 p.top() == null ? null : new Line(p.top()),
                 Share.fraction(p.share()),
                 p.additives().stream()
-                        .map(a -> new Portion.OwnAdditive(additive(a.id(), a.own()), new Dose(a.way(), a.value()), a.joins() == null ? AdditionStage.TRACE : a.joins()))
+                        .map(a -> new Portion.OwnAdditive(
+                                additive(a.id(), a.own()),
+                                new Dose(a.way(), a.value()),
+                                a.joins() == null ? AdditionStage.TRACE : a.joins()))
                         .toList(),
                 p.liquids().stream()
                         .map(l -> new Portion.OwnLiquid(TABLES.liquid(l.id()), new Dose(l.way(), l.value())))

@@ -15,8 +15,8 @@ import java.util.zip.CRC32;
 import java.util.zip.ZipFile;
 
 /**
- * Names what the program knows and how it judges: worked out from the core itself, so that nobody has to remember to change it. The same for the same
- * classes and tables, whenever they were built.
+ * Names what the program knows and how it judges: worked out from the core itself, so that nobody has to remember to
+ * change it. The same for the same classes and tables, whenever they were built.
  */
 final class ProgramVersion {
 
@@ -30,7 +30,11 @@ final class ProgramVersion {
 
     private static String worked() {
         try {
-            Path core = Path.of(Assessment.class.getProtectionDomain().getCodeSource().getLocation().toURI());
+            Path core = Path.of(Assessment.class
+                    .getProtectionDomain()
+                    .getCodeSource()
+                    .getLocation()
+                    .toURI());
             CRC32 sum = new CRC32();
             for (String part : Files.isDirectory(core) ? ofFolder(core) : ofArchive(core)) {
                 sum.update(part.getBytes(StandardCharsets.UTF_8));
@@ -45,7 +49,11 @@ final class ProgramVersion {
 
     private static List<String> ofArchive(Path core) throws IOException {
         try (ZipFile zip = new ZipFile(core.toFile())) {
-            return zip.stream().filter(e -> isPart(e.getName())).map(e -> e.getName() + " " + e.getCrc()).sorted().toList();
+            return zip.stream()
+                    .filter(e -> isPart(e.getName()))
+                    .map(e -> e.getName() + " " + e.getCrc())
+                    .sorted()
+                    .toList();
         }
     }
 

@@ -34,7 +34,8 @@ class RevisionRow extends NewRow<UUID> {
     /** What whoever wrote it was asked about, and said that it is so, by {@link Answers}. */
     String answered = "";
 
-    @Nullable String clientKey;
+    @Nullable
+    String clientKey;
 
     @Override
     public UUID getId() {

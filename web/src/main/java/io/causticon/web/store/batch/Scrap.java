@@ -20,4 +20,13 @@ import java.util.Optional;
  * @param mainFat id of the fat that it is mostly made of, where there is no batch that would tell; else empty
  */
 public record Scrap(
-        String id, Optional<BatchId> batch, String code, String name, String colour, Mass kept, Mass left, Instant keptAt, Estimate superfat, String mainFat) {}
+        String id,
+        Optional<BatchId> batch,
+        String code,
+        String name,
+        String colour,
+        Mass kept,
+        Mass left,
+        Instant keptAt,
+        Estimate superfat,
+        String mainFat) {}

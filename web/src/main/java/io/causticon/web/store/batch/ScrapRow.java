@@ -16,7 +16,9 @@ class ScrapRow extends NewRow<String> {
     @Id
     String id = "";
 
-    @Nullable UUID batchId;
+    @Nullable
+    UUID batchId;
+
     String code = "";
     String name = "";
     String colour = "";

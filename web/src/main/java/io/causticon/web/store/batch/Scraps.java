@@ -28,8 +28,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Soap that is kept to be melted down, and what became of it. What is of a batch follows from the logs, in the transaction that writes them: what was
- * put aside from the batch that it is of, what was taken from the batch that took it.
+ * Soap that is kept to be melted down, and what became of it. What is of a batch follows from the logs, in the
+ * transaction that writes them: what was put aside from the batch that it is of, what was taken from the batch that
+ * took it.
  */
 @Service
 public class Scraps {
@@ -59,7 +60,8 @@ public class Scraps {
     }
 
     private static String slug(String text) {
-        String slug = text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
+        String slug =
+                text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
         return slug.isEmpty() ? "x" : slug;
     }
 
@@ -118,9 +120,13 @@ public class Scraps {
     private List<Scrap> read(List<ScrapRow> found) {
         Map<String, Double> taken = new HashMap<>();
         if (!found.isEmpty()) {
-            uses.findByScrapIdIn(found.stream().map(r -> r.id).toList()).forEach(u -> taken.merge(u.scrapId, u.grams, Double::sum));
+            uses.findByScrapIdIn(found.stream().map(r -> r.id).toList())
+                    .forEach(u -> taken.merge(u.scrapId, u.grams, Double::sum));
         }
-        return found.stream().filter(Scraps::isSound).map(r -> scrap(r, taken.getOrDefault(r.id, 0.0))).toList();
+        return found.stream()
+                .filter(Scraps::isSound)
+                .map(r -> scrap(r, taken.getOrDefault(r.id, 0.0)))
+                .toList();
     }
 
     private static boolean isSound(ScrapRow r) {
@@ -154,10 +160,13 @@ public class Scraps {
     }
 
     private void followKept(Batch batch, Assessment judged) {
-        Map<String, ScrapRow> known = rows.findByBatchId(batch.id().value()).stream().collect(Collectors.toMap(r -> r.id, r -> r));
+        Map<String, ScrapRow> known =
+                rows.findByBatchId(batch.id().value()).stream().collect(Collectors.toMap(r -> r.id, r -> r));
         known.values().forEach(r -> r.grams = 0);
         BatchFacts facts = batch.facts(clock.instant());
-        Estimate superfat = judged.examined().map(e -> e.worst().superfatToRework()).orElse(facts.asWeighed().superfat());
+        Estimate superfat = judged.examined()
+                .map(e -> e.worst().superfatToRework())
+                .orElse(facts.asWeighed().superfat());
         // Of what was played nothing lies on a shelf.
         Map<String, Mass> kept = batch.purpose() == Purpose.PRACTICE ? Map.of() : facts.scrapsKept();
         kept.forEach((colour, mass) -> {
@@ -169,8 +178,12 @@ public class Scraps {
             row.name = shortened(colour + " of " + batch.name());
             row.colour = colour;
             row.grams += mass.grams();
-            row.keptAt = batch.log().of(Entry.ScrapsKept.class).filter(k -> id(batch.code(), k.entry().colour()).equals(id)).map(k -> k.at())
-                    .max(Instant::compareTo).orElse(batch.log().begun());
+            row.keptAt = batch.log()
+                    .of(Entry.ScrapsKept.class)
+                    .filter(k -> id(batch.code(), k.entry().colour()).equals(id))
+                    .map(k -> k.at())
+                    .max(Instant::compareTo)
+                    .orElse(batch.log().begun());
         });
         known.values().forEach(r -> {
             r.superfat = superfat.value();
@@ -194,7 +207,9 @@ public class Scraps {
             row.name = batch.name();
             row.scrapId = s.id();
             row.source = s.source();
-            row.grams = given ? 0 : weighed.getOrDefault(Weighable.scrap(s.id()), s.mass()).grams();
+            row.grams = given
+                    ? 0
+                    : weighed.getOrDefault(Weighable.scrap(s.id()), s.mass()).grams();
         });
         Collection<ScrapUseRow> all = now.values();
         uses.saveAll(all);

@@ -9,7 +9,10 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes what a plan says in each of its fields into the object that keeps it, and takes it out again; all of it from their descriptions. */
+/**
+ * Writes what a plan says in each of its fields into the object that keeps it, and takes it out again; all of it from
+ * their descriptions.
+ */
 final class SettingsCodec {
 
     private final JsonMapper mapper;
@@ -53,8 +56,14 @@ final class SettingsCodec {
         for (PlanField<?> field : PlanFields.ALL) {
             settings = take(field, from, settings);
         }
-        PlanFields.ALL.stream().map(SettingsCodec::group).distinct().filter(g -> from.path(g).isEmpty() && from.path(g).isObject()).forEach(from::remove);
-        PlanFields.ALL.stream().filter(f -> !f.kept().equals(group(f)) && from.path(group(f)).isNull()).forEach(f -> from.remove(group(f)));
+        PlanFields.ALL.stream()
+                .map(SettingsCodec::group)
+                .distinct()
+                .filter(g -> from.path(g).isEmpty() && from.path(g).isObject())
+                .forEach(from::remove);
+        PlanFields.ALL.stream()
+                .filter(f -> !f.kept().equals(group(f)) && from.path(group(f)).isNull())
+                .forEach(f -> from.remove(group(f)));
         return settings;
     }
 

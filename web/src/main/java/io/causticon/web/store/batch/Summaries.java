@@ -36,8 +36,9 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * What lists and the rack show of all batches, by pages. A row is written with each line of a log, in the same transaction; what the program
- * came to know otherwise since, or what moved with time alone, is renewed in the background.
+ * What lists and the rack show of all batches, by pages. A row is written with each line of a log, in the same
+ * transaction; what the program came to know otherwise since, or what moved with time alone, is renewed in the
+ * background.
  */
 @Service
 public class Summaries implements SmartInitializingSingleton, DisposableBean {
@@ -67,7 +68,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final boolean anew;
-    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("renews-summaries"));
+    private final ScheduledExecutorService background =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("renews-summaries"));
 
     Summaries(
             SummaryRepository rows,
@@ -135,7 +137,10 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
 
         private boolean takes(String life, boolean held) {
             boolean ready = READY_LIFE.equals(life);
-            return abandoned == ABANDONED_LIFE.equals(life) && (readyToo || !ready) && (othersToo || ready) && (calmToo || held);
+            return abandoned == ABANDONED_LIFE.equals(life)
+                    && (readyToo || !ready)
+                    && (othersToo || ready)
+                    && (calmToo || held);
         }
     }
 
@@ -164,7 +169,13 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
             return found(which, asKept(find), new SummaryQueries.Found(id, before), most);
         }
         List<SummaryRow> shown = rows.shown(
-                which.readyToo(), which.othersToo(), which.calmToo(), which.abandoned(), before, id, Limit.of(most + 1));
+                which.readyToo(),
+                which.othersToo(),
+                which.calmToo(),
+                which.abandoned(),
+                before,
+                id,
+                Limit.of(most + 1));
         return page(shown.stream().limit(most).toList(), shown.size() > most, OptionalInt.empty());
     }
 
@@ -178,7 +189,10 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
                 .toList();
         List<UUID> ids = behind.stream().limit(most).toList();
         Map<UUID, SummaryRow> byId = rows.findAllById(ids).stream().collect(Collectors.toMap(r -> r.batchId, r -> r));
-        return page(ids.stream().flatMap(i -> Stream.ofNullable(byId.get(i))).toList(), behind.size() > most, OptionalInt.of(all.size()));
+        return page(
+                ids.stream().flatMap(i -> Stream.ofNullable(byId.get(i))).toList(),
+                behind.size() > most,
+                OptionalInt.of(all.size()));
     }
 
     private Page page(List<SummaryRow> of, boolean more, OptionalInt found) {
@@ -207,7 +221,9 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     /** Those on the bench, the youngest first. */
     @Transactional(readOnly = true)
     public List<BatchSummary> onTheBench() {
-        return read(rows.findByLifeOrderByBegunAtDesc(Life.BENCH.name(), MANY)).stream().filter(BatchSummary::isReadable).toList();
+        return read(rows.findByLifeOrderByBegunAtDesc(Life.BENCH.name(), MANY)).stream()
+                .filter(BatchSummary::isReadable)
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -221,7 +237,10 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return read(rows.findByProblemGreaterThanOrderByBegunAtDesc("", MANY));
     }
 
-    /** Those that are not held and of which something is due between two moments, the next one first: as many as a calendar may hold. */
+    /**
+     * Those that are not held and of which something is due between two moments, the next one first: as many as a
+     * calendar may hold.
+     */
     @Transactional(readOnly = true)
     public List<BatchSummary> due(Instant from, Instant to) {
         return read(rows.due(from, to, CALENDAR));
@@ -230,7 +249,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     /** Names of what batches have by their cases, where that is at least so likely. */
     @Transactional(readOnly = true)
     public Map<BatchId, String> likelyTroubled(double least) {
-        return queries.leading(least).stream().collect(Collectors.toMap(l -> new BatchId(l.batch()), SummaryQueries.Leading::condition));
+        return queries.leading(least).stream()
+                .collect(Collectors.toMap(l -> new BatchId(l.batch()), SummaryQueries.Leading::condition));
     }
 
     /** Vessels that lye was dissolved in, the last one first. */
@@ -260,7 +280,8 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     }
 
     private String fingerprint(Batch batch) {
-        return Fingerprint.of(batch, assessments.experience(), workshop.knownVessels()).written();
+        return Fingerprint.of(batch, assessments.experience(), workshop.knownVessels())
+                .written();
     }
 
     /**
@@ -272,7 +293,10 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
      */
     record Moved(BatchId batch, String because, boolean isOfTheBatch) {}
 
-    /** Whatever was judged by what is not known any more: first where a fact of the batch moved; and of these as of the others released soap first, as somebody may be using it, then what dries, then what is in its mould. */
+    /**
+     * Whatever was judged by what is not known any more: first where a fact of the batch moved; and of these as of the
+     * others released soap first, as somebody may be using it, then what dries, then what is in its mould.
+     */
     public List<Moved> moved() {
         String experience = assessments.experience();
         KnownVessels vessels = workshop.knownVessels();
@@ -357,7 +381,9 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return read;
     }
 
-    /** As it stands among the words of a row. It is looked for as it is, so that nothing in it is taken for a pattern. */
+    /**
+     * As it stands among the words of a row. It is looked for as it is, so that nothing in it is taken for a pattern.
+     */
     private static String asKept(String find) {
         return find.trim().toLowerCase(Locale.ROOT);
     }

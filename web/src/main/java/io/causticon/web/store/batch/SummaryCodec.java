@@ -56,16 +56,24 @@ final class SummaryCodec {
         row.purpose = batch.purpose().name();
         row.held = judged.isHeld();
         row.heldSince = judged.hold().map(Hold::since).orElse(null);
-        row.heldBecause = judged.hold().map(h -> shortened(h.because(), LONGEST_REASON)).orElse("");
+        row.heldBecause =
+                judged.hold().map(h -> shortened(h.because(), LONGEST_REASON)).orElse("");
         row.pouredAt = dates.poured();
         row.unmouldedAt = dates.unmoulded();
         row.readyAt = dates.ready();
         row.tasks = tasks.stream().map(SummaryCodec::task).collect(Collectors.joining(";"));
-        row.nextDue = tasks.stream().filter(Tasks.Task::isOpen).map(Tasks.Task::due).min(Comparator.naturalOrder()).orElse(null);
+        row.nextDue = tasks.stream()
+                .filter(Tasks.Task::isOpen)
+                .map(Tasks.Task::due)
+                .min(Comparator.naturalOrder())
+                .orElse(null);
         row.mould = plan.mould() == null ? "" : plan.mould().name();
         row.fatGrams = plan.formula().fatMass().grams();
         row.bars = batch.log().last(Entry.Cut.class).map(c -> c.entry().bars()).orElse(0);
-        row.lastBarGrams = batch.log().last(Entry.BarWeighed.class).map(b -> b.entry().mass().grams()).orElse(null);
+        row.lastBarGrams = batch.log()
+                .last(Entry.BarWeighed.class)
+                .map(b -> b.entry().mass().grams())
+                .orElse(null);
         row.lyeCelsius = lastRead(batch, MeasurementPoint.LYE);
         row.fatsCelsius = lastRead(batch, MeasurementPoint.FATS);
         row.lyeIsIn = batch.log().first(Entry.LyeIntoFats.class).isPresent();
@@ -73,13 +81,21 @@ final class SummaryCodec {
         row.lyeVessel = name(plan.lyeVessel());
         row.fatsVessel = name(plan.fatsVessel());
         row.words = shortened(words(batch, row.mould), LONGEST_WORDS);
-        Likely leading = judged.examined().flatMap(e -> e.diagnosis().leading()).map(Likely::of).orElse(Likely.NOTHING);
+        Likely leading = judged.examined()
+                .flatMap(e -> e.diagnosis().leading())
+                .map(Likely::of)
+                .orElse(Likely.NOTHING);
         Likely hazard = judged.worstHazard().map(Likely::of).orElse(Likely.NOTHING);
         row.leading = shortened(leading.name(), LONGEST_NAME);
         row.leadingProbability = leading.probability();
         row.hazard = shortened(hazard.name(), LONGEST_NAME);
         row.hazardProbability = hazard.probability();
-        row.look = shortened(judged.examined().flatMap(e -> e.diagnosis().next().stream().findFirst()).map(n -> n.finding().look()).orElse(""), LONGEST_LOOK);
+        row.look = shortened(
+                judged.examined()
+                        .flatMap(e -> e.diagnosis().next().stream().findFirst())
+                        .map(n -> n.finding().look())
+                        .orElse(""),
+                LONGEST_LOOK);
     }
 
     /** Of a batch that cannot be worked with: what it is called, and why. */
@@ -131,7 +147,8 @@ final class SummaryCodec {
     }
 
     private static @Nullable Double lastRead(Batch batch, MeasurementPoint spot) {
-        return batch.log().of(Entry.TemperatureRead.class)
+        return batch.log()
+                .of(Entry.TemperatureRead.class)
                 .filter(t -> t.entry().spot() == spot)
                 .reduce((earlier, later) -> later)
                 .map(t -> t.entry().temperature().celsius())
@@ -146,12 +163,22 @@ final class SummaryCodec {
                         Stream.of(batch.name(), batch.code(), mould),
                         formula.fats().stream().map(f -> f.fat().name()),
                         formula.fats().stream().flatMap(f -> Stream.ofNullable(f.lot())),
-                        rework == null ? Stream.<String>empty() : rework.scraps().stream().map(s -> s.name() + " " + s.id()),
-                        batch.log().of(Entry.Added.class).flatMap(a -> Stream.ofNullable(a.entry().lot())),
-                        batch.log().of(Entry.Added.class).map(a -> a.entry().what().name()),
-                        AsWeighed.sums(batch.log()).keySet().stream().map(w -> batch.names().of(w)),
+                        rework == null
+                                ? Stream.<String>empty()
+                                : rework.scraps().stream().map(s -> s.name() + " " + s.id()),
+                        batch.log()
+                                .of(Entry.Added.class)
+                                .flatMap(a -> Stream.ofNullable(a.entry().lot())),
+                        batch.log()
+                                .of(Entry.Added.class)
+                                .map(a -> a.entry().what().name()),
+                        AsWeighed.sums(batch.log()).keySet().stream()
+                                .map(w -> batch.names().of(w)),
                         batch.plan().pouring().portioning().portions().stream()
-                                .flatMap(p -> Stream.concat(p.additives().stream().map(a -> a.additive().name()), p.liquids().stream().map(l -> l.liquid().name()))),
+                                .flatMap(p -> Stream.concat(
+                                        p.additives().stream()
+                                                .map(a -> a.additive().name()),
+                                        p.liquids().stream().map(l -> l.liquid().name()))),
                         formula.additives().stream().map(a -> a.additive().name()),
                         formula.liquidParts().stream().map(l -> l.liquid().name()))
                 .flatMap(w -> w)
@@ -164,7 +191,8 @@ final class SummaryCodec {
     }
 
     private static String task(Tasks.Task task) {
-        return task.kind() + " " + task.due().toEpochMilli() + task.done().map(d -> " " + d.toEpochMilli()).orElse("");
+        return task.kind() + " " + task.due().toEpochMilli()
+                + task.done().map(d -> " " + d.toEpochMilli()).orElse("");
     }
 
     private static List<Tasks.Task> tasks(String written) {

@@ -13,24 +13,30 @@ import java.util.UUID;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Component;
 
-/** What is asked of all summaries together and wants some of their columns; whole rows come from {@link SummaryRepository}. */
+/**
+ * What is asked of all summaries together and wants some of their columns; whole rows come from
+ * {@link SummaryRepository}.
+ */
 @Component
 class SummaryQueries {
 
     /**
-     * What a list takes, by the four answers of {@link Summaries.Which}. The length of the problem is asked for, as an index of problems would lead to each
-     * row by a way of its own: nearly all have none.
+     * What a list takes, by the four answers of {@link Summaries.Which}. The length of the problem is asked for, as an
+     * index of problems would lead to each row by a way of its own: nearly all have none.
      */
-    static final String TAKEN = "length(problem) = 0 and (:readyToo or life <> 'READY') and (:othersToo or life = 'READY') and (:calmToo or held)"
-            + " and (life = 'ABANDONED') = :abandoned";
+    static final String TAKEN =
+            "length(problem) = 0 and (:readyToo or life <> 'READY') and (:othersToo or life = 'READY') and (:calmToo"
+                    + " or held) and (life = 'ABANDONED') = :abandoned";
 
-    private static final String WITH_THE_WORDS = "select batch_id, begun_at from batch_summary where " + TAKEN + " and locate(:words, words) > 0";
+    private static final String WITH_THE_WORDS =
+            "select batch_id, begun_at from batch_summary where " + TAKEN + " and locate(:words, words) > 0";
 
     /** Batches without a row that is as it would be made now. */
     private static final String NOT_AS_THEY_WOULD_BE = """
-            select b.id from batch b
-            where not exists (select 1 from batch_summary s where s.batch_id = b.id and s.made_with = :version and s.log_version = b.log_version)
-            order by b.begun_at desc""";
+        select b.id from batch b
+        where not exists (select 1 from batch_summary s where s.batch_id = b.id and s.made_with = :version and s.log_version = b.log_version)
+        order by b.begun_at desc\
+        """;
 
     private final NamedParameterJdbcTemplate jdbc;
 
@@ -85,8 +91,9 @@ class SummaryQueries {
     /** All that is soap, the most urgent first. */
     List<Judged> judged() {
         return jdbc.query(
-                "select batch_id, fingerprint from batch_summary where length(problem) = 0 and life in ('READY', 'CURE', 'MOULD')"
-                        + " order by case life when 'READY' then 0 when 'CURE' then 1 else 2 end, held, begun_at desc",
+                "select batch_id, fingerprint from batch_summary where length(problem) = 0 and life in ('READY',"
+                    + " 'CURE', 'MOULD') order by case life when 'READY' then 0 when 'CURE' then 1 else 2 end, held,"
+                    + " begun_at desc",
                 (row, i) -> new Judged(row.getObject(1, UUID.class), row.getString(2)));
     }
 
@@ -98,7 +105,11 @@ class SummaryQueries {
                 "othersToo", which.othersToo(),
                 "calmToo", which.calmToo(),
                 "abandoned", which.abandoned());
-        return jdbc.query(WITH_THE_WORDS, asked, (row, i) -> new Found(id(row), row.getObject(2, OffsetDateTime.class).toInstant()));
+        return jdbc.query(
+                WITH_THE_WORDS,
+                asked,
+                (row, i) -> new Found(
+                        id(row), row.getObject(2, OffsetDateTime.class).toInstant()));
     }
 
     List<State> states() {
@@ -110,7 +121,8 @@ class SummaryQueries {
     /** What leads where that is at least so likely. */
     List<Leading> leading(double probability) {
         return jdbc.query(
-                "select batch_id, leading from batch_summary where length(problem) = 0 and leading_probability >= :least and length(leading) > 0",
+                "select batch_id, leading from batch_summary where length(problem) = 0 and leading_probability >="
+                        + " :least and length(leading) > 0",
                 Map.of("least", probability),
                 (row, i) -> new Leading(id(row), row.getString(2)));
     }
@@ -118,7 +130,8 @@ class SummaryQueries {
     /** The youngest batch's first, and one as often as it was used. */
     List<String> lyeVessels(int most) {
         return jdbc.queryForList(
-                "select lye_vessel from batch_summary where lye_vessel <> '' order by begun_at desc fetch first :most rows only",
+                "select lye_vessel from batch_summary where lye_vessel <> '' order by begun_at desc fetch first :most"
+                        + " rows only",
                 Map.of("most", most),
                 String.class);
     }
@@ -126,15 +139,18 @@ class SummaryQueries {
     /** The youngest batch's first, and one as often as it was used. */
     List<String> fatsVessels(int most) {
         return jdbc.queryForList(
-                "select fats_vessel from batch_summary where fats_vessel <> '' order by begun_at desc fetch first :most rows only",
+                "select fats_vessel from batch_summary where fats_vessel <> '' order by begun_at desc fetch first"
+                        + " :most rows only",
                 Map.of("most", most),
                 String.class);
     }
 
     /** The youngest batch that was poured into a mould. */
     Optional<UUID> lastInto(String mould) {
-        return jdbc.query(
-                        "select batch_id from batch_summary where mould = :mould and was_poured = true order by begun_at desc fetch first 1 rows only",
+        return jdbc
+                .query(
+                        "select batch_id from batch_summary where mould = :mould and was_poured = true order by"
+                                + " begun_at desc fetch first 1 rows only",
                         Map.of("mould", mould),
                         (row, i) -> id(row))
                 .stream()

@@ -9,14 +9,15 @@ import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.repository.query.Param;
 
 /**
- * Whole summaries. What no name of a method can ask is asked as the database takes it: in the mapping's own language each question would be parsed twice at
- * every start, and a dozen of them took a third of its time.
+ * Whole summaries. What no name of a method can ask is asked as the database takes it: in the mapping's own language
+ * each question would be parsed twice at every start, and a dozen of them took a third of its time.
  */
 interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
 
     /** The youngest of those that were begun before a moment; of one moment those with smaller ids. */
     @NativeQuery("select * from batch_summary where " + SummaryQueries.TAKEN
-            + " and begun_at <= :before and (begun_at < :before or batch_id < :id) order by begun_at desc, batch_id desc")
+            + " and begun_at <= :before and (begun_at < :before or batch_id < :id) order by begun_at desc,"
+            + " batch_id desc")
     List<SummaryRow> shown(
             @Param("readyToo") boolean readyToo,
             @Param("othersToo") boolean othersToo,
@@ -32,6 +33,8 @@ interface SummaryRepository extends JpaRepository<SummaryRow, UUID> {
 
     List<SummaryRow> findByProblemGreaterThanOrderByBegunAtDesc(String none, Limit limit);
 
-    @NativeQuery("select * from batch_summary where length(problem) = 0 and held = false and next_due between :from and :to order by next_due")
+    @NativeQuery(
+            "select * from batch_summary where length(problem) = 0 and held = false and next_due between :from and :to"
+                    + " order by next_due")
     List<SummaryRow> due(@Param("from") Instant from, @Param("to") Instant to, Limit limit);
 }

@@ -43,19 +43,32 @@ class SummaryRow extends NewRow<UUID> {
     String fingerprint = "";
 
     boolean held;
-    @Nullable Instant heldSince;
+
+    @Nullable
+    Instant heldSince;
+
     String heldBecause = "";
     Instant pouredAt = Instant.EPOCH;
     Instant unmouldedAt = Instant.EPOCH;
     Instant readyAt = Instant.EPOCH;
-    @Nullable Instant nextDue;
+
+    @Nullable
+    Instant nextDue;
+
     String tasks = "";
     String mould = "";
     double fatGrams;
     int bars;
-    @Nullable Double lastBarGrams;
-    @Nullable Double lyeCelsius;
-    @Nullable Double fatsCelsius;
+
+    @Nullable
+    Double lastBarGrams;
+
+    @Nullable
+    Double lyeCelsius;
+
+    @Nullable
+    Double fatsCelsius;
+
     boolean lyeIsIn;
     boolean wasPoured;
     String lyeVessel = "";

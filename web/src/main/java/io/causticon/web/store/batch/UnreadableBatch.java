@@ -3,7 +3,8 @@ package io.causticon.web.store.batch;
 import java.util.List;
 
 /**
- * A batch that is kept and cannot be worked with: its plan or its beginning cannot be understood. It stands in a row of its own.
+ * A batch that is kept and cannot be worked with: its plan or its beginning cannot be understood. It stands in a row of
+ * its own.
  *
  * @param id names it
  * @param code its short name

@@ -18,7 +18,9 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 
-/** Batches in which somebody settled what they had: what looked like this before. What was only practised is no case. */
+/**
+ * Batches in which somebody settled what they had: what looked like this before. What was only practised is no case.
+ */
 @Component
 public class PastCases implements FollowsLogs {
 
@@ -67,8 +69,13 @@ public class PastCases implements FollowsLogs {
         if (batch.purpose() == Purpose.PRACTICE) {
             return Optional.empty();
         }
-        return batch.log().last(Entry.Concluded.class).map(c ->
-                new Concluded(batch.name(), batch.log().begun(), diagnostician.seen(batch.facts(clock.instant())), c.entry()));
+        return batch.log()
+                .last(Entry.Concluded.class)
+                .map(c -> new Concluded(
+                        batch.name(),
+                        batch.log().begun(),
+                        diagnostician.seen(batch.facts(clock.instant())),
+                        c.entry()));
     }
 
     /** Others that look like it, the most alike first. */
@@ -81,14 +88,20 @@ public class PastCases implements FollowsLogs {
                 .filter(e -> !e.getKey().equals(batch.id()))
                 .map(e -> alike(seen, e))
                 .filter(a -> a.likeness() >= LEAST)
-                .sorted(Comparator.comparingDouble(Alike::likeness).thenComparing(a -> a.concluded().begun()).reversed())
+                .sorted(Comparator.comparingDouble(Alike::likeness)
+                        .thenComparing(a -> a.concluded().begun())
+                        .reversed())
                 .limit(MOST)
                 .toList();
     }
 
     private Alike alike(Set<Finding> seen, Map.Entry<BatchId, Concluded> other) {
         Set<Finding> theirs = other.getValue().seen();
-        List<String> shared = seen.stream().filter(theirs::contains).map(Finding::words).sorted().toList();
+        List<String> shared = seen.stream()
+                .filter(theirs::contains)
+                .map(Finding::words)
+                .sorted()
+                .toList();
         return new Alike(other.getKey(), other.getValue(), diagnostician.likenessShare(seen, theirs), shared);
     }
 }

@@ -19,7 +19,10 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** What is known of soap anywhere, sharpened by the cases that this workshop settled. Taking a conclusion back takes back what it taught. */
+/**
+ * What is known of soap anywhere, sharpened by the cases that this workshop settled. Taking a conclusion back takes
+ * back what it taught.
+ */
 @Component
 public class WorkshopExperience implements FollowsLogs {
 
@@ -35,7 +38,9 @@ public class WorkshopExperience implements FollowsLogs {
 
         static Optional<Taught> of(BatchFacts facts) {
             Taught taught = new Taught(SettledCase.of(facts), LoggingHabit.of(facts));
-            return taught.settled.isEmpty() && taught.habit.equals(LoggingHabit.UNKNOWN) ? Optional.empty() : Optional.of(taught);
+            return taught.settled.isEmpty() && taught.habit.equals(LoggingHabit.UNKNOWN)
+                    ? Optional.empty()
+                    : Optional.of(taught);
         }
     }
 
@@ -50,14 +55,20 @@ public class WorkshopExperience implements FollowsLogs {
      * @param diagnostician who goes by that
      */
     public record Experience(
-            Map<BatchId, Taught> read, Map<BatchId, SettledCase> cases, WorkshopCounts counts, LoggingHabit habit, Knowledge here, Diagnostician diagnostician) {
+            Map<BatchId, Taught> read,
+            Map<BatchId, SettledCase> cases,
+            WorkshopCounts counts,
+            LoggingHabit habit,
+            Knowledge here,
+            Diagnostician diagnostician) {
 
         public static Experience of(Map<BatchId, Taught> read, Knowledge anywhere) {
             Map<BatchId, SettledCase> cases = new HashMap<>();
             read.forEach((id, taught) -> taught.settled().ifPresent(s -> cases.put(id, s)));
             WorkshopCounts counts = SettledCase.count(cases.values(), anywhere);
             Knowledge here = anywhere.with(counts);
-            LoggingHabit habit = read.values().stream().map(Taught::habit).reduce(LoggingHabit.UNKNOWN, LoggingHabit::plus);
+            LoggingHabit habit =
+                    read.values().stream().map(Taught::habit).reduce(LoggingHabit.UNKNOWN, LoggingHabit::plus);
             return new Experience(read, Map.copyOf(cases), counts, habit, here, new Diagnostician(here, habit));
         }
 
@@ -68,7 +79,8 @@ public class WorkshopExperience implements FollowsLogs {
     }
 
     WorkshopExperience(BatchService batches, Clock clock) {
-        this.batches = new FromEachBatch<>("reads-settled-cases", batches, batch -> Taught.of(batch.facts(clock.instant())));
+        this.batches =
+                new FromEachBatch<>("reads-settled-cases", batches, batch -> Taught.of(batch.facts(clock.instant())));
         this.latest = Experience.of(Map.of(), anywhere);
     }
 

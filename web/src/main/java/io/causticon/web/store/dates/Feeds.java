@@ -9,7 +9,10 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Private addresses of calendars: one for each who signs in, told once, taken back at any time, and nothing once she may not sign in any more. */
+/**
+ * Private addresses of calendars: one for each who signs in, told once, taken back at any time, and nothing once she
+ * may not sign in any more.
+ */
 @Service
 public class Feeds {
 

@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param batch the batch it watches; null when it lies on the shelf
  * @param spot where a thermometer is held; null for others
  * @param everySeconds logs a reading when the last one is this old; null without such a rule
- * @param onChange logs a reading that differs this much from the last, in the device's base unit; null without such a rule
+ * @param onChange logs a reading that differs this much from the last, in the device's base unit; null without such a
+ *     rule
  * @param forgottenTo numbers up to this were taken in before and are forgotten
  */
 public record Device(

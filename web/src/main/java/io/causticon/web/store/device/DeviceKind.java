@@ -36,7 +36,8 @@ public enum DeviceKind {
     /** A reading as a number in a maker's units, as it is typed. */
     public String number(double value, Formats formats) {
         return switch (this) {
-            case THERMOMETER -> formats.temperatureNumber(Temperature.celsius(value)).replace('\u2212', '-');
+            case THERMOMETER ->
+                formats.temperatureNumber(Temperature.celsius(value)).replace('\u2212', '-');
             case SCALE -> formats.massInput(Mass.grams(value)).replace('\u2212', '-');
             case PH_PEN -> Formats.number(value, 1);
             case BLENDER -> Formats.number(value, 0);

@@ -24,12 +24,19 @@ class DeviceRow {
 
     String tokenHash = "";
     boolean simulated;
-    @Nullable UUID batchId;
 
-    @Nullable String spot;
+    @Nullable
+    UUID batchId;
 
-    @Nullable Integer everySeconds;
-    @Nullable Double onChange;
+    @Nullable
+    String spot;
+
+    @Nullable
+    Integer everySeconds;
+
+    @Nullable
+    Double onChange;
+
     long lastSequence;
     boolean retired;
 
@@ -42,7 +49,9 @@ class DeviceRow {
                         k,
                         simulated,
                         batchId == null ? null : new BatchId(batchId),
-                        spot == null ? null : Kept.choice(MeasurementPoint.class, spot).orElse(null),
+                        spot == null
+                                ? null
+                                : Kept.choice(MeasurementPoint.class, spot).orElse(null),
                         everySeconds != null && everySeconds > 0 ? everySeconds : null,
                         onChange != null && onChange > 0 ? onChange : null,
                         lastSequence));

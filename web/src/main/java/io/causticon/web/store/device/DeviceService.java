@@ -61,7 +61,9 @@ public class DeviceService {
 
     @Transactional(readOnly = true)
     public List<Device> all() {
-        return devices.findByRetiredFalseOrderByName().stream().flatMap(r -> r.device().stream()).toList();
+        return devices.findByRetiredFalseOrderByName().stream()
+                .flatMap(r -> r.device().stream())
+                .toList();
     }
 
     /** Names by id of what is listed as a device and cannot be understood. */
@@ -74,7 +76,9 @@ public class DeviceService {
 
     @Transactional(readOnly = true)
     public List<Device> watching(BatchId batch) {
-        return devices.findByRetiredFalseAndBatchIdOrderByName(batch.value()).stream().flatMap(r -> r.device().stream()).toList();
+        return devices.findByRetiredFalseAndBatchIdOrderByName(batch.value()).stream()
+                .flatMap(r -> r.device().stream())
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -90,11 +94,19 @@ public class DeviceService {
      * @param onChange rule, in the device's base unit; null for none
      */
     @Transactional
-    public void watch(UUID device, BatchId batch, @Nullable MeasurementPoint spot, @Nullable Integer everySeconds, @Nullable Double onChange) {
+    public void watch(
+            UUID device,
+            BatchId batch,
+            @Nullable MeasurementPoint spot,
+            @Nullable Integer everySeconds,
+            @Nullable Double onChange) {
         if (everySeconds != null && (everySeconds < 1 || everySeconds > MOST_SECONDS)) {
             throw ProblemsException.of(
-                    "everySeconds", everySeconds < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "A rule in seconds",
-                    (double) everySeconds, everySeconds < 1 ? 1.0 : (double) MOST_SECONDS);
+                    "everySeconds",
+                    everySeconds < 1 ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    "A rule in seconds",
+                    (double) everySeconds,
+                    everySeconds < 1 ? 1.0 : (double) MOST_SECONDS);
         }
         if (onChange != null && onChange <= 0) {
             throw ProblemsException.of("onChange", ProblemKey.TOO_LOW, "A change", onChange, 0.0);
@@ -103,7 +115,9 @@ public class DeviceService {
                 .filter(r -> !r.retired)
                 .orElseThrow(() -> new NotFoundException("device " + device));
         row.batchId = batch.value();
-        row.spot = row.kind.equals(DeviceKind.THERMOMETER.name()) ? (spot == null ? MeasurementPoint.LYE : spot).name() : null;
+        row.spot = row.kind.equals(DeviceKind.THERMOMETER.name())
+                ? (spot == null ? MeasurementPoint.LYE : spot).name()
+                : null;
         row.everySeconds = everySeconds;
         row.onChange = onChange;
     }

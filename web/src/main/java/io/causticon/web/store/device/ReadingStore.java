@@ -20,9 +20,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * Every reading as it came, so that each is taken in once. What belongs to a batch is in its log; these are forgotten after some days, or a
- * thermometer that speaks twice a second would fill the disk. How far a device's numbers were forgotten is kept with the device, so that an old
- * one that is sent again is still known.
+ * Every reading as it came, so that each is taken in once. What belongs to a batch is in its log; these are forgotten
+ * after some days, or a thermometer that speaks twice a second would fill the disk. How far a device's numbers were
+ * forgotten is kept with the device, so that an old one that is sent again is still known.
  */
 @Component
 public class ReadingStore implements DisposableBean {
@@ -38,7 +38,8 @@ public class ReadingStore implements DisposableBean {
 
     private final JdbcTemplate jdbc;
     private final Clock clock;
-    private final ScheduledExecutorService hourly = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("forgets-readings"));
+    private final ScheduledExecutorService hourly =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("forgets-readings"));
 
     ReadingStore(JdbcTemplate jdbc, Clock clock) {
         this.jdbc = jdbc;
@@ -66,7 +67,8 @@ public class ReadingStore implements DisposableBean {
         }
         try {
             jdbc.update(
-                    "insert into device_reading (device_id, sequence, reading, measured_at, received_at) values (?, ?, ?, ?, ?)",
+                    "insert into device_reading (device_id, sequence, reading, measured_at, received_at) values (?, ?,"
+                            + " ?, ?, ?)",
                     device.id(),
                     reading.sequence(),
                     reading.value(),
@@ -87,9 +89,9 @@ public class ReadingStore implements DisposableBean {
         Timestamp before = Timestamp.from(moment);
         // First the numbers, then the readings: if it is cut short in between, nothing can be taken in twice.
         jdbc.update(
-                "update device set last_sequence = greatest(last_sequence, "
-                        + "(select max(r.sequence) from device_reading r where r.device_id = device.id and r.received_at < ?)) "
-                        + "where exists (select 1 from device_reading r where r.device_id = device.id and r.received_at < ?)",
+                "update device set last_sequence = greatest(last_sequence, (select max(r.sequence) from device_reading"
+                        + " r where r.device_id = device.id and r.received_at < ?)) where exists (select 1 from"
+                        + " device_reading r where r.device_id = device.id and r.received_at < ?)",
                 before,
                 before);
         int all = 0;

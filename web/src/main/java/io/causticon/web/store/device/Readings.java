@@ -91,7 +91,12 @@ public class Readings {
         try {
             Instant begun = batches.get(device.batch()).log().begun();
             if (!reading.at().isBefore(begun)) {
-                batches.log(device.batch(), List.of(entry), reading.at(), device.name(), "device-" + device.id() + "-" + reading.sequence(),
+                batches.log(
+                        device.batch(),
+                        List.of(entry),
+                        reading.at(),
+                        device.name(),
+                        "device-" + device.id() + "-" + reading.sequence(),
                         Answers.LATER);
             }
             return true;
@@ -105,8 +110,9 @@ public class Readings {
     /** What a reading is in the log; a scale's is none before somebody says of what. */
     static @Nullable Entry entry(Device device, double value) {
         return switch (device.kind()) {
-            case THERMOMETER -> new Entry.TemperatureRead(
-                    device.spot() == null ? MeasurementPoint.LYE : device.spot(), Temperature.celsius(value));
+            case THERMOMETER ->
+                new Entry.TemperatureRead(
+                        device.spot() == null ? MeasurementPoint.LYE : device.spot(), Temperature.celsius(value));
             case PH_PEN -> new Entry.PhRead(value, PhMethod.METER);
             case SCALE -> null;
             case BLENDER -> value < 1 ? null : new Entry.BlenderBurst((int) Math.round(value));

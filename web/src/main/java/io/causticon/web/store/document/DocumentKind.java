@@ -7,8 +7,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The kinds of documents, in the order in which they can arrive: what is pointed at comes before what points at it. Of a recipe, a batch or a trial there
- * is a document each; the shelf and the rest of the workshop are one each.
+ * The kinds of documents, in the order in which they can arrive: what is pointed at comes before what points at it. Of
+ * a recipe, a batch or a trial there is a document each; the shelf and the rest of the workshop are one each.
  */
 public enum DocumentKind {
     SHELF(
@@ -22,11 +22,17 @@ public enum DocumentKind {
     RECIPE(
             1,
             DocumentTable.of("recipe", "recipe", "created_at, id"),
-            DocumentTable.of("recipe_version", "versions", "number").under("recipe_id").with("plan")),
+            DocumentTable.of("recipe_version", "versions", "number")
+                    .under("recipe_id")
+                    .with("plan")),
     BATCH(
             1,
-            DocumentTable.of("batch", "batch", "begun_at, id").without("log_version").with("plan"),
-            DocumentTable.of("log_revision", "log", "happened_at, line_id, revision").under("batch_id").with("entry"),
+            DocumentTable.of("batch", "batch", "begun_at, id")
+                    .without("log_version")
+                    .with("plan"),
+            DocumentTable.of("log_revision", "log", "happened_at, line_id, revision")
+                    .under("batch_id")
+                    .with("entry"),
             DocumentTable.of("photo", "photos", "created_at, id").under("batch_id")),
     TRIAL(
             1,
@@ -76,7 +82,10 @@ public enum DocumentKind {
 
     /** One of its tables by name. */
     public DocumentTable table(String name) {
-        return tables().stream().filter(t -> t.name().equals(name)).findFirst().orElseThrow(() -> new IllegalArgumentException(name));
+        return tables().stream()
+                .filter(t -> t.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(name));
     }
 
     /** What it is called in words. */

@@ -33,18 +33,22 @@ public class DocumentReader {
     public Document read(byte[] json) {
         JsonNode node = parsed(json);
         if (!node.isObject() || !node.path("format").isString()) {
-            throw new DocumentFault("This is JSON, but no document of a workshop: it does not begin with \"format\": \"causticon/batch\" or the like.");
+            throw new DocumentFault("This is JSON, but no document of a workshop: it does not begin with \"format\":"
+                    + " \"causticon/batch\" or the like.");
         }
         String format = node.get("format").stringValue();
         DocumentKind kind = DocumentKind.ofFormat(format)
-                .orElseThrow(() -> new DocumentFault("No document of the kind \"" + shortened(format) + "\" is known here."));
+                .orElseThrow(() ->
+                        new DocumentFault("No document of the kind \"" + shortened(format) + "\" is known here."));
         JsonNode version = node.path("version");
         if (!version.isInt() || version.intValue() < 1) {
-            throw new DocumentFault("It does not say in which version of its format it is: a whole number is missing under \"version\".");
+            throw new DocumentFault(
+                    "It does not say in which version of its format it is: a whole number is missing under"
+                            + " \"version\".");
         }
         if (version.intValue() > kind.version()) {
-            throw new DocumentFault("It was written by a newer Causticon, in version " + version.intValue() + " of its format. This one knows "
-                    + kind.version() + ".");
+            throw new DocumentFault("It was written by a newer Causticon, in version " + version.intValue()
+                    + " of its format. This one knows " + kind.version() + ".");
         }
         return new Document(kind, rows(kind, node));
     }
@@ -53,7 +57,9 @@ public class DocumentReader {
         try {
             return texts.read(json);
         } catch (StreamConstraintsException e) {
-            throw new DocumentFault("This is no document of a workshop: it is nested deeper, or its names are longer, than any of ours." + where(e));
+            throw new DocumentFault(
+                    "This is no document of a workshop: it is nested deeper, or its names are longer, than any of ours."
+                            + where(e));
         } catch (JacksonException e) {
             throw new DocumentFault("This cannot be read as JSON: it was cut short on its way, or changed." + where(e));
         }
@@ -62,7 +68,8 @@ public class DocumentReader {
     private static String where(JacksonException e) {
         return e.getLocation() == null || e.getLocation().getLineNr() < 1
                 ? ""
-                : " It breaks in line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr() + ".";
+                : " It breaks in line " + e.getLocation().getLineNr() + ", column "
+                        + e.getLocation().getColumnNr() + ".";
     }
 
     private List<Row> rows(DocumentKind kind, JsonNode document) {
@@ -99,7 +106,8 @@ public class DocumentReader {
         for (int i = 0; i < list.size(); i++) {
             Row row = row(table, list.get(i), table.list() + ", number " + (i + 1), Set.of(), root);
             if (!keys.add(row.key())) {
-                throw new DocumentFault(table.list() + ", number " + (i + 1) + ": the same " + Column.field(table.key()) + " stands there twice.");
+                throw new DocumentFault(table.list() + ", number " + (i + 1) + ": the same " + Column.field(table.key())
+                        + " stands there twice.");
             }
             rows.add(row);
         }
@@ -144,13 +152,16 @@ public class DocumentReader {
         try {
             value = c.type().read(node, texts);
         } catch (IllegalArgumentException e) {
-            throw new DocumentFault(where + ": \"" + c.field() + "\" is \"" + shortened(node.toString()) + "\"; " + c.type().meant() + " is meant.");
+            throw new DocumentFault(where + ": \"" + c.field() + "\" is \"" + shortened(node.toString()) + "\"; "
+                    + c.type().meant() + " is meant.");
         }
         if (c.longest() > 0 && value.toString().length() > c.longest()) {
-            throw new DocumentFault(where + ": \"" + c.field() + "\" has " + value.toString().length() + " letters; " + c.longest() + " are possible.");
+            throw new DocumentFault(where + ": \"" + c.field() + "\" has "
+                    + value.toString().length() + " letters; " + c.longest() + " are possible.");
         }
         if (c.type() == FieldType.PICTURE && !PictureFiles.isOne(value.toString())) {
-            throw new DocumentFault(where + ": \"" + c.field() + "\" is \"" + shortened(value.toString()) + "\"; photos/ID.jpg is meant.");
+            throw new DocumentFault(where + ": \"" + c.field() + "\" is \"" + shortened(value.toString())
+                    + "\"; photos/ID.jpg is meant.");
         }
         return value;
     }

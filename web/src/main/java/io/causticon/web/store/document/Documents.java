@@ -36,7 +36,8 @@ public class Documents {
     /** Which there are of a kind, in their order. */
     public List<Object> keys(DocumentKind kind) {
         DocumentTable root = kind.root().orElseThrow();
-        return jdbc.queryForList("select " + root.key() + " from " + root.name() + " order by " + root.order(), Object.class);
+        return jdbc.queryForList(
+                "select " + root.key() + " from " + root.name() + " order by " + root.order(), Object.class);
     }
 
     /**
@@ -47,7 +48,9 @@ public class Documents {
      */
     public Optional<byte[]> json(DocumentKind kind, Object key) {
         List<Row> rows = rows(kind, key);
-        return kind.root().isPresent() && rows.isEmpty() ? Optional.empty() : Optional.of(texts.write(written(kind, rows)));
+        return kind.root().isPresent() && rows.isEmpty()
+                ? Optional.empty()
+                : Optional.of(texts.write(written(kind, rows)));
     }
 
     /** All rows of a document, as they are kept. */
@@ -82,10 +85,14 @@ public class Documents {
         List<Column> columns = tables.columns(table);
         String names = columns.stream()
                 // A picture is a file beside the document.
-                .map(c -> c.type() == FieldType.PICTURE ? "case when " + c.name() + " is null then 0 else 1 end as " + c.name() : c.name())
+                .map(c -> c.type() == FieldType.PICTURE
+                        ? "case when " + c.name() + " is null then 0 else 1 end as " + c.name()
+                        : c.name())
                 .collect(Collectors.joining(", "));
         return jdbc.query(
-                "select " + names + " from " + table.name() + " " + where + " order by " + table.order(), (found, i) -> row(table, columns, found), values);
+                "select " + names + " from " + table.name() + " " + where + " order by " + table.order(),
+                (found, i) -> row(table, columns, found),
+                values);
     }
 
     private static Row row(DocumentTable table, List<Column> columns, ResultSet found) throws SQLException {
@@ -120,7 +127,9 @@ public class Documents {
         ObjectNode document = JsonNodeFactory.instance.objectNode();
         document.put("format", kind.format());
         document.put("version", kind.version());
-        ObjectNode inside = kind.root().map(r -> document.set(r.list(), written(rows.get(0)))).map(d -> (ObjectNode) d.get(kind.root().orElseThrow().list()))
+        ObjectNode inside = kind.root()
+                .map(r -> document.set(r.list(), written(rows.get(0))))
+                .map(d -> (ObjectNode) d.get(kind.root().orElseThrow().list()))
                 .orElse(document);
         for (DocumentTable list : kind.lists()) {
             var array = inside.putArray(list.list());
@@ -144,15 +153,18 @@ public class Documents {
     /** Copies a picture out; nothing where there is none. */
     public void picture(String name, OutputStream to) {
         PictureFiles.Place place = PictureFiles.place(name);
-        jdbc.query("select " + place.column() + " from photo where id = ?", (ResultSetExtractor<Void>) found -> {
-            if (found.next()) {
-                try (InputStream in = found.getBinaryStream(1)) {
-                    in.transferTo(to);
-                } catch (java.io.IOException e) {
-                    throw new java.io.UncheckedIOException(e);
-                }
-            }
-            return null;
-        }, place.id());
+        jdbc.query(
+                "select " + place.column() + " from photo where id = ?",
+                (ResultSetExtractor<Void>) found -> {
+                    if (found.next()) {
+                        try (InputStream in = found.getBinaryStream(1)) {
+                            in.transferTo(to);
+                        } catch (java.io.IOException e) {
+                            throw new java.io.UncheckedIOException(e);
+                        }
+                    }
+                    return null;
+                },
+                place.id());
     }
 }

@@ -26,9 +26,11 @@ enum FieldType {
     PICTURE("the name of a picture");
 
     /** Documents are no older than the kind of number that they count moments in. */
-    private static final Instant EARLIEST = LocalDate.of(1900, 1, 1).atStartOfDay(ZoneOffset.UTC).toInstant();
+    private static final Instant EARLIEST =
+            LocalDate.of(1900, 1, 1).atStartOfDay(ZoneOffset.UTC).toInstant();
 
-    private static final Instant LATEST = LocalDate.of(2500, 1, 1).atStartOfDay(ZoneOffset.UTC).toInstant();
+    private static final Instant LATEST =
+            LocalDate.of(2500, 1, 1).atStartOfDay(ZoneOffset.UTC).toInstant();
     private static final int CENTS = 2;
 
     private final String meant;

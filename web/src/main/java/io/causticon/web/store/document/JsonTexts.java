@@ -10,7 +10,10 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.JsonNodeFactory;
 
-/** JSON as documents hold it: strict where it is read, and text that is kept as JSON comes out as an object and goes in as the same text. */
+/**
+ * JSON as documents hold it: strict where it is read, and text that is kept as JSON comes out as an object and goes in
+ * as the same text.
+ */
 final class JsonTexts {
 
     private static final int DEEPEST = 60;
@@ -18,13 +21,17 @@ final class JsonTexts {
 
     private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-                    .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(DEEPEST).maxNameLength(LONGEST_NAME).build())
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(DEEPEST)
+                            .maxNameLength(LONGEST_NAME)
+                            .build())
                     .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY)
             .build();
 
-    private static final JsonMapper PRETTY = MAPPER.rebuild().enable(SerializationFeature.INDENT_OUTPUT).build();
+    private static final JsonMapper PRETTY =
+            MAPPER.rebuild().enable(SerializationFeature.INDENT_OUTPUT).build();
 
     /** @throws JacksonException with line and column, if it is no JSON */
     JsonNode read(byte[] json) {

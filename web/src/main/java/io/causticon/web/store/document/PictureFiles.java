@@ -5,7 +5,10 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** What the files of pictures are called beside a document: {@code photos/ID.jpg} and, the small one, {@code photos/ID-small.jpg}. */
+/**
+ * What the files of pictures are called beside a document: {@code photos/ID.jpg} and, the small one,
+ * {@code photos/ID-small.jpg}.
+ */
 public final class PictureFiles {
 
     public static final String FOLDER = "photos/";

@@ -14,7 +14,10 @@ import org.springframework.jdbc.core.ConnectionCallback;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
-/** The columns of the tables that documents hold, as the database itself tells them: a column that is added is carried without being named here. */
+/**
+ * The columns of the tables that documents hold, as the database itself tells them: a column that is added is carried
+ * without being named here.
+ */
 @Component
 class Tables {
 
@@ -41,7 +44,9 @@ class Tables {
                 if (table.leftOut().contains(name)) {
                     continue;
                 }
-                FieldType type = table.json().contains(name) ? FieldType.JSON : type(found.getInt("DATA_TYPE"), found.getString("TYPE_NAME"));
+                FieldType type = table.json().contains(name)
+                        ? FieldType.JSON
+                        : type(found.getInt("DATA_TYPE"), found.getString("TYPE_NAME"));
                 columns.add(new Column(
                         name,
                         type,

@@ -17,9 +17,17 @@ import java.util.function.Function;
  * @param recipes how many
  * @param newest when the last line was written down; empty without any
  */
-public record Contents(String workshop, String schema, long batches, long lines, long pictures, long recipes, Optional<Instant> newest) {
+public record Contents(
+        String workshop,
+        String schema,
+        long batches,
+        long lines,
+        long pictures,
+        long recipes,
+        Optional<Instant> newest) {
 
-    private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm 'UTC'").withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter MINUTE =
+            DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm 'UTC'").withZone(ZoneOffset.UTC);
 
     /** In a line, for whoever has no time zone. */
     public String inWords() {
@@ -32,7 +40,8 @@ public record Contents(String workshop, String schema, long batches, long lines,
      * @param moment how a moment is written
      */
     public String inWords(Function<Instant, String> moment) {
-        return (workshop.isEmpty() ? "a workshop that was never opened" : workshop) + ": " + batches + " batches, " + lines + " lines of their logs, "
-                + recipes + " recipes, " + pictures + " pictures" + newest.map(n -> ", the last line of " + moment.apply(n)).orElse("");
+        return (workshop.isEmpty() ? "a workshop that was never opened" : workshop) + ": " + batches + " batches, "
+                + lines + " lines of their logs, " + recipes + " recipes, " + pictures + " pictures"
+                + newest.map(n -> ", the last line of " + moment.apply(n)).orElse("");
     }
 }

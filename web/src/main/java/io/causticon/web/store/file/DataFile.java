@@ -23,7 +23,10 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
-/** The one file in which a workshop is kept, and copies of it. A copy is a zip that the database itself writes, the same at every line. */
+/**
+ * The one file in which a workshop is kept, and copies of it. A copy is a zip that the database itself writes, the same
+ * at every line.
+ */
 public final class DataFile {
 
     public static final String NAME = "causticon.mv.db";
@@ -39,7 +42,10 @@ public final class DataFile {
      * @throws SQLException if somebody has, or if it cannot be read
      */
     public static Connection open(Path folder) throws SQLException {
-        return DriverManager.getConnection("jdbc:h2:file:" + folder.toAbsolutePath().normalize().resolve("causticon") + ";IFEXISTS=TRUE", USER, "");
+        return DriverManager.getConnection(
+                "jdbc:h2:file:" + folder.toAbsolutePath().normalize().resolve("causticon") + ";IFEXISTS=TRUE",
+                USER,
+                "");
     }
 
     public static boolean isOpenElsewhere(SQLException e) {
@@ -67,7 +73,8 @@ public final class DataFile {
             keepPrivate(part);
             Contents contents = check(part);
             if (contents.lines() < before) {
-                throw new BackupFault("The copy holds " + contents.lines() + " lines where there were " + before + ". It was not kept.");
+                throw new BackupFault("The copy holds " + contents.lines() + " lines where there were " + before
+                        + ". It was not kept.");
             }
             Files.move(part, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
             return contents;
@@ -79,7 +86,8 @@ public final class DataFile {
     }
 
     private static long lines(Connection of) throws SQLException {
-        try (Statement statement = of.createStatement(); ResultSet rows = statement.executeQuery("select count(*) from log_revision")) {
+        try (Statement statement = of.createStatement();
+                ResultSet rows = statement.executeQuery("select count(*) from log_revision")) {
             rows.next();
             return rows.getLong(1);
         }
@@ -109,7 +117,8 @@ public final class DataFile {
 
     /** @throws BackupFault if there is no database in it */
     public static void unpack(Path copy, Path to) throws IOException {
-        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(copy)); OutputStream out = Files.newOutputStream(to)) {
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(copy));
+                OutputStream out = Files.newOutputStream(to)) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 // Whatever path it claims: its name alone counts, and where it goes is ours to say.
                 if (entry.getName().endsWith(NAME)) {
@@ -130,8 +139,10 @@ public final class DataFile {
         try (Statement statement = of.createStatement()) {
             return new Contents(
                     one(statement, "select name from workshop"),
-                    one(statement, "select \"version\" from \"flyway_schema_history\" where \"success\" = true and \"version\" is not null"
-                            + " order by \"installed_rank\" desc"),
+                    one(
+                            statement,
+                            "select \"version\" from \"flyway_schema_history\" where \"success\" = true and"
+                                    + " \"version\" is not null order by \"installed_rank\" desc"),
                     count(statement, "batch"),
                     count(statement, "log_revision"),
                     count(statement, "photo"),
@@ -142,8 +153,10 @@ public final class DataFile {
 
     public static List<String> tables(Connection of) throws SQLException {
         List<String> tables = new ArrayList<>();
-        try (Statement statement = of.createStatement(); ResultSet rows = statement.executeQuery(
-                "select table_name from information_schema.tables where table_schema = 'PUBLIC' and table_type = 'BASE TABLE' order by table_name")) {
+        try (Statement statement = of.createStatement();
+                ResultSet rows = statement.executeQuery(
+                        "select table_name from information_schema.tables where table_schema = 'PUBLIC' and table_type"
+                                + " = 'BASE TABLE' order by table_name")) {
             while (rows.next()) {
                 tables.add(rows.getString(1));
             }
@@ -188,7 +201,8 @@ public final class DataFile {
     /** For its owner alone, where the file system knows owners. */
     public static void keepPrivate(Path file) throws IOException {
         if (file.getFileSystem().supportedFileAttributeViews().contains("posix")) {
-            Files.setPosixFilePermissions(file, PosixFilePermissions.fromString(Files.isDirectory(file) ? "rwx------" : "rw-------"));
+            Files.setPosixFilePermissions(
+                    file, PosixFilePermissions.fromString(Files.isDirectory(file) ? "rwx------" : "rw-------"));
         }
     }
 

@@ -24,7 +24,9 @@ public class DrillRow extends NewRow<UUID> {
     /** What was tapped, parted by blanks. */
     String tapped = "";
 
-    @Nullable Instant finishedAt;
+    @Nullable
+    Instant finishedAt;
+
     int slips;
     int harmful;
 

@@ -22,7 +22,10 @@ public class PracticeRow extends NewRow<UUID> {
     String level = "";
     long seed;
 
-    /** Ids of what it has, then those of what brought it, as they were drawn; a later program may draw another batch from the same seed. */
+    /**
+     * Ids of what it has, then those of what brought it, as they were drawn; a later program may draw another batch
+     * from the same seed.
+     */
     String drawn = "";
 
     Instant begunAt = Instant.EPOCH;
@@ -30,7 +33,8 @@ public class PracticeRow extends NewRow<UUID> {
     /** A line each. */
     String moves = "";
 
-    @Nullable Instant finishedAt;
+    @Nullable
+    Instant finishedAt;
 
     /** Ids of conditions, parted by blanks. */
     String named = "";

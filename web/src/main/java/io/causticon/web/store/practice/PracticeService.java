@@ -54,9 +54,15 @@ public class PracticeService {
     /** Drawing one takes up to a second, and so does the best way through it. */
     private final Cache<String, PracticeCase> drawn = Caches.atMost(CASES).build();
 
-    private final Cache<String, PracticeSolver.Solved> solved = Caches.atMost(CASES).build();
+    private final Cache<String, PracticeSolver.Solved> solved =
+            Caches.atMost(CASES).build();
 
-    PracticeService(PracticeRepository cases, DrillRepository drills, ShownRepository shown, PlatformTransactionManager transactions, Clock clock) {
+    PracticeService(
+            PracticeRepository cases,
+            DrillRepository drills,
+            ShownRepository shown,
+            PlatformTransactionManager transactions,
+            Clock clock) {
         this.cases = cases;
         this.drills = drills;
         this.shown = shown;
@@ -88,12 +94,16 @@ public class PracticeService {
 
     /** @throws NotFoundException for what is not there, and for what is another's */
     public PracticeRow get(UUID id, Maker maker) {
-        return cases.findById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("practice " + id));
+        return cases.findById(id)
+                .filter(r -> r.maker.equals(maker.name()))
+                .orElseThrow(() -> new NotFoundException("practice " + id));
     }
 
     /** @throws NotFoundException where its level is none that is known any more */
     PracticeCase drawn(PracticeRow row) {
-        PracticeLevel level = Arrays.stream(PracticeLevel.values()).filter(l -> l.name().equals(row.level)).findFirst()
+        PracticeLevel level = Arrays.stream(PracticeLevel.values())
+                .filter(l -> l.name().equals(row.level))
+                .findFirst()
                 .orElseThrow(() -> new NotFoundException("level " + row.level));
         return drawn.get(row.level + row.seed, k -> PracticeCase.draw(level, row.seed));
     }
@@ -120,14 +130,19 @@ public class PracticeService {
     public void move(UUID id, PracticeMove move, Maker maker) {
         transaction.executeWithoutResult(t -> {
             PracticeRow row = locked(id, maker);
-            if (row.finishedAt == null && isSame(row) && sitting(row).allows(move) && sitting(row).done().size() < PracticeSitting.MOST_MOVES) {
+            if (row.finishedAt == null
+                    && isSame(row)
+                    && sitting(row).allows(move)
+                    && sitting(row).done().size() < PracticeSitting.MOST_MOVES) {
                 row.moves = (row.moves + "\n" + move.written()).strip();
             }
         });
     }
 
     private PracticeRow locked(UUID id, Maker maker) {
-        return cases.findLockedById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("practice " + id));
+        return cases.findLockedById(id)
+                .filter(r -> r.maker.equals(maker.name()))
+                .orElseThrow(() -> new NotFoundException("practice " + id));
     }
 
     /** Ends a case; what was said first stays. */
@@ -157,13 +172,15 @@ public class PracticeService {
     }
 
     public static PracticeReview.Conclusion said(PracticeRow row) {
-        return new PracticeReview.Conclusion(row.named.isBlank() ? Set.of() : Set.of(row.named.split(" ")), row.held, row.remedy, row.certainty);
+        return new PracticeReview.Conclusion(
+                row.named.isBlank() ? Set.of() : Set.of(row.named.split(" ")), row.held, row.remedy, row.certainty);
     }
 
     public Skill skill(String maker) {
         return Skill.of(mine(maker).stream()
                 .filter(r -> r.finishedAt != null)
-                .map(r -> new Skill.Ended(r.wasRight, r.hazardReleased, r.falseAlarms, r.heldInVain, r.needless, r.certainty))
+                .map(r -> new Skill.Ended(
+                        r.wasRight, r.hazardReleased, r.falseAlarms, r.heldInVain, r.needless, r.certainty))
                 .toList());
     }
 
@@ -185,7 +202,13 @@ public class PracticeService {
 
     /** Whose record this maker may see beside her own: an owner those who agreed. */
     public List<String> others(Maker maker) {
-        return maker.role() == Role.OWNER ? shown.findAll().stream().map(r -> r.maker).filter(m -> !m.equals(maker.name())).sorted().toList() : List.of();
+        return maker.role() == Role.OWNER
+                ? shown.findAll().stream()
+                        .map(r -> r.maker)
+                        .filter(m -> !m.equals(maker.name()))
+                        .sorted()
+                        .toList()
+                : List.of();
     }
 
     public UUID beginDrill(Drill drill, Maker maker) {
@@ -209,7 +232,9 @@ public class PracticeService {
 
     /** @throws NotFoundException for what is not there, is another's, or is no bench */
     public DrillRow benchRow(UUID id, Maker maker) {
-        return Optional.of(drill(id, maker)).filter(r -> r.drill.equals(BENCH)).orElseThrow(() -> new NotFoundException("bench " + id));
+        return Optional.of(drill(id, maker))
+                .filter(r -> r.drill.equals(BENCH))
+                .orElseThrow(() -> new NotFoundException("bench " + id));
     }
 
     public static HurriedBench bench(DrillRow row) {
@@ -219,7 +244,9 @@ public class PracticeService {
     /** A deed where it can be done; else nothing changes. */
     public void act(UUID id, HurriedBench.Deed deed, Maker maker) {
         transaction.executeWithoutResult(t -> {
-            DrillRow row = drills.findLockedById(id).filter(r -> r.maker.equals(maker.name()) && r.drill.equals(BENCH)).orElseThrow(() -> new NotFoundException("bench " + id));
+            DrillRow row = drills.findLockedById(id)
+                    .filter(r -> r.maker.equals(maker.name()) && r.drill.equals(BENCH))
+                    .orElseThrow(() -> new NotFoundException("bench " + id));
             if (row.finishedAt != null || !bench(row).open().contains(deed)) {
                 return;
             }
@@ -228,7 +255,9 @@ public class PracticeService {
             if (bench.isOver()) {
                 row.finishedAt = clock.instant();
                 row.slips = bench.faults().size();
-                row.harmful = (int) bench.faults().stream().filter(HurriedBench.Fault::hazard).count();
+                row.harmful = (int) bench.faults().stream()
+                        .filter(HurriedBench.Fault::hazard)
+                        .count();
             }
         });
     }
@@ -239,7 +268,9 @@ public class PracticeService {
 
     /** @throws NotFoundException for what is not there, and for what is another's */
     public DrillRow drill(UUID id, Maker maker) {
-        return drills.findById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("drill " + id));
+        return drills.findById(id)
+                .filter(r -> r.maker.equals(maker.name()))
+                .orElseThrow(() -> new NotFoundException("drill " + id));
     }
 
     /** @throws NotFoundException where it is none that is known any more */
@@ -258,23 +289,28 @@ public class PracticeService {
     /** Whether what was tapped last was not next: only then it is told why. */
     public static boolean endsWithASlip(DrillRow row) {
         List<String> tapped = Arrays.asList(row.tapped.split(" "));
-        return of(row).progress(tapped).slips().size() > of(row).progress(tapped.subList(0, tapped.size() - 1)).slips().size();
+        return of(row).progress(tapped).slips().size()
+                > of(row).progress(tapped.subList(0, tapped.size() - 1)).slips().size();
     }
 
     /** A tap; after the last right one time stands still. */
     public void tap(UUID id, String option, Maker maker) {
         transaction.executeWithoutResult(t -> {
-            DrillRow row = drills.findLockedById(id).filter(r -> r.maker.equals(maker.name())).orElseThrow(() -> new NotFoundException("drill " + id));
+            DrillRow row = drills.findLockedById(id)
+                    .filter(r -> r.maker.equals(maker.name()))
+                    .orElseThrow(() -> new NotFoundException("drill " + id));
             boolean known = of(row).options(row.seed).stream().anyMatch(o -> o.id().equals(option));
             // Whoever only slips does so no more after a while; the next right step always counts.
-            boolean isNext = of(row).steps().size() > progress(row).done().size() && of(row).steps().get(progress(row).done().size()).id().equals(option);
+            boolean isNext = of(row).steps().size() > progress(row).done().size()
+                    && of(row).steps().get(progress(row).done().size()).id().equals(option);
             if (row.finishedAt != null || !known || row.tapped.split(" ").length >= MOST_TAPS && !isNext) {
                 return;
             }
             row.tapped = (row.tapped + " " + option).strip();
             Drill.Progress progress = progress(row);
             row.slips = progress.slips().size();
-            row.harmful = (int) progress.slips().stream().filter(Drill.Slip::harmful).count();
+            row.harmful =
+                    (int) progress.slips().stream().filter(Drill.Slip::harmful).count();
             row.finishedAt = progress.isThrough() ? clock.instant() : null;
         });
     }

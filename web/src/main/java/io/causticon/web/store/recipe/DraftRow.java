@@ -16,7 +16,10 @@ class DraftRow {
     UUID id = UUID.randomUUID();
 
     String maker = "";
-    @Nullable UUID recipeId;
+
+    @Nullable
+    UUID recipeId;
+
     String name = "";
     String form = "";
     String page = "";

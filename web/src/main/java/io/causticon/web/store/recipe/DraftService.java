@@ -27,12 +27,14 @@ public class DraftService {
 
     /** Far more than sixty rows of everything with the longest names. */
     private static final int LONGEST = 400_000;
+
     private static final int LONGEST_NAME = 200;
 
     private static final int PAGES_DONE = 1000;
 
     /** Pages whose recipe was saved. */
     private final Cache<String, Boolean> done = Caches.atMost(PAGES_DONE).build();
+
     private final DraftRepository drafts;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -77,7 +79,9 @@ public class DraftService {
 
     /** New recipes that the maker has not saved, the last changed first. */
     public List<Draft> underWay(Maker maker) {
-        return drafts.findByMakerAndRecipeIdIsNullOrderByChangedAtDesc(maker.name()).stream().map(DraftService::draft).toList();
+        return drafts.findByMakerAndRecipeIdIsNullOrderByChangedAtDesc(maker.name()).stream()
+                .map(DraftService::draft)
+                .toList();
     }
 
     /**
@@ -102,7 +106,12 @@ public class DraftService {
     }
 
     private DraftRow row(
-            Maker maker, Sheet sheet, String page, @Nullable UUID recipe, MultiValueMap<String, String> typed, String form) {
+            Maker maker,
+            Sheet sheet,
+            String page,
+            @Nullable UUID recipe,
+            MultiValueMap<String, String> typed,
+            String form) {
         DraftRow row = new DraftRow();
         row.id = sheet.draft();
         row.maker = maker.name();
@@ -118,7 +127,8 @@ public class DraftService {
 
     private Optional<Instant> keptNow(Maker maker, Sheet sheet, DraftRow row) {
         Optional<DraftRow> before = drafts.findById(sheet.draft());
-        boolean lost = before.isPresent() && (!before.get().maker.equals(maker.name()) || changedElsewhere(before.get(), sheet, row.form));
+        boolean lost = before.isPresent()
+                && (!before.get().maker.equals(maker.name()) || changedElsewhere(before.get(), sheet, row.form));
         if (lost) {
             return Optional.empty();
         }
@@ -136,10 +146,14 @@ public class DraftService {
 
     /** Throws a draft away. */
     public void drop(Maker maker, UUID id) {
-        transaction.executeWithoutResult(t -> drafts.findByIdAndMaker(id, maker.name()).ifPresent(drafts::delete));
+        transaction.executeWithoutResult(
+                t -> drafts.findByIdAndMaker(id, maker.name()).ifPresent(drafts::delete));
     }
 
-    /** Lets go of what was saved on a page; what this still sends comes too late. What another page changed since waits on. */
+    /**
+     * Lets go of what was saved on a page; what this still sends comes too late. What another page changed since waits
+     * on.
+     */
     public void saved(Maker maker, Sheet sheet) {
         if (!sheet.page().isEmpty()) {
             done.put(sheet.page(), true);

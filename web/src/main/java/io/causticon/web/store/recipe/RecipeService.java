@@ -14,8 +14,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Recipes in versions: saving a change adds a version, and old batches keep theirs. A name is the recipe's and not a version's: another name
- * alone is no change of what is made.
+ * Recipes in versions: saving a change adds a version, and old batches keep theirs. A name is the recipe's and not a
+ * version's: another name alone is no change of what is made.
  */
 @Service
 public class RecipeService {
@@ -57,7 +57,10 @@ public class RecipeService {
     @Transactional(readOnly = true)
     public List<Kept> all(boolean putAway) {
         return recipes.findByRetiredOrderByName(putAway).stream()
-                .map(r -> new Kept(r.id, r.name, versions.findFirstByRecipeIdOrderByNumberDesc(r.id).flatMap(this::readable)))
+                .map(r -> new Kept(
+                        r.id,
+                        r.name,
+                        versions.findFirstByRecipeIdOrderByNumberDesc(r.id).flatMap(this::readable)))
                 .toList();
     }
 
@@ -85,7 +88,9 @@ public class RecipeService {
     /** Numbers of all versions, the newest first. */
     @Transactional(readOnly = true)
     public List<Integer> versions(UUID recipe) {
-        return versions.findByRecipeIdOrderByNumberDesc(recipe).stream().map(v -> v.number).toList();
+        return versions.findByRecipeIdOrderByNumberDesc(recipe).stream()
+                .map(v -> v.number)
+                .toList();
     }
 
     @Transactional
@@ -98,7 +103,8 @@ public class RecipeService {
     }
 
     /**
-     * Adds a version if the plan differs from the newest; one that says the same adds none, and gives the recipe its name.
+     * Adds a version if the plan differs from the newest; one that says the same adds none, and gives the recipe its
+     * name.
      *
      * @param base the version that the maker began from; 0 where that is not known
      * @throws ProblemsException if a later one was kept since
@@ -120,7 +126,9 @@ public class RecipeService {
 
     /** Whether a version says the same, whatever it is called, also where it was written by an earlier program. */
     private boolean says(VersionRow row, BatchPlan plan) {
-        return readable(row).map(r -> plans.write(r.plan().named(plan.name())).equals(plans.write(plan))).orElse(false);
+        return readable(row)
+                .map(r -> plans.write(r.plan().named(plan.name())).equals(plans.write(plan)))
+                .orElse(false);
     }
 
     /** @throws NotFoundException if there is none */
@@ -157,7 +165,10 @@ public class RecipeService {
     private Recipe recipe(VersionRow row) {
         try {
             BatchPlan plan = plans.read(row.plan);
-            String name = recipes.findById(row.recipeId).map(r -> r.name).filter(n -> !n.isBlank()).orElse(plan.name());
+            String name = recipes.findById(row.recipeId)
+                    .map(r -> r.name)
+                    .filter(n -> !n.isBlank())
+                    .orElse(plan.name());
             return new Recipe(row.recipeId, row.number, plan.named(name));
         } catch (PlanCodec.UnknownField e) {
             throw unreadable(row, "Its plan " + e.getMessage() + ".");
@@ -168,6 +179,7 @@ public class RecipeService {
     }
 
     private static UnreadableException unreadable(VersionRow row, String why) {
-        return new UnreadableException("Version " + row.number + " of this recipe cannot be understood", why, List.of(row.plan));
+        return new UnreadableException(
+                "Version " + row.number + " of this recipe cannot be understood", why, List.of(row.plan));
     }
 }

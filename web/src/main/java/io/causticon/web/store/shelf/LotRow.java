@@ -22,9 +22,16 @@ class LotRow {
 
     String substance = "";
     String label = "";
-    @Nullable Double saponification;
-    @Nullable BigDecimal perKilogram;
-    @Nullable LocalDate useBy;
+
+    @Nullable
+    Double saponification;
+
+    @Nullable
+    BigDecimal perKilogram;
+
+    @Nullable
+    LocalDate useBy;
+
     boolean retired;
 
     /** Empty if what stands here cannot be a lot. */

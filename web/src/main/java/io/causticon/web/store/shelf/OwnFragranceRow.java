@@ -21,7 +21,8 @@ class OwnFragranceRow {
     String name = "";
 
     /** g per kg of fats. */
-    @Nullable Double cap;
+    @Nullable
+    Double cap;
 
     String behaviour = "";
     String allergens = "";
@@ -36,6 +37,9 @@ class OwnFragranceRow {
     }
 
     private static Set<String> words(String text) {
-        return Arrays.stream(text.split(",")).map(String::strip).filter(w -> !w.isEmpty()).collect(Collectors.toSet());
+        return Arrays.stream(text.split(","))
+                .map(String::strip)
+                .filter(w -> !w.isEmpty())
+                .collect(Collectors.toSet());
     }
 }

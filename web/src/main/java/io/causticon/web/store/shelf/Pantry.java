@@ -39,9 +39,7 @@ public record Pantry(Catalogue catalogue, List<Mould> moulds, List<Vessel> vesse
     /** Price of a kilogram by substance; of several lots the one that is to be used first. */
     public Map<String, BigDecimal> prices() {
         Map<String, Lot> first = new HashMap<>();
-        lots.stream()
-                .filter(l -> l.perKilogram() != null)
-                .forEach(l -> first.merge(l.substance(), l, Pantry::sooner));
+        lots.stream().filter(l -> l.perKilogram() != null).forEach(l -> first.merge(l.substance(), l, Pantry::sooner));
         Map<String, BigDecimal> prices = new HashMap<>();
         first.forEach((substance, lot) -> prices.put(substance, lot.perKilogram()));
         return prices;

@@ -77,7 +77,8 @@ public final class ShelfForm {
         MouldKind kind = choice("kind", MouldKind.class);
         int many = kind == MouldKind.CAVITIES ? (int) number("cavities", 1, MOST_CAVITIES) : 1;
         boolean ruled = !(text("length") + text("width") + text("height")).isEmpty();
-        Double held = typed.containsKey("batter") && !text("batter").isEmpty() ? Double.valueOf(waterOfBatch(many)) : water();
+        Double held =
+                typed.containsKey("batter") && !text("batter").isEmpty() ? Double.valueOf(waterOfBatch(many)) : water();
         if (!ruled && held != null) {
             problems.throwIfAny();
             return Mould.ofWater(name, kind, many, held);
@@ -104,7 +105,12 @@ public final class ShelfForm {
         }
         Mass mass = problems.take(() -> MassNotation.read("mass", text("mass"), units), Mass.grams(1));
         if (!mass.isPositive() || mass.isMoreThan(EntryCheck.HEAVIEST)) {
-            problems.add("mass", mass.isPositive() ? ProblemKey.TOO_HIGH : ProblemKey.TOO_LOW, "A mass", mass, mass.isPositive() ? EntryCheck.HEAVIEST : Mass.ZERO);
+            problems.add(
+                    "mass",
+                    mass.isPositive() ? ProblemKey.TOO_HIGH : ProblemKey.TOO_LOW,
+                    "A mass",
+                    mass,
+                    mass.isPositive() ? EntryCheck.HEAVIEST : Mass.ZERO);
         }
         String fat = text("mainFat");
         if (pantry.catalogue().findFat(fat).isEmpty()) {
@@ -115,7 +121,12 @@ public final class ShelfForm {
             Share said = problems.take(() -> NumberNotation.percent("superfat", text("superfat")), Share.percent(5));
             if (!SUPERFAT.contains(said.inPercent())) {
                 boolean low = said.inPercent() < SUPERFAT.low();
-                problems.add("superfat", low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, "The superfat", said, Share.percent(low ? SUPERFAT.low() : SUPERFAT.high()));
+                problems.add(
+                        "superfat",
+                        low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                        "The superfat",
+                        said,
+                        Share.percent(low ? SUPERFAT.low() : SUPERFAT.high()));
             }
             superfat = new Estimate(said.fraction(), SUPERFAT_AS_SAID);
         }
@@ -125,12 +136,14 @@ public final class ShelfForm {
 
     /** In ml; what is typed as a mass is the mass of the water. Null where nothing is typed. */
     private @Nullable Double water() {
-        String text = text("water").toLowerCase(Locale.ROOT).replaceAll("ml$", "").strip();
+        String text =
+                text("water").toLowerCase(Locale.ROOT).replaceAll("ml$", "").strip();
         if (text.isEmpty()) {
             return null;
         }
         double millilitres = text.chars().anyMatch(Character::isLetter)
-                ? problems.take(() -> MassNotation.read("water", text, units), Mass.grams(1)).grams()
+                ? problems.take(() -> MassNotation.read("water", text, units), Mass.grams(1))
+                        .grams()
                 : problems.take(() -> NumberNotation.read("water", text), 1.0);
         within("water", millilitres, 1, MOST_WATER);
         return millilitres;
@@ -139,7 +152,8 @@ public final class ShelfForm {
     /** What one of them holds, ml, by a batch that filled all of them to a part. */
     private double waterOfBatch(int many) {
         Mass batter = problems.take(() -> MassNotation.read("batter", text("batter"), units), Mass.grams(1));
-        double filled = problems.take(() -> NumberNotation.read("filled", text("filled").replace("%", "")), 100.0);
+        double filled =
+                problems.take(() -> NumberNotation.read("filled", text("filled").replace("%", "")), 100.0);
         within("filled", filled, LEAST_FILLED, 100);
         if (filled < LEAST_FILLED) {
             return 1;
@@ -184,7 +198,8 @@ public final class ShelfForm {
         if (note.length() > LONGEST_NOTE) {
             problems.add("note", ProblemKey.TOO_LONG, note.length(), LONGEST_NOTE);
         }
-        List<String> allergens = Arrays.stream(text("allergens").toLowerCase(Locale.ROOT).split("[,;]"))
+        List<String> allergens = Arrays.stream(
+                        text("allergens").toLowerCase(Locale.ROOT).split("[,;]"))
                 .map(String::strip)
                 .filter(w -> !w.isEmpty())
                 .toList();
@@ -213,7 +228,8 @@ public final class ShelfForm {
         Double price = optional("price", 0, MOST_PRICE);
         LocalDate useBy = date("useBy");
         problems.throwIfAny();
-        BigDecimal perKilogram = price == null ? null : BigDecimal.valueOf(price).setScale(2, RoundingMode.HALF_UP);
+        BigDecimal perKilogram =
+                price == null ? null : BigDecimal.valueOf(price).setScale(2, RoundingMode.HALF_UP);
         return new Lot(UUID.randomUUID(), kind, substance, label, saponification, perKilogram, useBy);
     }
 

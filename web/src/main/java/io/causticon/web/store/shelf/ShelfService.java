@@ -64,18 +64,25 @@ public class ShelfService implements Belongings {
 
     @Transactional(readOnly = true)
     public Pantry pantry() {
-        List<Mould> known =
-                moulds.findByRetiredFalseOrderByName().stream().flatMap(r -> r.mould().stream()).toList();
+        List<Mould> known = moulds.findByRetiredFalseOrderByName().stream()
+                .flatMap(r -> r.mould().stream())
+                .toList();
         return new Pantry(
                 Catalogue.standard()
                         .with(
-                                fats.findByRetiredFalseOrderByName().stream().flatMap(r -> r.fat().stream()).toList(),
+                                fats.findByRetiredFalseOrderByName().stream()
+                                        .flatMap(r -> r.fat().stream())
+                                        .toList(),
                                 fragrances.findByRetiredFalseOrderByName().stream()
                                         .flatMap(r -> r.additive().stream())
                                         .toList()),
                 known.isEmpty() ? List.of(FIRST_MOULD) : known,
-                vessels.findByRetiredFalseOrderByName().stream().flatMap(r -> r.vessel().stream()).toList(),
-                lots.findByRetiredFalseOrderByLabel().stream().flatMap(r -> r.lot().stream()).toList());
+                vessels.findByRetiredFalseOrderByName().stream()
+                        .flatMap(r -> r.vessel().stream())
+                        .toList(),
+                lots.findByRetiredFalseOrderByLabel().stream()
+                        .flatMap(r -> r.lot().stream())
+                        .toList());
     }
 
     /**
@@ -142,7 +149,9 @@ public class ShelfService implements Belongings {
         Catalogue substances = Catalogue.standard()
                 .with(
                         fats.findAll().stream().flatMap(r -> r.fat().stream()).toList(),
-                        fragrances.findAll().stream().flatMap(r -> r.additive().stream()).toList());
+                        fragrances.findAll().stream()
+                                .flatMap(r -> r.additive().stream())
+                                .toList());
         Owned now = new Owned(vesselsOf(vessels.findAll()), substances);
         synchronized (this) {
             // What was read while somebody wrote may be what was there before.
@@ -157,16 +166,21 @@ public class ShelfService implements Belongings {
         Map<String, Mass> masses = new HashMap<>();
         Map<String, String> names = new HashMap<>();
         // Those that are in use come last, and are believed before one of the same name that was put away.
-        rows.stream().sorted(Comparator.comparing(VesselRow::retired).reversed()).forEach(row -> row.vessel().ifPresent(v -> {
-            String name = v.name().trim().toLowerCase(Locale.ROOT);
-            masses.put(name, v.mass());
-            names.values().removeIf(name::equals);
-            names.put(row.id(), name);
-        }));
+        rows.stream()
+                .sorted(Comparator.comparing(VesselRow::retired).reversed())
+                .forEach(row -> row.vessel().ifPresent(v -> {
+                    String name = v.name().trim().toLowerCase(Locale.ROOT);
+                    masses.put(name, v.mass());
+                    names.values().removeIf(name::equals);
+                    names.put(row.id(), name);
+                }));
         return new KnownVessels(masses, names);
     }
 
-    /** What stands here is not what stood here: rows came or went by another door. Within the transaction that moves them. */
+    /**
+     * What stands here is not what stood here: rows came or went by another door. Within the transaction that moves
+     * them.
+     */
     public void changedOtherwise() {
         readAnewOnceWritten();
     }
@@ -185,7 +199,10 @@ public class ShelfService implements Belongings {
         });
     }
 
-    /** Adds a mould. The one that there is to begin with does not vanish with the first of her own: it can be put away like any other. */
+    /**
+     * Adds a mould. The one that there is to begin with does not vanish with the first of her own: it can be put away
+     * like any other.
+     */
     @Transactional
     public void addOwnMould(Mould mould) {
         if (moulds.count() == 0 && !mould.name().equals(FIRST_MOULD.name())) {
@@ -196,12 +213,13 @@ public class ShelfService implements Belongings {
 
     @Transactional
     public void addMould(Mould mould) {
-        moulds.findByName(mould.name()).ifPresentOrElse(
-                row -> {
-                    checkFree(row.retired(), mould.name());
-                    row.change(mould);
-                },
-                () -> moulds.save(new MouldRow(mould)));
+        moulds.findByName(mould.name())
+                .ifPresentOrElse(
+                        row -> {
+                            checkFree(row.retired(), mould.name());
+                            row.change(mould);
+                        },
+                        () -> moulds.save(new MouldRow(mould)));
     }
 
     @Transactional
@@ -272,9 +290,8 @@ public class ShelfService implements Belongings {
             case "vessel" -> vessels.findByName(id).ifPresent(VesselRow::retire);
             case "fat" -> fats.findById(id).ifPresent(f -> f.retired = true);
             case "fragrance" -> fragrances.findById(id).ifPresent(f -> f.retired = true);
-            case "lot" -> lots.findAll().stream()
-                    .filter(l -> l.id.toString().equals(id))
-                    .forEach(l -> l.retired = true);
+            case "lot" ->
+                lots.findAll().stream().filter(l -> l.id.toString().equals(id)).forEach(l -> l.retired = true);
             default -> throw ProblemsException.of("kind", ProblemKey.NOT_A_CHOICE, kind);
         }
         readAnewOnceWritten();
@@ -287,11 +304,19 @@ public class ShelfService implements Belongings {
     @Transactional(readOnly = true)
     public List<PutAway> away() {
         return Stream.of(
-                        moulds.findAll().stream().filter(MouldRow::retired).map(r -> new PutAway("mould", r.name(), r.name())),
-                        vessels.findAll().stream().filter(VesselRow::retired).map(r -> new PutAway("vessel", r.name(), r.name())),
+                        moulds.findAll().stream()
+                                .filter(MouldRow::retired)
+                                .map(r -> new PutAway("mould", r.name(), r.name())),
+                        vessels.findAll().stream()
+                                .filter(VesselRow::retired)
+                                .map(r -> new PutAway("vessel", r.name(), r.name())),
                         fats.findAll().stream().filter(r -> r.retired).map(r -> new PutAway("fat", r.id, r.name)),
-                        fragrances.findAll().stream().filter(r -> r.retired).map(r -> new PutAway("fragrance", r.id, r.name)),
-                        lots.findAll().stream().filter(r -> r.retired).map(r -> new PutAway("lot", r.id.toString(), r.label)))
+                        fragrances.findAll().stream()
+                                .filter(r -> r.retired)
+                                .map(r -> new PutAway("fragrance", r.id, r.name)),
+                        lots.findAll().stream()
+                                .filter(r -> r.retired)
+                                .map(r -> new PutAway("lot", r.id.toString(), r.label)))
                 .flatMap(s -> s)
                 .sorted(Comparator.comparing(PutAway::kind).thenComparing(PutAway::name))
                 .toList();
@@ -312,7 +337,8 @@ public class ShelfService implements Belongings {
             }
             case "fat" -> fats.findById(id).ifPresent(f -> f.retired = false);
             case "fragrance" -> fragrances.findById(id).ifPresent(f -> f.retired = false);
-            case "lot" -> lots.findAll().stream().filter(l -> l.id.toString().equals(id)).forEach(l -> l.retired = false);
+            case "lot" ->
+                lots.findAll().stream().filter(l -> l.id.toString().equals(id)).forEach(l -> l.retired = false);
             default -> throw ProblemsException.of("kind", ProblemKey.NOT_A_CHOICE, kind);
         }
         readAnewOnceWritten();
@@ -325,7 +351,8 @@ public class ShelfService implements Belongings {
     }
 
     private static String ownId(String name) {
-        String slug = name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
+        String slug =
+                name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
         return "own-" + (slug.length() > 50 ? slug.substring(0, 50) : slug);
     }
 }

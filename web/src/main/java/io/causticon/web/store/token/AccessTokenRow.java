@@ -29,12 +29,16 @@ public class AccessTokenRow {
     String accountName = "";
 
     Instant madeAt = Instant.EPOCH;
-    @Nullable Instant usedAt;
+
+    @Nullable
+    Instant usedAt;
 
     /** The last day on which it is taken, in the workshop's zone; null for no end. */
-    @Nullable LocalDate endsOn;
+    @Nullable
+    LocalDate endsOn;
 
-    @Nullable Instant withdrawnAt;
+    @Nullable
+    Instant withdrawnAt;
 
     AccessTokenRow() {}
 

@@ -102,14 +102,16 @@ public class AccessTokens {
     @Transactional
     public Optional<Caller> caller(String token) {
         Instant now = clock.instant();
-        return tokens.findByTokenHashAndWithdrawnAtIsNull(Token.hash(token)).flatMap(row -> accounts.active(row.accountName)
-                .filter(m -> m.role().canWrite())
-                .filter(m -> row.endsOn == null || !row.endsOn.isBefore(LocalDate.ofInstant(now, m.zone())))
-                .map(m -> {
-                    if (row.usedAt == null || Duration.between(row.usedAt, now).compareTo(USED_TO_THE) > 0) {
-                        row.usedAt = now;
-                    }
-                    return new Caller(row.id, row.name, row.allows(), m);
-                }));
+        return tokens.findByTokenHashAndWithdrawnAtIsNull(Token.hash(token))
+                .flatMap(row -> accounts.active(row.accountName)
+                        .filter(m -> m.role().canWrite())
+                        .filter(m -> row.endsOn == null || !row.endsOn.isBefore(LocalDate.ofInstant(now, m.zone())))
+                        .map(m -> {
+                            if (row.usedAt == null
+                                    || Duration.between(row.usedAt, now).compareTo(USED_TO_THE) > 0) {
+                                row.usedAt = now;
+                            }
+                            return new Caller(row.id, row.name, row.allows(), m);
+                        }));
     }
 }

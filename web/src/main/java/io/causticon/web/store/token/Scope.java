@@ -22,7 +22,8 @@ public enum Scope {
 
     /** Whether somebody who may do this may add such a line. */
     public boolean adds(Entry entry) {
-        return this == WRITE && isForPrograms(entry) || this == MEASURE && EntryKinds.of(entry).authority() == Authority.INSTRUMENT;
+        return this == WRITE && isForPrograms(entry)
+                || this == MEASURE && EntryKinds.of(entry).authority() == Authority.INSTRUMENT;
     }
 
     /** Whether any program may; {@link Authority} tells which lines are for a person alone. */

@@ -19,16 +19,19 @@ class ArmRow extends NewRow<UUID> {
     int place;
 
     /** Null before it is begun. */
-    @Nullable UUID batchId;
+    @Nullable
+    UUID batchId;
 
     /** As it is kept; null where it was a batch from the beginning. */
-    @Nullable String plan;
+    @Nullable
+    String plan;
 
     /** Arms of one pot are begun together. */
     int pot;
 
     /** Empty for a whole batch. */
     String portion = "";
+
     String name = "";
 
     @Override

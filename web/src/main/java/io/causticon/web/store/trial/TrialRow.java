@@ -21,7 +21,8 @@ class TrialRow extends NewRow<UUID> {
     String factor = "";
     String factorKind = Aspect.Factor.OTHER.name();
 
-    @Nullable UUID recipeId;
+    @Nullable
+    UUID recipeId;
 
     boolean coded;
     String madeBy = "";

@@ -38,7 +38,13 @@ public class Trials {
     private final TransactionTemplate transaction;
     private final Clock clock;
 
-    Trials(TrialRepository trials, ArmRepository arms, PlanCodec plans, BatchService batches, PlatformTransactionManager transactions, Clock clock) {
+    Trials(
+            TrialRepository trials,
+            ArmRepository arms,
+            PlanCodec plans,
+            BatchService batches,
+            PlatformTransactionManager transactions,
+            Clock clock) {
         this.trials = trials;
         this.arms = arms;
         this.plans = plans;
@@ -80,7 +86,12 @@ public class Trials {
      * @param coded whether judges see letters instead of names
      * @param recipe that the arms were made from; null where they are batches of any
      */
-    public record Asked(String question, String factor, Aspect.Factor kind, boolean coded, @Nullable UUID recipe) {}
+    public record Asked(
+            String question,
+            String factor,
+            Aspect.Factor kind,
+            boolean coded,
+            @Nullable UUID recipe) {}
 
     /**
      * One of the things compared.
@@ -105,24 +116,38 @@ public class Trials {
     @Transactional(readOnly = true)
     public List<Trial> all() {
         List<TrialRow> rows = trials.findByPutAwayFalseOrderByMadeAtDesc(MANY);
-        Map<UUID, List<ArmRow>> ofEach = arms.findByTrialIdInOrderByPlace(rows.stream().map(r -> r.id).toList()).stream().collect(Collectors.groupingBy(a -> a.trialId));
-        return rows.stream().filter(r -> ofEach.containsKey(r.id)).map(r -> read(r, ofEach.get(r.id))).toList();
+        Map<UUID, List<ArmRow>> ofEach =
+                arms.findByTrialIdInOrderByPlace(rows.stream().map(r -> r.id).toList()).stream()
+                        .collect(Collectors.groupingBy(a -> a.trialId));
+        return rows.stream()
+                .filter(r -> ofEach.containsKey(r.id))
+                .map(r -> read(r, ofEach.get(r.id)))
+                .toList();
     }
 
     /** @throws NotFoundException if there is none */
     @Transactional(readOnly = true)
     public Trial get(UUID id) {
-        return trials.findById(id).map(r -> read(r, arms.findByTrialIdOrderByPlace(r.id))).filter(t -> !t.arms().isEmpty()).orElseThrow(() -> new NotFoundException("trial " + id));
+        return trials.findById(id)
+                .map(r -> read(r, arms.findByTrialIdOrderByPlace(r.id)))
+                .filter(t -> !t.arms().isEmpty())
+                .orElseThrow(() -> new NotFoundException("trial " + id));
     }
 
     private Trial read(TrialRow row, List<ArmRow> compared) {
-        Aspect.Factor kind = Guard.of("factor of trial " + row.id, () -> Aspect.Factor.valueOf(row.factorKind)).orElse(Aspect.Factor.OTHER);
+        Aspect.Factor kind = Guard.of("factor of trial " + row.id, () -> Aspect.Factor.valueOf(row.factorKind))
+                .orElse(Aspect.Factor.OTHER);
         return new Trial(
-                row.id, new Asked(row.question, row.factor, kind, row.coded, row.recipeId),
+                row.id,
+                new Asked(row.question, row.factor, kind, row.coded, row.recipeId),
                 compared.stream()
                         .map(a -> new Arm(
-                                Optional.ofNullable(a.batchId).map(BatchId::new), a.portion, a.name,
-                                Optional.ofNullable(a.plan).flatMap(p -> Guard.of("plan of arm " + a.id, () -> plans.read(p))), a.pot))
+                                Optional.ofNullable(a.batchId).map(BatchId::new),
+                                a.portion,
+                                a.name,
+                                Optional.ofNullable(a.plan)
+                                        .flatMap(p -> Guard.of("plan of arm " + a.id, () -> plans.read(p))),
+                                a.pot))
                         .toList());
     }
 
@@ -143,13 +168,15 @@ public class Trials {
         row.madeAt = clock.instant();
         row.formKey = key;
         try {
-            return transaction.execute(t -> trials.findByFormKey(key).map(r -> r.id).orElseGet(() -> {
-                trials.save(row);
-                for (int i = 0; i < compared.size(); i++) {
-                    arms.save(arm(row.id, i, compared.get(i)));
-                }
-                return row.id;
-            }));
+            return transaction.execute(t -> trials.findByFormKey(key)
+                    .map(r -> r.id)
+                    .orElseGet(() -> {
+                        trials.save(row);
+                        for (int i = 0; i < compared.size(); i++) {
+                            arms.save(arm(row.id, i, compared.get(i)));
+                        }
+                        return row.id;
+                    }));
         } catch (DataIntegrityViolationException e) {
             // The same form came in the same moment.
             return trials.findByFormKey(key).map(r -> r.id).orElseThrow(() -> e);
@@ -174,18 +201,31 @@ public class Trials {
      * @throws NotFoundException if nothing of the trial is to be made in that pot
      */
     public BatchId begin(Trial trial, int pot, Maker maker) {
-        List<Arm> together = trial.arms().stream().filter(a -> a.pot() == pot && a.plan().isPresent()).toList();
+        List<Arm> together = trial.arms().stream()
+                .filter(a -> a.pot() == pot && a.plan().isPresent())
+                .toList();
         if (together.isEmpty()) {
             throw new NotFoundException("pot " + pot + " of trial " + trial.id());
         }
-        Optional<BatchId> begun = together.stream().flatMap(a -> a.batch().stream()).min(Comparator.comparing(b -> b.value().toString()));
+        Optional<BatchId> begun = together.stream()
+                .flatMap(a -> a.batch().stream())
+                .min(Comparator.comparing(b -> b.value().toString()));
         if (begun.isPresent()) {
             return begun.get();
         }
         BatchPlan plan = together.get(0).plan().orElseThrow();
         BatchId batch = batches.beginFor(
-                Purpose.TRIAL, plan, trial.asked().recipe(), 1, clock.instant(), maker.displayName(), maker.zone(), "trial " + trial.id() + " " + pot);
-        transaction.executeWithoutResult(t -> arms.findByTrialIdOrderByPlace(trial.id()).stream().filter(a -> a.pot == pot && a.plan != null).forEach(a -> a.batchId = batch.value()));
+                Purpose.TRIAL,
+                plan,
+                trial.asked().recipe(),
+                1,
+                clock.instant(),
+                maker.displayName(),
+                maker.zone(),
+                "trial " + trial.id() + " " + pot);
+        transaction.executeWithoutResult(t -> arms.findByTrialIdOrderByPlace(trial.id()).stream()
+                .filter(a -> a.pot == pot && a.plan != null)
+                .forEach(a -> a.batchId = batch.value()));
         return batch;
     }
 

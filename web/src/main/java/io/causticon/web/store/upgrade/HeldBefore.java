@@ -32,7 +32,8 @@ class HeldBefore implements DisposableBean {
     private final JdbcTemplate jdbc;
     private final Path folder;
     private final Clock clock;
-    private final ScheduledExecutorService every = Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("held-before"));
+    private final ScheduledExecutorService every =
+            Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("held-before"));
     private long written = -1;
 
     HeldBefore(JdbcTemplate jdbc, @Value("${causticon.data}") Path folder, Clock clock) {
@@ -60,7 +61,11 @@ class HeldBefore implements DisposableBean {
                 Path fresh = folder.resolve(HeldCount.NAME + ".new");
                 Instant at = clock.instant().truncatedTo(ChronoUnit.SECONDS);
                 Files.writeString(fresh, now + " " + at + "\n");
-                Files.move(fresh, folder.resolve(HeldCount.NAME), StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+                Files.move(
+                        fresh,
+                        folder.resolve(HeldCount.NAME),
+                        StandardCopyOption.REPLACE_EXISTING,
+                        StandardCopyOption.ATOMIC_MOVE);
                 written = now;
             }
             DataFolder.keepPrivate(folder);

@@ -9,8 +9,8 @@ import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * Notices that the file holds less than it did. A database file that was cut short opens without a word at whatever state is still whole; as
- * what is logged only grows, a count that is kept beside the file tells.
+ * Notices that the file holds less than it did. A database file that was cut short opens without a word at whatever
+ * state is still whole; as what is logged only grows, a count that is kept beside the file tells.
  */
 final class HeldCount {
 
@@ -23,8 +23,12 @@ final class HeldCount {
 
     /** How many rows it holds of what only grows; of tables that are not there yet none. */
     static long of(JdbcTemplate jdbc) {
-        List<String> there = jdbc.queryForList("select table_name from information_schema.tables where table_schema = 'PUBLIC'", String.class);
-        return TABLES.stream().filter(there::contains).mapToLong(t -> rows(jdbc, t)).sum();
+        List<String> there = jdbc.queryForList(
+                "select table_name from information_schema.tables where table_schema = 'PUBLIC'", String.class);
+        return TABLES.stream()
+                .filter(there::contains)
+                .mapToLong(t -> rows(jdbc, t))
+                .sum();
     }
 
     private static long rows(JdbcTemplate jdbc, String table) {
@@ -42,9 +46,12 @@ final class HeldCount {
         long before = kept[0].matches("\\d{1,18}") ? Long.parseLong(kept[0]) : 0;
         long now = before == 0 ? 0 : of(jdbc);
         if (now < before) {
-            throw new CannotStart("The data in " + folder.toAbsolutePath().normalize() + " hold " + now + " entries, where they held " + before
-                    + (kept.length > 1 ? " at " + kept[1] : "") + ": the file was cut short, or an older copy stands in its place. Put"
-                    + " a whole copy back; or, if this is the one you mean, delete " + NAME + " beside it and start again.");
+            throw new CannotStart("The data in " + folder.toAbsolutePath().normalize() + " hold " + now
+                    + " entries, where they held " + before
+                    + (kept.length > 1 ? " at " + kept[1] : "")
+                    + ": the file was cut short, or an older copy stands in its place. Put"
+                    + " a whole copy back; or, if this is the one you mean, delete " + NAME
+                    + " beside it and start again.");
         }
     }
 

@@ -27,8 +27,8 @@ class UpToDate implements FlywayMigrationStrategy {
     }
 
     /**
-     * @throws CannotStart if a newer program wrote to the file, for what this one does not know it would lose; if the file holds less than it did; if
-     *     its tables are not such as any program left them
+     * @throws CannotStart if a newer program wrote to the file, for what this one does not know it would lose; if the
+     *     file holds less than it did; if its tables are not such as any program left them
      */
     @Override
     public void migrate(Flyway flyway) {
@@ -40,9 +40,12 @@ class UpToDate implements FlywayMigrationStrategy {
                 newest = known.getVersion();
             }
         }
-        if (current != null && current.getVersion() != null && current.getVersion().compareTo(newest) > 0) {
-            throw new CannotStart("The data in " + folder + " were written by a newer Causticon (tables " + current.getVersion() + ", this one knows "
-                    + newest + "). Nothing was changed. Start that one, or put a copy back that was made before.");
+        if (current != null
+                && current.getVersion() != null
+                && current.getVersion().compareTo(newest) > 0) {
+            throw new CannotStart("The data in " + folder + " were written by a newer Causticon (tables "
+                    + current.getVersion() + ", this one knows " + newest
+                    + "). Nothing was changed. Start that one, or put a copy back that was made before.");
         }
         HeldCount.check(new JdbcTemplate(flyway.getConfiguration().getDataSource()), folder);
         try {
@@ -51,13 +54,16 @@ class UpToDate implements FlywayMigrationStrategy {
             if (isOfTheDisk(e)) {
                 throw e;
             }
-            throw new CannotStart("The tables in " + folder + " are not such as any Causticon left them: the file was cut short, or a start was broken off"
+            throw new CannotStart("The tables in " + folder
+                    + " are not such as any Causticon left them: the file was cut short, or a start was broken off"
                     + " in the middle. Put a whole copy back, or move it away to begin anew.");
         }
     }
 
     /** What the disk did is told as such. */
     private static boolean isOfTheDisk(Throwable failure) {
-        return Stream.iterate(failure, t -> t != null, Throwable::getCause).limit(MOST_CAUSES).anyMatch(t -> t instanceof SQLException sql && StartFault.isOfTheDisk(sql));
+        return Stream.iterate(failure, t -> t != null, Throwable::getCause)
+                .limit(MOST_CAUSES)
+                .anyMatch(t -> t instanceof SQLException sql && StartFault.isOfTheDisk(sql));
     }
 }

@@ -59,7 +59,8 @@ class ApiTest {
 
     @BeforeAll
     static void start() {
-        application = RunningApplication.at(CLOCK, "--springdoc.paths-to-match=/api/v1/**", "--springdoc.api-docs.version=openapi_3_0");
+        application = RunningApplication.at(
+                CLOCK, "--springdoc.paths-to-match=/api/v1/**", "--springdoc.api-docs.version=openapi_3_0");
         ines = new Client(application.address()).signIn("ines");
     }
 
@@ -74,14 +75,16 @@ class ApiTest {
 
     private static String token(Client owner, String name, String scopes) {
         owner.get("/people/tokens");
-        String page = owner.postRaw("/people/tokens", Map.of("name", name + " " + made++, "endsOn", ""), scopes).body();
+        String page = owner.postRaw("/people/tokens", Map.of("name", name + " " + made++, "endsOn", ""), scopes)
+                .body();
         Matcher found = TOKEN.matcher(page);
         assertThat(found.find()).as(page).isTrue();
         return found.group(1);
     }
 
     private HttpResponse<String> send(String token, HttpRequest.Builder request) throws Exception {
-        return http.send(request.header("Authorization", "Bearer " + token).build(), HttpResponse.BodyHandlers.ofString());
+        return http.send(
+                request.header("Authorization", "Bearer " + token).build(), HttpResponse.BodyHandlers.ofString());
     }
 
     private HttpResponse<String> get(String token, String path) throws Exception {
@@ -89,7 +92,8 @@ class ApiTest {
     }
 
     private HttpResponse<String> add(String token, BatchId batch, String body, String key) throws Exception {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(application.address() + "/api/v1/batches/" + batch + "/lines"))
+        HttpRequest.Builder request = HttpRequest.newBuilder(
+                        URI.create(application.address() + "/api/v1/batches/" + batch + "/lines"))
                 .header("Content-Type", "application/json")
                 .POST(HttpRequest.BodyPublishers.ofString(body));
         return send(token, key.isEmpty() ? request : request.header("Idempotency-Key", key));
@@ -106,14 +110,24 @@ class ApiTest {
         assertThat(doubts.get(0).get("kind").asString()).isEqualTo("ODD_TEMPERATURE");
         assertThat(doubts.get(0).get("asks").asString()).contains("other scale");
         assertThat(doubts.get(0).get("maybe")).hasSize(1);
-        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD\"]}", "odd-1").statusCode()).isEqualTo(400);
-        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD_TEMPERATURE\"]}", "odd-1").statusCode()).isEqualTo(201);
+        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD\"]}", "odd-1")
+                        .statusCode())
+                .isEqualTo(400);
+        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD_TEMPERATURE\"]}", "odd-1")
+                        .statusCode())
+                .isEqualTo(201);
         // The same line sent again is there once.
-        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD_TEMPERATURE\"]}", "odd-1").statusCode()).isEqualTo(200);
+        assertThat(add(token, bench, "{\"says\": \"oil 104 C\", \"answers\": [\"ODD_TEMPERATURE\"]}", "odd-1")
+                        .statusCode())
+                .isEqualTo(200);
     }
 
     private static BatchId batch(String name) {
-        return application.bean(BatchService.class).all().stream().filter(b -> b.name().equals(name)).findFirst().map(Batch::id).orElseThrow();
+        return application.bean(BatchService.class).all().stream()
+                .filter(b -> b.name().equals(name))
+                .findFirst()
+                .map(Batch::id)
+                .orElseThrow();
     }
 
     private static int lines(BatchId batch) {
@@ -127,19 +141,34 @@ class ApiTest {
         ObjectNode document = (ObjectNode) JSON.readTree(described);
         document.remove("servers");
         document.putArray("servers").addObject().put("url", "/").put("description", "wherever Causticon runs");
-        String text = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build().writeValueAsString(document) + "\n";
+        String text =
+                JsonMapper.builder()
+                                .enable(SerializationFeature.INDENT_OUTPUT)
+                                .build()
+                                .writeValueAsString(document) + "\n";
         if (WRITE) {
             Files.writeString(PUBLISHED, text);
         }
-        assertThat(Files.readString(PUBLISHED)).as("./causticon formats writes it anew").isEqualTo(text);
+        assertThat(Files.readString(PUBLISHED))
+                .as("./causticon formats writes it anew")
+                .isEqualTo(text);
         // A reader of another make.
         OpenApi3 read = new OpenApi3Parser().parse(PUBLISHED.toFile(), true);
         assertThat(OpenApi3Validator.instance().validate(read).isValid()).isTrue();
-        assertThat(read.getPaths()).containsOnlyKeys(
-                "/api/v1/batches", "/api/v1/batches/{id}", "/api/v1/batches/{id}/document", "/api/v1/batches/{id}/lines");
-        String served = HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(application.address() + "/api/openapi.json")).build(),
-                HttpResponse.BodyHandlers.ofString()).body();
-        assertThat(WRITE ? JSON.readTree(text) : JSON.readTree(served)).isEqualTo(JSON.readTree(Files.readString(PUBLISHED)));
+        assertThat(read.getPaths())
+                .containsOnlyKeys(
+                        "/api/v1/batches",
+                        "/api/v1/batches/{id}",
+                        "/api/v1/batches/{id}/document",
+                        "/api/v1/batches/{id}/lines");
+        String served = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(application.address() + "/api/openapi.json"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
+        assertThat(WRITE ? JSON.readTree(text) : JSON.readTree(served))
+                .isEqualTo(JSON.readTree(Files.readString(PUBLISHED)));
     }
 
     /** Checks an answer against what is published of it. */
@@ -148,9 +177,12 @@ class ApiTest {
         ObjectNode root = JSON.createObjectNode();
         root.put("$ref", "#/components/schemas/" + schema);
         root.set("components", published.get("components"));
-        Schema validator = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(JSON.writeValueAsString(root), InputFormat.JSON);
+        Schema validator = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(JSON.writeValueAsString(root), InputFormat.JSON);
         assertThat(validator.validate(answer, InputFormat.JSON)).isEmpty();
-        assertThat(validator.validate("[]", InputFormat.JSON)).as("a schema that takes everything tells nothing").isNotEmpty();
+        assertThat(validator.validate("[]", InputFormat.JSON))
+                .as("a schema that takes everything tells nothing")
+                .isNotEmpty();
     }
 
     @Test
@@ -162,11 +194,16 @@ class ApiTest {
             HttpResponse<String> part = get(token, "/api/v1/batches?limit=7" + after);
             isAs("ListedBatches", part.body());
             JsonNode answer = JSON.readTree(part.body());
-            answer.get("batches").forEach(b -> assertThat(seen.add(b.get("id").asString())).isTrue());
-            after = answer.get("next") == null || answer.get("next").isNull() ? "" : "&after=" + answer.get("next").asString();
+            answer.get("batches")
+                    .forEach(b -> assertThat(seen.add(b.get("id").asString())).isTrue());
+            after = answer.get("next") == null || answer.get("next").isNull()
+                    ? ""
+                    : "&after=" + answer.get("next").asString();
         } while (!after.isEmpty());
         // What was given up stands in a list of its own.
-        JSON.readTree(get(token, "/api/v1/batches?which=abandoned").body()).get("batches").forEach(b -> seen.add(b.get("id").asString()));
+        JSON.readTree(get(token, "/api/v1/batches?which=abandoned").body())
+                .get("batches")
+                .forEach(b -> seen.add(b.get("id").asString()));
         assertThat(seen).hasSize(application.bean(BatchService.class).ids().size());
 
         BatchId lavender = batch("Net Loft Lavender");
@@ -178,13 +215,21 @@ class ApiTest {
         assertThat(JSON.readTree(log.body()).get("lines").size()).isGreaterThanOrEqualTo(lines(lavender));
         Schema document = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                 .getSchema(Files.readString(Path.of("..", "docs", "formats", "batch.schema.json")), InputFormat.JSON);
-        assertThat(document.validate(get(token, "/api/v1/batches/" + lavender + "/document").body(), InputFormat.JSON)).isEmpty();
-        assertThat(get(token, "/api/v1/batches/" + UUID.randomUUID()).statusCode()).isEqualTo(404);
+        assertThat(document.validate(
+                        get(token, "/api/v1/batches/" + lavender + "/document").body(), InputFormat.JSON))
+                .isEmpty();
+        assertThat(get(token, "/api/v1/batches/" + UUID.randomUUID()).statusCode())
+                .isEqualTo(404);
         assertThat(get(token, "/api/v1/batches/none").statusCode()).isEqualTo(404);
-        assertThat(get(token, "/api/v1/other").headers().firstValue("Content-Type").orElse("")).startsWith("application/problem+json");
+        assertThat(get(token, "/api/v1/other")
+                        .headers()
+                        .firstValue("Content-Type")
+                        .orElse(""))
+                .startsWith("application/problem+json");
         assertThat(get(token, "/api/v1/batches?limit=0").body()).contains("limit wants 1 to 200");
         assertThat(get(token, "/api/v1/batches?which=odd").statusCode()).isEqualTo(400);
-        assertThat(add(token, lavender, "{\"says\": \"pH 9 strip\"}", "").statusCode()).isEqualTo(403);
+        assertThat(add(token, lavender, "{\"says\": \"pH 9 strip\"}", "").statusCode())
+                .isEqualTo(403);
     }
 
     @Test
@@ -195,23 +240,51 @@ class ApiTest {
         HttpResponse<String> first = add(token, ferry, "{\"says\": \"bar 104.5 g\"}", "k1");
         assertThat(first.statusCode()).as(first.body()).isEqualTo(201);
         isAs("AddedLines", first.body());
-        assertThat(JSON.readTree(first.body()).get("batch").get("lastBarGrams").asDouble()).isEqualTo(104.5);
+        assertThat(JSON.readTree(first.body()).get("batch").get("lastBarGrams").asDouble())
+                .isEqualTo(104.5);
         HttpResponse<String> again = add(token, ferry, "{\"says\": \"bar 104.5 g\"}", "k1");
         assertThat(again.statusCode()).isEqualTo(200);
-        assertThat(JSON.readTree(again.body()).get("lines")).isEqualTo(JSON.readTree(first.body()).get("lines"));
+        assertThat(JSON.readTree(again.body()).get("lines"))
+                .isEqualTo(JSON.readTree(first.body()).get("lines"));
         assertThat(lines(ferry)).isEqualTo(before + 1);
-        assertThat(add(token, ferry, "{\"says\": \"bar 99 g\"}", "k1").statusCode()).as("other words under one key").isEqualTo(409);
+        assertThat(add(token, ferry, "{\"says\": \"bar 99 g\"}", "k1").statusCode())
+                .as("other words under one key")
+                .isEqualTo(409);
         String other = token("other scale", "&scopes=MEASURE");
-        assertThat(add(other, ferry, "{\"says\": \"bar 103 g\"}", "k1").statusCode()).as("keys of one token are not those of another").isEqualTo(201);
+        assertThat(add(other, ferry, "{\"says\": \"bar 103 g\"}", "k1").statusCode())
+                .as("keys of one token are not those of another")
+                .isEqualTo(201);
 
         String line = JSON.readTree(first.body()).get("lines").get(0).asString();
-        Entry.BarWeighed kept = (Entry.BarWeighed) application.bean(BatchService.class).get(ferry).log().find(line).orElseThrow().entry();
+        Entry.BarWeighed kept = (Entry.BarWeighed) application
+                .bean(BatchService.class)
+                .get(ferry)
+                .log()
+                .find(line)
+                .orElseThrow()
+                .entry();
         assertThat(kept.mass().grams()).isEqualTo(104.5);
-        assertThat(application.bean(BatchService.class).get(ferry).log().find(line).orElseThrow().current().by()).startsWith("scale").endsWith(", for Ines Harrow");
+        assertThat(application
+                        .bean(BatchService.class)
+                        .get(ferry)
+                        .log()
+                        .find(line)
+                        .orElseThrow()
+                        .current()
+                        .by())
+                .startsWith("scale")
+                .endsWith(", for Ines Harrow");
         // The same as an entry, taken out and sent in again.
-        JsonNode told = JSON.readTree(get(token, "/api/v1/batches/" + ferry + "/lines").body()).get("lines");
-        JsonNode entry = told.valueStream().filter(l -> l.get("id").asString().equals(line)).findFirst().orElseThrow().get("entry");
-        assertThat(add(token, ferry, "{\"entry\": " + entry + "}", "").statusCode()).isEqualTo(201);
+        JsonNode told = JSON.readTree(
+                        get(token, "/api/v1/batches/" + ferry + "/lines").body())
+                .get("lines");
+        JsonNode entry = told.valueStream()
+                .filter(l -> l.get("id").asString().equals(line))
+                .findFirst()
+                .orElseThrow()
+                .get("entry");
+        assertThat(add(token, ferry, "{\"entry\": " + entry + "}", "").statusCode())
+                .isEqualTo(201);
     }
 
     @Test
@@ -243,10 +316,19 @@ class ApiTest {
             assertThat(answer.statusCode()).as(r.body() + " " + answer.body()).isEqualTo(r.status());
             assertThat(answer.body()).as(r.body()).contains(r.why());
         }
-        assertThat(add(measures, lavender, "{\"says\": \"5 bars sold\"}", "").statusCode()).isIn(403, 422);
-        assertThat(add(measures, lavender, "{\"entry\": {\"type\": \"note\", \"text\": \"hello\"}}", "").body()).contains("add measurements alone");
+        assertThat(add(measures, lavender, "{\"says\": \"5 bars sold\"}", "").statusCode())
+                .isIn(403, 422);
+        assertThat(add(measures, lavender, "{\"entry\": {\"type\": \"note\", \"text\": \"hello\"}}", "")
+                        .body())
+                .contains("add measurements alone");
         assertThat(lines(lavender)).isEqualTo(before);
-        assertThat(add(writes, lavender, "{\"entry\": {\"type\": \"note\", \"text\": \"hello\", \"tone\": \"loud\"}}", "").body()).contains("no field \\\"tone\\\"");
+        assertThat(add(
+                                writes,
+                                lavender,
+                                "{\"entry\": {\"type\": \"note\", \"text\": \"hello\", \"tone\": \"loud\"}}",
+                                "")
+                        .body())
+                .contains("no field \\\"tone\\\"");
         assertThat(lines(lavender)).isEqualTo(before);
     }
 
@@ -263,13 +345,21 @@ class ApiTest {
         assertThat(get(hers, "/api/v1/batches").statusCode()).isEqualTo(200);
         ines.post("/people/role", Map.of("name", "tove", "role", "MAKER"));
         assertThat(get(hers, "/api/v1/batches").statusCode()).isEqualTo(401);
-        assertThat(new Client(application.address()).signIn("odd").get("/people/tokens").statusCode()).isEqualTo(403);
+        assertThat(new Client(application.address())
+                        .signIn("odd")
+                        .get("/people/tokens")
+                        .statusCode())
+                .isEqualTo(403);
 
         String gone = token("to withdraw", "&scopes=READ");
-        String id = ines.get("/people/tokens").body().replaceFirst(".*/people/tokens/([0-9a-f-]{36})/withdraw.*?Withdraw to withdraw.*", "$1");
+        String id = ines.get("/people/tokens")
+                .body()
+                .replaceFirst(".*/people/tokens/([0-9a-f-]{36})/withdraw.*?Withdraw to withdraw.*", "$1");
         ines.post("/people/tokens/" + id + "/withdraw", Map.of());
         assertThat(get(gone, "/api/v1/batches").statusCode()).isEqualTo(401);
-        assertThat(ines.post("/people/tokens", Map.of("name", "", "endsOn", "1990-01-01")).body()).contains("is over", "value=\"1990-01-01\"");
+        assertThat(ines.post("/people/tokens", Map.of("name", "", "endsOn", "1990-01-01"))
+                        .body())
+                .contains("is over", "value=\"1990-01-01\"");
     }
 
     @Test

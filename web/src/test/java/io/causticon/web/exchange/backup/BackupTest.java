@@ -76,7 +76,8 @@ class BackupTest {
         Map<String, List<String>> all = new LinkedHashMap<>();
         for (String table : DataFile.tables(of)) {
             List<String> rows = new ArrayList<>();
-            try (Statement statement = of.createStatement(); ResultSet set = statement.executeQuery("select * from \"" + table + "\"")) {
+            try (Statement statement = of.createStatement();
+                    ResultSet set = statement.executeQuery("select * from \"" + table + "\"")) {
                 while (set.next()) {
                     List<String> row = new ArrayList<>();
                     for (int i = 1; i <= set.getMetaData().getColumnCount(); i++) {
@@ -111,13 +112,16 @@ class BackupTest {
         assertThat(contents.batches()).isEqualTo(batches.ids().size());
         assertThat(contents.workshop()).isEqualTo("Saltern Lane Soapworks");
         Path restored = folder.resolve("restored");
-        assertThat(tool("restore", restored.toString(), file.toString())).contains("Saltern Lane Soapworks", "Put back");
-        try (Connection here = application.bean(DataSource.class).getConnection(); Connection there = DataFile.open(restored)) {
+        assertThat(tool("restore", restored.toString(), file.toString()))
+                .contains("Saltern Lane Soapworks", "Put back");
+        try (Connection here = application.bean(DataSource.class).getConnection();
+                Connection there = DataFile.open(restored)) {
             Map<String, List<String>> before = everything(here);
             assertThat(before.keySet()).contains("BATCH", "LOG_REVISION", "PHOTO", "RECIPE_VERSION", "ACCOUNT");
             assertThat(everything(there)).isEqualTo(before);
         }
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                .isEqualTo("rw-------");
     }
 
     @Test
@@ -127,7 +131,12 @@ class BackupTest {
         List<Integer> written = Collections.synchronizedList(new ArrayList<>());
         Thread writer = new Thread(() -> {
             for (int i = 0; !done.get(); i++) {
-                batches.log(id, List.of(new Entry.Noted("line " + i), new Entry.Noted("and " + i)), Instant.now(), "Ines", UUID.randomUUID().toString());
+                batches.log(
+                        id,
+                        List.of(new Entry.Noted("line " + i), new Entry.Noted("and " + i)),
+                        Instant.now(),
+                        "Ines",
+                        UUID.randomUUID().toString());
                 written.add(i);
             }
         });
@@ -141,9 +150,12 @@ class BackupTest {
             application.bean(Backups.class).to(file);
             Path restored = folder.resolve("load");
             tool("restore", restored.toString(), file.toString());
-            try (Connection there = DataFile.open(restored); Statement statement = there.createStatement();
-                    ResultSet notes = statement.executeQuery("select count(*), count(case when entry like '%line %' then 1 end) from log_revision"
-                            + " where batch_id = '" + id + "' and (entry like '%\"line %' or entry like '%\"and %')")) {
+            try (Connection there = DataFile.open(restored);
+                    Statement statement = there.createStatement();
+                    ResultSet notes = statement.executeQuery(
+                            "select count(*), count(case when entry like '%line %' then 1 end) from log_revision"
+                                    + " where batch_id = '" + id
+                                    + "' and (entry like '%\"line %' or entry like '%\"and %')")) {
                 notes.next();
                 // Both lines of a form, or neither; and all that were acknowledged before.
                 assertThat(notes.getInt(1)).isEqualTo(2 * notes.getInt(2));
@@ -158,7 +170,10 @@ class BackupTest {
     /** Another process, as the command is: within one the database knows itself and is shared. */
     private static String command(int exit, String... args) throws Exception {
         List<String> line = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
                 BackupTool.class.getName()));
         line.addAll(List.of(args));
         Process process = new ProcessBuilder(line).redirectErrorStream(true).start();
@@ -171,12 +186,15 @@ class BackupTest {
     void theRunningWorkshopIsAskedFromTheCommandLine() throws Exception {
         String data = application.data().toString();
         Path file = folder.resolve("asked.zip");
-        assertThat(command(0, "backup", data, file.toString())).contains("read again to the last row: Saltern Lane Soapworks");
+        assertThat(command(0, "backup", data, file.toString()))
+                .contains("read again to the last row: Saltern Lane Soapworks");
         assertThat(file).exists();
         assertThat(command(1, "backup", data, file.toString())).contains("is there already");
-        assertThat(command(1, "backup", data, folder.resolve("no/where.zip").toString())).contains("There is no folder");
+        assertThat(command(1, "backup", data, folder.resolve("no/where.zip").toString()))
+                .contains("There is no folder");
         // And it is not put back under the running one.
-        assertThat(command(1, "restore", data, file.toString(), "--replace")).contains("Stop it first. Nothing was changed.");
+        assertThat(command(1, "restore", data, file.toString(), "--replace"))
+                .contains("Stop it first. Nothing was changed.");
         assertThat(batches.ids()).isNotEmpty();
     }
 
@@ -186,12 +204,18 @@ class BackupTest {
         application.bean(Backups.class).to(file);
         Path data = folder.resolve("data");
         tool("restore", data.toString(), file.toString());
-        assertThatThrownBy(() -> tool("restore", data.toString(), file.toString())).hasMessageContaining("Nothing was changed");
-        assertThat(tool("restore", data.toString(), file.toString(), "--replace")).contains("set aside").contains("batches");
+        assertThatThrownBy(() -> tool("restore", data.toString(), file.toString()))
+                .hasMessageContaining("Nothing was changed");
+        assertThat(tool("restore", data.toString(), file.toString(), "--replace"))
+                .contains("set aside")
+                .contains("batches");
         try (Stream<Path> files = Files.list(data)) {
-            assertThat(files.map(f -> f.getFileName().toString())).anyMatch(f -> f.startsWith("before-")).contains("causticon.mv.db");
+            assertThat(files.map(f -> f.getFileName().toString()))
+                    .anyMatch(f -> f.startsWith("before-"))
+                    .contains("causticon.mv.db");
         }
-        assertThat(tool("backup", data.toString(), folder.resolve("again.zip").toString())).contains("Saltern Lane");
+        assertThat(tool("backup", data.toString(), folder.resolve("again.zip").toString()))
+                .contains("Saltern Lane");
     }
 
     @Test
@@ -203,11 +227,14 @@ class BackupTest {
         Path cut = Files.write(folder.resolve("cut.zip"), Arrays.copyOf(bytes, bytes.length / 2));
         for (Path broken : List.of(text, cut, folder.resolve("nowhere.zip"))) {
             assertThatThrownBy(() -> tool("restore", folder.resolve("new").toString(), broken.toString()))
-                    .as(broken.toString()).isInstanceOf(BackupFault.class).hasMessageContaining(broken.getFileName().toString());
+                    .as(broken.toString())
+                    .isInstanceOf(BackupFault.class)
+                    .hasMessageContaining(broken.getFileName().toString());
         }
         assertThat(folder.resolve("new")).doesNotExist();
         try (Stream<Path> files = Files.list(folder)) {
-            assertThat(files.map(f -> f.getFileName().toString())).noneMatch(f -> f.startsWith("causticon-check") || f.endsWith(".part"));
+            assertThat(files.map(f -> f.getFileName().toString()))
+                    .noneMatch(f -> f.startsWith("causticon-check") || f.endsWith(".part"));
         }
     }
 
@@ -221,8 +248,14 @@ class BackupTest {
             assertThat(backups.hasToday(ZoneOffset.UTC)).isTrue();
             clock.pass(Duration.ofDays(1));
         }
-        assertThat(backups.all()).extracting(Backups.Copy::name).filteredOn(n -> n.startsWith("daily-")).hasSize(7);
-        assertThat(backups.all()).extracting(Backups.Copy::name).filteredOn(n -> n.startsWith("weekly-")).hasSize(5);
+        assertThat(backups.all())
+                .extracting(Backups.Copy::name)
+                .filteredOn(n -> n.startsWith("daily-"))
+                .hasSize(7);
+        assertThat(backups.all())
+                .extracting(Backups.Copy::name)
+                .filteredOn(n -> n.startsWith("weekly-"))
+                .hasSize(5);
     }
 
     @Test
@@ -230,11 +263,14 @@ class BackupTest {
         Client ines = new Client(application.address()).signIn("ines");
         assertThat(ines.post("/backups", Map.of()).statusCode()).isEqualTo(302);
         String page = ines.get("/settings").body();
-        assertThat(page).contains("A copy is kept, and was read again to the last row.").contains("The last copy is");
+        assertThat(page)
+                .contains("A copy is kept, and was read again to the last row.")
+                .contains("The last copy is");
         String name = page.replaceAll("(?s).*/backups/(daily-[^\"]*)\".*", "$1");
         HttpResponse<String> loaded = ines.get("/backups/" + name);
         assertThat(loaded.statusCode()).isEqualTo(200);
-        assertThat(loaded.headers().firstValue("Content-Disposition")).contains("attachment; filename=\"causticon-" + name + "\"");
+        assertThat(loaded.headers().firstValue("Content-Disposition"))
+                .contains("attachment; filename=\"causticon-" + name + "\"");
         for (String odd : List.of("remember.key", "..%2Fremember.key", "daily-2026-01-01.zip", "%00")) {
             assertThat(ines.get("/backups/" + odd).statusCode()).as(odd).isBetween(400, 404);
         }

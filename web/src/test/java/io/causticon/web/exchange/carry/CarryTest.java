@@ -62,12 +62,16 @@ class CarryTest {
     }
 
     private Batch called(String name) {
-        return batches.all().stream().filter(b -> b.name().equals(name)).findFirst().orElseThrow();
+        return batches.all().stream()
+                .filter(b -> b.name().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The document of a batch as another workshop would have it: other ids all over, changed as the test says. */
     private byte[] elsewhere(Batch batch, Consumer<ObjectNode> change) {
-        ObjectNode document = (ObjectNode) JSON.readTree(documents.json(DocumentKind.BATCH, batch.id().value()).orElseThrow());
+        ObjectNode document = (ObjectNode) JSON.readTree(
+                documents.json(DocumentKind.BATCH, batch.id().value()).orElseThrow());
         ObjectNode inside = (ObjectNode) document.get("batch");
         inside.remove("clientKey");
         inside.remove("recipeId");
@@ -75,7 +79,9 @@ class CarryTest {
         change.accept(inside);
         Map<String, String> others = new HashMap<>();
         Matcher ids = ID.matcher(document.toString());
-        return ids.replaceAll(m -> others.computeIfAbsent(m.group(), i -> UUID.randomUUID().toString())).getBytes(StandardCharsets.UTF_8);
+        return ids.replaceAll(m ->
+                        others.computeIfAbsent(m.group(), i -> UUID.randomUUID().toString()))
+                .getBytes(StandardCharsets.UTF_8);
     }
 
     private String brought(byte[] file) {
@@ -95,8 +101,12 @@ class CarryTest {
         byte[] file = elsewhere(hot, inside -> {
             ArrayNode log = (ArrayNode) inside.get("log");
             ObjectNode line = ((ObjectNode) log.get(log.size() - 1)).deepCopy();
-            line.put("id", UUID.randomUUID().toString()).put("lineId", UUID.randomUUID().toString()).put("revision", 1);
-            line.set("entry", JSON.readTree(application.bean(BatchArrivals.class).kept(new Entry.Titrated(1.4, null, null))));
+            line.put("id", UUID.randomUUID().toString())
+                    .put("lineId", UUID.randomUUID().toString())
+                    .put("revision", 1);
+            line.set(
+                    "entry",
+                    JSON.readTree(application.bean(BatchArrivals.class).kept(new Entry.Titrated(1.4, null, null))));
             log.add(line);
         });
         String page = brought(file);
@@ -112,22 +122,39 @@ class CarryTest {
         byte[] file = elsewhere(called("Ferry Bar"), inside -> {});
         String page = brought(file);
         ines.post(page + "/take", Map.of());
-        batches.log(idIn(file), List.of(new Entry.Noted("it is ours now")), Instant.now(), "Odd", UUID.randomUUID().toString());
+        batches.log(
+                idIn(file),
+                List.of(new Entry.Noted("it is ours now")),
+                Instant.now(),
+                "Odd",
+                UUID.randomUUID().toString());
         HttpResponse<String> refused = ines.post(page + "/undo", Map.of());
         assertThat(refused.statusCode()).isEqualTo(409);
         assertThat(refused.body()).contains("Ferry Bar was written to since");
-        assertThat(batches.get(idIn(file)).log().of(Entry.Noted.class).anyMatch(n -> n.entry().text().equals("it is ours now"))).isTrue();
+        assertThat(batches.get(idIn(file))
+                        .log()
+                        .of(Entry.Noted.class)
+                        .anyMatch(n -> n.entry().text().equals("it is ours now")))
+                .isTrue();
         // So that the others find the workshop as it was.
-        application.bean(org.springframework.jdbc.core.JdbcTemplate.class)
-                .update("delete from log_revision where batch_id = ? and entry like '%it is ours now%'", idIn(file).value());
+        application
+                .bean(org.springframework.jdbc.core.JdbcTemplate.class)
+                .update(
+                        "delete from log_revision where batch_id = ? and entry like '%it is ours now%'",
+                        idIn(file).value());
         assertThat(ines.post(page + "/undo", Map.of()).statusCode()).isLessThan(400);
     }
 
     @Test
     void aLineOfANewerProgramKeepsItsBatchOut() {
-        byte[] file = elsewhere(called("Ferry Bar"), inside -> ((ObjectNode) inside.get("log").get(2)).set("entry", JSON.readTree("{\"type\":\"held\",\"v\":9,\"reason\":\"x\"}")));
+        byte[] file = elsewhere(
+                called("Ferry Bar"),
+                inside -> ((ObjectNode) inside.get("log").get(2))
+                        .set("entry", JSON.readTree("{\"type\":\"held\",\"v\":9,\"reason\":\"x\"}")));
         String page = brought(file);
-        assertThat(ines.get(page).body()).contains("cannot be taken", "only a newer Causticon knows").doesNotContain("Take what is new");
+        assertThat(ines.get(page).body())
+                .contains("cannot be taken", "only a newer Causticon knows")
+                .doesNotContain("Take what is new");
         ines.post(page + "/leave", Map.of());
     }
 
@@ -137,25 +164,43 @@ class CarryTest {
         for (String name : List.of("odd", "guest")) {
             Client other = new Client(application.address()).signIn(name);
             other.get("/carry");
-            assertThat(other.postFile("/people/arrivals", "x", file).statusCode()).isEqualTo(403);
+            assertThat(other.postFile("/people/arrivals", "x", file).statusCode())
+                    .isEqualTo(403);
             assertThat(other.get("/carry/workshop.zip").statusCode()).isEqualTo(404);
         }
         Client guest = new Client(application.address()).signIn("guest");
         guest.get("/carry");
         assertThat(guest.postFile("/carry/table", "x", file).statusCode()).isEqualTo(403);
-        assertThat(guest.postFile("/batch/" + called("Ferry Bar").id() + "/probe", "x", file).statusCode()).isEqualTo(403);
+        assertThat(guest.postFile("/batch/" + called("Ferry Bar").id() + "/probe", "x", file)
+                        .statusCode())
+                .isEqualTo(403);
     }
 
     @Test
     void aLogIsATableThatRunsNothing() throws Exception {
         Batch batch = called("Net Loft Lavender");
-        batches.log(batch.id(), List.of(new Entry.Noted("=HYPERLINK(\"x\")")), Instant.now(), "Ines Harrow", UUID.randomUUID().toString());
+        batches.log(
+                batch.id(),
+                List.of(new Entry.Noted("=HYPERLINK(\"x\")")),
+                Instant.now(),
+                "Ines Harrow",
+                UUID.randomUUID().toString());
         String csv = ines.get("/carry/batch/" + batch.id() + "/log.csv").body();
-        List<CSVRecord> rows = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(new StringReader(csv)).getRecords();
-        long revisions = batches.get(batch.id()).log().all().stream().mapToLong(l -> 1 + l.earlier().size()).sum();
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(csv))
+                .getRecords();
+        long revisions = batches.get(batch.id()).log().all().stream()
+                .mapToLong(l -> 1 + l.earlier().size())
+                .sum();
         assertThat(rows).hasSize((int) revisions);
         assertThat(rows).anySatisfy(r -> assertThat(r.get("says")).contains("wash test: calm"));
-        assertThat(rows).allSatisfy(r -> r.forEach(cell -> assertThat(cell).doesNotStartWith("=").doesNotStartWith("@")));
+        assertThat(rows)
+                .allSatisfy(r ->
+                        r.forEach(cell -> assertThat(cell).doesNotStartWith("=").doesNotStartWith("@")));
         assertThat(OpenCells.asItWas(OpenCells.safe("=1+1"))).isEqualTo("=1+1");
         assertThat(OpenCells.safe("-12.5")).isEqualTo("-12.5");
     }
@@ -165,19 +210,35 @@ class CarryTest {
         Batch batch = called("Net Loft Lavender");
         try (PDDocument document = Loader.loadPDF(ines.bytes("/carry/batch/" + batch.id() + ".pdf"))) {
             String text = new PDFTextStripper().getText(document);
-            assertThat(text).contains("Net Loft Lavender", batch.code(), "HELD", "wash test: calm", "Olive oil", "171.7 g", "free alkali was not titrated", "sheet 1 of");
+            assertThat(text)
+                    .contains(
+                            "Net Loft Lavender",
+                            batch.code(),
+                            "HELD",
+                            "wash test: calm",
+                            "Olive oil",
+                            "171.7 g",
+                            "free alkali was not titrated",
+                            "sheet 1 of");
         }
     }
 
     @Test
     void readingsOfAProbeComeOnceAndGoAgain() {
-        Batch batch = batches.all().stream().filter(b -> b.log().of(Entry.Poured.class).findAny().isPresent()).findFirst().orElseThrow();
+        Batch batch = batches.all().stream()
+                .filter(b -> b.log().of(Entry.Poured.class).findAny().isPresent())
+                .findFirst()
+                .orElseThrow();
         Instant from = batch.log().begun().plusSeconds(600);
-        DateTimeFormatter form = DateTimeFormatter.ofPattern("dd.MM.yyyy;HH:mm:ss").withZone(ZoneOffset.UTC);
+        DateTimeFormatter form =
+                DateTimeFormatter.ofPattern("dd.MM.yyyy;HH:mm:ss").withZone(ZoneOffset.UTC);
         StringBuilder table = new StringBuilder("Logger 7\nDatum;Uhrzeit;Kern (\u00b0C)\n");
         for (int i = 0; i < 300; i++) {
             double celsius = 40 + 20 * Math.sin(i / 100.0);
-            table.append(form.format(from.plusSeconds(10L * i))).append(';').append(i == 7 ? "OPEN" : String.format("%.1f", celsius).replace('.', ',')).append('\n');
+            table.append(form.format(from.plusSeconds(10L * i)))
+                    .append(';')
+                    .append(i == 7 ? "OPEN" : String.format("%.1f", celsius).replace('.', ','))
+                    .append('\n');
         }
         byte[] file = table.toString().getBytes(StandardCharsets.UTF_8);
         String where = "/batch/" + batch.id() + "/probe";
@@ -185,24 +246,35 @@ class CarryTest {
         String seen = ines.get(page + "?zone=UTC").body();
         assertThat(seen).contains("299 readings", "Line 10: &quot;OPEN&quot; is no temperature");
         long before = core(batch);
-        assertThat(ines.post(page + "/take", Map.of("zone", "UTC")).statusCode()).isLessThan(400);
+        assertThat(ines.post(page + "/take", Map.of("zone", "UTC")).statusCode())
+                .isLessThan(400);
         long after = core(batch);
         assertThat(after - before).isBetween(4L, 60L);
         String again = ines.postFile(where, "kern.csv", file).body();
-        assertThat(ines.get(again).body()).as("the zone is remembered by the heading").contains("No reading of this batch", "are in the log already");
+        assertThat(ines.get(again).body())
+                .as("the zone is remembered by the heading")
+                .contains("No reading of this batch", "are in the log already");
         ines.post(again + "/leave", Map.of());
         assertThat(ines.post(page + "/undo", Map.of()).statusCode()).isLessThan(400);
         assertThat(core(batch)).isEqualTo(before);
     }
 
     private long core(Batch batch) {
-        return batches.get(batch.id()).log().of(Entry.TemperatureRead.class).filter(t -> t.entry().spot() == MeasurementPoint.CORE).count();
+        return batches.get(batch.id())
+                .log()
+                .of(Entry.TemperatureRead.class)
+                .filter(t -> t.entry().spot() == MeasurementPoint.CORE)
+                .count();
     }
 
     @Test
     void thoseThatAreChosenLeaveAlone() throws Exception {
         String page = ines.get("/carry/batch/choose?find=loft").body();
-        List<String> ids = Pattern.compile("name=\"id\" value=\"([^\"]+)\"").matcher(page).results().map(m -> m.group(1)).toList();
+        List<String> ids = Pattern.compile("name=\"id\" value=\"([^\"]+)\"")
+                .matcher(page)
+                .results()
+                .map(m -> m.group(1))
+                .toList();
         assertThat(ids).hasSizeBetween(2, 10);
         byte[] zip = ines.bytes("/carry/batch/chosen?find=&id=" + ids.get(0) + "&id=" + ids.get(1));
         List<String> names = new ArrayList<>();
@@ -212,8 +284,14 @@ class CarryTest {
             }
         }
         assertThat(names.stream().filter(n -> n.startsWith("batches/"))).hasSize(2);
-        assertThat(ines.get(ines.get("/carry/batch/chosen?find=loft").headers().firstValue("Location").orElseThrow()).body()).contains("Tick what is to leave.");
-        assertThat(ines.get("/carry/batch.zip?id=" + UUID.randomUUID()).statusCode()).isEqualTo(404);
+        assertThat(ines.get(ines.get("/carry/batch/chosen?find=loft")
+                                .headers()
+                                .firstValue("Location")
+                                .orElseThrow())
+                        .body())
+                .contains("Tick what is to leave.");
+        assertThat(ines.get("/carry/batch.zip?id=" + UUID.randomUUID()).statusCode())
+                .isEqualTo(404);
     }
 
     @Test
@@ -221,15 +299,21 @@ class CarryTest {
         Batch batch = called("Harbour Dusk");
         String log = ines.get("/carry/batch/" + batch.id() + "/log.csv").body();
         assertThat(looked(log)).contains("as here");
-        String line = log.lines().filter(l -> l.contains("unmoulded")).findFirst().orElseThrow();
-        assertThat(looked(log.replace(line, line.replaceFirst("^20\\d\\d", "2011")))).contains("It stays as it is here");
-        assertThat(looked(log.replace(line, line.replaceFirst("^20\\d\\d", "x")))).contains("happened_at wants a moment");
-        assertThat(looked(log.replace(batch.id().toString(), UUID.randomUUID().toString()))).contains("is not here");
-        assertThat(looked(log.replace(line, line.substring(0, line.indexOf(','))))).contains("cells where there are");
+        String line =
+                log.lines().filter(l -> l.contains("unmoulded")).findFirst().orElseThrow();
+        assertThat(looked(log.replace(line, line.replaceFirst("^20\\d\\d", "2011"))))
+                .contains("It stays as it is here");
+        assertThat(looked(log.replace(line, line.replaceFirst("^20\\d\\d", "x"))))
+                .contains("happened_at wants a moment");
+        assertThat(looked(log.replace(batch.id().toString(), UUID.randomUUID().toString())))
+                .contains("is not here");
+        assertThat(looked(log.replace(line, line.substring(0, line.indexOf(',')))))
+                .contains("cells where there are");
     }
 
     private String looked(String log) {
-        String at = ines.postFile("/people/arrivals", "log.csv", log.getBytes(StandardCharsets.UTF_8)).body();
+        String at = ines.postFile("/people/arrivals", "log.csv", log.getBytes(StandardCharsets.UTF_8))
+                .body();
         String page = ines.get(at).body();
         ines.post(at + "/leave", Map.of());
         return page;
@@ -239,22 +323,44 @@ class CarryTest {
     void whatWasMadeLongAgoComesFromATableAndGoesAgain() {
         Client odd = new Client(application.address()).signIn("odd");
         odd.get("/carry/table");
-        String table = "Soap,Made on,Olive oil (g),Coconut oil (g),Water (g),Bars,Notes\nOld Quay,3/4/2024,400,150,180,8,soft for weeks\nOld Quay,5/6/2024,400,160,180,8,\n"
-                + "Old Step,7/8/2025,400,150,180,,it burned my hands\nOld Odd,9/9/2031,400,150,180,8,\nOld Long,2/1/1951,400,150,180,8,\n";
-        String at = odd.postFile("/carry/table", "book.csv", table.getBytes(StandardCharsets.UTF_8)).body();
+        String table = "Soap,Made on,Olive oil (g),Coconut oil (g),Water (g),Bars,Notes\n"
+                + "Old Quay,3/4/2024,400,150,180,8,soft for weeks\n"
+                + "Old Quay,5/6/2024,400,160,180,8,\n"
+                + "Old Step,7/8/2025,400,150,180,,it burned my hands\n"
+                + "Old Odd,9/9/2031,400,150,180,8,\n"
+                + "Old Long,2/1/1951,400,150,180,8,\n";
+        String at = odd.postFile("/carry/table", "book.csv", table.getBytes(StandardCharsets.UTF_8))
+                .body();
         assertThat(odd.get(at).body()).contains("can be two days").doesNotContain("take-batches");
         String page = odd.get(at + "?days=DAY_FIRST").body();
-        assertThat(page).contains("Made 3 Apr 2024, 8 bars: soft for weeks", "it comes held", "2031-09-09 is still to come", "1951-01-02 is too long ago", "Keep the recipes and 3 batches");
+        assertThat(page)
+                .contains(
+                        "Made 3 Apr 2024, 8 bars: soft for weeks",
+                        "it comes held",
+                        "2031-09-09 is still to come",
+                        "1951-01-02 is too long ago",
+                        "Keep the recipes and 3 batches");
         int before = batches.ids().size();
-        assertThat(odd.post(at + "/take-batches", Map.of("days", "DAY_FIRST")).statusCode()).isEqualTo(302);
-        List<Batch> made = batches.all().stream().filter(b -> b.name().startsWith("Old ")).toList();
+        assertThat(odd.post(at + "/take-batches", Map.of("days", "DAY_FIRST")).statusCode())
+                .isEqualTo(302);
+        List<Batch> made =
+                batches.all().stream().filter(b -> b.name().startsWith("Old ")).toList();
         assertThat(made).hasSize(3).hasSize(batches.ids().size() - before);
-        assertThat(made).filteredOn(b -> b.name().equals("Old Quay")).extracting(Batch::version).containsExactlyInAnyOrder(1, 2);
+        assertThat(made)
+                .filteredOn(b -> b.name().equals("Old Quay"))
+                .extracting(Batch::version)
+                .containsExactlyInAnyOrder(1, 2);
         assertThat(made).filteredOn(Batch::isHeld).extracting(Batch::name).containsExactly("Old Step");
-        assertThat(made).allSatisfy(b -> assertThat(odd.get("/batch/" + b.id()).body()).contains("From book.csv, row"));
+        assertThat(made)
+                .allSatisfy(b -> assertThat(odd.get("/batch/" + b.id()).body()).contains("From book.csv, row"));
         Instant day = application.bean(Clock.class).instant().minus(Duration.ofDays(1));
-        assertThat(made).allSatisfy(b -> assertThat(b.log().all()).as("written down now, of what was then").allMatch(l -> l.current().recordedAt().isAfter(day)));
-        assertThat(made).allSatisfy(b -> assertThat(b.log().of(Entry.Held.class)).allMatch(h -> h.at().isAfter(day) && h.at().isBefore(day.plus(Duration.ofDays(2)))));
+        assertThat(made)
+                .allSatisfy(b -> assertThat(b.log().all())
+                        .as("written down now, of what was then")
+                        .allMatch(l -> l.current().recordedAt().isAfter(day)));
+        assertThat(made)
+                .allSatisfy(b -> assertThat(b.log().of(Entry.Held.class))
+                        .allMatch(h -> h.at().isAfter(day) && h.at().isBefore(day.plus(Duration.ofDays(2)))));
         odd.get("/carry/table");
         assertThat(odd.post(at + "/undo", Map.of()).statusCode()).isEqualTo(302);
         assertThat(batches.ids()).hasSize(before);

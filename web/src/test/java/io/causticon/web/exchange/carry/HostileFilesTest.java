@@ -39,8 +39,23 @@ class HostileFilesTest {
     private static final int FILES = Integer.getInteger("causticon.hostile", 90);
     private static final long SEED = Long.getLong("causticon.hostile.seed", 8424);
     private static final List<String> TABLES = List.of(
-            "batch", "log_revision", "photo", "recipe", "recipe_version", "trial", "trial_arm", "mould", "vessel", "own_fat", "own_fragrance", "lot", "device",
-            "scrap", "planned_making", "arrived_row", "known_table");
+            "batch",
+            "log_revision",
+            "photo",
+            "recipe",
+            "recipe_version",
+            "trial",
+            "trial_arm",
+            "mould",
+            "vessel",
+            "own_fat",
+            "own_fragrance",
+            "lot",
+            "device",
+            "scrap",
+            "planned_making",
+            "arrived_row",
+            "known_table");
 
     private final RunningApplication application = RunningApplication.get();
     private final Random random = new Random(SEED);
@@ -54,7 +69,9 @@ class HostileFilesTest {
         batch = application.bean(BatchService.class).ids().get(0);
         Documents documents = application.bean(Documents.class);
         for (DocumentKind kind : List.of(DocumentKind.RECIPE, DocumentKind.BATCH)) {
-            documents.keys(kind).stream().limit(4).forEach(k -> seeds.add(documents.json(kind, k).orElseThrow()));
+            documents.keys(kind).stream()
+                    .limit(4)
+                    .forEach(k -> seeds.add(documents.json(kind, k).orElseThrow()));
         }
         seeds.add(documents.json(DocumentKind.SHELF, "").orElseThrow());
         seeds.add(documents.json(DocumentKind.WORKSHOP, "").orElseThrow());
@@ -63,10 +80,18 @@ class HostileFilesTest {
         seeds.add(Files.readAllBytes(OwnTables.blocks(folder)));
         seeds.add(Files.readAllBytes(OwnTables.columns(folder)));
         StringBuilder log = new StringBuilder();
-        application.bean(LogTable.class).write(batch.value(), application.bean(AccountService.class).maker("ines").formats(), TableFile.csv(log, LogTable.HEADINGS));
+        application
+                .bean(LogTable.class)
+                .write(
+                        batch.value(),
+                        application.bean(AccountService.class).maker("ines").formats(),
+                        TableFile.csv(log, LogTable.HEADINGS));
         seeds.add(log.toString().getBytes(StandardCharsets.UTF_8));
-        seeds.add("Soap,Made on,Olive oil (g),Coconut oil (g),Bars,Notes\nOne,3/4/2024,400,150,8,soft\nTwo,13/6/2024,400,150,,\n".getBytes(StandardCharsets.UTF_8));
-        seeds.add("time;temp C\n2026-01-01 10:00:00;40,1\n2026-01-01 10:00:10;40,2\n2026-01-01 10:00:20;40,3\n".getBytes(StandardCharsets.UTF_8));
+        seeds.add(
+                "Soap,Made on,Olive oil (g),Coconut oil (g),Bars,Notes\nOne,3/4/2024,400,150,8,soft\nTwo,13/6/2024,400,150,,\n"
+                        .getBytes(StandardCharsets.UTF_8));
+        seeds.add("time;temp C\n2026-01-01 10:00:00;40,1\n2026-01-01 10:00:10;40,2\n2026-01-01 10:00:20;40,3\n"
+                .getBytes(StandardCharsets.UTF_8));
     }
 
     static byte[] zip(Map<String, byte[]> files) throws IOException {
@@ -82,7 +107,8 @@ class HostileFilesTest {
 
     private Map<String, Integer> counts() {
         Map<String, Integer> counts = new TreeMap<>();
-        TABLES.forEach(t -> counts.put(t, application.bean(JdbcTemplate.class).queryForObject("select count(*) from " + t, Integer.class)));
+        TABLES.forEach(t -> counts.put(
+                t, application.bean(JdbcTemplate.class).queryForObject("select count(*) from " + t, Integer.class)));
         return counts;
     }
 
@@ -115,8 +141,21 @@ class HostileFilesTest {
         switch (random.nextInt(6)) {
             case 0 -> file = java.util.Arrays.copyOf(file, random.nextInt(file.length + 1));
             case 1 -> flip(file, 1 + random.nextInt(8));
-            case 2 -> file = replaced(file, "[0-9]+", List.of("-1", "1e999", "99999999999999999999", "\"x\"", "null", "0.1", "true"));
-            case 3 -> file = replaced(file, "\"[^\"]{1,80}\"", List.of("\"\"", "7", "{}", "[]", "\"" + "x".repeat(5000) + "\"", "\"\\u0000\"", "\"<script>\""));
+            case 2 ->
+                file = replaced(
+                        file, "[0-9]+", List.of("-1", "1e999", "99999999999999999999", "\"x\"", "null", "0.1", "true"));
+            case 3 ->
+                file = replaced(
+                        file,
+                        "\"[^\"]{1,80}\"",
+                        List.of(
+                                "\"\"",
+                                "7",
+                                "{}",
+                                "[]",
+                                "\"" + "x".repeat(5000) + "\"",
+                                "\"\\u0000\"",
+                                "\"<script>\""));
             case 4 -> file = joined(file, seeds.get(random.nextInt(seeds.size())));
             default -> file = replaced(file, "[,:{}\\[\\];]", List.of("", ",,", "{", "]", ";"));
         }
@@ -142,7 +181,8 @@ class HostileFilesTest {
         if (text.isEmpty() || !m.find(random.nextInt(text.length()))) {
             return file;
         }
-        return (text.substring(0, m.start()) + with.get(random.nextInt(with.size())) + text.substring(m.end())).getBytes(StandardCharsets.ISO_8859_1);
+        return (text.substring(0, m.start()) + with.get(random.nextInt(with.size())) + text.substring(m.end()))
+                .getBytes(StandardCharsets.ISO_8859_1);
     }
 
     @Test
@@ -159,21 +199,47 @@ class HostileFilesTest {
         Map<String, Integer> before = counts();
         Map<String, byte[]> files = new TreeMap<>();
         files.put("deep", ("[".repeat(100_000)).getBytes(StandardCharsets.UTF_8));
-        files.put("deep in a document", ("{\"format\":\"causticon/recipe\",\"version\":1,\"recipe\":" + "{\"a\":".repeat(5000)).getBytes(StandardCharsets.UTF_8));
-        files.put("twice", "{\"format\":\"causticon/recipe\",\"format\":\"causticon/batch\",\"version\":1}".getBytes(StandardCharsets.UTF_8));
-        files.put("newer", "{\"format\":\"causticon/recipe\",\"version\":99,\"recipe\":{}}".getBytes(StandardCharsets.UTF_8));
+        files.put(
+                "deep in a document",
+                ("{\"format\":\"causticon/recipe\",\"version\":1,\"recipe\":" + "{\"a\":".repeat(5000))
+                        .getBytes(StandardCharsets.UTF_8));
+        files.put(
+                "twice",
+                "{\"format\":\"causticon/recipe\",\"format\":\"causticon/batch\",\"version\":1}"
+                        .getBytes(StandardCharsets.UTF_8));
+        files.put(
+                "newer",
+                "{\"format\":\"causticon/recipe\",\"version\":99,\"recipe\":{}}".getBytes(StandardCharsets.UTF_8));
         files.put("other", "{\"format\":\"causticon/kitchen\",\"version\":1}".getBytes(StandardCharsets.UTF_8));
         files.put("bomb", zip(Map.of("batches/a.json", new byte[40 * 1024 * 1024])));
-        files.put("paths", zip(Map.of("../../../../etc/a.json", seeds.get(0), "/batches/b.json", seeds.get(4), "photos/../../x.jpg", new byte[10])));
+        files.put(
+                "paths",
+                zip(Map.of(
+                        "../../../../etc/a.json",
+                        seeds.get(0),
+                        "/batches/b.json",
+                        seeds.get(4),
+                        "photos/../../x.jpg",
+                        new byte[10])));
         files.put("picture", new byte[] {(byte) 0xff, (byte) 0xd8, (byte) 0xff, 0, 0});
         files.put("quote", ("time,temp\n\"" + "x".repeat(300_000)).getBytes(StandardCharsets.UTF_8));
-        files.put("entity", zip(Map.of(
-                "content.xml", "<!DOCTYPE x [<!ENTITY e SYSTEM \"file:///etc/passwd\">]><x>&e;</x>".getBytes(StandardCharsets.UTF_8))));
+        files.put(
+                "entity",
+                zip(Map.of(
+                        "content.xml",
+                        "<!DOCTYPE x [<!ENTITY e SYSTEM \"file:///etc/passwd\">]><x>&e;</x>"
+                                .getBytes(StandardCharsets.UTF_8))));
         files.put("sixteen", "t;c\n2026-01-01 10:00;4".getBytes(StandardCharsets.UTF_16));
-        files.put("repeats", zip(Map.of("content.xml", ("<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\""
-                + " xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\"><table:table><table:table-row table:number-rows-repeated=\"1000000000\"><table:table-cell"
-                + " office:value-type=\"float\" office:value=\"1\" table:number-columns-repeated=\"1000000\"/></table:table-row></table:table></office:document-content>")
-                .getBytes(StandardCharsets.UTF_8))));
+        files.put(
+                "repeats",
+                zip(Map.of(
+                        "content.xml",
+                        ("<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\""
+                            + " xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\"><table:table><table:table-row"
+                            + " table:number-rows-repeated=\"1000000000\"><table:table-cell"
+                            + " office:value-type=\"float\" office:value=\"1\""
+                            + " table:number-columns-repeated=\"1000000\"/></table:table-row></table:table></office:document-content>")
+                                .getBytes(StandardCharsets.UTF_8))));
         files.forEach((name, file) -> {
             for (String where : List.of("/people/arrivals", "/carry/table", "/batch/" + batch + "/probe")) {
                 brought(where, file);

@@ -17,19 +17,34 @@ final class OwnTables {
 
     /** A row an ingredient, in German, with semicolons and decimal commas, as an old machine writes it. */
     static Path german(Path folder) throws IOException {
-        String text = "Meine Seifen;;;\r\n;;;\r\nRezept;Zutat;Menge (g);\u00dcberfettung\r\nDorfseife;Oliven\u00f6l;412,5;5 %\r\n;Kokos\u00f6l;137,5;\r\n;Wasser;165;\r\n"
-                + "Salzst\u00fcck;Kokos\u00f6l;600;0,15\r\n;Destilliertes Wasser;200;\r\n;Zaubersalz;300;\r\n";
+        String text = "Meine Seifen;;;\r\n"
+                + ";;;\r\n"
+                + "Rezept;Zutat;Menge (g);\u00dcberfettung\r\n"
+                + "Dorfseife;Oliven\u00f6l;412,5;5 %\r\n"
+                + ";Kokos\u00f6l;137,5;\r\n"
+                + ";Wasser;165;\r\n"
+                + "Salzst\u00fcck;Kokos\u00f6l;600;0,15\r\n"
+                + ";Destilliertes Wasser;200;\r\n"
+                + ";Zaubersalz;300;\r\n";
         return Files.write(folder.resolve("seifen.csv"), text.getBytes(Charset.forName("windows-1252")));
     }
 
     /** Blocks with a merged title over each, ounces in words. */
     static Path blocks(Path folder) throws IOException {
         Path file = folder.resolve("my soaps.xlsx");
-        try (OutputStream out = Files.newOutputStream(file); Workbook book = new Workbook(out, "made-up", "1.0")) {
+        try (OutputStream out = Files.newOutputStream(file);
+                Workbook book = new Workbook(out, "made-up", "1.0")) {
             Worksheet sheet = book.newWorksheet("soaps");
             String[][] rows = {
-                {"Lavender Doorstep"}, {"olive oil", "twelve and a half ounces"}, {"coconut oil", "4 1/4 oz"}, {"lye", "2\u00bc ounces"}, {"water", "five ounces"}, {},
-                {"Plain Lard"}, {"lard", "16 oz"}, {"superfat", "6 %"}
+                {"Lavender Doorstep"},
+                {"olive oil", "twelve and a half ounces"},
+                {"coconut oil", "4 1/4 oz"},
+                {"lye", "2\u00bc ounces"},
+                {"water", "five ounces"},
+                {},
+                {"Plain Lard"},
+                {"lard", "16 oz"},
+                {"superfat", "6 %"}
             };
             for (int r = 0; r < rows.length; r++) {
                 for (int c = 0; c < rows[r].length; c++) {

@@ -31,11 +31,19 @@ class OwnTablesTest {
     }
 
     private static BatchPlan plan(RunningApplication application, String name) {
-        return application.bean(RecipeService.class).inUse().stream().map(r -> r.plan()).filter(p -> p.name().equals(name)).findFirst().orElseThrow();
+        return application.bean(RecipeService.class).inUse().stream()
+                .map(r -> r.plan())
+                .filter(p -> p.name().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String row(Browser browser, String name) {
-        return browser.all("tbody tr").stream().filter(r -> r.getText().contains(name)).findFirst().map(WebElement::getText).orElseThrow();
+        return browser.all("tbody tr").stream()
+                .filter(r -> r.getText().contains(name))
+                .findFirst()
+                .map(WebElement::getText)
+                .orElseThrow();
     }
 
     @Test
@@ -57,21 +65,29 @@ class OwnTablesTest {
         BatchPlan doorstep = plan(application, "Lavender Doorstep");
         assertThat(doorstep.formula().fatMass().grams()).isCloseTo(16.75 * OUNCE, within(0.1));
         assertThat(doorstep.formula().fixed().lye().grams()).isCloseTo(2.25 * OUNCE, within(0.1));
-        assertThat(plan(application, "Plain Lard").formula().superfat().inPercent()).isCloseTo(6, within(1e-6));
+        assertThat(plan(application, "Plain Lard").formula().superfat().inPercent())
+                .isCloseTo(6, within(1e-6));
 
         bring(browser, OwnTables.columns(folder));
         assertThat(row(browser, "Broken One")).contains("lots");
         browser.press("Keep these 2 recipes").waitForText("Quay Stone");
         assertThat(plan(application, "Quay Stone").formula().fats()).hasSize(3);
-        assertThat(plan(application, "White Ferry").formula().superfat().inPercent()).isCloseTo(8, within(1e-6));
+        assertThat(plan(application, "White Ferry").formula().superfat().inPercent())
+                .isCloseTo(8, within(1e-6));
 
         // All three go again, the last first.
         for (int taken = 3; taken > 0; taken--) {
             int left = taken - 1;
-            browser.open("/carry/table").waitFor(".came form").all(".came form button").get(0).click();
+            browser.open("/carry/table")
+                    .waitFor(".came form")
+                    .all(".came form button")
+                    .get(0)
+                    .click();
             browser.waitUntilTrue(() -> browser.all(".came form").size() == left);
         }
-        assertThat(application.bean(RecipeService.class).inUse()).noneMatch(r -> List.of("Dorfseife", "Quay Stone").contains(r.plan().name()));
+        assertThat(application.bean(RecipeService.class).inUse())
+                .noneMatch(r ->
+                        List.of("Dorfseife", "Quay Stone").contains(r.plan().name()));
         assertThat(browser.complaints()).isEmpty();
     }
 }

@@ -26,7 +26,8 @@ class RecipeTextTest {
         assertThat(recipes.inUse()).isNotEmpty().allSatisfy(r -> {
             String plan = plans.write(r.plan());
             String text = RecipeText.write(plan);
-            assertThat(RecipeText.read("Try this:\n" + text.replaceAll("(.{60})", "$1\n ") + "\nIt is good.")).isEqualTo(plan);
+            assertThat(RecipeText.read("Try this:\n" + text.replaceAll("(.{60})", "$1\n ") + "\nIt is good."))
+                    .isEqualTo(plan);
             assertThat(text.length()).isLessThan(plan.length());
         });
     }
@@ -38,10 +39,14 @@ class RecipeTextTest {
             char other = text.charAt(at) == 'a' ? 'b' : 'a';
             String changed = text.substring(0, at) + other + text.substring(at + 1);
             assertThatThrownBy(() -> RecipeText.read(changed)).isInstanceOf(DocumentFault.class);
-            assertThatThrownBy(() -> RecipeText.read(text.substring(0, at) + text.substring(at + 1))).isInstanceOf(DocumentFault.class);
+            assertThatThrownBy(() -> RecipeText.read(text.substring(0, at) + text.substring(at + 1)))
+                    .isInstanceOf(DocumentFault.class);
         }
-        assertThatThrownBy(() -> RecipeText.read("")).isInstanceOf(DocumentFault.class).hasMessageContaining("CAUSTICON-RECIPE-1:");
-        assertThatThrownBy(() -> RecipeText.read(text.replace("RECIPE-1", "RECIPE-2"))).hasMessageContaining("newer");
+        assertThatThrownBy(() -> RecipeText.read(""))
+                .isInstanceOf(DocumentFault.class)
+                .hasMessageContaining("CAUSTICON-RECIPE-1:");
+        assertThatThrownBy(() -> RecipeText.read(text.replace("RECIPE-1", "RECIPE-2")))
+                .hasMessageContaining("newer");
     }
 
     @Test
@@ -52,15 +57,20 @@ class RecipeTextTest {
         String text = page.substring(page.indexOf("CAUSTICON-RECIPE-1:"), page.indexOf("</textarea>"));
         assertThat(page).contains("class=\"recipe-code\"");
         odd.get("/carry/text");
-        assertThat(odd.post("/carry/text", Map.of("text", text)).body()).contains(recipe.plan().name(), "The same recipe is here already", "Keep this recipe");
-        assertThat(odd.post("/carry/text", Map.of("text", "nothing at all")).body()).contains("There is no recipe in this text", "nothing at all</textarea>");
+        assertThat(odd.post("/carry/text", Map.of("text", text)).body())
+                .contains(recipe.plan().name(), "The same recipe is here already", "Keep this recipe");
+        assertThat(odd.post("/carry/text", Map.of("text", "nothing at all")).body())
+                .contains("There is no recipe in this text", "nothing at all</textarea>");
         var kept = odd.post("/carry/text", Map.of("text", text, "keep", "true"));
         String where = kept.headers().firstValue("Location").orElseThrow();
         UUID copy = UUID.fromString(where.substring(where.lastIndexOf('/') + 1));
         assertThat(plans.write(recipes.latest(copy).plan())).isEqualTo(plans.write(recipe.plan()));
-        assertThat(odd.post("/plan/" + copy + "/away", Map.of("away", "true")).statusCode()).isLessThan(400);
+        assertThat(odd.post("/plan/" + copy + "/away", Map.of("away", "true")).statusCode())
+                .isLessThan(400);
         Client guest = new Client(application.address()).signIn("guest");
         guest.get("/carry/text");
-        assertThat(guest.post("/carry/text", Map.of("text", text, "keep", "true")).statusCode()).isEqualTo(403);
+        assertThat(guest.post("/carry/text", Map.of("text", text, "keep", "true"))
+                        .statusCode())
+                .isEqualTo(403);
     }
 }

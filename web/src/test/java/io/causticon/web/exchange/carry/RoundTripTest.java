@@ -112,7 +112,9 @@ class RoundTripTest {
     private static void bring(RunningApplication into, byte[] file, String name) {
         Arrivals arrivals = into.bean(Arrivals.class);
         UUID id = arrivals.lay(new ByteArrayInputStream(file), name, "Ines");
-        assertThat(arrivals.look(id).count(Novelty.FAULT)).as(name + " " + arrivals.look(id).documents()).isZero();
+        assertThat(arrivals.look(id).count(Novelty.FAULT))
+                .as(name + " " + arrivals.look(id).documents())
+                .isZero();
         arrivals.take(id);
     }
 
@@ -126,8 +128,10 @@ class RoundTripTest {
 
     private static Set<String> tables(Connection of) throws SQLException {
         Set<String> tables = new TreeSet<>();
-        try (Statement statement = of.createStatement(); ResultSet rows = statement.executeQuery(
-                "select table_name from information_schema.tables where table_schema = 'PUBLIC' and table_type = 'BASE TABLE'")) {
+        try (Statement statement = of.createStatement();
+                ResultSet rows = statement.executeQuery(
+                        "select table_name from information_schema.tables where table_schema = 'PUBLIC' and table_type"
+                                + " = 'BASE TABLE'")) {
             while (rows.next()) {
                 tables.add(rows.getString(1));
             }
@@ -150,11 +154,13 @@ class RoundTripTest {
 
     private static List<String> rows(Connection of, String table) throws Exception {
         List<String> rows = new ArrayList<>();
-        try (Statement statement = of.createStatement(); ResultSet set = statement.executeQuery("select * from \"" + table + "\"")) {
+        try (Statement statement = of.createStatement();
+                ResultSet set = statement.executeQuery("select * from \"" + table + "\"")) {
             while (set.next()) {
                 List<String> row = new ArrayList<>();
                 for (int i = 1; i <= set.getMetaData().getColumnCount(); i++) {
-                    if (OURS.getOrDefault(table, Set.of()).contains(set.getMetaData().getColumnName(i))) {
+                    if (OURS.getOrDefault(table, Set.of())
+                            .contains(set.getMetaData().getColumnName(i))) {
                         continue;
                     }
                     Object cell = set.getObject(i);
@@ -209,7 +215,9 @@ class RoundTripTest {
 
         arrivals = to.bean(Arrivals.class);
         UUID again = laid(out());
-        assertThat(arrivals.look(again).rows()).as("nothing is new the second time").isZero();
+        assertThat(arrivals.look(again).rows())
+                .as("nothing is new the second time")
+                .isZero();
         arrivals.leave(again, ArrivalRow.Kind.DOCUMENTS, null);
 
         arrivals.undo(id, "Ines");
@@ -245,7 +253,8 @@ class RoundTripTest {
         there = RunningApplication.folder(false);
         to = RunningApplication.in(there);
         for (Object key : documents.keys(DocumentKind.BATCH)) {
-            ObjectNode document = (ObjectNode) json.readTree(documents.json(DocumentKind.BATCH, key).orElseThrow());
+            ObjectNode document = (ObjectNode)
+                    json.readTree(documents.json(DocumentKind.BATCH, key).orElseThrow());
             ((ObjectNode) document.get("batch")).putArray("log");
             ((ObjectNode) document.get("batch")).putArray("photos");
             bring(to, json.writeValueAsBytes(document), "batch.json");
@@ -253,15 +262,21 @@ class RoundTripTest {
             from.bean(LogTable.class).write((UUID) key, ines().formats(), TableFile.csv(table, LogTable.HEADINGS));
             bring(to, table.toString().getBytes(StandardCharsets.UTF_8), "log.csv");
             // A second time there is nothing new in it.
-            UUID again = to.bean(Arrivals.class).lay(new ByteArrayInputStream(table.toString().getBytes(StandardCharsets.UTF_8)), "log.csv", "Ines");
+            UUID again = to.bean(Arrivals.class)
+                    .lay(
+                            new ByteArrayInputStream(table.toString().getBytes(StandardCharsets.UTF_8)),
+                            "log.csv",
+                            "Ines");
             assertThat(to.bean(Arrivals.class).look(again).rows()).isZero();
         }
-        String lines = "select line_id, revision, kind, entry, recorded_by, withdrawn, reason, date_trunc(millisecond, happened_at) as happened,"
-                + " date_trunc(millisecond, recorded_at) as recorded from log_revision order by line_id, revision";
+        String lines = "select line_id, revision, kind, entry, recorded_by, withdrawn, reason, date_trunc(millisecond,"
+                + " happened_at) as happened, date_trunc(millisecond, recorded_at) as recorded from log_revision"
+                + " order by line_id, revision";
         List<Map<String, Object>> kept = from.bean(JdbcTemplate.class).queryForList(lines);
         assertThat(kept).hasSizeGreaterThan(500);
         assertThat(to.bean(JdbcTemplate.class).queryForList(lines)).isEqualTo(kept);
         String held = "select batch_id, life, held from batch_summary order by batch_id";
-        assertThat(to.bean(JdbcTemplate.class).queryForList(held)).isEqualTo(from.bean(JdbcTemplate.class).queryForList(held));
+        assertThat(to.bean(JdbcTemplate.class).queryForList(held))
+                .isEqualTo(from.bean(JdbcTemplate.class).queryForList(held));
     }
 }

@@ -37,11 +37,18 @@ class SimulatedDevicesTest {
         batches = application.bean(BatchService.class);
         devices = application.bean(DeviceService.class);
         id = Swirl.lyeIn(application, "Done loaf", Duration.ofHours(30));
-        batches.log(id, List.of(new Entry.Poured(Temperature.celsius(40))), Instant.now().minus(Duration.ofHours(29)), "Ines", UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(new Entry.Poured(Temperature.celsius(40))),
+                Instant.now().minus(Duration.ofHours(29)),
+                "Ines",
+                UUID.randomUUID().toString());
     }
 
     private void put(DeviceKind kind, MeasurementPoint spot) {
-        UUID device = devices.add("stand-in " + UUID.randomUUID().toString().substring(0, 6), kind, true).device().id();
+        UUID device = devices.add("stand-in " + UUID.randomUUID().toString().substring(0, 6), kind, true)
+                .device()
+                .id();
         devices.watch(device, id, spot, null, null);
     }
 
@@ -53,10 +60,15 @@ class SimulatedDevicesTest {
     @Test
     void aPenShowsTheBarsSolutionAndItsTapIsAMetersNotAStrips(Browser browser) {
         put(DeviceKind.PH_PEN, null);
-        browser.signIn("ines").open("/bench/" + id + "?step=pour").waitUntilTrue(() -> shown(browser).isPresent());
+        browser.signIn("ines")
+                .open("/bench/" + id + "?step=pour")
+                .waitUntilTrue(() -> shown(browser).isPresent());
         assertThat(shown(browser).orElseThrow()).isBetween(9.0, 10.5);
-        browser.press("Log it").waitUntilTrue(() -> batches.get(id).log().first(Entry.PhRead.class).isPresent());
-        Entry.PhRead read = batches.get(id).log().first(Entry.PhRead.class).orElseThrow().entry();
+        browser.press("Log it")
+                .waitUntilTrue(
+                        () -> batches.get(id).log().first(Entry.PhRead.class).isPresent());
+        Entry.PhRead read =
+                batches.get(id).log().first(Entry.PhRead.class).orElseThrow().entry();
         assertThat(read.method()).isEqualTo(PhMethod.METER);
         assertThat(read.ph()).isBetween(9.0, 10.5);
     }
@@ -64,16 +76,27 @@ class SimulatedDevicesTest {
     @Test
     void aProbeInTheCoreFollowsTheLoaf(Browser browser) {
         put(DeviceKind.THERMOMETER, MeasurementPoint.CORE);
-        browser.signIn("ines").open("/bench/" + id + "?step=pour").waitUntilTrue(() -> shown(browser).isPresent());
+        browser.signIn("ines")
+                .open("/bench/" + id + "?step=pour")
+                .waitUntilTrue(() -> shown(browser).isPresent());
         // After more than a day it has come down to the room, with what the probe is off by.
         assertThat(shown(browser).orElseThrow()).isBetween(16.0, 26.0);
     }
 
     @Test
     void aScaleFillsTheFieldUnlessAHandWritesThere(RunningApplication application, Browser browser) {
-        id = batches.begin(Swirl.plan("On the scale"), null, 1, Instant.now(), "Ines", java.time.ZoneOffset.UTC, UUID.randomUUID().toString());
+        id = batches.begin(
+                Swirl.plan("On the scale"),
+                null,
+                1,
+                Instant.now(),
+                "Ines",
+                java.time.ZoneOffset.UTC,
+                UUID.randomUUID().toString());
         put(DeviceKind.SCALE, null);
-        browser.signIn("ines").open("/bench/" + id).waitUntilTrue(() -> !browser.value("amount").isEmpty());
+        browser.signIn("ines")
+                .open("/bench/" + id)
+                .waitUntilTrue(() -> !browser.value("amount").isEmpty());
         browser.waitUntilTrue(() -> Math.abs(Double.parseDouble(browser.value("amount")) - 500) < 0.5);
         WebElement ring = browser.all("[data-ring]").get(0);
         browser.waitUntilTrue(() -> "in".equals(ring.getDomAttribute("data-state")));

@@ -34,7 +34,18 @@ class WatchersTest {
         }
         assertThat(feed.watching()).isEqualTo(LiveFeed.MOST_OF_A_MAKER);
         for (int other = 0; other < 40; other++) {
-            Maker somebody = new Maker("m" + other, "", ines.role(), ines.units(), "day", "", ZoneOffset.UTC, ines.room(), ines.mixAt(), ines.within(), "EUR");
+            Maker somebody = new Maker(
+                    "m" + other,
+                    "",
+                    ines.role(),
+                    ines.units(),
+                    "day",
+                    "",
+                    ZoneOffset.UTC,
+                    ines.room(),
+                    ines.mixAt(),
+                    ines.within(),
+                    "EUR");
             for (int i = 0; i < 5; i++) {
                 feed.watch(BATCH, somebody);
             }
@@ -46,7 +57,13 @@ class WatchersTest {
     void thatDoNotReadAreLetGoAndHoldNobodyUp() {
         List<Runnable> later = new ArrayList<>();
         AtomicInteger left = new AtomicInteger();
-        Watcher slow = new Watcher(BATCH, "ines", new Formats(Units.METRIC, ZoneOffset.UTC), new SseEmitter(), later::add, w -> left.incrementAndGet());
+        Watcher slow = new Watcher(
+                BATCH,
+                "ines",
+                new Formats(Units.METRIC, ZoneOffset.UTC),
+                new SseEmitter(),
+                later::add,
+                w -> left.incrementAndGet());
         for (int i = 0; i < Watcher.MOST_WAITING; i++) {
             slow.send("reading", Map.of("value", i));
         }
@@ -69,7 +86,8 @@ class WatchersTest {
                 sent.add(builder.build().iterator().next().getData().toString());
             }
         };
-        Watcher watcher = new Watcher(BATCH, "ines", new Formats(Units.METRIC, ZoneOffset.UTC), emitter, Runnable::run, w -> {});
+        Watcher watcher =
+                new Watcher(BATCH, "ines", new Formats(Units.METRIC, ZoneOffset.UTC), emitter, Runnable::run, w -> {});
         watcher.send("one", Map.of());
         watcher.send("two", Map.of());
         assertThat(sent).hasSize(2);

@@ -25,8 +25,21 @@ class AuditTest {
 
     /** What works something out and keeps nothing, and what has no person behind it. */
     private static final Set<String> NO_DEED = Set.of(
-            "/rework/ask", "/plan/first/read", "/plan/reckon", "/plan/rows", "/plan/change", "/plan/gel", "/plan/scale", "/plan/size", "/plan/powder", "/plan/cups",
-            "/plan/up/{list}", "/plan/even", "/plan/fit", "/ingest", "/error");
+            "/rework/ask",
+            "/plan/first/read",
+            "/plan/reckon",
+            "/plan/rows",
+            "/plan/change",
+            "/plan/gel",
+            "/plan/scale",
+            "/plan/size",
+            "/plan/powder",
+            "/plan/cups",
+            "/plan/up/{list}",
+            "/plan/even",
+            "/plan/fit",
+            "/ingest",
+            "/error");
 
     private static final int TRIES = 300;
 
@@ -51,7 +64,9 @@ class AuditTest {
         assertThat(patterns).isNotEmpty();
         List<String> without = new ArrayList<>(patterns);
         without.removeIf(p -> NO_DEED.contains(p) || DeedWords.of(p).isPresent());
-        assertThat(without).as("addresses of which no one would know what was done there").isEmpty();
+        assertThat(without)
+                .as("addresses of which no one would know what was done there")
+                .isEmpty();
         assertThat(patterns).as("and none that is no more").containsAll(DeedWords.patterns());
     }
 
@@ -60,19 +75,44 @@ class AuditTest {
         Client odd = new Client(application.address()).signIn("odd");
         BatchId batch = application.bean(BatchService.class).all().get(4).id();
         odd.get("/batch/" + batch);
-        assertThat(odd.post("/batch/" + batch + "/log", Map.of("quick", "bar 101.5 g", "key", UUID.randomUUID().toString())).statusCode()).isLessThan(400);
+        assertThat(odd.post(
+                                "/batch/" + batch + "/log",
+                                Map.of(
+                                        "quick",
+                                        "bar 101.5 g",
+                                        "key",
+                                        UUID.randomUUID().toString()))
+                        .statusCode())
+                .isLessThan(400);
         Client ines = new Client(application.address()).signIn("ines");
-        waitUntil(() -> ines.get("/people/audit?name=odd").body().contains(application.bean(BatchService.class).get(batch).name()));
-        assertThat(ines.get("/people/audit?name=odd").body()).contains("logged", "a program", "127.0.0.1", "signed in").doesNotContain("<td>ines</td>");
-        assertThat(ines.get("/people/audit.csv").body()).startsWith("number,done_at,name,what,subject,device").contains("odd,logged," + batch);
+        waitUntil(() -> ines.get("/people/audit?name=odd")
+                .body()
+                .contains(application.bean(BatchService.class).get(batch).name()));
+        assertThat(ines.get("/people/audit?name=odd").body())
+                .contains("logged", "a program", "127.0.0.1", "signed in")
+                .doesNotContain("<td>ines</td>");
+        assertThat(ines.get("/people/audit.csv").body())
+                .startsWith("number,done_at,name,what,subject,device")
+                .contains("odd,logged," + batch);
 
         String line = application.bean(BatchService.class).get(batch).log().all().stream()
-                .filter(l -> l.entry() instanceof Entry.BarWeighed b && Math.abs(b.mass().grams() - 101.5) < 0.01)
+                .filter(l -> l.entry() instanceof Entry.BarWeighed b
+                        && Math.abs(b.mass().grams() - 101.5) < 0.01)
                 .findFirst()
                 .orElseThrow()
                 .id();
         odd.get("/batch/" + batch + "/line/" + line);
-        odd.post("/batch/" + batch + "/line/" + line, Map.of("quick", "bar 105.5 g", "revision", "1", "at", "", "key", UUID.randomUUID().toString()));
+        odd.post(
+                "/batch/" + batch + "/line/" + line,
+                Map.of(
+                        "quick",
+                        "bar 105.5 g",
+                        "revision",
+                        "1",
+                        "at",
+                        "",
+                        "key",
+                        UUID.randomUUID().toString()));
         assertThat(ines.get("/people/audit").body()).contains("bar 101.5 g", "bar 105.5 g");
         assertThat(ines.get("/people/amendments.csv").body()).contains("bar 101.5 g", "bar 105.5 g");
         assertThat(odd.get("/people/audit").statusCode()).isEqualTo(403);
@@ -93,14 +133,21 @@ class AuditTest {
         assertThat(ines.get("/people/actuator/health").body()).contains("\"status\":\"UP\"");
         assertThat(ines.get("/people/actuator/metrics/jvm.memory.used").body()).contains("jvm.memory.used");
         assertThat(ines.get("/people/actuator/env").statusCode()).isEqualTo(404);
-        assertThat(new Client(application.address()).signIn("odd").get("/people/actuator/health").statusCode()).isEqualTo(403);
+        assertThat(new Client(application.address())
+                        .signIn("odd")
+                        .get("/people/actuator/health")
+                        .statusCode())
+                .isEqualTo(403);
     }
 
     @Test
     void whateverABrowserSaysOfItselfCanBeWrittenDown() {
-        assertThat(new Deeds.Device("0a1b2c3d4e5f.seal", "Mozilla (X11; Linux) Firefox/140", "127.0.0.1").words()).isEqualTo("Firefox on Linux 0a1b2c3d at 127.0.0.1");
+        assertThat(new Deeds.Device("0a1b2c3d4e5f.seal", "Mozilla (X11; Linux) Firefox/140", "127.0.0.1").words())
+                .isEqualTo("Firefox on Linux 0a1b2c3d at 127.0.0.1");
         for (String known : List.of("", ".", "..", ".seal")) {
-            assertThat(new Deeds.Device(known, "", "127.0.0.1").words()).as(known).isEqualTo("a program at 127.0.0.1");
+            assertThat(new Deeds.Device(known, "", "127.0.0.1").words())
+                    .as(known)
+                    .isEqualTo("a program at 127.0.0.1");
         }
     }
 }

@@ -48,7 +48,10 @@ class DeedsTest {
     }
 
     private LoggedEntry line(Class<? extends Entry> type) {
-        return batches.get(id).log().all().stream().filter(l -> type.isInstance(l.entry())).findFirst().orElseThrow();
+        return batches.get(id).log().all().stream()
+                .filter(l -> type.isInstance(l.entry()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private HttpResponse<String> send(LoggedEntry line, Map<String, String> form) {
@@ -66,29 +69,36 @@ class DeedsTest {
 
         @Test
         void isNotLiftedBySavingItsLineAgain() {
-            HttpResponse<String> answer = send(line(Entry.Held.class), Map.of("revision", "1", "quick", "note held", "at", ""));
+            HttpResponse<String> answer =
+                    send(line(Entry.Held.class), Map.of("revision", "1", "quick", "note held", "at", ""));
             assertThat(HtmlUtils.htmlUnescape(answer.body())).contains("is not amended");
             assertThat(batches.get(id).isHeld()).isTrue();
         }
 
         @Test
         void isNotTakenBack() {
-            HttpResponse<String> answer = send(line(Entry.Held.class), Map.of("revision", "1", "withdraw", "true", "reason", "a mistake"));
-            assertThat(HtmlUtils.htmlUnescape(answer.body())).contains("A hold is not taken back. Release the batch in the Casebook");
+            HttpResponse<String> answer =
+                    send(line(Entry.Held.class), Map.of("revision", "1", "withdraw", "true", "reason", "a mistake"));
+            assertThat(HtmlUtils.htmlUnescape(answer.body()))
+                    .contains("A hold is not taken back. Release the batch in the Casebook");
             assertThat(batches.get(id).isHeld()).isTrue();
         }
 
         @Test
         void isNotMadeOfAnotherLineEither() {
-            assertThatThrownBy(() -> batches.amend(id, line(Entry.Poured.class).id(), 1, new Entry.Released("free"), Instant.now(), "Odd"))
+            assertThatThrownBy(() -> batches.amend(
+                            id, line(Entry.Poured.class).id(), 1, new Entry.Released("free"), Instant.now(), "Odd"))
                     .isInstanceOf(ProblemsException.class);
             assertThat(batches.get(id).isHeld()).isTrue();
         }
 
         @Test
         void isNotReleasedWhileItsWashBurned() {
-            HttpResponse<String> answer = client.post("/casebook/" + id + "/release", Map.of("reason", "looks fine", "key", "r1"));
-            assertThat(HtmlUtils.htmlUnescape(answer.body())).containsPattern("Not released: (lye-heavy|separation) is still possible").contains("no calm wash or titration is logged: titrate first");
+            HttpResponse<String> answer =
+                    client.post("/casebook/" + id + "/release", Map.of("reason", "looks fine", "key", "r1"));
+            assertThat(HtmlUtils.htmlUnescape(answer.body()))
+                    .containsPattern("Not released: (lye-heavy|separation) is still possible")
+                    .contains("no calm wash or titration is logged: titrate first");
             assertThat(batches.get(id).isHeld()).isTrue();
         }
     }
@@ -100,12 +110,14 @@ class DeedsTest {
         void isTakenBackWithAReasonThatStaysReadable() {
             log(new Entry.PhotoTaken(UUID.randomUUID().toString(), "the crust"));
             LoggedEntry picture = line(Entry.PhotoTaken.class);
-            assertThat(HtmlUtils.htmlUnescape(send(picture, Map.of("revision", "1", "withdraw", "true", "reason", " ")).body()))
+            assertThat(HtmlUtils.htmlUnescape(send(picture, Map.of("revision", "1", "withdraw", "true", "reason", " "))
+                            .body()))
                     .contains("Nothing is typed here yet");
             assertThat(line(Entry.PhotoTaken.class).current().withdrawn()).isFalse();
             send(picture, Map.of("revision", "1", "withdraw", "true", "reason", "another bar's"));
             assertThat(line(Entry.PhotoTaken.class).current().withdrawn()).isTrue();
-            assertThat(HtmlUtils.htmlUnescape(client.get("/batch/" + id).body())).contains("because: another bar's");
+            assertThat(HtmlUtils.htmlUnescape(client.get("/batch/" + id).body()))
+                    .contains("because: another bar's");
         }
 
         @Test
@@ -125,20 +137,25 @@ class DeedsTest {
         void thatComeAgainWithOtherWordsAreTold() {
             client.post("/batch/" + id + "/log", Map.of("quick", "touch firm", "key", "same" + id));
             client.post("/batch/" + id + "/log", Map.of("quick", "touch firm", "key", "same" + id));
-            HttpResponse<String> other = client.post("/batch/" + id + "/log", Map.of("quick", "touch soft", "key", "same" + id));
-            assertThat(HtmlUtils.htmlUnescape(other.body())).contains("This form was sent before, with other words").contains("value=\"touch soft\"");
+            HttpResponse<String> other =
+                    client.post("/batch/" + id + "/log", Map.of("quick", "touch soft", "key", "same" + id));
+            assertThat(HtmlUtils.htmlUnescape(other.body()))
+                    .contains("This form was sent before, with other words")
+                    .contains("value=\"touch soft\"");
             assertThat(batches.get(id).log().of(Entry.TouchTested.class)).hasSize(1);
         }
 
         @Test
         void thatClaimToBeFromTheFutureAreFromNow() {
             client.post("/batch/" + id + "/log", Map.of("quick", "touch firm", "late", "-2678400", "key", "f" + id));
-            assertThat(line(Entry.TouchTested.class).at()).isBeforeOrEqualTo(Instant.now().plusSeconds(1));
+            assertThat(line(Entry.TouchTested.class).at())
+                    .isBeforeOrEqualTo(Instant.now().plusSeconds(1));
         }
 
         @Test
         void thatNameAStepThatIsNoneStayWhereTheyAre() {
-            HttpResponse<String> answer = client.post("/bench/" + id + "/log", Map.of("quick", "touch firm", "step", "{x}", "key", "s" + id, "at", ""));
+            HttpResponse<String> answer = client.post(
+                    "/bench/" + id + "/log", Map.of("quick", "touch firm", "step", "{x}", "key", "s" + id, "at", ""));
             assertThat(answer.statusCode()).isEqualTo(302);
             assertThat(answer.headers().firstValue("Location").orElseThrow()).isEqualTo("/bench/" + id);
         }

@@ -39,9 +39,19 @@ class LoggingTest {
     @BeforeEach
     void beginABatch(RunningApplication application) {
         batches = application.bean(BatchService.class);
-        Batch like = batches.all().stream().filter(b -> b.name().equals("Ferry Bar")).findFirst().orElseThrow();
+        Batch like = batches.all().stream()
+                .filter(b -> b.name().equals("Ferry Bar"))
+                .findFirst()
+                .orElseThrow();
         Instant begun = Instant.now().minus(30, ChronoUnit.DAYS);
-        batch = batches.begin(like.plan(), null, 1, begun, "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+        batch = batches.begin(
+                like.plan(),
+                null,
+                1,
+                begun,
+                "Ines",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
     }
 
     private List<LoggedEntry> lines() {
@@ -57,9 +67,12 @@ class LoggingTest {
         jdbc.update("delete from log_revision where batch_id = ? and client_key like 'second-%'", batch.value());
         jdbc.update("update batch set log_version = log_version + 1 where id = ?", batch.value());
         batches.log(batch, List.of(new Entry.Noted("third")), Instant.now(), "Ines", "third-" + batch);
-        assertThat(lines()).extracting(LoggedEntry::entry).containsExactly(new Entry.Noted("first"), new Entry.Noted("third"));
+        assertThat(lines())
+                .extracting(LoggedEntry::entry)
+                .containsExactly(new Entry.Noted("first"), new Entry.Noted("third"));
         assertThat(jdbc.queryForObject("select log_version from batch where id = ?", Integer.class, batch.value()))
-                .isEqualTo(jdbc.queryForObject("select log_version from batch_summary where batch_id = ?", Integer.class, batch.value()));
+                .isEqualTo(jdbc.queryForObject(
+                        "select log_version from batch_summary where batch_id = ?", Integer.class, batch.value()));
     }
 
     @Test
@@ -70,8 +83,10 @@ class LoggingTest {
                                 batch, List.of(new Entry.Noted("of " + i)), Instant.now(), "Ines", i + "-" + batch)))
                         .toArray(CompletableFuture[]::new))
                 .join();
-        assertThat(lines()).extracting(l -> ((Entry.Noted) l.entry()).text())
-                .containsExactlyInAnyOrderElementsOf(IntStream.range(0, 12).mapToObj(i -> "of " + i).toList());
+        assertThat(lines())
+                .extracting(l -> ((Entry.Noted) l.entry()).text())
+                .containsExactlyInAnyOrderElementsOf(
+                        IntStream.range(0, 12).mapToObj(i -> "of " + i).toList());
     }
 
     @Nested
@@ -122,7 +137,9 @@ class LoggingTest {
         @Test
         void andOthersAtTheSameMomentAllBegin() {
             Batch now = batches.get(batch);
-            List<BatchId> begun = begin(now, i -> UUID.randomUUID().toString()).stream().map(CompletableFuture::join).toList();
+            List<BatchId> begun = begin(now, i -> UUID.randomUUID().toString()).stream()
+                    .map(CompletableFuture::join)
+                    .toList();
             assertThat(begun).doesNotHaveDuplicates();
             assertThat(begun.stream().map(b -> batches.get(b).code())).doesNotHaveDuplicates();
         }
@@ -140,7 +157,8 @@ class LoggingTest {
             Batch now = batches.get(batch);
             String key = UUID.randomUUID().toString();
             BatchId first = batches.begin(now.plan(), null, 1, Instant.now(), "Odd", ZoneOffset.UTC, key);
-            assertThat(batches.begin(now.plan(), null, 1, Instant.now(), "Odd", ZoneOffset.UTC, key)).isEqualTo(first);
+            assertThat(batches.begin(now.plan(), null, 1, Instant.now(), "Odd", ZoneOffset.UTC, key))
+                    .isEqualTo(first);
         }
     }
 
@@ -149,7 +167,12 @@ class LoggingTest {
 
         @Test
         void keepsWhatStoodThereBefore() {
-            batches.log(batch, List.of(new Entry.BlenderBurst(10)), Instant.now(), "Ines", UUID.randomUUID().toString());
+            batches.log(
+                    batch,
+                    List.of(new Entry.BlenderBurst(10)),
+                    Instant.now(),
+                    "Ines",
+                    UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
             batches.amend(batch, line.id(), 1, new Entry.BlenderBurst(20), line.at(), "Odd");
             LoggedEntry now = lines().get(0);
@@ -162,19 +185,29 @@ class LoggingTest {
 
         @Test
         void tellsTheSecondOfTwoAndLosesNothing() {
-            batches.log(batch, List.of(new Entry.Noted("first")), Instant.now(), "Ines", UUID.randomUUID().toString());
+            batches.log(
+                    batch,
+                    List.of(new Entry.Noted("first")),
+                    Instant.now(),
+                    "Ines",
+                    UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
             batches.amend(batch, line.id(), 1, new Entry.Noted("Odd was quicker"), line.at(), "Odd");
-            assertThatThrownBy(() ->
-                            batches.amend(batch, line.id(), 1, new Entry.Noted("too late"), line.at(), "Ines"))
-                    .isInstanceOfSatisfying(ProblemsException.class, e -> assertThat(e.problems().get(0).key())
-                            .isEqualTo(ProblemKey.AMENDED_MEANWHILE));
+            assertThatThrownBy(() -> batches.amend(batch, line.id(), 1, new Entry.Noted("too late"), line.at(), "Ines"))
+                    .isInstanceOfSatisfying(
+                            ProblemsException.class,
+                            e -> assertThat(e.problems().get(0).key()).isEqualTo(ProblemKey.AMENDED_MEANWHILE));
             assertThat(lines().get(0).entry()).isEqualTo(new Entry.Noted("Odd was quicker"));
         }
 
         @Test
         void showsTheSecondWhatTheFirstWroteAndKeepsHerWords(Client client) {
-            batches.log(batch, List.of(new Entry.Noted("first")), Instant.now(), "Ines", UUID.randomUUID().toString());
+            batches.log(
+                    batch,
+                    List.of(new Entry.Noted("first")),
+                    Instant.now(),
+                    "Ines",
+                    UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
             batches.amend(batch, line.id(), 1, new Entry.BlenderBurst(25), line.at(), "Odd Brekke");
             client.signIn("ines");
@@ -188,7 +221,12 @@ class LoggingTest {
 
         @Test
         void takingBackStopsALineFromCountingAndKeepsIt() {
-            batches.log(batch, List.of(new Entry.Noted("wrong batch")), Instant.now(), "Ines", UUID.randomUUID().toString());
+            batches.log(
+                    batch,
+                    List.of(new Entry.Noted("wrong batch")),
+                    Instant.now(),
+                    "Ines",
+                    UUID.randomUUID().toString());
             LoggedEntry line = lines().get(0);
             batches.withdraw(batch, line.id(), 1, "", "Ines");
             assertThat(batches.get(batch).log().entries()).isEmpty();
@@ -200,20 +238,23 @@ class LoggingTest {
     class BadInput {
 
         @ParameterizedTest
-        @CsvSource(delimiter = '|', value = {
-            "oil 120 | Maybe it was meant in \u00b0F: that would be 48.9 \u00b0C",
-            "lye 900 | is above what is possible (140.0 \u00b0C)",
-            "weigh lard 264 stone | is not understood",
-            "lye 40 oil 41 | could be something of its own",
-            "ph 19 strip | is above what is possible (14)",
-            "day 99 strip 9 | is still to come",
-            "@2020-01-01 strip 9 | is before the batch was begun",
-            "weigh moonbeams 20 g | \u201cmoonbeams\u201d is not known here"
-        })
+        @CsvSource(
+                delimiter = '|',
+                value = {
+                    "oil 120 | Maybe it was meant in \u00b0F: that would be 48.9 \u00b0C",
+                    "lye 900 | is above what is possible (140.0 \u00b0C)",
+                    "weigh lard 264 stone | is not understood",
+                    "lye 40 oil 41 | could be something of its own",
+                    "ph 19 strip | is above what is possible (14)",
+                    "day 99 strip 9 | is still to come",
+                    "@2020-01-01 strip 9 | is before the batch was begun",
+                    "weigh moonbeams 20 g | \u201cmoonbeams\u201d is not known here"
+                })
         void isToldInTheMakersWordsAndKept(String typed, String told, Client client) {
             client.signIn("odd");
-            HttpResponse<String> answer =
-                    client.post("/batch/" + batch + "/log", Map.of("quick", typed, "at", "", "key", UUID.randomUUID().toString()));
+            HttpResponse<String> answer = client.post(
+                    "/batch/" + batch + "/log",
+                    Map.of("quick", typed, "at", "", "key", UUID.randomUUID().toString()));
             assertThat(answer.statusCode()).isEqualTo(200);
             String page = answer.body().replace("&quot;", "\"").replaceAll("\"(moonbeams)\"", "\u201c$1\u201d");
             assertThat(page).contains(told).contains("value=\"" + typed + "\"");
@@ -223,11 +264,31 @@ class LoggingTest {
         @Test
         void whatIsNotUnderstoodCanBeKeptAsWords(Client client) {
             client.signIn("odd");
-            String page = client.post("/batch/" + batch + "/log", Map.of("quick", "day 2 the cat sat on it", "at", "", "key", UUID.randomUUID().toString())).body();
-            assertThat(page).contains("name=\"meant\" value=\"day 2 note the cat sat on it\">Keep it as words").contains("value=\"day 2 the cat sat on it\"");
+            String page = client.post(
+                            "/batch/" + batch + "/log",
+                            Map.of(
+                                    "quick",
+                                    "day 2 the cat sat on it",
+                                    "at",
+                                    "",
+                                    "key",
+                                    UUID.randomUUID().toString()))
+                    .body();
+            assertThat(page)
+                    .contains("name=\"meant\" value=\"day 2 note the cat sat on it\">Keep it as words")
+                    .contains("value=\"day 2 the cat sat on it\"");
             assertThat(lines()).isEmpty();
-            client.post("/batch/" + batch + "/log", Map.of(
-                    "quick", "day 2 the cat sat on it", "meant", "day 2 note the cat sat on it", "at", "", "key", UUID.randomUUID().toString()));
+            client.post(
+                    "/batch/" + batch + "/log",
+                    Map.of(
+                            "quick",
+                            "day 2 the cat sat on it",
+                            "meant",
+                            "day 2 note the cat sat on it",
+                            "at",
+                            "",
+                            "key",
+                            UUID.randomUUID().toString()));
             assertThat(lines()).extracting(l -> l.entry()).containsExactly(new Entry.Noted("the cat sat on it"));
         }
 
@@ -235,7 +296,12 @@ class LoggingTest {
         void aBodyTooLargeIsRefusedAndChangesNothing(Client client) {
             client.signIn("odd");
             HttpResponse<String> answer = client.post(
-                    "/batch/" + batch + "/log", Map.of("quick", "x".repeat(400_000), "key", UUID.randomUUID().toString()));
+                    "/batch/" + batch + "/log",
+                    Map.of(
+                            "quick",
+                            "x".repeat(400_000),
+                            "key",
+                            UUID.randomUUID().toString()));
             assertThat(answer.statusCode()).isGreaterThanOrEqualTo(400);
             assertThat(lines()).isEmpty();
         }

@@ -77,7 +77,10 @@ class PhotoTest {
     }
 
     private static void chunk(ByteArrayOutputStream file, String type, byte[] data) throws IOException {
-        byte[] named = ByteBuffer.allocate(4 + data.length).put(type.getBytes(StandardCharsets.US_ASCII)).put(data).array();
+        byte[] named = ByteBuffer.allocate(4 + data.length)
+                .put(type.getBytes(StandardCharsets.US_ASCII))
+                .put(data)
+                .array();
         CRC32 check = new CRC32();
         check.update(named);
         file.write(ByteBuffer.allocate(4).putInt(data.length).array());
@@ -89,7 +92,9 @@ class PhotoTest {
     void withMorePixelsThanATelephoneTakesIsRefusedByItsHeader() throws IOException {
         byte[] huge = claims(10_000, 6_000);
         assertThat(huge).hasSizeLessThan(400_000);
-        assertThatThrownBy(() -> photos.keep(batch, "huge.png", huge)).isInstanceOf(ProblemsException.class).hasMessageContaining("TOO_MANY_PIXELS");
+        assertThatThrownBy(() -> photos.keep(batch, "huge.png", huge))
+                .isInstanceOf(ProblemsException.class)
+                .hasMessageContaining("TOO_MANY_PIXELS");
     }
 
     @Test

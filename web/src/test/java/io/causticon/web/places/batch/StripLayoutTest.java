@@ -73,20 +73,24 @@ class StripLayoutTest {
 
     @Test
     void aReadingStandsAtItsMomentWithItsOwnMark() {
-        Drawing drawing = at(Duration.ofHours(1), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(60)))
+        Drawing drawing = at(
+                        Duration.ofHours(1), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(60)))
                 .draw(METRIC);
         Drawing.Shape mark = of(drawing, "mark-lye").get(0);
-        LogTimeAxis axis = StripLayout.axisOf(new Batch(like.id(), "T", like.plan(), 1, new BatchLog(BEGUN, lines)), NOW);
+        LogTimeAxis axis =
+                StripLayout.axisOf(new Batch(like.id(), "T", like.plan(), 1, new BatchLog(BEGUN, lines)), NOW);
         assertThat(Double.parseDouble(mark.x())).isCloseTo(axis.x(60), within(0.06));
     }
 
     @Test
     void hotterStandsHigher() {
-        Drawing drawing = at(Duration.ofHours(1), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(80)))
+        Drawing drawing = at(
+                        Duration.ofHours(1), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(80)))
                 .at(Duration.ofHours(2), new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(40)))
                 .draw(METRIC);
         List<Drawing.Shape> marks = of(drawing, "mark-lye");
-        assertThat(Double.parseDouble(marks.get(0).y())).isLessThan(Double.parseDouble(marks.get(1).y()));
+        assertThat(Double.parseDouble(marks.get(0).y()))
+                .isLessThan(Double.parseDouble(marks.get(1).y()));
     }
 
     @Test
@@ -103,13 +107,15 @@ class StripLayoutTest {
                 .draw(METRIC);
         List<Drawing.Shape> rungs = of(drawing, "mark-batter");
         assertThat(rungs).hasSize(2);
-        assertThat(Double.parseDouble(rungs.get(1).y())).isLessThan(Double.parseDouble(rungs.get(0).y()));
+        assertThat(Double.parseDouble(rungs.get(1).y()))
+                .isLessThan(Double.parseDouble(rungs.get(0).y()));
         assertThat(of(drawing, "light trace in 11 min")).hasSize(1);
     }
 
     @Test
     void troubleInThePotIsNamed() {
-        Drawing drawing = at(Duration.ofMinutes(60), new Entry.StageReached(Stage.RICED, Named.called("lavender"))).draw(METRIC);
+        Drawing drawing = at(Duration.ofMinutes(60), new Entry.StageReached(Stage.RICED, Named.called("lavender")))
+                .draw(METRIC);
         assertThat(of(drawing, "mark-trouble")).hasSize(1);
         assertThat(of(drawing, "riced")).hasSize(1);
     }
@@ -132,7 +138,8 @@ class StripLayoutTest {
         }
         Drawing drawing = draw(METRIC);
         assertThat(of(drawing, "mark-calm")).hasSize(9);
-        List<String> rows = of(drawing, "wash test: calm").stream().map(Drawing.Shape::y).toList();
+        List<String> rows =
+                of(drawing, "wash test: calm").stream().map(Drawing.Shape::y).toList();
         assertThat(rows).doesNotHaveDuplicates().hasSizeLessThanOrEqualTo(3);
     }
 

@@ -21,7 +21,10 @@ import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** A batch that was begun by mistake leaves the lists, with a reason, and can be brought back; what was poured cannot be given up. */
+/**
+ * A batch that was begun by mistake leaves the lists, with a reason, and can be brought back; what was poured cannot be
+ * given up.
+ */
 @Application
 class GivenUpTest {
 
@@ -33,11 +36,20 @@ class GivenUpTest {
     void begin(RunningApplication application) {
         batches = application.bean(BatchService.class);
         name = "Mistaken " + UUID.randomUUID().toString().substring(0, 8);
-        id = batches.begin(Swirl.plan(name), null, 1, Instant.now().minus(Duration.ofMinutes(9)), "Odd", ZoneOffset.UTC, UUID.randomUUID().toString());
+        id = batches.begin(
+                Swirl.plan(name),
+                null,
+                1,
+                Instant.now().minus(Duration.ofMinutes(9)),
+                "Odd",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
     }
 
     private HttpResponse<String> giveUp(Client client, String reason) {
-        return client.post("/bench/" + id + "/abandon", Map.of("reason", reason, "key", UUID.randomUUID().toString(), "step", "weigh"));
+        return client.post(
+                "/bench/" + id + "/abandon",
+                Map.of("reason", reason, "key", UUID.randomUUID().toString(), "step", "weigh"));
     }
 
     private static String rack(Client client, String show) {
@@ -50,20 +62,28 @@ class GivenUpTest {
         assertThat(rack(client, "alive")).contains(name);
         assertThat(giveUp(client, "  ").body()).contains("Nothing is typed here yet");
         assertThat(batches.get(id).life()).isEqualTo(Life.BENCH);
-        assertThat(giveUp(client, "pressed twice").headers().firstValue("Location").orElseThrow()).isEqualTo("/batch/" + id);
+        assertThat(giveUp(client, "pressed twice")
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
+                .isEqualTo("/batch/" + id);
         assertThat(batches.get(id).life()).isEqualTo(Life.ABANDONED);
         for (String show : List.of("alive", "all", "ready", "held")) {
             assertThat(rack(client, show)).as(show).doesNotContain(name);
         }
         assertThat(rack(client, "abandoned")).contains(name).contains("Given up");
         assertThat(client.get("/bench").body()).doesNotContain(name);
-        assertThat(client.get("/casebook?find=" + name.replace(' ', '+')).body()).doesNotContain("/casebook/" + id);
+        assertThat(client.get("/casebook?find=" + name.replace(' ', '+')).body())
+                .doesNotContain("/casebook/" + id);
         String page = client.get("/batch/" + id).body();
         assertThat(page).contains("given up: pressed twice").contains("Bring it back");
         // Once is enough.
         assertThat(giveUp(client, "again").body()).contains("Only a batch that is on the bench can be given up");
-        String line = batches.get(id).log().last(Entry.Abandoned.class).orElseThrow().id();
-        client.post("/batch/" + id + "/line/" + line, Map.of("revision", "1", "withdraw", "true", "reason", "it was this one"));
+        String line =
+                batches.get(id).log().last(Entry.Abandoned.class).orElseThrow().id();
+        client.post(
+                "/batch/" + id + "/line/" + line,
+                Map.of("revision", "1", "withdraw", "true", "reason", "it was this one"));
         assertThat(batches.get(id).life()).isEqualTo(Life.BENCH);
         assertThat(rack(client, "alive")).contains(name);
     }
@@ -73,7 +93,12 @@ class GivenUpTest {
         client.signIn("odd");
         giveUp(client, "seized");
         // A pour that arrives late brings it back by itself: it is soap, and somebody may use it.
-        batches.log(id, List.of(new Entry.Poured(null)), Instant.now(), "Odd", UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(new Entry.Poured(null)),
+                Instant.now(),
+                "Odd",
+                UUID.randomUUID().toString());
         assertThat(batches.get(id).life()).isEqualTo(Life.MOULD);
         assertThat(giveUp(client, "it is ugly").body()).contains("What was poured is soap");
         assertThat(batches.get(id).life()).isEqualTo(Life.MOULD);

@@ -40,11 +40,22 @@ class LyePotPageTest {
         batches = application.bean(BatchService.class);
         client = fresh.signIn("ines");
         id = batches.begin(
-                Swirl.plan("Lye in water"), null, 1, Instant.now().minus(Duration.ofMinutes(15)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+                Swirl.plan("Lye in water"),
+                null,
+                1,
+                Instant.now().minus(Duration.ofMinutes(15)),
+                "Ines",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
     }
 
     private void log(double minutesAgo, Entry entry) {
-        batches.log(id, List.of(entry), Instant.now().minusMillis(Math.round(60_000 * minutesAgo)), "Ines", UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(entry),
+                Instant.now().minusMillis(Math.round(60_000 * minutesAgo)),
+                "Ines",
+                UUID.randomUUID().toString());
     }
 
     private String page() {
@@ -62,23 +73,40 @@ class LyePotPageTest {
     void aPotThatIsFarHotterThanItsLyeExplainsMayBoilOverAndIsTheHandsBusiness() {
         log(3, new Entry.PortionFed(1, 4));
         log(1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(88)));
-        assertThat(page()).contains("It may boil over").contains("No more lye now. Step back, jug into cold water").contains("boiling");
+        assertThat(page())
+                .contains("It may boil over")
+                .contains("No more lye now. Step back, jug into cold water")
+                .contains("boiling");
     }
 
     @Test
     void asksForTheLiquidBeforeTheLyeAndFollowsIt() {
-        assertThat(page()).contains("The liquid is taken to be at").contains("Read it before the lye, and the forecast follows");
+        assertThat(page())
+                .contains("The liquid is taken to be at")
+                .contains("Read it before the lye, and the forecast follows");
         log(1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(5)));
-        assertThat(page()).doesNotContain("is taken to be at").contains("liquid before the lye").contains("Lye into the liquid in 4 portions");
+        assertThat(page())
+                .doesNotContain("is taken to be at")
+                .contains("liquid before the lye")
+                .contains("Lye into the liquid in 4 portions");
     }
 
     @Test
     void milkThatHasThawedIsNotGivenLye() {
         id = batches.begin(
-                frozenMilk(), null, 1, Instant.now().minus(Duration.ofMinutes(15)), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+                frozenMilk(),
+                null,
+                1,
+                Instant.now().minus(Duration.ofMinutes(15)),
+                "Ines",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
         assertThat(page()).contains("The ice is taken to be at −18.0 °C");
         log(1, new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(7)));
-        assertThat(page()).containsPattern("It reads 7.0 °C: it has begun to thaw. All thawed it peaks near \\d+.0 °C, above 40.0 °C. No lye yet");
+        assertThat(page())
+                .containsPattern(
+                        "It reads 7.0 °C: it has begun to thaw. All thawed it peaks near \\d+.0 °C, above 40.0 °C. No"
+                                + " lye yet");
     }
 
     private static BatchPlan frozenMilk() {
@@ -89,7 +117,8 @@ class LyePotPageTest {
                 f.alkali(),
                 f.superfat(),
                 f.liquidTarget(),
-                List.of(new LiquidPart(Catalogue.standard().liquid("goat-milk-whole"), Share.WHOLE, LiquidState.FROZEN)),
+                List.of(new LiquidPart(
+                        Catalogue.standard().liquid("goat-milk-whole"), Share.WHOLE, LiquidState.FROZEN)),
                 f.additives()));
     }
 
@@ -97,12 +126,31 @@ class LyePotPageTest {
     void theLineThatEndsAStepGoesOnToTheNext() {
         log(9, new Entry.PortionFed(1, 4));
         String answer = client.post(
-                        "/bench/" + id + "/log", Map.of("quick", "lye 60", "at", "", "step", "lye", "key", UUID.randomUUID().toString()))
+                        "/bench/" + id + "/log",
+                        Map.of(
+                                "quick",
+                                "lye 60",
+                                "at",
+                                "",
+                                "step",
+                                "lye",
+                                "key",
+                                UUID.randomUUID().toString()))
                 .headers()
                 .firstValue("Location")
                 .orElse("");
         assertThat(answer).endsWith("?step=lye");
-        answer = client.post("/bench/" + id + "/log", Map.of("quick", "clear", "at", "", "step", "lye", "key", UUID.randomUUID().toString()))
+        answer = client.post(
+                        "/bench/" + id + "/log",
+                        Map.of(
+                                "quick",
+                                "clear",
+                                "at",
+                                "",
+                                "step",
+                                "lye",
+                                "key",
+                                UUID.randomUUID().toString()))
                 .headers()
                 .firstValue("Location")
                 .orElse("");
@@ -111,9 +159,25 @@ class LyePotPageTest {
 
     @Test
     void fiveMinutesAgoIsForOneLineAndAClockStays() {
-        Map<String, String> form = Map.of("quick", "lye 60", "at", "5 min ago", "step", "", "key", UUID.randomUUID().toString());
-        assertThat(client.post("/bench/" + id + "/log", form).headers().firstValue("Location").orElse("")).doesNotContain("at=");
-        Instant read = batches.get(id).log().first(Entry.TemperatureRead.class).orElseThrow().at();
+        Map<String, String> form = Map.of(
+                "quick",
+                "lye 60",
+                "at",
+                "5 min ago",
+                "step",
+                "",
+                "key",
+                UUID.randomUUID().toString());
+        assertThat(client.post("/bench/" + id + "/log", form)
+                        .headers()
+                        .firstValue("Location")
+                        .orElse(""))
+                .doesNotContain("at=");
+        Instant read = batches.get(id)
+                .log()
+                .first(Entry.TemperatureRead.class)
+                .orElseThrow()
+                .at();
         assertThat(Duration.between(read, Instant.now())).isBetween(Duration.ofSeconds(299), Duration.ofSeconds(320));
     }
 }

@@ -39,8 +39,12 @@ class MatchPageTest {
         client = fresh.signIn("ines");
         id = batches.begin(
                 Swirl.plan("Two pots")
-                        .with(PlanFields.LYE_VESSEL, new Vessel("steel jug", VesselMaterial.STAINLESS_STEEL, Mass.grams(420)))
-                        .with(PlanFields.FATS_VESSEL, new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240))),
+                        .with(
+                                PlanFields.LYE_VESSEL,
+                                new Vessel("steel jug", VesselMaterial.STAINLESS_STEEL, Mass.grams(420)))
+                        .with(
+                                PlanFields.FATS_VESSEL,
+                                new Vessel("wide pot", VesselMaterial.STAINLESS_STEEL, Mass.grams(1240))),
                 null,
                 1,
                 Instant.now().minus(Duration.ofMinutes(90)),
@@ -50,7 +54,12 @@ class MatchPageTest {
     }
 
     private MatchPageTest log(double minutesAgo, Entry entry) {
-        batches.log(id, List.of(entry), Instant.now().minusMillis(Math.round(60_000 * minutesAgo)), "Ines", UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(entry),
+                Instant.now().minusMillis(Math.round(60_000 * minutesAgo)),
+                "Ines",
+                UUID.randomUUID().toString());
         return this;
     }
 
@@ -70,15 +79,30 @@ class MatchPageTest {
 
     @Test
     void saysWhenThePotsMeetWithABand() {
-        read(20, MeasurementPoint.LYE, 72).read(20, MeasurementPoint.FATS, 57).read(10, MeasurementPoint.LYE, 63).read(10, MeasurementPoint.FATS, 53).read(0.2, MeasurementPoint.LYE, 57).read(0.2, MeasurementPoint.FATS, 50);
-        assertThat(page()).containsPattern("Together in about \\d+ min, \\d+ (to \\d+|at the soonest), at \\d+ to \\d+ °C").contains("class=\"apart\"");
+        read(20, MeasurementPoint.LYE, 72)
+                .read(20, MeasurementPoint.FATS, 57)
+                .read(10, MeasurementPoint.LYE, 63)
+                .read(10, MeasurementPoint.FATS, 53)
+                .read(0.2, MeasurementPoint.LYE, 57)
+                .read(0.2, MeasurementPoint.FATS, 50);
+        assertThat(page())
+                .containsPattern("Together in about \\d+ min, \\d+ (to \\d+|at the soonest), at \\d+ to \\d+ °C")
+                .contains("class=\"apart\"");
         assertThat(page()).contains("The same as a table").contains("lye, read").contains("fats, forecast");
     }
 
     @Test
     void potsThatAreCloseButTooWarmAreSaidWhenTheyAreThere() {
-        read(20, MeasurementPoint.LYE, 66).read(20, MeasurementPoint.FATS, 60).read(10, MeasurementPoint.LYE, 60).read(10, MeasurementPoint.FATS, 55.5).read(0.2, MeasurementPoint.LYE, 55).read(0.2, MeasurementPoint.FATS, 52);
-        assertThat(page()).containsPattern("Within 6 °C, and warmer than \\d+ to \\d+ °C. There in about \\d+ min, \\d+ to \\d+, or go on");
+        read(20, MeasurementPoint.LYE, 66)
+                .read(20, MeasurementPoint.FATS, 60)
+                .read(10, MeasurementPoint.LYE, 60)
+                .read(10, MeasurementPoint.FATS, 55.5)
+                .read(0.2, MeasurementPoint.LYE, 55)
+                .read(0.2, MeasurementPoint.FATS, 52);
+        assertThat(page())
+                .containsPattern(
+                        "Within 6 °C, and warmer than \\d+ to \\d+ °C. There in about \\d+ min, \\d+ to \\d+, or go"
+                                + " on");
     }
 
     @Test
@@ -105,13 +129,21 @@ class MatchPageTest {
 
     @Test
     void potsThatAreTooColdAreSaidToBe() {
-        read(20, MeasurementPoint.LYE, 33).read(20, MeasurementPoint.FATS, 31).read(0.2, MeasurementPoint.LYE, 31).read(0.2, MeasurementPoint.FATS, 29.5);
+        read(20, MeasurementPoint.LYE, 33)
+                .read(20, MeasurementPoint.FATS, 31)
+                .read(0.2, MeasurementPoint.LYE, 31)
+                .read(0.2, MeasurementPoint.FATS, 29.5);
         assertThat(page()).contains("but the fats are below 35 °C, where this recipe stays clear. Warm it a little");
     }
 
     @Test
     void potsThatAreTogetherAreSaidToBe() {
-        read(20, MeasurementPoint.LYE, 44).read(20, MeasurementPoint.FATS, 43).read(0.2, MeasurementPoint.LYE, 39).read(0.2, MeasurementPoint.FATS, 39);
-        assertThat(page()).contains("They are together. Lye into the fats, through the strainer.").contains("class=\"together\"");
+        read(20, MeasurementPoint.LYE, 44)
+                .read(20, MeasurementPoint.FATS, 43)
+                .read(0.2, MeasurementPoint.LYE, 39)
+                .read(0.2, MeasurementPoint.FATS, 39);
+        assertThat(page())
+                .contains("They are together. Lye into the fats, through the strainer.")
+                .contains("class=\"together\"");
     }
 }

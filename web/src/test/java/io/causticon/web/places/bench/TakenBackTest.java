@@ -30,11 +30,20 @@ class TakenBackTest {
     @BeforeEach
     void begin(RunningApplication application) {
         batches = application.bean(BatchService.class);
-        id = batches.begin(Swirl.plan("Twice Tapped"), null, 1, Instant.now().minus(Duration.ofMinutes(40)), "Odd", ZoneOffset.UTC, UUID.randomUUID().toString());
+        id = batches.begin(
+                Swirl.plan("Twice Tapped"),
+                null,
+                1,
+                Instant.now().minus(Duration.ofMinutes(40)),
+                "Odd",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
     }
 
     private void tap(Client client, String line) {
-        client.post("/bench/" + id + "/log", Map.of("quick", line, "step", "mix", "key", UUID.randomUUID().toString()));
+        client.post(
+                "/bench/" + id + "/log",
+                Map.of("quick", line, "step", "mix", "key", UUID.randomUUID().toString()));
     }
 
     private Element offered(Client client) {
@@ -49,14 +58,33 @@ class TakenBackTest {
         tap(client, "blend 5");
         Element offer = offered(client);
         assertThat(offer.text()).contains("logged twice. The second one");
-        Map<String, String> form = Map.of("line", offer.select("[name=line]").val(), "revision", offer.select("[name=revision]").val(), "step", "mix", "at", "");
-        assertThat(client.post("/bench/" + id + "/undo", form).headers().firstValue("Location").orElseThrow()).contains("/bench/" + id).contains("step=mix");
+        Map<String, String> form = Map.of(
+                "line",
+                offer.select("[name=line]").val(),
+                "revision",
+                offer.select("[name=revision]").val(),
+                "step",
+                "mix",
+                "at",
+                "");
+        assertThat(client.post("/bench/" + id + "/undo", form)
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
+                .contains("/bench/" + id)
+                .contains("step=mix");
         assertThat(batches.get(id).log().of(Entry.BlenderBurst.class)).hasSize(1);
         assertThat(batches.get(id).log().all()).hasSize(2);
         // Taken back once; a second time it is told.
         assertThat(client.post("/bench/" + id + "/undo", form).body()).contains("changed this line meanwhile");
-        assertThat(client.post("/bench/" + id + "/undo", Map.of("line", UUID.randomUUID().toString(), "revision", "1")).statusCode()).isEqualTo(404);
-        assertThat(client.post("/bench/" + id + "/undo", Map.of("line", "x", "revision", "one")).statusCode()).isBetween(400, 404);
+        assertThat(client.post(
+                                "/bench/" + id + "/undo",
+                                Map.of("line", UUID.randomUUID().toString(), "revision", "1"))
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(client.post("/bench/" + id + "/undo", Map.of("line", "x", "revision", "one"))
+                        .statusCode())
+                .isBetween(400, 404);
         // Somebody else is not offered it.
         tap(client, "blend 7");
         assertThat(offered(client)).isNotNull();
@@ -68,18 +96,32 @@ class TakenBackTest {
     void tenMeansTenOfItAndTheBenchIsWhereSheWas(Client client) {
         client.signIn("odd");
         tap(client, "olive 504");
-        LoggedEntry line = batches.get(id).log().all().stream().filter(e -> e.entry() instanceof Entry.Weighed).findFirst().orElseThrow();
-        String page = client.get("/batch/" + id + "/line/" + line.id() + "?from=bench").body();
+        LoggedEntry line = batches.get(id).log().all().stream()
+                .filter(e -> e.entry() instanceof Entry.Weighed)
+                .findFirst()
+                .orElseThrow();
+        String page = client.get("/batch/" + id + "/line/" + line.id() + "?from=bench")
+                .body();
         assertThat(Jsoup.parse(page).select("[name=from]").val()).isEqualTo("bench");
         assertThat(Jsoup.parse(page).select("a.button").eachAttr("href")).contains("/bench/" + id);
-        String location = client.post("/batch/" + id + "/line/" + line.id(), Map.of("quick", "510", "at", "", "revision", "1", "from", "bench"))
-                .headers().firstValue("Location").orElseThrow();
+        String location = client.post(
+                        "/batch/" + id + "/line/" + line.id(),
+                        Map.of("quick", "510", "at", "", "revision", "1", "from", "bench"))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         assertThat(location).endsWith("/bench/" + id);
-        Entry.Weighed now = (Entry.Weighed) batches.get(id).log().find(line.id()).orElseThrow().entry();
+        Entry.Weighed now = (Entry.Weighed)
+                batches.get(id).log().find(line.id()).orElseThrow().entry();
         assertThat(now.mass().grams()).isEqualTo(510);
         assertThat(now.what()).isEqualTo(((Entry.Weighed) line.entry()).what());
         // Nobody is led anywhere else.
-        assertThat(client.post("/batch/" + id + "/line/" + line.id(), Map.of("quick", "511", "at", "", "revision", "2", "from", "//elsewhere.example"))
-                .headers().firstValue("Location").orElseThrow()).endsWith("/batch/" + id);
+        assertThat(client.post(
+                                "/batch/" + id + "/line/" + line.id(),
+                                Map.of("quick", "511", "at", "", "revision", "2", "from", "//elsewhere.example"))
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
+                .endsWith("/batch/" + id);
     }
 }

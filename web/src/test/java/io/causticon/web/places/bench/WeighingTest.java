@@ -40,8 +40,18 @@ class WeighingTest {
     @BeforeEach
     void beginAFerryBar(RunningApplication application) {
         batches = application.bean(BatchService.class);
-        Batch like = batches.all().stream().filter(b -> b.name().equals("Ferry Bar")).findFirst().orElseThrow();
-        id = batches.begin(like.plan(), null, 1, Instant.now(), "Ines", ZoneOffset.UTC, UUID.randomUUID().toString());
+        Batch like = batches.all().stream()
+                .filter(b -> b.name().equals("Ferry Bar"))
+                .findFirst()
+                .orElseThrow();
+        id = batches.begin(
+                like.plan(),
+                null,
+                1,
+                Instant.now(),
+                "Ines",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
     }
 
     private Weighing weigh(String fat, double grams) {
@@ -76,30 +86,55 @@ class WeighingTest {
     void aSlipOfTheFingerIsAskedAboutBeforeItIsTaken(Client client) {
         client.signIn("odd");
         String key = UUID.randomUUID().toString();
-        Map<String, String> slip = Map.of("kind", "FAT", "what", "olive-oil", "amount", "5400", "tare", "TAKEN", "vessel", "", "step", "weigh", "key", key);
-        Document asked = Jsoup.parse(client.post("/bench/" + id + "/weigh", slip).body());
-        assertThat(asked.select(".question").text()).contains("5,400.0 g of Olive: the plan has 540.0 g. Maybe a decimal point slipped.");
+        Map<String, String> slip = Map.of(
+                "kind",
+                "FAT",
+                "what",
+                "olive-oil",
+                "amount",
+                "5400",
+                "tare",
+                "TAKEN",
+                "vessel",
+                "",
+                "step",
+                "weigh",
+                "key",
+                key);
+        Document asked =
+                Jsoup.parse(client.post("/bench/" + id + "/weigh", slip).body());
+        assertThat(asked.select(".question").text())
+                .contains("5,400.0 g of Olive: the plan has 540.0 g. Maybe a decimal point slipped.");
         assertThat(asked.select("[name=amount]").val()).isEqualTo("5400");
         assertThat(batches.get(id).log().of(Entry.Weighed.class)).isEmpty();
         List<String> buttons = asked.select(".question button").eachAttr("value");
-        Map<String, String> answer = new LinkedHashMap<>(Map.of("quick", buttons.get(0), "sure", "true", "key", key + "-s", "step", "weigh"));
+        Map<String, String> answer = new LinkedHashMap<>(
+                Map.of("quick", buttons.get(0), "sure", "true", "key", key + "-s", "step", "weigh"));
         assertThat(client.post("/bench/" + id + "/log", answer).statusCode()).isEqualTo(302);
-        assertThat(batches.get(id).log().of(Entry.Weighed.class)).extracting(w -> w.entry().mass().grams()).containsExactly(540.0);
+        assertThat(batches.get(id).log().of(Entry.Weighed.class))
+                .extracting(w -> w.entry().mass().grams())
+                .containsExactly(540.0);
         // What waited in a browser while the server was away has happened already.
-        Map<String, String> late = new LinkedHashMap<>(Map.of("kind", "FAT", "what", "palm-oil", "amount", "9", "tare", "TAKEN", "vessel", "", "step", "weigh"));
+        Map<String, String> late = new LinkedHashMap<>(Map.of(
+                "kind", "FAT", "what", "palm-oil", "amount", "9", "tare", "TAKEN", "vessel", "", "step", "weigh"));
         late.put("key", UUID.randomUUID().toString());
         late.put("late", "40");
         assertThat(client.post("/bench/" + id + "/weigh", late).statusCode()).isEqualTo(302);
     }
 
     @Test
-    void takesWhatTheWorkshopHasOfItsOwnAlsoWhenNoPlanHoldsItAndItWasPutAwaySince(RunningApplication application, Client client) {
-        double planned = batches.get(id).facts(Instant.now()).asWeighed().superfat().value();
+    void takesWhatTheWorkshopHasOfItsOwnAlsoWhenNoPlanHoldsItAndItWasPutAwaySince(
+            RunningApplication application, Client client) {
+        double planned =
+                batches.get(id).facts(Instant.now()).asWeighed().superfat().value();
         client.signIn("odd");
         String name = "marula " + UUID.randomUUID().toString().replaceAll("[^a-f]", "");
         String log = "/bench/" + id + "/log";
-        Map<String, String> line = new LinkedHashMap<>(Map.of("quick", name + " 50 g", "key", UUID.randomUUID().toString(), "step", "weigh"));
-        assertThat(client.post(log, line).body()).as("before it is on the shelf").contains(name);
+        Map<String, String> line = new LinkedHashMap<>(
+                Map.of("quick", name + " 50 g", "key", UUID.randomUUID().toString(), "step", "weigh"));
+        assertThat(client.post(log, line).body())
+                .as("before it is on the shelf")
+                .contains(name);
         assertThat(batches.get(id).log().of(Entry.Weighed.class)).isEmpty();
         ShelfService shelf = application.bean(ShelfService.class);
         shelf.addFat(name, "olive-oil", 190, 80, false);
@@ -108,14 +143,17 @@ class WeighingTest {
         line.putAll(Map.of("sure", "true", "answered", "NOT_IN_PLAN"));
         assertThat(client.post(log, line).statusCode()).isEqualTo(302);
         Weighable what = Weighable.fat("own-" + name.replace(' ', '-'));
-        assertThat(batches.get(id).log().of(Entry.Weighed.class)).extracting(w -> w.entry().what()).containsExactly(what);
+        assertThat(batches.get(id).log().of(Entry.Weighed.class))
+                .extracting(w -> w.entry().what())
+                .containsExactly(what);
         // 50 g of 190 mg KOH a gram is 0.169 mol; the fats of the plan take some 6.2 mol.
         AsWeighed weighed = batches.get(id).facts(Instant.now()).asWeighed();
         assertThat(weighed.unknown()).isEmpty();
         assertThat(weighed.notPlanned()).containsExactly(what);
         assertThat(weighed.superfat().value()).isGreaterThan(planned + 0.02);
         shelf.putAway("fat", what.id());
-        assertThat(batches.get(id).facts(Instant.now()).asWeighed().notPlanned()).containsExactly(what);
+        assertThat(batches.get(id).facts(Instant.now()).asWeighed().notPlanned())
+                .containsExactly(what);
         assertThat(client.get("/batch/" + id).body()).containsIgnoringCase(name);
     }
 
@@ -161,7 +199,9 @@ class WeighingTest {
     void saysWhatCanBeDoneAboutAWeightThatIsOff() {
         BenchPage.Advice over = weigh("olive-oil", 560).page().advice().get(0);
         assertThat(over.title()).isEqualTo("Olive is 20.0 g over");
-        assertThat(over.ways()).anyMatch(w -> w.startsWith("Leave it: superfat")).anyMatch(w -> w.startsWith("Or scale the rest: Olive 560.0 g"));
+        assertThat(over.ways())
+                .anyMatch(w -> w.startsWith("Leave it: superfat"))
+                .anyMatch(w -> w.startsWith("Or scale the rest: Olive 560.0 g"));
     }
 
     @Test
@@ -187,8 +227,14 @@ class WeighingTest {
 
     @Test
     void saysOfALiquidWhatItDoesToTheLye() {
-        batches.log(id, List.of(new Entry.Weighed(Weighable.liquid("distilled-water"), Mass.grams(400), Tare.TAKEN, null)), Instant.now(), "Ines", UUID.randomUUID().toString());
-        assertThat(weighing().page().advice().get(0).ways()).anyMatch(w -> w.startsWith("Leave it: the lye is ") && w.contains(" % instead of "));
+        batches.log(
+                id,
+                List.of(new Entry.Weighed(Weighable.liquid("distilled-water"), Mass.grams(400), Tare.TAKEN, null)),
+                Instant.now(),
+                "Ines",
+                UUID.randomUUID().toString());
+        assertThat(weighing().page().advice().get(0).ways())
+                .anyMatch(w -> w.startsWith("Leave it: the lye is ") && w.contains(" % instead of "));
     }
 
     @Test
@@ -204,11 +250,24 @@ class WeighingTest {
     @Test
     void comparesTwoWeighingsOfTheLye() {
         Mass lye = Weights.planned(batches.get(id).plan().formula()).naoh();
-        batches.log(id, List.of(new Entry.Weighed(Weighable.NAOH, lye, Tare.TAKEN, null)), Instant.now(), "Ines", UUID.randomUUID().toString());
-        assertThat(weighing().page().again()).isNotNull().satisfies(i -> assertThat(i.name()).isEqualTo("NaOH"));
-        batches.log(id, List.of(new Entry.WeighedAgain(Weighable.NAOH, lye.plus(Mass.grams(9)))), Instant.now(), "Ines", UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(new Entry.Weighed(Weighable.NAOH, lye, Tare.TAKEN, null)),
+                Instant.now(),
+                "Ines",
+                UUID.randomUUID().toString());
+        assertThat(weighing().page().again())
+                .isNotNull()
+                .satisfies(i -> assertThat(i.name()).isEqualTo("NaOH"));
+        batches.log(
+                id,
+                List.of(new Entry.WeighedAgain(Weighable.NAOH, lye.plus(Mass.grams(9)))),
+                Instant.now(),
+                "Ines",
+                UUID.randomUUID().toString());
         assertThat(weighing().warnings()).anyMatch(w -> w.title().equals("NaOH: the two weighings differ by 9.00 g"));
         // The second weighing is a check: it does not add up.
-        assertThat(weighing().page().items()).anyMatch(i -> i.name().equals("NaOH") && i.state().equals("done"));
+        assertThat(weighing().page().items())
+                .anyMatch(i -> i.name().equals("NaOH") && i.state().equals("done"));
     }
 }

@@ -29,10 +29,13 @@ class CasebookPagesTest {
     void tellTheArithmeticOfASlipInTheMakersUnits(RunningApplication application) {
         assertThat(causes(application, Units.METRIC).get(0))
                 .contains("second jug")
-                .containsPattern("\\d+\\.\\d g of the logged \\d+\\.\\d g was the vessel; superfat planned \\d+ %, then \u2212\\d+(\\.\\d)? %");
+                .containsPattern("\\d+\\.\\d g of the logged \\d+\\.\\d g was the vessel; superfat planned \\d+ %, then"
+                        + " \u2212\\d+(\\.\\d)? %");
         assertThat(causes(application, Units.US).get(0))
                 .contains("second jug")
-                .containsPattern("\\d+\\.\\d\\d oz of the logged \\d+\\.\\d\\d oz was the vessel; superfat planned \\d+ %, then \u2212\\d+(\\.\\d)? %");
+                .containsPattern(
+                        "\\d+\\.\\d\\d oz of the logged \\d+\\.\\d\\d oz was the vessel; superfat planned \\d+ %, then"
+                                + " \u2212\\d+(\\.\\d)? %");
         assertThat(causes(application, Units.US)).noneMatch(c -> c.matches(".*\\d g\\b.*"));
     }
 
@@ -50,7 +53,11 @@ class CasebookPagesTest {
 
     @Test
     void weighTheLogInTheMakersDegrees(RunningApplication application) {
-        assertThat(ledgers(application, Units.METRIC)).anyMatch(l -> l.matches(".*\\d \u00b0C.*")).noneMatch(l -> l.contains("\u00b0F"));
-        assertThat(ledgers(application, Units.US)).anyMatch(l -> l.matches(".*\\d \u00b0F.*")).noneMatch(l -> l.contains("\u00b0C"));
+        assertThat(ledgers(application, Units.METRIC))
+                .anyMatch(l -> l.matches(".*\\d \u00b0C.*"))
+                .noneMatch(l -> l.contains("\u00b0F"));
+        assertThat(ledgers(application, Units.US))
+                .anyMatch(l -> l.matches(".*\\d \u00b0F.*"))
+                .noneMatch(l -> l.contains("\u00b0C"));
     }
 }

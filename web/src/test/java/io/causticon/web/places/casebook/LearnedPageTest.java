@@ -41,13 +41,44 @@ class LearnedPageTest {
     /** Other tests settle cases of the same workshop: of this one only what it does itself is told. */
     @Test
     void aConclusionIsCountedAndTakenBackItIsNot() {
-        BatchId id = batches.begin(Swirl.plan("Taught Slab"), null, 1, Instant.now().minus(Duration.ofDays(60)), "Odd", ZoneOffset.UTC, UUID.randomUUID().toString());
-        batches.log(id, List.of(new Entry.Observed("embed-gap", Presence.SEEN)), Instant.now().minus(Duration.ofDays(9)), "Odd", UUID.randomUUID().toString());
-        assertThat(learned()).contains("What the cases taught", "looks that were told").containsPattern("soda ash \\d+ of \\d+").doesNotContain("shrinking embed");
-        ines.post("/casebook/" + id + "/conclude", Map.of("condition", "shrinking-embed", "words", "it was young", "key", UUID.randomUUID().toString()));
-        assertThat(learned()).containsPattern("shrinking embed 1 of \\d+").contains("gap round an embed, with shrinking embed 1 of 1").contains("Taught Slab, shrinking embed");
-        LoggedEntry line = batches.get(id).log().all().stream().filter(l -> l.entry() instanceof Entry.Concluded).findFirst().orElseThrow();
-        ines.post("/batch/" + id + "/line/" + line.id(), Map.of("revision", "1", "withdraw", "true", "reason", "it was the knife"));
+        BatchId id = batches.begin(
+                Swirl.plan("Taught Slab"),
+                null,
+                1,
+                Instant.now().minus(Duration.ofDays(60)),
+                "Odd",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(new Entry.Observed("embed-gap", Presence.SEEN)),
+                Instant.now().minus(Duration.ofDays(9)),
+                "Odd",
+                UUID.randomUUID().toString());
+        assertThat(learned())
+                .contains("What the cases taught", "looks that were told")
+                .containsPattern("soda ash \\d+ of \\d+")
+                .doesNotContain("shrinking embed");
+        ines.post(
+                "/casebook/" + id + "/conclude",
+                Map.of(
+                        "condition",
+                        "shrinking-embed",
+                        "words",
+                        "it was young",
+                        "key",
+                        UUID.randomUUID().toString()));
+        assertThat(learned())
+                .containsPattern("shrinking embed 1 of \\d+")
+                .contains("gap round an embed, with shrinking embed 1 of 1")
+                .contains("Taught Slab, shrinking embed");
+        LoggedEntry line = batches.get(id).log().all().stream()
+                .filter(l -> l.entry() instanceof Entry.Concluded)
+                .findFirst()
+                .orElseThrow();
+        ines.post(
+                "/batch/" + id + "/line/" + line.id(),
+                Map.of("revision", "1", "withdraw", "true", "reason", "it was the knife"));
         assertThat(learned()).doesNotContain("shrinking embed").doesNotContain("Taught Slab");
     }
 }

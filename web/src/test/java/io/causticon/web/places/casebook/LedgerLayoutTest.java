@@ -20,7 +20,8 @@ class LedgerLayoutTest {
     }
 
     private static Drawing draw(Ledger.Line... lines) {
-        return LedgerLayout.draw("lye-heavy", new Ledger(-19, List.of(lines)), new Formats(Units.METRIC, ZoneOffset.UTC));
+        return LedgerLayout.draw(
+                "lye-heavy", new Ledger(-19, List.of(lines)), new Formats(Units.METRIC, ZoneOffset.UTC));
     }
 
     private static double width(Drawing drawing, String style) {
@@ -33,8 +34,8 @@ class LedgerLayoutTest {
 
     @Test
     void aBarIsAsLongAsItWeighs() {
-        Drawing drawing = draw(
-                line("burning wash", 16, Ledger.Kind.SEEN), line("clean inside", -8, Ledger.Kind.ABSENT));
+        Drawing drawing =
+                draw(line("burning wash", 16, Ledger.Kind.SEEN), line("clean inside", -8, Ledger.Kind.ABSENT));
         // The outline of the bar against is drawn inside its length.
         assertThat(width(drawing, "against") + 1.5).isCloseTo(width(drawing, "for") / 2, within(0.2));
     }
@@ -49,8 +50,10 @@ class LedgerLayoutTest {
 
     @Test
     void howMuchItWeighsIsSaidInWords() {
-        assertThat(List.of(LedgerLayout.strength(2), LedgerLayout.strength(-5), LedgerLayout.strength(16))).containsExactly("a little", "clearly", "strongly");
-        assertThat(draw(line("burning wash", 16, Ledger.Kind.SEEN)).shapes()).anyMatch(s -> s.data().equals("strongly"));
+        assertThat(List.of(LedgerLayout.strength(2), LedgerLayout.strength(-5), LedgerLayout.strength(16)))
+                .containsExactly("a little", "clearly", "strongly");
+        assertThat(draw(line("burning wash", 16, Ledger.Kind.SEEN)).shapes())
+                .anyMatch(s -> s.data().equals("strongly"));
     }
 
     @Test
@@ -62,7 +65,8 @@ class LedgerLayoutTest {
 
     @Test
     void whatWeighsNothingIsLeftOut() {
-        assertThat(LedgerLayout.shown(new Ledger(0, List.of(line("a", 0.1, Ledger.Kind.SEEN))))).isEmpty();
+        assertThat(LedgerLayout.shown(new Ledger(0, List.of(line("a", 0.1, Ledger.Kind.SEEN)))))
+                .isEmpty();
     }
 
     @Test
@@ -73,7 +77,9 @@ class LedgerLayoutTest {
                         line("small", 2, Ledger.Kind.SEEN),
                         line("against", -9, Ledger.Kind.ABSENT),
                         line("large", 12, Ledger.Kind.SEEN)));
-        assertThat(LedgerLayout.shown(ledger)).extracting(l -> l.words().pattern()).containsExactly("large", "small", "against");
+        assertThat(LedgerLayout.shown(ledger))
+                .extracting(l -> l.words().pattern())
+                .containsExactly("large", "small", "against");
     }
 
     @Test

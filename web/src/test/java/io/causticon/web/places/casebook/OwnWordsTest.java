@@ -31,11 +31,17 @@ class OwnWordsTest {
     void signIn(RunningApplication application, Client client) {
         this.client = client.signIn("ines");
         this.batches = application.bean(BatchService.class);
-        this.batch = batches.all().stream().filter(b -> b.name().equals("Ferry Bar") && b.log().ageAt(Instant.now()).toDays() > 60).findFirst().orElseThrow();
+        this.batch = batches.all().stream()
+                .filter(b -> b.name().equals("Ferry Bar")
+                        && b.log().ageAt(Instant.now()).toDays() > 60)
+                .findFirst()
+                .orElseThrow();
     }
 
     private String page(String find) {
-        return HtmlUtils.htmlUnescape(client.get("/casebook/" + batch.id() + "?find=" + URLEncoder.encode(find, StandardCharsets.UTF_8)).body());
+        return HtmlUtils.htmlUnescape(
+                client.get("/casebook/" + batch.id() + "?find=" + URLEncoder.encode(find, StandardCharsets.UTF_8))
+                        .body());
     }
 
     private String post(String path, String... fields) {
@@ -48,7 +54,9 @@ class OwnWordsTest {
 
     @Test
     void leadToWhatTheyMayMean() {
-        assertThat(page("white lumps that crush like wax")).contains("Is it one of these?").containsSubsequence("dots crush to wax", "none of these");
+        assertThat(page("white lumps that crush like wax"))
+                .contains("Is it one of these?")
+                .containsSubsequence("dots crush to wax", "none of these");
         assertThat(page("qwrtz")).contains("Nothing known here is called that").contains("value=\"qwrtz\"");
         assertThat(page("")).doesNotContain("Is it one of these?").doesNotContain("none of these");
     }
@@ -56,8 +64,16 @@ class OwnWordsTest {
     @Test
     void areAskedAboutInTheQuickLine() {
         String asked = post("/batch/" + batch.id() + "/log", "quick", "day 50 chalky film that rubs off");
-        assertThat(asked).contains("is not understood").contains("value=\"day 50 see crust wipes off with a wet cloth\"").contains("value=\"day 50 chalky film that rubs off\"");
-        post("/batch/" + batch.id() + "/log", "quick", "day 50 chalky film that rubs off", "meant", "day 50 see crust wipes off with a wet cloth");
+        assertThat(asked)
+                .contains("is not understood")
+                .contains("value=\"day 50 see crust wipes off with a wet cloth\"")
+                .contains("value=\"day 50 chalky film that rubs off\"");
+        post(
+                "/batch/" + batch.id() + "/log",
+                "quick",
+                "day 50 chalky film that rubs off",
+                "meant",
+                "day 50 see crust wipes off with a wet cloth");
         assertThat(batches.get(batch.id()).log().of(Entry.Observed.class).map(o -> o.entry()))
                 .contains(new Entry.Observed("crust-wipes", Presence.SEEN));
     }
@@ -65,15 +81,23 @@ class OwnWordsTest {
     @Test
     void areKeptWhenTheyAreNoneOfThese() {
         post("/casebook/" + batch.id() + "/note", "words", "the cat sat on it; twice");
-        assertThat(batches.get(batch.id()).log().of(Entry.Noted.class).map(n -> n.entry().text())).contains("the cat sat on it; twice");
+        assertThat(batches.get(batch.id())
+                        .log()
+                        .of(Entry.Noted.class)
+                        .map(n -> n.entry().text()))
+                .contains("the cat sat on it; twice");
         assertThat(page("")).contains("In words").contains("the cat sat on it; twice");
     }
 
     @Test
     void areNotKeptAsANoteWhereTheySpeakOfBurning() {
         String asked = post("/casebook/" + batch.id() + "/note", "words", "my palms sting");
-        assertThat(asked).contains("speaks of burning").contains("hands burn after a wash").contains("value=\"my palms sting\"");
+        assertThat(asked)
+                .contains("speaks of burning")
+                .contains("hands burn after a wash")
+                .contains("value=\"my palms sting\"");
         assertThat(post("/casebook/" + batch.id() + "/note", "words", " ")).contains("Nothing is typed here yet");
-        assertThat(batches.get(batch.id()).log().of(Entry.Noted.class)).noneMatch(n -> n.entry().text().contains("palms"));
+        assertThat(batches.get(batch.id()).log().of(Entry.Noted.class))
+                .noneMatch(n -> n.entry().text().contains("palms"));
     }
 }

@@ -16,7 +16,9 @@ class PicturesTest {
         for (Finding finding : Findings.ALL) {
             String markup = Pictures.of(finding).drawing().markup();
             assertThat(markup).as(finding.id()).contains("<path");
-            assertThat(drawn.put(markup, finding.id())).as(finding.id() + " looks like another").isNull();
+            assertThat(drawn.put(markup, finding.id()))
+                    .as(finding.id() + " looks like another")
+                    .isNull();
         }
     }
 
@@ -29,6 +31,8 @@ class PicturesTest {
 
     @Test
     void nothingAsksForItself() {
-        assertThat(Findings.ALL).allSatisfy(f -> assertThat(Pictures.of(f).asks()).doesNotContain(f).doesNotHaveDuplicates());
+        assertThat(Findings.ALL)
+                .allSatisfy(
+                        f -> assertThat(Pictures.of(f).asks()).doesNotContain(f).doesNotHaveDuplicates());
     }
 }

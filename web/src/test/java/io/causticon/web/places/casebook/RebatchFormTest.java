@@ -31,15 +31,20 @@ class RebatchFormTest {
         application = RunningApplication.get();
         batches = application.bean(BatchService.class);
         client = new Client(application.address()).signIn("ines");
-        held = batches.all().stream().filter(b -> b.name().equals("Sail Loft Tar")).findFirst().orElseThrow();
+        held = batches.all().stream()
+                .filter(b -> b.name().equals("Sail Loft Tar"))
+                .findFirst()
+                .orElseThrow();
     }
 
     private String post(Client who, String... fields) {
-        Map<String, String> form = new HashMap<>(Map.of("key", UUID.randomUUID().toString(), "when", "", "fat", "olive-oil", "mass", "", "water", ""));
+        Map<String, String> form = new HashMap<>(
+                Map.of("key", UUID.randomUUID().toString(), "when", "", "fat", "olive-oil", "mass", "", "water", ""));
         for (int i = 0; i < fields.length; i += 2) {
             form.put(fields[i], fields[i + 1]);
         }
-        return HtmlUtils.htmlUnescape(who.post("/casebook/" + held.id() + "/rebatch", form).body());
+        return HtmlUtils.htmlUnescape(
+                who.post("/casebook/" + held.id() + "/rebatch", form).body());
     }
 
     private long rebatches() {
@@ -49,11 +54,15 @@ class RebatchFormTest {
     @Test
     void whatCannotBeTakenIsToldBesideItsFieldAndKept() {
         assertThat(post(client, "mass", "a lot", "water", ""))
-                .contains("\"a lot\" is not a number").contains("value=\"a lot\"").contains("Nothing is typed here yet");
-        assertThat(post(client, "mass", "60", "water", "300", "fat", "moonbeams")).contains("\"moonbeams\" is not known here");
+                .contains("\"a lot\" is not a number")
+                .contains("value=\"a lot\"")
+                .contains("Nothing is typed here yet");
+        assertThat(post(client, "mass", "60", "water", "300", "fat", "moonbeams"))
+                .contains("\"moonbeams\" is not known here");
         assertThat(post(client, "mass", "60", "water", "-5")).contains("value=\"-5\"");
         assertThat(post(client, "mass", "60", "water", "9e9")).contains("value=\"9e9\"");
-        assertThat(post(client, "mass", "60", "water", "300", "when", "tomorrow week")).contains("value=\"tomorrow week\"");
+        assertThat(post(client, "mass", "60", "water", "300", "when", "tomorrow week"))
+                .contains("value=\"tomorrow week\"");
         assertThat(rebatches()).isZero();
     }
 
@@ -62,7 +71,9 @@ class RebatchFormTest {
         Client guest = new Client(application.address()).signIn("guest");
         post(guest, "mass", "60", "water", "300");
         assertThat(rebatches()).isZero();
-        assertThat(guest.get("/casebook/" + held.id()).body()).contains("Grate it, melt it with").doesNotContain("It is rebatched");
+        assertThat(guest.get("/casebook/" + held.id()).body())
+                .contains("Grate it, melt it with")
+                .doesNotContain("It is rebatched");
     }
 
     @Test
@@ -74,10 +85,15 @@ class RebatchFormTest {
         assertThat(batches.get(held.id()).log().of(Entry.Rebatched.class).map(r -> r.entry()))
                 .containsExactly(new Entry.Rebatched(Weighable.fat("olive-oil"), Mass.ounces(2), Mass.grams(300)));
         assertThat(batches.get(held.id()).isHeld()).isTrue();
-        String page = HtmlUtils.htmlUnescape(client.get("/casebook/" + held.id()).body());
+        String page =
+                HtmlUtils.htmlUnescape(client.get("/casebook/" + held.id()).body());
         assertThat(page).contains("since it was rebatched").contains("Held. Do not use or sell.");
         // Taken back, it is as if it had not been.
-        String line = batches.get(held.id()).log().last(Entry.Rebatched.class).orElseThrow().id();
+        String line = batches.get(held.id())
+                .log()
+                .last(Entry.Rebatched.class)
+                .orElseThrow()
+                .id();
         client.post("/batch/" + held.id() + "/line/" + line, Map.of("revision", "1", "withdraw", "true"));
         assertThat(rebatches()).isZero();
     }

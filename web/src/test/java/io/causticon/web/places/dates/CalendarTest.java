@@ -40,8 +40,30 @@ class CalendarTest {
         Instant at = Instant.parse("2026-10-20T09:00:00Z");
         Likely nothing = Likely.NOTHING;
         return new BatchSummary(
-                new BatchId(new UUID(1, 2)), "NE-26-1", "Nettle, \"late\"; æøå", "", at, Life.MOULD, Assessment.State.MOULD, Purpose.MADE, Optional.empty(), "", at, at, at, List.of(tasks), "", Mass.grams(1), 0,
-                Optional.empty(), Optional.empty(), Optional.empty(), true, nothing, nothing, "");
+                new BatchId(new UUID(1, 2)),
+                "NE-26-1",
+                "Nettle, \"late\"; æøå",
+                "",
+                at,
+                Life.MOULD,
+                Assessment.State.MOULD,
+                Purpose.MADE,
+                Optional.empty(),
+                "",
+                at,
+                at,
+                at,
+                List.of(tasks),
+                "",
+                Mass.grams(1),
+                0,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                true,
+                nothing,
+                nothing,
+                "");
     }
 
     private static ICalendar read(String text) {
@@ -55,21 +77,32 @@ class CalendarTest {
         Tasks.Task before = new Tasks.Task(Tasks.Kind.UNMOULD, Instant.parse("2026-10-25T00:30:00Z"), Optional.empty());
         Tasks.Task after = new Tasks.Task(Tasks.Kind.CUT, Instant.parse("2026-10-25T01:30:00Z"), Optional.empty());
         Tasks.Task late = new Tasks.Task(Tasks.Kind.WEIGH, Instant.parse("2026-10-24T22:30:00Z"), Optional.empty());
-        Tasks.Task done = new Tasks.Task(Tasks.Kind.WASH_TEST, Instant.parse("2026-10-24T22:30:00Z"), Optional.of(Instant.parse("2026-10-24T22:30:00Z")));
+        Tasks.Task done = new Tasks.Task(
+                Tasks.Kind.WASH_TEST,
+                Instant.parse("2026-10-24T22:30:00Z"),
+                Optional.of(Instant.parse("2026-10-24T22:30:00Z")));
         CalendarFile file = new CalendarFile(OSLO, Instant.parse("2026-10-20T10:00:00Z"), "https://loft:8443");
         file.add(batch(before, after, late, done), List.of(before, after, late, done));
         List<VEvent> events = read(file.text()).getEvents();
 
-        assertThat(events).extracting(e -> e.getSummary().getValue())
-                .containsExactly("Unmould: Nettle, \"late\"; æøå", "Cut: Nettle, \"late\"; æøå", "Weigh a bar: Nettle, \"late\"; æøå");
+        assertThat(events)
+                .extracting(e -> e.getSummary().getValue())
+                .containsExactly(
+                        "Unmould: Nettle, \"late\"; æøå",
+                        "Cut: Nettle, \"late\"; æøå",
+                        "Weigh a bar: Nettle, \"late\"; æøå");
         // Both stand at half past two by the clock on the wall, an hour apart.
         assertThat(events.get(0).getDateStart().getValue().toInstant()).isEqualTo(before.due());
         assertThat(events.get(1).getDateStart().getValue().toInstant()).isEqualTo(after.due());
         // Half past midnight in Oslo is the next day there, whatever day it is in London.
         assertThat(events.get(2).getDateStart().getValue().hasTime()).isFalse();
-        assertThat(events.get(2).getDateStart().getValue().getRawComponents().toDate()).isNotNull();
-        assertThat(events.get(2).getDateStart().getValue().getRawComponents().getDate()).isEqualTo(25);
-        assertThat(events.get(0).getDescription().getValue()).contains("Only when the sides let go").contains("https://loft:8443/batch/");
+        assertThat(events.get(2).getDateStart().getValue().getRawComponents().toDate())
+                .isNotNull();
+        assertThat(events.get(2).getDateStart().getValue().getRawComponents().getDate())
+                .isEqualTo(25);
+        assertThat(events.get(0).getDescription().getValue())
+                .contains("Only when the sides let go")
+                .contains("https://loft:8443/batch/");
         assertThat(events).extracting(e -> e.getUid().getValue()).doesNotHaveDuplicates();
     }
 
@@ -82,7 +115,8 @@ class CalendarTest {
         String address = address(tove);
         ICalendar calendar = read(nobody.get(address).body());
         assertThat(calendar.getEvents()).anyMatch(e -> e.getSummary().getValue().contains("Honey Loft"));
-        assertThat(nobody.get(address).headers().firstValue("content-type").orElse("")).startsWith("text/calendar");
+        assertThat(nobody.get(address).headers().firstValue("content-type").orElse(""))
+                .startsWith("text/calendar");
         assertThat(nobody.setCookies()).noneMatch(c -> c.startsWith("JSESSIONID"));
         assertThat(tove.get("/dates").body()).as("told once").doesNotContain(address);
 
@@ -93,10 +127,13 @@ class CalendarTest {
         assertThat(nobody.get(second).statusCode()).isEqualTo(200);
         tove.post("/dates/feed/revoke", Map.of());
         assertThat(nobody.get(second).statusCode()).isEqualTo(404);
-        for (String odd : List.of("/feed/.ics", "/feed/x.ics", "/feed/%00.ics", "/feed/" + "a".repeat(500) + ".ics", "/feed/")) {
+        for (String odd :
+                List.of("/feed/.ics", "/feed/x.ics", "/feed/%00.ics", "/feed/" + "a".repeat(500) + ".ics", "/feed/")) {
             assertThat(nobody.get(odd).statusCode()).as(odd).isBetween(300, 499);
         }
-        assertThat(new Client(application.address()).get("/dates.ics").statusCode()).as("the download wants a sign-in").isEqualTo(302);
+        assertThat(new Client(application.address()).get("/dates.ics").statusCode())
+                .as("the download wants a sign-in")
+                .isEqualTo(302);
     }
 
     private static String address(Client client) {
@@ -108,7 +145,14 @@ class CalendarTest {
     @Test
     void daysAreReadAsTheyAreWritten() {
         LocalDate today = LocalDate.of(2026, 11, 27);
-        for (String december : List.of("12 December", "12 dec", "Dec 12", "2026-12-12", "12 December 2026", "December 12, 2026", "12.12.2026")) {
+        for (String december : List.of(
+                "12 December",
+                "12 dec",
+                "Dec 12",
+                "2026-12-12",
+                "12 December 2026",
+                "December 12, 2026",
+                "12.12.2026")) {
             assertThat(GoalForm.day(december, today)).as(december).contains(LocalDate.of(2026, 12, 12));
         }
         assertThat(GoalForm.day("3 March", today)).contains(LocalDate.of(2027, 3, 3));

@@ -37,10 +37,14 @@ class CertificatesTest {
 
     private static X509Certificate signing(Certificates certificates) throws Exception {
         return (X509Certificate) CertificateFactory.getInstance("X.509")
-                .generateCertificate(new ByteArrayInputStream(certificates.signingText().getBytes(StandardCharsets.US_ASCII)));
+                .generateCertificate(
+                        new ByteArrayInputStream(certificates.signingText().getBytes(StandardCharsets.US_ASCII)));
     }
 
-    /** The one that was trusted on a tablet stays; the one of the server is made anew when the machine is found elsewhere, or when it ends soon. */
+    /**
+     * The one that was trusted on a tablet stays; the one of the server is made anew when the machine is found
+     * elsewhere, or when it ends soon.
+     */
     @Test
     void theServersComesAndGoesAndTheTrustedOneStays() throws Exception {
         Certificates certificates = new Certificates(folder);
@@ -51,7 +55,9 @@ class CertificatesTest {
         assertThat(trusted.getBasicConstraints()).isZero();
         assertThat(first.getBasicConstraints()).isNegative();
         assertThat(first.getExtendedKeyUsage()).containsExactly("1.3.6.1.5.5.7.3.1");
-        assertThat(ChronoUnit.DAYS.between(first.getNotBefore().toInstant(), first.getNotAfter().toInstant())).isLessThanOrEqualTo(825);
+        assertThat(ChronoUnit.DAYS.between(
+                        first.getNotBefore().toInstant(), first.getNotAfter().toInstant()))
+                .isLessThanOrEqualTo(825);
 
         certificates.prepare(List.of("192.0.2.7", "fd00::2", "workbench"), NOW);
         assertThat(shown(certificates)).isEqualTo(first);
@@ -59,29 +65,38 @@ class CertificatesTest {
         certificates.prepare(List.of("192.0.2.8", "workbench"), NOW);
         X509Certificate second = shown(certificates);
         assertThat(second).isNotEqualTo(first);
-        assertThat(second.getSubjectAlternativeNames()).extracting(n -> n.get(1).toString()).contains("192.0.2.8", "workbench");
+        assertThat(second.getSubjectAlternativeNames())
+                .extracting(n -> n.get(1).toString())
+                .contains("192.0.2.8", "workbench");
         second.verify(trusted.getPublicKey());
 
         certificates.prepare(List.of("192.0.2.8", "workbench"), NOW.plus(780, ChronoUnit.DAYS));
         assertThat(shown(certificates)).isNotEqualTo(second);
         assertThat(signing(certificates)).isEqualTo(trusted);
         try (var files = Files.list(folder)) {
-            assertThat(files.map(f -> f.getFileName().toString())).containsExactlyInAnyOrder("network-server.p12", "network-signing.p12");
+            assertThat(files.map(f -> f.getFileName().toString()))
+                    .containsExactlyInAnyOrder("network-server.p12", "network-signing.p12");
         }
     }
 
     @Test
     void oneThatCannotBeReadIsToldInWords() throws Exception {
         Files.writeString(folder.resolve("network-signing.p12"), "no key");
-        assertThatThrownBy(() -> new Certificates(folder).prepare(List.of("localhost"), NOW)).isInstanceOf(CannotStart.class);
+        assertThatThrownBy(() -> new Certificates(folder).prepare(List.of("localhost"), NOW))
+                .isInstanceOf(CannotStart.class);
     }
 
     @Test
     void whatIsGivenAndIsNoneIsToldInWords() throws Exception {
         Path text = Files.writeString(folder.resolve("text"), "no key");
-        assertThatThrownBy(() -> Listening.checkGiven(text.toString(), "")).isInstanceOf(CannotStart.class).hasMessageContaining("belong together");
-        assertThatThrownBy(() -> Listening.checkGiven(folder + "/none", text.toString())).isInstanceOf(CannotStart.class).hasMessageContaining("cannot be read");
-        assertThatThrownBy(() -> Listening.checkGiven(text.toString(), text.toString())).isInstanceOf(CannotStart.class)
+        assertThatThrownBy(() -> Listening.checkGiven(text.toString(), ""))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("belong together");
+        assertThatThrownBy(() -> Listening.checkGiven(folder + "/none", text.toString()))
+                .isInstanceOf(CannotStart.class)
+                .hasMessageContaining("cannot be read");
+        assertThatThrownBy(() -> Listening.checkGiven(text.toString(), text.toString()))
+                .isInstanceOf(CannotStart.class)
                 .hasMessageContaining("does not hold a certificate in PEM");
     }
 

@@ -47,11 +47,16 @@ class DraftsTest {
         String name = "Half typed " + UUID.randomUUID();
         Map<String, String> form = begun(client, name);
         client.post("/plan/reckon", form);
-        Element line = open(client, "/plan").select(".under-way li:contains(" + name + ")").first();
+        Element line = open(client, "/plan")
+                .select(".under-way li:contains(" + name + ")")
+                .first();
         assertThat(line).isNotNull();
         Document left = open(client, line.select("a").attr("href"));
         assertThat(left.select(".left-here").text()).contains("Not saved. This is how you left it on");
-        assertThat(fields(left)).containsEntry("name", name).containsEntry("fatAmount", "640").containsEntry("draft", form.get("draft"));
+        assertThat(fields(left))
+                .containsEntry("name", name)
+                .containsEntry("fatAmount", "640")
+                .containsEntry("draft", form.get("draft"));
         // What is no plan at all is kept as well.
         Map<String, String> nonsense = fields(left);
         nonsense.put("fatAmount", "six hundred");
@@ -65,32 +70,47 @@ class DraftsTest {
         String name = "Saved " + UUID.randomUUID();
         Map<String, String> form = begun(client, name);
         client.post("/plan/reckon", form);
-        String place = client.post("/plan/save", form).headers().firstValue("Location").orElseThrow();
+        String place =
+                client.post("/plan/save", form).headers().firstValue("Location").orElseThrow();
         // What this page sent in the same moment comes too late.
         client.post("/plan/reckon", form);
-        assertThat(open(client, "/plan").select(".under-way li:contains(" + name + ")")).isEmpty();
+        assertThat(open(client, "/plan").select(".under-way li:contains(" + name + ")"))
+                .isEmpty();
         assertThat(open(client, place).select(".left-here")).isEmpty();
-        assertThat(client.get("/plan/new/" + form.get("draft")).headers().firstValue("Location")).hasValueSatisfying(l -> assertThat(l).endsWith("/plan"));
+        assertThat(client.get("/plan/new/" + form.get("draft")).headers().firstValue("Location"))
+                .hasValueSatisfying(l -> assertThat(l).endsWith("/plan"));
     }
 
     @Test
     void changesOfARecipeWaitBesideIt(Client client) {
         client.signIn("ines");
-        String place = client.post("/plan/save", begun(client, "Kept " + UUID.randomUUID())).headers().firstValue("Location").orElseThrow();
+        String place = client.post("/plan/save", begun(client, "Kept " + UUID.randomUUID()))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         Map<String, String> form = fields(open(client, place));
         form.put("fatAmount", "700");
         client.post("/plan/reckon", form);
         Document left = open(client, place);
         assertThat(fields(left)).containsEntry("fatAmount", "700").containsEntry("version", "1");
         assertThat(fields(open(client, place + "?version=1"))).containsEntry("fatAmount", "640");
-        client.post("/plan/draft/away", Map.of("draft", fields(left).get("draft"), "recipe", fields(left).get("recipe")));
+        client.post(
+                "/plan/draft/away",
+                Map.of(
+                        "draft",
+                        fields(left).get("draft"),
+                        "recipe",
+                        fields(left).get("recipe")));
         assertThat(fields(open(client, place))).containsEntry("fatAmount", "640");
     }
 
     @Test
     void anotherTabIsToldAndOverwritesNothing(Client client) {
         client.signIn("ines");
-        String place = client.post("/plan/save", begun(client, "Two tabs " + UUID.randomUUID())).headers().firstValue("Location").orElseThrow();
+        String place = client.post("/plan/save", begun(client, "Two tabs " + UUID.randomUUID()))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         Map<String, String> first = fields(open(client, place));
         Map<String, String> second = fields(open(client, place));
         first.put("fatAmount", "701");
@@ -109,7 +129,10 @@ class DraftsTest {
     @Test
     void whatIsSavedOnOnePageTakesNothingOfAnother(Client client) {
         client.signIn("ines");
-        String place = client.post("/plan/save", begun(client, "Saved beside " + UUID.randomUUID())).headers().firstValue("Location").orElseThrow();
+        String place = client.post("/plan/save", begun(client, "Saved beside " + UUID.randomUUID()))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         Map<String, String> first = fields(open(client, place));
         Map<String, String> second = fields(open(client, place));
         first.put("note", "of the first page");
@@ -148,7 +171,10 @@ class DraftsTest {
     void aRecipeIsPutAwayAndBroughtBack(Client client) {
         client.signIn("ines");
         String name = "Away " + UUID.randomUUID();
-        String place = client.post("/plan/save", begun(client, name)).headers().firstValue("Location").orElseThrow();
+        String place = client.post("/plan/save", begun(client, name))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         client.post(place + "/away", Map.of());
         Document list = open(client, "/plan");
         assertThat(list.select("table").text()).doesNotContain(name);

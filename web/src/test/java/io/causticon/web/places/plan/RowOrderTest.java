@@ -18,7 +18,9 @@ class RowOrderTest {
             typed.add("fatAmount", fat[1]);
         }
         typed.add("fatLock", "1");
-        for (String[] part : new String[][] {{"sand", "22", "clay-white"}, {"foam", "20 34 20", "titanium-dioxide"}, {"kelp", "", "spirulina"}}) {
+        for (String[] part : new String[][] {
+            {"sand", "22", "clay-white"}, {"foam", "20 34 20", "titanium-dioxide"}, {"kelp", "", "spirulina"}
+        }) {
             typed.add("portionName", part[0]);
             typed.add("portionAmount", part[1]);
             typed.add("portionAdditiveId", part[2]);
@@ -29,8 +31,11 @@ class RowOrderTest {
     @Test
     void aFatTakesItsMassAndItsLockAlong() {
         PlanForm moved = Composer.up(form("WHOLE"), "fat", 1);
-        assertThat(moved.fats()).containsExactly(
-                new PlanForm.FatRow("coconut-oil-76", "250", true), new PlanForm.FatRow("olive-oil", "500", false), new PlanForm.FatRow("shea-butter", "90", false));
+        assertThat(moved.fats())
+                .containsExactly(
+                        new PlanForm.FatRow("coconut-oil-76", "250", true),
+                        new PlanForm.FatRow("olive-oil", "500", false),
+                        new PlanForm.FatRow("shea-butter", "90", false));
         // What is sent again says the same.
         assertThat(PlanForm.typed(moved.fields()).fats()).isEqualTo(moved.fats());
     }
@@ -40,7 +45,9 @@ class RowOrderTest {
         PlanForm moved = Composer.up(form("LAYERS"), "part", 1);
         assertThat(moved.portions()).extracting(PlanForm.PortionRow::name).containsExactly("foam", "sand", "kelp");
         assertThat(moved.portions()).extracting(PlanForm.PortionRow::amount).containsExactly("22", "20 34 20", "");
-        assertThat(moved.portions()).extracting(PlanForm.PortionRow::additiveId).containsExactly("titanium-dioxide", "clay-white", "spirulina");
+        assertThat(moved.portions())
+                .extracting(PlanForm.PortionRow::additiveId)
+                .containsExactly("titanium-dioxide", "clay-white", "spirulina");
     }
 
     @Test

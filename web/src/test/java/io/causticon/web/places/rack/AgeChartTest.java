@@ -31,7 +31,8 @@ import org.junit.jupiter.api.Test;
 @Application
 class AgeChartTest {
 
-    private static final Assessment.Known KNOWN = new Assessment.Known(new Diagnostician(StandardKnowledge.all()), KnownVessels.NONE);
+    private static final Assessment.Known KNOWN =
+            new Assessment.Known(new Diagnostician(StandardKnowledge.all()), KnownVessels.NONE);
 
     private static final Instant NOW = Instant.parse("2026-11-24T10:00:00Z");
     private static final Formats METRIC = new Formats(Units.METRIC, ZoneOffset.UTC);
@@ -85,7 +86,9 @@ class AgeChartTest {
     @Test
     void aPouredBatchIsInItsMouldAndShowsWhatIsDue() {
         Drawing drawing = AgeChart.of(List.of(batch(Duration.ofHours(8), new Entry.Poured(null))), METRIC, NOW);
-        assertThat(styles(drawing)).contains("zone bench", "zone mould", "notch due").doesNotContain("zone cure");
+        assertThat(styles(drawing))
+                .contains("zone bench", "zone mould", "notch due")
+                .doesNotContain("zone cure");
     }
 
     @Test
@@ -107,7 +110,8 @@ class AgeChartTest {
 
     @Test
     void goesOnToTenYearsWhereOneIsOlderThanAYear() {
-        assertThat(marker(AgeChart.of(List.of(batch(Duration.ofDays(364))), METRIC, NOW))).isGreaterThan(860);
+        assertThat(marker(AgeChart.of(List.of(batch(Duration.ofDays(364))), METRIC, NOW)))
+                .isGreaterThan(860);
         double two = marker(AgeChart.of(List.of(batch(Duration.ofDays(730))), METRIC, NOW));
         double five = marker(AgeChart.of(List.of(batch(Duration.ofDays(1826))), METRIC, NOW));
         assertThat(two).isLessThan(five);
@@ -116,7 +120,9 @@ class AgeChartTest {
 
     @Test
     void twoHundredRowsFitWithoutTouching() {
-        List<BatchSummary> many = IntStream.range(0, 200).mapToObj(i -> batch(Duration.ofDays(i + 1))).toList();
+        List<BatchSummary> many = IntStream.range(0, 200)
+                .mapToObj(i -> batch(Duration.ofDays(i + 1)))
+                .toList();
         Drawing drawing = AgeChart.of(many, METRIC, NOW);
         List<Double> names = drawing.shapes().stream()
                 .filter(s -> s.style().equals("row-name"))

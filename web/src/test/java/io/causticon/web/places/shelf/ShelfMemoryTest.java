@@ -19,7 +19,14 @@ class ShelfMemoryTest {
 
     private static IngredientMemory.Use use(int weeksAgo, Set<Behaviour> did) {
         return new IngredientMemory.Use(
-                "Batch " + weeksAgo, LATEST.minus(Duration.ofDays(7L * weeksAgo)), 20, null, Optional.empty(), Optional.empty(), Optional.empty(), did);
+                "Batch " + weeksAgo,
+                LATEST.minus(Duration.ofDays(7L * weeksAgo)),
+                20,
+                null,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                did);
     }
 
     @Test
@@ -30,12 +37,14 @@ class ShelfMemoryTest {
         }
         assertThat(ShelfController.latest(uses))
                 .extracting(IngredientMemory.Use::batch)
-                .containsExactly("Batch 0", "Batch 1", "Batch 2", "Batch 3", "Batch 4", "Batch 5", "Batch 250", "Batch 290");
+                .containsExactly(
+                        "Batch 0", "Batch 1", "Batch 2", "Batch 3", "Batch 4", "Batch 5", "Batch 250", "Batch 290");
     }
 
     @Test
     void ofFewNoneIsLeftOut() {
-        List<IngredientMemory.Use> uses = List.of(use(1, Set.of(Behaviour.RICED)), use(2, Set.of()), use(3, Set.of(Behaviour.RICED)));
+        List<IngredientMemory.Use> uses =
+                List.of(use(1, Set.of(Behaviour.RICED)), use(2, Set.of()), use(3, Set.of(Behaviour.RICED)));
         assertThat(ShelfController.latest(uses)).isEqualTo(uses);
     }
 }

@@ -32,7 +32,8 @@ class DrawingFileTest {
     private Document svg() throws Exception {
         DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
         factory.setNamespaceAware(true);
-        return factory.newDocumentBuilder().parse(new ByteArrayInputStream(DrawingFile.of(drawing, DrawingFile.Kind.SVG)));
+        return factory.newDocumentBuilder()
+                .parse(new ByteArrayInputStream(DrawingFile.of(drawing, DrawingFile.Kind.SVG)));
     }
 
     @Test
@@ -40,12 +41,18 @@ class DrawingFileTest {
         Document svg = svg();
         assertThat(svg.getDocumentElement().getNamespaceURI()).isEqualTo("http://www.w3.org/2000/svg");
         String text = new String(DrawingFile.of(drawing, DrawingFile.Kind.SVG), StandardCharsets.UTF_8);
-        assertThat(text).contains("#4d3fc0").doesNotContain("class=", "var(", "<use", "href", "currentColor", "currentcolor", "color-mix");
+        assertThat(text)
+                .contains("#4d3fc0")
+                .doesNotContain("class=", "var(", "<use", "href", "currentColor", "currentcolor", "color-mix");
         NodeList words = svg.getElementsByTagName("text");
         assertThat(words.item(0).getTextContent()).isEqualTo("now <b>");
-        assertThat(words.item(1).getAttributes().getNamedItem("fill").getNodeValue()).as("the later and heavier rule wins").isEqualTo("#b92e12");
+        assertThat(words.item(1).getAttributes().getNamedItem("fill").getNodeValue())
+                .as("the later and heavier rule wins")
+                .isEqualTo("#b92e12");
         assertThat(svg.getElementsByTagName("title").item(0).getTextContent()).isEqualTo("A curve & its <marks>");
-        assertThat(svg.getElementsByTagName("g").getLength()).as("a mark is drawn where it stands").isEqualTo(2);
+        assertThat(svg.getElementsByTagName("g").getLength())
+                .as("a mark is drawn where it stands")
+                .isEqualTo(2);
     }
 
     @Test
@@ -56,7 +63,9 @@ class DrawingFileTest {
         assertThat(picture.getHeight()).isEqualTo(248);
         assertThat(new Color(picture.getRGB(2, 2))).isEqualTo(GROUND);
         assertThat(new Color(picture.getRGB(2 * (12 + 190), 2 * (12 + 50)))).isEqualTo(LYE);
-        assertThat(new Color(picture.getRGB(2 * (12 + 100), 2 * (12 + 80)))).as("the mark").isEqualTo(LYE);
+        assertThat(new Color(picture.getRGB(2 * (12 + 100), 2 * (12 + 80))))
+                .as("the mark")
+                .isEqualTo(LYE);
         int ink = 0;
         for (int x = 2 * 22; x < 2 * 60; x++) {
             for (int y = 2 * (12 + 84); y < 2 * (12 + 97); y++) {

@@ -22,14 +22,17 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Data of earlier programs open, those of later ones are left alone. One file is kept for each version of the tables. */
+/**
+ * Data of earlier programs open, those of later ones are left alone. One file is kept for each version of the tables.
+ */
 class SchemasTest {
 
     @TempDir
     private Path folder;
 
     private void unpack(int tables) throws IOException {
-        try (InputStream file = SchemasTest.class.getResourceAsStream("/schemas/tables-" + tables + ".zip"); ZipInputStream zip = new ZipInputStream(file)) {
+        try (InputStream file = SchemasTest.class.getResourceAsStream("/schemas/tables-" + tables + ".zip");
+                ZipInputStream zip = new ZipInputStream(file)) {
             zip.getNextEntry();
             Files.copy(zip, folder.resolve("causticon.mv.db"));
         }
@@ -41,29 +44,38 @@ class SchemasTest {
         unpack(tables);
         try (RunningApplication application = RunningApplication.in(folder)) {
             Client client = new Client(application.address()).signIn("ines");
-            for (String page : List.of("/", "/plan", "/plan/new", "/bench", "/casebook", "/shelf", "/devices", "/settings")) {
+            for (String page :
+                    List.of("/", "/plan", "/plan/new", "/bench", "/casebook", "/shelf", "/devices", "/settings")) {
                 assertThat(client.get(page).statusCode()).as(page).isIn(200, 302);
             }
             assertThat(client.get("/").body()).contains("Ferry Bar").contains("Sail Loft Tar is held");
-            Map<Summaries.Which, Long> counts = application.bean(Summaries.class).counts();
-            assertThat(counts.get(Summaries.Which.ALL) + counts.get(Summaries.Which.ABANDONED)).isEqualTo(application.bean(BatchService.class).ids().size());
+            Map<Summaries.Which, Long> counts =
+                    application.bean(Summaries.class).counts();
+            assertThat(counts.get(Summaries.Which.ALL) + counts.get(Summaries.Which.ABANDONED))
+                    .isEqualTo(application.bean(BatchService.class).ids().size());
         }
     }
 
     @Test
     void ofALaterProgramAreRefusedInWords() throws Exception {
         unpack(5);
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
                 Statement statement = connection.createStatement()) {
-            statement.execute("insert into \"flyway_schema_history\" select 99, '99', 'later', 'SQL', 'V99__later.sql', 1, 'causticon', current_timestamp, 1, true");
+            statement.execute(
+                    "insert into \"flyway_schema_history\" select 99, '99', 'later', 'SQL', 'V99__later.sql', 1,"
+                            + " 'causticon', current_timestamp, 1, true");
         }
         assertThatThrownBy(() -> RunningApplication.in(folder))
-                .satisfies(e -> assertThat(StartFault.words(e, folder.toString(), "0").orElse(""))
-                        .contains("were written by a newer Causticon (tables 99, this one knows 17). Nothing was changed."));
+                .satisfies(e -> assertThat(
+                                StartFault.words(e, folder.toString(), "0").orElse(""))
+                        .contains("were written by a newer Causticon (tables 99, this one knows 17). Nothing was"
+                                + " changed."));
     }
 
     private void change(String... statements) throws Exception {
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
                 Statement statement = connection.createStatement()) {
             for (String one : statements) {
                 statement.execute(one);
@@ -83,7 +95,9 @@ class SchemasTest {
     void ofAStartThatWasBrokenOffAreRefusedInWords() throws Exception {
         unpack(6);
         change("alter table batch_summary add column purpose varchar(10)");
-        assertThat(toldAtTheStart()).contains("are not such as any Causticon left them").contains("Put a whole copy back");
+        assertThat(toldAtTheStart())
+                .contains("are not such as any Causticon left them")
+                .contains("Put a whole copy back");
     }
 
     @Test
@@ -93,8 +107,11 @@ class SchemasTest {
         assertThat(toldAtTheStart()).contains("where they held 9999 at 2026-11-26T06:27:16Z");
         // Nothing was changed: it is still what an earlier program left.
         change("alter table batch add column nothing_yet int");
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
-                var found = connection.createStatement().executeQuery("select max(\"version\") from \"flyway_schema_history\"")) {
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+                var found = connection
+                        .createStatement()
+                        .executeQuery("select max(\"version\") from \"flyway_schema_history\"")) {
             assertThat(found.next()).isTrue();
             assertThat(found.getString(1)).isEqualTo("6");
         }
@@ -109,7 +126,9 @@ class SchemasTest {
         Path file = folder.resolve("causticon.mv.db");
         long before = lines();
         long size = Files.size(file);
-        assertThat(TidyFile.ifGrown(file, size + 1)).as("too small to be worth it").isFalse();
+        assertThat(TidyFile.ifGrown(file, size + 1))
+                .as("too small to be worth it")
+                .isFalse();
         assertThat(TidyFile.ifGrown(file, 1)).isTrue();
         assertThat(Files.size(file)).isLessThan(size);
         assertThat(lines()).isEqualTo(before);
@@ -121,8 +140,10 @@ class SchemasTest {
     }
 
     private long lines() throws Exception {
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
-                Statement statement = connection.createStatement(); var rows = statement.executeQuery("select count(*) from log_revision")) {
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:h2:file:" + folder.resolve("causticon"), "causticon", "");
+                Statement statement = connection.createStatement();
+                var rows = statement.executeQuery("select count(*) from log_revision")) {
             rows.next();
             return rows.getLong(1);
         }

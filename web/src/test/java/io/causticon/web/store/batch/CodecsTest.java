@@ -60,7 +60,8 @@ class CodecsTest {
                 new Entry.BlenderBurst(20),
                 new Entry.StageReached(Stage.RICED, new Named("eo-lavender", "lavender")),
                 new Entry.Added("lavender", Mass.grams(30)),
-                new Entry.Added(new Named("eo-lavender", "my lavender"), Mass.grams(30), Named.called("madder"), "LV-4"),
+                new Entry.Added(
+                        new Named("eo-lavender", "my lavender"), Mass.grams(30), Named.called("madder"), "LV-4"),
                 new Entry.MixedWith(MixMethod.WHISK),
                 new Entry.PortionTaken("madder", Mass.grams(410)),
                 new Entry.LayerPoured("madder", null),
@@ -82,7 +83,13 @@ class CodecsTest {
                 new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3)),
                 new Entry.BarWeighed(Mass.grams(83.2), Bars.numbered(3).of(new Named("portion-1", "cream"))),
                 new Entry.Lathered(4, Bars.some(1).of(Named.called("goat"))),
-                new Entry.Judged("Odd", 1, 2, List.of(new Entry.Judged.Grade(SensoryScale.FIRM, 3)), Temperature.celsius(38), null),
+                new Entry.Judged(
+                        "Odd",
+                        1,
+                        2,
+                        List.of(new Entry.Judged.Grade(SensoryScale.FIRM, 3)),
+                        Temperature.celsius(38),
+                        null),
                 new Entry.NeedleRead(3.5, null),
                 new Entry.BarsWent(Bars.some(6), Whither.SOLD, "the harbour shop"),
                 new Entry.SetApart(Bars.numbered(2, 5), "they weep"),
@@ -95,7 +102,12 @@ class CodecsTest {
                 new Entry.BarsStand(Standing.CLOSE),
                 new Entry.WaterRead(250),
                 new Entry.ToCure(52),
-                new Entry.Judged("Odd Brekke", 2, 6, List.of(new Entry.Judged.Grade(SensoryScale.CREAM, 4)), Bars.some(1).of(Named.called("goat"))),
+                new Entry.Judged(
+                        "Odd Brekke",
+                        2,
+                        6,
+                        List.of(new Entry.Judged.Grade(SensoryScale.CREAM, 4)),
+                        Bars.some(1).of(Named.called("goat"))),
                 new Entry.MeantFor(Purpose.PRACTICE),
                 new Entry.Noted("smells sweet"),
                 new Entry.Held("lye-heavy at 94 %"),
@@ -121,7 +133,8 @@ class CodecsTest {
     @Test
     void everyKindOfEntryIsTested() {
         List<Class<?>> kinds = List.of(Entry.class.getPermittedSubclasses());
-        assertThat(everyKind().map(Object::getClass)).containsAll(kinds.stream().map(k -> (Class<?>) k).toList());
+        assertThat(everyKind().map(Object::getClass))
+                .containsAll(kinds.stream().map(k -> (Class<?>) k).toList());
     }
 
     @Test
@@ -130,7 +143,8 @@ class CodecsTest {
         assertThat(codec.write(new Entry.LyeIntoFats())).isEqualTo("{\"type\":\"lye-in\"}");
         assertThat(codec.read("{\"type\":\"burst\",\"seconds\":20}")).isEqualTo(new Entry.BlenderBurst(20));
         // Kept before portions and lots were said.
-        assertThat(codec.read("{\"type\":\"added\",\"what\":\"lavender\"}")).isEqualTo(new Entry.Added("lavender", null));
+        assertThat(codec.read("{\"type\":\"added\",\"what\":\"lavender\"}"))
+                .isEqualTo(new Entry.Added("lavender", null));
     }
 
     @Test

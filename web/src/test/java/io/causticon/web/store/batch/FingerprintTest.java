@@ -19,7 +19,9 @@ class FingerprintTest {
     @Test
     void saysNothingWhereNothingMoved() {
         assertThat(Fingerprint.moved(WRITTEN, "learned", AS_BEFORE)).isEmpty();
-        assertThat(Fingerprint.moved(WRITTEN, "", AS_BEFORE)).as("experience that is still being read").isEmpty();
+        assertThat(Fingerprint.moved(WRITTEN, "", AS_BEFORE))
+                .as("experience that is still being read")
+                .isEmpty();
     }
 
     @Test

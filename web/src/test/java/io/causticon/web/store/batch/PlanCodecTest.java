@@ -46,15 +46,21 @@ class PlanCodecTest {
 
         assertThat(kept).doesNotContain("version");
         assertThat(codec.read(kept)).isEqualTo(PLAN);
-        assertThat(codec.read(kept.replaceFirst("\\{", "{\"oven\":null,\"freezer\":null,"))).isEqualTo(PLAN);
+        assertThat(codec.read(kept.replaceFirst("\\{", "{\"oven\":null,\"freezer\":null,")))
+                .isEqualTo(PLAN);
     }
 
     @ParameterizedTest
-    @CsvSource({"'\"mixAt\"', '\"moon\":3,\"mixAt\"', moon", "'\"fats\":[{', '\"fats\":[{\"colour\":\"red\",', fats[0].colour"})
+    @CsvSource({
+        "'\"mixAt\"', '\"moon\":3,\"mixAt\"', moon",
+        "'\"fats\":[{', '\"fats\":[{\"colour\":\"red\",', fats[0].colour"
+    })
     void refusesByItsNameWhatItDoesNotKnow(String where, String other, String name) {
         String kept = codec.write(PLAN).replace(where, other);
 
-        assertThatThrownBy(() -> codec.read(kept)).isInstanceOf(PlanCodec.UnknownField.class).hasMessageContaining("“" + name + "”");
+        assertThatThrownBy(() -> codec.read(kept))
+                .isInstanceOf(PlanCodec.UnknownField.class)
+                .hasMessageContaining("“" + name + "”");
     }
 
     @Test
@@ -66,6 +72,7 @@ class PlanCodecTest {
 
     @Test
     void missesByItsNameWhatIsAlwaysThere() {
-        assertThatThrownBy(() -> codec.read(codec.write(PLAN).replaceFirst("\"mixAt\":[^,}]*,?", ""))).hasMessageContaining("mixAt");
+        assertThatThrownBy(() -> codec.read(codec.write(PLAN).replaceFirst("\"mixAt\":[^,}]*,?", "")))
+                .hasMessageContaining("mixAt");
     }
 }

@@ -37,7 +37,14 @@ class PastCasesTest {
 
     private BatchId begun(Purpose purpose, String name, String... findings) {
         BatchId id = batches.beginFor(
-                purpose, Swirl.plan(name), null, 1, Instant.now().minus(Duration.ofDays(20)), "Odd", ZoneOffset.UTC, UUID.randomUUID().toString());
+                purpose,
+                Swirl.plan(name),
+                null,
+                1,
+                Instant.now().minus(Duration.ofDays(20)),
+                "Odd",
+                ZoneOffset.UTC,
+                UUID.randomUUID().toString());
         log(id, new Entry.LyeIntoFats(), new Entry.Poured(null));
         for (String finding : findings) {
             log(id, new Entry.Observed(finding, Presence.SEEN));
@@ -46,7 +53,12 @@ class PastCasesTest {
     }
 
     private void log(BatchId id, Entry... entries) {
-        batches.log(id, List.of(entries), Instant.now().minus(Duration.ofDays(2)), "Odd", UUID.randomUUID().toString());
+        batches.log(
+                id,
+                List.of(entries),
+                Instant.now().minus(Duration.ofDays(2)),
+                "Odd",
+                UUID.randomUUID().toString());
     }
 
     private List<BatchId> like(BatchId id) {
@@ -62,7 +74,8 @@ class PastCasesTest {
         log(before, new Entry.Concluded(new Named("warped", "warped or shrunken"), "the <b>loft</b> is dry"));
         assertThat(like(now)).contains(before);
         String page = client.signIn("guest").get("/casebook/" + now).body();
-        assertThat(HtmlUtils.htmlUnescape(page)).contains("It looked like this before", "Warped before", "20 days ago: warped or shrunken", "Both: ");
+        assertThat(HtmlUtils.htmlUnescape(page))
+                .contains("It looked like this before", "Warped before", "20 days ago: warped or shrunken", "Both: ");
         assertThat(page).doesNotContain("<b>loft</b>");
         // A batch is not like itself, and what shows nothing is like nothing.
         assertThat(like(before)).doesNotContain(before);

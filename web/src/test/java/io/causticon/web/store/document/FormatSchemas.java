@@ -25,12 +25,27 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The published schemas of the documents (JSON Schema, draft 2020-12), made from the tables and from what plans and lines of logs are kept as. */
+/**
+ * The published schemas of the documents (JSON Schema, draft 2020-12), made from the tables and from what plans and
+ * lines of logs are kept as.
+ */
 final class FormatSchemas {
 
-    private static final JsonMapper MAPPER = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    private static final JsonMapper MAPPER =
+            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
     private static final Set<String> OF_PLANS = Set.of(
-            "AdditiveKept", "ExtraKept", "FatKept", "LiquidKept", "Mould", "OwnFat", "OwnFragrance", "Point", "PortionKept", "PouringKept", "ReworkKept", "ScrapKept",
+            "AdditiveKept",
+            "ExtraKept",
+            "FatKept",
+            "LiquidKept",
+            "Mould",
+            "OwnFat",
+            "OwnFragrance",
+            "Point",
+            "PortionKept",
+            "PouringKept",
+            "ReworkKept",
+            "ScrapKept",
             "Vessel");
     private static final String PLAN = "io.causticon.web.store.batch.PlanCodec$Kept";
 
@@ -50,7 +65,10 @@ final class FormatSchemas {
         schema.put("$schema", "https://json-schema.org/draft/2020-12/schema");
         schema.put("$id", "urn:causticon:" + kind.words() + ":" + kind.version());
         schema.put("title", "A " + kind.words() + " as Causticon writes it, version " + kind.version());
-        schema.put("description", "Masses in grams, temperatures in degrees Celsius, lengths in millimetres, shares in fractions of one, moments in UTC.");
+        schema.put(
+                "description",
+                "Masses in grams, temperatures in degrees Celsius, lengths in millimetres, shares in fractions of one,"
+                        + " moments in UTC.");
         SchemaBuilder parts = generator().buildMultipleSchemaDefinitions();
         object(schema, List.of("format", "version"));
         ObjectNode fields = schema.putObject("properties");
@@ -133,9 +151,16 @@ final class FormatSchemas {
     }
 
     private ObjectNode row(DocumentTable table, SchemaBuilder parts) {
-        List<Column> columns = tables.columns(table).stream().filter(c -> !c.name().equals(table.parent())).toList();
+        List<Column> columns = tables.columns(table).stream()
+                .filter(c -> !c.name().equals(table.parent()))
+                .toList();
         ObjectNode row = MAPPER.createObjectNode();
-        object(row, columns.stream().filter(c -> c.required() && !c.defaulted()).map(Column::field).toList());
+        object(
+                row,
+                columns.stream()
+                        .filter(c -> c.required() && !c.defaulted())
+                        .map(Column::field)
+                        .toList());
         ObjectNode fields = row.putObject("properties");
         columns.forEach(c -> field(fields.putObject(c.field()), c, parts));
         return row;
@@ -191,7 +216,8 @@ final class FormatSchemas {
     }
 
     private static SchemaGenerator generator() {
-        SchemaGeneratorConfigBuilder config = new SchemaGeneratorConfigBuilder(JsonMapper.builder().build(), SchemaVersion.DRAFT_2020_12, OptionPreset.PLAIN_JSON)
+        SchemaGeneratorConfigBuilder config = new SchemaGeneratorConfigBuilder(
+                        JsonMapper.builder().build(), SchemaVersion.DRAFT_2020_12, OptionPreset.PLAIN_JSON)
                 .with(Option.DEFINITIONS_FOR_ALL_OBJECTS);
         config.forFields().withNullableCheck(f -> true);
         config.forTypesInGeneral().withCustomDefinitionProvider((type, context) -> {

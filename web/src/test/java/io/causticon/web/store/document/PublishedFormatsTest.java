@@ -35,7 +35,9 @@ class PublishedFormatsTest {
             if (WRITE) {
                 Files.writeString(published(kind), schemas.of(kind));
             }
-            assertThat(Files.readString(published(kind))).as("./causticon formats writes it anew").isEqualTo(schemas.of(kind));
+            assertThat(Files.readString(published(kind)))
+                    .as("./causticon formats writes it anew")
+                    .isEqualTo(schemas.of(kind));
         }
     }
 
@@ -47,11 +49,15 @@ class PublishedFormatsTest {
             Schema schema = registry.getSchema(Files.readString(published(kind)), InputFormat.JSON);
             for (Object key : kind.root().isPresent() ? documents.keys(kind) : List.of("")) {
                 String json = new String(documents.json(kind, key).orElseThrow(), StandardCharsets.UTF_8);
-                assertThat(schema.validate(json, InputFormat.JSON)).as(kind + " " + key).isEmpty();
+                assertThat(schema.validate(json, InputFormat.JSON))
+                        .as(kind + " " + key)
+                        .isEmpty();
                 checked++;
             }
             String broken = "{\"format\": \"" + kind.format() + "\", \"version\": 1, \"more\": 1}";
-            assertThat(schema.validate(broken, InputFormat.JSON)).as("a schema that takes everything tells nothing").isNotEmpty();
+            assertThat(schema.validate(broken, InputFormat.JSON))
+                    .as("a schema that takes everything tells nothing")
+                    .isNotEmpty();
         }
         assertThat(checked).isGreaterThan(30);
     }

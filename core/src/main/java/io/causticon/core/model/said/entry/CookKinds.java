@@ -31,13 +31,15 @@ final class CookKinds {
             entry("stir", Cooking.STIRRED),
             entry("off", Cooking.HEAT_OFF));
 
-    private static final EntryKind<Entry.Cooked> COOKED =
-            EntryKind.of(Entry.Cooked.class, "cooked", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Cooked> COOKED = EntryKind.of(
+                    Entry.Cooked.class, "cooked", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.POTS)
             .marked(Mark.BATTER)
             .words((c, n) -> Phrase.of(said(c.what())))
             .typed((c, pen) -> "cook " + written(c.what()))
-            .phrase("(?:cook|paste|mash|heat)\\s+" + Patterns.oneOf(SAID), (m, c) -> new Entry.Cooked(Patterns.meant(SAID, m.group(1))))
+            .phrase(
+                    "(?:cook|paste|mash|heat)\\s+" + Patterns.oneOf(SAID),
+                    (m, c) -> new Entry.Cooked(Patterns.meant(SAID, m.group(1))))
             .event((c, n) -> Phrase.of(said(c.what())));
 
     static final List<EntryKind<?>> ALL = List.of(COOKED);

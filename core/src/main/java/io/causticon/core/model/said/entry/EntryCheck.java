@@ -17,8 +17,9 @@ import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What an entry must hold to stand in a log: everything that is not optional, and quantities that can be. What fails is refused before it is
- * stored; what stands in a store and fails counts for nothing. Limits are those of a kitchen or a small workshop.
+ * What an entry must hold to stand in a log: everything that is not optional, and quantities that can be. What fails is
+ * refused before it is stored; what stands in a store and fails counts for nothing. Limits are those of a kitchen or a
+ * small workshop.
  */
 public final class EntryCheck {
 
@@ -99,7 +100,9 @@ public final class EntryCheck {
     public static Problems of(Entry entry, BatchPlan plan, Catalogue substances) {
         Problems problems = of(entry);
         if (problems.isEmpty()) {
-            weighable(entry).filter(w -> !w.isKnownTo(plan, substances)).ifPresent(w -> problems.add(FIELD, ProblemKey.UNKNOWN_SUBSTANCE, w.id()));
+            weighable(entry)
+                    .filter(w -> !w.isKnownTo(plan, substances))
+                    .ifPresent(w -> problems.add(FIELD, ProblemKey.UNKNOWN_SUBSTANCE, w.id()));
         }
         return problems;
     }
@@ -131,7 +134,9 @@ public final class EntryCheck {
                 bars(bars);
             } else if (value instanceof Record inner) {
                 nothingMissing(inner);
-            } else if (value instanceof String words && words.length() > LONGEST_WORDS && !(part instanceof Entry.Unreadable)) {
+            } else if (value instanceof String words
+                    && words.length() > LONGEST_WORDS
+                    && !(part instanceof Entry.Unreadable)) {
                 problems.add(FIELD, ProblemKey.TOO_LONG, words.length(), LONGEST_WORDS);
             } else if (value instanceof Double number && !Double.isFinite(number)) {
                 problems.add(FIELD, ProblemKey.NOT_A_NUMBER, number.toString());
@@ -148,9 +153,21 @@ public final class EntryCheck {
 
     private void bars(Bars bars) {
         if (bars.count() < 1 || bars.numbers().stream().anyMatch(n -> n < 1)) {
-            problems.add(FIELD, ProblemKey.TOO_LOW, "bars", Math.min(bars.count(), bars.numbers().stream().mapToInt(n -> n).min().orElse(1)), 1);
+            problems.add(
+                    FIELD,
+                    ProblemKey.TOO_LOW,
+                    "bars",
+                    Math.min(
+                            bars.count(),
+                            bars.numbers().stream().mapToInt(n -> n).min().orElse(1)),
+                    1);
         } else if (!bars.isSound()) {
-            problems.add(FIELD, ProblemKey.TOO_HIGH, "bars", bars.numbers().stream().mapToInt(n -> n).max().orElse(bars.count()), Bars.MOST);
+            problems.add(
+                    FIELD,
+                    ProblemKey.TOO_HIGH,
+                    "bars",
+                    bars.numbers().stream().mapToInt(n -> n).max().orElse(bars.count()),
+                    Bars.MOST);
         }
     }
 
@@ -207,7 +224,11 @@ public final class EntryCheck {
         if (!possible.contains(value)) {
             boolean low = value < possible.low();
             problems.add(
-                    FIELD, low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH, what, value, low ? possible.low() : possible.high());
+                    FIELD,
+                    low ? ProblemKey.TOO_LOW : ProblemKey.TOO_HIGH,
+                    what,
+                    value,
+                    low ? possible.low() : possible.high());
         }
     }
 }

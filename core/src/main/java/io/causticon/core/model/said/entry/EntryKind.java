@@ -55,7 +55,8 @@ public final class EntryKind<E extends Entry> {
      * @param authority from whom it is taken
      * @param limits what its quantities may be, beyond that all that is not optional must be there
      */
-    static <E extends Entry> Builder<E> of(Class<E> type, String name, Authority authority, BiConsumer<? super E, EntryCheck> limits) {
+    static <E extends Entry> Builder<E> of(
+            Class<E> type, String name, Authority authority, BiConsumer<? super E, EntryCheck> limits) {
         return new Builder<>(type, name, authority, limits);
     }
 
@@ -189,7 +190,8 @@ public final class EntryKind<E extends Entry> {
 
         /** A phrase that means it: a regular expression, and what it says. */
         Builder<E> phrase(String pattern, BiFunction<Matcher, QuickContext, E> entry) {
-            Pattern compiled = Pattern.compile("^(?:" + pattern + ")(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
+            Pattern compiled =
+                    Pattern.compile("^(?:" + pattern + ")(?:$|[\\s,.])", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
             return way((text, context) -> {
                 Matcher matcher = compiled.matcher(text);
                 return matcher.find()

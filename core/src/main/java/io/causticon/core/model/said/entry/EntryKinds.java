@@ -16,19 +16,28 @@ import java.util.stream.Stream;
 public final class EntryKinds {
 
     public static final List<EntryKind<?>> ALL = Stream.of(
-                    WeighingKinds.ALL, PotKinds.ALL, BatterKinds.ALL, CookKinds.ALL, StockKinds.ALL, MouldKinds.ALL, TestKinds.ALL, WordKinds.ALL)
+                    WeighingKinds.ALL,
+                    PotKinds.ALL,
+                    BatterKinds.ALL,
+                    CookKinds.ALL,
+                    StockKinds.ALL,
+                    MouldKinds.ALL,
+                    TestKinds.ALL,
+                    WordKinds.ALL)
             .flatMap(List::stream)
             .<EntryKind<?>>map(k -> k)
             .toList();
 
-    private static final Map<Class<?>, EntryKind<?>> BY_TYPE = ALL.stream().collect(Collectors.toUnmodifiableMap(EntryKind::type, Function.identity()));
+    private static final Map<Class<?>, EntryKind<?>> BY_TYPE =
+            ALL.stream().collect(Collectors.toUnmodifiableMap(EntryKind::type, Function.identity()));
 
     private EntryKinds() {}
 
     public static EntryKind<?> of(Entry entry) {
         EntryKind<?> kind = BY_TYPE.get(entry.getClass());
         if (kind == null) {
-            throw new IllegalStateException("Impossible state: no descriptor for " + entry.getClass().getSimpleName());
+            throw new IllegalStateException(
+                    "Impossible state: no descriptor for " + entry.getClass().getSimpleName());
         }
         return kind;
     }
@@ -70,14 +79,17 @@ public final class EntryKinds {
     }
 
     /**
-     * The entry as its maker would type it, so that it can be amended where she typed it: reading it gives back the very same entry.
+     * The entry as its maker would type it, so that it can be amended where she typed it: reading it gives back the
+     * very same entry.
      *
      * @return empty for what is not typed
      */
     public static String shorthand(Entry entry, QuickContext context) {
         String plain = of(entry).typed(entry, new Pen(context.units(), context.names(), false));
         QuickLine.Reading read = plain.isEmpty() ? QuickLine.Reading.NOTHING : QuickLine.read(plain, context);
-        return plain.isEmpty() || read.entries().equals(List.of(entry)) ? plain : of(entry).typed(entry, new Pen(context.units(), context.names(), true));
+        return plain.isEmpty() || read.entries().equals(List.of(entry))
+                ? plain
+                : of(entry).typed(entry, new Pen(context.units(), context.names(), true));
     }
 
     /** Every kind under its kept name. */

@@ -38,37 +38,46 @@ final class MouldKinds {
             entry("spray", MouldCare.SPRAYED));
 
     private static final Map<String, GelExtent> EXTENTS = Map.of(
-            "none", GelExtent.NONE, "no", GelExtent.NONE, "partial", GelExtent.PARTIAL, "full", GelExtent.FULL, "seen", GelExtent.FULL);
+            "none",
+            GelExtent.NONE,
+            "no",
+            GelExtent.NONE,
+            "partial",
+            GelExtent.PARTIAL,
+            "full",
+            GelExtent.FULL,
+            "seen",
+            GelExtent.FULL);
 
-    private static final EntryKind<Entry.AirTapped> TAPPED =
-            EntryKind.of(Entry.AirTapped.class, "tapped", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.AirTapped> TAPPED = EntryKind.of(
+                    Entry.AirTapped.class, "tapped", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .words("air tapped out")
             .typed((e, pen) -> "tapped")
             .phrase("tap(?:ped)?(?:\\s+out)?$", (m, c) -> new Entry.AirTapped())
             .event("tapped");
 
-    private static final EntryKind<Entry.Poured> POURED =
-            EntryKind.of(
-                            Entry.Poured.class,
-                            "poured",
-                            Authority.PROGRAM,
-                            (e, check) -> check.degrees(MeasurementPoint.BATTER.name(), e.batter(), MeasurementPoint.BATTER.possibleCelsius()))
+    private static final EntryKind<Entry.Poured> POURED = EntryKind.of(
+                    Entry.Poured.class,
+                    "poured",
+                    Authority.PROGRAM,
+                    (e, check) -> check.degrees(
+                            MeasurementPoint.BATTER.name(), e.batter(), MeasurementPoint.BATTER.possibleCelsius()))
             .tells(Tells.MOULD)
             .marked(Mark.BATTER)
-            .words((p, n) -> p.batter() == null ? Phrase.of("poured") : Phrase.of("poured at {}", new Exactly(p.batter())))
+            .words((p, n) ->
+                    p.batter() == null ? Phrase.of("poured") : Phrase.of("poured at {}", new Exactly(p.batter())))
             .typed((p, pen) -> "poured" + pen.temperature(" ", p.batter()))
             .phrase(
                     "pour(?:ed)?(?:\\s+(?:at\\s+)?" + DEGREES + ")?",
                     (m, c) -> new Entry.Poured(Patterns.temperatureAt(MeasurementPoint.BATTER, m.group(1), c)))
             .event("poured");
 
-    private static final EntryKind<Entry.Kept> KEPT =
-            EntryKind.of(
-                            Entry.Kept.class,
-                            "kept",
-                            Authority.PROGRAM,
-                            (e, check) -> check.degrees("Where the mould stands", e.temperature(), EntryCheck.KEPT_AT))
+    private static final EntryKind<Entry.Kept> KEPT = EntryKind.of(
+                    Entry.Kept.class,
+                    "kept",
+                    Authority.PROGRAM,
+                    (e, check) -> check.degrees("Where the mould stands", e.temperature(), EntryCheck.KEPT_AT))
             .tells(Tells.MOULD)
             .words((k, n) -> k.temperature() == null
                     ? Phrase.of(said(k.keeping()))
@@ -77,67 +86,79 @@ final class MouldKinds {
             .phrase(Patterns.oneOf(KEEPINGS) + "(?:\\s+" + DEGREES + ")?", MouldKinds::kept)
             .on(OnStrip.EVENT);
 
-    private static final EntryKind<Entry.GelSeen> GEL =
-            EntryKind.of(Entry.GelSeen.class, "gel", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.GelSeen> GEL = EntryKind.of(
+                    Entry.GelSeen.class, "gel", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .marked(Mark.CORE)
             .words((g, n) -> Phrase.of("gel seen: {}", Pen.lower(g.extent())))
             .typed((g, pen) -> "gel " + Pen.lower(g.extent()))
-            .phrase("gel\\s+" + Patterns.oneOf(EXTENTS), (m, c) -> new Entry.GelSeen(Patterns.meant(EXTENTS, m.group(1))))
+            .phrase(
+                    "gel\\s+" + Patterns.oneOf(EXTENTS),
+                    (m, c) -> new Entry.GelSeen(Patterns.meant(EXTENTS, m.group(1))))
             .event((g, n) -> Phrase.of("gel {}", Pen.lower(g.extent())));
 
-    private static final EntryKind<Entry.MouldTried> TRIED =
-            EntryKind.of(Entry.MouldTried.class, "mould-tried", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.MouldTried> TRIED = EntryKind.of(
+                    Entry.MouldTried.class, "mould-tried", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .words((t, n) -> Phrase.of(said(t.look())))
             .typed((t, pen) -> said(t.look()))
-            .phrase("(?:the\\s+)?side\\s+(lets\\s+go|clings)$", (m, c) -> new Entry.MouldTried(
-                    m.group(1).toLowerCase(Locale.ROOT).startsWith("lets") ? MouldLook.LETS_GO : MouldLook.CLINGS))
-            .phrase("(?:the\\s+)?edge\\s+(dents|(?:is\\s+)?firm)$", (m, c) -> new Entry.MouldTried(
-                    m.group(1).equalsIgnoreCase("dents") ? MouldLook.DENTS : MouldLook.FIRM))
+            .phrase(
+                    "(?:the\\s+)?side\\s+(lets\\s+go|clings)$",
+                    (m, c) -> new Entry.MouldTried(
+                            m.group(1).toLowerCase(Locale.ROOT).startsWith("lets")
+                                    ? MouldLook.LETS_GO
+                                    : MouldLook.CLINGS))
+            .phrase(
+                    "(?:the\\s+)?edge\\s+(dents|(?:is\\s+)?firm)$",
+                    (m, c) -> new Entry.MouldTried(
+                            m.group(1).equalsIgnoreCase("dents") ? MouldLook.DENTS : MouldLook.FIRM))
             .on(OnStrip.EVENT);
 
-    private static final EntryKind<Entry.Unmoulded> UNMOULDED =
-            EntryKind.of(Entry.Unmoulded.class, "unmoulded", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Unmoulded> UNMOULDED = EntryKind.of(
+                    Entry.Unmoulded.class, "unmoulded", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.MOULD)
             .words("unmoulded")
             .typed((e, pen) -> "unmould")
             .phrase("unmould(?:ed)?|unmold(?:ed)?", (m, c) -> new Entry.Unmoulded())
             .on(OnStrip.EVENT);
 
-    private static final EntryKind<Entry.Cut> CUT =
-            EntryKind.of(
-                            Entry.Cut.class,
-                            "cut",
-                            Authority.PROGRAM,
-                            (e, check) -> check.within("bars", e.bars(), EntryCheck.BARS))
+    private static final EntryKind<Entry.Cut> CUT = EntryKind.of(
+                    Entry.Cut.class,
+                    "cut",
+                    Authority.PROGRAM,
+                    (e, check) -> check.within("bars", e.bars(), EntryCheck.BARS))
             .tells(Tells.MOULD)
             .words((c, n) -> c.bars() == 1 ? Phrase.of("cut") : Phrase.of("cut into {} bars", c.bars()))
             .typed((c, pen) -> "cut " + c.bars())
-            .phrase("cut(?:\\s+(?:in(?:to)?\\s+)?" + Patterns.NUMBER + "(?:\\s*bars?)?)?", (m, c) -> new Entry.Cut(bars(m.group(1))))
+            .phrase(
+                    "cut(?:\\s+(?:in(?:to)?\\s+)?" + Patterns.NUMBER + "(?:\\s*bars?)?)?",
+                    (m, c) -> new Entry.Cut(bars(m.group(1))))
             .event("cut");
 
-    private static final EntryKind<Entry.Rebatched> REBATCHED =
-            EntryKind.of(Entry.Rebatched.class, "rebatched", Authority.PERSON, MouldKinds::check)
+    private static final EntryKind<Entry.Rebatched> REBATCHED = EntryKind.of(
+                    Entry.Rebatched.class, "rebatched", Authority.PERSON, MouldKinds::check)
             .tells(Tells.MOULD)
             .marked(Mark.BATTER)
             .words((r, n) -> r.fat() == null || r.mass() == null
                     ? Phrase.of("rebatched with {} of water", r.water())
                     : Phrase.of("rebatched with {} of {} and {} of water", r.mass(), n.of(r.fat()), r.water()))
             .typed((r, pen) -> "rebatched with "
-                    + (r.fat() == null ? "" : pen.weighable(r.fat()) + pen.mass(" ", r.mass()) + " and ") + pen.mass(r.water()) + " of water")
+                    + (r.fat() == null ? "" : pen.weighable(r.fat()) + pen.mass(" ", r.mass()) + " and ")
+                    + pen.mass(r.water()) + " of water")
             .phrase(
-                    "rebatch(?:ed)?(?:\\s+with)?\\s+(?:" + Patterns.NAME + "\\s+(" + Patterns.AMOUNT + "),?\\s+and\\s+)?(" + Patterns.AMOUNT + ")\\s+(?:of\\s+)?water",
+                    "rebatch(?:ed)?(?:\\s+with)?\\s+(?:" + Patterns.NAME + "\\s+(" + Patterns.AMOUNT
+                            + "),?\\s+and\\s+)?(" + Patterns.AMOUNT + ")\\s+(?:of\\s+)?water",
                     MouldKinds::rebatched)
             .event("rebatched");
 
-    private static final EntryKind<Entry.ScrapsKept> SCRAPS =
-            EntryKind.of(Entry.ScrapsKept.class, "scraps-kept", Authority.PROGRAM, MouldKinds::check)
+    private static final EntryKind<Entry.ScrapsKept> SCRAPS = EntryKind.of(
+                    Entry.ScrapsKept.class, "scraps-kept", Authority.PROGRAM, MouldKinds::check)
             .tells(Tells.MOULD)
             .words((k, n) -> Phrase.of("{} of scraps kept: {}", k.mass(), k.colour()))
             .typed((k, pen) -> "scraps " + Quotes.around(k.colour()) + pen.mass(" ", k.mass()))
             .phrase(
-                    "(?:kept\\s+)?(?:scraps?|trimmings?|shavings?|off-?cuts?)\\s+(?:of\\s+)?(?:" + Patterns.NAME + "\\s+)?(" + Patterns.AMOUNT + ")",
+                    "(?:kept\\s+)?(?:scraps?|trimmings?|shavings?|off-?cuts?)\\s+(?:of\\s+)?(?:" + Patterns.NAME
+                            + "\\s+)?(" + Patterns.AMOUNT + ")",
                     (m, c) -> new Entry.ScrapsKept(
                             m.group(1) == null ? "mixed" : Quotes.taken(m.group(1)),
                             Patterns.mass("scraps", m.group(2), EntryCheck.HEAVIEST, c)))
@@ -206,7 +227,8 @@ final class MouldKinds {
     private static void check(Entry.Rebatched e, EntryCheck check) {
         check.mass("fat", e.mass(), EntryCheck.HEAVIEST);
         check.mass("water", e.water(), EntryCheck.HEAVIEST);
-        if ((e.fat() == null) != (e.mass() == null) || e.fat() != null && e.fat().kind() != Weighable.Kind.FAT) {
+        if ((e.fat() == null) != (e.mass() == null)
+                || e.fat() != null && e.fat().kind() != Weighable.Kind.FAT) {
             check.missing();
         }
     }

@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
 /** What a line says when nothing but its number is typed anew: ten of the same, at the same place. */
 public final class OnlyTheAmount {
 
-    private static final Pattern AMOUNT = Pattern.compile("^[-+\u2212]?\\d[\\d.,]*\\s*(?:kg|g|oz|lb|lbs|c|f|\u00b0\\s*c|\u00b0\\s*f|s)?$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern AMOUNT = Pattern.compile(
+            "^[-+\u2212]?\\d[\\d.,]*\\s*(?:kg|g|oz|lb|lbs|c|f|\u00b0\\s*c|\u00b0\\s*f|s)?$", Pattern.CASE_INSENSITIVE);
 
     private OnlyTheAmount() {}
 
@@ -28,7 +29,8 @@ public final class OnlyTheAmount {
             return Optional.empty();
         }
         if (entry instanceof Entry.Weighed w) {
-            return Optional.of(new Entry.Weighed(w.what(), MassNotation.read("quick", text, units), w.tare(), w.vessel()));
+            return Optional.of(
+                    new Entry.Weighed(w.what(), MassNotation.read("quick", text, units), w.tare(), w.vessel()));
         }
         if (entry instanceof Entry.WeighedAgain w) {
             return Optional.of(new Entry.WeighedAgain(w.what(), MassNotation.read("quick", text, units)));
@@ -37,10 +39,12 @@ public final class OnlyTheAmount {
             return Optional.of(new Entry.PotWeighed(MassNotation.read("quick", text, units)));
         }
         if (entry instanceof Entry.TemperatureRead t) {
-            return Optional.of(new Entry.TemperatureRead(t.spot(), TemperatureNotation.readAt(t.spot(), "quick", text, units)));
+            return Optional.of(
+                    new Entry.TemperatureRead(t.spot(), TemperatureNotation.readAt(t.spot(), "quick", text, units)));
         }
         if (entry instanceof Entry.BlenderBurst) {
-            return Optional.of(new Entry.BlenderBurst((int) Math.rint(NumberNotation.read("quick", text.replaceAll("(?i)\\s*s$", "")))));
+            return Optional.of(new Entry.BlenderBurst(
+                    (int) Math.rint(NumberNotation.read("quick", text.replaceAll("(?i)\\s*s$", "")))));
         }
         return Optional.empty();
     }

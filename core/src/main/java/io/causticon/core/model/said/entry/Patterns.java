@@ -40,10 +40,12 @@ final class Patterns {
     private static final String MAYBE_BROKEN = "(?:" + WHOLE_AND_MORE + "|" + FRACTION + ")";
 
     /** A mass as it is typed, with or without its unit; pounds may be followed by ounces. */
-    static final String AMOUNT = MAYBE_BROKEN + "\\s*" + ANY_MASS_UNIT + "?(?:\\s+" + MAYBE_BROKEN + "\\s*" + OUNCES + ")?";
+    static final String AMOUNT =
+            MAYBE_BROKEN + "\\s*" + ANY_MASS_UNIT + "?(?:\\s+" + MAYBE_BROKEN + "\\s*" + OUNCES + ")?";
 
     /** The same, plainly a mass. */
-    static final String AMOUNT_WITH_UNIT = MAYBE_BROKEN + "\\s*" + ANY_MASS_UNIT + "(?:\\s+" + MAYBE_BROKEN + "\\s*" + OUNCES + ")?";
+    static final String AMOUNT_WITH_UNIT =
+            MAYBE_BROKEN + "\\s*" + ANY_MASS_UNIT + "(?:\\s+" + MAYBE_BROKEN + "\\s*" + OUNCES + ")?";
 
     /** A name of letters alone, or of anything between quotation marks. */
     static final String NAME = "(" + Quotes.QUOTED + "|[\\p{L}' -]+?)";
@@ -55,9 +57,15 @@ final class Patterns {
 
     /** Any word of a vocabulary, the longest first. */
     static String oneOf(Map<String, ?> vocabulary) {
-        return "(" + String.join("|", vocabulary.keySet().stream()
-                .sorted(Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder()))
-                .toList()) + ")";
+        return "("
+                + String.join(
+                        "|",
+                        vocabulary.keySet().stream()
+                                .sorted(Comparator.comparingInt(String::length)
+                                        .reversed()
+                                        .thenComparing(Comparator.naturalOrder()))
+                                .toList())
+                + ")";
     }
 
     /** What a word of the vocabulary means; it came from {@link #oneOf}. */
@@ -113,7 +121,9 @@ final class Patterns {
 
     private static Mass read(String typed, QuickContext context) {
         // Nobody halves a gram: whoever types "water 1/2" on a scale of grams may mean half of the water.
-        if (context.units().mass() == Units.MassUnit.GRAM && typed.contains("/") && typed.chars().noneMatch(Character::isLetter)) {
+        if (context.units().mass() == Units.MassUnit.GRAM
+                && typed.contains("/")
+                && typed.chars().noneMatch(Character::isLetter)) {
             throw ProblemsException.of(FIELD, ProblemKey.BROKEN_OF_WHAT, typed);
         }
         return MassNotation.read(FIELD, typed, context.units());

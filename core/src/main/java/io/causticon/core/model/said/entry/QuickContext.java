@@ -42,18 +42,30 @@ public record QuickContext(
 
     /** Of a batch that was not divided. */
     public QuickContext(
-            BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings, KnownVessels vessels, Catalogue substances) {
+            BatchPlan plan,
+            Instant begun,
+            Instant now,
+            ZoneId zone,
+            Units units,
+            Map<String, String> findings,
+            KnownVessels vessels,
+            Catalogue substances) {
         this(plan, begun, now, zone, units, findings, vessels, substances, List.of());
     }
 
     /** Of a workshop that has nothing of its own. */
-    public QuickContext(BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings) {
+    public QuickContext(
+            BatchPlan plan, Instant begun, Instant now, ZoneId zone, Units units, Map<String, String> findings) {
         this(plan, begun, now, zone, units, findings, KnownVessels.NONE, Catalogue.standard());
     }
 
     /** A portion that was planned or taken; empty for a name that this batch does not know. */
     Optional<Named> portion(String called) {
-        return names().plannedPortion(called).or(() -> taken.stream().filter(p -> p.isCalled(called)).findFirst().map(p -> new Named(p.id(), called.trim())));
+        return names().plannedPortion(called)
+                .or(() -> taken.stream()
+                        .filter(p -> p.isCalled(called))
+                        .findFirst()
+                        .map(p -> new Named(p.id(), called.trim())));
     }
 
     Names names() {

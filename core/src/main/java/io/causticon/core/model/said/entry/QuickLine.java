@@ -20,9 +20,9 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads the shorthand of the bench: {@code lye 43.5}, {@code light}, {@code blend 20}, {@code ph 9.5 strip}, {@code olive 504 g no tare}, {@code day 9 see thick crust}.
- * A moment may stand first, after an {@code @} or as {@code day 9}; several things may stand in a row, parted by semicolons; words that mean
- * nothing else are a note.
+ * Reads the shorthand of the bench: {@code lye 43.5}, {@code light}, {@code blend 20}, {@code ph 9.5 strip},
+ * {@code olive 504 g no tare}, {@code day 9 see thick crust}. A moment may stand first, after an {@code @} or as
+ * {@code day 9}; several things may stand in a row, parted by semicolons; words that mean nothing else are a note.
  */
 public final class QuickLine {
 
@@ -31,13 +31,16 @@ public final class QuickLine {
 
     private static final String FIELD = "quick";
     private static final Pattern TIME = Pattern.compile(
-            "^(?:@\\s*(?P<at>\\+\\s*[\\d.,]+\\s*(?:s|min|m|h|d)|\\d{4}-\\d{2}-\\d{2}(?:[ T]\\d{1,2}:\\d{2}(?::\\d{2})?)?"
-                    + "|[\\d.,]+\\s*(?:s|min|m|h|d)\\s+ago|(?:day|d)\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?|\\d{1,2}:\\d{2}(?::\\d{2})?)"
-                    + "|(?P<day>day\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?))\\s*[,:]?\\s+",
+            "^(?:@\\s*(?P<at>\\+\\s*[\\d.,]+\\s*(?:s|min|m|h|d)|\\d{4}-\\d{2}-\\d{2}(?:["
+                + " T]\\d{1,2}:\\d{2}(?::\\d{2})?)?"
+                + "|[\\d.,]+\\s*(?:s|min|m|h|d)\\s+ago|(?:day|d)\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?|\\d{1,2}:\\d{2}(?::\\d{2})?)"
+                + "|(?P<day>day\\s*[\\d.,]+(?:\\s+\\d{1,2}:\\d{2})?))\\s*[,:]?\\s+",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern BURNING = Pattern.compile(
-            "\\b(?:burn\\w*|sting\\w*|stung|zap\\w*|tingl\\w*|smart(?:s|ed|ing)|blister\\w*|itch\\w*|raw skin|sore hands)\\b", Pattern.CASE_INSENSITIVE);
+            "\\b(?:burn\\w*|sting\\w*|stung|zap\\w*|tingl\\w*|smart(?:s|ed|ing)|blister\\w*|itch\\w*|raw skin|sore"
+                    + " hands)\\b",
+            Pattern.CASE_INSENSITIVE);
     /** A number behind everything else is part of something that was not understood, and no words. */
     private static final Pattern ANOTHER_NUMBER = Pattern.compile("[-+]?\\d[\\d.,/ ]*");
 
@@ -54,8 +57,7 @@ public final class QuickLine {
      * @param at when, if the line said so
      * @param problems what cannot be taken
      */
-    public record Reading(
-            List<Entry> entries, Optional<Instant> at, List<Problem> problems) {
+    public record Reading(List<Entry> entries, Optional<Instant> at, List<Problem> problems) {
 
         static final Reading NOTHING = new Reading(List.of(), Optional.empty(), List.of());
     }
@@ -132,7 +134,10 @@ public final class QuickLine {
         return Optional.of(line.substring(0, words) + "note " + line.substring(words));
     }
 
-    /** What a line that was not understood may have been meant to tell of the soap; nothing where it says several things, or nothing like it. */
+    /**
+     * What a line that was not understood may have been meant to tell of the soap; nothing where it says several
+     * things, or nothing like it.
+     */
     public static List<Suggestion> suggestions(String text) {
         if (text.length() > LONGEST || Quotes.parts(text).size() > 1) {
             return List.of();
@@ -155,7 +160,9 @@ public final class QuickLine {
             for (Way way : WAYS) {
                 // A half is spelled out to be counted; words are kept as they were typed.
                 Optional<Way.Match> match = way.match(part, context)
-                        .map(m -> m.entry() instanceof Entry.Noted && !part.equals(typed) ? way.match(typed, context).orElse(m) : m);
+                        .map(m -> m.entry() instanceof Entry.Noted && !part.equals(typed)
+                                ? way.match(typed, context).orElse(m)
+                                : m);
                 if (match.isPresent()) {
                     entries.add(match.get().entry());
                     String rest = match.get().rest().trim();
@@ -190,10 +197,12 @@ public final class QuickLine {
         while (space > 0) {
             Optional<Named> portion = context.portion(part.substring(0, space));
             if (portion.isPresent()) {
-                String moved = part.substring(space).trim() + " of " + Quotes.around(portion.get().name());
+                String moved = part.substring(space).trim() + " of "
+                        + Quotes.around(portion.get().name());
                 return WAYS.stream()
                         .flatMap(way -> way.match(moved, context).stream())
-                        .filter(m -> EntryKinds.of(m.entry()).tells() == Tells.TESTS && m.rest().isBlank())
+                        .filter(m -> EntryKinds.of(m.entry()).tells() == Tells.TESTS
+                                && m.rest().isBlank())
                         .map(Way.Match::entry)
                         .findFirst();
             }
@@ -205,7 +214,10 @@ public final class QuickLine {
     /** What nobody said is meant as words is asked about, with what it may have been. */
     private static ProblemsException notUnderstood(String part, QuickContext context) {
         ask(part);
-        List<String> maybe = Stream.of("add ", "weigh ", "see ").map(word -> word + part).filter(line -> isKnown(line, context)).toList();
+        List<String> maybe = Stream.of("add ", "weigh ", "see ")
+                .map(word -> word + part)
+                .filter(line -> isKnown(line, context))
+                .toList();
         return maybe.isEmpty()
                 ? ProblemsException.of(FIELD, ProblemKey.NOT_UNDERSTOOD, part)
                 : ProblemsException.of(FIELD, ProblemKey.NOT_UNDERSTOOD_MAYBE, part, String.join(", ", maybe));
@@ -213,10 +225,14 @@ public final class QuickLine {
 
     private static boolean isKnown(String line, QuickContext context) {
         try {
-            return WAYS.stream().anyMatch(p -> p.match(line, context)
-                    .filter(m -> !(m.entry() instanceof Entry.Noted))
-                    .filter(m -> !(m.entry() instanceof Entry.Added added) || context.names().plannedAdditive(added.what().name()).isPresent())
-                    .isPresent());
+            return WAYS.stream()
+                    .anyMatch(p -> p.match(line, context)
+                            .filter(m -> !(m.entry() instanceof Entry.Noted))
+                            .filter(m -> !(m.entry() instanceof Entry.Added added)
+                                    || context.names()
+                                            .plannedAdditive(added.what().name())
+                                            .isPresent())
+                            .isPresent());
         } catch (ProblemsException e) {
             return false;
         }
@@ -227,8 +243,13 @@ public final class QuickLine {
         String second = rest.replaceFirst("^(?:and\\b|[,.+&])\\s*", "");
         for (Way way : WAYS) {
             Optional<Way.Match> match = second.isEmpty() ? Optional.empty() : way.match(second, context);
-            if (match.isPresent() && !(match.get().entry() instanceof Entry.Noted)
-                    && (match.get().rest().isBlank() || second.substring(0, second.length() - match.get().rest().length()).matches(".*\\d.*"))) {
+            if (match.isPresent()
+                    && !(match.get().entry() instanceof Entry.Noted)
+                    && (match.get().rest().isBlank()
+                            || second.substring(
+                                            0,
+                                            second.length() - match.get().rest().length())
+                                    .matches(".*\\d.*"))) {
                 throw ProblemsException.of(FIELD, ProblemKey.TWO_THINGS, second);
             }
         }

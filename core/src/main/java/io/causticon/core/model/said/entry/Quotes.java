@@ -27,7 +27,10 @@ final class Quotes {
     /** What was said, without the marks if it stands between them. */
     static String taken(String text) {
         String plain = text.trim();
-        boolean quoted = plain.length() > 1 && plain.charAt(0) == MARK && plain.charAt(plain.length() - 1) == MARK && closes(plain);
+        boolean quoted = plain.length() > 1
+                && plain.charAt(0) == MARK
+                && plain.charAt(plain.length() - 1) == MARK
+                && closes(plain);
         return quoted ? plain.substring(1, plain.length() - 1).replace("\"\"", "\"") : plain;
     }
 
@@ -35,7 +38,10 @@ final class Quotes {
         return text == null ? null : taken(text);
     }
 
-    /** The parts of a line between semicolons; one within quotation marks parts nothing. A mark that is not closed is an inch. */
+    /**
+     * The parts of a line between semicolons; one within quotation marks parts nothing. A mark that is not closed is an
+     * inch.
+     */
     static List<String> parts(String line) {
         List<String> parts = new ArrayList<>();
         int from = 0;

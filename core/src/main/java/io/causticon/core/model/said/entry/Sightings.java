@@ -10,10 +10,14 @@ final class Sightings {
 
     private static final int MOST = 4;
 
-    /** Guesses from here on are worth a question where nobody said that something was seen: of no unit, from phrases that were tried. */
+    /**
+     * Guesses from here on are worth a question where nobody said that something was seen: of no unit, from phrases
+     * that were tried.
+     */
     private static final double WORTH_ASKING = 12;
 
-    private static final Pattern SAID = Pattern.compile("^(?:(see|seen|saw|there(?:'s| is| are)|i see)|(no|looked[,:]? no))\\s+(.+)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SAID = Pattern.compile(
+            "^(?:(see|seen|saw|there(?:'s| is| are)|i see)|(no|looked[,:]? no))\\s+(.+)", Pattern.CASE_INSENSITIVE);
 
     private Sightings() {}
 
@@ -26,8 +30,11 @@ final class Sightings {
         return FindingSearch.standard().guesses(words, MOST).stream()
                 .filter(g -> spoken || g.score() >= WORTH_ASKING)
                 .map(g -> absent
-                        ? new Suggestion("looked: " + g.finding().absent(), "no " + g.finding().words())
-                        : new Suggestion(g.finding().words(), "see " + g.finding().words()))
+                        ? new Suggestion(
+                                "looked: " + g.finding().absent(),
+                                "no " + g.finding().words())
+                        : new Suggestion(
+                                g.finding().words(), "see " + g.finding().words()))
                 .toList();
     }
 }

@@ -14,11 +14,12 @@ final class WordKinds {
 
     private static final int LONGEST_SHOWN = 160;
 
-    private static final EntryKind<Entry.Noted> NOTED =
-            EntryKind.of(Entry.Noted.class, "note", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Noted> NOTED = EntryKind.of(
+                    Entry.Noted.class, "note", Authority.PROGRAM, EntryCheck.NOTHING_MORE)
             .tells(Tells.WORDS)
             .words((note, n) -> Phrase.of("\u201c{}\u201d", note.text()))
-            .typed((note, pen) -> (QuickLine.speaksOfBurning(note.text()) ? "just a note " : "note ") + pen.words(note.text()))
+            .typed((note, pen) ->
+                    (QuickLine.speaksOfBurning(note.text()) ? "just a note " : "note ") + pen.words(note.text()))
             .phrase(JUST_A_NOTE + "\\s+(.+)", (m, c) -> new Entry.Noted(Quotes.taken(m.group(1))))
             .phrase("note\\s+(.+)", (m, c) -> new Entry.Noted(Quotes.taken(m.group(1))))
             .notOnStrip();
@@ -26,36 +27,39 @@ final class WordKinds {
     private static final Map<String, Purpose> PURPOSES =
             Map.of("use", Purpose.MADE, "trial", Purpose.TRIAL, "a trial", Purpose.TRIAL, "practice", Purpose.PRACTICE);
 
-    private static final EntryKind<Entry.MeantFor> PURPOSE =
-            EntryKind.of(Entry.MeantFor.class, "purpose", Authority.PERSON, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.MeantFor> PURPOSE = EntryKind.of(
+                    Entry.MeantFor.class, "purpose", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .tells(Tells.VERDICT)
             .words((m, n) -> Phrase.of("meant for {}", said(m.purpose())))
             .typed((m, pen) -> "meant for " + said(m.purpose()))
-            .phrase("(?:meant\\s+)?for\\s+" + Patterns.oneOf(PURPOSES), (m, c) -> new Entry.MeantFor(Patterns.meant(PURPOSES, m.group(1))))
+            .phrase(
+                    "(?:meant\\s+)?for\\s+" + Patterns.oneOf(PURPOSES),
+                    (m, c) -> new Entry.MeantFor(Patterns.meant(PURPOSES, m.group(1))))
             .notOnStrip();
 
-    private static final EntryKind<Entry.PhotoTaken> PHOTO =
-            EntryKind.of(Entry.PhotoTaken.class, "photo", Authority.PERSON, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.PhotoTaken> PHOTO = EntryKind.of(
+                    Entry.PhotoTaken.class, "photo", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .tells(Tells.WORDS)
             .version(2)
-            .words((p, n) -> BarsSaid.after(p.caption().isBlank() ? Phrase.of("picture") : Phrase.of("picture: {}", p.caption()), p.on()))
+            .words((p, n) -> BarsSaid.after(
+                    p.caption().isBlank() ? Phrase.of("picture") : Phrase.of("picture: {}", p.caption()), p.on()))
             .notOnStrip();
 
-    private static final EntryKind<Entry.Held> HELD =
-            EntryKind.of(Entry.Held.class, "held", Authority.PERSON, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Held> HELD = EntryKind.of(
+                    Entry.Held.class, "held", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .tells(Tells.VERDICT)
             .marked(Mark.HAZARD)
             .words((h, n) -> Phrase.of("held: {}", h.reason()))
             .on(OnStrip.HELD);
 
-    private static final EntryKind<Entry.Released> RELEASED =
-            EntryKind.of(Entry.Released.class, "released", Authority.PERSON, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Released> RELEASED = EntryKind.of(
+                    Entry.Released.class, "released", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .tells(Tells.VERDICT)
             .words((r, n) -> Phrase.of("released: {}", r.reason()))
             .on(OnStrip.CALM);
 
-    private static final EntryKind<Entry.Concluded> CONCLUDED =
-            EntryKind.of(Entry.Concluded.class, "concluded", Authority.PERSON, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Concluded> CONCLUDED = EntryKind.of(
+                    Entry.Concluded.class, "concluded", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .version(2)
             .tells(Tells.VERDICT)
             .words((c, n) -> c.words().isBlank()
@@ -63,18 +67,19 @@ final class WordKinds {
                     : Phrase.of("concluded: {}, {}", c.condition().name(), c.words()))
             .notOnStrip();
 
-    private static final EntryKind<Entry.Abandoned> ABANDONED =
-            EntryKind.of(Entry.Abandoned.class, "abandoned", Authority.PERSON, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Abandoned> ABANDONED = EntryKind.of(
+                    Entry.Abandoned.class, "abandoned", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .tells(Tells.VERDICT)
             .words((a, n) -> Phrase.of("given up: {}", a.reason()))
             .notOnStrip();
 
-    private static final EntryKind<Entry.Unreadable> UNREADABLE =
-            EntryKind.of(Entry.Unreadable.class, "unreadable", Authority.PERSON, EntryCheck.NOTHING_MORE)
+    private static final EntryKind<Entry.Unreadable> UNREADABLE = EntryKind.of(
+                    Entry.Unreadable.class, "unreadable", Authority.PERSON, EntryCheck.NOTHING_MORE)
             .words((u, n) -> Phrase.of("cannot be understood: {}", cut(u.kept())))
             .notOnStrip();
 
-    static final List<EntryKind<?>> ALL = List.of(PURPOSE, NOTED, PHOTO, HELD, RELEASED, CONCLUDED, ABANDONED, UNREADABLE);
+    static final List<EntryKind<?>> ALL =
+            List.of(PURPOSE, NOTED, PHOTO, HELD, RELEASED, CONCLUDED, ABANDONED, UNREADABLE);
 
     private WordKinds() {}
 

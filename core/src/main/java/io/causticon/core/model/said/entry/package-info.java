@@ -1,8 +1,9 @@
 /**
- * What can stand in a batch's log: one descriptor for each kind of entry, with its kept name, its words, its shorthand, the phrases that mean it
- * and its mark on the strip; and the quick line, which reads them.
+ * What can stand in a batch's log: one descriptor for each kind of entry, with its kept name, its words, its shorthand,
+ * the phrases that mean it and its mark on the strip; and the quick line, which reads them.
  *
- * <p>A new kind is three files: its record in {@code Entry}, its descriptor in the list of its family here, its example in the test of them all.
+ * <p>A new kind is three files: its record in {@code Entry}, its descriptor in the list of its family here, its example
+ * in the test of them all.
  */
 @MayUse({
     "model.finding",

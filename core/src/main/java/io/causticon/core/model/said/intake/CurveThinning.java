@@ -8,8 +8,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Keeps so few readings of a curve that straight lines between them stay within a tolerance of all of them (the swinging door; E. H. Bristol, 1990). It reads
- * one at a time and remembers a few hundred, however many come; several tolerances run side by side, and the finest that keeps few enough is taken.
+ * Keeps so few readings of a curve that straight lines between them stay within a tolerance of all of them (the
+ * swinging door; E. H. Bristol, 1990). It reads one at a time and remembers a few hundred, however many come; several
+ * tolerances run side by side, and the finest that keeps few enough is taken.
  */
 public final class CurveThinning {
 
@@ -44,7 +45,8 @@ public final class CurveThinning {
         Door door = doors.get(0);
         List<Reading> all = new ArrayList<>(door.kept);
         Reading end = last;
-        if (end != null && (all.isEmpty() || end.at().isAfter(all.get(all.size() - 1).at()))) {
+        if (end != null
+                && (all.isEmpty() || end.at().isAfter(all.get(all.size() - 1).at()))) {
             all.add(end);
         }
         return all.size() <= most ? all : extremes(all);
@@ -57,7 +59,9 @@ public final class CurveThinning {
 
     /** Where not even the coarsest is few enough, every so-manieth, and the hottest of all. */
     private List<Reading> extremes(List<Reading> all) {
-        Reading hottest = all.stream().max(Comparator.comparingDouble(r -> r.temperature().celsius())).orElseThrow();
+        Reading hottest = all.stream()
+                .max(Comparator.comparingDouble(r -> r.temperature().celsius()))
+                .orElseThrow();
         int every = (all.size() + most - 1) / most;
         List<Reading> some = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
@@ -90,8 +94,14 @@ public final class CurveThinning {
                 return;
             }
             double seconds = seconds(from, reading);
-            double up = (reading.temperature().celsius() + tolerance - from.temperature().celsius()) / seconds;
-            double down = (reading.temperature().celsius() - tolerance - from.temperature().celsius()) / seconds;
+            double up = (reading.temperature().celsius()
+                            + tolerance
+                            - from.temperature().celsius())
+                    / seconds;
+            double down = (reading.temperature().celsius()
+                            - tolerance
+                            - from.temperature().celsius())
+                    / seconds;
             double lowest = Math.min(steepest, up);
             double highest = Math.max(flattest, down);
             Reading latest = before;

@@ -8,7 +8,8 @@ import java.util.regex.Pattern;
 /** Numbers as instruments write them, with a point or a comma before their decimals, and a unit behind. */
 final class Decimals {
 
-    private static final Pattern NUMBER = Pattern.compile("\\s*([-+\u2212]?\\d{1,13}(?:[.,]\\d{1,9})?(?:[eE][-+]?\\d{1,2})?)\\s*(?:\u00b0|deg\\.?)?\\s*([CcFfKk]?)\\s*");
+    private static final Pattern NUMBER = Pattern.compile(
+            "\\s*([-+\u2212]?\\d{1,13}(?:[.,]\\d{1,9})?(?:[eE][-+]?\\d{1,2})?)\\s*(?:\u00b0|deg\\.?)?\\s*([CcFfKk]?)\\s*");
 
     private static final int LONGEST_PLAIN = 18;
 

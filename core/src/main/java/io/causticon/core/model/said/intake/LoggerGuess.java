@@ -18,9 +18,10 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Guesses how a table of an instrument is to be read from its first lines: where its columns are named, which tell time and temperature, in which shape and
- * scale. What cannot be told from the table alone, as a day and a month under thirteen, is told by what is known of the batch: the shape that lies in its days
- * is taken first. A guess is shown and can be corrected.
+ * Guesses how a table of an instrument is to be read from its first lines: where its columns are named, which tell time
+ * and temperature, in which shape and scale. What cannot be told from the table alone, as a day and a month under
+ * thirteen, is told by what is known of the batch: the shape that lies in its days is taken first. A guess is shown and
+ * can be corrected.
  */
 public final class LoggerGuess {
 
@@ -42,11 +43,22 @@ public final class LoggerGuess {
             MeasurementPoint.FATS, List.of("fat", "oil", "fett", "\u00f6l"),
             MeasurementPoint.BATTER, List.of("batter", "pot", "leim", "topf"));
 
-    private static final List<String> TEMPERATURE =
-            List.of("temp", "\u00b0c", "\u00b0f", "celsius", "fahrenheit", "probe", "sensor", "f\u00fchler", "channel", "kanal");
+    private static final List<String> TEMPERATURE = List.of(
+            "temp",
+            "\u00b0c",
+            "\u00b0f",
+            "celsius",
+            "fahrenheit",
+            "probe",
+            "sensor",
+            "f\u00fchler",
+            "channel",
+            "kanal");
 
-    private static final List<String> TIME = List.of("time", "date", "zeit", "datum", "stamp", "elapsed", "moment", "heure", "hora", "fecha");
-    private static final List<String> OTHER = List.of("humid", "feucht", "rh", "batt", "volt", "dew", "tau", "count", "nr", "no.", "#", "index");
+    private static final List<String> TIME =
+            List.of("time", "date", "zeit", "datum", "stamp", "elapsed", "moment", "heure", "hora", "fecha");
+    private static final List<String> OTHER =
+            List.of("humid", "feucht", "rh", "batt", "volt", "dew", "tau", "count", "nr", "no.", "#", "index");
 
     private LoggerGuess() {}
 
@@ -91,12 +103,17 @@ public final class LoggerGuess {
         }
         List<List<String>> data = rows.subList(first, Math.min(rows.size(), first + LOOKED_AT));
         int heading = first > 0 && rows.get(first - 1).size() >= 2 ? first - 1 : -1;
-        List<String> names = heading < 0 ? List.of() : rows.get(heading).stream().map(n -> n.toLowerCase(Locale.ROOT)).toList();
+        List<String> names = heading < 0
+                ? List.of()
+                : rows.get(heading).stream()
+                        .map(n -> n.toLowerCase(Locale.ROOT))
+                        .toList();
         Optional<Moment> moment = moment(data, names, known);
         if (moment.isEmpty()) {
             return Optional.empty();
         }
-        Set<Integer> taken = new HashSet<>(List.of(moment.get().time(), moment.get().clock()));
+        Set<Integer> taken =
+                new HashSet<>(List.of(moment.get().time(), moment.get().clock()));
         return value(data, names, taken)
                 .map(v -> new LoggerShape(
                         delimiter,
@@ -123,7 +140,10 @@ public final class LoggerGuess {
 
     private static boolean isData(List<String> row, Known known) {
         long numbers = row.stream().filter(c -> Decimals.read(c).isPresent()).count();
-        boolean moment = row.stream().anyMatch(c -> TimeShape.isDay(c) || shapes(List.of(c), known).stream().anyMatch(s -> !s.isSinceBeginning() || s == TimeShape.CLOCK));
+        boolean moment = row.stream()
+                .anyMatch(c -> TimeShape.isDay(c)
+                        || shapes(List.of(c), known).stream()
+                                .anyMatch(s -> !s.isSinceBeginning() || s == TimeShape.CLOCK));
         return moment && numbers >= 1 || numbers >= 2;
     }
 
@@ -134,9 +154,13 @@ public final class LoggerGuess {
         int width = data.stream().mapToInt(List::size).max().orElse(0);
         for (int c = 0; c < width; c++) {
             List<String> cells = column(data, c);
-            if (cells.stream().allMatch(TimeShape::isDay) && c + 1 < width && column(data, c + 1).stream().allMatch(TimeShape::isTimeOfDay)) {
+            if (cells.stream().allMatch(TimeShape::isDay)
+                    && c + 1 < width
+                    && column(data, c + 1).stream().allMatch(TimeShape::isTimeOfDay)) {
                 int day = c;
-                List<String> both = data.stream().map(r -> at(r, day) + " " + at(r, day + 1)).toList();
+                List<String> both = data.stream()
+                        .map(r -> at(r, day) + " " + at(r, day + 1))
+                        .toList();
                 likeliest(shapes(both, known), both, known).ifPresent(s -> found.add(new Moment(day, day + 1, s)));
             } else {
                 int time = c;
@@ -146,13 +170,18 @@ public final class LoggerGuess {
                         .ifPresent(s -> found.add(new Moment(time, -1, named(s, names, time))));
             }
         }
-        return found.stream().min(Comparator.comparing((Moment m) -> m.shape().isSinceBeginning()).thenComparing(m -> !isNamed(names, m.time(), TIME)));
+        return found.stream()
+                .min(Comparator.comparing((Moment m) -> m.shape().isSinceBeginning())
+                        .thenComparing(m -> !isNamed(names, m.time(), TIME)));
     }
 
     /** Shapes that all cells can have. */
     private static List<TimeShape> shapes(List<String> cells, Known known) {
         return List.of(TimeShape.values()).stream()
-                .filter(s -> !cells.isEmpty() && cells.stream().allMatch(c -> s.read(c, known.zone(), known.begun()).isPresent()))
+                .filter(s -> !cells.isEmpty()
+                        && cells.stream()
+                                .allMatch(c ->
+                                        s.read(c, known.zone(), known.begun()).isPresent()))
                 .toList();
     }
 
@@ -160,11 +189,16 @@ public final class LoggerGuess {
     private static Optional<TimeShape> likeliest(List<TimeShape> shapes, List<String> cells, Known known) {
         return shapes.stream()
                 .min(Comparator.<TimeShape, Boolean>comparing(TimeShape::isSinceBeginning)
-                        .thenComparing(s -> away(s.read(cells.get(0), known.zone(), known.begun()).orElseThrow(), known)));
+                        .thenComparing(s -> away(
+                                s.read(cells.get(0), known.zone(), known.begun())
+                                        .orElseThrow(),
+                                known)));
     }
 
     private static Duration away(Instant at, Known known) {
-        return at.isBefore(known.begun()) ? Duration.between(at, known.begun()) : at.isAfter(known.now()) ? Duration.between(known.now(), at) : Duration.ZERO;
+        return at.isBefore(known.begun())
+                ? Duration.between(at, known.begun())
+                : at.isAfter(known.now()) ? Duration.between(known.now(), at) : Duration.ZERO;
     }
 
     /** Numbers that count from a beginning: what they count is in the heading. */
@@ -196,7 +230,11 @@ public final class LoggerGuess {
         return IntStream.range(0, width)
                 .boxed()
                 .filter(c -> !taken.contains(c))
-                .filter(c -> column(data, c).stream().filter(v -> Decimals.read(v).isPresent()).count() * 2 > data.size())
+                .filter(c -> column(data, c).stream()
+                                        .filter(v -> Decimals.read(v).isPresent())
+                                        .count()
+                                * 2
+                        > data.size())
                 .min(Comparator.comparing((Integer c) -> !isNamed(names, c, TEMPERATURE))
                         .thenComparing(c -> spotNamed(names, c) == null)
                         .thenComparing(c -> isNamed(names, c, OTHER))
@@ -206,18 +244,26 @@ public final class LoggerGuess {
     private static LoggerShape.Scale scale(List<List<String>> data, List<String> names, int column, Known known) {
         String name = column < names.size() ? names.get(column) : "";
         List<String> cells = column(data, column);
-        Set<String> units = new HashSet<>(cells.stream().map(Decimals::unit).filter(u -> !u.isEmpty()).toList());
+        Set<String> units = new HashSet<>(
+                cells.stream().map(Decimals::unit).filter(u -> !u.isEmpty()).toList());
         if (units.contains("F") || name.matches(".*(\u00b0 ?f|fahrenheit|\\(f\\)|deg ?f|_f\\b|\\bf$).*")) {
             return LoggerShape.Scale.FAHRENHEIT;
         }
         if (units.contains("C") || name.matches(".*(\u00b0 ?c|celsius|\\(c\\)|deg ?c|_c\\b|\\bc$).*")) {
             return LoggerShape.Scale.CELSIUS;
         }
-        double hottest = cells.stream().map(Decimals::read).filter(OptionalDouble::isPresent).mapToDouble(OptionalDouble::getAsDouble).max().orElse(0);
+        double hottest = cells.stream()
+                .map(Decimals::read)
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .max()
+                .orElse(0);
         if (units.contains("K") || hottest > KELVIN_FROM) {
             return LoggerShape.Scale.KELVIN;
         }
-        return hottest > HOTTER_THAN_CELSIUS || known.fahrenheit() ? LoggerShape.Scale.FAHRENHEIT : LoggerShape.Scale.CELSIUS;
+        return hottest > HOTTER_THAN_CELSIUS || known.fahrenheit()
+                ? LoggerShape.Scale.FAHRENHEIT
+                : LoggerShape.Scale.CELSIUS;
     }
 
     private static MeasurementPoint spot(List<String> names, int column) {
@@ -226,7 +272,13 @@ public final class LoggerGuess {
     }
 
     private static @Nullable MeasurementPoint spotNamed(List<String> names, int column) {
-        return List.of(MeasurementPoint.CORE, MeasurementPoint.ROOM, MeasurementPoint.LYE, MeasurementPoint.BATTER, MeasurementPoint.FATS).stream()
+        return List.of(
+                        MeasurementPoint.CORE,
+                        MeasurementPoint.ROOM,
+                        MeasurementPoint.LYE,
+                        MeasurementPoint.BATTER,
+                        MeasurementPoint.FATS)
+                .stream()
                 .filter(s -> isNamed(names, column, SPOTS.getOrDefault(s, List.of())))
                 .findFirst()
                 .orElse(null);

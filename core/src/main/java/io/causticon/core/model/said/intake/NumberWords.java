@@ -7,7 +7,10 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Amounts as people write them: {@code twelve and a half ounces}, {@code 4 1/4 oz}, {@code 3½ oz}, {@code zwölf Unzen}; as a decimal and a unit of ours. */
+/**
+ * Amounts as people write them: {@code twelve and a half ounces}, {@code 4 1/4 oz}, {@code 3½ oz}, {@code zwölf Unzen};
+ * as a decimal and a unit of ours.
+ */
 final class NumberWords {
 
     private static final Map<String, Integer> NUMBERS = new HashMap<>();
@@ -33,10 +36,14 @@ final class NumberWords {
     private static final String ARTICLE = "an?|eine?r?";
 
     static {
-        String[] english = ("zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen twenty")
-                .split(" ");
-        String[] german = ("null ein zwei drei vier f\u00fcnf sechs sieben acht neun zehn elf zw\u00f6lf dreizehn vierzehn f\u00fcnfzehn sechzehn siebzehn achtzehn neunzehn zwanzig")
-                .split(" ");
+        String[] english =
+                ("zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen"
+                                + " sixteen seventeen eighteen nineteen twenty")
+                        .split(" ");
+        String[] german =
+                ("null ein zwei drei vier f\u00fcnf sechs sieben acht neun zehn elf zw\u00f6lf dreizehn vierzehn"
+                                + " f\u00fcnfzehn sechzehn siebzehn achtzehn neunzehn zwanzig")
+                        .split(" ");
         for (int i = 0; i < english.length; i++) {
             NUMBERS.put(english[i], i);
             NUMBERS.put(german[i], i);
@@ -57,11 +64,13 @@ final class NumberWords {
 
     /** The amount with digits and a short unit; as it stands where it is not understood. */
     static String digits(String amount) {
-        String text = BrokenNumbers.spelled(amount.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s\u00a0]+", " "));
+        String text =
+                BrokenNumbers.spelled(amount.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s\u00a0]+", " "));
         Matcher mixed = MIXED.matcher(text);
         if (mixed.matches() && !mixed.group(3).matches("0+")) {
             double whole = mixed.group(1) == null ? 0 : Double.parseDouble(mixed.group(1));
-            text = plain(whole + Double.parseDouble(mixed.group(2)) / Double.parseDouble(mixed.group(3))) + " " + mixed.group(4).strip();
+            text = plain(whole + Double.parseDouble(mixed.group(2)) / Double.parseDouble(mixed.group(3))) + " "
+                    + mixed.group(4).strip();
         } else if (!text.isEmpty() && Character.isLetter(text.charAt(0))) {
             text = words(text);
         }
@@ -70,7 +79,8 @@ final class NumberWords {
 
     private static String unit(String text) {
         int at = text.length();
-        while (at > 0 && (Character.isLetter(text.charAt(at - 1)) || text.charAt(at - 1) == '.' && at == text.length())) {
+        while (at > 0
+                && (Character.isLetter(text.charAt(at - 1)) || text.charAt(at - 1) == '.' && at == text.length())) {
             at--;
         }
         String unit = text.substring(at).replaceAll("\\.$", "");
@@ -86,15 +96,20 @@ final class NumberWords {
         for (; at < words.length; at++) {
             String word = words[at];
             Integer number = NUMBERS.get(word);
-            boolean fraction = at + 1 < words.length && (words[at + 1].matches("half|halbe|halb|quarter|viertel")) && NUMBERS.getOrDefault(word, 0) == 1;
+            boolean fraction = at + 1 < words.length
+                    && (words[at + 1].matches("half|halbe|halb|quarter|viertel"))
+                    && NUMBERS.getOrDefault(word, 0) == 1;
             if (fraction) {
                 sum += words[++at].startsWith("h") ? 0.5 : 0.25;
             } else if (word.matches("half|halbe|halb")) {
                 sum += 0.5;
-            } else if (word.matches("three|drei") && at + 1 < words.length && words[at + 1].matches("quarters|viertel")) {
+            } else if (word.matches("three|drei")
+                    && at + 1 < words.length
+                    && words[at + 1].matches("quarters|viertel")) {
                 at++;
                 sum += 0.75;
-            } else if (word.endsWith("einhalb") && NUMBERS.containsKey(word.substring(0, word.length() - "einhalb".length()))) {
+            } else if (word.endsWith("einhalb")
+                    && NUMBERS.containsKey(word.substring(0, word.length() - "einhalb".length()))) {
                 sum += NUMBERS.get(word.substring(0, word.length() - "einhalb".length())) + 0.5;
             } else if (number != null && number == HUNDRED && sum < TENS) {
                 sum = Math.max(1, sum) * number;
@@ -122,6 +137,8 @@ final class NumberWords {
     }
 
     private static String plain(double value) {
-        return value == Math.rint(value) ? String.valueOf((long) value) : String.format(Locale.ROOT, "%.4f", value).replaceAll("0+$", "");
+        return value == Math.rint(value)
+                ? String.valueOf((long) value)
+                : String.format(Locale.ROOT, "%.4f", value).replaceAll("0+$", "");
     }
 }

@@ -13,8 +13,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Recipes in somebody's own table, as makers write them: a line an ingredient under the recipe's name ({@link Layout#LINES}), a column an ingredient
- * ({@link Layout#COLUMNS}), or blocks with a title over each ({@link Layout#BLOCKS}). What each column is, is guessed from its heading, and can be said.
+ * Recipes in somebody's own table, as makers write them: a line an ingredient under the recipe's name
+ * ({@link Layout#LINES}), a column an ingredient ({@link Layout#COLUMNS}), or blocks with a title over each
+ * ({@link Layout#BLOCKS}). What each column is, is guessed from its heading, and can be said.
  *
  * @param layout how they stand
  * @param recipes in their order
@@ -25,11 +26,14 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     public static final int MOST_ROWS = 5000;
 
     private static final int MOST_RECIPES = 500;
-    private static final Pattern WITH_UNIT = Pattern.compile("^(.*?)\\s*[\\[(]\\s*(g|gr|grams?|gramm|kg|oz|ounces?|unzen|lbs?|pounds?|%)\\s*[\\])]$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern WITH_UNIT = Pattern.compile(
+            "^(.*?)\\s*[\\[(]\\s*(g|gr|grams?|gramm|kg|oz|ounces?|unzen|lbs?|pounds?|%)\\s*[\\])]$",
+            Pattern.CASE_INSENSITIVE);
     private static final int TITLE_REACH = 2;
 
     /** {@code 12 oz lard}, {@code lard 12 oz}. */
-    private static final Pattern AMOUNT_AT_AN_END = Pattern.compile("\\d.*\\p{L}.*|.*\\p{L}.*\\d\\s*[\\p{L}%]{0,7}\\.?");
+    private static final Pattern AMOUNT_AT_AN_END =
+            Pattern.compile("\\d.*\\p{L}.*|.*\\p{L}.*\\d\\s*[\\p{L}%]{0,7}\\.?");
 
     /** What is longer is no line of a recipe. */
     private static final int LONGEST_LINE = 80;
@@ -81,14 +85,20 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
 
         private static Making of(List<String> row, List<Part> parts) {
             String note = at(row, parts.indexOf(Part.NOTE));
-            return new Making(at(row, parts.indexOf(Part.MADE)), at(row, parts.indexOf(Part.BARS)), note.isEmpty() ? List.of() : List.of(note));
+            return new Making(
+                    at(row, parts.indexOf(Part.MADE)),
+                    at(row, parts.indexOf(Part.BARS)),
+                    note.isEmpty() ? List.of() : List.of(note));
         }
 
         /** With what a further row of it tells. */
         private Making and(Making more) {
             List<String> all = new ArrayList<>(notes);
             all.addAll(more.notes);
-            return new Making(day.isEmpty() ? more.day : day, bars.isEmpty() ? more.bars : bars, all.stream().distinct().toList());
+            return new Making(
+                    day.isEmpty() ? more.day : day,
+                    bars.isEmpty() ? more.bars : bars,
+                    all.stream().distinct().toList());
         }
     }
 
@@ -104,7 +114,8 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
 
         /** All that it says, one ingredient a line. */
         public String note() {
-            return String.join("\n", lines.values().stream().flatMap(List::stream).toList());
+            return String.join(
+                    "\n", lines.values().stream().flatMap(List::stream).toList());
         }
 
         public Found {
@@ -118,17 +129,21 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
         for (String name : heading) {
             Matcher m = WITH_UNIT.matcher(name.strip());
             String meaning = SheetWords.meaning(m.matches() ? m.group(1) : name);
-            parts.add(switch (meaning) {
-                case "recipe" -> Part.RECIPE;
-                case "ingredient" -> Part.INGREDIENT;
-                case "amount" -> Part.AMOUNT;
-                case "unit" -> Part.UNIT;
-                case "superfat" -> Part.SUPERFAT;
-                case "date" -> Part.MADE;
-                case "bars" -> Part.BARS;
-                case "note" -> Part.NOTE;
-                default -> m.matches() && SheetWords.meaning(m.group(1)).isEmpty() || meaning.matches("g|oz|kg|lb") ? Part.AMOUNT : Part.NOTHING;
-            });
+            parts.add(
+                    switch (meaning) {
+                        case "recipe" -> Part.RECIPE;
+                        case "ingredient" -> Part.INGREDIENT;
+                        case "amount" -> Part.AMOUNT;
+                        case "unit" -> Part.UNIT;
+                        case "superfat" -> Part.SUPERFAT;
+                        case "date" -> Part.MADE;
+                        case "bars" -> Part.BARS;
+                        case "note" -> Part.NOTE;
+                        default ->
+                            m.matches() && SheetWords.meaning(m.group(1)).isEmpty() || meaning.matches("g|oz|kg|lb")
+                                    ? Part.AMOUNT
+                                    : Part.NOTHING;
+                    });
         }
         // Two of one kind: the first is meant, as "oil" and "ingredient" side by side.
         for (Part part : List.of(Part.RECIPE, Part.INGREDIENT, Part.AMOUNT, Part.UNIT, Part.MADE, Part.BARS)) {
@@ -151,7 +166,8 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
         for (int i = 0; i < Math.min(rows.size(), 20); i++) {
             List<Part> parts = parts(rows.get(i));
             boolean lines = parts.contains(Part.INGREDIENT) && parts.contains(Part.AMOUNT);
-            boolean columns = parts.contains(Part.RECIPE) && substances(rows.get(i), parts, catalogue).size() >= 2;
+            boolean columns = parts.contains(Part.RECIPE)
+                    && substances(rows.get(i), parts, catalogue).size() >= 2;
             if (lines || columns) {
                 return i;
             }
@@ -162,7 +178,8 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     /**
      * Reads recipes.
      *
-     * @param rows cells of each row, as text; a cell that is merged with those below or beside it stands in the first of them
+     * @param rows cells of each row, as text; a cell that is merged with those below or beside it stands in the first
+     *     of them
      * @param said what columns are, where somebody said it; otherwise as {@link #parts} has it
      * @param units what a bare number means
      */
@@ -186,7 +203,9 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
         // Beside a name, a sign would be taken for a dash.
         String digits = NumberWords.digits(cell).replaceFirst("^[-\u2212]\\s*(?=[\\d.,])", "minus ");
         boolean hasUnit = digits.matches(".*[\\p{L}%]\\.?$");
-        return hasUnit || unit.isBlank() ? digits : digits + " " + NumberWords.digits("1 " + unit).substring(2);
+        return hasUnit || unit.isBlank()
+                ? digits
+                : digits + " " + NumberWords.digits("1 " + unit).substring(2);
     }
 
     private static String unitOf(String heading) {
@@ -243,7 +262,9 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     /** A spreadsheet keeps five per cent as 0.05. */
     private static String percent(String cell) {
         String digits = NumberWords.digits(cell).replace("%", "").strip();
-        return digits.matches("0[.,]\\d+") && !cell.contains("%") ? Double.parseDouble(digits.replace(',', '.')) * 100 + " %" : digits + " %";
+        return digits.matches("0[.,]\\d+") && !cell.contains("%")
+                ? Double.parseDouble(digits.replace(',', '.')) * 100 + " %"
+                : digits + " %";
     }
 
     private static Map<Integer, String> substances(List<String> heading, List<Part> parts, Catalogue catalogue) {
@@ -285,7 +306,11 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
             }
             String name = at(row, parts.indexOf(Part.RECIPE));
             if (!said.isEmpty()) {
-                found.add(new Found(name.isEmpty() ? "Recipe in row " + (i + 1) : name, i + 1, Map.of(i + 1, said), Making.of(row, parts)));
+                found.add(new Found(
+                        name.isEmpty() ? "Recipe in row " + (i + 1) : name,
+                        i + 1,
+                        Map.of(i + 1, said),
+                        Making.of(row, parts)));
             }
         }
         return found;
@@ -298,7 +323,10 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
         int begins = 0;
         Map<Integer, List<String>> lines = new LinkedHashMap<>();
         for (int i = 0; i < Math.min(rows.size(), MOST_ROWS) && found.size() < MOST_RECIPES; i++) {
-            List<String> cells = rows.get(i).stream().map(String::strip).filter(c -> !c.isEmpty()).toList();
+            List<String> cells = rows.get(i).stream()
+                    .map(String::strip)
+                    .filter(c -> !c.isEmpty())
+                    .toList();
             if (cells.size() == 1 && !isLine(cells, units, catalogue) && followed(rows, i, units, catalogue)) {
                 close(found, title, begins, lines);
                 title = cells.get(0);
@@ -323,10 +351,15 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
         if (cells.size() == 1) {
             return cells.get(0);
         }
-        boolean amountFirst = startsWithNumber(NumberWords.digits(cells.get(0))) && !startsWithNumber(NumberWords.digits(cells.get(1)));
+        boolean amountFirst = startsWithNumber(NumberWords.digits(cells.get(0)))
+                && !startsWithNumber(NumberWords.digits(cells.get(1)));
         String name = SheetWords.meaning(cells.get(amountFirst ? 1 : 0));
-        String unit = cells.size() > 2 && cells.get(2).matches("(?i)g|gr|gramm?s?|kg|oz|ounces?|unzen|lbs?|pounds?|%") ? cells.get(2) : "";
-        return name.equals("superfat") ? name + " " + percent(cells.get(amountFirst ? 0 : 1)) : name + " " + amount(cells.get(amountFirst ? 0 : 1), unit);
+        String unit = cells.size() > 2 && cells.get(2).matches("(?i)g|gr|gramm?s?|kg|oz|ounces?|unzen|lbs?|pounds?|%")
+                ? cells.get(2)
+                : "";
+        return name.equals("superfat")
+                ? name + " " + percent(cells.get(amountFirst ? 0 : 1))
+                : name + " " + amount(cells.get(amountFirst ? 0 : 1), unit);
     }
 
     private static boolean startsWithNumber(String text) {
@@ -336,18 +369,22 @@ public record RecipeSheet(Layout layout, List<Found> recipes) {
     private static boolean isLine(List<String> cells, Units units, Catalogue catalogue) {
         return cells.size() > 1 && startsWithNumber(NumberWords.digits(cells.get(1)))
                 || cells.size() > 1 && startsWithNumber(NumberWords.digits(cells.get(0)))
-                || cells.size() == 1 && cells.get(0).length() <= LONGEST_LINE && AMOUNT_AT_AN_END.matcher(cells.get(0)).matches()
+                || cells.size() == 1
+                        && cells.get(0).length() <= LONGEST_LINE
+                        && AMOUNT_AT_AN_END.matcher(cells.get(0)).matches()
                         && RecipeNote.read(cells.get(0), units, catalogue).isUnderstood();
     }
 
     private static boolean followed(List<List<String>> rows, int title, Units units, Catalogue catalogue) {
         for (int i = title + 1; i <= Math.min(rows.size() - 1, title + TITLE_REACH); i++) {
-            List<String> cells = rows.get(i).stream().map(String::strip).filter(c -> !c.isEmpty()).toList();
+            List<String> cells = rows.get(i).stream()
+                    .map(String::strip)
+                    .filter(c -> !c.isEmpty())
+                    .toList();
             if (isLine(cells, units, catalogue)) {
                 return true;
             }
         }
         return false;
     }
-
 }

@@ -12,7 +12,10 @@ import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
-/** What makers call things in tables of their own, in two languages: headings, and substances of which the tables here know another name. */
+/**
+ * What makers call things in tables of their own, in two languages: headings, and substances of which the tables here
+ * know another name.
+ */
 final class SheetWords {
 
     private static final Map<String, String> MEANINGS = read();
@@ -23,7 +26,12 @@ final class SheetWords {
         try (InputStream in = SheetWords.class.getResourceAsStream("words.csv");
                 Reader reader = new InputStreamReader(java.util.Objects.requireNonNull(in), StandardCharsets.UTF_8)) {
             Map<String, String> meanings = new HashMap<>();
-            for (CSVRecord row : CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).get().parse(reader)) {
+            for (CSVRecord row : CSVFormat.DEFAULT
+                    .builder()
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .get()
+                    .parse(reader)) {
                 if (meanings.put(row.get("word"), row.get("meaning")) != null) {
                     throw new IllegalStateException("Impossible state: " + row.get("word") + " stands twice");
                 }
@@ -36,7 +44,10 @@ final class SheetWords {
 
     /** What a word means here, in small letters; the word itself where nothing else is known of it. */
     static String meaning(String word) {
-        String small = word.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s\u00a0]+", " ").replaceAll("[:.]+$", "");
+        String small = word.strip()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[\\s\u00a0]+", " ")
+                .replaceAll("[:.]+$", "");
         return MEANINGS.getOrDefault(small, small);
     }
 }

@@ -18,7 +18,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * How a table tells time. A day and a month that can be taken for one another are two shapes: which is meant is for whoever knows the file.
+ * How a table tells time. A day and a month that can be taken for one another are two shapes: which is meant is for
+ * whoever knows the file.
  */
 public enum TimeShape {
     /** With its distance from UTC. */
@@ -52,7 +53,8 @@ public enum TimeShape {
     TimeShape(String example, String... days) {
         this.example = example;
         this.formats = Stream.of(days)
-                .flatMap(d -> Stream.of("H:mm:ss", "H:mm", "h:mm:ss a", "h:mm a").map(t -> format(d, t)))
+                .flatMap(
+                        d -> Stream.of("H:mm:ss", "H:mm", "h:mm:ss a", "h:mm a").map(t -> format(d, t)))
                 .toList();
     }
 
@@ -92,7 +94,8 @@ public enum TimeShape {
         String text = isLocal() || this == ISO_WITH_OFFSET ? tidy(cell) : cell.strip();
         try {
             return switch (this) {
-                case ISO_WITH_OFFSET -> Optional.of(OffsetDateTime.parse(text.replace(' ', 'T')).toInstant());
+                case ISO_WITH_OFFSET ->
+                    Optional.of(OffsetDateTime.parse(text.replace(' ', 'T')).toInstant());
                 case EPOCH_SECONDS -> epoch(text, 1);
                 case EPOCH_MILLIS -> epoch(text, MILLIS);
                 case SECONDS -> since(text, 1, beginning);
@@ -132,7 +135,9 @@ public enum TimeShape {
     private static Optional<Instant> epoch(String text, double perSecond) {
         OptionalDouble number = Decimals.read(text);
         double seconds = number.orElse(0) / perSecond;
-        return seconds > EARLIEST && seconds < LATEST ? Optional.of(Instant.ofEpochMilli(Math.round(seconds * MILLIS))) : Optional.empty();
+        return seconds > EARLIEST && seconds < LATEST
+                ? Optional.of(Instant.ofEpochMilli(Math.round(seconds * MILLIS)))
+                : Optional.empty();
     }
 
     private static Optional<Instant> since(String text, double secondsEach, Instant beginning) {

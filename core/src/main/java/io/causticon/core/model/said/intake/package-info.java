@@ -1,5 +1,6 @@
 /**
- * What other instruments wrote: how their tables tell time and temperature, and which few of a million readings tell what all of them do.
+ * What other instruments wrote: how their tables tell time and temperature, and which few of a million readings tell
+ * what all of them do.
  */
 @MayUse({"model.log", "model.said.notation", "model.said.note", "model.substance", "quantity"})
 @NullMarked

@@ -8,7 +8,8 @@ import java.util.Map;
 public final class BrokenNumbers {
 
     /** Halves to sixteenths. */
-    private static final Pattern FRACTION = Pattern.compile("(?:(\\d{1,3}(?:,\\d{3})+|\\d{1,5})[ -]+)?\\b(\\d{1,2})/(2|3|4|8|16)\\b");
+    private static final Pattern FRACTION =
+            Pattern.compile("(?:(\\d{1,3}(?:,\\d{3})+|\\d{1,5})[ -]+)?\\b(\\d{1,2})/(2|3|4|8|16)\\b");
 
     /** Each in one character. */
     private static final Map<String, String> SIGNS = Map.of(
@@ -29,7 +30,8 @@ public final class BrokenNumbers {
         String spelled = text;
         for (Map.Entry<String, String> sign : SIGNS.entrySet()) {
             if (spelled.contains(sign.getKey())) {
-                spelled = spelled.replaceAll("(\\d)" + sign.getKey(), "$1 " + sign.getValue()).replace(sign.getKey(), sign.getValue());
+                spelled = spelled.replaceAll("(\\d)" + sign.getKey(), "$1 " + sign.getValue())
+                        .replace(sign.getKey(), sign.getValue());
             }
         }
         return spelled;
@@ -44,11 +46,19 @@ public final class BrokenNumbers {
             String before = text.substring(0, fraction.start()).stripTrailing();
             int over = Integer.parseInt(fraction.group(2));
             int under = Integer.parseInt(fraction.group(3));
-            int whole = fraction.group(1) == null ? 0 : Integer.parseInt(fraction.group(1).replace(",", ""));
+            int whole = fraction.group(1) == null
+                    ? 0
+                    : Integer.parseInt(fraction.group(1).replace(",", ""));
             // 1 000 1/2 is not ten and a half.
-            boolean alone = before.isEmpty() || !Character.isDigit(before.charAt(before.length() - 1)) && !before.endsWith(",") && !before.endsWith(".");
+            boolean alone = before.isEmpty()
+                    || !Character.isDigit(before.charAt(before.length() - 1))
+                            && !before.endsWith(",")
+                            && !before.endsWith(".");
             fraction.appendReplacement(
-                    plain, over < under && alone ? NumberNotation.exactly(whole + (double) over / under) : Matcher.quoteReplacement(fraction.group()));
+                    plain,
+                    over < under && alone
+                            ? NumberNotation.exactly(whole + (double) over / under)
+                            : Matcher.quoteReplacement(fraction.group()));
         }
         fraction.appendTail(plain);
         return plain.toString();

@@ -9,7 +9,10 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import java.util.Locale;
 
-/** Doses as they are typed: {@code 30 g}, {@code 3 %}, {@code 2 tsp}, {@code 1 tsp/500 g}, {@code 1 tbsp per lb}, {@code 20 drops}. */
+/**
+ * Doses as they are typed: {@code 30 g}, {@code 3 %}, {@code 2 tsp}, {@code 1 tsp/500 g}, {@code 1 tbsp per lb},
+ * {@code 20 drops}.
+ */
 public final class DoseNotation {
 
     private static final Pattern SPOONS = Pattern.compile("(" + NumberNotation.PATTERN
@@ -31,11 +34,15 @@ public final class DoseNotation {
         Matcher spoons = SPOONS.matcher(plain);
         if (spoons.matches()) {
             double teaspoons = NumberNotation.read(field, spoons.group(1))
-                    * (spoons.group(2).startsWith("tb") || spoons.group(2).startsWith("table") ? TEASPOONS_PER_TABLESPOON : 1);
+                    * (spoons.group(2).startsWith("tb") || spoons.group(2).startsWith("table")
+                            ? TEASPOONS_PER_TABLESPOON
+                            : 1);
             String per = spoons.group(3);
             return per == null
                     ? new Dose(Dose.Way.TEASPOONS, teaspoons)
-                    : new Dose(Dose.Way.TEASPOONS_PER_KILOGRAM, teaspoons * GRAMS_PER_KILOGRAM / perGrams(field, per, units));
+                    : new Dose(
+                            Dose.Way.TEASPOONS_PER_KILOGRAM,
+                            teaspoons * GRAMS_PER_KILOGRAM / perGrams(field, per, units));
         }
         Matcher drops = DROPS.matcher(plain);
         if (drops.matches()) {

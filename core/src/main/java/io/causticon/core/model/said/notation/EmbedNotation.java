@@ -6,7 +6,9 @@ import io.causticon.core.problem.ProblemsException;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Where something lies in a loaf, in mm from its left end: {@code 30 62x12 95} is three of them, the second 12 mm wide. */
+/**
+ * Where something lies in a loaf, in mm from its left end: {@code 30 62x12 95} is three of them, the second 12 mm wide.
+ */
 public final class EmbedNotation {
 
     /** mm along the loaf, of what is not said to be wider. */
@@ -22,7 +24,9 @@ public final class EmbedNotation {
      * @throws ProblemsException if something in it is no place in the loaf
      */
     public static List<Embed> read(String field, String text, double along) {
-        String plain = TypedText.of(field, text, TypedText.LONGEST_LINE).replaceAll("[;,]\\s+|;", " ").replaceAll("\\s*[x\u00d7]\\s*", "x");
+        String plain = TypedText.of(field, text, TypedText.LONGEST_LINE)
+                .replaceAll("[;,]\\s+|;", " ")
+                .replaceAll("\\s*[x\u00d7]\\s*", "x");
         List<Embed> embeds = new ArrayList<>();
         if (plain.isBlank()) {
             return embeds;

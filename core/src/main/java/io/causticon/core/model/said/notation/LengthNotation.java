@@ -12,7 +12,8 @@ public final class LengthNotation {
     private static final double MILLIMETRES_PER_INCH = 25.4;
     private static final double MILLIMETRES_PER_CENTIMETRE = 10;
     private static final Pattern FRACTION = Pattern.compile("(?:(\\d+)\\s+)?(\\d+)/(\\d+)\\s*(?:in|inch|inches|\")");
-    private static final Pattern PLAIN = Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(mm|cm|in|inch|inches|\")?\\.?");
+    private static final Pattern PLAIN =
+            Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(mm|cm|in|inch|inches|\")?\\.?");
 
     private LengthNotation() {}
 

@@ -11,8 +11,8 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
- * Upper edges of layers as they are typed, in mm: {@code 22} is flat, {@code 20 34 20} are heights at equal distances from wall to wall,
- * {@code 0:20 30:34 85:20} are heights at given distances from the left wall.
+ * Upper edges of layers as they are typed, in mm: {@code 22} is flat, {@code 20 34 20} are heights at equal distances
+ * from wall to wall, {@code 0:20 30:34 85:20} are heights at given distances from the left wall.
  */
 public final class LineNotation {
 
@@ -27,7 +27,9 @@ public final class LineNotation {
      * @throws ProblemsException if it is no line
      */
     public static Line read(String field, String text, double width) {
-        String plain = TypedText.of(field, text, TypedText.LONGEST_LINE).replaceAll("[;,]\\s+|;", " ").replaceAll("\\s*:\\s*", ":");
+        String plain = TypedText.of(field, text, TypedText.LONGEST_LINE)
+                .replaceAll("[;,]\\s+|;", " ")
+                .replaceAll("\\s*:\\s*", ":");
         if (plain.isBlank()) {
             throw ProblemsException.of(field, ProblemKey.MISSING);
         }
@@ -95,7 +97,8 @@ public final class LineNotation {
 
     private static double number(String field, String word, String typed) {
         try {
-            return finite(Double.parseDouble(word.replace(',', '.').toLowerCase(Locale.ROOT).replaceAll("mm$", "")));
+            return finite(Double.parseDouble(
+                    word.replace(',', '.').toLowerCase(Locale.ROOT).replaceAll("mm$", "")));
         } catch (NumberFormatException e) {
             throw ProblemsException.of(field, ProblemKey.NOT_A_LINE, typed.trim());
         }

@@ -12,9 +12,8 @@ import java.util.Map;
 /** Masses as they are typed: {@code 504}, {@code 1.2 kg}, {@code 1 lb 2 oz}, {@code 8 1/2 oz}. */
 public final class MassNotation {
 
-    private static final Pattern POUNDS_AND_OUNCES =
-            Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*(?:lbs?|pounds?|#)\\s*(" + NumberNotation.PATTERN
-                    + ")\\s*(?:oz|ounces?)?");
+    private static final Pattern POUNDS_AND_OUNCES = Pattern.compile("(" + NumberNotation.PATTERN
+            + ")\\s*(?:lbs?|pounds?|#)\\s*(" + NumberNotation.PATTERN + ")\\s*(?:oz|ounces?)?");
     private static final Pattern ONE_UNIT = Pattern.compile("(" + NumberNotation.PATTERN + ")\\s*([a-z\u00b0%]*)\\.?");
 
     private static final Map<Units.MassUnit, String> UNIT_WORDS =

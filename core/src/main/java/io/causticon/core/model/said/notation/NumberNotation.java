@@ -19,7 +19,10 @@ public final class NumberNotation {
 
     /** @throws ProblemsException if it is empty or no number */
     public static double read(String field, String text) {
-        String typed = TypedText.quantity(field, text).replace('\u2212', '-').replace('\u00a0', ' ').trim();
+        String typed = TypedText.quantity(field, text)
+                .replace('\u2212', '-')
+                .replace('\u00a0', ' ')
+                .trim();
         if (typed.contains(" ") && !typed.matches(SPACED)) {
             // "2 1" is two numbers, not twenty-one.
             throw ProblemsException.of(field, ProblemKey.NOT_A_NUMBER, text.trim());
@@ -39,7 +42,10 @@ public final class NumberNotation {
 
     /** A number as it would be typed, without needless zeros. */
     public static String write(double value, int digits) {
-        String text = BigDecimal.valueOf(value).setScale(digits, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
+        String text = BigDecimal.valueOf(value)
+                .setScale(digits, RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
         return text.equals("-0") ? "0" : text;
     }
 

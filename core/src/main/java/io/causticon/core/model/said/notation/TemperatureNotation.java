@@ -28,7 +28,9 @@ public final class TemperatureNotation {
         return typed.fahrenheit() ? Temperature.fahrenheit(typed.number()) : Temperature.celsius(typed.number());
     }
 
-    /** A temperature with its unit, so that reading it gives back the very same: in these units where a few places do. */
+    /**
+     * A temperature with its unit, so that reading it gives back the very same: in these units where a few places do.
+     */
     public static String exactly(Temperature temperature, Units units) {
         if (units.temperature() == TemperatureUnit.FAHRENHEIT) {
             String text = NumberNotation.write(temperature.inFahrenheit(), PLACES) + " F";

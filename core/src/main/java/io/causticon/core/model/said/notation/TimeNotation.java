@@ -15,8 +15,8 @@ import java.time.temporal.ChronoUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Moments as they are typed: {@code 14:05} (today, or the batch's day when the batch is older), {@code 5 min ago}, {@code +35m} and {@code day 9}
- * (since the batch was begun), {@code 2026-11-20 14:05}.
+ * Moments as they are typed: {@code 14:05} (today, or the batch's day when the batch is older), {@code 5 min ago},
+ * {@code +35m} and {@code day 9} (since the batch was begun), {@code 2026-11-20 14:05}.
  */
 public final class TimeNotation {
 
@@ -27,8 +27,10 @@ public final class TimeNotation {
     private static final Duration WITHIN_THE_MINUTE = Duration.ofMinutes(1);
 
     private static final Pattern CLOCK = Pattern.compile("\\d{1,2}:\\d{2}(?::\\d{2})?");
-    private static final Pattern DATE = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})(?:[ tT](\\d{1,2}:\\d{2}(?::\\d{2})?))?");
-    private static final Pattern AGO = Pattern.compile("(?:[-\u2212]\\s*)?(\\d+(?:[.,]\\d+)?)\\s*(s|min|m|h|d)(?:\\s+ago)?");
+    private static final Pattern DATE =
+            Pattern.compile("(\\d{4}-\\d{2}-\\d{2})(?:[ tT](\\d{1,2}:\\d{2}(?::\\d{2})?))?");
+    private static final Pattern AGO =
+            Pattern.compile("(?:[-\u2212]\\s*)?(\\d+(?:[.,]\\d+)?)\\s*(s|min|m|h|d)(?:\\s+ago)?");
     private static final Pattern SINCE = Pattern.compile("\\+\\s*(\\d+(?:[.,]\\d+)?)\\s*(s|min|m|h|d)");
     private static final Pattern DAY = Pattern.compile("(?:day|d)\\s*(\\d+(?:[.,]\\d+)?)(?:\\s+(\\d{1,2}:\\d{2}))?");
 
@@ -61,7 +63,8 @@ public final class TimeNotation {
 
     /** Whether this tells how long ago something was, and so means another moment each time that it is read. */
     public static boolean isAgo(String text) {
-        return text.length() <= TypedText.LONGEST_QUANTITY && AGO.matcher(text.trim()).matches();
+        return text.length() <= TypedText.LONGEST_QUANTITY
+                && AGO.matcher(text.trim()).matches();
     }
 
     /** @throws ProblemsException if the moment is before the batch or in the future */
@@ -74,15 +77,15 @@ public final class TimeNotation {
         }
     }
 
-    private static @Nullable Instant moment(
-            String text, Instant begun, Instant now, ZoneId zone) {
+    private static @Nullable Instant moment(String text, Instant begun, Instant now, ZoneId zone) {
         Matcher since = SINCE.matcher(text);
         if (since.matches()) {
             return begun.plusMillis((long) (1000 * number(since.group(1)) * seconds(since.group(2))));
         }
         Matcher ago = AGO.matcher(text);
         if (ago.matches()) {
-            return now.minusMillis((long) (1000 * number(ago.group(1)) * seconds(ago.group(2)))).truncatedTo(ChronoUnit.SECONDS);
+            return now.minusMillis((long) (1000 * number(ago.group(1)) * seconds(ago.group(2))))
+                    .truncatedTo(ChronoUnit.SECONDS);
         }
         Matcher day = DAY.matcher(text);
         if (day.matches()) {
@@ -105,7 +108,10 @@ public final class TimeNotation {
         return date.atTime(clock(day.group(2))).atZone(zone).toInstant();
     }
 
-    /** Today's clock; if that is still to come or the batch was begun on an earlier day, the first such time after its beginning. */
+    /**
+     * Today's clock; if that is still to come or the batch was begun on an earlier day, the first such time after its
+     * beginning.
+     */
     private static Instant atClock(LocalTime time, Instant begun, Instant now, ZoneId zone) {
         LocalDate today = LocalDate.ofInstant(now, zone);
         LocalDate first = LocalDate.ofInstant(begun, zone);

@@ -18,8 +18,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * A recipe as it stands in a notebook: a line an ingredient, its amount before or behind its name. {@code olive oil 400}, {@code 12 oz lard},
- * {@code lye 71}, {@code water 150}, {@code superfat 5 %}.
+ * A recipe as it stands in a notebook: a line an ingredient, its amount before or behind its name.
+ * {@code olive oil 400}, {@code 12 oz lard}, {@code lye 71}, {@code water 150}, {@code superfat 5 %}.
  *
  * @param lines those that say something, in their order
  */
@@ -31,17 +31,20 @@ public record RecipeNote(List<NotedLine> lines) {
     private static final String UNIT = "(?:kgs?|kilos?|grams?|gr?|oz|ounces?|lbs?|pounds?|%|per ?cent)";
     private static final String NUMBER = "\\d+(?:[.,]\\d+)?";
     private static final String AMOUNT = NUMBER + "\\s*" + UNIT + "?\\.?(?:\\s*" + NUMBER + "\\s*(?:oz|ounces?)\\.?)?";
-    private static final Pattern BEHIND = Pattern.compile("^(.*?\\p{L}.*?)[\\s:=,\\u2013-]+(" + AMOUNT + ")$", Pattern.CASE_INSENSITIVE);
-    private static final Pattern BEFORE =
-            Pattern.compile("^(" + NUMBER + "\\s*" + UNIT + "\\.?(?:\\s*" + NUMBER + "\\s*(?:oz|ounces?)\\.?)?|" + NUMBER + ")\\s+(?:of\\s+)?(.*\\p{L}.*)$",
-                    Pattern.CASE_INSENSITIVE);
+    private static final Pattern BEHIND =
+            Pattern.compile("^(.*?\\p{L}.*?)[\\s:=,\\u2013-]+(" + AMOUNT + ")$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern BEFORE = Pattern.compile(
+            "^(" + NUMBER + "\\s*" + UNIT + "\\.?(?:\\s*" + NUMBER + "\\s*(?:oz|ounces?)\\.?)?|" + NUMBER
+                    + ")\\s+(?:of\\s+)?(.*\\p{L}.*)$",
+            Pattern.CASE_INSENSITIVE);
     private static final Pattern BULLET = Pattern.compile("^[-*\\u2022\\u00b7]\\s+");
 
     private static final Set<String> SODIUM = Set.of("lye", "naoh", "sodium hydroxide", "caustic soda", "caustic");
     private static final Set<String> POTASSIUM = Set.of("koh", "potassium hydroxide", "caustic potash", "potash");
     private static final Set<String> SUPERFAT = Set.of("superfat", "sf", "super fat", "lye discount");
     private static final Set<String> CONCENTRATION = Set.of("lye concentration", "concentration");
-    private static final Set<String> TOTAL = Set.of("total", "total fats", "total oils", "all fats", "fats", "oils", "together");
+    private static final Set<String> TOTAL =
+            Set.of("total", "total fats", "total oils", "all fats", "fats", "oils", "together");
 
     public RecipeNote {
         lines = List.copyOf(lines);
@@ -108,22 +111,42 @@ public record RecipeNote(List<NotedLine> lines) {
             return told(line, name, amount, ProblemKey.UNKNOWN_SUBSTANCE, name, names.like(name));
         }
         if (amount.isBlank()) {
-            return told(line, found.map(SubstanceNames.Substance::name).orElse(name), amount, ProblemKey.NO_AMOUNT, name, List.of());
+            return told(
+                    line,
+                    found.map(SubstanceNames.Substance::name).orElse(name),
+                    amount,
+                    ProblemKey.NO_AMOUNT,
+                    name,
+                    List.of());
         }
         try {
-            boolean percent = amount.matches("(?i).*(%|per ?cent)\\.?") || what.get() == What.SUPERFAT || what.get() == What.CONCENTRATION;
+            boolean percent = amount.matches("(?i).*(%|per ?cent)\\.?")
+                    || what.get() == What.SUPERFAT
+                    || what.get() == What.CONCENTRATION;
             return new NotedLine(
                     line,
                     what,
                     found.map(SubstanceNames.Substance::id).orElse(""),
                     found.map(SubstanceNames.Substance::name).orElse(name),
                     percent ? Optional.empty() : Optional.of(MassNotation.read("note", amount, units)),
-                    percent ? OptionalDouble.of(NumberNotation.read("note", amount.replaceAll("(?i)\\s*(%|per ?cent)\\.?$", ""))) : OptionalDouble.empty(),
+                    percent
+                            ? OptionalDouble.of(
+                                    NumberNotation.read("note", amount.replaceAll("(?i)\\s*(%|per ?cent)\\.?$", "")))
+                            : OptionalDouble.empty(),
                     amount,
                     Optional.empty(),
                     List.of());
         } catch (ProblemsException e) {
-            return new NotedLine(line, Optional.empty(), "", name, Optional.empty(), OptionalDouble.empty(), amount, e.problems().stream().findFirst(), List.of());
+            return new NotedLine(
+                    line,
+                    Optional.empty(),
+                    "",
+                    name,
+                    Optional.empty(),
+                    OptionalDouble.empty(),
+                    amount,
+                    e.problems().stream().findFirst(),
+                    List.of());
         }
     }
 
@@ -139,8 +162,17 @@ public record RecipeNote(List<NotedLine> lines) {
                                         : TOTAL.contains(name) ? Optional.of(What.TOTAL) : Optional.empty();
     }
 
-    private static NotedLine told(String line, String name, String amount, ProblemKey key, String value, List<String> maybe) {
+    private static NotedLine told(
+            String line, String name, String amount, ProblemKey key, String value, List<String> maybe) {
         return new NotedLine(
-                line, Optional.empty(), "", name, Optional.empty(), OptionalDouble.empty(), amount, Optional.of(new Problem(key, "note", List.of(value))), maybe);
+                line,
+                Optional.empty(),
+                "",
+                name,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                amount,
+                Optional.of(new Problem(key, "note", List.of(value))),
+                maybe);
     }
 }

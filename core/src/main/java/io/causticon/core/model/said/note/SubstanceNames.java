@@ -12,7 +12,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** Finds what a note calls by some name: as the tables call it, by the words of its name in any order, or by a name of the trade. */
+/**
+ * Finds what a note calls by some name: as the tables call it, by the words of its name in any order, or by a name of
+ * the trade.
+ */
 final class SubstanceNames {
 
     /** @param words of its name and its id, in lower case */
@@ -78,7 +81,9 @@ final class SubstanceNames {
         return wanted.isEmpty()
                 ? Optional.empty()
                 : all.stream()
-                        .filter(s -> wanted.stream().allMatch(w -> s.words().stream().anyMatch(x -> x.equals(w) || x.equals(w + "s") || w.equals(x + "s"))))
+                        .filter(s -> wanted.stream()
+                                .allMatch(w -> s.words().stream()
+                                        .anyMatch(x -> x.equals(w) || x.equals(w + "s") || w.equals(x + "s"))))
                         .min(Comparator.comparingInt(s -> s.name().length()));
     }
 
@@ -89,7 +94,8 @@ final class SubstanceNames {
         for (int letters = 6; letters >= SHORTEST_LIKENESS && like.isEmpty(); letters--) {
             int shared = letters;
             all.stream()
-                    .filter(s -> s.words().stream().anyMatch(x -> wanted.stream().anyMatch(w -> alike(x, w, shared))))
+                    .filter(s ->
+                            s.words().stream().anyMatch(x -> wanted.stream().anyMatch(w -> alike(x, w, shared))))
                     .map(Substance::name)
                     .distinct()
                     .limit(MOST_GUESSES)
@@ -103,6 +109,9 @@ final class SubstanceNames {
     }
 
     private static List<String> words(String name) {
-        return Arrays.stream(name.toLowerCase(Locale.ROOT).split("[^\\p{L}\\d%]+")).filter(w -> !w.isEmpty()).distinct().toList();
+        return Arrays.stream(name.toLowerCase(Locale.ROOT).split("[^\\p{L}\\d%]+"))
+                .filter(w -> !w.isEmpty())
+                .distinct()
+                .toList();
     }
 }

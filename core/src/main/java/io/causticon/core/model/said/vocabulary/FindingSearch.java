@@ -31,8 +31,9 @@ import org.apache.lucene.search.similarities.BM25Similarity;
 import org.apache.lucene.store.ByteBuffersDirectory;
 
 /**
- * Which findings a maker's own words may mean. Each way of saying a finding is searched by itself, and all ways of one together; a word counts as it
- * stands, by its kindred, and by its near spellings. Okapi BM25 weighs them: Robertson and Zaragoza, Found. Trends Inf. Retr. 3 (2009) 333.
+ * Which findings a maker's own words may mean. Each way of saying a finding is searched by itself, and all ways of one
+ * together; a word counts as it stands, by its kindred, and by its near spellings. Okapi BM25 weighs them: Robertson
+ * and Zaragoza, Found. Trends Inf. Retr. 3 (2009) 333.
  */
 public final class FindingSearch {
 
@@ -40,7 +41,8 @@ public final class FindingSearch {
     private static final String KINDRED = "kindred";
     private static final String FINDING = "finding";
 
-    // Weights chosen on phrases that were heard while this was built, the table then without them; each may move by a third without harm.
+    // Weights chosen on phrases that were heard while this was built, the table then without them; each may move by a
+    // third without harm.
     private static final float PLAIN_WEIGHT = 1;
     private static final float KINDRED_WEIGHT = 0.7f;
     private static final float NEAR_WEIGHT = 0.7f;
@@ -62,8 +64,11 @@ public final class FindingSearch {
 
     FindingSearch(List<Saying> all) {
         this.sayings = searcher(all);
-        Map<String, String> together = all.stream().collect(Collectors.toMap(Saying::finding, Saying::said, (a, b) -> a + ". " + b));
-        this.wholes = searcher(together.entrySet().stream().map(e -> new Saying(e.getKey(), e.getValue())).toList());
+        Map<String, String> together =
+                all.stream().collect(Collectors.toMap(Saying::finding, Saying::said, (a, b) -> a + ". " + b));
+        this.wholes = searcher(together.entrySet().stream()
+                .map(e -> new Saying(e.getKey(), e.getValue()))
+                .toList());
     }
 
     /** Over all that is known; made when it is first asked for. */
@@ -74,7 +79,8 @@ public final class FindingSearch {
     private IndexSearcher searcher(List<Saying> all) {
         try {
             ByteBuffersDirectory memory = new ByteBuffersDirectory();
-            IndexWriterConfig config = new IndexWriterConfig(new PerFieldAnalyzerWrapper(plain, Map.of(KINDRED, kindred)))
+            IndexWriterConfig config = new IndexWriterConfig(
+                            new PerFieldAnalyzerWrapper(plain, Map.of(KINDRED, kindred)))
                     .setSimilarity(new BM25Similarity(K1, B));
             try (IndexWriter writer = new IndexWriter(memory, config)) {
                 for (Saying saying : all) {
@@ -104,7 +110,8 @@ public final class FindingSearch {
         best(sayings, query).forEach((finding, score) -> scores.merge(finding, score, Double::sum));
         best(wholes, query).forEach((finding, score) -> scores.merge(finding, WHOLE_WEIGHT * score, Double::sum));
         return scores.entrySet().stream()
-                .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()).thenComparing(Map.Entry.comparingByKey()))
+                .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder())
+                        .thenComparing(Map.Entry.comparingByKey()))
                 .limit(most)
                 .map(e -> new Guess(Findings.find(e.getKey()).orElseThrow(), e.getValue()))
                 .toList();
@@ -129,16 +136,22 @@ public final class FindingSearch {
         for (String word : words(plain, words)) {
             query.add(new BoostQuery(new TermQuery(new Term(PLAIN, word)), PLAIN_WEIGHT), BooleanClause.Occur.SHOULD);
             if (word.length() >= SHORTEST_FOR_NEAR) {
-                query.add(new BoostQuery(new FuzzyQuery(new Term(PLAIN, word), 1, 2), NEAR_WEIGHT), BooleanClause.Occur.SHOULD);
+                query.add(
+                        new BoostQuery(new FuzzyQuery(new Term(PLAIN, word), 1, 2), NEAR_WEIGHT),
+                        BooleanClause.Occur.SHOULD);
             }
         }
         for (String word : words(kindred, words)) {
-            query.add(new BoostQuery(new TermQuery(new Term(KINDRED, word)), KINDRED_WEIGHT), BooleanClause.Occur.SHOULD);
+            query.add(
+                    new BoostQuery(new TermQuery(new Term(KINDRED, word)), KINDRED_WEIGHT), BooleanClause.Occur.SHOULD);
         }
         return query.build();
     }
 
     private static List<String> words(Analyzer analyzer, String said) {
-        return TradeAnalyzers.tokens(analyzer, said).stream().distinct().limit(LONGEST).toList();
+        return TradeAnalyzers.tokens(analyzer, said).stream()
+                .distinct()
+                .limit(LONGEST)
+                .toList();
     }
 }

@@ -32,7 +32,8 @@ record Saying(String finding, String said) {
     private static Saying of(CSVRecord row) {
         String finding = row.get("finding");
         if (Findings.find(finding).isEmpty()) {
-            throw new IllegalArgumentException("Impossible state: \"" + row.get("said") + "\" means " + finding + ", which is no finding");
+            throw new IllegalArgumentException(
+                    "Impossible state: \"" + row.get("said") + "\" means " + finding + ", which is no finding");
         }
         return new Saying(finding, row.get("said"));
     }

@@ -18,17 +18,22 @@ import org.apache.lucene.analysis.synonym.SynonymMap;
 import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 import org.apache.lucene.util.CharsRef;
 
-/** How words of the trade are taken apart: as they stand, without their endings and in one spelling; and by what kindred words have in common. */
+/**
+ * How words of the trade are taken apart: as they stand, without their endings and in one spelling; and by what kindred
+ * words have in common.
+ */
 final class TradeAnalyzers {
 
     /** Words that say nothing of a bar. "Not" does. */
     private static final CharArraySet STOP = new CharArraySet(
             List.of(
-                    "a", "an", "the", "and", "or", "of", "it", "its", "is", "was", "were", "be", "been", "am", "are", "i", "me", "my", "we", "our", "you", "he",
-                    "she", "him", "to", "in", "on", "at", "for", "that", "this", "these", "those", "there", "has", "have", "had", "as", "so", "than", "then", "from",
-                    "by", "with", "when", "where", "if", "but", "do", "did", "just", "like", "some", "any", "bit", "very", "really", "quite", "rather", "even",
-                    "again", "also", "too", "will", "would", "could", "can", "got", "get", "gets", "went", "go", "goes", "came", "come", "comes", "see", "seen",
-                    "looks", "look", "looking", "feels", "feel", "felt", "made", "make", "makes", "how"),
+                    "a", "an", "the", "and", "or", "of", "it", "its", "is", "was", "were", "be", "been", "am", "are",
+                    "i", "me", "my", "we", "our", "you", "he", "she", "him", "to", "in", "on", "at", "for", "that",
+                    "this", "these", "those", "there", "has", "have", "had", "as", "so", "than", "then", "from", "by",
+                    "with", "when", "where", "if", "but", "do", "did", "just", "like", "some", "any", "bit", "very",
+                    "really", "quite", "rather", "even", "again", "also", "too", "will", "would", "could", "can", "got",
+                    "get", "gets", "went", "go", "goes", "came", "come", "comes", "see", "seen", "looks", "look",
+                    "looking", "feels", "feel", "felt", "made", "make", "makes", "how"),
             true);
 
     private TradeAnalyzers() {}
@@ -49,7 +54,8 @@ final class TradeAnalyzers {
             protected TokenStreamComponents createComponents(String field) {
                 Tokenizer words = new StandardTokenizer();
                 TokenStream stems = stems(words, spellings);
-                return new TokenStreamComponents(words, concepts == null ? stems : new SynonymGraphFilter(stems, concepts, true));
+                return new TokenStreamComponents(
+                        words, concepts == null ? stems : new SynonymGraphFilter(stems, concepts, true));
             }
         };
     }

@@ -24,7 +24,8 @@ final class WordTable {
             if (in == null) {
                 throw new IllegalStateException("Impossible state: " + name + " is not on the class path");
             }
-            return CSVFormat.RFC4180.builder()
+            return CSVFormat.RFC4180
+                    .builder()
                     .setHeader()
                     .setSkipHeaderRecord(true)
                     .get()

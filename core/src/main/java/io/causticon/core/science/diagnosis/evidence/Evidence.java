@@ -20,10 +20,20 @@ import java.util.OptionalDouble;
  * @param settled whether other looks, each stronger than this one, found since that it was nothing
  */
 public record Evidence(
-        Finding finding, Presence presence, Instant at, Source source, String words, OptionalDouble value, OptionalDouble error, int bars, boolean early,
+        Finding finding,
+        Presence presence,
+        Instant at,
+        Source source,
+        String words,
+        OptionalDouble value,
+        OptionalDouble error,
+        int bars,
+        boolean early,
         boolean settled) {
 
-    /** Clean faces of one loaf are not independent: each one after the first counts for so much, 0 to 1 (a judgement). */
+    /**
+     * Clean faces of one loaf are not independent: each one after the first counts for so much, 0 to 1 (a judgement).
+     */
     private static final double NEIGHBOUR = 0.6;
 
     /** From so many bars on another clean one says nothing new (a judgement). */
@@ -48,14 +58,18 @@ public record Evidence(
     }
 
     Evidence on(int differentBars) {
-        return new Evidence(finding, presence, at, source, words, value, error, Math.max(1, differentBars), early, settled);
+        return new Evidence(
+                finding, presence, at, source, words, value, error, Math.max(1, differentBars), early, settled);
     }
 
     Evidence asSettled() {
         return new Evidence(finding, presence, at, source, words, value, error, bars, early, true);
     }
 
-    /** Whether it may move any probability: an absence that clears nothing does not, nor one that was told before it could have come. */
+    /**
+     * Whether it may move any probability: an absence that clears nothing does not, nor one that was told before it
+     * could have come.
+     */
     public boolean counts() {
         return !settled && (isPresent() || finding.absenceClears() && !early);
     }

@@ -27,10 +27,11 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Turns a log into findings. A finding is counted once, however often it was logged: what the maker said of it herself comes before
- * what follows from other lines, a later look before an earlier one, except that a sign of a hazard is never overwritten by a
- * later calm; only what burned before it could be looked at, while the soap was still being made, is. What was measured counts each time. Of what
- * hides in single bars both count: where it was, and on how many other bars it was not.
+ * Turns a log into findings. A finding is counted once, however often it was logged: what the maker said of it herself
+ * comes before what follows from other lines, a later look before an earlier one, except that a sign of a hazard is
+ * never overwritten by a later calm; only what burned before it could be looked at, while the soap was still being
+ * made, is. What was measured counts each time. Of what hides in single bars both count: where it was, and on how many
+ * other bars it was not.
  */
 public final class EvidenceReader {
 
@@ -43,8 +44,13 @@ public final class EvidenceReader {
     static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
 
     /** What tells of alkali whoever's hand it is. */
-    private static final Set<Finding> ALKALI_ITSELF =
-            Set.of(Findings.ZAP, Findings.FREE_ALKALI, Findings.METER_HIGH, Findings.PINK_DROP, Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
+    private static final Set<Finding> ALKALI_ITSELF = Set.of(
+            Findings.ZAP,
+            Findings.FREE_ALKALI,
+            Findings.METER_HIGH,
+            Findings.PINK_DROP,
+            Findings.WHITE_SPOTS,
+            Findings.WEEPING_DOTS);
 
     private static final Duration AT_ONCE = Duration.ofMinutes(2);
 
@@ -63,8 +69,9 @@ public final class EvidenceReader {
     private static final Finding THIN_LATE = Findings.named("thin-late");
 
     /**
-     * Standard deviations from the expected logarithm of the minutes beyond which a batter was early or late: as rare among those that nothing is
-     * the matter with, three in a hundred and two in a hundred, as the knowledge takes for the two findings where they happen anyway.
+     * Standard deviations from the expected logarithm of the minutes beyond which a batter was early or late: as rare
+     * among those that nothing is the matter with, three in a hundred and two in a hundred, as the knowledge takes for
+     * the two findings where they happen anyway.
      */
     private static final double SOONER = -1.88;
 
@@ -88,7 +95,9 @@ public final class EvidenceReader {
     public static List<Evidence> read(BatchFacts facts) {
         Instant since = facts.rebatchedAt().orElse(facts.log().begun());
         EvidenceReader reader = new EvidenceReader(facts);
-        facts.log().entries().stream().filter(e -> facts.rebatchedAt().isEmpty() || e.at().isAfter(since)).forEach(reader::read);
+        facts.log().entries().stream()
+                .filter(e -> facts.rebatchedAt().isEmpty() || e.at().isAfter(since))
+                .forEach(reader::read);
         facts.addedJustBefore(Stage.THICK, AT_ONCE)
                 .filter(what -> facts.rebatchedAt().isEmpty())
                 .ifPresent(what -> reader.solidAfter(what, facts.log().entries()));
@@ -102,7 +111,10 @@ public final class EvidenceReader {
                 .toList();
     }
 
-    /** That fats and lye parted is told by a look at the top; that they did not, by the faces of several bars and a titration alone. */
+    /**
+     * That fats and lye parted is told by a look at the top; that they did not, by the faces of several bars and a
+     * titration alone.
+     */
     private void settle() {
         if (ClosedIn.of(facts).isSettled()) {
             found.replaceAll((finding, e) -> e.isPresent() && ClosedIn.isParting(finding) ? e.asSettled() : e);
@@ -110,31 +122,50 @@ public final class EvidenceReader {
     }
 
     /**
-     * Where spots were seen on one bar, the others that were clean. In such a loaf they say half of what they say of one where nothing was seen: where a
-     * pocket is there may be more (a judgement; drawn loaves with pockets pass the gate no oftener for it).
+     * Where spots were seen on one bar, the others that were clean. In such a loaf they say half of what they say of
+     * one where nothing was seen: where a pocket is there may be more (a judgement; drawn loaves with pockets pass the
+     * gate no oftener for it).
      */
     private Stream<Evidence> beside() {
-        return INSIDE_ONE_BAR.stream().filter(f -> found.containsKey(f) && found.get(f).isPresent()).flatMap(f -> {
-            Instant meant = meant(f);
-            int clean = samples.barsBeside(f, meant);
-            return clean == 0 ? Stream.empty() : samples.lastClean(f, meant).stream().map(at -> new Evidence(
-                    f, Presence.LOOKED_AND_ABSENT, at, Evidence.Source.MAKER, f.absent() + (clean == 1 ? " on another bar" : " on " + clean + " other bars"),
-                    OptionalDouble.empty(), OptionalDouble.empty(), (clean + 1) / 2, false, false));
-        });
+        return INSIDE_ONE_BAR.stream()
+                .filter(f -> found.containsKey(f) && found.get(f).isPresent())
+                .flatMap(f -> {
+                    Instant meant = meant(f);
+                    int clean = samples.barsBeside(f, meant);
+                    return clean == 0
+                            ? Stream.empty()
+                            : samples.lastClean(f, meant).stream()
+                                    .map(at -> new Evidence(
+                                            f,
+                                            Presence.LOOKED_AND_ABSENT,
+                                            at,
+                                            Evidence.Source.MAKER,
+                                            f.absent()
+                                                    + (clean == 1 ? " on another bar" : " on " + clean + " other bars"),
+                                            OptionalDouble.empty(),
+                                            OptionalDouble.empty(),
+                                            (clean + 1) / 2,
+                                            false,
+                                            false));
+                });
     }
 
     /**
-     * A second wash says more than the first alone, whichever way it went; but that it was calm does not put a burn down to one hand's skin while something
-     * else speaks for alkali.
+     * A second wash says more than the first alone, whichever way it went; but that it was calm does not put a burn
+     * down to one hand's skin while something else speaks for alkali.
      */
     private void again() {
         Evidence first = found.get(Findings.WASH_BURNS);
         if (first != null && first.isPresent() && !found.containsKey(Findings.BURNS_AGAIN)) {
-            samples.ofAnotherBar(Findings.WASH_BURNS, meant(Findings.WASH_BURNS)).filter(s -> s.presence() == Presence.SEEN || !somethingElseSpeaks()).ifPresent(second -> log(
-                    Findings.BURNS_AGAIN,
-                    second.presence() == Presence.SEEN,
-                    second.at(),
-                    second.presence() == Presence.SEEN ? "another wash burned as well" : "another wash was calm"));
+            samples.ofAnotherBar(Findings.WASH_BURNS, meant(Findings.WASH_BURNS))
+                    .filter(s -> s.presence() == Presence.SEEN || !somethingElseSpeaks())
+                    .ifPresent(second -> log(
+                            Findings.BURNS_AGAIN,
+                            second.presence() == Presence.SEEN,
+                            second.at(),
+                            second.presence() == Presence.SEEN
+                                    ? "another wash burned as well"
+                                    : "another wash was calm"));
         }
     }
 
@@ -154,14 +185,24 @@ public final class EvidenceReader {
             readPh(ph, line.at());
         } else if (entry instanceof Entry.WashTested wash) {
             if (wash.feel() != WashFeel.TIGHT) {
-                samples.add(Findings.WASH_BURNS, wash.feel() == WashFeel.BURNING ? Presence.SEEN : Presence.LOOKED_AND_ABSENT, line.at(), wash.on());
+                samples.add(
+                        Findings.WASH_BURNS,
+                        wash.feel() == WashFeel.BURNING ? Presence.SEEN : Presence.LOOKED_AND_ABSENT,
+                        line.at(),
+                        wash.on());
             }
             readWash(wash.feel(), line.at());
         } else if (entry instanceof Entry.TouchTested touch) {
             readTouch(touch.feel(), line.at());
         } else if (entry instanceof Entry.Titrated t) {
             String words = String.format(Locale.ROOT, "titrated: %.2f %% free alkali", t.freeAlkaliPercent());
-            measured(Findings.FREE_ALKALI, FreeAlkali.isBeyondLimit(t, facts, line.at()), line.at(), words, t.freeAlkaliPercent(), FreeAlkali.smallestError(t));
+            measured(
+                    Findings.FREE_ALKALI,
+                    FreeAlkali.isBeyondLimit(t, facts, line.at()),
+                    line.at(),
+                    words,
+                    t.freeAlkaliPercent(),
+                    FreeAlkali.smallestError(t));
         } else if (entry instanceof Entry.GelSeen gel) {
             log(
                     Findings.GEL_HALFWAY,
@@ -175,7 +216,11 @@ public final class EvidenceReader {
         } else if (entry instanceof Entry.Behaved did) {
             String seen = DID.get(did.how());
             if (seen != null) {
-                log(Findings.named(seen), true, line.at(), did.what().name() + ": " + Findings.named(seen).words());
+                log(
+                        Findings.named(seen),
+                        true,
+                        line.at(),
+                        did.what().name() + ": " + Findings.named(seen).words());
             }
         }
     }
@@ -187,7 +232,7 @@ public final class EvidenceReader {
             case CURDLED -> log(Findings.CURDS, true, at, "curds in the pot");
             case FALSE_TRACE -> log(Findings.named("grainy-cool"), true, at, "false trace in the pot");
             case FROTHY -> log(Findings.named("froth"), true, at, "frothy in the pot");
-            default -> { }
+            default -> {}
         }
     }
 
@@ -219,7 +264,8 @@ public final class EvidenceReader {
 
     private void solidAfter(String what, List<LoggedEntry> entries) {
         entries.stream()
-                .filter(e -> e.entry() instanceof Entry.StageReached s && s.stage().isAtLeast(Stage.THICK))
+                .filter(e ->
+                        e.entry() instanceof Entry.StageReached s && s.stage().isAtLeast(Stage.THICK))
                 .findFirst()
                 .ifPresent(e -> log(Findings.SOLID_AT_ONCE, true, e.at(), "thick at once after " + what));
     }
@@ -227,8 +273,12 @@ public final class EvidenceReader {
     /** Where nobody said whether it moved early or late, the clock does. */
     private void pace(TracePace pace) {
         String words = String.format(
-                Locale.ROOT, "%s trace after %.0f min, %.0f to %.0f were to be expected",
-                pace.isLight() ? "light" : "past light", pace.minutes(), pace.expected().low(), pace.expected().high());
+                Locale.ROOT,
+                "%s trace after %.0f min, %.0f to %.0f were to be expected",
+                pace.isLight() ? "light" : "past light",
+                pace.minutes(),
+                pace.expected().low(),
+                pace.expected().high());
         if (pace.deviations() < SOONER && !found.containsKey(THICK_EARLY)) {
             log(THICK_EARLY, true, pace.at(), words);
         }
@@ -246,18 +296,31 @@ public final class EvidenceReader {
     private void measured(Finding finding, boolean present, Instant at, String words, double value, double error) {
         Presence presence = present ? Presence.SEEN : Presence.LOOKED_AND_ABSENT;
         measured.add(new Evidence(
-                finding, presence, at, Evidence.Source.LOG, words, OptionalDouble.of(value), OptionalDouble.of(error), 1,
-                facts.soapSince().isPresent() ? !facts.isMeasurement(at) : at.isBefore(meant(finding)), false));
+                finding,
+                presence,
+                at,
+                Evidence.Source.LOG,
+                words,
+                OptionalDouble.of(value),
+                OptionalDouble.of(error),
+                1,
+                facts.soapSince().isPresent() ? !facts.isMeasurement(at) : at.isBefore(meant(finding)),
+                false));
     }
 
-    private void say(
-            Finding finding,
-            Presence presence,
-            Instant at,
-            Evidence.Source source,
-            @Nullable String words) {
+    private void say(Finding finding, Presence presence, Instant at, Evidence.Source source, @Nullable String words) {
         String said = words != null ? words : presence == Presence.SEEN ? finding.words() : finding.absent();
-        Evidence now = new Evidence(finding, presence, at, source, said, OptionalDouble.empty(), OptionalDouble.empty(), 1, isEarly(finding, presence, at), false);
+        Evidence now = new Evidence(
+                finding,
+                presence,
+                at,
+                source,
+                said,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                1,
+                isEarly(finding, presence, at),
+                false);
         found.merge(finding, now, this::stronger);
     }
 
@@ -266,9 +329,13 @@ public final class EvidenceReader {
         return finding.from().isZero() ? facts.log().begun() : begun.plus(finding.from());
     }
 
-    /** Skin tells something of a bar that is out of its mould and old enough; of one that was never poured, as far as anybody knows. */
+    /**
+     * Skin tells something of a bar that is out of its mould and old enough; of one that was never poured, as far as
+     * anybody knows.
+     */
     private boolean isEarly(Finding finding, Presence presence, Instant at) {
-        boolean onSkin = finding.group() == Finding.Group.SKIN && !finding.isMeasured() && !finding.equals(Findings.PINK_DROP);
+        boolean onSkin =
+                finding.group() == Finding.Group.SKIN && !finding.isMeasured() && !finding.equals(Findings.PINK_DROP);
         if (presence == Presence.SEEN && finding.group() != Finding.Group.SKIN) {
             // What is there is there, however early it is looked for.
             return false;
@@ -286,9 +353,12 @@ public final class EvidenceReader {
     }
 
     private Evidence stronger(Evidence before, Evidence now) {
-        boolean hazardSign = before.finding().group() == Finding.Group.SKIN || INSIDE_ONE_BAR.contains(before.finding()) || ClosedIn.isParting(before.finding());
+        boolean hazardSign = before.finding().group() == Finding.Group.SKIN
+                || INSIDE_ONE_BAR.contains(before.finding())
+                || ClosedIn.isParting(before.finding());
         boolean superseded = before.early() && !now.early();
-        boolean rots = Unfit.isSign(before.finding()) && !now.at().isAfter(before.at().plus(Unfit.LOOK_AGAIN_AFTER));
+        boolean rots =
+                Unfit.isSign(before.finding()) && !now.at().isAfter(before.at().plus(Unfit.LOOK_AGAIN_AFTER));
         if ((hazardSign || rots) && before.isPresent() && !now.isPresent() && !superseded) {
             return before;
         }
@@ -302,8 +372,6 @@ public final class EvidenceReader {
     }
 
     private static String number(double value) {
-        return value == Math.rint(value)
-                ? String.valueOf((long) value)
-                : String.format(Locale.ROOT, "%.1f", value);
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.format(Locale.ROOT, "%.1f", value);
     }
 }

@@ -14,19 +14,25 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What all titrations of one soap come to together. Free alkali at a time t is what has not reacted yet and what the fats cannot take,
- * {@code F(t) = (1 - x(t)) A0 + E}: what is read of young soap says little of what stays, and each reading has an error. What air binds at the face is
- * left out, which is the safe side for samples from the core.
+ * What all titrations of one soap come to together. Free alkali at a time t is what has not reacted yet and what the
+ * fats cannot take, {@code F(t) = (1 - x(t)) A0 + E}: what is read of young soap says little of what stays, and each
+ * reading has an error. What air binds at the face is left out, which is the safe side for samples from the core.
  *
  * @param percent per cent NaOH of the soap's mass, each reading weighed by its error
  * @param readings how many there are of soap that has reacted
  */
 public record FreeAlkali(Estimate percent, int readings) {
 
-    /** Free caustic alkali as NaOH that toilet soap may hold, per cent of its mass, by ISO 456 (IS 2888:2004 and others set this limit). */
+    /**
+     * Free caustic alkali as NaOH that toilet soap may hold, per cent of its mass, by ISO 456 (IS 2888:2004 and others
+     * set this limit).
+     */
     public static final double LIMIT_PERCENT = 0.05;
 
-    /** Of a result that was told without how it was found: a drop, and a share of what is found (judgements). Per cent NaOH, one standard deviation. */
+    /**
+     * Of a result that was told without how it was found: a drop, and a share of what is found (judgements). Per cent
+     * NaOH, one standard deviation.
+     */
     private static final double DROP = .05;
 
     private static final double SHARE = .15;
@@ -61,11 +67,16 @@ public record FreeAlkali(Estimate percent, int readings) {
             sum += Math.max(0, t.entry().freeAlkaliPercent() - young) / variance;
             readings++;
         }
-        return readings == 0 ? Optional.empty() : Optional.of(new FreeAlkali(new Estimate(sum / weight, Math.sqrt(1 / weight)), readings));
+        return readings == 0
+                ? Optional.empty()
+                : Optional.of(new FreeAlkali(new Estimate(sum / weight, Math.sqrt(1 / weight)), readings));
     }
 
     private static List<BatchLog.Timed<Entry.Titrated>> said(BatchFacts facts) {
-        return facts.log().of(Entry.Titrated.class).filter(t -> facts.isMeasurement(t.at())).toList();
+        return facts.log()
+                .of(Entry.Titrated.class)
+                .filter(t -> facts.isMeasurement(t.at()))
+                .toList();
     }
 
     /** Whether it is within the limit, by the best estimate. */
@@ -95,25 +106,33 @@ public record FreeAlkali(Estimate percent, int readings) {
         return by == null ? DROP : Math.max(LEAST_ERROR, by.freeAlkaliPercent().standardDeviation());
     }
 
-    /** Free alkali that is there only because soap is young, per cent NaOH of its mass; all of it before lye met fats. */
+    /**
+     * Free alkali that is there only because soap is young, per cent NaOH of its mass; all of it before lye met fats.
+     */
     static double youngPercent(BatchFacts facts, Instant at) {
         return unreacted(facts, at) * weighedPercent(facts.weightsNow());
     }
 
     private static double weighedPercent(Weights weights) {
-        double naoh = weights.allFats().mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass()).sum();
+        double naoh = weights.allFats()
+                .mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass())
+                .sum();
         double total = weights.total().grams();
         return total > 0 ? 100 * naoh / total : 0;
     }
 
-    /** Share of the alkali that has not reacted, 0 to 1; nothing where nobody knows when lye met the fats. What scraps brought with them reacted long ago, and what was melted down as well. */
+    /**
+     * Share of the alkali that has not reacted, 0 to 1; nothing where nobody knows when lye met the fats. What scraps
+     * brought with them reacted long ago, and what was melted down as well.
+     */
     static double unreacted(BatchFacts facts, Instant at) {
         Optional<Instant> since = facts.soapSince();
         if (since.isEmpty() || facts.plan().isRework() || facts.rebatchedAt().isPresent()) {
             return 0;
         }
         double days = Duration.between(since.get(), at).toSeconds() / SECONDS_A_DAY;
-        boolean fast = facts.isCookedThrough() || facts.gel().filter(g -> g == GelExtent.FULL).isPresent();
+        boolean fast = facts.isCookedThrough()
+                || facts.gel().filter(g -> g == GelExtent.FULL).isPresent();
         return Math.pow(10, exponent(Math.max(0, days) * (fast ? GELLED_RUNS_FASTER : 1)));
     }
 

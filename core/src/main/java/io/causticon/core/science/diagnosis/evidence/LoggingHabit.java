@@ -5,7 +5,8 @@ import io.causticon.core.model.log.Presence;
 import io.causticon.core.science.facts.BatchFacts;
 
 /**
- * How a workshop logs. Some tell all that they looked at, most only what is odd; of these silence about a bar that was in their hands says a little.
+ * How a workshop logs. Some tell all that they looked at, most only what is odd; of these silence about a bar that was
+ * in their hands says a little.
  *
  * @param seen how often something was said to be there
  * @param absent how often it was said to have been looked for and not there
@@ -15,7 +16,9 @@ public record LoggingHabit(int seen, int absent) {
     /** Of a workshop that nobody knows yet: silence says nothing. */
     public static final LoggingHabit UNKNOWN = new LoggingHabit(0, 0);
 
-    /** Silence weighs at most so much of what a look would, 0 to 1: eight silences are not eight looks (a judgement). */
+    /**
+     * Silence weighs at most so much of what a look would, 0 to 1: eight silences are not eight looks (a judgement).
+     */
     private static final double MOST = .25;
 
     /** As if so many had been told of each before anything is known, so that a handful proves nothing (a judgement). */
@@ -24,7 +27,10 @@ public record LoggingHabit(int seen, int absent) {
     /** How one batch was logged. */
     public static LoggingHabit of(BatchFacts facts) {
         int all = (int) facts.log().of(Entry.Observed.class).count();
-        int absent = (int) facts.log().of(Entry.Observed.class).filter(o -> o.entry().presence() == Presence.LOOKED_AND_ABSENT).count();
+        int absent = (int) facts.log()
+                .of(Entry.Observed.class)
+                .filter(o -> o.entry().presence() == Presence.LOOKED_AND_ABSENT)
+                .count();
         return new LoggingHabit(all - absent, absent);
     }
 

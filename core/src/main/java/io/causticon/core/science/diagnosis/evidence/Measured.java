@@ -11,15 +11,18 @@ import io.causticon.core.science.formula.SoapSolution;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
- * What a number says of the superfat. A titration finds what the fats could not take, a meter what that makes of water; each with its error, and
- * each can have met something else than the body of the bar.
+ * What a number says of the superfat. A titration finds what the fats could not take, a meter what that makes of water;
+ * each with its error, and each can have met something else than the body of the bar.
  */
 public final class Measured {
 
     /** Of a large excess that a titration finds: its own share of error (a judgement). */
     private static final double SHARE = .15;
 
-    /** What a titration that went wrong finds, on average: large mistakes are rarer than small ones. Per cent of NaOH (a judgement). */
+    /**
+     * What a titration that went wrong finds, on average: large mistakes are rarer than small ones. Per cent of NaOH (a
+     * judgement).
+     */
     private static final double BLUNDER = .25;
 
     /** What a sample holds that met a pocket, on average; per cent of NaOH (a judgement). */
@@ -47,7 +50,9 @@ public final class Measured {
         this.facts = facts;
         this.weights = facts.weightsNow();
         this.grams = weights.total().grams();
-        this.naohNeeded = weights.allFats().mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass()).sum();
+        this.naohNeeded = weights.allFats()
+                .mapToDouble(f -> f.alkaliMoles() * Alkali.NAOH.molarMass())
+                .sum();
     }
 
     /**

@@ -32,8 +32,8 @@ final class Samples {
     }
 
     /**
-     * On how many different bars a finding was seen, or looked for and not there. Bars without a number may be any of the others, so they never add
-     * up: the largest that is certain.
+     * On how many different bars a finding was seen, or looked for and not there. Bars without a number may be any of
+     * the others, so they never add up: the largest that is certain.
      *
      * @param meant from when on looking means something; a bar that was looked at before is none
      */
@@ -53,8 +53,8 @@ final class Samples {
     }
 
     /**
-     * On how many different bars something was looked for and not there, beside those on which it was: bars without a number may be any of the others,
-     * but one that was clean after another showed it is not that one.
+     * On how many different bars something was looked for and not there, beside those on which it was: bars without a
+     * number may be any of the others, but one that was clean after another showed it is not that one.
      *
      * @param meant from when on looking means something
      */
@@ -64,12 +64,15 @@ final class Samples {
         int unnamed = 0;
         int before = 0;
         Optional<Instant> first = looks.getOrDefault(finding, List.of()).stream()
-                .filter(l -> l.presence() == Presence.SEEN).map(Look::at).min(Comparator.naturalOrder());
+                .filter(l -> l.presence() == Presence.SEEN)
+                .map(Look::at)
+                .min(Comparator.naturalOrder());
         for (Look look : looks.getOrDefault(finding, List.of())) {
             boolean isNamed = look.on() != null && !look.on().numbers().isEmpty();
             if (look.presence() == Presence.SEEN && isNamed) {
                 shown.addAll(names(look.on()));
-            } else if (look.presence() == Presence.LOOKED_AND_ABSENT && !look.at().isBefore(meant)) {
+            } else if (look.presence() == Presence.LOOKED_AND_ABSENT
+                    && !look.at().isBefore(meant)) {
                 if (isNamed) {
                     named.addAll(names(look.on()));
                 } else if (first.filter(look.at()::isBefore).isPresent()) {
@@ -94,24 +97,30 @@ final class Samples {
 
     /** Bar 3 of the cream is another than bar 3 of the goat. */
     private static List<String> names(Bars bars) {
-        String of = bars.portion() == null ? "" : " of " + bars.portion().name().trim().toLowerCase(Locale.ROOT);
+        String of = bars.portion() == null
+                ? ""
+                : " of " + bars.portion().name().trim().toLowerCase(Locale.ROOT);
         return bars.numbers().stream().map(n -> n + of).toList();
     }
 
     /**
-     * What came of the same test on another bar, or on one that was not named, after it was bad for the first time: as bad, if it ever was, else what
-     * came last.
+     * What came of the same test on another bar, or on one that was not named, after it was bad for the first time: as
+     * bad, if it ever was, else what came last.
      *
      * @param meant from when on the test means something
      */
     Optional<Look> ofAnotherBar(Finding finding, Instant meant) {
-        List<Look> all = looks.getOrDefault(finding, List.of()).stream().filter(l -> !l.at().isBefore(meant)).toList();
-        Optional<Look> first = all.stream().filter(l -> l.presence() == Presence.SEEN).findFirst();
+        List<Look> all = looks.getOrDefault(finding, List.of()).stream()
+                .filter(l -> !l.at().isBefore(meant))
+                .toList();
+        Optional<Look> first =
+                all.stream().filter(l -> l.presence() == Presence.SEEN).findFirst();
         if (first.isEmpty()) {
             return Optional.empty();
         }
         List<Look> later = all.stream().filter(l -> isAnother(l, first.get())).toList();
-        Optional<Look> bad = later.stream().filter(l -> l.presence() == Presence.SEEN).findFirst();
+        Optional<Look> bad =
+                later.stream().filter(l -> l.presence() == Presence.SEEN).findFirst();
         return bad.isPresent() ? bad : later.stream().reduce((a, b) -> b);
     }
 

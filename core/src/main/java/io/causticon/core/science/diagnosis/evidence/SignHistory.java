@@ -22,10 +22,11 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A sign of a hazard that was once there. It stands, whatever probabilities say, until the same kind of test on another bar, three days later or
- * more, is calm, and a titration or a meter after the sign supports it. What burned while it was still being made is settled by one calm test of its
- * kind once that means something; free alkali, by all titrations together. A sign that was taken back, or amended into something calm, wants one calm test
- * of its kind after it: whoever tapped wrongly puts that right at once.
+ * A sign of a hazard that was once there. It stands, whatever probabilities say, until the same kind of test on another
+ * bar, three days later or more, is calm, and a titration or a meter after the sign supports it. What burned while it
+ * was still being made is settled by one calm test of its kind once that means something; free alkali, by all
+ * titrations together. A sign that was taken back, or amended into something calm, wants one calm test of its kind
+ * after it: whoever tapped wrongly puts that right at once.
  */
 public final class SignHistory {
 
@@ -59,20 +60,34 @@ public final class SignHistory {
      * What one line says of one kind.
      *
      * @param measured whether an instrument says so
-     * @param byItself whether it is a test of its own: "another wash was calm" says only that one did not repeat what another showed
+     * @param byItself whether it is a test of its own: "another wash was calm" says only that one did not repeat what
+     *     another showed
      * @param young whether it was tested before that means something
      * @param counts whether it may count in favour: of soap that is old enough and out of its mould
      * @param takenBack whether it does not stand any more, and stood for longer than a slip of the finger does
      */
     private record Said(
-            Kind kind, Instant at, boolean bad, boolean measured, boolean byItself, boolean young, boolean counts, boolean takenBack, @Nullable Bars on) {
+            Kind kind,
+            Instant at,
+            boolean bad,
+            boolean measured,
+            boolean byItself,
+            boolean young,
+            boolean counts,
+            boolean takenBack,
+            @Nullable Bars on) {
 
         /** The same kind of test, and calm, on what is not certainly the same bar. */
         boolean clears(Said sign) {
             boolean soon = sign.young || sign.takenBack;
             Instant from = soon ? sign.at : sign.at.plus(AGAIN_AFTER);
             boolean later = sign.takenBack ? at.isAfter(from) : !at.isBefore(from);
-            return kind == sign.kind && !bad && counts && !takenBack && later && (soon || !Bars.areTheSame(on, sign.on));
+            return kind == sign.kind
+                    && !bad
+                    && counts
+                    && !takenBack
+                    && later
+                    && (soon || !Bars.areTheSame(on, sign.on));
         }
 
         Said asTakenBack() {
@@ -97,21 +112,28 @@ public final class SignHistory {
     /** Of each kind that ever was there. */
     public static List<SignHistory> of(BatchFacts facts) {
         List<Said> said = said(facts);
-        return Arrays.stream(Kind.values()).flatMap(k -> of(k, said, facts).stream()).toList();
+        return Arrays.stream(Kind.values())
+                .flatMap(k -> of(k, said, facts).stream())
+                .toList();
     }
 
     private static Optional<SignHistory> of(Kind kind, List<Said> said, BatchFacts facts) {
         Instant begun = facts.log().begun();
         // What was seen of it before it was melted down stands as well.
         Instant meant = facts.firstSoapSince().orElse(begun).plus(FIRST_DAY);
-        boolean together = kind == Kind.ALKALI && FreeAlkali.of(facts).filter(FreeAlkali::isBeyondLimit).isPresent();
+        boolean together = kind == Kind.ALKALI
+                && FreeAlkali.of(facts).filter(FreeAlkali::isBeyondLimit).isPresent();
         return said.stream()
                 .filter(s -> s.kind() == kind && (s.bad() || together && s.measured()) && !s.at().isBefore(meant))
                 .max(Comparator.comparing(Said::at))
                 .map(last -> {
                     boolean repeated = !together && said.stream().anyMatch(s -> s.clears(last));
-                    boolean supported = last.young() || last.takenBack() || said.stream().anyMatch(s -> s.measured() && !s.bad() && s.counts() && s.at().isAfter(last.at()));
-                    return new SignHistory(kind, Duration.between(begun, last.at()).toDays(), repeated, supported, last.takenBack());
+                    boolean supported = last.young()
+                            || last.takenBack()
+                            || said.stream()
+                                    .anyMatch(s -> s.measured() && !s.bad() && s.counts() && s.at().isAfter(last.at()));
+                    return new SignHistory(
+                            kind, Duration.between(begun, last.at()).toDays(), repeated, supported, last.takenBack());
                 });
     }
 
@@ -122,7 +144,10 @@ public final class SignHistory {
     public Phrase words() {
         String sign = kind.sign + " on day " + day;
         if (takenBack) {
-            return Phrase.of(sign + (stands() ? " was written down and taken back: " + kind.again + " once more" : " was taken back, and a later test is calm"));
+            return Phrase.of(sign
+                    + (stands()
+                            ? " was written down and taken back: " + kind.again + " once more"
+                            : " was taken back, and a later test is calm"));
         }
         if (!stands()) {
             return Phrase.of(sign + " was repeated and is calm, and a measurement supports it");
@@ -137,21 +162,27 @@ public final class SignHistory {
         return Phrase.of(sign + " stands: " + String.join("; ", wanted));
     }
 
-    /** What a wash or a measurement of soap that is old enough, and out of its mould, found to be calm; in words. Empty where none did. */
+    /**
+     * What a wash or a measurement of soap that is old enough, and out of its mould, found to be calm; in words. Empty
+     * where none did.
+     */
     public static Optional<Phrase> calmTest(BatchFacts facts) {
         Optional<FreeAlkali> measured = FreeAlkali.of(facts);
         if (measured.isPresent()) {
             // A number comes before a feeling, whichever way it went.
             FreeAlkali found = measured.get();
             Phrase told = Phrase.of(
-                    "measured: {} % free alkali, give or take {}; the limit is {}", number(found.percent().value()), number(found.percent().standardDeviation()),
+                    "measured: {} % free alkali, give or take {}; the limit is {}",
+                    number(found.percent().value()),
+                    number(found.percent().standardDeviation()),
                     number(FreeAlkali.LIMIT_PERCENT));
             return found.isWithinLimit() ? Optional.of(told) : Optional.empty();
         }
         return said(facts).stream()
                 .filter(s -> s.kind() == Kind.WASH && !s.bad() && s.byItself() && s.counts())
                 .max(Comparator.comparing(Said::at))
-                .map(s -> Phrase.of("a calm wash on day " + Duration.between(facts.log().begun(), s.at()).toDays()));
+                .map(s -> Phrase.of("a calm wash on day "
+                        + Duration.between(facts.log().begun(), s.at()).toDays()));
     }
 
     private static Exactly number(double percent) {
@@ -160,7 +191,9 @@ public final class SignHistory {
 
     private static List<Said> said(BatchFacts facts) {
         return facts.log().all().stream()
-                .flatMap(line -> Stream.concat(takenBack(line, facts), line.current().withdrawn() ? Stream.empty() : said(line, facts).stream()))
+                .flatMap(line -> Stream.concat(
+                        takenBack(line, facts),
+                        line.current().withdrawn() ? Stream.empty() : said(line, facts).stream()))
                 .toList();
     }
 
@@ -171,11 +204,15 @@ public final class SignHistory {
         }
         List<LoggedEntry.Revision> all = new ArrayList<>(line.earlier());
         all.add(line.current());
-        boolean still = !line.current().withdrawn() && said(line, facts).filter(Said::bad).isPresent();
+        boolean still = !line.current().withdrawn()
+                && said(line, facts).filter(Said::bad).isPresent();
         return still
                 ? Stream.empty()
                 : IntStream.range(0, all.size() - 1)
-                        .filter(i -> !all.get(i).withdrawn() && all.get(i + 1).recordedAt().isAfter(all.get(i).recordedAt().plus(SLIP_OF_THE_FINGER)))
+                        .filter(i -> !all.get(i).withdrawn()
+                                && all.get(i + 1)
+                                        .recordedAt()
+                                        .isAfter(all.get(i).recordedAt().plus(SLIP_OF_THE_FINGER)))
                         .boxed()
                         .flatMap(i -> said(new LoggedEntry(line.id(), all.get(i), List.of()), facts).stream())
                         .filter(Said::bad)
@@ -187,20 +224,48 @@ public final class SignHistory {
         boolean skin = facts.isTestOnSkin(line.at());
         boolean sample = facts.isMeasurement(line.at());
         if (entry instanceof Entry.WashTested wash && wash.feel() != WashFeel.TIGHT) {
-            return Optional.of(new Said(Kind.WASH, line.at(), wash.feel() == WashFeel.BURNING, false, true, FreeAlkali.isYoung(facts, line.at()), skin, false, wash.on()));
+            return Optional.of(new Said(
+                    Kind.WASH,
+                    line.at(),
+                    wash.feel() == WashFeel.BURNING,
+                    false,
+                    true,
+                    FreeAlkali.isYoung(facts, line.at()),
+                    skin,
+                    false,
+                    wash.on()));
         }
         if (entry instanceof Entry.Titrated titrated) {
             boolean beyond = FreeAlkali.isBeyondLimit(titrated, facts, line.at());
             boolean within = titrated.freeAlkaliPercent() <= FreeAlkali.LIMIT_PERCENT;
-            return Optional.of(new Said(Kind.ALKALI, line.at(), beyond, true, true, false, sample && within, false, titrated.on()));
+            return Optional.of(new Said(
+                    Kind.ALKALI, line.at(), beyond, true, true, false, sample && within, false, titrated.on()));
         }
         if (entry instanceof Entry.PhRead read && read.method() != PhMethod.STRIP) {
-            return Optional.of(new Said(Kind.ALKALI, line.at(), read.ph() >= EvidenceReader.HIGH_SOLUTION, true, true, FreeAlkali.isYoung(facts, line.at()), sample, false, read.on()));
+            return Optional.of(new Said(
+                    Kind.ALKALI,
+                    line.at(),
+                    read.ph() >= EvidenceReader.HIGH_SOLUTION,
+                    true,
+                    true,
+                    FreeAlkali.isYoung(facts, line.at()),
+                    sample,
+                    false,
+                    read.on()));
         }
         if (entry instanceof Entry.Observed seen) {
             boolean byItself = !seen.finding().equals(Findings.BURNS_AGAIN.id());
-            return kind(seen.finding()).map(k -> new Said(
-                    k, line.at(), seen.presence() == Presence.SEEN, false, byItself, FreeAlkali.isYoung(facts, line.at()), k.onSkin ? skin : sample, false, seen.on()));
+            return kind(seen.finding())
+                    .map(k -> new Said(
+                            k,
+                            line.at(),
+                            seen.presence() == Presence.SEEN,
+                            false,
+                            byItself,
+                            FreeAlkali.isYoung(facts, line.at()),
+                            k.onSkin ? skin : sample,
+                            false,
+                            seen.on()));
         }
         return Optional.empty();
     }

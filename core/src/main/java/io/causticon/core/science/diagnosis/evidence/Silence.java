@@ -12,8 +12,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * What would have been told if it were there: looks of which a workshop that tells what is odd said nothing, though the soap was in its hands when they
- * mean something. Of hazards, and of what leads to them, silence never says anything.
+ * What would have been told if it were there: looks of which a workshop that tells what is odd said nothing, though the
+ * soap was in its hands when they mean something. Of hazards, and of what leads to them, silence never says anything.
  */
 public final class Silence {
 
@@ -22,12 +22,16 @@ public final class Silence {
 
     public Silence(Knowledge knowledge) {
         this.knowledge = knowledge;
-        this.mayBeSilent = knowledge.findings().stream().filter(f -> f.absenceClears() && !concernsAHazard(f)).collect(Collectors.toSet());
+        this.mayBeSilent = knowledge.findings().stream()
+                .filter(f -> f.absenceClears() && !concernsAHazard(f))
+                .collect(Collectors.toSet());
     }
 
     private boolean concernsAHazard(Finding finding) {
         return finding.group() == Finding.Group.SKIN
-                || knowledge.links().stream().anyMatch(l -> l.finding().equals(finding) && (l.condition().hazard() || knowledge.leadsToAHazard(l.condition())));
+                || knowledge.links().stream()
+                        .anyMatch(l -> l.finding().equals(finding)
+                                && (l.condition().hazard() || knowledge.leadsToAHazard(l.condition())));
     }
 
     /** Of one batch. */
@@ -41,13 +45,19 @@ public final class Silence {
         Set<Finding> told = evidence.stream().map(Evidence::finding).collect(Collectors.toSet());
         return knowledge.findings().stream()
                 .filter(f -> mayBeSilent.contains(f) && !told.contains(f))
-                .filter(f -> held.stream().anyMatch(age -> age.compareTo(f.from()) >= 0 && age.compareTo(f.until()) <= 0))
+                .filter(f ->
+                        held.stream().anyMatch(age -> age.compareTo(f.from()) >= 0 && age.compareTo(f.until()) <= 0))
                 .toList();
     }
 
     /** Whoever logs one of these has the soap before her. */
     private static boolean isInHand(Entry entry) {
-        return entry instanceof Entry.Observed || entry instanceof Entry.TouchTested || entry instanceof Entry.WashTested || entry instanceof Entry.Cut
-                || entry instanceof Entry.Unmoulded || entry instanceof Entry.BarWeighed || entry instanceof Entry.StageReached;
+        return entry instanceof Entry.Observed
+                || entry instanceof Entry.TouchTested
+                || entry instanceof Entry.WashTested
+                || entry instanceof Entry.Cut
+                || entry instanceof Entry.Unmoulded
+                || entry instanceof Entry.BarWeighed
+                || entry instanceof Entry.StageReached;
     }
 }

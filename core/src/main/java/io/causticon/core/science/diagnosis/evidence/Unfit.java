@@ -16,7 +16,8 @@ public final class Unfit {
     private static final Set<String> SIGNS = Set.of("mouldy", "sour-smell", "orange-dots", "crayon-smell");
 
     /** What is enough by itself, and what it is a sign of. */
-    private static final Map<String, String> PLAIN = Map.of("mouldy", "spoiled-addition", "orange-dots", "stale-spots", "crayon-smell", "stale-spots");
+    private static final Map<String, String> PLAIN =
+            Map.of("mouldy", "spoiled-addition", "orange-dots", "stale-spots", "crayon-smell", "stale-spots");
 
     private Unfit() {}
 
@@ -26,6 +27,8 @@ public final class Unfit {
 
     /** Whether something that was seen makes it plain, whatever else it might be: nobody washes with what is mouldy. */
     public static boolean isPlain(Condition condition, List<Evidence> evidence) {
-        return evidence.stream().anyMatch(e -> e.isPresent() && condition.id().equals(PLAIN.get(e.finding().id())));
+        return evidence.stream()
+                .anyMatch(e -> e.isPresent()
+                        && condition.id().equals(PLAIN.get(e.finding().id())));
     }
 }

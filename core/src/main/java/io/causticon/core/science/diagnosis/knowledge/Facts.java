@@ -43,8 +43,10 @@ final class Facts {
 
     /** Poured cooler than one of its fats stays clear in the batter. */
     static Optional<Phrase> belowClear(BatchFacts facts) {
-        return facts.pouredAt().flatMap(t -> SettingFat.at(facts.plan().formula(), t)
-                .map(s -> Phrase.of("poured at {}, {} is clear from {}", t, s.fat().shortName(), s.clearFrom())));
+        return facts.pouredAt()
+                .flatMap(t -> SettingFat.at(facts.plan().formula(), t)
+                        .map(s -> Phrase.of(
+                                "poured at {}, {} is clear from {}", t, s.fat().shortName(), s.clearFrom())));
     }
 
     /** More of something than its table takes for safe, of these kinds. */
@@ -54,23 +56,35 @@ final class Facts {
                 .filter(a -> List.of(kinds).contains(a.additive().kind()) && a.isBeyondCap(fats, WEIGHED_OVER))
                 .findFirst()
                 .map(a -> Phrase.of(
-                        "{} at {} of fats, harm is known from {}", a.additive().name(), Share.fraction(a.mass().dividedBy(fats)), Share.fraction(a.additive().cap() / 1000)));
+                        "{} at {} of fats, harm is known from {}",
+                        a.additive().name(),
+                        Share.fraction(a.mass().dividedBy(fats)),
+                        Share.fraction(a.additive().cap() / 1000)));
     }
 
     /** So much blending draws air and drives a batter. */
     static Optional<Phrase> muchBlending(BatchFacts facts) {
-        int seconds = facts.log().of(Entry.BlenderBurst.class).mapToInt(b -> b.entry().seconds()).sum();
-        return seconds >= MUCH_BLENDING ? Optional.of(Phrase.of("the blender ran for " + seconds + " s")) : Optional.empty();
+        int seconds = facts.log()
+                .of(Entry.BlenderBurst.class)
+                .mapToInt(b -> b.entry().seconds())
+                .sum();
+        return seconds >= MUCH_BLENDING
+                ? Optional.of(Phrase.of("the blender ran for " + seconds + " s"))
+                : Optional.empty();
     }
 
     /** A portion that stood long before it was poured. */
     static Optional<Phrase> waited(BatchFacts facts) {
-        return facts.log().of(Entry.PortionTaken.class)
-                .flatMap(taken -> facts.log().of(Entry.LayerPoured.class)
-                        .filter(p -> p.entry().portion().equals(taken.entry().portion()) && !p.at().isBefore(taken.at()))
+        return facts.log()
+                .of(Entry.PortionTaken.class)
+                .flatMap(taken -> facts.log()
+                        .of(Entry.LayerPoured.class)
+                        .filter(p ->
+                                p.entry().portion().equals(taken.entry().portion()) && !p.at().isBefore(taken.at()))
                         .limit(1)
                         .filter(p -> Duration.between(taken.at(), p.at()).compareTo(LONG_WAIT) >= 0)
-                        .map(p -> Phrase.of(taken.entry().portion().name() + " waited " + Duration.between(taken.at(), p.at()).toMinutes() + " min")))
+                        .map(p -> Phrase.of(taken.entry().portion().name() + " waited "
+                                + Duration.between(taken.at(), p.at()).toMinutes() + " min")))
                 .findFirst();
     }
 
@@ -82,12 +96,16 @@ final class Facts {
     /** More water than most use. */
     static Optional<Phrase> weakLye(BatchFacts facts) {
         double concentration = facts.concentration().fraction();
-        return concentration > 0 && concentration < WEAK ? Optional.of(Phrase.of("lye at {}", Share.fraction(concentration))) : Optional.empty();
+        return concentration > 0 && concentration < WEAK
+                ? Optional.of(Phrase.of("lye at {}", Share.fraction(concentration)))
+                : Optional.empty();
     }
 
     static Optional<Phrase> muchSuperfat(BatchFacts facts) {
         double superfat = facts.asWeighed().superfat().value();
-        return superfat > MUCH_SUPERFAT ? Optional.of(Phrase.of("superfat as weighed {}", Share.fraction(superfat))) : Optional.empty();
+        return superfat > MUCH_SUPERFAT
+                ? Optional.of(Phrase.of("superfat as weighed {}", Share.fraction(superfat)))
+                : Optional.empty();
     }
 
     static Optional<Phrase> mover(BatchFacts facts) {
@@ -112,11 +130,15 @@ final class Facts {
 
     /** Whether fruit or vegetables are in it. */
     static boolean hasFood(BatchFacts facts) {
-        return facts.asWeighed().weights().liquids().stream().anyMatch(l -> l.liquid().id().contains("puree"));
+        return facts.asWeighed().weights().liquids().stream()
+                .anyMatch(l -> l.liquid().id().contains("puree"));
     }
 
     static boolean hasSalt(BatchFacts facts) {
-        return additives(facts).anyMatch(a -> a.id().startsWith("salt-")) || facts.asWeighed().weights().liquids().stream().anyMatch(l -> l.liquid().id().contains("brine") || l.liquid().id().contains("sea-water"));
+        return additives(facts).anyMatch(a -> a.id().startsWith("salt-"))
+                || facts.asWeighed().weights().liquids().stream()
+                        .anyMatch(l -> l.liquid().id().contains("brine")
+                                || l.liquid().id().contains("sea-water"));
     }
 
     /** Whether something in it is known for an effect. */
@@ -127,6 +149,8 @@ final class Facts {
     private static Stream<Additive> additives(BatchFacts facts) {
         return Stream.concat(
                 facts.asWeighed().weights().additives().stream().map(AdditivePortion::additive),
-                facts.plan().pouring().portioning().portions().stream().flatMap(p -> p.additives().stream()).map(a -> a.additive()));
+                facts.plan().pouring().portioning().portions().stream()
+                        .flatMap(p -> p.additives().stream())
+                        .map(a -> a.additive()));
     }
 }

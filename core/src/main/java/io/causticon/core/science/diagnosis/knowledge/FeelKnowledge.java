@@ -33,7 +33,13 @@ final class FeelKnowledge implements Knowledge.Source {
                 .because("young soap is soft");
         k.fact(Facts::muchSuperfat).shifts(SOFT).by(7).because("fat that found no alkali stays fat");
         k.fact(Facts::weakLye).shifts(SOFT).by(3).because("water must leave first");
-        k.fact(f -> Facts.atLeast(f, Family.RICINOLEIC, MUCH_CASTOR, "castor's acid")).shifts(SOFT).by(4).because("it draws water and is tacky");
-        k.fact(f -> Facts.atLeast(f, Family.POLY_UNSATURATED, MUCH_POLY, "poly-unsaturated acids")).shifts(SOFT).by(3).because("their soaps are soft");
+        k.fact(f -> Facts.atLeast(f, Family.RICINOLEIC, MUCH_CASTOR, "castor's acid"))
+                .shifts(SOFT)
+                .by(4)
+                .because("it draws water and is tacky");
+        k.fact(f -> Facts.atLeast(f, Family.POLY_UNSATURATED, MUCH_POLY, "poly-unsaturated acids"))
+                .shifts(SOFT)
+                .by(3)
+                .because("their soaps are soft");
     }
 }

@@ -21,19 +21,26 @@ final class LiquorKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "Use it if it is otherwise sound: the smell goes within weeks, the colour stays.",
                         "Freeze the liquid, strong lye first, feed it by the spoon, keep it moving.");
-        k.finding(LIQUOR_ORANGE).happensAnyway(.02).points(.90).to(SCORCHED).because("sugar and protein brown in hot lye");
-        k.finding(BURNT_SMELL).happensAnyway(.03).points(.70).to(SCORCHED).because("protein gives off ammonia in hot lye");
+        k.finding(LIQUOR_ORANGE)
+                .happensAnyway(.02)
+                .points(.90)
+                .to(SCORCHED)
+                .because("sugar and protein brown in hot lye");
+        k.finding(BURNT_SMELL)
+                .happensAnyway(.03)
+                .points(.70)
+                .to(SCORCHED)
+                .because("protein gives off ammonia in hot lye");
         k.finding(CURDS).happensAnyway(.03).points(.35).to(SCORCHED).because("heat and lye clot the protein");
-        Phrase from = Phrase.of("milk browns from about {}, sugar alone from about {}", ScorchLimit.OF_MILK, ScorchLimit.OF_SUGAR);
+        Phrase from = Phrase.of(
+                "milk browns from about {}, sugar alone from about {}", ScorchLimit.OF_MILK, ScorchLimit.OF_SUGAR);
         k.fact(LiquorKnowledge::passed).shifts(SCORCHED).by(14).because(from);
         k.fact(LiquorKnowledge::stayedBelow).shifts(SCORCHED).by(-8).because(from);
         k.fact("the liquid is clear water", f -> f.scorchingInLiquid().fraction() == 0)
                 .shifts(SCORCHED)
                 .by(-14)
                 .because("nothing in it can scorch");
-        k.fact(
-                        "milk or sugar in the liquid, not frozen",
-                        f -> f.canScorch() && !f.liquidWasFrozen())
+        k.fact("milk or sugar in the liquid, not frozen", f -> f.canScorch() && !f.liquidWasFrozen())
                 .shifts(SCORCHED)
                 .by(5)
                 .because("ice would have held the heat down");

@@ -23,11 +23,19 @@ final class LyeKnowledge implements Knowledge.Source {
         k.condition(Conditions.WRONG_ALKALI)
                 .happensTo(.002)
                 .isMetBy(
-                        "Potash soap never hardens: keep it as a soft soap or a paste, tested as such. Look into the tubs.",
+                        "Potash soap never hardens: keep it as a soft soap or a paste, tested as such. Look into the"
+                                + " tubs.",
                         "One tub of lye on the bench at a time; weigh from the labelled one.");
-        k.finding("never-hard").happensAnyway(.012).points(.85).to(Conditions.WRONG_ALKALI).because("potassium soap stays soft");
+        k.finding("never-hard")
+                .happensAnyway(.012)
+                .points(.85)
+                .to(Conditions.WRONG_ALKALI)
+                .because("potassium soap stays soft");
         k.finding(TACKY).points(.55).to(Conditions.WRONG_ALKALI).because("it draws water");
-        k.finding("damp-softens").points(.45).to(Conditions.WRONG_ALKALI).because("potassium soap draws water out of the air");
+        k.finding("damp-softens")
+                .points(.45)
+                .to(Conditions.WRONG_ALKALI)
+                .because("potassium soap draws water out of the air");
         k.finding(DENTS).points(.70).to(Conditions.WRONG_ALKALI).because("it does not set hard");
         k.finding(CLINGS).points(.50).to(Conditions.WRONG_ALKALI).because("it does not let go");
     }
@@ -38,8 +46,16 @@ final class LyeKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "It is fatty and mild: cure it longer and use it up soon.",
                         "Keep lye dry and tight; a caked tub counts for less than its label.");
-        k.finding("lye-caked").happensAnyway(.01).points(.75).to(WEAK_ALKALI).because("it has taken up water and carbonate");
-        k.finding("lye-cloudy").happensAnyway(.03).points(.45).to(WEAK_ALKALI).because("carbonate does not dissolve in strong lye");
+        k.finding("lye-caked")
+                .happensAnyway(.01)
+                .points(.75)
+                .to(WEAK_ALKALI)
+                .because("it has taken up water and carbonate");
+        k.finding("lye-cloudy")
+                .happensAnyway(.03)
+                .points(.45)
+                .to(WEAK_ALKALI)
+                .because("carbonate does not dissolve in strong lye");
         k.finding(DENTS).points(.45).to(WEAK_ALKALI).because("part of the fat found no alkali");
         k.finding("oily").happensAnyway(.02).points(.60).to(WEAK_ALKALI).because("part of the fat found no alkali");
         k.finding("thin-late").points(.45).to(WEAK_ALKALI).because("less alkali reacts slower");

@@ -50,7 +50,8 @@ final class MixingKnowledge implements Knowledge.Source {
         k.condition(SEPARATION)
                 .happensTo(0.004)
                 .isMetBy(
-                        "Gloves: liquor that stands free is lye. Stir it back while it lets you, else rebatch; hold until tested.",
+                        "Gloves: liquor that stands free is lye. Stir it back while it lets you, else rebatch; hold"
+                                + " until tested.",
                         "Blend to one colour, wait for a trail that rests, keep hard fats above their melting point.");
         k.finding(OIL_LAYER).happensAnyway(.004).points(.88).to(SEPARATION).because("fats and liquor parted again");
         k.finding("oil-streaks").happensAnyway(.03).points(.55).to(SEPARATION).because("they had not become one");
@@ -66,7 +67,9 @@ final class MixingKnowledge implements Knowledge.Source {
                 .because("no emulsion, nothing holds it");
         k.fact(
                         "a trail rested when poured",
-                        f -> f.stageWhenPoured().map(s -> s.isAtLeast(Stage.LIGHT)).orElse(false))
+                        f -> f.stageWhenPoured()
+                                .map(s -> s.isAtLeast(Stage.LIGHT))
+                                .orElse(false))
                 .shifts(SEPARATION)
                 .by(-6)
                 .because("the emulsion held");

@@ -41,9 +41,14 @@ final class SettingKnowledge implements Knowledge.Source {
                 .happensTo(0.03)
                 .bringsAbout(HeatAndMouldKnowledge.HEAT_TUNNEL, .35)
                 .isMetBy(
-                        "Uncover, cool it, keep bare hands off anything that oozes. Cut, look for voids, test; rebatch if they hold liquor.",
+                        "Uncover, cool it, keep bare hands off anything that oozes. Cut, look for voids, test; rebatch"
+                                + " if they hold liquor.",
                         "Pour cooler, no towels, fridge for sugar, honey and milk.");
-        k.finding("hot-outside").happensAnyway(.06).points(.70).to(OVERHEATED).because("a mould that is hot outside is hotter inside");
+        k.finding("hot-outside")
+                .happensAnyway(.06)
+                .points(.70)
+                .to(OVERHEATED)
+                .because("a mould that is hot outside is hotter inside");
         k.finding(CRACK).happensAnyway(.02).points(.60).to(OVERHEATED).because("the core swells under a set skin");
         k.finding(HEAVED).happensAnyway(.01).points(.60).to(OVERHEATED).because("steam and foam lift the top");
         k.finding(PUDDLES).happensAnyway(.012).points(.40).to(OVERHEATED).because("hot soap weeps oil and glycerin");
@@ -51,8 +56,14 @@ final class SettingKnowledge implements Knowledge.Source {
         k.finding(WRINKLED).happensAnyway(.05).points(.50).to(OVERHEATED).because("a hot top shrinks as it cools");
         k.finding("oven-craters").points(.20).to(OVERHEATED).because("vapour leaves through the skin");
         k.finding(OIL_LAYER).points(.12).to(OVERHEATED).because("hot soap can push oil out on top");
-        k.fact(f -> core(f, TOO_HOT_CORE, Double.MAX_VALUE)).shifts(OVERHEATED).by(14).because(Phrase.of("above {} loaves heave", Temperature.celsius(TOO_HOT_CORE)));
-        k.fact(f -> core(f, HOT_CORE, TOO_HOT_CORE)).shifts(OVERHEATED).by(7).because(Phrase.of("above {} loaves begin to crack", Temperature.celsius(HOT_CORE)));
+        k.fact(f -> core(f, TOO_HOT_CORE, Double.MAX_VALUE))
+                .shifts(OVERHEATED)
+                .by(14)
+                .because(Phrase.of("above {} loaves heave", Temperature.celsius(TOO_HOT_CORE)));
+        k.fact(f -> core(f, HOT_CORE, TOO_HOT_CORE))
+                .shifts(OVERHEATED)
+                .by(7)
+                .because(Phrase.of("above {} loaves begin to crack", Temperature.celsius(HOT_CORE)));
         k.fact(f -> core(f, 0, CALM_CORE)).shifts(OVERHEATED).by(-9).because("too cool to crack");
         k.fact(SettingKnowledge::sugar).shifts(OVERHEATED).by(6).because("sugar feeds the heat");
         k.fact("kept cold", BatchFacts::wasKeptCold).shifts(OVERHEATED).by(-10).because("the cold took the heat");
@@ -64,11 +75,21 @@ final class SettingKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "Cosmetic. Wait some days: a fresh core may even out.",
                         "Decide: insulate more, or keep it cool. Half-way is the worst.");
-        k.finding(DARK_CORE).happensAnyway(.012).points(.85).to(PARTIAL_GEL).because("the core gelled, the rim did not");
+        k.finding(DARK_CORE)
+                .happensAnyway(.012)
+                .points(.85)
+                .to(PARTIAL_GEL)
+                .because("the core gelled, the rim did not");
         k.finding(GEL_HALFWAY).happensAnyway(.01).points(.95).to(PARTIAL_GEL).because("it was seen to stop");
-        k.finding(PALE_EDGE).happensAnyway(.04).points(.50).to(PARTIAL_GEL).because("soap that did not gel stays matte");
+        k.finding(PALE_EDGE)
+                .happensAnyway(.04)
+                .points(.50)
+                .to(PARTIAL_GEL)
+                .because("soap that did not gel stays matte");
         k.fact("kept cold", BatchFacts::wasKeptCold).shifts(PARTIAL_GEL).by(-7).because("it never got warm enough");
-        k.fact("gel went all through", f -> f.gel().map(g -> g == GelExtent.FULL).orElse(false))
+        k.fact(
+                        "gel went all through",
+                        f -> f.gel().map(g -> g == GelExtent.FULL).orElse(false))
                 .shifts(PARTIAL_GEL)
                 .by(-8)
                 .because("it was seen to reach the walls");

@@ -25,7 +25,11 @@ final class SurfaceKnowledge implements Knowledge.Source {
         k.finding(CRUST_GROWS).points(.04).to(SODA_ASH).because("bloom may go on for a few days");
         k.finding(CRUST_RESISTS).points(.06).to(SODA_ASH).because("old bloom bakes on now and then");
         k.finding("crust-wipes").happensAnyway(.06).points(.80).to(SODA_ASH).because("carbonate dissolves in water");
-        k.finding("bloom-early").happensAnyway(.05).points(.85).to(SODA_ASH).because("it ends when the alkali at the skin is used up");
+        k.finding("bloom-early")
+                .happensAnyway(.05)
+                .points(.85)
+                .to(SODA_ASH)
+                .because("it ends when the alkali at the skin is used up");
         facts(k);
     }
 
@@ -34,7 +38,9 @@ final class SurfaceKnowledge implements Knowledge.Source {
                 .shifts(SODA_ASH)
                 .by(3)
                 .because("alkali stays free longer at the surface");
-        k.fact("gel went all through", f -> f.gel().map(g -> g == GelExtent.FULL).orElse(false))
+        k.fact(
+                        "gel went all through",
+                        f -> f.gel().map(g -> g == GelExtent.FULL).orElse(false))
                 .shifts(SODA_ASH)
                 .by(-4)
                 .because("gel uses up the alkali within hours");

@@ -50,23 +50,34 @@ final class UseKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "Cure it longer, try it again.",
                         "A little more of the short chains, castor, sugar; a lower superfat.");
-        k.finding("few-bubbles").happensAnyway(.04).points(.90).to(POOR_LATHER).because("few short chains, much superfat, or young");
+        k.finding("few-bubbles")
+                .happensAnyway(.04)
+                .points(.90)
+                .to(POOR_LATHER)
+                .because("few short chains, much superfat, or young");
         k.finding("scum").happensAnyway(.05).points(.15).to(POOR_LATHER).because("lime eats the lather");
-        k.fact("younger than four weeks", f -> f.age().toDays() < 28).shifts(POOR_LATHER).by(3).because("it comes with the cure");
+        k.fact("younger than four weeks", f -> f.age().toDays() < 28)
+                .shifts(POOR_LATHER)
+                .by(3)
+                .because("it comes with the cure");
     }
 
     private static void hardWater(Knowledge.Builder k) {
         k.condition(HARD_WATER)
                 .happensTo(.04)
-                .isMetBy(
-                        "It is the water: lime soap, harmless.",
-                        "A chelator: citrate or gluconate.");
+                .isMetBy("It is the water: lime soap, harmless.", "A chelator: citrate or gluconate.");
         k.finding("scum").points(.92).to(HARD_WATER).because("lime and magnesium make soap that does not dissolve");
         k.finding("grey-flecks").happensAnyway(.02).points(.80).to(HARD_WATER).because("scum dries on the dish");
         k.fact(UseKnowledge::limeInWater).shifts(HARD_WATER).by(6).because("each litre takes its share of soap");
-        k.fact("soft water", f -> lime(f).filter(mg -> mg < SOFT_WATER).isPresent()).shifts(HARD_WATER).by(-8).because("there is no lime to curdle with");
+        k.fact("soft water", f -> lime(f).filter(mg -> mg < SOFT_WATER).isPresent())
+                .shifts(HARD_WATER)
+                .by(-8)
+                .because("there is no lime to curdle with");
         k.finding("few-bubbles").points(.35).to(HARD_WATER).because("the first soap goes to the lime");
-        k.fact("a chelator in it", f -> Facts.has(f, "chelator")).shifts(HARD_WATER).by(-6).because("it holds the lime");
+        k.fact("a chelator in it", f -> Facts.has(f, "chelator"))
+                .shifts(HARD_WATER)
+                .by(-6)
+                .because("it holds the lime");
     }
 
     private static Optional<Double> lime(BatchFacts facts) {
@@ -74,7 +85,9 @@ final class UseKnowledge implements Knowledge.Source {
     }
 
     private static Optional<Phrase> limeInWater(BatchFacts facts) {
-        return lime(facts).filter(mg -> mg >= HARD_WATER_FROM).map(mg -> Phrase.of("water of {} mg/l of lime", Math.round(mg)));
+        return lime(facts)
+                .filter(mg -> mg >= HARD_WATER_FROM)
+                .map(mg -> Phrase.of("water of {} mg/l of lime", Math.round(mg)));
     }
 
     private static void mushyBar(Knowledge.Builder k) {
@@ -83,7 +96,11 @@ final class UseKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "A dish that drains, a longer cure.",
                         "Fewer short chains and less oleic acid; more palmitic and stearic.");
-        k.finding("mushy").happensAnyway(.04).points(.90).to(MUSHY).because("its soaps dissolve readily, or it is young");
+        k.finding("mushy")
+                .happensAnyway(.04)
+                .points(.90)
+                .to(MUSHY)
+                .because("its soaps dissolve readily, or it is young");
         k.finding("damp-softens").points(.25).to(MUSHY).because("it takes up water readily");
         k.finding("slimy").happensAnyway(.02).points(.20).to(MUSHY).because("wet soap swells");
     }
@@ -94,11 +111,21 @@ final class UseKnowledge implements Knowledge.Source {
                 .isMetBy(
                         "It washes; a longer cure helps a little.",
                         "Less castor and water; very high oleic wants months.");
-        k.finding("rubbery").happensAnyway(.008).points(.90).to(RUBBERY).because("castor with much water sets like gum");
+        k.finding("rubbery")
+                .happensAnyway(.008)
+                .points(.90)
+                .to(RUBBERY)
+                .because("castor with much water sets like gum");
         k.finding("slimy").points(.70).to(RUBBERY).because("oleic soap draws threads");
         k.finding(TACKY).points(.30).to(RUBBERY).because("it is sticky as well");
-        k.fact(f -> Facts.atLeast(f, Family.RICINOLEIC, MUCH_CASTOR, "castor's acid")).shifts(RUBBERY).by(8).because("castor is what does it");
-        k.fact(f -> Facts.atLeast(f, Family.MONO_UNSATURATED, VERY_OLEIC, "oleic acid")).shifts(RUBBERY).by(6).because("it draws threads");
+        k.fact(f -> Facts.atLeast(f, Family.RICINOLEIC, MUCH_CASTOR, "castor's acid"))
+                .shifts(RUBBERY)
+                .by(8)
+                .because("castor is what does it");
+        k.fact(f -> Facts.atLeast(f, Family.MONO_UNSATURATED, VERY_OLEIC, "oleic acid"))
+                .shifts(RUBBERY)
+                .by(6)
+                .because("it draws threads");
     }
 
     private static void crumblyBar(Knowledge.Builder k) {
@@ -111,31 +138,45 @@ final class UseKnowledge implements Knowledge.Source {
         k.finding("grainy-bar").points(.45).to(CRUMBLY).because("it never was one mass");
         k.finding("cracks-in-use").points(.30).to(CRUMBLY).because("little holds it together");
         k.finding("drag-lines").points(.25).to(CRUMBLY).because("crumbs drag");
-        k.fact(f -> Facts.overdosed(f, "clay", "exfoliant", "hardener", "wax")).shifts(CRUMBLY).by(8).because("more than soap can hold together");
+        k.fact(f -> Facts.overdosed(f, "clay", "exfoliant", "hardener", "wax"))
+                .shifts(CRUMBLY)
+                .by(8)
+                .because("more than soap can hold together");
     }
 
     private static void scratchyBar(Knowledge.Builder k) {
-        k.condition(SCRATCHY)
-                .happensTo(.012)
-                .isMetBy(
-                        "For hands and feet, not for faces.",
-                        "Finer grains, and fewer.");
+        k.condition(SCRATCHY).happensTo(.012).isMetBy("For hands and feet, not for faces.", "Finer grains, and fewer.");
         k.finding("scratchy").points(.92).to(SCRATCHY).because("grains too coarse or too many");
-        k.fact("grains in it", f -> Facts.has(f, "exfoliant")).shifts(SCRATCHY).by(9).because("there is something to scratch");
-        k.fact("no grains in it", f -> !Facts.has(f, "exfoliant", "clay", "botanical")).shifts(SCRATCHY).by(-8).because("there is nothing to scratch");
+        k.fact("grains in it", f -> Facts.has(f, "exfoliant"))
+                .shifts(SCRATCHY)
+                .by(9)
+                .because("there is something to scratch");
+        k.fact("no grains in it", f -> !Facts.has(f, "exfoliant", "clay", "botanical"))
+                .shifts(SCRATCHY)
+                .by(-8)
+                .because("there is nothing to scratch");
     }
 
     private static void latherStain(Knowledge.Builder k) {
-        k.condition(LATHER_STAIN)
-                .happensTo(.01)
-                .isMetBy(
-                        "Not for white cloth.",
-                        "Less pigment.");
+        k.condition(LATHER_STAIN).happensTo(.01).isMetBy("Not for white cloth.", "Less pigment.");
         k.finding("coloured-lather").points(.93).to(LATHER_STAIN).because("more pigment than the soap holds");
-        k.finding("stains-cloth").happensAnyway(.008).points(.80).to(LATHER_STAIN).because("more pigment than the soap holds");
-        k.fact("colour in it", f -> Facts.has(f, "colourant")).shifts(LATHER_STAIN).by(4).because("there is colour to come off");
-        k.fact("no colour in it", f -> !Facts.has(f, "colourant")).shifts(LATHER_STAIN).by(-12).because("there is none to come off");
-        k.fact(f -> Facts.overdosed(f, "colourant", "clay")).shifts(LATHER_STAIN).by(6).because("more than soap can hold");
+        k.finding("stains-cloth")
+                .happensAnyway(.008)
+                .points(.80)
+                .to(LATHER_STAIN)
+                .because("more pigment than the soap holds");
+        k.fact("colour in it", f -> Facts.has(f, "colourant"))
+                .shifts(LATHER_STAIN)
+                .by(4)
+                .because("there is colour to come off");
+        k.fact("no colour in it", f -> !Facts.has(f, "colourant"))
+                .shifts(LATHER_STAIN)
+                .by(-12)
+                .because("there is none to come off");
+        k.fact(f -> Facts.overdosed(f, "colourant", "clay"))
+                .shifts(LATHER_STAIN)
+                .by(6)
+                .because("more than soap can hold");
     }
 
     private static void fatHeavy(Knowledge.Builder k) {
@@ -147,7 +188,11 @@ final class UseKnowledge implements Knowledge.Source {
         k.finding("oily").points(.85).to(Conditions.FAT_HEAVY).because("fat that found no alkali");
         k.finding(DENTS).points(.40).to(Conditions.FAT_HEAVY).because("fat softens it");
         k.finding("few-bubbles").points(.45).to(Conditions.FAT_HEAVY).because("fat kills lather");
-        k.finding("water-pearls").happensAnyway(.015).points(.50).to(Conditions.FAT_HEAVY).because("fat at the face sheds water");
+        k.finding("water-pearls")
+                .happensAnyway(.015)
+                .points(.50)
+                .to(Conditions.FAT_HEAVY)
+                .because("fat at the face sheds water");
         k.finding("orange-dots").points(.25).to(Conditions.FAT_HEAVY).because("free fat goes stale");
         k.fact(Facts::muchSuperfat).shifts(Conditions.FAT_HEAVY).by(10).because("the weights leave as much");
     }

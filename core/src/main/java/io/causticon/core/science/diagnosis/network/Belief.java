@@ -5,8 +5,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is believed of a batch after what was looked at. Immutable; each finding gives a new one, which keeps what the finding does not touch. What
- * is absent weighs on the states by itself; what is there ties together what can bring it about.
+ * What is believed of a batch after what was looked at. Immutable; each finding gives a new one, which keeps what the
+ * finding does not touch. What is absent weighs on the states by itself; what is there ties together what can bring it
+ * about.
  */
 public final class Belief {
 
@@ -103,7 +104,8 @@ public final class Belief {
     }
 
     /**
-     * What a finding that was left out can do at most: it is there with certainty where the hazard is, and only by itself where it is not.
+     * What a finding that was left out can do at most: it is there with certainty where the hazard is, and only by
+     * itself where it is not.
      */
     private double bound(double probability) {
         double odds = Weight.odds(Math.max(0, Math.min(1, probability)));
@@ -122,7 +124,8 @@ public final class Belief {
 
     /** The same for something that, where it was not there, was looked for so many times independent of one another. */
     public Belief after(int finding, boolean there, double times) {
-        List<Knot> touched = knots.stream().filter(k -> k.canBringAbout(finding)).toList();
+        List<Knot> touched =
+                knots.stream().filter(k -> k.canBringAbout(finding)).toList();
         if (touched.isEmpty()) {
             return this;
         }
@@ -139,7 +142,11 @@ public final class Belief {
     /** What is believed once a quantity was measured that speaks of one variable with this likelihood of each state. */
     public Belief after(int variable, double[] likelihood) {
         return new Belief(
-                network, knots.stream().map(k -> k.has(variable) ? k.times(variable, likelihood).normalised() : k).toList());
+                network,
+                knots.stream()
+                        .map(k ->
+                                k.has(variable) ? k.times(variable, likelihood).normalised() : k)
+                        .toList());
     }
 
     /**
@@ -172,7 +179,8 @@ public final class Belief {
             }
         }
         double hazardIfNot = bound(1 - calmIfNot);
-        double conditionToldIfNot = network.conditions().get(condition).hazard() ? bound(conditionIfNot) : conditionIfNot;
+        double conditionToldIfNot =
+                network.conditions().get(condition).hazard() ? bound(conditionIfNot) : conditionIfNot;
         return new Outlook(
                 1 - absent,
                 otherwise(anyHazard(), hazardIfNot, absent),

@@ -6,7 +6,8 @@ package io.causticon.core.science.diagnosis.network;
  * @param id its stable name
  * @param name what makers call it
  * @param hazard whether it can hurt somebody: such a batch is held until it is ruled out
- * @param unfit whether such a bar is neither for use nor for sale, though it burns nobody: it rots, or its fats went stale
+ * @param unfit whether such a bar is neither for use nor for sale, though it burns nobody: it rots, or its fats went
+ *     stale
  */
 public record Condition(String id, String name, boolean hazard, boolean unfit) {
 

@@ -7,9 +7,10 @@ import java.util.Deque;
 import java.util.List;
 
 /**
- * In which order findings that are there are summed out of the variables that they tie together, each when everything that can bring it about is
- * counted in. Exact; one way back gives what every weight contributes. Sources: R. Dechter, Bucket elimination, Artificial Intelligence 113
- * (1999) 41; A. Darwiche, A differential approach to inference in Bayesian networks, J. ACM 50 (2003) 280.
+ * In which order findings that are there are summed out of the variables that they tie together, each when everything
+ * that can bring it about is counted in. Exact; one way back gives what every weight contributes. Sources: R. Dechter,
+ * Bucket elimination, Artificial Intelligence 113 (1999) 41; A. Darwiche, A differential approach to inference in
+ * Bayesian networks, J. ACM 50 (2003) 280.
  */
 final class Elimination {
 
@@ -34,7 +35,9 @@ final class Elimination {
         this.scopes = new int[variables.length][];
         for (int i = 0; i < variables.length; i++) {
             int v = variables[i];
-            scopes[i] = Arrays.stream(findings).filter(f -> network.fails(f, v) != null).toArray();
+            scopes[i] = Arrays.stream(findings)
+                    .filter(f -> network.fails(f, v) != null)
+                    .toArray();
         }
         List<int[]> scope = new ArrayList<>(List.of(scopes));
         List<Integer> alive = new ArrayList<>();
@@ -45,7 +48,10 @@ final class Elimination {
         int widest = 0;
         while (!left.isEmpty()) {
             int finding = narrowest(left, alive, scope);
-            int[] tables = alive.stream().filter(t -> Arrays.binarySearch(scope.get(t), finding) >= 0).mapToInt(t -> t).toArray();
+            int[] tables = alive.stream()
+                    .filter(t -> Arrays.binarySearch(scope.get(t), finding) >= 0)
+                    .mapToInt(t -> t)
+                    .toArray();
             OrTable.Join[] joins = new OrTable.Join[tables.length - 1];
             int[] union = scope.get(tables[0]);
             for (int i = 0; i < joins.length; i++) {

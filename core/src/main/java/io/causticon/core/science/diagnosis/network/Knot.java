@@ -1,18 +1,20 @@
 package io.causticon.core.science.diagnosis.network;
 
-import io.causticon.core.model.finding.Findings;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Variables that findings which are there tie to one another, with what is believed of them. What is not tied together is independent and is
- * weighed apart. Immutable; what is asked of it is worked out once.
+ * Variables that findings which are there tie to one another, with what is believed of them. What is not tied together
+ * is independent and is weighed apart. Immutable; what is asked of it is worked out once.
  */
 final class Knot {
 
-    /** Tables of so many findings at once are weighed within some milliseconds; what is wider than this is bounded instead. */
+    /**
+     * Tables of so many findings at once are weighed within some milliseconds; what is wider than this is bounded
+     * instead.
+     */
     static final int WIDEST = 11;
 
     private final Network network;
@@ -32,7 +34,13 @@ final class Knot {
     private double all = Double.NaN;
     private double calm = Double.NaN;
 
-    private Knot(Network network, int[] variables, int[] findings, int[] leftOut, Elimination elimination, double[][] weight) {
+    private Knot(
+            Network network,
+            int[] variables,
+            int[] findings,
+            int[] leftOut,
+            Elimination elimination,
+            double[][] weight) {
         this.network = network;
         this.variables = variables;
         this.findings = findings;
@@ -44,19 +52,25 @@ final class Knot {
     static Knot of(Network network, int variable, double[] weight) {
         int[] variables = {variable};
         int[] none = {};
-        return new Knot(network, variables, none, none, new Elimination(network, variables, none), new double[][] {weight});
+        return new Knot(
+                network, variables, none, none, new Elimination(network, variables, none), new double[][] {weight});
     }
 
     /** Ties knots together by a finding that is there. */
     static Knot tied(Network network, List<Knot> knots, int finding) {
-        int[] variables = knots.stream().flatMapToInt(k -> Arrays.stream(k.variables)).toArray();
+        int[] variables =
+                knots.stream().flatMapToInt(k -> Arrays.stream(k.variables)).toArray();
         double[][] weight = knots.stream().flatMap(k -> Arrays.stream(k.weight)).toArray(double[][]::new);
-        int[] leftOut = knots.stream().flatMapToInt(k -> Arrays.stream(k.leftOut)).toArray();
+        int[] leftOut =
+                knots.stream().flatMapToInt(k -> Arrays.stream(k.leftOut)).toArray();
         int[] findings = knots.stream().map(k -> k.findings).reduce(new int[] {finding}, OrTable::union);
         Elimination elimination = new Elimination(network, variables, findings);
         while (elimination.width() > WIDEST) {
             // Those that happen anyway most often cost least.
-            int out = Arrays.stream(findings).boxed().max((a, b) -> Double.compare(network.leak(a), network.leak(b))).orElseThrow();
+            int out = Arrays.stream(findings)
+                    .boxed()
+                    .max((a, b) -> Double.compare(network.leak(a), network.leak(b)))
+                    .orElseThrow();
             leftOut = OrTable.union(leftOut, new int[] {out});
             findings = Arrays.stream(findings).filter(f -> f != out).toArray();
             elimination = new Elimination(network, variables, findings);
@@ -91,7 +105,10 @@ final class Knot {
         return leftOut;
     }
 
-    /** The same with the weights of each state times how often it fails to bring a finding about; the sum of the weights falls. */
+    /**
+     * The same with the weights of each state times how often it fails to bring a finding about; the sum of the weights
+     * falls.
+     */
     Knot without(int finding) {
         return without(finding, 1);
     }
@@ -102,7 +119,13 @@ final class Knot {
         for (int i = 0; i < variables.length; i++) {
             double[] fails = network.fails(finding, variables[i]);
             if (fails != null) {
-                less[i] = product(weight[i], times == 1 ? fails : Arrays.stream(fails).map(f -> Math.pow(f, times)).toArray());
+                less[i] = product(
+                        weight[i],
+                        times == 1
+                                ? fails
+                                : Arrays.stream(fails)
+                                        .map(f -> Math.pow(f, times))
+                                        .toArray());
             }
         }
         return with(less);
@@ -179,7 +202,8 @@ final class Knot {
         int variable = network.variableOf(condition);
         int i = place(variable);
         List<OrTable> narrowed = new ArrayList<>(leaves());
-        narrowed.set(i, leaf(i, narrowed(i, s -> network.variables().get(variable).has(condition, s))));
+        narrowed.set(
+                i, leaf(i, narrowed(i, s -> network.variables().get(variable).has(condition, s))));
         return elimination.total(narrowed);
     }
 
@@ -224,7 +248,10 @@ final class Knot {
         return table;
     }
 
-    /** How often a state brings about just these of its findings and fails to bring about the others, for each choice of them. */
+    /**
+     * How often a state brings about just these of its findings and fails to bring about the others, for each choice of
+     * them.
+     */
     private void spread(int variable, int state, int[] scope, double[] product) {
         product[0] = 1;
         for (int i = 0; i < scope.length; i++) {
@@ -240,7 +267,8 @@ final class Knot {
     double[] posterior(int variable) {
         double[][] known = posteriors;
         if (known == null) {
-            List<OrTable> sloping = leaves().stream().map(OrTable::withoutSlopes).toList();
+            List<OrTable> sloping =
+                    leaves().stream().map(OrTable::withoutSlopes).toList();
             double total = elimination.totalAndSlopes(sloping);
             known = new double[variables.length][];
             for (int i = 0; i < variables.length; i++) {

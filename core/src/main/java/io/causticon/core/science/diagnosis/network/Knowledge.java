@@ -2,7 +2,6 @@ package io.causticon.core.science.diagnosis.network;
 
 import io.causticon.core.model.finding.Finding;
 import io.causticon.core.model.finding.Findings;
-import io.causticon.core.science.diagnosis.Excess;
 import io.causticon.core.science.facts.BatchFacts;
 import io.causticon.core.wording.Phrase;
 import java.util.ArrayList;
@@ -22,7 +21,10 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Knowledge {
 
-    /** Excess of alkali that half of those notice who would notice much (a judgement: 1.2 points of superfat below nothing). */
+    /**
+     * Excess of alkali that half of those notice who would notice much (a judgement: 1.2 points of superfat below
+     * nothing).
+     */
     private static final double USUAL_HALF = .012;
 
     private final Map<Condition, Double> rates;
@@ -41,7 +43,9 @@ public final class Knowledge {
         this.leaks = new LinkedHashMap<>(builder.leaks);
         this.links = List.copyOf(builder.links);
         this.reasons = links.stream()
-                .collect(Collectors.groupingBy(l -> l.finding().id(), Collectors.toMap(l -> l.condition().id(), Link::reason, (first, second) -> first)));
+                .collect(Collectors.groupingBy(
+                        l -> l.finding().id(),
+                        Collectors.toMap(l -> l.condition().id(), Link::reason, (first, second) -> first)));
         this.relations = List.copyOf(builder.relations);
         this.shifts = List.copyOf(builder.shifts);
         this.remedies = new LinkedHashMap<>(builder.remedies);
@@ -92,10 +96,10 @@ public final class Knowledge {
     }
 
     /**
-     * What is known, sharpened by what a workshop has counted, never on the dangerous side: a hazard's rate and how surely it shows do not fall below
-     * what is known of batches anywhere, for having been lucky is no reason to look less; a sign of a hazard does not become commoner by itself or by
-     * what else brings it about, nor does a condition that a burning skin is put down to or that shuts a hazard out; one that leads to a hazard does not
-     * become rarer.
+     * What is known, sharpened by what a workshop has counted, never on the dangerous side: a hazard's rate and how
+     * surely it shows do not fall below what is known of batches anywhere, for having been lucky is no reason to look
+     * less; a sign of a hazard does not become commoner by itself or by what else brings it about, nor does a condition
+     * that a burning skin is put down to or that shuts a hazard out; one that leads to a hazard does not become rarer.
      */
     public Knowledge with(WorkshopCounts counts) {
         Builder sharper = new Builder();
@@ -119,7 +123,8 @@ public final class Knowledge {
     /** How often a condition shows a finding, 0 to 1; nothing where it does not bring it about. */
     public double strength(String finding, String condition) {
         return links.stream()
-                .filter(l -> l.finding().id().equals(finding) && l.condition().id().equals(condition))
+                .filter(l ->
+                        l.finding().id().equals(finding) && l.condition().id().equals(condition))
                 .mapToDouble(Link::strength)
                 .findFirst()
                 .orElse(0);
@@ -127,7 +132,11 @@ public final class Knowledge {
 
     private double sharpened(Link link, WorkshopCounts counts) {
         double known = link.strength();
-        double counted = laidOver(counts.links().get(new WorkshopCounts.Pair(link.finding().id(), link.condition().id())), known);
+        double counted = laidOver(
+                counts.links()
+                        .get(new WorkshopCounts.Pair(
+                                link.finding().id(), link.condition().id())),
+                known);
         if (link.condition().hazard()) {
             return Math.max(known, counted);
         }
@@ -139,7 +148,8 @@ public final class Knowledge {
     }
 
     private boolean pointsToAHazard(Finding finding) {
-        return links.stream().anyMatch(l -> l.finding().equals(finding) && l.condition().hazard());
+        return links.stream()
+                .anyMatch(l -> l.finding().equals(finding) && l.condition().hazard());
     }
 
     public boolean leadsToAHazard(Condition condition) {
@@ -147,13 +157,20 @@ public final class Knowledge {
     }
 
     private boolean standsToAHazard(Condition condition, Relation.Kind how) {
-        return relations.stream().anyMatch(r -> r.kind() == how
-                && (r.first().equals(condition) && r.second().hazard() || how == Relation.Kind.EXCLUDES && r.second().equals(condition) && r.first().hazard()));
+        return relations.stream()
+                .anyMatch(r -> r.kind() == how
+                        && (r.first().equals(condition) && r.second().hazard()
+                                || how == Relation.Kind.EXCLUDES
+                                        && r.second().equals(condition)
+                                        && r.first().hazard()));
     }
 
     private boolean explainsSkin(Condition condition) {
         return !condition.hazard()
-                && links.stream().anyMatch(l -> l.condition().equals(condition) && l.finding().group() == Finding.Group.SKIN && pointsToAHazard(l.finding()));
+                && links.stream()
+                        .anyMatch(l -> l.condition().equals(condition)
+                                && l.finding().group() == Finding.Group.SKIN
+                                && pointsToAHazard(l.finding()));
     }
 
     /** One family of conditions tells what is known of it. */
@@ -218,8 +235,9 @@ public final class Knowledge {
         /**
          * All of it, if it is whole.
          *
-         * @throws IllegalStateException with the name of what is not: a sentence that says nothing or of no condition, a condition without a
-         *     rate, a finding that does not say how often it happens anyway, what is told twice, a word for two findings
+         * @throws IllegalStateException with the name of what is not: a sentence that says nothing or of no condition,
+         *     a condition without a rate, a finding that does not say how often it happens anyway, what is told twice,
+         *     a word for two findings
          */
         public Knowledge build() {
             new KnowledgeCheck(rates, leaks, links, shifts, unfinished).throwIfAny();
@@ -303,7 +321,8 @@ public final class Knowledge {
 
             public FindingSentence because(String reason) {
                 if (condition == null) {
-                    throw KnowledgeCheck.fault("a sentence about " + finding.id() + " points to no condition: because " + reason);
+                    throw KnowledgeCheck.fault(
+                            "a sentence about " + finding.id() + " points to no condition: because " + reason);
                 }
                 links.add(new Link(finding, condition, strength, half, reason));
                 unfinished.remove(finding.id());

@@ -8,9 +8,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Whether what was told is whole. The knowledge is read when the program starts: what is wrong with it is told then, with its name. */
+/**
+ * Whether what was told is whole. The knowledge is read when the program starts: what is wrong with it is told then,
+ * with its name.
+ */
 record KnowledgeCheck(
-        Map<Condition, Double> rates, Map<Finding, Double> leaks, List<Link> links, List<FactShift> shifts, List<String> unfinished) {
+        Map<Condition, Double> rates,
+        Map<Finding, Double> leaks,
+        List<Link> links,
+        List<FactShift> shifts,
+        List<String> unfinished) {
 
     static IllegalStateException fault(String words) {
         return new IllegalStateException("The knowledge is not whole: " + words + ".");

@@ -8,8 +8,8 @@ import io.causticon.core.model.finding.Finding;
  * @param finding what it brings about
  * @param condition what brings it about
  * @param strength how often it does, alone, 0 to 1
- * @param half the excess of alkali, as a fraction of what the fats take, at which it does so half as often as the strength says; speaks of too
- *     much alkali only
+ * @param half the excess of alkali, as a fraction of what the fats take, at which it does so half as often as the
+ *     strength says; speaks of too much alkali only
  * @param reason why, in a line that the maker reads
  */
 public record Link(Finding finding, Condition condition, double strength, double half, String reason) {
@@ -19,7 +19,10 @@ public record Link(Finding finding, Condition condition, double strength, double
         return new Link(finding, condition, other, half, reason);
     }
 
-    /** A little alkali too much is felt and seen by few; from three times the half on the strength holds (Hill's curve of the second order). */
+    /**
+     * A little alkali too much is felt and seen by few; from three times the half on the strength holds (Hill's curve
+     * of the second order).
+     */
     double respondsTo(double excess) {
         return excess * excess / (excess * excess + half * half);
     }

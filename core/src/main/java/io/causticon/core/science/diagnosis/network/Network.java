@@ -15,8 +15,9 @@ import java.util.stream.IntStream;
  * The knowledge compiled for exact inference: conditions in two layers above findings, any number of them at once.
  *
  * <p>A finding is absent only if its leak and every condition that is there all fail to bring it about,
- * {@code P(absent | S) = (1 - leak) prod (1 - strength)} (noisy-OR; J. Pearl, Probabilistic Reasoning in Intelligent Systems (1988), 4.3.2).
- * Conditions that exclude, contain or cause one another, or that one measurement speaks of, are one {@link Variable}.
+ * {@code P(absent | S) = (1 - leak) prod (1 - strength)} (noisy-OR; J. Pearl, Probabilistic Reasoning in Intelligent
+ * Systems (1988), 4.3.2). Conditions that exclude, contain or cause one another, or that one measurement speaks of, are
+ * one {@link Variable}.
  */
 public final class Network {
 
@@ -70,7 +71,8 @@ public final class Network {
 
     private void markDangerous(int v, int condition) {
         for (int s = 0; s < dangerous[v].length; s++) {
-            dangerous[v][s] |= conditions.get(condition).hazard() && variables.get(v).has(condition, s);
+            dangerous[v][s] |=
+                    conditions.get(condition).hazard() && variables.get(v).has(condition, s);
         }
     }
 
@@ -86,14 +88,19 @@ public final class Network {
         }
         for (int s = 0; s < variable.states(); s++) {
             if (variable.has(c, s)) {
-                fails[f][v][s] *= 1 - link.strength() * (c == variable.excess ? link.respondsTo(SuperfatLevels.excess(variable.level(s))) : 1);
+                fails[f][v][s] *= 1
+                        - link.strength()
+                                * (c == variable.excess
+                                        ? link.respondsTo(SuperfatLevels.excess(variable.level(s)))
+                                        : 1);
             }
         }
     }
 
     private List<Variable> variables(Knowledge knowledge) {
         List<Tie> ties = new ArrayList<>(knowledge.relations().stream()
-                .map(r -> new Tie(r.kind(), conditions.indexOf(r.first()), conditions.indexOf(r.second()), r.strength()))
+                .map(r ->
+                        new Tie(r.kind(), conditions.indexOf(r.first()), conditions.indexOf(r.second()), r.strength()))
                 .toList());
         int lyeHeavy = conditions.indexOf(Conditions.LYE_HEAVY);
         if (lyeHeavy >= 0) {
@@ -118,7 +125,11 @@ public final class Network {
     }
 
     private static Variable variable(List<Integer> members, int lyeHeavy, Collection<Tie> ties) {
-        int[] bits = members.stream().filter(c -> c != lyeHeavy).mapToInt(c -> c).sorted().toArray();
+        int[] bits = members.stream()
+                .filter(c -> c != lyeHeavy)
+                .mapToInt(c -> c)
+                .sorted()
+                .toArray();
         List<Tie> own = ties.stream().filter(r -> members.contains(r.first())).toList();
         return new Variable(bits, members.contains(lyeHeavy) ? lyeHeavy : -1, own);
     }

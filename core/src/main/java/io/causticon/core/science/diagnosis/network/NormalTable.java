@@ -4,8 +4,9 @@ import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
- * The normal distribution function, read from a table: every slip of every batch spreads its superfat over all levels, and an error function worked out
- * each time is a fifth of a whole diagnosis. Between two entries it follows Taylor's series to the third order, off by less than 1e-10.
+ * The normal distribution function, read from a table: every slip of every batch spreads its superfat over all levels,
+ * and an error function worked out each time is a fifth of a whole diagnosis. Between two entries it follows Taylor's
+ * series to the third order, off by less than 1e-10.
  */
 final class NormalTable {
 
@@ -14,9 +15,12 @@ final class NormalTable {
 
     private static final int STEPS_A_DEVIATION = 128;
     private static final NormalDistribution NORMAL = new NormalDistribution();
-    private static final double[] BELOW =
-            IntStream.rangeClosed(0, (int) (2 * FAR * STEPS_A_DEVIATION)).mapToDouble(i -> NORMAL.cumulativeProbability(place(i))).toArray();
-    private static final double[] DENSITY = IntStream.range(0, BELOW.length).mapToDouble(i -> NORMAL.density(place(i))).toArray();
+    private static final double[] BELOW = IntStream.rangeClosed(0, (int) (2 * FAR * STEPS_A_DEVIATION))
+            .mapToDouble(i -> NORMAL.cumulativeProbability(place(i)))
+            .toArray();
+    private static final double[] DENSITY = IntStream.range(0, BELOW.length)
+            .mapToDouble(i -> NORMAL.density(place(i)))
+            .toArray();
 
     private NormalTable() {}
 

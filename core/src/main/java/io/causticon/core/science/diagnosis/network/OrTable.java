@@ -1,14 +1,14 @@
 package io.causticon.core.science.diagnosis.network;
 
-import io.causticon.core.model.finding.Findings;
 import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Weights over what has been brought about so far: a bit a finding, set where some cause of those that were counted in brought it about. Two
- * tables go together by "or": a finding is there if the causes of the one or of the other bring it about. All weights are sums of products of
- * probabilities, so nothing cancels out however unlikely the findings are. Source: the factorisation of the noisy-OR by F. J. Díez and S. F.
- * Galán, Efficient computation for the noisy MAX, Int. J. Intelligent Systems 18 (2003) 165, in its positive form.
+ * Weights over what has been brought about so far: a bit a finding, set where some cause of those that were counted in
+ * brought it about. Two tables go together by "or": a finding is there if the causes of the one or of the other bring
+ * it about. All weights are sums of products of probabilities, so nothing cancels out however unlikely the findings
+ * are. Source: the factorisation of the noisy-OR by F. J. Díez and S. F. Galán, Efficient computation for the noisy
+ * MAX, Int. J. Intelligent Systems 18 (2003) 165, in its positive form.
  */
 final class OrTable {
 
@@ -89,8 +89,9 @@ final class OrTable {
     }
 
     /**
-     * Goes through two tables finding by finding, from the top. Where both know it, what the one has brought about goes with all of the other, and
-     * what it has not with what the other has: three products of half the size instead of four, and none of them a difference.
+     * Goes through two tables finding by finding, from the top. Where both know it, what the one has brought about goes
+     * with all of the other, and what it has not with what the other has: three products of half the size instead of
+     * four, and none of them a difference.
      */
     private static final class Pairing {
 

@@ -5,7 +5,8 @@ import io.causticon.core.quantity.Interval;
 import java.util.stream.IntStream;
 
 /**
- * The superfat that a batch really has, in steps that are fine where it matters. Below nothing there is more alkali than the fats take.
+ * The superfat that a batch really has, in steps that are fine where it matters. Below nothing there is more alkali
+ * than the fats take.
  */
 public final class SuperfatLevels {
 
@@ -15,8 +16,8 @@ public final class SuperfatLevels {
     private static final double FINE_STEP = .005;
 
     /**
-     * Half a point below nothing is some 0.05 % of free NaOH in the soap, the most that IS 2888:2004 allows in toilet soap; with less than that no
-     * test finds anything. One of the edges.
+     * Half a point below nothing is some 0.05 % of free NaOH in the soap, the most that IS 2888:2004 allows in toilet
+     * soap; with less than that no test finds anything. One of the edges.
      */
     private static final double LYE_HEAVY_BELOW = -.005;
 
@@ -26,7 +27,8 @@ public final class SuperfatLevels {
     public static final int COUNT = EDGES.length + 1;
 
     /** Worked out once: they are asked for each state of each condition. */
-    private static final double[] MIDDLES = IntStream.range(0, COUNT).mapToDouble(SuperfatLevels::middleOf).toArray();
+    private static final double[] MIDDLES =
+            IntStream.range(0, COUNT).mapToDouble(SuperfatLevels::middleOf).toArray();
 
     private SuperfatLevels() {}
 
@@ -83,7 +85,8 @@ public final class SuperfatLevels {
         for (int level = 0; level < COUNT; level++) {
             if (levels[level] > 0) {
                 // What was anywhere in a level is anywhere in one that is as wide.
-                double[] spread = of(new Estimate(middle(level) + by.value(), Math.max(by.standardDeviation(), FINE_STEP / 4)));
+                double[] spread =
+                        of(new Estimate(middle(level) + by.value(), Math.max(by.standardDeviation(), FINE_STEP / 4)));
                 for (int to = 0; to < COUNT; to++) {
                     moved[to] += levels[level] * spread[to];
                 }
@@ -142,7 +145,8 @@ public final class SuperfatLevels {
             if (wanted <= share[level] || level == COUNT - 1) {
                 double from = level == 0 ? EDGES[0] - .2 : EDGES[level - 1];
                 double to = level == COUNT - 1 ? EDGES[level - 1] + .2 : EDGES[level];
-                return Interval.between(from, to).clamp(from + (to - from) * (share[level] > 0 ? wanted / share[level] : 0));
+                return Interval.between(from, to)
+                        .clamp(from + (to - from) * (share[level] > 0 ? wanted / share[level] : 0));
             }
             wanted -= share[level];
         }

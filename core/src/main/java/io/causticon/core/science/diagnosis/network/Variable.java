@@ -4,8 +4,9 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Conditions that speak with one another, or one that stands alone, in all the states that they can be in together. The superfat is such a
- * variable, of many levels; lye-heavy is not a condition beside it but what it is called below nothing.
+ * Conditions that speak with one another, or one that stands alone, in all the states that they can be in together. The
+ * superfat is such a variable, of many levels; lye-heavy is not a condition beside it but what it is called below
+ * nothing.
  */
 public final class Variable {
 
@@ -97,7 +98,9 @@ public final class Variable {
     record Tie(Relation.Kind kind, int first, int second, double strength) {
 
         private boolean forbids(boolean firstThere, boolean secondThere) {
-            return firstThere && (kind == Relation.Kind.EXCLUDES && secondThere || kind == Relation.Kind.IS_A_KIND_OF && !secondThere);
+            return firstThere
+                    && (kind == Relation.Kind.EXCLUDES && secondThere
+                            || kind == Relation.Kind.IS_A_KIND_OF && !secondThere);
         }
 
         private double failsToBringAbout() {

@@ -1,10 +1,10 @@
 package io.causticon.core.science.diagnosis.network;
 
-import io.causticon.core.science.diagnosis.evidence.Evidence;
 
 /**
- * Weight of evidence in decibans: ten times the decimal logarithm of a ratio of odds. Ten decibans make something ten times as likely
- * against its opposite; one is about what a person can just feel. Source: I. J. Good, Probability and the Weighing of Evidence (1950).
+ * Weight of evidence in decibans: ten times the decimal logarithm of a ratio of odds. Ten decibans make something ten
+ * times as likely against its opposite; one is about what a person can just feel. Source: I. J. Good, Probability and
+ * the Weighing of Evidence (1950).
  *
  * @param decibans positive speaks for, negative against
  */

@@ -7,9 +7,11 @@ import java.util.stream.Stream;
 /**
  * What a workshop has counted in its own batches, laid over what is known of batches anywhere.
  *
- * @param conditions by id: in how many batches it was settled that they had it, of how many that were looked at to the end
+ * @param conditions by id: in how many batches it was settled that they had it, of how many that were looked at to the
+ *     end
  * @param findings by id: in how many batches without any condition that brings it about it was seen all the same
- * @param links how often a condition showed a finding, of the batches that had it and in which the finding was looked for
+ * @param links how often a condition showed a finding, of the batches that had it and in which the finding was looked
+ *     for
  */
 public record WorkshopCounts(Map<String, Count> conditions, Map<String, Count> findings, Map<Pair, Count> links) {
 
@@ -59,7 +61,8 @@ public record WorkshopCounts(Map<String, Count> conditions, Map<String, Count> f
         }
 
         /**
-         * The mean of a beta distribution that began at the prior with {@link #WEIGHT_OF_THE_PRIOR} batches (the conjugate of a binomial count).
+         * The mean of a beta distribution that began at the prior with {@link #WEIGHT_OF_THE_PRIOR} batches (the
+         * conjugate of a binomial count).
          *
          * @param prior 0 to 1
          */

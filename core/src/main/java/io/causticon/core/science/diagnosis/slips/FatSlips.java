@@ -11,7 +11,9 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** What can go wrong with fats at the scale. The rates are judgements of how often each happens in a hundred batches. */
+/**
+ * What can go wrong with fats at the scale. The rates are judgements of how often each happens in a hundred batches.
+ */
 final class FatSlips {
 
     private static final double RATE_SWAP = 0.2;
@@ -35,7 +37,8 @@ final class FatSlips {
     }
 
     Stream<Hypothesis> all() {
-        return Stream.concat(swaps(), IntStream.range(0, weighed.fats().size()).boxed().flatMap(this::ofOne));
+        return Stream.concat(
+                swaps(), IntStream.range(0, weighed.fats().size()).boxed().flatMap(this::ofOne));
     }
 
     private double care(FatPortion fat) {
@@ -58,12 +61,17 @@ final class FatSlips {
 
     private Hypothesis swap(FatPortion a, FatPortion b) {
         List<FatPortion> fats = weighed.fats().stream()
-                .map(f -> f.equals(a) ? new FatPortion(a.fat(), b.mass()) : f.equals(b) ? new FatPortion(b.fat(), a.mass()) : f)
+                .map(f -> f.equals(a)
+                        ? new FatPortion(a.fat(), b.mass())
+                        : f.equals(b) ? new FatPortion(b.fat(), a.mass()) : f)
                 .toList();
         return new Hypothesis(
                 Slip.Kind.SWAPPED,
                 a.fat().id() + " " + b.fat().id(),
-                Phrase.of("{} and {} poured for one another", a.fat().shortName(), b.fat().shortName()),
+                Phrase.of(
+                        "{} and {} poured for one another",
+                        a.fat().shortName(),
+                        b.fat().shortName()),
                 Phrase.of("the total stays {}", weighed.fatMass()),
                 RATE_SWAP * Math.max(care(a), care(b)),
                 weighed.withFats(fats));
@@ -74,7 +82,13 @@ final class FatSlips {
         String name = fat.fat().shortName();
         Stream.Builder<Hypothesis> slips = Stream.builder();
         if (weighed.fats().size() > 1) {
-            slips.add(with(Slip.Kind.LEFT_OUT, index, Mass.ZERO, RATE_LEFT_OUT * care(fat), Phrase.of("{} left out", name), Phrase.of("{} missing", fat.mass())));
+            slips.add(with(
+                    Slip.Kind.LEFT_OUT,
+                    index,
+                    Mass.ZERO,
+                    RATE_LEFT_OUT * care(fat),
+                    Phrase.of("{} left out", name),
+                    Phrase.of("{} missing", fat.mass())));
         }
         slips.add(with(
                 Slip.Kind.DOUBLED,
@@ -92,13 +106,14 @@ final class FatSlips {
                 Phrase.of("{} weighed in grams where ounces were meant", name),
                 Phrase.of("{} in the pot", ouncesAsGrams)));
         misread(index).forEach(slips::add);
-        care.otherwiseWeighed(Weighable.fat(fat.fat().id())).ifPresent(second -> slips.add(with(
-                Slip.Kind.SECOND_WEIGHING,
-                index,
-                second,
-                RATE_SECOND,
-                Phrase.of("{} is what its second weighing says", name),
-                Phrase.of("{} instead of {}", second, fat.mass()))));
+        care.otherwiseWeighed(Weighable.fat(fat.fat().id()))
+                .ifPresent(second -> slips.add(with(
+                        Slip.Kind.SECOND_WEIGHING,
+                        index,
+                        second,
+                        RATE_SECOND,
+                        Phrase.of("{} is what its second weighing says", name),
+                        Phrase.of("{} instead of {}", second, fat.mass()))));
         return slips.build();
     }
 
@@ -110,7 +125,8 @@ final class FatSlips {
             double all = weighed.total().grams();
             double more = pot.gramsMoreThan(weighed);
             double most = MISREAD_BY.get(MISREAD_BY.size() - 1) * fat.mass().grams();
-            // Any amount up to the most is as likely as another: the one that fits stands for all, with the share of them that fit as well.
+            // Any amount up to the most is as likely as another: the one that fits stands for all, with the share of
+            // them that fit as well.
             double fitting = Math.min(1, pot.width() * all / (2 * most));
             return Math.abs(more) <= most && Math.abs(more) > pot.width() * all / 2
                     ? Stream.of(misread(index, fat.mass().plus(Mass.grams(more)), rate * fitting))
@@ -121,11 +137,18 @@ final class FatSlips {
 
     private Hypothesis misread(int index, Mass mass, double rate) {
         FatPortion fat = weighed.fats().get(index);
-        return with(Slip.Kind.MISREAD, index, mass, rate, Phrase.of("{} misread at the scale", fat.fat().shortName()), Phrase.of("{} instead of {}", mass, fat.mass()));
+        return with(
+                Slip.Kind.MISREAD,
+                index,
+                mass,
+                rate,
+                Phrase.of("{} misread at the scale", fat.fat().shortName()),
+                Phrase.of("{} instead of {}", mass, fat.mass()));
     }
 
     private Hypothesis with(Slip.Kind kind, int index, Mass mass, double rate, Phrase words, Phrase how) {
-        return new Hypothesis(kind, weighed.fats().get(index).fat().id(), words, how, rate, otherwise(weighed, index, mass));
+        return new Hypothesis(
+                kind, weighed.fats().get(index).fat().id(), words, how, rate, otherwise(weighed, index, mass));
     }
 
     /** The same weights with another mass of one fat. */

@@ -12,7 +12,10 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** What can go wrong with liquids and with acids. The rates are judgements of how often each happens in a hundred batches. */
+/**
+ * What can go wrong with liquids and with acids. The rates are judgements of how often each happens in a hundred
+ * batches.
+ */
 final class LiquidSlips {
 
     private static final double RATE_ACID = 0.4;
@@ -31,26 +34,44 @@ final class LiquidSlips {
     }
 
     Stream<Hypothesis> all() {
-        return Stream.concat(IntStream.range(0, weighed.liquids().size()).boxed().flatMap(this::ofOne), acid());
+        return Stream.concat(
+                IntStream.range(0, weighed.liquids().size()).boxed().flatMap(this::ofOne), acid());
     }
 
     private Stream<Hypothesis> ofOne(int index) {
         LiquidPortion liquid = weighed.liquids().get(index);
         double slips = care.slipsWith(Weighable.liquid(liquid.liquid().id()));
         String name = liquid.liquid().name();
-        Hypothesis doubled = with(Slip.Kind.DOUBLED, index, liquid.mass().times(2), RATE_DOUBLED * slips,
-                Phrase.of("{} poured twice", name), Phrase.of("{} too much", liquid.mass()));
+        Hypothesis doubled = with(
+                Slip.Kind.DOUBLED,
+                index,
+                liquid.mass().times(2),
+                RATE_DOUBLED * slips,
+                Phrase.of("{} poured twice", name),
+                Phrase.of("{} too much", liquid.mass()));
         // Without any liquid no lye would have dissolved.
         return weighed.liquids().size() == 1
                 ? Stream.of(doubled)
-                : Stream.of(doubled, with(Slip.Kind.LEFT_OUT, index, Mass.ZERO, RATE_LEFT_OUT * slips,
-                        Phrase.of("{} left out", name), Phrase.of("{} missing", liquid.mass())));
+                : Stream.of(
+                        doubled,
+                        with(
+                                Slip.Kind.LEFT_OUT,
+                                index,
+                                Mass.ZERO,
+                                RATE_LEFT_OUT * slips,
+                                Phrase.of("{} left out", name),
+                                Phrase.of("{} missing", liquid.mass())));
     }
 
     private Hypothesis with(Slip.Kind kind, int index, Mass mass, double rate, Phrase words, Phrase how) {
         List<LiquidPortion> liquids = new ArrayList<>(weighed.liquids());
         liquids.set(index, liquids.get(index).weighing(mass));
-        return new Hypothesis(kind, weighed.liquids().get(index).liquid().id(), words, how, rate,
+        return new Hypothesis(
+                kind,
+                weighed.liquids().get(index).liquid().id(),
+                words,
+                how,
+                rate,
                 new Weights(weighed.fats(), weighed.naoh(), weighed.koh(), liquids, weighed.additives()));
     }
 
@@ -60,8 +81,12 @@ final class LiquidSlips {
         if (weighed.acidMoles() <= NOTABLE_ACID * needed) {
             return Stream.empty();
         }
-        List<LiquidPortion> liquids = weighed.liquids().stream().filter(l -> l.liquid().acid() == null).toList();
-        List<AdditivePortion> additives = weighed.additives().stream().filter(a -> a.additive().acid() == null).toList();
+        List<LiquidPortion> liquids = weighed.liquids().stream()
+                .filter(l -> l.liquid().acid() == null)
+                .toList();
+        List<AdditivePortion> additives = weighed.additives().stream()
+                .filter(a -> a.additive().acid() == null)
+                .toList();
         return Stream.of(new Hypothesis(
                 Slip.Kind.ACID_NOT_ADDED,
                 "acid",

@@ -12,7 +12,8 @@ import java.util.stream.Stream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
- * What the whole batch weighed: in the full pot, or as fresh bars. It tells slips apart that change the mass from those that do not.
+ * What the whole batch weighed: in the full pot, or as fresh bars. It tells slips apart that change the mass from those
+ * that do not.
  *
  * @param found what was found, of all that had gone in up to then; empty where nothing was weighed
  * @param loss which share of it sticks to vessels and dries off
@@ -43,17 +44,34 @@ record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
         Optional<BatchLog.Timed<Entry.PotWeighed>> pot = whole(facts);
         if (pot.isPresent()) {
             double spread = facts.asWeighed().isComplete() ? POT_SPREAD : Math.hypot(POT_SPREAD, UNLOGGED_SPREAD);
-            return new PotMass(pot.map(p -> p.entry().mass()), 0, spread, addedAfter(facts, pot.get().at()));
+            return new PotMass(
+                    pot.map(p -> p.entry().mass()),
+                    0,
+                    spread,
+                    addedAfter(facts, pot.get().at()));
         }
         // A cook takes an unknown share of the water away before there are bars.
-        return facts.isCooked() ? NOT_WEIGHED : bars(facts.log()).map(m -> new PotMass(Optional.of(m), BARS_LOSS, BARS_SPREAD, Mass.ZERO)).orElse(NOT_WEIGHED);
+        return facts.isCooked()
+                ? NOT_WEIGHED
+                : bars(facts.log())
+                        .map(m -> new PotMass(Optional.of(m), BARS_LOSS, BARS_SPREAD, Mass.ZERO))
+                        .orElse(NOT_WEIGHED);
     }
 
     /** The last weighing of all that is in the pot: with the lye in it, and before anything was taken out. */
     private static Optional<BatchLog.Timed<Entry.PotWeighed>> whole(BatchFacts facts) {
-        Instant lyeIn = facts.log().first(Entry.LyeIntoFats.class).map(BatchLog.Timed::at).orElse(Instant.MIN);
-        Instant out = Stream.of(facts.firstTakenOut(), facts.cookedSince()).flatMap(Optional::stream).min(Instant::compareTo).orElse(Instant.MAX);
-        return facts.log().of(Entry.PotWeighed.class).filter(p -> !p.at().isBefore(lyeIn) && !p.at().isAfter(out)).reduce((a, b) -> b);
+        Instant lyeIn = facts.log()
+                .first(Entry.LyeIntoFats.class)
+                .map(BatchLog.Timed::at)
+                .orElse(Instant.MIN);
+        Instant out = Stream.of(facts.firstTakenOut(), facts.cookedSince())
+                .flatMap(Optional::stream)
+                .min(Instant::compareTo)
+                .orElse(Instant.MAX);
+        return facts.log()
+                .of(Entry.PotWeighed.class)
+                .filter(p -> !p.at().isBefore(lyeIn) && !p.at().isAfter(out))
+                .reduce((a, b) -> b);
     }
 
     /** Additives whose adding was logged after the pot stood on the scale. */
@@ -64,7 +82,8 @@ record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
                 .flatMap(a -> facts.asWeighed().weights().additives().stream()
                         .filter(p -> p.additive().id().equals(a.entry().what().id()))
                         .limit(1)
-                        .map(p -> a.entry().mass() == null ? p.mass() : a.entry().mass()))
+                        .map(p ->
+                                a.entry().mass() == null ? p.mass() : a.entry().mass()))
                 .reduce(Mass.ZERO, Mass::plus);
     }
 
@@ -80,9 +99,14 @@ record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
         return found.isPresent();
     }
 
-    /** By how much the whole was heavier than these weights, as found: grams, below nothing where it was lighter; 0 where nothing was weighed. */
+    /**
+     * By how much the whole was heavier than these weights, as found: grams, below nothing where it was lighter; 0
+     * where nothing was weighed.
+     */
     double gramsMoreThan(Weights weights) {
-        return found.map(f -> f.grams() / (1 - loss) + later.grams() - weights.total().grams()).orElse(0.0);
+        return found.map(f ->
+                        f.grams() / (1 - loss) + later.grams() - weights.total().grams())
+                .orElse(0.0);
     }
 
     /** How wide a range of masses agrees with what was found, as a share of it. */
@@ -92,7 +116,11 @@ record PotMass(Optional<Mass> found, double loss, double spread, Mass later) {
 
     /** How well the mass agrees with a slip, as a likelihood; 1 where nothing was weighed. */
     double agreement(Hypothesis slip) {
-        return found.map(f -> density(f, slip.weights(), slip.kind() == Slip.Kind.UNKNOWN ? Math.hypot(spread, UNKNOWN_SPREAD) : spread)).orElse(1.0);
+        return found.map(f -> density(
+                        f,
+                        slip.weights(),
+                        slip.kind() == Slip.Kind.UNKNOWN ? Math.hypot(spread, UNKNOWN_SPREAD) : spread))
+                .orElse(1.0);
     }
 
     private double density(Mass weighed, Weights weights, double deviation) {

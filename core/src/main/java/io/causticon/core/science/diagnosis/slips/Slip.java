@@ -16,7 +16,13 @@ import java.util.Optional;
  * @param probability how likely it is among all slips weighed, after the tests, 0 to 1
  */
 public record Slip(
-        Kind kind, Phrase words, Phrase arithmetic, Estimate superfat, double excess, Optional<Phrase> check, double probability) {
+        Kind kind,
+        Phrase words,
+        Phrase arithmetic,
+        Estimate superfat,
+        double excess,
+        Optional<Phrase> check,
+        double probability) {
 
     /** Sorts of slips. */
     public enum Kind {

@@ -10,21 +10,33 @@ final class SlipCheck {
     /** Fresh bars, put on a scale together, tell this much apart, as a share of all. */
     private static final double TOLD_BY_BARS = 0.08;
 
-    /** A titration in a kitchen tells this much apart, as a fraction of the fats, where at least one of the two has alkali left. */
+    /**
+     * A titration in a kitchen tells this much apart, as a fraction of the fats, where at least one of the two has
+     * alkali left.
+     */
     private static final double TOLD_BY_TITRATION = 0.015;
 
     private SlipCheck() {}
 
     /** @param weighed whether the whole was weighed already */
-    static Phrase between(Hypothesis one, Estimate superfat, Hypothesis other, Estimate otherSuperfat, boolean weighed) {
+    static Phrase between(
+            Hypothesis one, Estimate superfat, Hypothesis other, Estimate otherSuperfat, boolean weighed) {
         double mass = one.weights().total().grams();
         double otherMass = other.weights().total().grams();
         if (!weighed && Math.abs(mass - otherMass) > TOLD_BY_BARS * Math.max(mass, otherMass)) {
-            return Phrase.of("Weigh all bars together: some {} speaks for this, {} for: {}.", one.weights().total(), other.weights().total(), other.words());
+            return Phrase.of(
+                    "Weigh all bars together: some {} speaks for this, {} for: {}.",
+                    one.weights().total(),
+                    other.weights().total(),
+                    other.words());
         }
         boolean alkali = Math.min(superfat.value(), otherSuperfat.value()) < 0;
         if (alkali && Math.abs(superfat.value() - otherSuperfat.value()) > TOLD_BY_TITRATION) {
-            return Phrase.of("Titrate the core: {} speaks for this, {} for: {}.", found(superfat), found(otherSuperfat), other.words());
+            return Phrase.of(
+                    "Titrate the core: {} speaks for this, {} for: {}.",
+                    found(superfat),
+                    found(otherSuperfat),
+                    other.words());
         }
         return Phrase.of(look(one.kind()));
     }

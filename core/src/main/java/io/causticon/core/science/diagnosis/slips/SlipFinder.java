@@ -15,12 +15,16 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Which single slip explains an excess of alkali, or a softness? Every slip is a hypothesis with the superfat and the mass it would lead to.
- * Before any test the hypotheses give the distribution of the superfat; after the tests they share out what was found.
+ * Which single slip explains an excess of alkali, or a softness? Every slip is a hypothesis with the superfat and the
+ * mass it would lead to. Before any test the hypotheses give the distribution of the superfat; after the tests they
+ * share out what was found.
  */
 public final class SlipFinder {
 
-    /** Of a superfat whose weights nobody wrote down, one standard deviation (a judgement: two per cent of the lye or of a fat). */
+    /**
+     * Of a superfat whose weights nobody wrote down, one standard deviation (a judgement: two per cent of the lye or of
+     * a fat).
+     */
     private static final double UNLOGGED_SPREAD = 0.02;
 
     /** Of a superfat after a slip that nobody thought of, one standard deviation (a judgement). */
@@ -55,7 +59,9 @@ public final class SlipFinder {
         this.mass = mass;
         this.superfat = hypotheses.stream().map(this::superfat).toList();
         this.spread = superfat.stream().map(SuperfatLevels::of).toList();
-        this.weight = hypotheses.stream().mapToDouble(h -> h.rate() * mass.agreement(h) * plausibility(h.weights())).toArray();
+        this.weight = hypotheses.stream()
+                .mapToDouble(h -> h.rate() * mass.agreement(h) * plausibility(h.weights()))
+                .toArray();
     }
 
     public static SlipFinder of(BatchFacts facts, KnownVessels vessels) {
@@ -105,7 +111,8 @@ public final class SlipFinder {
         groups.sort(Comparator.comparingDouble((Weighed g) -> g.sum).reversed());
         List<Slip> slips = new ArrayList<>();
         for (int i = 0; i < groups.size(); i++) {
-            Optional<Hypothesis> next = i + 1 < groups.size() ? Optional.of(groups.get(i == 0 ? 1 : 0).likeliest) : Optional.empty();
+            Optional<Hypothesis> next =
+                    i + 1 < groups.size() ? Optional.of(groups.get(i == 0 ? 1 : 0).likeliest) : Optional.empty();
             slips.add(slip(groups.get(i).likeliest, next, groups.get(i).sum / all));
         }
         return slips;
@@ -138,12 +145,17 @@ public final class SlipFinder {
             for (int level = 0; level < lift.length; level++) {
                 agrees += spread.get(i)[level] * lift[level];
             }
-            Weighed group = groups.stream().filter(g -> g.likeliest.isSameSlipAs(h)).findFirst().orElseGet(() -> {
-                Weighed fresh = new Weighed(h);
-                groups.add(fresh);
-                return fresh;
-            });
-            double soft = h.kind() == Slip.Kind.WRONG_ALKALI ? otherAlkali : superfat.get(i).value() > MUCH_FAT ? fatLeft : 1;
+            Weighed group = groups.stream()
+                    .filter(g -> g.likeliest.isSameSlipAs(h))
+                    .findFirst()
+                    .orElseGet(() -> {
+                        Weighed fresh = new Weighed(h);
+                        groups.add(fresh);
+                        return fresh;
+                    });
+            double soft = h.kind() == Slip.Kind.WRONG_ALKALI
+                    ? otherAlkali
+                    : superfat.get(i).value() > MUCH_FAT ? fatLeft : 1;
             group.add(h, weight[i] * agrees * soft);
         }
         return groups;
@@ -151,17 +163,25 @@ public final class SlipFinder {
 
     private Slip slip(Hypothesis h, Optional<Hypothesis> next, double probability) {
         Estimate superfat = superfat(h);
-        Phrase arithmetic = h.how().then(
-                "; ",
-                Phrase.of("superfat planned {}, then {}", facts.plan().formula().superfat(), Share.fraction(superfat.value())));
-        Optional<Phrase> check = next.map(other -> SlipCheck.between(h, superfat, other, superfat(other), mass.isKnown()));
+        Phrase arithmetic = h.how()
+                .then(
+                        "; ",
+                        Phrase.of(
+                                "superfat planned {}, then {}",
+                                facts.plan().formula().superfat(),
+                                Share.fraction(superfat.value())));
+        Optional<Phrase> check =
+                next.map(other -> SlipCheck.between(h, superfat, other, superfat(other), mass.isKnown()));
         return new Slip(h.kind(), h.words(), arithmetic, superfat, superfat.probabilityBelow(0), check, probability);
     }
 
     private Estimate superfat(Hypothesis h) {
         Estimate weighed = facts.plan().isRework()
                 ? facts.asWeighed().superfat()
-                : Superfat.distribution(h.weights(), facts.plan().formula().alkali(), facts.plan().scales());
+                : Superfat.distribution(
+                        h.weights(),
+                        facts.plan().formula().alkali(),
+                        facts.plan().scales());
         if (h.kind() == Slip.Kind.UNKNOWN) {
             return new Estimate(weighed.value(), Math.hypot(weighed.standardDeviation(), UNKNOWN_SPREAD));
         }

@@ -29,7 +29,12 @@ final class SlipHypotheses {
         SlipHypotheses none = new SlipHypotheses(facts);
         if (facts.plan().isRework()) {
             // Nobody weighed lye: what the scraps hold is known as well as their own cases tell.
-            return List.of(none.asLogged(Slip.Kind.NONE, Phrase.of("as its scraps are"), Phrase.of("their own superfat, and what was added")), none.unknown());
+            return List.of(
+                    none.asLogged(
+                            Slip.Kind.NONE,
+                            Phrase.of("as its scraps are"),
+                            Phrase.of("their own superfat, and what was added")),
+                    none.unknown());
         }
         WeighingCare care = new WeighingCare(facts);
         return Stream.of(
@@ -61,7 +66,8 @@ final class SlipHypotheses {
             return asLogged(Slip.Kind.NONE, Phrase.of("weights as planned"), Phrase.of("not all of them were logged"));
         }
         return loggedFatDifference(planned)
-                .orElseGet(() -> asLogged(Slip.Kind.NONE, Phrase.of("weights as logged"), Phrase.of("no slip at the scale")));
+                .orElseGet(() ->
+                        asLogged(Slip.Kind.NONE, Phrase.of("weights as logged"), Phrase.of("no slip at the scale")));
     }
 
     private Hypothesis asLogged(Slip.Kind kind, Phrase words, Phrase how) {
@@ -72,9 +78,13 @@ final class SlipHypotheses {
         for (int i = 0; i < planned.fats().size(); i++) {
             Mass plan = planned.fats().get(i).mass();
             Mass got = weighed.fats().get(i).mass();
-            if (Math.abs(got.grams() - plan.grams()) > NOTABLE * planned.fatMass().grams()) {
-                Phrase words = Phrase.of("{} logged with another weight than planned", planned.fats().get(i).fat().shortName());
-                return Optional.of(asLogged(Slip.Kind.LOGGED_DIFFERENCE, words, Phrase.of("{} instead of {}", got, plan)));
+            if (Math.abs(got.grams() - plan.grams())
+                    > NOTABLE * planned.fatMass().grams()) {
+                Phrase words = Phrase.of(
+                        "{} logged with another weight than planned",
+                        planned.fats().get(i).fat().shortName());
+                return Optional.of(
+                        asLogged(Slip.Kind.LOGGED_DIFFERENCE, words, Phrase.of("{} instead of {}", got, plan)));
             }
         }
         return Optional.empty();

@@ -11,7 +11,10 @@ import io.causticon.core.wording.Phrase;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** A vessel's own mass counted as what was in it. The rates are judgements of how often that happens in a hundred batches. */
+/**
+ * A vessel's own mass counted as what was in it. The rates are judgements of how often that happens in a hundred
+ * batches.
+ */
 final class TareSlips {
 
     private static final double RATE_NOT_SAID = 0.15;
@@ -49,7 +52,8 @@ final class TareSlips {
     private Stream<Hypothesis> ofFat(Entry.Weighed entry) {
         Mass jug = vessels.mass(entry.vessel()).orElse(USUAL_JUG);
         return IntStream.range(0, weighed.fats().size())
-                .filter(i -> weighed.fats().get(i).fat().id().equals(entry.what().id()))
+                .filter(i ->
+                        weighed.fats().get(i).fat().id().equals(entry.what().id()))
                 .filter(i -> weighed.fats().get(i).mass().isMoreThan(jug))
                 .mapToObj(i -> {
                     FatPortion fat = weighed.fats().get(i);
@@ -61,10 +65,20 @@ final class TareSlips {
     private Stream<Hypothesis> ofLye(Entry.Weighed entry) {
         Mass cup = vessels.mass(entry.vessel()).orElse(USUAL_CUP);
         if (entry.what().equals(Weighable.NAOH) && weighed.naoh().isMoreThan(cup)) {
-            return Stream.of(notTaken(entry, "the lye", cup, weighed.naoh(), weighed.withNaoh(weighed.naoh().minus(cup))));
+            return Stream.of(notTaken(
+                    entry,
+                    "the lye",
+                    cup,
+                    weighed.naoh(),
+                    weighed.withNaoh(weighed.naoh().minus(cup))));
         }
         return entry.what().equals(Weighable.KOH) && weighed.koh().isMoreThan(cup)
-                ? Stream.of(notTaken(entry, "the lye", cup, weighed.koh(), weighed.withKoh(weighed.koh().minus(cup))))
+                ? Stream.of(notTaken(
+                        entry,
+                        "the lye",
+                        cup,
+                        weighed.koh(),
+                        weighed.withKoh(weighed.koh().minus(cup))))
                 : Stream.empty();
     }
 

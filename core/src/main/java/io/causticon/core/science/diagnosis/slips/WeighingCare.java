@@ -28,7 +28,11 @@ final class WeighingCare {
         if (facts.asWeighed().notLogged().contains(what)) {
             return UNLOGGED;
         }
-        return again(what).filter(second -> Math.abs(second.dividedBy(logged(what)) - 1) < SAME).isPresent() ? WEIGHED_AGAIN : 1;
+        return again(what)
+                        .filter(second -> Math.abs(second.dividedBy(logged(what)) - 1) < SAME)
+                        .isPresent()
+                ? WEIGHED_AGAIN
+                : 1;
     }
 
     /** The second weighing where it showed something else. */
@@ -39,12 +43,17 @@ final class WeighingCare {
 
     private Optional<Mass> again(Weighable what) {
         return logged(what).isPositive()
-                ? facts.log().of(Entry.WeighedAgain.class).filter(w -> w.entry().what().equals(what)).map(w -> w.entry().mass()).reduce((a, b) -> b)
+                ? facts.log()
+                        .of(Entry.WeighedAgain.class)
+                        .filter(w -> w.entry().what().equals(what))
+                        .map(w -> w.entry().mass())
+                        .reduce((a, b) -> b)
                 : Optional.empty();
     }
 
     private Mass logged(Weighable what) {
-        return facts.log().of(Entry.Weighed.class)
+        return facts.log()
+                .of(Entry.Weighed.class)
                 .filter(w -> w.entry().what().equals(what))
                 .map(w -> w.entry().mass())
                 .reduce(Mass.ZERO, Mass::plus);

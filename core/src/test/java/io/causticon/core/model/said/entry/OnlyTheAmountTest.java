@@ -17,23 +17,31 @@ import org.junit.jupiter.api.Test;
 
 class OnlyTheAmountTest {
 
-    private static final Entry OLIVE = new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(100), Tare.NOT_TAKEN, Named.called("second jug"));
+    private static final Entry OLIVE =
+            new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(100), Tare.NOT_TAKEN, Named.called("second jug"));
 
     @Test
     void tenMeansTenOfIt() {
         assertThat(OnlyTheAmount.of(OLIVE, "10", Units.METRIC))
-                .contains(new Entry.Weighed(Weighable.fat("olive-oil"), Mass.grams(10), Tare.NOT_TAKEN, Named.called("second jug")));
-        assertThat(((Entry.Weighed) OnlyTheAmount.of(OLIVE, " 10 ", Units.US).orElseThrow()).mass().inOunces()).isEqualTo(10);
-        assertThat(OnlyTheAmount.of(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(80)), "43.5", Units.METRIC))
+                .contains(new Entry.Weighed(
+                        Weighable.fat("olive-oil"), Mass.grams(10), Tare.NOT_TAKEN, Named.called("second jug")));
+        assertThat(((Entry.Weighed) OnlyTheAmount.of(OLIVE, " 10 ", Units.US).orElseThrow())
+                        .mass()
+                        .inOunces())
+                .isEqualTo(10);
+        assertThat(OnlyTheAmount.of(
+                        new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(80)), "43.5", Units.METRIC))
                 .contains(new Entry.TemperatureRead(MeasurementPoint.LYE, Temperature.celsius(43.5)));
-        assertThat(OnlyTheAmount.of(new Entry.BlenderBurst(20), "5", Units.METRIC)).contains(new Entry.BlenderBurst(5));
+        assertThat(OnlyTheAmount.of(new Entry.BlenderBurst(20), "5", Units.METRIC))
+                .contains(new Entry.BlenderBurst(5));
     }
 
     @Test
     void wordsAreReadAsALineAsBefore() {
         assertThat(OnlyTheAmount.of(OLIVE, "castor 10", Units.METRIC)).isEmpty();
         assertThat(OnlyTheAmount.of(OLIVE, "", Units.METRIC)).isEmpty();
-        assertThat(OnlyTheAmount.of(new Entry.StageReached(Stage.LIGHT, null), "10", Units.METRIC)).isEmpty();
+        assertThat(OnlyTheAmount.of(new Entry.StageReached(Stage.LIGHT, null), "10", Units.METRIC))
+                .isEmpty();
         assertThatThrownBy(() -> OnlyTheAmount.of(OLIVE, "10 c", Units.METRIC)).isInstanceOf(ProblemsException.class);
     }
 }

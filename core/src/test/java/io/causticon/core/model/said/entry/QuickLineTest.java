@@ -56,7 +56,10 @@ class QuickLineTest {
         return QuickLine.read(
                 text,
                 new QuickContext(
-                        recipe().fat("olive-oil", 504).fat("lard", 264).additive("eo-lavender", 30).plan(),
+                        recipe().fat("olive-oil", 504)
+                                .fat("lard", 264)
+                                .additive("eo-lavender", 30)
+                                .plan(),
                         BEGUN,
                         NOW,
                         ZoneOffset.UTC,
@@ -74,11 +77,15 @@ class QuickLineTest {
     }
 
     private static Entry swirl(String text) {
-        BatchPlan plan = recipe().fat("olive-oil", 504).additive("eo-lavender", 30).plan();
-        BatchPlan divided = plan.with(plan.pouring().divided(new Portioning(
-                Portioning.Way.SHARES,
-                List.of(Portion.sharing("madder", Share.percent(40)), Portion.sharing("pale sea 2", Share.percent(60))),
-                Share.percent(3))));
+        BatchPlan plan =
+                recipe().fat("olive-oil", 504).additive("eo-lavender", 30).plan();
+        BatchPlan divided = plan.with(plan.pouring()
+                .divided(new Portioning(
+                        Portioning.Way.SHARES,
+                        List.of(
+                                Portion.sharing("madder", Share.percent(40)),
+                                Portion.sharing("pale sea 2", Share.percent(60))),
+                        Share.percent(3))));
         QuickLine.Reading reading = QuickLine.read(
                 text, new QuickContext(divided, BEGUN, NOW, ZoneOffset.UTC, Units.METRIC, Findings.vocabulary()));
         assertThat(reading.problems()).isEmpty();
@@ -87,10 +94,13 @@ class QuickLineTest {
 
     @Test
     void whatIsDoneWithABatter() {
-        assertThat(swirl("take madder 410 g")).isEqualTo(new Entry.PortionTaken(new Named("portion-1", "madder"), Mass.grams(410)));
+        assertThat(swirl("take madder 410 g"))
+                .isEqualTo(new Entry.PortionTaken(new Named("portion-1", "madder"), Mass.grams(410)));
         assertThat(swirl("take madder")).isEqualTo(new Entry.PortionTaken(new Named("portion-1", "madder"), null));
-        assertThat(swirl("layer pale sea 2 300 g")).isEqualTo(new Entry.LayerPoured(new Named("portion-2", "pale sea 2"), Mass.grams(300)));
-        assertThat(swirl("pour pale sea 2")).isEqualTo(new Entry.LayerPoured(new Named("portion-2", "pale sea 2"), null));
+        assertThat(swirl("layer pale sea 2 300 g"))
+                .isEqualTo(new Entry.LayerPoured(new Named("portion-2", "pale sea 2"), Mass.grams(300)));
+        assertThat(swirl("pour pale sea 2"))
+                .isEqualTo(new Entry.LayerPoured(new Named("portion-2", "pale sea 2"), null));
         assertThat(swirl("pour at 38")).isEqualTo(new Entry.Poured(Temperature.celsius(38)));
         assertThat(only("whisk")).isEqualTo(new Entry.MixedWith(MixMethod.WHISK));
         assertThat(only("by hand")).isEqualTo(new Entry.MixedWith(MixMethod.HAND));
@@ -101,13 +111,19 @@ class QuickLineTest {
         assertThat(only("add lavender 30 g to madder lot LV-4"))
                 .isEqualTo(new Entry.Added(LAVENDER, Mass.grams(30), Named.called("madder"), "LV-4"));
         assertThat(only("add lavender lot LV-4")).isEqualTo(new Entry.Added(LAVENDER, null, null, "LV-4"));
-        assertThat(only("add charcoal to the black")).isEqualTo(new Entry.Added(Named.called("charcoal"), null, Named.called("black"), null));
+        assertThat(only("add charcoal to the black"))
+                .isEqualTo(new Entry.Added(Named.called("charcoal"), null, Named.called("black"), null));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "take temperatures every hour", "bottle of water at hand", "hand cream for Odd", "tap water used by mistake", "the loaf browned at the rim"
-    })
+    @ValueSource(
+            strings = {
+                "take temperatures every hour",
+                "bottle of water at hand",
+                "hand cream for Odd",
+                "tap water used by mistake",
+                "the loaf browned at the rim"
+            })
     void wordsThatOnlyBeginLikeSomethingAreAskedAbout(String text) {
         assertThat(read(text).problems()).extracting(Problem::key).containsExactly(ProblemKey.NOT_UNDERSTOOD);
         assertThat(only(QuickLine.asWords(text).orElseThrow())).isEqualTo(new Entry.Noted(text));
@@ -129,7 +145,13 @@ class QuickLineTest {
     class Temperatures {
 
         @ParameterizedTest
-        @CsvSource({"lye 43.5, LYE, 43.5", "oil 41, FATS, 41", "fats 110F, FATS, 43.333", "core 71, CORE, 71", "'room 17,5', ROOM, 17.5"})
+        @CsvSource({
+            "lye 43.5, LYE, 43.5",
+            "oil 41, FATS, 41",
+            "fats 110F, FATS, 43.333",
+            "core 71, CORE, 71",
+            "'room 17,5', ROOM, 17.5"
+        })
         void areReadAtTheirSpot(String text, MeasurementPoint spot, double celsius) {
             Entry.TemperatureRead entry = (Entry.TemperatureRead) only(text);
             assertThat(entry.spot()).isEqualTo(spot);
@@ -184,23 +206,35 @@ class QuickLineTest {
             assertThat(((Entry.Weighed) only("weigh olive 8 1/2 oz")).mass()).isEqualTo(Mass.ounces(8.5));
             assertThat(((Entry.Weighed) only("olive 1 lb 2 1/2 ounces")).mass()).isEqualTo(Mass.ounces(18.5));
             assertThat(((Entry.Weighed) only("olive 3/4 pound no tare")).mass()).isEqualTo(Mass.ounces(12));
-            assertThat(read("weigh olive 8 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
-            assertThat(read("weigh lye 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
+            assertThat(read("weigh olive 8 1/2").problems())
+                    .extracting(Problem::key)
+                    .containsExactly(ProblemKey.BROKEN_OF_WHAT);
+            assertThat(read("weigh lye 1/2").problems())
+                    .extracting(Problem::key)
+                    .containsExactly(ProblemKey.BROKEN_OF_WHAT);
             assertThat(((Entry.Weighed) only("weigh olive 8\u00bd oz")).mass()).isEqualTo(Mass.ounces(8.5));
             assertThat(((Entry.BarWeighed) only("bar 3\u00bc oz")).mass()).isEqualTo(Mass.ounces(3.25));
             assertThat(((Entry.Noted) only("note it is \u00bd full")).text()).isEqualTo("it is \u00bd full");
             assertThat(((Entry.Added) only("add lavender \u00bd oz")).mass()).isEqualTo(Mass.ounces(0.5));
-            assertThat(((Entry.Added) only("add lavender 1 lb 2 oz lot 7")).mass()).isEqualTo(Mass.ounces(18));
-            assertThat(read("add lavender 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
-            assertThat(read("lye 43 1/2").problems()).extracting(Problem::key).containsExactly(ProblemKey.NOT_UNDERSTOOD);
+            assertThat(((Entry.Added) only("add lavender 1 lb 2 oz lot 7")).mass())
+                    .isEqualTo(Mass.ounces(18));
+            assertThat(read("add lavender 1/2").problems())
+                    .extracting(Problem::key)
+                    .containsExactly(ProblemKey.BROKEN_OF_WHAT);
+            assertThat(read("lye 43 1/2").problems())
+                    .extracting(Problem::key)
+                    .containsExactly(ProblemKey.NOT_UNDERSTOOD);
             assertThat(read("light 2").problems()).extracting(Problem::key).containsExactly(ProblemKey.NOT_UNDERSTOOD);
-            assertThat(read("weigh olive 8\u00bd").problems()).extracting(Problem::key).containsExactly(ProblemKey.BROKEN_OF_WHAT);
+            assertThat(read("weigh olive 8\u00bd").problems())
+                    .extracting(Problem::key)
+                    .containsExactly(ProblemKey.BROKEN_OF_WHAT);
             assertThat(((Entry.PotWeighed) only("pot 4 lb 2 1/4 oz")).mass()).isEqualTo(Mass.ounces(66.25));
         }
 
         @Test
         void ofSomethingAreReadByItsWholeName() {
-            assertThat(((Entry.Weighed) only("essential oil: lavender 1 oz")).what()).isEqualTo(Weighable.additive("eo-lavender"));
+            assertThat(((Entry.Weighed) only("essential oil: lavender 1 oz")).what())
+                    .isEqualTo(Weighable.additive("eo-lavender"));
         }
 
         @Test
@@ -261,10 +295,8 @@ class QuickLineTest {
         assertThat(only("scraps of sea green 85")).isEqualTo(new Entry.ScrapsKept("sea green", Mass.grams(85)));
         assertThat(only("off-cuts 12 g")).isEqualTo(new Entry.ScrapsKept("mixed", Mass.grams(12)));
         assertThat(only("titrate 0.3 %")).isEqualTo(new Entry.Titrated(0.3));
-        assertThat(only("see thick crust"))
-                .isEqualTo(new Entry.Observed("thick-crust", Presence.SEEN));
-        assertThat(only("no white spots"))
-                .isEqualTo(new Entry.Observed("white-spots", Presence.LOOKED_AND_ABSENT));
+        assertThat(only("see thick crust")).isEqualTo(new Entry.Observed("thick-crust", Presence.SEEN));
+        assertThat(only("no white spots")).isEqualTo(new Entry.Observed("white-spots", Presence.LOOKED_AND_ABSENT));
         assertThat(only("note strange green shimmer")).isEqualTo(new Entry.Noted("strange green shimmer"));
     }
 
@@ -287,8 +319,10 @@ class QuickLineTest {
         @Test
         void mayBeSomeTimeAgo() {
             assertThat(read("@5 min ago light").at()).contains(NOW.minus(Duration.ofMinutes(5)));
-            assertThat(TimeNotation.read("at", "-90 s", BEGUN, NOW, ZoneOffset.UTC)).isEqualTo(NOW.minusSeconds(90));
-            assertThat(TimeNotation.read("at", "1,5 h", BEGUN, NOW, ZoneOffset.UTC)).isEqualTo(NOW.minusSeconds(5400));
+            assertThat(TimeNotation.read("at", "-90 s", BEGUN, NOW, ZoneOffset.UTC))
+                    .isEqualTo(NOW.minusSeconds(90));
+            assertThat(TimeNotation.read("at", "1,5 h", BEGUN, NOW, ZoneOffset.UTC))
+                    .isEqualTo(NOW.minusSeconds(5400));
             assertThat(TimeNotation.isAgo("2 d ago")).isTrue();
             assertThat(TimeNotation.isAgo("14:05")).isFalse();
             assertThat(TimeNotation.isAgo("+35m")).isFalse();
@@ -296,13 +330,15 @@ class QuickLineTest {
 
         @Test
         void keepTheirSeconds() {
-            assertThat(TimeNotation.read("at", "2026-11-20 14:05:37", BEGUN, NOW, ZoneOffset.UTC)).isEqualTo(Instant.parse("2026-11-20T14:05:37Z"));
+            assertThat(TimeNotation.read("at", "2026-11-20 14:05:37", BEGUN, NOW, ZoneOffset.UTC))
+                    .isEqualTo(Instant.parse("2026-11-20T14:05:37Z"));
         }
 
         @Test
         void ofTheMinuteInWhichABatchWasBegunAreItsBeginning() {
             Instant begun = BEGUN.plusSeconds(20);
-            assertThat(TimeNotation.read("at", "18:00", begun, begun.plusSeconds(600), ZoneOffset.UTC)).isEqualTo(begun);
+            assertThat(TimeNotation.read("at", "18:00", begun, begun.plusSeconds(600), ZoneOffset.UTC))
+                    .isEqualTo(begun);
             assertThat(keys("@2026-11-03 17:58 light")).containsExactly(ProblemKey.BEFORE_THE_BATCH);
         }
 
@@ -327,7 +363,9 @@ class QuickLineTest {
     @Test
     void emptyAndEndlessLinesAreRefused() {
         assertThat(read("  ").problems()).extracting(Problem::key).containsExactly(ProblemKey.MISSING);
-        assertThat(read("x".repeat(QuickLine.LONGEST + 1)).problems()).extracting(Problem::key).containsExactly(ProblemKey.TOO_LONG);
+        assertThat(read("x".repeat(QuickLine.LONGEST + 1)).problems())
+                .extracting(Problem::key)
+                .containsExactly(ProblemKey.TOO_LONG);
     }
 
     @ParameterizedTest

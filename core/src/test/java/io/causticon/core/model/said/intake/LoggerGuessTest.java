@@ -19,10 +19,13 @@ class LoggerGuessTest {
 
     private static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
     private static final Instant BEGUN = Instant.parse("2026-04-03T06:00:00Z");
-    private static final LoggerGuess.Known KNOWN = new LoggerGuess.Known(BEGUN, BEGUN.plusSeconds(3 * 86_400), BERLIN, false);
+    private static final LoggerGuess.Known KNOWN =
+            new LoggerGuess.Known(BEGUN, BEGUN.plusSeconds(3 * 86_400), BERLIN, false);
 
     private static List<List<String>> cut(List<String> lines, char delimiter) {
-        return lines.stream().map(l -> Arrays.asList(l.split(java.util.regex.Pattern.quote("" + delimiter), -1))).toList();
+        return lines.stream()
+                .map(l -> Arrays.asList(l.split(java.util.regex.Pattern.quote("" + delimiter), -1)))
+                .toList();
     }
 
     private static LoggerShape guessed(LoggerGuess.Known known, String... lines) {
@@ -57,7 +60,11 @@ class LoggerGuessTest {
     @Test
     void takesTheDayThatLiesInTheBatch() {
         LoggerShape american = guessed(
-                KNOWN, "Date/Time,Batter Temp (F)", "4/3/2026 2:05 PM,110.5", "4/3/2026 2:06 PM,111.0", "4/3/2026 2:07 PM,111.4");
+                KNOWN,
+                "Date/Time,Batter Temp (F)",
+                "4/3/2026 2:05 PM,110.5",
+                "4/3/2026 2:06 PM,111.0",
+                "4/3/2026 2:07 PM,111.4");
         assertThat(american.shape()).isEqualTo(TimeShape.MONTH_FIRST);
         assertThat(american.spot()).isEqualTo(MeasurementPoint.BATTER);
         Reading reading = read(american, "4/3/2026 2:05 PM,110.5").orElseThrow();
@@ -67,20 +74,28 @@ class LoggerGuessTest {
 
     @Test
     void readsIsoWithItsOwnOffsetEpochsAndWhatCounts() {
-        LoggerShape iso = guessed(KNOWN, "ts,probe", "2026-04-03T08:00:00+02:00,31", "2026-04-03T08:01:00+02:00,32", "2026-04-03T08:02:00+02:00,33");
-        assertThat(read(iso, "2026-04-03T08:01:00+02:00,32").orElseThrow().at()).isEqualTo(Instant.parse("2026-04-03T06:01:00Z"));
+        LoggerShape iso = guessed(
+                KNOWN,
+                "ts,probe",
+                "2026-04-03T08:00:00+02:00,31",
+                "2026-04-03T08:01:00+02:00,32",
+                "2026-04-03T08:02:00+02:00,33");
+        assertThat(read(iso, "2026-04-03T08:01:00+02:00,32").orElseThrow().at())
+                .isEqualTo(Instant.parse("2026-04-03T06:01:00Z"));
         LoggerShape epoch = guessed(KNOWN, "t\ttemp_c", "1775196000\t40", "1775196060\t41", "1775196120\t42");
         assertThat(epoch.shape()).isEqualTo(TimeShape.EPOCH_SECONDS);
         LoggerShape counts = guessed(KNOWN, "elapsed (min),loaf C", "0,40", "5,44", "10,48");
         assertThat(counts.shape()).isEqualTo(TimeShape.MINUTES);
         assertThat(read(counts, "10,48").orElseThrow().at()).isEqualTo(BEGUN.plusSeconds(600));
-        LoggerShape clock = guessed(KNOWN, "time;temp", "0:00:00;40 \u00b0C", "0:00:10;41 \u00b0C", "0:00:20;42 \u00b0C");
+        LoggerShape clock =
+                guessed(KNOWN, "time;temp", "0:00:00;40 \u00b0C", "0:00:10;41 \u00b0C", "0:00:20;42 \u00b0C");
         assertThat(read(clock, "1:00:20;42 \u00b0C").orElseThrow().at()).isEqualTo(BEGUN.plusSeconds(3620));
     }
 
     @Test
     void saysOfALineWhyItIsNone() {
-        LoggerShape shape = guessed(KNOWN, "when,core", "2026-04-03 10:00,40", "2026-04-03 10:01,41", "2026-04-03 10:02,42");
+        LoggerShape shape =
+                guessed(KNOWN, "when,core", "2026-04-03 10:00,40", "2026-04-03 10:01,41", "2026-04-03 10:02,42");
         assertThat(shape.read(List.of("2026-04-03 10:03", "")).problem()).contains("no temperature");
         assertThat(shape.read(List.of("2026-04-03 10:03", "OPEN")).problem()).contains("OPEN");
         assertThat(shape.read(List.of("2026-04-03 10:03", "990")).problem()).contains("cannot be there");
@@ -90,11 +105,15 @@ class LoggerGuessTest {
 
     @Test
     void findsNothingWhereNothingIs() {
-        assertThat(LoggerGuess.of(',', cut(List.of("a,b", "c,d", "e,f"), ','), KNOWN)).isEmpty();
+        assertThat(LoggerGuess.of(',', cut(List.of("a,b", "c,d", "e,f"), ','), KNOWN))
+                .isEmpty();
         assertThat(LoggerGuess.of(',', List.of(), KNOWN)).isEmpty();
     }
 
-    /** Lines between the few stay near to all, the hottest is within the tolerance of what is kept, and memory does not grow. */
+    /**
+     * Lines between the few stay near to all, the hottest is within the tolerance of what is kept, and memory does not
+     * grow.
+     */
     @Test
     void keepsFewThatTellAll() {
         Random random = new Random(5);
@@ -115,7 +134,8 @@ class LoggerGuessTest {
             while (after < kept.size() - 1 && kept.get(after).at().isBefore(reading.at())) {
                 after++;
             }
-            assertThat(between(kept, after, reading)).isCloseTo(reading.temperature().celsius(), within(2 * thinning.toleranceKelvin() + 1e-6));
+            assertThat(between(kept, after, reading))
+                    .isCloseTo(reading.temperature().celsius(), within(2 * thinning.toleranceKelvin() + 1e-6));
         }
     }
 
@@ -125,7 +145,9 @@ class LoggerGuessTest {
         }
         Reading from = kept.get(after - 1);
         Reading to = kept.get(after);
-        double part = (at.at().toEpochMilli() - from.at().toEpochMilli()) / (double) (to.at().toEpochMilli() - from.at().toEpochMilli());
-        return from.temperature().celsius() + part * (to.temperature().celsius() - from.temperature().celsius());
+        double part = (at.at().toEpochMilli() - from.at().toEpochMilli())
+                / (double) (to.at().toEpochMilli() - from.at().toEpochMilli());
+        return from.temperature().celsius()
+                + part * (to.temperature().celsius() - from.temperature().celsius());
     }
 }

@@ -17,12 +17,17 @@ class RecipeSheetTest {
     private static final Catalogue TABLES = Catalogue.standard();
 
     private static RecipeSheet read(String... rows) {
-        return RecipeSheet.read(Arrays.stream(rows).map(r -> Arrays.asList(r.split("\\|", -1))).toList(), List.of(), Units.METRIC, TABLES);
+        return RecipeSheet.read(
+                Arrays.stream(rows).map(r -> Arrays.asList(r.split("\\|", -1))).toList(),
+                List.of(),
+                Units.METRIC,
+                TABLES);
     }
 
     private static RecipeNote note(RecipeSheet sheet, int at) {
         RecipeNote note = RecipeNote.read(sheet.recipes().get(at).note(), Units.METRIC, TABLES);
-        assertThat(note.lines()).allSatisfy(l -> assertThat(l.problem()).as(l.text()).isEmpty());
+        assertThat(note.lines())
+                .allSatisfy(l -> assertThat(l.problem()).as(l.text()).isEmpty());
         return note;
     }
 
@@ -33,8 +38,13 @@ class RecipeSheetTest {
     @Test
     void readsALineAnIngredientInGermanWithNamesMergedDownwards() {
         RecipeSheet sheet = read(
-                "Meine Rezepte||", "Rezept|Zutat|Menge (g)|\u00dcberfettung", "Dorfseife|Oliven\u00f6l|412,5|5 %", "|Kokos\u00f6l|137,5|", "|Wasser|165|",
-                "Salzst\u00fcck|Kokos\u00f6l|600|0,15", "|Destilliertes Wasser|200|");
+                "Meine Rezepte||",
+                "Rezept|Zutat|Menge (g)|\u00dcberfettung",
+                "Dorfseife|Oliven\u00f6l|412,5|5 %",
+                "|Kokos\u00f6l|137,5|",
+                "|Wasser|165|",
+                "Salzst\u00fcck|Kokos\u00f6l|600|0,15",
+                "|Destilliertes Wasser|200|");
         assertThat(sheet.layout()).isEqualTo(RecipeSheet.Layout.LINES);
         assertThat(sheet.recipes()).extracting(RecipeSheet.Found::name).containsExactly("Dorfseife", "Salzst\u00fcck");
         RecipeNote first = note(sheet, 0);
@@ -47,10 +57,19 @@ class RecipeSheetTest {
     @Test
     void readsBlocksUnderATitleWithOuncesInWords() {
         RecipeSheet sheet = read(
-                "Lavender Doorstep||", "olive oil|twelve and a half ounces|", "coconut oil|4 1/4 oz|", "lye|2\u00bd ounces|", "water|five ounces|", "||", "Plain One||", "lard|8 oz|",
+                "Lavender Doorstep||",
+                "olive oil|twelve and a half ounces|",
+                "coconut oil|4 1/4 oz|",
+                "lye|2\u00bd ounces|",
+                "water|five ounces|",
+                "||",
+                "Plain One||",
+                "lard|8 oz|",
                 "lye|one oz|");
         assertThat(sheet.layout()).isEqualTo(RecipeSheet.Layout.BLOCKS);
-        assertThat(sheet.recipes()).extracting(RecipeSheet.Found::name).containsExactly("Lavender Doorstep", "Plain One");
+        assertThat(sheet.recipes())
+                .extracting(RecipeSheet.Found::name)
+                .containsExactly("Lavender Doorstep", "Plain One");
         RecipeNote note = note(sheet, 0);
         double ounce = 28.349523125;
         assertThat(grams(note, What.FAT)).isCloseTo(16.75 * ounce, Percentage.withPercentage(0.01));
@@ -61,7 +80,9 @@ class RecipeSheetTest {
     @Test
     void readsAColumnAnIngredientAndLeavesOutWhatIsNotThere() {
         RecipeSheet sheet = read(
-                "Soap|Date|Olive oil (g)|Coconut oil (g)|Castor oil (g)|Water (g)|SF|Notes", "First|2024-03-01|400|150|50|200|5|nice", "Second||600|||190|0.08|");
+                "Soap|Date|Olive oil (g)|Coconut oil (g)|Castor oil (g)|Water (g)|SF|Notes",
+                "First|2024-03-01|400|150|50|200|5|nice",
+                "Second||600|||190|0.08|");
         assertThat(sheet.layout()).isEqualTo(RecipeSheet.Layout.COLUMNS);
         assertThat(grams(note(sheet, 0), What.FAT)).isEqualTo(600);
         assertThat(note(sheet, 1).of(What.FAT)).hasSize(1);
@@ -88,17 +109,32 @@ class RecipeSheetTest {
     @Test
     void findsNothingWhereNothingIs() {
         assertThat(read("a|b", "c|d").layout()).isEqualTo(RecipeSheet.Layout.NONE);
-        assertThat(RecipeSheet.read(List.of(), List.of(), Units.METRIC, TABLES).recipes()).isEmpty();
+        assertThat(RecipeSheet.read(List.of(), List.of(), Units.METRIC, TABLES).recipes())
+                .isEmpty();
     }
 
     @Test
     void findsWhatWasMadeOnWhichDay() {
-        RecipeSheet rows = read("Soap|Made on|Olive oil (g)|Coconut oil (g)|Bars|Notes", "Quay|3.4.2024|400|200|8|soft", "Quay|1.5.2024|410|190||", "Plain||300|300||");
-        assertThat(rows.recipes()).extracting(r -> r.name() + " " + r.making().day() + " " + r.making().bars()).containsExactly("Quay 3.4.2024 8", "Quay 1.5.2024 ", "Plain  ");
+        RecipeSheet rows = read(
+                "Soap|Made on|Olive oil (g)|Coconut oil (g)|Bars|Notes",
+                "Quay|3.4.2024|400|200|8|soft",
+                "Quay|1.5.2024|410|190||",
+                "Plain||300|300||");
+        assertThat(rows.recipes())
+                .extracting(r ->
+                        r.name() + " " + r.making().day() + " " + r.making().bars())
+                .containsExactly("Quay 3.4.2024 8", "Quay 1.5.2024 ", "Plain  ");
         assertThat(rows.recipes().get(0).making().notes()).containsExactly("soft");
         // The same soap on two days is two batches, each with its own ingredients.
-        RecipeSheet lines = read("Seife|Datum|Zutat|Menge (g)|Bemerkung", "Dorf|1.2.2025|Oliven\u00f6l|400|", "||Kokos\u00f6l|100|weich", "Dorf|8.2.2025|Oliven\u00f6l|500|", "Moor||Oliven\u00f6l|300|");
-        assertThat(lines.recipes()).extracting(r -> r.name() + " " + r.making().day()).containsExactly("Dorf 1.2.2025", "Dorf 8.2.2025", "Moor ");
+        RecipeSheet lines = read(
+                "Seife|Datum|Zutat|Menge (g)|Bemerkung",
+                "Dorf|1.2.2025|Oliven\u00f6l|400|",
+                "||Kokos\u00f6l|100|weich",
+                "Dorf|8.2.2025|Oliven\u00f6l|500|",
+                "Moor||Oliven\u00f6l|300|");
+        assertThat(lines.recipes())
+                .extracting(r -> r.name() + " " + r.making().day())
+                .containsExactly("Dorf 1.2.2025", "Dorf 8.2.2025", "Moor ");
         assertThat(lines.recipes().get(0).making().notes()).containsExactly("weich");
         assertThat(grams(note(lines, 1), What.FAT)).isEqualTo(500);
     }
@@ -108,7 +144,8 @@ class RecipeSheetTest {
         RecipeSheet sheet = read("Soap|Olive oil (g)|Coconut oil (g)", "Odd|400|-200", "Odder|400|\u2212 200");
         assertThat(sheet.recipes()).allSatisfy(r -> {
             assertThat(r.note()).contains("minus 200");
-            assertThat(RecipeNote.read(r.note(), Units.METRIC, TABLES).isUnderstood()).isFalse();
+            assertThat(RecipeNote.read(r.note(), Units.METRIC, TABLES).isUnderstood())
+                    .isFalse();
         });
     }
 }

@@ -14,7 +14,8 @@ class SheetDaysTest {
 
     @Test
     void asksWhereADayMayBeAMonth() {
-        assertThat(SheetDays.shapes(List.of("3/4/2024", "", "5/6/2024"))).containsExactly(TimeShape.DAY_FIRST, TimeShape.MONTH_FIRST);
+        assertThat(SheetDays.shapes(List.of("3/4/2024", "", "5/6/2024")))
+                .containsExactly(TimeShape.DAY_FIRST, TimeShape.MONTH_FIRST);
         assertThat(SheetDays.shapes(List.of("3/4/2024", "13/6/2024"))).containsExactly(TimeShape.DAY_FIRST);
         assertThat(SheetDays.shapes(List.of("3/4/2024", "6/13/2024"))).containsExactly(TimeShape.MONTH_FIRST);
         // On the fourth of April it makes no difference.
@@ -30,7 +31,8 @@ class SheetDaysTest {
         assertThat(read("3.4.24", TimeShape.DAY_FIRST)).isEqualTo(third);
         assertThat(read("4/3/2024", TimeShape.MONTH_FIRST)).isEqualTo(third);
         assertThat(read("2024-04-03 18:20", TimeShape.ISO)).isEqualTo(third);
-        assertThat(List.of("3 April 2024", "3. April 2024", "Apr 3, 2024", "April 3 2024", "3-Apr-24")).allSatisfy(d -> assertThat(read(d, TimeShape.ISO)).isEqualTo(third));
+        assertThat(List.of("3 April 2024", "3. April 2024", "Apr 3, 2024", "April 3 2024", "3-Apr-24"))
+                .allSatisfy(d -> assertThat(read(d, TimeShape.ISO)).isEqualTo(third));
         assertThat(read("3. M\u00e4rz 2024", TimeShape.ISO)).isEqualTo(LocalDate.of(2024, 3, 3));
     }
 

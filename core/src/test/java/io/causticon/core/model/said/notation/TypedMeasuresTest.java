@@ -20,19 +20,30 @@ class TypedMeasuresTest {
 
     private static void refuses(Runnable reading, ProblemKey key) {
         assertThatThrownBy(reading::run)
-                .isInstanceOfSatisfying(ProblemsException.class, e -> assertThat(e.problems())
-                        .extracting(Problem::key)
-                        .containsExactly(key));
+                .isInstanceOfSatisfying(
+                        ProblemsException.class,
+                        e -> assertThat(e.problems()).extracting(Problem::key).containsExactly(key));
     }
 
     @Nested
     class Fractions {
 
         @ParameterizedTest
-        @CsvSource(delimiter = '|', value = {
-            "8 1/2 oz | 8.5", "8-1/2 oz | 8.5", "8½ oz | 8.5", "5⅜ oz | 5.375", "1,000 1/2 oz | 1000.5", "1/4 oz | 0.25", "1 lb 2 3/4 oz | 18.75", "1/2 lb | 8", "1 1/2 lb | 24", "3/16 oz | 0.1875",
-            "2 1/3 oz | 2.333333"
-        })
+        @CsvSource(
+                delimiter = '|',
+                value = {
+                    "8 1/2 oz | 8.5",
+                    "8-1/2 oz | 8.5",
+                    "8½ oz | 8.5",
+                    "5⅜ oz | 5.375",
+                    "1,000 1/2 oz | 1000.5",
+                    "1/4 oz | 0.25",
+                    "1 lb 2 3/4 oz | 18.75",
+                    "1/2 lb | 8",
+                    "1 1/2 lb | 24",
+                    "3/16 oz | 0.1875",
+                    "2 1/3 oz | 2.333333"
+                })
         void areOfAKitchen(String typed, double ounces) {
             assertThat(MassNotation.read("mass", typed, Units.US).inOunces()).isCloseTo(ounces, within(1e-6));
         }
@@ -49,29 +60,34 @@ class TypedMeasuresTest {
 
         /** Of something that weighs 6 g a teaspoon, in 800 g of fats. */
         @ParameterizedTest
-        @CsvSource(delimiter = '|', value = {
-            "30 | 30",
-            "30 g | 30",
-            "1 oz | 28.3495",
-            "3 % | 24",
-            "2,5% | 20",
-            "2 tsp | 12",
-            "1 tbsp | 18",
-            "1 tsp/500 g | 9.6",
-            "1 tsp per lb | 10.582",
-            "2 tbsp per kg | 28.8",
-            "20 drops | 0.8",
-            "1 drop | 0.04"
-        })
+        @CsvSource(
+                delimiter = '|',
+                value = {
+                    "30 | 30",
+                    "30 g | 30",
+                    "1 oz | 28.3495",
+                    "3 % | 24",
+                    "2,5% | 20",
+                    "2 tsp | 12",
+                    "1 tbsp | 18",
+                    "1 tsp/500 g | 9.6",
+                    "1 tsp per lb | 10.582",
+                    "2 tbsp per kg | 28.8",
+                    "20 drops | 0.8",
+                    "1 drop | 0.04"
+                })
         void areReadAsMakersSayThem(String typed, double grams) {
-            assertThat(DoseNotation.read("dose", typed, Units.METRIC).of(6.0, Mass.grams(800)).grams())
+            assertThat(DoseNotation.read("dose", typed, Units.METRIC)
+                            .of(6.0, Mass.grams(800))
+                            .grams())
                     .isCloseTo(grams, within(0.001));
         }
 
         @ParameterizedTest
         @ValueSource(strings = {"30", "3 %", "2 tsp", "5 tsp/kg", "20 drops", "12.75"})
         void comeBackAsTheyWereTyped(String typed) {
-            assertThat(DoseNotation.write(DoseNotation.read("dose", typed, Units.METRIC), Units.METRIC)).isEqualTo(typed);
+            assertThat(DoseNotation.write(DoseNotation.read("dose", typed, Units.METRIC), Units.METRIC))
+                    .isEqualTo(typed);
         }
 
         @Test
@@ -94,9 +110,18 @@ class TypedMeasuresTest {
     class Lengths {
 
         @ParameterizedTest
-        @CsvSource(delimiter = '|', value = {
-            "85 | 85", "8.5 cm | 85", "8,5cm | 85", "3.5 in | 88.9", "3 1/2 in | 88.9", "3½ in | 88.9", "3/4\" | 19.05", "240 mm | 240"
-        })
+        @CsvSource(
+                delimiter = '|',
+                value = {
+                    "85 | 85",
+                    "8.5 cm | 85",
+                    "8,5cm | 85",
+                    "3.5 in | 88.9",
+                    "3 1/2 in | 88.9",
+                    "3½ in | 88.9",
+                    "3/4\" | 19.05",
+                    "240 mm | 240"
+                })
         void areReadInMillimetres(String typed, double millimetres) {
             assertThat(LengthNotation.readMillimetres("length", typed)).isCloseTo(millimetres, within(1e-9));
         }
@@ -150,7 +175,9 @@ class TypedMeasuresTest {
         for (Units.MassUnit unit : Units.MassUnit.values()) {
             Units units = new Units(unit, Units.TemperatureUnit.CELSIUS);
             String typed = MassNotation.write(Mass.grams(grams), units);
-            assertThat(MassNotation.read("mass", typed, units).grams()).as(typed).isCloseTo(grams, within(0.0051));
+            assertThat(MassNotation.read("mass", typed, units).grams())
+                    .as(typed)
+                    .isCloseTo(grams, within(0.0051));
         }
     }
 

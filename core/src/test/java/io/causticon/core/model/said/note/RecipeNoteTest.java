@@ -24,24 +24,26 @@ class RecipeNoteTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "olive oil 400 | olive-oil | 400",
-        "400 g olive oil | olive-oil | 400",
-        "Olive Oil: 400 g | olive-oil | 400",
-        "- olive oil, 0.4 kg | olive-oil | 400",
-        "12 oz lard | lard | 340.19",
-        "lard 12 oz. | lard | 340.19",
-        "1 lb 2 oz of beef tallow | tallow-beef | 510.29",
-        "coconut 100 | coconut-oil-76 | 100",
-        "coconut oil 76 100 g | coconut-oil-76 | 100",
-        "100 high oleic sunflower oil | sunflower-oil-high-oleic | 100",
-        "rapeseed oil 0,25 kg | canola-oil | 250",
-        "castor 5 | castor-oil | 5",
-        "water 150 | distilled-water | 150",
-        "150g water | distilled-water | 150",
-        "goat milk 80 | goat-milk-whole | 80",
-        "kaolin 10 g | kaolin | 10"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "olive oil 400 | olive-oil | 400",
+                "400 g olive oil | olive-oil | 400",
+                "Olive Oil: 400 g | olive-oil | 400",
+                "- olive oil, 0.4 kg | olive-oil | 400",
+                "12 oz lard | lard | 340.19",
+                "lard 12 oz. | lard | 340.19",
+                "1 lb 2 oz of beef tallow | tallow-beef | 510.29",
+                "coconut 100 | coconut-oil-76 | 100",
+                "coconut oil 76 100 g | coconut-oil-76 | 100",
+                "100 high oleic sunflower oil | sunflower-oil-high-oleic | 100",
+                "rapeseed oil 0,25 kg | canola-oil | 250",
+                "castor 5 | castor-oil | 5",
+                "water 150 | distilled-water | 150",
+                "150g water | distilled-water | 150",
+                "goat milk 80 | goat-milk-whole | 80",
+                "kaolin 10 g | kaolin | 10"
+            })
     void namesAndAmountsInAnyOrder(String text, String id, double grams) {
         assertThat(line(text).problem()).isEmpty();
         assertThat(line(text).id()).isEqualTo(id);
@@ -61,8 +63,10 @@ class RecipeNoteTest {
     void ouncesWhereTheMakerThinksInThem() {
         RecipeNote note = RecipeNote.read("olive oil 16\nlye 2.1\nkoh 10 g", Units.US, Catalogue.standard());
         assertThat(note.together(What.FAT).orElseThrow().inOunces()).isCloseTo(16, within(1e-9));
-        assertThat(note.together(What.SODIUM_HYDROXIDE).orElseThrow().inOunces()).isCloseTo(2.1, within(1e-9));
-        assertThat(note.together(What.POTASSIUM_HYDROXIDE).orElseThrow().grams()).isEqualTo(10);
+        assertThat(note.together(What.SODIUM_HYDROXIDE).orElseThrow().inOunces())
+                .isCloseTo(2.1, within(1e-9));
+        assertThat(note.together(What.POTASSIUM_HYDROXIDE).orElseThrow().grams())
+                .isEqualTo(10);
     }
 
     @Test
@@ -77,17 +81,30 @@ class RecipeNoteTest {
     void whatIsNotUnderstoodIsAskedAbout() {
         assertThat(line("moonbeam 40").problem().orElseThrow().key()).isEqualTo(ProblemKey.UNKNOWN_SUBSTANCE);
         assertThat(line("colive oil 400").what()).isEmpty();
-        assertThat(line("cocconut oil 400").maybe()).anyMatch(n -> n.toLowerCase().contains("coco"));
+        assertThat(line("cocconut oil 400").maybe())
+                .anyMatch(n -> n.toLowerCase().contains("coco"));
         assertThat(line("olive oil").problem().orElseThrow().key()).isEqualTo(ProblemKey.NO_AMOUNT);
         assertThat(line("olive oil some").problem()).isPresent();
         assertThat(note("olive oil 400\nxx").isUnderstood()).isFalse();
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"400", "%", "-", "1e9 olive oil", "<b>", "olive oil 4 stone", "\u0000", "99999999999999999999999 g", "olive oil -400"})
+    @ValueSource(
+            strings = {
+                "400",
+                "%",
+                "-",
+                "1e9 olive oil",
+                "<b>",
+                "olive oil 4 stone",
+                "\u0000",
+                "99999999999999999999999 g",
+                "olive oil -400"
+            })
     void nothingOddIsTakenForARecipe(String text) {
         assertThat(note(text).lines()).noneMatch(l -> l.is(What.SODIUM_HYDROXIDE));
-        assertThat(note(text).lines()).allMatch(l -> l.problem().isPresent() || l.mass().isPresent());
+        assertThat(note(text).lines())
+                .allMatch(l -> l.problem().isPresent() || l.mass().isPresent());
     }
 
     @Test

@@ -13,8 +13,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Four phrases for each finding, two of which the table of sayings knows. The other two stand here alone: nothing was changed after they were tried.
- * All were written by the same hands as the table, so makers will be understood somewhat less often than this.
+ * Four phrases for each finding, two of which the table of sayings knows. The other two stand here alone: nothing was
+ * changed after they were tried. All were written by the same hands as the table, so makers will be understood somewhat
+ * less often than this.
  */
 class FindingSearchTest {
 
@@ -24,7 +25,10 @@ class FindingSearchTest {
     private final FindingSearch search = FindingSearch.standard();
 
     private double share(List<Saying> phrases, int among) {
-        return phrases.stream().filter(p -> ids(p.said(), among).contains(p.finding())).count() / (double) phrases.size();
+        return phrases.stream()
+                        .filter(p -> ids(p.said(), among).contains(p.finding()))
+                        .count()
+                / (double) phrases.size();
     }
 
     private List<String> ids(String words, int most) {
@@ -68,21 +72,30 @@ class FindingSearchTest {
 
     @ParameterizedTest
     @CsvSource({
-        "orange, liquor-orange, orange-dots", "foam, tunnels, froth", "spots, orange-dots, white-spots", "curds, curds, scum", "stings, zap, stings-in-one-place",
-        "my palms sting, zap, wash-burns", "beads, dew, scented-beads", "cracks, fine-cracks, crack"
+        "orange, liquor-orange, orange-dots",
+        "foam, tunnels, froth",
+        "spots, orange-dots, white-spots",
+        "curds, curds, scum",
+        "stings, zap, stings-in-one-place",
+        "my palms sting, zap, wash-burns",
+        "beads, dew, scented-beads",
+        "cracks, fine-cracks, crack"
     })
     void wordsWithTwoMeaningsLeadToBoth(String said, String one, String other) {
         assertThat(ids(said, 4)).contains(one, other);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"call mum", "", " ", "???", "\u0000", "AND OR", "\"", "+(*", "\uD83E\uDDFC\uD83E\uDDFC", "zzzzzz"})
+    @ValueSource(
+            strings = {"call mum", "", " ", "???", "\u0000", "AND OR", "\"", "+(*", "\uD83E\uDDFC\uD83E\uDDFC", "zzzzzz"
+            })
     void wordsThatMeanNothingHereLeadNowhere(String said) {
         assertThat(ids(said, 3)).isEmpty();
     }
 
     @Test
     void aLongStoryIsTakenByItsBeginning() {
-        assertThat(ids("white hard lumps inside the bar, " + "and so on and on the whole day ".repeat(400), 3)).contains("white-spots");
+        assertThat(ids("white hard lumps inside the bar, " + "and so on and on the whole day ".repeat(400), 3))
+                .contains("white-spots");
     }
 }

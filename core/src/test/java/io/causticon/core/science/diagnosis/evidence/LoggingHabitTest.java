@@ -22,11 +22,21 @@ class LoggingHabitTest {
     private static final Diagnostician HERE = new Diagnostician(StandardKnowledge.all(), ODD_ONLY);
 
     private static Cases made(String... lines) {
-        return Cases.batch(recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98)).weighedAsPlanned().log("@+40m light", "@+1h poured 39").log(lines);
+        return Cases.batch(recipe().fat("olive-oil", 500)
+                        .fat("lard", 264)
+                        .fat("coconut-oil-76", 236)
+                        .purity(98))
+                .weighedAsPlanned()
+                .log("@+40m light", "@+1h poured 39")
+                .log(lines);
     }
 
     private static double of(Diagnostician by, Cases made, String condition) {
-        return by.examine(made.facts(), KnownVessels.NONE).reports().stream().filter(r -> r.condition().id().equals(condition)).findFirst().orElseThrow().probability();
+        return by.examine(made.facts(), KnownVessels.NONE).reports().stream()
+                .filter(r -> r.condition().id().equals(condition))
+                .findFirst()
+                .orElseThrow()
+                .probability();
     }
 
     @Test
@@ -37,17 +47,24 @@ class LoggingHabitTest {
         assertThat(ODD_ONLY.silenceShare()).isCloseTo(.25 * (1 - 2 * 5 / 70.0), within(1e-12));
         assertThat(new LoggingHabit(20, 60).silenceShare()).isZero();
         assertThat(new LoggingHabit(2, 1).plus(new LoggingHabit(1, 3))).isEqualTo(new LoggingHabit(3, 4));
-        assertThat(LoggingHabit.of(made("day 4 see thin bloom", "day 5 no white spots", "day 6 touch firm").facts())).isEqualTo(new LoggingHabit(1, 1));
+        assertThat(LoggingHabit.of(made("day 4 see thin bloom", "day 5 no white spots", "day 6 touch firm")
+                        .facts()))
+                .isEqualTo(new LoggingHabit(1, 1));
     }
 
     @Test
     void whatWouldHaveBeenToldIsALittleLessLikely() {
         Cases bloom = made("day 9 see thin bloom");
-        assertThat(of(HERE, bloom, "overheated")).isLessThan(of(ANYWHERE, bloom, "overheated")).isGreaterThan(of(ANYWHERE, bloom, "overheated") / 5);
+        assertThat(of(HERE, bloom, "overheated"))
+                .isLessThan(of(ANYWHERE, bloom, "overheated"))
+                .isGreaterThan(of(ANYWHERE, bloom, "overheated") / 5);
         // A look says more than silence.
         Cases looked = made("day 9 see thin bloom", "day 9 no crack along the top", "day 9 no dome or heave");
         assertThat(of(ANYWHERE, looked, "overheated")).isLessThan(of(ANYWHERE, bloom, "overheated"));
-        assertThat(HERE.examine(bloom.facts(), KnownVessels.NONE).reports()).anySatisfy(r -> assertThat(r.ledger().lines()).extracting(Ledger.Line::kind).contains(Ledger.Kind.SILENCE));
+        assertThat(HERE.examine(bloom.facts(), KnownVessels.NONE).reports())
+                .anySatisfy(r -> assertThat(r.ledger().lines())
+                        .extracting(Ledger.Line::kind)
+                        .contains(Ledger.Kind.SILENCE));
         // Of a batch that nobody had in hand, nothing is unsaid.
         Cases untouched = Cases.batch(recipe().fat("olive-oil", 1000));
         assertThat(of(HERE, untouched, "overheated")).isEqualTo(of(ANYWHERE, untouched, "overheated"));
@@ -55,8 +72,13 @@ class LoggingHabitTest {
 
     @Test
     void theLedgerAddsUpToWhereItStands() {
-        Diagnosis diagnosis = HERE.examine(made("day 9 see thin bloom", "day 9 see crack along the top", "day 9 strip 9").facts(), KnownVessels.NONE);
-        assertThat(diagnosis.reports()).allSatisfy(r -> assertThat(r.ledger().sum()).isCloseTo(10 * Math.log10(Weight.odds(r.probability())), within(1e-6)));
+        Diagnosis diagnosis = HERE.examine(
+                made("day 9 see thin bloom", "day 9 see crack along the top", "day 9 strip 9")
+                        .facts(),
+                KnownVessels.NONE);
+        assertThat(diagnosis.reports())
+                .allSatisfy(r -> assertThat(r.ledger().sum())
+                        .isCloseTo(10 * Math.log10(Weight.odds(r.probability())), within(1e-6)));
     }
 
     @Test

@@ -15,11 +15,20 @@ import org.junit.jupiter.api.Test;
 class SamplesTest {
 
     private static Cases made(String... lines) {
-        return Cases.batch(recipe().fat("olive-oil", 500).fat("lard", 264).fat("coconut-oil-76", 236).purity(98)).weighedAsPlanned().log("@+40m mash", "@+1h poured 50", "@+20h cut 12").log(lines);
+        return Cases.batch(recipe().fat("olive-oil", 500)
+                        .fat("lard", 264)
+                        .fat("coconut-oil-76", 236)
+                        .purity(98))
+                .weighedAsPlanned()
+                .log("@+40m mash", "@+1h poured 50", "@+20h cut 12")
+                .log(lines);
     }
 
     private static Evidence of(Cases made, Finding finding) {
-        return made.diagnosis().evidence().stream().filter(e -> e.finding().equals(finding)).findFirst().orElseThrow();
+        return made.diagnosis().evidence().stream()
+                .filter(e -> e.finding().equals(finding))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -31,8 +40,10 @@ class SamplesTest {
             before = now;
         }
         // More of them are the same loaf again.
-        assertThat(made("day 8 no white spots on bars 1-12").probabilityOf(LYE_POCKETS)).isEqualTo(before);
-        assertThat(made("day 8 no white spots").probabilityOf(LYE_POCKETS)).isEqualTo(made("day 8 no white spots on bar 2").probabilityOf(LYE_POCKETS));
+        assertThat(made("day 8 no white spots on bars 1-12").probabilityOf(LYE_POCKETS))
+                .isEqualTo(before);
+        assertThat(made("day 8 no white spots").probabilityOf(LYE_POCKETS))
+                .isEqualTo(made("day 8 no white spots on bar 2").probabilityOf(LYE_POCKETS));
     }
 
     @Test
@@ -40,16 +51,28 @@ class SamplesTest {
         Cases one = made("day 8 see white spots on bar 3");
         Cases other = made("day 8 see white spots on bar 3", "day 9 no white spots on bars 4, 5, 6");
         assertThat(of(other, Findings.WHITE_SPOTS).isPresent()).isTrue();
-        assertThat(other.probabilityOf(LYE_POCKETS)).isLessThan(one.probabilityOf(LYE_POCKETS)).isGreaterThan(Diagnosis.NAMED_BELOW);
+        assertThat(other.probabilityOf(LYE_POCKETS))
+                .isLessThan(one.probabilityOf(LYE_POCKETS))
+                .isGreaterThan(Diagnosis.NAMED_BELOW);
         // The bar that shows it is none of the others, however often it is looked at.
-        assertThat(made("day 8 see white spots on bar 3", "day 9 no white spots on bar 3").probabilityOf(LYE_POCKETS)).isEqualTo(one.probabilityOf(LYE_POCKETS));
+        assertThat(made("day 8 see white spots on bar 3", "day 9 no white spots on bar 3")
+                        .probabilityOf(LYE_POCKETS))
+                .isEqualTo(one.probabilityOf(LYE_POCKETS));
     }
 
     @Test
     void barsWithoutANumberDoNotAddUp() {
-        assertThat(of(made("day 8 no white spots on 2 bars", "day 9 no white spots on 3 bars"), Findings.WHITE_SPOTS).bars()).isEqualTo(3);
-        assertThat(of(made("day 8 no white spots on bars 1, 2", "day 9 no white spots on bars 2, 3, 7"), Findings.WHITE_SPOTS).bars()).isEqualTo(4);
-        assertThat(of(made("day 8 no white spots", "day 9 no white spots"), Findings.WHITE_SPOTS).bars()).isEqualTo(1);
+        assertThat(of(made("day 8 no white spots on 2 bars", "day 9 no white spots on 3 bars"), Findings.WHITE_SPOTS)
+                        .bars())
+                .isEqualTo(3);
+        assertThat(of(
+                                made("day 8 no white spots on bars 1, 2", "day 9 no white spots on bars 2, 3, 7"),
+                                Findings.WHITE_SPOTS)
+                        .bars())
+                .isEqualTo(4);
+        assertThat(of(made("day 8 no white spots", "day 9 no white spots"), Findings.WHITE_SPOTS)
+                        .bars())
+                .isEqualTo(1);
     }
 
     @Test
@@ -58,12 +81,17 @@ class SamplesTest {
         Cases early = made("@+6h no white spots on bars 1-6");
         assertThat(early.probabilityOf(LYE_POCKETS)).isEqualTo(unlooked);
         // It is told where it would have mattered, and nowhere else.
-        assertThat(early.diagnosis().reports()).allSatisfy(r -> assertThat(r.ledger().lines().stream().anyMatch(l -> l.reason().pattern().startsWith("too early")))
-                .as(r.condition().id())
-                .isEqualTo(Cases.KNOWLEDGE.reason(Findings.WHITE_SPOTS, r.condition()).isPresent()));
+        assertThat(early.diagnosis().reports())
+                .allSatisfy(r -> assertThat(r.ledger().lines().stream()
+                                .anyMatch(l -> l.reason().pattern().startsWith("too early")))
+                        .as(r.condition().id())
+                        .isEqualTo(Cases.KNOWLEDGE
+                                .reason(Findings.WHITE_SPOTS, r.condition())
+                                .isPresent()));
         Cases both = made("@+6h no white spots on bars 1-6", "day 8 no white spots on bar 9");
         assertThat(of(both, Findings.WHITE_SPOTS).bars()).isEqualTo(1);
-        assertThat(both.probabilityOf(LYE_POCKETS)).isEqualTo(made("day 8 no white spots on bar 9").probabilityOf(LYE_POCKETS));
+        assertThat(both.probabilityOf(LYE_POCKETS))
+                .isEqualTo(made("day 8 no white spots on bar 9").probabilityOf(LYE_POCKETS));
     }
 
     @Test
@@ -73,10 +101,14 @@ class SamplesTest {
         assertThat(three.probabilityOf(LYE_HEAVY)).isGreaterThan(one);
         assertThat(of(three, Findings.BURNS_AGAIN).words()).isEqualTo("another wash burned as well");
         // The same bar, or the same wash told twice, is one.
-        assertThat(made("day 8 wash burns on bar 1", "day 9 wash burns on bar 1").probabilityOf(LYE_HEAVY)).isEqualTo(one);
-        assertThat(made("day 8 wash burns", "day 8 wash burns").probabilityOf(LYE_HEAVY)).isEqualTo(made("day 8 wash burns").probabilityOf(LYE_HEAVY));
+        assertThat(made("day 8 wash burns on bar 1", "day 9 wash burns on bar 1")
+                        .probabilityOf(LYE_HEAVY))
+                .isEqualTo(one);
+        assertThat(made("day 8 wash burns", "day 8 wash burns").probabilityOf(LYE_HEAVY))
+                .isEqualTo(made("day 8 wash burns").probabilityOf(LYE_HEAVY));
         // Told on the next day without a bar, it is another.
-        assertThat(made("day 8 wash burns", "day 9 wash burns").probabilityOf(LYE_HEAVY)).isGreaterThan(one);
+        assertThat(made("day 8 wash burns", "day 9 wash burns").probabilityOf(LYE_HEAVY))
+                .isGreaterThan(one);
     }
 
     @Test
@@ -86,8 +118,10 @@ class SamplesTest {
         assertThat(calm.probabilityOf(LYE_HEAVY)).isLessThan(burned.probabilityOf(LYE_HEAVY));
         assertThat(of(calm, Findings.WASH_BURNS).isPresent()).isTrue();
         // Calm before it burned tells the same of that other bar; a second burn is not undone by a calm one.
-        assertThat(made("day 8 wash burns on bar 1", "day 9 wash burns on bar 2", "day 10 wash calm on bar 3").probabilityOf(LYE_HEAVY))
-                .isEqualTo(made("day 8 wash burns on bar 1", "day 9 wash burns on bar 2").probabilityOf(LYE_HEAVY));
+        assertThat(made("day 8 wash burns on bar 1", "day 9 wash burns on bar 2", "day 10 wash calm on bar 3")
+                        .probabilityOf(LYE_HEAVY))
+                .isEqualTo(made("day 8 wash burns on bar 1", "day 9 wash burns on bar 2")
+                        .probabilityOf(LYE_HEAVY));
         assertThat(calm.diagnosis().signStands()).isTrue();
     }
 }

@@ -26,7 +26,14 @@ class NetworkTest {
         Knowledge.Builder k = Knowledge.builder();
         k.condition(DAMP).happensTo(.2);
         k.condition(CRACKED).happensTo(.1);
-        k.finding(HAZE).happensAnyway(.05).points(.8).to(DAMP).because("steam condenses").points(.5).to(CRACKED).because("smoke");
+        k.finding(HAZE)
+                .happensAnyway(.05)
+                .points(.8)
+                .to(DAMP)
+                .because("steam condenses")
+                .points(.5)
+                .to(CRACKED)
+                .because("smoke");
         return new Network(k.build()).prior(new double[] {.2, .1}, NO_SUPERFAT);
     }
 
@@ -34,7 +41,8 @@ class NetworkTest {
     void givesThePosteriorOfBayesRule() {
         Belief belief = toy().after(0, true);
         // Haze in: none .05, damp 1 - .95 x .2 = .81, cracked 1 - .95 x .5 = .525, both 1 - .95 x .2 x .5 = .905.
-        // Joint: none .72 x .05, damp .18 x .81, cracked .08 x .525, both .02 x .905; haze in all .036 + .1458 + .042 + .0181 = .2419.
+        // Joint: none .72 x .05, damp .18 x .81, cracked .08 x .525, both .02 x .905; haze in all .036 + .1458 + .042 +
+        // .0181 = .2419.
         assertThat(belief.of(0)).isCloseTo((.1458 + .0181) / .2419, within(1e-12));
         assertThat(belief.of(1)).isCloseTo((.042 + .0181) / .2419, within(1e-12));
         assertThat(belief.anyHazard()).isCloseTo(belief.of(1), within(1e-12));
@@ -69,8 +77,9 @@ class NetworkTest {
         assertThat(knowledge.findings()).containsExactlyInAnyOrderElementsOf(Findings.ALL);
         assertThat(knowledge.findings()).allSatisfy(f -> {
             assertThat(knowledge.leak(f)).as(f.id()).isBetween(0.001, 0.2);
-            List<Link> links =
-                    knowledge.links().stream().filter(l -> l.finding().equals(f)).toList();
+            List<Link> links = knowledge.links().stream()
+                    .filter(l -> l.finding().equals(f))
+                    .toList();
             assertThat(links).as(f.id()).isNotEmpty().allMatch(l -> !l.reason().isBlank());
             assertThat(links).anyMatch(l -> l.strength() > 5 * knowledge.leak(f));
         });
@@ -104,17 +113,27 @@ class NetworkTest {
             strength = new double[findingCount][conditionCount];
             for (int c = 0; c < conditionCount; c++) {
                 boolean hazard = random.nextInt(3) == 0;
-                conditions.add(hazard ? Condition.hazard("c" + c, "condition " + c) : Condition.cosmetic("c" + c, "condition " + c));
+                conditions.add(
+                        hazard
+                                ? Condition.hazard("c" + c, "condition " + c)
+                                : Condition.cosmetic("c" + c, "condition " + c));
                 knowledge.condition(conditions.get(c)).happensTo(rate[c]);
             }
             for (int f = 0; f < findingCount; f++) {
-                findings.add(Finding.of("f" + f, Finding.Group.SURFACE, "finding " + f, "no finding " + f, "Look.", 1, 0));
+                findings.add(
+                        Finding.of("f" + f, Finding.Group.SURFACE, "finding " + f, "no finding " + f, "Look.", 1, 0));
                 knowledge.finding(findings.get(f)).happensAnyway(leak[f]);
             }
             for (int c = 0; c < conditionCount; c++) {
-                for (int f : random.ints(1 + random.nextInt(mostLinks), 0, findingCount).distinct().toArray()) {
+                for (int f : random.ints(1 + random.nextInt(mostLinks), 0, findingCount)
+                        .distinct()
+                        .toArray()) {
                     strength[f][c] = .05 + .9 * random.nextDouble();
-                    knowledge.finding(findings.get(f)).points(strength[f][c]).to(conditions.get(c)).because("of chance");
+                    knowledge
+                            .finding(findings.get(f))
+                            .points(strength[f][c])
+                            .to(conditions.get(c))
+                            .because("of chance");
                 }
             }
             if (related) {
@@ -124,7 +143,9 @@ class NetworkTest {
                 relate(4, 6, causing);
             }
             absent = absent();
-            prior = IntStream.range(0, 1 << conditionCount).mapToDouble(this::prior).toArray();
+            prior = IntStream.range(0, 1 << conditionCount)
+                    .mapToDouble(this::prior)
+                    .toArray();
         }
 
         private void relate(int first, int second, List<int[]> how) {
@@ -200,7 +221,10 @@ class NetworkTest {
         }
 
         double anyHazard(double[] joint) {
-            int hazards = IntStream.range(0, rate.length).filter(c -> conditions.get(c).hazard()).map(c -> 1 << c).sum();
+            int hazards = IntStream.range(0, rate.length)
+                    .filter(c -> conditions.get(c).hazard())
+                    .map(c -> 1 << c)
+                    .sum();
             double there = 0;
             for (int set = 0; set < joint.length; set++) {
                 there += (set & hazards) != 0 ? joint[set] : 0;
@@ -238,7 +262,9 @@ class NetworkTest {
                 double[] joint = drawn.joint(looked);
                 assertThat(belief.isBounded()).isFalse();
                 for (int c = 0; c < 12; c++) {
-                    assertThat(belief.of(c)).as("network %d, condition %d", n, c).isCloseTo(drawn.of(joint, c), within(1e-9));
+                    assertThat(belief.of(c))
+                            .as("network %d, condition %d", n, c)
+                            .isCloseTo(drawn.of(joint, c), within(1e-9));
                 }
                 assertThat(belief.anyHazard()).as("network %d", n).isCloseTo(drawn.anyHazard(joint), within(1e-9));
                 if (n % 5 == 0) {
@@ -248,7 +274,9 @@ class NetworkTest {
         }
 
         private void looksAheadExactly(Drawn drawn, Belief belief, int[] looked, Random random) {
-            int[] open = IntStream.range(0, looked.length).filter(f -> looked[f] == 0).toArray();
+            int[] open = IntStream.range(0, looked.length)
+                    .filter(f -> looked[f] == 0)
+                    .toArray();
             if (open.length == 0) {
                 return;
             }
@@ -261,7 +289,8 @@ class NetworkTest {
             not[finding] = -1;
             double[] jointFound = drawn.joint(found);
             double[] jointNot = drawn.joint(not);
-            assertThat(outlook.likely()).isCloseTo(Drawn.total(jointFound) / Drawn.total(drawn.joint(looked)), within(1e-9));
+            assertThat(outlook.likely())
+                    .isCloseTo(Drawn.total(jointFound) / Drawn.total(drawn.joint(looked)), within(1e-9));
             assertThat(outlook.hazardIfFound()).isCloseTo(drawn.anyHazard(jointFound), within(1e-8));
             assertThat(outlook.hazardIfNot()).isCloseTo(drawn.anyHazard(jointNot), within(1e-8));
             assertThat(outlook.conditionIfFound()).isCloseTo(drawn.of(jointFound, condition), within(1e-8));
@@ -270,13 +299,18 @@ class NetworkTest {
 
         @Test
         void fourCosmeticConditionsDoNotHideAHazard() {
-            // Each of four rare conditions is certain by a finding of its own; a fifth finding is the hazard's. Sets of three at most would call it
+            // Each of four rare conditions is certain by a finding of its own; a fifth finding is the hazard's. Sets of
+            // three at most would call it
             // impossible that all five are there.
             Knowledge.Builder k = Knowledge.builder();
             for (int c = 0; c < 4; c++) {
                 Condition cosmetic = Condition.cosmetic("c" + c, "cosmetic " + c);
                 k.condition(cosmetic).happensTo(.01);
-                k.finding(Finding.of("f" + c, Finding.Group.SURFACE, "finding " + c, "none", "Look.", 1, 0)).happensAnyway(1e-6).points(.9).to(cosmetic).because("of it");
+                k.finding(Finding.of("f" + c, Finding.Group.SURFACE, "finding " + c, "none", "Look.", 1, 0))
+                        .happensAnyway(1e-6)
+                        .points(.9)
+                        .to(cosmetic)
+                        .because("of it");
             }
             k.condition(CRACKED).happensTo(.02);
             k.finding(HAZE).happensAnyway(.015).points(.88).to(CRACKED).because("smoke");
@@ -301,17 +335,24 @@ class NetworkTest {
             }
             for (int f = 0; f < 30; f++) {
                 Finding finding = Finding.of("f" + f, Finding.Group.SURFACE, "finding " + f, "none", "Look.", 1, 0);
-                k.finding(finding).happensAnyway(.001)
-                        .points(.3 + .6 * random.nextDouble()).to(Condition.cosmetic("c" + f, "condition " + f)).because("of it")
-                        .points(.3 + .6 * random.nextDouble()).to(Condition.cosmetic("c" + (f + 1), "condition " + (f + 1))).because("of it");
+                k.finding(finding)
+                        .happensAnyway(.001)
+                        .points(.3 + .6 * random.nextDouble())
+                        .to(Condition.cosmetic("c" + f, "condition " + f))
+                        .because("of it")
+                        .points(.3 + .6 * random.nextDouble())
+                        .to(Condition.cosmetic("c" + (f + 1), "condition " + (f + 1)))
+                        .because("of it");
             }
             Belief belief = new Network(k.build()).prior(rate, NO_SUPERFAT);
             for (int f = 0; f < 30; f++) {
                 belief = belief.after(f, true);
             }
             Belief all = belief;
-            assertThat(IntStream.range(0, 31).mapToDouble(all::of)).allSatisfy(p -> assertThat(p).isBetween(0.0, 1.0));
-            // Two neighbouring findings are explained by what they share: every finding has at least one of its two causes, or happened anyway.
+            assertThat(IntStream.range(0, 31).mapToDouble(all::of))
+                    .allSatisfy(p -> assertThat(p).isBetween(0.0, 1.0));
+            // Two neighbouring findings are explained by what they share: every finding has at least one of its two
+            // causes, or happened anyway.
             assertThat(IntStream.range(0, 31).mapToDouble(all::of).sum()).isGreaterThan(15);
         }
 

@@ -26,8 +26,8 @@ class SlipFinderTest {
     }
 
     /**
-     * Which slip it was, that there was one being known. The wanted shares are those of 1,500 slips, {@code -Dcausticon.slips=1500}: 0.72 and 0.91
-     * when this was written.
+     * Which slip it was, that there was one being known. The wanted shares are those of 1,500 slips,
+     * {@code -Dcausticon.slips=1500}: 0.72 and 0.91 when this was written.
      */
     @Test
     void namesThePotsSlipFromItsMassAndATitration() {
@@ -36,7 +36,10 @@ class SlipFinderTest {
         int third = 0;
         for (int i = 0; i < SLIPS; i++) {
             RandomSlips.Slipped real = slips.next();
-            List<Slip> found = real.batch().diagnosis().slips().stream().filter(s -> s.kind() != Slip.Kind.NONE).limit(3).toList();
+            List<Slip> found = real.batch().diagnosis().slips().stream()
+                    .filter(s -> s.kind() != Slip.Kind.NONE)
+                    .limit(3)
+                    .toList();
             first += isIt(found.get(0), real) ? 1 : 0;
             third += found.stream().anyMatch(s -> isIt(s, real)) ? 1 : 0;
         }
@@ -45,7 +48,11 @@ class SlipFinderTest {
     }
 
     private static Cases batch() {
-        return Cases.batch(Recipes.recipe().fat("olive-oil", 600).fat("coconut-oil-76", 250).fat("shea-butter", 150).liquid("distilled-water", 100))
+        return Cases.batch(Recipes.recipe()
+                        .fat("olive-oil", 600)
+                        .fat("coconut-oil-76", 250)
+                        .fat("shea-butter", 150)
+                        .liquid("distilled-water", 100))
                 .weighedAsPlanned();
     }
 
@@ -62,22 +69,28 @@ class SlipFinderTest {
 
     @Test
     void aPotThatIsAsHeavyAsItShouldBeSpeaksAgainstWhatWasLeftOut() {
-        // 1000 g of fats, 138.9 g of lye (600 x 0.135, 250 x 0.183, 150 x 0.129, less 5 %) and twice as much water less a little.
+        // 1000 g of fats, 138.9 g of lye (600 x 0.135, 250 x 0.183, 150 x 0.129, less 5 %) and twice as much water less
+        // a little.
         assertThat(LYE).isCloseTo(138.9, within(1.5));
         assertThat(first(batch().log(pot(-150))).kind()).isEqualTo(Slip.Kind.LEFT_OUT);
-        assertThat(first(batch().log(pot(-150))).words().written(Object::toString)).contains("Shea butter left out");
+        assertThat(first(batch().log(pot(-150))).words().written(Object::toString))
+                .contains("Shea butter left out");
         assertThat(first(batch().log(pot(0))).kind()).isEqualTo(Slip.Kind.NONE);
     }
 
     @Test
     void aPotThatIsNotFullYetOrNoLongerIsNoEvidence() {
-        assertThat(first(batch().log("@+30m pot 1000 g", "@+40m lye in")).kind()).isEqualTo(Slip.Kind.NONE);
-        assertThat(first(batch().log("@+30m lye in", "@+40m poured", "@+50m pot 200 g")).kind()).isEqualTo(Slip.Kind.NONE);
+        assertThat(first(batch().log("@+30m pot 1000 g", "@+40m lye in")).kind())
+                .isEqualTo(Slip.Kind.NONE);
+        assertThat(first(batch().log("@+30m lye in", "@+40m poured", "@+50m pot 200 g"))
+                        .kind())
+                .isEqualTo(Slip.Kind.NONE);
     }
 
     @Test
     void aPotThatIsAJugTooLightSpeaksForItsTare() {
-        Cases batch = batch().weighed(Weighable.fat("coconut-oil-76"), Mass.grams(250), Tare.NOT_SAID, "second jug").log(pot(-84));
+        Cases batch = batch().weighed(Weighable.fat("coconut-oil-76"), Mass.grams(250), Tare.NOT_SAID, "second jug")
+                .log(pot(-84));
         assertThat(first(batch).kind()).isEqualTo(Slip.Kind.TARE_NOT_TAKEN);
         // 84 g less coconut: the lye meant for it has nothing to take it, 84 g x 0.183 of 135 g.
         assertThat(first(batch).superfat().value()).isLessThan(-0.04);
@@ -94,13 +107,15 @@ class SlipFinderTest {
                 .orElseThrow();
         assertThat(second.probability()).isBetween(0.2, 0.6);
         assertThat(second.superfat().value()).isLessThan(-0.09);
-        assertThat(batch().log("again naoh " + LYE + " g").diagnosis().slips()).noneMatch(s -> s.kind() == Slip.Kind.SECOND_WEIGHING);
+        assertThat(batch().log("again naoh " + LYE + " g").diagnosis().slips())
+                .noneMatch(s -> s.kind() == Slip.Kind.SECOND_WEIGHING);
     }
 
     @Test
     void whatStoodOnTheScaleTwiceWasHardlyMisread() {
         double once = probability(batch(), Slip.Kind.LYE_OVER);
-        assertThat(probability(batch().log("again naoh " + LYE + " g"), Slip.Kind.LYE_OVER)).isLessThan(once / 5);
+        assertThat(probability(batch().log("again naoh " + LYE + " g"), Slip.Kind.LYE_OVER))
+                .isLessThan(once / 5);
     }
 
     @Test
@@ -109,11 +124,16 @@ class SlipFinderTest {
                 .filter(s -> s.kind() == Slip.Kind.LEFT_OUT)
                 .findFirst()
                 .orElseThrow();
-        assertThat(slip.check().orElseThrow().written(Object::toString)).startsWith("Weigh all bars together: some ").doesNotContain("Phrase", "{}");
+        assertThat(slip.check().orElseThrow().written(Object::toString))
+                .startsWith("Weigh all bars together: some ")
+                .doesNotContain("Phrase", "{}");
     }
 
     private static double probability(Cases batch, Slip.Kind kind) {
-        return batch.diagnosis().slips().stream().filter(s -> s.kind() == kind).mapToDouble(Slip::probability).sum();
+        return batch.diagnosis().slips().stream()
+                .filter(s -> s.kind() == kind)
+                .mapToDouble(Slip::probability)
+                .sum();
     }
 
     @Test
