@@ -39,6 +39,9 @@ final class RoadFinder {
     /** Minutes that setting up a titration costs whoever has no burette (a judgement). */
     private static final double BURETTE = 90;
 
+    /** Bars that one road asks to be titrated: who would want more melts the batch down. */
+    private static final int MOST_TITRATIONS = 4;
+
     private static final double DAY_OF_WAITING = 20;
     private static final double NOT_ALONE = 3;
     private static final int MORE_FACES = 3;
@@ -53,7 +56,7 @@ final class RoadFinder {
     private final List<Road.Step> steps = new ArrayList<>();
     private Belief belief;
     private boolean cut;
-    private boolean titrated;
+    private int titrations;
 
     RoadFinder(Network network, BatchFacts facts, List<Evidence> evidence, Belief belief) {
         this.network = network;
@@ -112,7 +115,7 @@ final class RoadFinder {
             wash(
                     Phrase.of("when that is calm, wash your own hands with another bar"),
                     lastSign().plus(AGAIN_AFTER));
-        } else if (untested && !titrated) {
+        } else if (untested && titrations == 0) {
             wash(Phrase.of("wash your own hands with it once"), facts.now());
         }
     }
@@ -156,13 +159,14 @@ final class RoadFinder {
     }
 
     private void titrate(int samples, Instant from) {
-        titrated = true;
+        boolean another = titrations > 0;
+        titrations += samples;
         Instant at = later(from, from(Findings.FREE_ALKALI));
         steps.add(step(
                 Road.Kind.TITRATE,
                 Findings.FREE_ALKALI.id(),
                 samples == 1
-                        ? Phrase.of("titrate shavings from the core of a bar")
+                        ? Phrase.of("titrate shavings from the core of {} bar", another ? "another" : "a")
                         : Phrase.of("titrate {} bars, and say which", new Exactly(samples, 0)),
                 at));
         for (int i = 0; i < samples; i++) {
@@ -189,8 +193,10 @@ final class RoadFinder {
 
     private void wash(Phrase words, Instant from) {
         steps.add(step(Road.Kind.WASH, Findings.WASH_BURNS.id(), words, later(from, from(Findings.WASH_BURNS))));
-        if (known.add(Findings.WASH_BURNS)) {
-            belief = belief.after(network.indexOf(Findings.WASH_BURNS), false);
+        // After one that burned, a calm one is what the burn is weighed against.
+        Finding calm = known.add(Findings.WASH_BURNS) ? Findings.WASH_BURNS : Findings.BURNS_AGAIN;
+        if (calm.equals(Findings.WASH_BURNS) || known.add(Findings.BURNS_AGAIN)) {
+            belief = belief.after(network.indexOf(calm), false);
         }
     }
 
@@ -235,7 +241,7 @@ final class RoadFinder {
             cut(MORE_FACES);
             return true;
         }
-        double nil = titrated ? 0 : gain(worst, afterNil(belief, facts.now()));
+        double nil = titrations >= MOST_TITRATIONS ? 0 : gain(worst, afterNil(belief, facts.now()));
         if (nil >= LEAST_GAIN && nil / BURETTE > most) {
             titrate(1, facts.now());
             return true;

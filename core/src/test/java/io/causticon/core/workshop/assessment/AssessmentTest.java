@@ -138,12 +138,22 @@ class AssessmentTest {
 
     @Test
     void aBurnIsNotOneHandsSkinWhileSomethingElseSpeaksForAlkali() {
-        String calmHands = "; day 10 wash calm on bar 2; day 13 wash calm on bar 4; day 14 wash calm on bar 5";
+        String calm = "; day 13 wash calm on bar 4";
         Assessment alone =
-                history(plain(), "made; day 9 wash burns on bar 1" + calmHands).now();
-        Assessment stung = history(plain(), "made; day 9 wash burns on bar 1; day 9 see zap" + calmHands)
+                history(plain(), "made; day 9 wash burns on bar 1" + calm).now();
+        Assessment stung = history(plain(), "made; day 9 wash burns on bar 1; day 9 see zap" + calm)
                 .now();
         assertThat(skin(alone)).isGreaterThan(2 * skin(stung));
+    }
+
+    /** Tender skin mostly burns with the next bar as well. */
+    @Test
+    void aBurnAmongSeveralCalmHandsIsNoTenderSkin() {
+        String burned = "made; day 9 wash burns on bar 1; day 10 wash calm on bar 2";
+        Assessment once = history(plain(), burned).now();
+        Assessment often = history(plain(), burned + "; day 13 wash calm on bar 4; day 14 wash calm on bar 5")
+                .now();
+        assertThat(skin(often)).isLessThan(skin(once) / 2);
     }
 
     private static double skin(Assessment of) {
@@ -271,8 +281,10 @@ class AssessmentTest {
                 switch (step.kind()) {
                     case WAIT -> {}
                     case CUT -> made.log(at + "no white spots on bars 2-8");
-                    case WASH -> made.log(at + "wash calm on bar " + bar++);
-                    case TITRATE -> made.log(at + "titrate 0 on bar " + bar++, at + "titrate 0 on bar " + bar++);
+                    case WASH -> made.log(at + "wash calm on bar " + (1 + bar++ % 8));
+                    case TITRATE ->
+                        made.log(
+                                at + "titrate 0 on bar " + (1 + bar++ % 8), at + "titrate 0 on bar " + (1 + bar++ % 8));
                     case LOOK ->
                         made.entry(
                                 Duration.ofHours(hours),

@@ -53,7 +53,7 @@ public record Evidence(
 
     /** How many times it counts: what hides in single bars is less likely with each one that is clean. */
     public double times() {
-        boolean manyClean = !isPresent() && EvidenceReader.INSIDE_ONE_BAR.contains(finding);
+        boolean manyClean = !isPresent() && EvidenceReader.COUNTED_BY_BARS.contains(finding);
         return manyClean ? 1 + NEIGHBOUR * (Math.min(bars, ENOUGH_BARS) - 1) : 1;
     }
 

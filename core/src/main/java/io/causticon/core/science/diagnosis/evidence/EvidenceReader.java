@@ -43,6 +43,10 @@ public final class EvidenceReader {
     /** Another bar that is clean says nothing of the one that was not. */
     static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
 
+    /** What says more with each other bar on which it was not there: a second wash too, after one that burned. */
+    static final Set<Finding> COUNTED_BY_BARS =
+            Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS, Findings.BURNS_AGAIN);
+
     /** What tells of alkali whoever's hand it is. */
     private static final Set<Finding> ALKALI_ITSELF = Set.of(
             Findings.ZAP,
@@ -348,6 +352,9 @@ public final class EvidenceReader {
     }
 
     private Evidence counted(Evidence evidence) {
+        if (evidence.finding().equals(Findings.BURNS_AGAIN) && !evidence.isPresent()) {
+            return evidence.on(samples.barsBeside(Findings.WASH_BURNS, meant(Findings.WASH_BURNS)));
+        }
         Instant since = evidence.early() ? begun : meant(evidence.finding());
         return evidence.on(samples.bars(evidence.finding(), evidence.presence(), since));
     }

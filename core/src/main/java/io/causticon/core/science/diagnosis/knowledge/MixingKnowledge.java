@@ -1,6 +1,7 @@
 package io.causticon.core.science.diagnosis.knowledge;
 
 import static io.causticon.core.model.finding.Findings.BURNS_AGAIN;
+import static io.causticon.core.model.finding.Findings.FREE_ALKALI;
 import static io.causticon.core.model.finding.Findings.HOT_MASH;
 import static io.causticon.core.model.finding.Findings.OIL_LAYER;
 import static io.causticon.core.model.finding.Findings.SOFT_BELOW;
@@ -58,6 +59,7 @@ final class MixingKnowledge implements Knowledge.Source {
         k.finding(SOFT_BELOW).happensAnyway(.01).points(.45).to(SEPARATION).because("what sank did not react");
         k.finding(BURNS_AGAIN).points(.30).to(SEPARATION).because("other bars lack fat as well");
         k.finding(WASH_BURNS).points(.30).to(SEPARATION).because("where fat is missing lye is left");
+        k.finding(FREE_ALKALI).points(.50).to(SEPARATION).because("lye that sank may be in that bar");
         k.finding(WEEPING_DOTS).points(.25).to(SEPARATION).because("liquor was left without fat");
         k.fact(
                         "poured before it was one colour",
