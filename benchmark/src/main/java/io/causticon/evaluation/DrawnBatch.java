@@ -27,6 +27,7 @@ import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.core.science.diagnosis.Road;
 import io.causticon.core.science.draw.Logging;
 import java.time.Duration;
 import java.time.Instant;
@@ -42,10 +43,11 @@ import java.util.Random;
 final class DrawnBatch {
 
     /** Which bars are cut, of a dozen. */
-    private static final List<Integer> CUT = List.of(2, 6, 11);
+    private static final List<Integer> CUT = List.of(2, 4, 6, 8, 10, 11);
 
-    private static final List<Integer> CUT_AGAIN = List.of(4, 7, 9, 12);
+    private static final List<Integer> CUT_AGAIN = List.of(3, 5, 7, 9, 12);
     private static final int BARS = 12;
+    private static final int LOOKED_AT = 14;
 
     /** Per cent NaOH that a maker takes for a reason to titrate again. */
     private static final double LIMIT = .05;
@@ -64,7 +66,11 @@ final class DrawnBatch {
     private final boolean pockets;
     private final boolean separated;
     private final boolean ash;
-    private boolean spotted;
+    private final boolean tender;
+    private final List<Integer> spotted = new ArrayList<>();
+    private boolean asked;
+    private int washed = 7;
+    private int titrated;
 
     DrawnBatch(Random random, Logging logging) {
         this.random = random;
@@ -90,6 +96,7 @@ final class DrawnBatch {
         this.pockets = chance(.012);
         this.separated = chance(.008);
         this.ash = chance(.25);
+        this.tender = chance(.03);
         log(planned, slip);
     }
 
@@ -206,7 +213,6 @@ final class DrawnBatch {
      */
     private void cut(double hour, String finding, double oneBar) {
         if (cut(hour, finding, oneBar, CUT)) {
-            spotted = true;
             cut(hour + 24, finding, oneBar, CUT_AGAIN);
         }
     }
@@ -214,10 +220,11 @@ final class DrawnBatch {
     private boolean cut(double hour, String finding, double oneBar, List<Integer> bars) {
         List<Integer> there = bars.stream().filter(bar -> chance(oneBar)).toList();
         List<Integer> clean = bars.stream().filter(bar -> !there.contains(bar)).toList();
+        spotted.addAll(there);
         if (!there.isEmpty()) {
             add(hour, new Entry.Observed(finding, Presence.SEEN, Bars.numbered(there.toArray(Integer[]::new))));
         }
-        if (!clean.isEmpty() && (logging != Logging.ONLY_WHAT_IS_ODD || !there.isEmpty())) {
+        if (!clean.isEmpty() && (logging != Logging.ONLY_WHAT_IS_ODD || !there.isEmpty() || asked)) {
             add(
                     hour + .01,
                     new Entry.Observed(
@@ -226,7 +233,7 @@ final class DrawnBatch {
         return !there.isEmpty();
     }
 
-    private WashFeel wash(boolean tender) {
+    private WashFeel wash() {
         boolean meetsAPocket = pockets && chance(.45);
         double burns = .01 + .93 * from(.15, .05) + (tender ? .3 : 0) + (meetsAPocket ? .8 : 0) + (separated ? .3 : 0);
         if (chance(burns)) {
@@ -236,32 +243,81 @@ final class DrawnBatch {
     }
 
     private void tests() {
-        boolean tender = chance(.03);
-        WashFeel first = wash(tender);
+        WashFeel first = wash();
         add(24 * 7, new Entry.WashTested(first, Bars.numbered(1)));
         // Whoever does not like what she feels tries another bar some days later.
-        if (first != WashFeel.CALM || spotted) {
-            add(24 * 10.5, new Entry.WashTested(wash(tender), Bars.numbered(4)));
+        if (first != WashFeel.CALM || !spotted.isEmpty()) {
+            add(24 * 10.5, new Entry.WashTested(wash(), Bars.numbered(4)));
         }
         if (chance(.5)) {
             double strip = 9.3 + .5 * random.nextGaussian() + from(.4, .15);
             add(24 * 7 + 1, new Entry.PhRead(Math.round(Math.min(13, strip) * 2) / 2.0, PhMethod.STRIP));
         }
-        // Whoever reads more than the limit, or saw spots, titrates another bar.
-        if (logging == Logging.ALL_LOOKED_AT && (titrate(24 * 8, 3) > LIMIT || spotted)) {
-            titrate(24 * 9, 7);
+        // Whoever reads more than the limit, or saw spots, titrates another bar; where several have them, of those.
+        boolean often = spotted.size() > 1;
+        if (logging == Logging.ALL_LOOKED_AT
+                && (titrate(24 * 8, often ? spotted.get(0) : 3) > LIMIT || !spotted.isEmpty())) {
+            titrate(24 * 9, often ? spotted.get(1) : 7);
         }
     }
 
     /** Liquor that was met, or lye that sank where fats and lye parted, on top of what is left all through. */
     private double titrate(double hour, int bar) {
-        double closed = pockets && chance(.4) ? .8 * -Math.log(1 - random.nextDouble()) : 0;
-        double sank = separated && chance(.5) ? .5 * -Math.log(1 - random.nextDouble()) : 0;
+        // What is asked for is taken from the spots, or from the top of the bar to its base.
+        double closed = pockets && chance(spotted.contains(bar) ? .85 : .4) ? some(.8) : 0;
+        double sank = separated && chance(asked ? .8 : .5) ? some(.5) : 0;
         double found = Math.max(freeAlkaliPercent, closed + sank);
         double read = Math.max(0, found * (1 + .12 * random.nextGaussian()) + .03 * random.nextGaussian());
         double told = Math.round(read * 100) / 100.0;
         add(hour, new Entry.Titrated(told, Bars.numbered(bar)));
         return told;
+    }
+
+    /**
+     * Does what the road to release asks for, without waiting for one outcome before the next look.
+     *
+     * @param road of the batch as it was logged so far
+     */
+    void follow(Road road) {
+        asked = true;
+        double hour = LOOKED_AT * 24;
+        for (Road.Step step : road.steps()) {
+            hour += .01;
+            switch (step.kind()) {
+                case WAIT -> {}
+                case CUT -> cut(hour, step.finding(), oneBar(step.finding()), CUT_AGAIN);
+                case WASH -> add(hour += 24 * 3, new Entry.WashTested(wash(), Bars.numbered(++washed)));
+                case TITRATE -> {
+                    if (logging == Logging.ALL_LOOKED_AT) {
+                        titrate(hour, spotted.isEmpty() ? ++washed : spotted.get((2 + titrated++) % spotted.size()));
+                    }
+                }
+                case LOOK ->
+                    add(
+                            hour,
+                            new Entry.Observed(
+                                    step.finding(),
+                                    chance(shown(step.finding())) ? Presence.SEEN : Presence.LOOKED_AND_ABSENT));
+            }
+        }
+    }
+
+    private double oneBar(String finding) {
+        boolean dots = finding.equals("weeping-dots");
+        return pockets ? dots ? .17 : .42 : separated && dots ? .12 : dots ? .004 : .014;
+    }
+
+    private double shown(String finding) {
+        return switch (finding) {
+            case "white-spots", "weeping-dots" -> oneBar(finding);
+            case "soft-below" -> separated ? .5 : .01;
+            case "brittle" -> .03 + .5 * from(.35, .1);
+            default -> .01;
+        };
+    }
+
+    private double some(double mean) {
+        return mean * -Math.log(1 - random.nextDouble());
     }
 
     private void seen(double hour, String finding, double probability) {
@@ -285,7 +341,12 @@ final class DrawnBatch {
     }
 
     Instant lookedAt() {
-        return BEGUN.plus(Duration.ofDays(14));
+        return BEGUN.plus(Duration.ofDays(LOOKED_AT));
+    }
+
+    /** After whoever was asked to has looked once more. */
+    Instant lookedAtAgain() {
+        return lookedAt().plus(Duration.ofDays(10));
     }
 
     double superfat() {

@@ -57,6 +57,11 @@ public final class Evaluation {
             DrawnBatch batch = new DrawnBatch(random, logging);
             BatchFacts facts = BatchFacts.of(batch.plan(), batch.log(), batch.lookedAt());
             Diagnostician.Examined examined = diagnostician.assess(facts, VESSELS);
+            if (!examined.gate().isOpen()) {
+                batch.follow(diagnostician.road(facts, VESSELS, examined));
+                facts = BatchFacts.of(batch.plan(), batch.log(), batch.lookedAtAgain());
+                examined = diagnostician.assess(facts, VESSELS);
+            }
             Diagnosis diagnosis = examined.diagnosis();
             ReleaseGate gate = examined.gate();
             boolean open = gate.isOpen();

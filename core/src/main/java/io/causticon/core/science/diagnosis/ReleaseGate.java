@@ -3,6 +3,7 @@ package io.causticon.core.science.diagnosis;
 import io.causticon.core.model.log.Purpose;
 import io.causticon.core.model.plan.Process;
 import io.causticon.core.quantity.Share;
+import io.causticon.core.science.diagnosis.evidence.CalmWashes;
 import io.causticon.core.science.diagnosis.evidence.ClosedIn;
 import io.causticon.core.science.diagnosis.evidence.FreeAlkali;
 import io.causticon.core.science.diagnosis.evidence.SignHistory;
@@ -171,10 +172,22 @@ public record ReleaseGate(List<Requirement> requirements) {
     /** Nobody is asked to wash with what may burn. */
     private static Requirement test(BatchFacts facts, Diagnosis diagnosis) {
         Optional<Phrase> calm = SignHistory.calmTest(facts);
-        if (calm.isPresent()) {
+        Optional<FreeAlkali> found = FreeAlkali.of(facts);
+        if (calm.isPresent() && (found.isPresent() || CalmWashes.areEnough(facts))) {
             return new Requirement(Kind.TEST, true, calm.get());
         }
-        Optional<FreeAlkali> found = FreeAlkali.of(facts);
+        if (calm.isPresent()) {
+            long days = CalmWashes.daysApart(facts);
+            return new Requirement(
+                    Kind.TEST,
+                    false,
+                    calm.get()
+                            .then(
+                                    ". ",
+                                    Phrase.of("One hand in seventeen feels nothing: wash with another bar "
+                                            + (days == 1 ? "a day" : "three days")
+                                            + " later or more, or titrate")));
+        }
         if (found.isPresent()) {
             return new Requirement(
                     Kind.TEST,
@@ -207,7 +220,11 @@ public record ReleaseGate(List<Requirement> requirements) {
         String why = closed.sign().get() + ", and liquor can be closed in";
         Exactly clean = new Exactly(closed.cleanBars(), 0);
         Phrase cut = closed.isCut()
-                ? Phrase.of("clean inside on {} bars", clean)
+                ? Phrase.of(
+                        closed.kind() == ClosedIn.Kind.SPOTTED_OFTEN
+                                ? "{} bars were looked at inside"
+                                : "clean inside on {} bars",
+                        clean)
                 : closed.cleanBars() > 0
                         ? Phrase.of(
                                 "clean inside on {} of {} bars: cut more from other places, and say on which",
@@ -228,7 +245,10 @@ public record ReleaseGate(List<Requirement> requirements) {
         return why
                 + switch (closed.kind()) {
                     case THICK -> ": titrate shavings from the core";
-                    case PARTED -> ": titrate two bars, of shavings from top to bottom, and say which";
+                    case PARTED -> ": titrate three bars, of shavings from top to bottom, and say which";
+                    case SPOTTED_OFTEN ->
+                        ", on more than one bar: titrate shavings from the spots themselves, of two bars that have"
+                                + " them, and say which";
                     case SPOTTED ->
                         ": titrate two bars, and say which" + (closed.spotsAlone() ? orWithoutABurette() : "");
                 };

@@ -3,6 +3,7 @@ package io.causticon.core.science.diagnosis;
 import io.causticon.core.model.finding.Finding;
 import io.causticon.core.model.finding.Findings;
 import io.causticon.core.model.log.Presence;
+import io.causticon.core.science.diagnosis.evidence.CalmWashes;
 import io.causticon.core.science.diagnosis.evidence.ClosedIn;
 import io.causticon.core.science.diagnosis.evidence.Evidence;
 import io.causticon.core.science.diagnosis.evidence.FreeAlkali;
@@ -20,6 +21,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -116,7 +118,7 @@ final class RoadFinder {
                     Phrase.of("when that is calm, wash your own hands with another bar"),
                     lastSign().plus(AGAIN_AFTER));
         } else if (untested && titrations == 0) {
-            wash(Phrase.of("wash your own hands with it once"), facts.now());
+            washTwice();
         }
     }
 
@@ -198,6 +200,21 @@ final class RoadFinder {
         if (calm.equals(Findings.WASH_BURNS) || known.add(Findings.BURNS_AGAIN)) {
             belief = belief.after(network.indexOf(calm), false);
         }
+    }
+
+    /** Where nobody titrates; the second only, where one was calm already. */
+    private void washTwice() {
+        Optional<Instant> second = CalmWashes.secondFrom(facts);
+        if (second.isEmpty()) {
+            wash(Phrase.of("wash your own hands with it once"), facts.now());
+        }
+        Instant first = second.isPresent() ? facts.now() : later(facts.now(), from(Findings.WASH_BURNS));
+        steps.add(step(
+                Road.Kind.WASH,
+                Findings.WASH_BURNS.id(),
+                Phrase.of("when that was calm, wash with another bar, and say which"),
+                later(facts.now(), second.orElse(first.plus(Duration.ofDays(CalmWashes.daysApart(facts)))))));
+        belief = belief.after(network.indexOf(Findings.WASH_BURNS), false, Evidence.NEIGHBOUR);
     }
 
     /** Number of the likeliest hazard that is not below the limit yet; -1 where all are. */

@@ -11,6 +11,7 @@
     "model.substance",
     "quantity",
     "science.diagnosis",
+    "science.diagnosis.evidence",
     "science.diagnosis.network",
     "science.facts",
     "wording",

@@ -7,6 +7,8 @@ import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.science.cure.CureDates;
 import io.causticon.core.science.cure.Readiness;
 import io.causticon.core.science.cure.Staleness;
+import io.causticon.core.science.diagnosis.evidence.CalmWashes;
+import io.causticon.core.science.diagnosis.evidence.FreeAlkali;
 import io.causticon.core.science.facts.BatchFacts;
 import java.time.Duration;
 import java.time.Instant;
@@ -28,6 +30,8 @@ public final class Tasks {
         UNMOULD,
         CUT,
         WASH_TEST,
+        /** With another bar, where nobody titrated. */
+        WASH_AGAIN,
         WEIGH,
         RELEASE,
         /** For stale spots, on bars that are still there. */
@@ -108,6 +112,7 @@ public final class Tasks {
                 log.first(Entry.Unmoulded.class).map(u -> u.at()).or(() -> cut)));
         tasks.add(new Task(Kind.CUT, unmoulded.plus(CUT_AFTER_UNMOULDING), cut));
         tasks.add(firstWash(plan, log, unmoulded));
+        secondWash(plan, log, unmoulded).ifPresent(tasks::add);
         weighings(log, unmoulded, ready, tasks);
         Optional<Instant> released =
                 Life.of(log) == Life.READY ? log.last(Entry.Released.class).map(r -> r.at()) : Optional.empty();
@@ -132,6 +137,14 @@ public final class Tasks {
                 .filter(facts::isTestOnSkin)
                 .findFirst();
         return new Task(Kind.WASH_TEST, due, done);
+    }
+
+    /** After a calm one, and where no titration makes it needless. */
+    private static Optional<Task> secondWash(BatchPlan plan, BatchLog log, Instant unmoulded) {
+        BatchFacts facts = BatchFacts.of(plan, log, unmoulded);
+        return CalmWashes.secondFrom(facts)
+                .filter(due -> FreeAlkali.of(facts).isEmpty())
+                .map(due -> new Task(Kind.WASH_AGAIN, due, CalmWashes.second(facts)));
     }
 
     /** A weighing a week while it cures; a weighing within half a week counts. */

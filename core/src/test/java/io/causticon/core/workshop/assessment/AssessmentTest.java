@@ -205,15 +205,28 @@ class AssessmentTest {
             assertThat(missing(of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar")))
                     .contains("TEST");
             assertThat(missing(of(Portioning.Way.CUPS, "day 9 wash calm"))).contains("TEST");
-            assertThat(of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar", "day 9 wash calm on the goat bar")
+            String cream = "day 5 wash calm on the cream bar";
+            String goat = "day 5 wash calm on the goat bar";
+            assertThat(of(
+                                    Portioning.Way.CUPS,
+                                    cream,
+                                    goat,
+                                    "day 9 wash calm on the cream bar",
+                                    "day 9 wash calm on the goat bar")
                             .mayBeReleased())
                     .isTrue();
+            assertThat(missing(of(Portioning.Way.CUPS, cream, goat, "day 9 wash calm on the cream bar")))
+                    .contains("TEST");
         }
 
         @Test
         void holdWhenOneOfThemBurns() {
             Assessment burned =
-                    of(Portioning.Way.CUPS, "day 9 wash calm on the cream bar", "day 9 wash burns on the goat bar");
+                    of(
+                            Portioning.Way.CUPS,
+                            "day 5 wash calm on the cream bar",
+                            "day 9 wash calm on the cream bar",
+                            "day 9 wash burns on the goat bar");
             assertThat(burned.isHeld()).isTrue();
             assertThat(burned.examined().orElseThrow().parts().get("cream").anyHazard())
                     .isLessThan(.02);
@@ -225,7 +238,7 @@ class AssessmentTest {
 
         @Test
         void areTestedOnceWhereABarHoldsAllOfThem() {
-            assertThat(of(Portioning.Way.SHARES, "day 9 wash calm").mayBeReleased())
+            assertThat(of(Portioning.Way.SHARES, "day 5 wash calm", "day 9 wash calm").mayBeReleased())
                     .isTrue();
             // A test of one layer alone is of that layer.
             assertThat(missing(of(Portioning.Way.SHARES, "day 9 wash calm on the cream bar")))

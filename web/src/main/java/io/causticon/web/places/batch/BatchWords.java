@@ -13,6 +13,7 @@ public final class BatchWords {
             case UNMOULD -> "Unmould";
             case CUT -> "Cut";
             case WASH_TEST -> "First wash test";
+            case WASH_AGAIN -> "Second wash test";
             case WEIGH -> "Weigh a bar";
             case RELEASE -> "Release, if its tests allow";
             case LOOK -> "Look for stale spots";
@@ -25,6 +26,7 @@ public final class BatchWords {
             case UNMOULD -> "Only when the sides let go.";
             case CUT -> "One to two hours after it left the mould.";
             case WASH_TEST -> "Your own hands first, two days after the lye and out of the mould; gloves until then.";
+            case WASH_AGAIN -> "With another bar, or titrate: one hand in seventeen feels nothing.";
             case WEIGH -> "The same bars each time tell when it is dry.";
             case RELEASE -> "Old enough for its kind, and dry where bars were weighed.";
             case LOOK -> "By its fats, its superfat and the warmth it may begin to go stale.";

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param poured whether there is any in it
  * @param out whether it left the mould
  * @param cut whether it was cut
+ * @param faces how many fresh faces are to be looked at now; 0 where it is not cut, or they were looked at
  * @param says what to do now
  * @param advice what else to mind
  * @param figures what is forecast
@@ -29,6 +30,7 @@ record OutPage(
         boolean poured,
         boolean out,
         boolean cut,
+        int faces,
         String says,
         List<String> advice,
         List<BenchPage.Figure> figures,

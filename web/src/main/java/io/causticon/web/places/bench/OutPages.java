@@ -16,6 +16,7 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.science.cure.Unmould;
 import io.causticon.core.science.facts.BatchFacts;
 import io.causticon.core.science.formula.BatterAmount;
+import io.causticon.core.workshop.assessment.Faces;
 import io.causticon.web.shared.Drawing;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.SvgPath;
@@ -80,6 +81,7 @@ final class OutPages {
                 facts.wasPoured(),
                 out,
                 cut,
+                Faces.toLookAt(facts),
                 says(unmould, out, cut),
                 advice(unmould, out, cut),
                 unmould.filter(u -> !out && !cut).map(this::figures).orElse(List.of()),
@@ -131,6 +133,12 @@ final class OutPages {
     }
 
     private String says(Optional<Unmould> unmould, boolean out, boolean cut) {
+        int faces = Faces.toLookAt(facts);
+        if (cut && faces > 0) {
+            return "Cut. Now, while they are fresh, look at the faces of "
+                    + (faces == 1 ? "a bar" : faces + " bars from different places")
+                    + ": white spots, or dots that are wet?";
+        }
         if (cut) {
             return "Cut. Bevel and stamp in an hour or two, when a stamp no longer sticks and an edge no longer"
                     + " crumbles.";

@@ -137,7 +137,7 @@ final class DueList {
     private static int patience(Tasks.Kind kind) {
         return switch (kind) {
             case UNMOULD, CUT -> 0;
-            case WASH_TEST, WEIGH, RELEASE -> 1;
+            case WASH_TEST, WASH_AGAIN, WEIGH, RELEASE -> 1;
             case LOOK -> 2;
         };
     }
@@ -213,11 +213,12 @@ final class DueList {
                 ? Formats.duration(gap) + " late"
                 : task.due().isBefore(now) ? "now" : "in " + Formats.duration(gap);
         boolean comes = !late && task.due().isAfter(now);
-        List<Tap> taps = comes && task.kind() == Tasks.Kind.WASH_TEST
+        boolean wash = task.kind() == Tasks.Kind.WASH_TEST || task.kind() == Tasks.Kind.WASH_AGAIN;
+        List<Tap> taps = comes && wash
                 ? List.of()
                 : switch (task.kind()) {
                     case UNMOULD -> OUT;
-                    case WASH_TEST -> WASHED;
+                    case WASH_TEST, WASH_AGAIN -> WASHED;
                     case LOOK -> LOOKED;
                     case CUT, WEIGH, RELEASE -> List.of();
                 };
@@ -237,7 +238,7 @@ final class DueList {
     private static String where(BatchSummary batch, Tasks.Task task) {
         return switch (task.kind()) {
             case UNMOULD, CUT -> "/bench/" + batch.id() + "?step=out";
-            case WASH_TEST, WEIGH, RELEASE, LOOK -> "/batch/" + batch.id() + "/cure";
+            case WASH_TEST, WASH_AGAIN, WEIGH, RELEASE, LOOK -> "/batch/" + batch.id() + "/cure";
         };
     }
 
@@ -246,6 +247,7 @@ final class DueList {
             case UNMOULD -> "Unmould " + batch.name();
             case CUT -> "Cut " + batch.name();
             case WASH_TEST -> "First wash test, " + batch.name();
+            case WASH_AGAIN -> "Second wash test, " + batch.name();
             case WEIGH -> "Weigh a bar, " + batch.name();
             case RELEASE -> batch.name() + " may be ready";
             case LOOK -> "Look for stale spots, " + batch.name();
@@ -256,7 +258,8 @@ final class DueList {
         return switch (task.kind()) {
             case UNMOULD -> "only when the sides let go";
             case CUT -> "one to two hours after it left the mould";
-            case WASH_TEST -> "your own hands first, 48 h after unmoulding";
+            case WASH_TEST -> "your own hands first, two days after the lye and out of the mould";
+            case WASH_AGAIN -> "with another bar: one hand in seventeen feels nothing";
             case WEIGH -> batch.lastBar().map(m -> "last " + formats.mass(m)).orElse("the first weighing of its cure");
             case RELEASE -> "old enough for its kind, and dry where bars were weighed";
             case LOOK -> "by its fats, what is left over and the warmth it may begin now; smell it, too";

@@ -2,23 +2,23 @@ package io.causticon.core.science.diagnosis.evidence;
 
 import io.causticon.core.model.finding.Finding;
 import io.causticon.core.model.finding.Findings;
-import io.causticon.core.model.log.Bars;
 import io.causticon.core.model.log.BatchLog;
 import io.causticon.core.model.log.Behaviour;
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.Presence;
 import io.causticon.core.model.log.Stage;
-import io.causticon.core.model.log.WashFeel;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.core.science.facts.BatchFacts;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * Where liquor can have been closed in, or fats and lye parted: the batter went solid, riced, curdled, set cold,
@@ -29,8 +29,10 @@ import java.util.TreeMap;
  * @param sign the first that was seen, in words; empty where there was none
  * @param kind what has to be settled, the most that any sign wants
  * @param spotsAlone whether spots are all that speaks for it
- * @param cleanBars on how many different bars the inside was looked at, and clean
- * @param titratedBars of how many bars titrations are within the limit together
+ * @param cleanBars on how many different bars the inside was looked at, and clean; of spots on several bars, on how
+ *     many it was looked at
+ * @param titratedBars of how many bars titrations are within the limit together; of spots on several bars, of how many
+ *     of those that have them
  * @param washedBars with how many bars, days apart, a wash was calm
  */
 public record ClosedIn(
@@ -46,9 +48,11 @@ public record ClosedIn(
         /** The batter closed over what was in it. */
         THICK(3, 1),
         /** Fats and lye parted: one sample says little of the next. */
-        PARTED(3, 2),
-        /** Something was seen inside. */
-        SPOTTED(5, 2);
+        PARTED(5, 3),
+        /** Something was seen inside one bar. */
+        SPOTTED(5, 2),
+        /** Inside more than one. */
+        SPOTTED_OFTEN(5, 2);
 
         public final int faces;
         public final int samples;
@@ -61,9 +65,6 @@ public record ClosedIn(
 
     /** Where nobody titrates, for spots alone. */
     public static final int FACES_WITHOUT_A_BURETTE = 6;
-
-    private static final int WASHES_WITHOUT_A_BURETTE = 2;
-    private static final Duration WASHES_APART = Duration.ofDays(3);
 
     /** A thick batter colder than that may have set rather than thickened (a judgement). */
     private static final Temperature COLD = Temperature.celsius(30);
@@ -108,8 +109,13 @@ public record ClosedIn(
     private static final Set<String> SPOTTED_WORDS =
             Set.of(FINDINGS.get(Findings.WHITE_SPOTS.id()), FINDINGS.get(Findings.WEEPING_DOTS.id()));
 
-    private static final Set<String> PARTED_WORDS =
-            Set.of("it separated", FINDINGS.get(Findings.OIL_LAYER.id()), FINDINGS.get(Findings.SOFT_BELOW.id()));
+    private static final String IN_STREAKS = "it was poured before it was one colour";
+
+    private static final Set<String> PARTED_WORDS = Set.of(
+            "it separated",
+            IN_STREAKS,
+            FINDINGS.get(Findings.OIL_LAYER.id()),
+            FINDINGS.get(Findings.SOFT_BELOW.id()));
 
     private static final Set<String> PARTED = Set.of(Findings.OIL_LAYER.id(), Findings.SOFT_BELOW.id());
 
@@ -118,49 +124,52 @@ public record ClosedIn(
         if (signs.isEmpty()) {
             return NOWHERE;
         }
-        Samples samples = new Samples();
-        facts.log()
-                .of(Entry.Observed.class)
-                .filter(o -> o.entry().finding().equals(Findings.WHITE_SPOTS.id()) && counts(o.at(), facts))
-                .forEach(o -> samples.add(
-                        Findings.WHITE_SPOTS,
-                        o.entry().presence(),
-                        o.at(),
-                        o.entry().on()));
+        Spots spots = Spots.of(facts);
+        Kind kind = kind(signs, spots);
+        boolean often = kind == Kind.SPOTTED_OFTEN;
         boolean within = FreeAlkali.of(facts).filter(FreeAlkali::isWithinLimit).isPresent();
         return new ClosedIn(
                 Optional.of(signs.values().iterator().next()),
-                kind(signs),
-                SPOTTED_WORDS.containsAll(signs.values()),
-                samples.barsBeside(Findings.WHITE_SPOTS, Instant.MIN),
-                within ? titratedBars(facts) : 0,
-                washedBars(facts));
+                kind,
+                !often && SPOTTED_WORDS.containsAll(signs.values()),
+                spots.clean() + (often ? spots.shown() : 0),
+                within ? titratedBars(facts, often ? spots.names() : Set.of()) : 0,
+                CalmWashes.bars(facts));
     }
 
-    private static Kind kind(Map<Instant, String> signs) {
+    /**
+     * @param clean on how many bars the inside was looked at and clean, beside those that showed something
+     * @param shown on how many it showed something
+     * @param names of those that did, where they were said
+     */
+    private record Spots(int clean, int shown, Set<String> names) {
+
+        static Spots of(BatchFacts facts) {
+            Samples samples = new Samples();
+            facts.log().of(Entry.Observed.class).filter(o -> counts(o.at(), facts)).forEach(o -> Stream.of(
+                            Findings.WHITE_SPOTS, Findings.WEEPING_DOTS)
+                    .filter(f -> o.entry().finding().equals(f.id()))
+                    .forEach(f -> samples.add(
+                            f, o.entry().presence(), o.at(), o.entry().on())));
+            int shown = Math.max(
+                    samples.bars(Findings.WHITE_SPOTS, Presence.SEEN, Instant.MIN),
+                    samples.bars(Findings.WEEPING_DOTS, Presence.SEEN, Instant.MIN));
+            Set<String> names = new HashSet<>(samples.named(Findings.WHITE_SPOTS, Presence.SEEN));
+            names.addAll(samples.named(Findings.WEEPING_DOTS, Presence.SEEN));
+            return new Spots(
+                    samples.barsBeside(Findings.WHITE_SPOTS, Instant.MIN), Math.max(shown, names.size()), names);
+        }
+    }
+
+    private static Kind kind(Map<Instant, String> signs, Spots spots) {
         if (signs.values().stream().anyMatch(SPOTTED_WORDS::contains)) {
-            return Kind.SPOTTED;
+            return spots.shown() > 1 ? Kind.SPOTTED_OFTEN : Kind.SPOTTED;
         }
         return signs.values().stream().anyMatch(PARTED_WORDS::contains) ? Kind.PARTED : Kind.THICK;
     }
 
-    /** Calm washes with different bars; the second some days after the first. */
-    private static int washedBars(BatchFacts facts) {
-        List<BatchLog.Timed<Entry.WashTested>> calm = facts.log()
-                .of(Entry.WashTested.class)
-                .filter(w -> w.entry().feel() == WashFeel.CALM && facts.isTestOnSkin(w.at()))
-                .toList();
-        if (calm.isEmpty()) {
-            return 0;
-        }
-        BatchLog.Timed<Entry.WashTested> first = calm.get(0);
-        boolean another = calm.stream()
-                .anyMatch(w -> !w.at().isBefore(first.at().plus(WASHES_APART))
-                        && !Bars.areTheSame(w.entry().on(), first.entry().on()));
-        return another ? 2 : 1;
-    }
-
-    private static int titratedBars(BatchFacts facts) {
+    /** @param those which bars count; empty for any */
+    private static int titratedBars(BatchFacts facts, Set<String> those) {
         Samples titrated = new Samples();
         facts.log()
                 .of(Entry.Titrated.class)
@@ -170,6 +179,11 @@ public record ClosedIn(
                         Presence.LOOKED_AND_ABSENT,
                         t.at(),
                         t.entry().on()));
+        if (!those.isEmpty()) {
+            return (int) titrated.named(Findings.FREE_ALKALI, Presence.LOOKED_AND_ABSENT).stream()
+                    .filter(those::contains)
+                    .count();
+        }
         return titrated.bars(Findings.FREE_ALKALI, Presence.LOOKED_AND_ABSENT, Instant.MIN);
     }
 
@@ -195,6 +209,7 @@ public record ClosedIn(
                         && FINDINGS.containsKey(o.entry().finding()))
                 .forEach(o -> signs.putIfAbsent(o.at(), FINDINGS.get(o.entry().finding())));
         coldAndThick(facts).ifPresent(at -> signs.putIfAbsent(at, "it was poured cold and thick"));
+        facts.poured().filter(at -> pouredInStreaks(facts)).ifPresent(at -> signs.putIfAbsent(at, IN_STREAKS));
         facts.rebatchedAt().ifPresent(at -> signs.keySet().removeIf(at::isAfter));
         return signs;
     }
@@ -210,11 +225,26 @@ public record ClosedIn(
                                 && s.entry().stage().isAtLeast(Stage.LIGHT));
     }
 
+    private static boolean pouredInStreaks(BatchFacts facts) {
+        return facts.stageWhenPoured().filter(Stage.STREAKS::equals).isPresent();
+    }
+
     private static Optional<Instant> coldAndThick(BatchFacts facts) {
         boolean thick =
                 facts.stageWhenPoured().filter(s -> s.isAtLeast(Stage.THICK)).isPresent();
         boolean cold = facts.pouredAt().filter(COLD::isAbove).isPresent();
         return thick && cold ? facts.poured() : Optional.empty();
+    }
+
+    /** Whether what a face shows now says anything: before, lye that has not reacted yet may look like liquor. */
+    public static boolean isTimeToLook(BatchFacts facts) {
+        return counts(facts.now(), facts);
+    }
+
+    /** On how many bars spots or wet dots were looked for since it is cut, whatever came of it. */
+    public static int facesLookedAt(BatchFacts facts) {
+        Spots spots = Spots.of(facts);
+        return spots.clean() + spots.shown();
     }
 
     /** Whether nothing has to be settled, or all of it is. */
@@ -229,7 +259,7 @@ public record ClosedIn(
 
     /** Whether as many bars were titrated as that takes, or washed with and cut where that does as well. */
     public boolean isMeasured() {
-        boolean washed = spotsAlone && cleanBars >= FACES_WITHOUT_A_BURETTE && washedBars >= WASHES_WITHOUT_A_BURETTE;
+        boolean washed = spotsAlone && cleanBars >= FACES_WITHOUT_A_BURETTE && washedBars >= CalmWashes.ENOUGH;
         return titratedBars >= kind.samples || washed;
     }
 

@@ -1,6 +1,7 @@
 package io.causticon.core.science.diagnosis.evidence;
 
 import io.causticon.core.model.finding.Finding;
+import io.causticon.core.model.finding.Findings;
 import io.causticon.core.model.log.Presence;
 import java.time.Instant;
 import java.util.OptionalDouble;
@@ -34,10 +35,13 @@ public record Evidence(
     /**
      * Clean faces of one loaf are not independent: each one after the first counts for so much, 0 to 1 (a judgement).
      */
-    private static final double NEIGHBOUR = 0.6;
+    public static final double NEIGHBOUR = 0.6;
 
     /** From so many bars on another clean one says nothing new (a judgement). */
     private static final int ENOUGH_BARS = 6;
+
+    /** Who feels nothing of the second feels nothing of the third (a judgement). */
+    private static final int ENOUGH_WASHES = 2;
 
     /** Who says so. */
     public enum Source {
@@ -53,8 +57,11 @@ public record Evidence(
 
     /** How many times it counts: what hides in single bars is less likely with each one that is clean. */
     public double times() {
-        boolean manyClean = !isPresent() && EvidenceReader.COUNTED_BY_BARS.contains(finding);
-        return manyClean ? 1 + NEIGHBOUR * (Math.min(bars, ENOUGH_BARS) - 1) : 1;
+        if (isPresent() || !EvidenceReader.COUNTED_BY_BARS.contains(finding)) {
+            return 1;
+        }
+        int enough = finding.equals(Findings.WASH_BURNS) ? ENOUGH_WASHES : ENOUGH_BARS;
+        return 1 + NEIGHBOUR * (Math.min(bars, enough) - 1);
     }
 
     Evidence on(int differentBars) {

@@ -43,9 +43,9 @@ public final class EvidenceReader {
     /** Another bar that is clean says nothing of the one that was not. */
     static final Set<Finding> INSIDE_ONE_BAR = Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS);
 
-    /** What says more with each other bar on which it was not there: a second wash too, after one that burned. */
+    /** What says more with each other bar on which it was not there: a second wash too. */
     static final Set<Finding> COUNTED_BY_BARS =
-            Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS, Findings.BURNS_AGAIN);
+            Set.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS, Findings.BURNS_AGAIN, Findings.WASH_BURNS);
 
     /** What tells of alkali whoever's hand it is. */
     private static final Set<Finding> ALKALI_ITSELF = Set.of(

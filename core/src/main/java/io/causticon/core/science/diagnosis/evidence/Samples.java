@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** On which bars each finding was looked for: what was seen on one of them says little of the next. */
@@ -50,6 +51,14 @@ final class Samples {
             }
         }
         return Math.max(named.size(), unnamed);
+    }
+
+    /** Bars by their names on which a finding was seen, or looked for and not there; those without a name left out. */
+    Set<String> named(Finding finding, Presence presence) {
+        return looks.getOrDefault(finding, List.of()).stream()
+                .filter(l -> l.presence() == presence && l.on() != null)
+                .flatMap(l -> names(l.on()).stream())
+                .collect(Collectors.toSet());
     }
 
     /**

@@ -1,0 +1,26 @@
+package io.causticon.core.workshop.assessment;
+
+import io.causticon.core.model.log.Entry;
+import io.causticon.core.science.diagnosis.evidence.ClosedIn;
+import io.causticon.core.science.facts.BatchFacts;
+
+/**
+ * Which fresh faces are looked at when a loaf is cut. A loaf with pockets shows one in two bars of five, so three clean
+ * faces miss every fifth such loaf, and six miss one in twenty-five; nobody has to spoil a bar for it, as all of them
+ * are cut then.
+ */
+public final class Faces {
+
+    private static final int WANTED = 6;
+
+    private Faces() {}
+
+    /** How many are to be looked at now; 0 where it is not cut, or somebody looked. */
+    public static int toLookAt(BatchFacts facts) {
+        int bars = facts.log()
+                .last(Entry.Cut.class)
+                .map(cut -> cut.entry().bars())
+                .orElse(0);
+        return !ClosedIn.isTimeToLook(facts) || ClosedIn.facesLookedAt(facts) > 0 ? 0 : Math.min(WANTED, bars);
+    }
+}
