@@ -137,6 +137,8 @@ public enum ProblemKey {
     NOT_THE_SAME,
     /** The old secret is wrong. Values: none. */
     WRONG_PASSWORD,
+    /** Wrong ones came before, and too many. Values: seconds to wait. */
+    TOO_MANY_TRIES,
     /** The last owner must stay. Values: none. */
     LAST_OWNER,
     /** A form that was sent once already came again with other words. Values: none. */

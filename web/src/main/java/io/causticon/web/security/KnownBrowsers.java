@@ -1,5 +1,7 @@
 package io.causticon.web.security;
 
+import io.causticon.web.store.account.AccountService;
+import io.causticon.web.store.account.Knock;
 import io.causticon.web.store.account.RememberKey;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
@@ -24,7 +26,7 @@ import org.springframework.web.util.WebUtils;
  * for each name. It opens nothing; it only keeps strangers' guesses from shutting her out.
  */
 @Component
-class KnownBrowsers {
+public class KnownBrowsers {
 
     private static final String COOKIE = "causticon-browser";
     private static final Duration KEPT = Duration.ofDays(400);
@@ -38,8 +40,14 @@ class KnownBrowsers {
         this.key = new SecretKeySpec(("browser " + key.value()).getBytes(StandardCharsets.UTF_8), "HmacSHA256");
     }
 
+    /** From where a request comes that has to do with this name. */
+    public Knock knock(String name, HttpServletRequest request) {
+        return new Knock(request.getRemoteAddr(), knownAs(name, request).orElse(null));
+    }
+
     /** The browser's id, if this name signed in there before. */
-    Optional<String> knownAs(String name, HttpServletRequest request) {
+    private Optional<String> knownAs(String typed, HttpServletRequest request) {
+        String name = AccountService.normal(typed);
         List<String> parts = parts(request);
         return parts.stream()
                 .skip(1)
@@ -49,7 +57,8 @@ class KnownBrowsers {
     }
 
     /** Remembers that this name signed in here. */
-    void remember(String name, HttpServletRequest request, HttpServletResponse response) {
+    void remember(String typed, HttpServletRequest request, HttpServletResponse response) {
+        String name = AccountService.normal(typed);
         List<String> known = parts(request);
         String id = known.isEmpty() ? UUID.randomUUID().toString() : known.get(0);
         List<String> parts = new ArrayList<>(List.of(id, seal(id, name)));

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.SecureRandom;
 import java.util.Base64;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
@@ -56,6 +57,20 @@ public final class RememberedBrowsers extends AbstractRememberMeServices {
         String name = signIns.remembered(remembered.signIn(), remembered.secret())
                 .orElseThrow(() -> new InvalidCookieException("not remembered any more"));
         return accounts.loadUserByUsername(name).by(remembered.signIn());
+    }
+
+    /** Whose cookie a request carries, without signing her in; empty where it carries none that counts. */
+    Optional<String> remembered(HttpServletRequest request) {
+        String cookie = extractRememberMeCookie(request);
+        if (cookie == null || cookie.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            Remembered remembered = Remembered.of(decodeCookie(cookie));
+            return signIns.remembered(remembered.signIn(), remembered.secret());
+        } catch (InvalidCookieException e) {
+            return Optional.empty();
+        }
     }
 
     /** Makes cookie and sign-in last from now on. */

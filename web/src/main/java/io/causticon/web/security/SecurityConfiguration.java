@@ -1,16 +1,18 @@
 package io.causticon.web.security;
 
 import io.causticon.web.store.account.AccountService;
+import io.causticon.web.store.account.PasswordTries;
 import io.causticon.web.store.account.RememberKey;
 import io.causticon.web.store.account.SignIns;
 import jakarta.servlet.DispatcherType;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.config.observation.SecurityObservationSettings;
@@ -18,7 +20,6 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.authentication.rememberme.RememberMeAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -32,6 +33,8 @@ class SecurityConfiguration {
     static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self';"
             + " font-src 'self'; connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self';"
             + " base-uri 'none'; frame-ancestors 'none'";
+
+    private static final String NAME = "name";
 
     private static final String[] OPEN = {
         "/sign-in",
@@ -97,7 +100,10 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(
             HttpSecurity http,
-            ThrottleFilter throttle,
+            KnownBrowsers known,
+            AccountService accounts,
+            PasswordEncoder passwords,
+            PasswordTries tries,
             RememberKey rememberKey,
             RememberedBrowsers browsers,
             SignIns signIns)
@@ -122,9 +128,15 @@ class SecurityConfiguration {
                         .anyRequest()
                         .hasAnyRole("OWNER", "MAKER"))
                 .formLogin(f -> f.loginPage("/sign-in")
-                        .usernameParameter(ThrottleFilter.NAME)
-                        .successHandler(new SignedInHandler(throttle, asked))
-                        .failureUrl("/sign-in?wrong"))
+                        .usernameParameter(NAME)
+                        .authenticationDetailsSource(r -> known.knock(orEmpty(r.getParameter(NAME)), r))
+                        .successHandler(new SignedInHandler(known, asked))
+                        .failureHandler((request, response, why) -> response.sendRedirect(
+                                why instanceof CountedPasswords.TooSoonException soon
+                                        ? "/sign-in?wait=" + soon.seconds()
+                                        : "/sign-in?wrong")))
+                // This one alone: one that has a parent asks that, too, and there nobody counts.
+                .authenticationManager(new ProviderManager(new CountedPasswords(accounts, passwords, tries)))
                 .requestCache(c -> c.requestCache(asked))
                 // A tap that waited while the server was away must still be hers when it is back: who is signed in and
                 // the form's token outlive
@@ -140,9 +152,12 @@ class SecurityConfiguration {
                         // A browser that was told so would open no other application of this machine's name without TLS
                         // any more.
                         .httpStrictTransportSecurity(t -> t.disable()))
-                .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .addFilterAfter(new StandingFilter(signIns, browsers), RememberMeAuthenticationFilter.class)
                 .build();
+    }
+
+    private static String orEmpty(@Nullable String typed) {
+        return typed == null ? "" : typed;
     }
 
     private static CookieCsrfTokenRepository formTokens() {
@@ -150,13 +165,5 @@ class SecurityConfiguration {
         tokens.setCookieName("causticon-form");
         tokens.setCookieCustomizer(c -> c.httpOnly(true).sameSite("Strict").path("/"));
         return tokens;
-    }
-
-    /** The throttle belongs to the security chain; the container must not run it a second time. */
-    @Bean
-    FilterRegistrationBean<ThrottleFilter> throttleOnlyInTheChain(ThrottleFilter throttle) {
-        FilterRegistrationBean<ThrottleFilter> registration = new FilterRegistrationBean<>(throttle);
-        registration.setEnabled(false);
-        return registration;
     }
 }

@@ -15,18 +15,18 @@ import org.springframework.security.web.savedrequest.SavedRequest;
  */
 final class SignedInHandler implements AuthenticationSuccessHandler {
 
-    private final ThrottleFilter throttle;
+    private final KnownBrowsers browsers;
     private final RequestCache asked;
 
-    SignedInHandler(ThrottleFilter throttle, RequestCache asked) {
-        this.throttle = throttle;
+    SignedInHandler(KnownBrowsers browsers, RequestCache asked) {
+        this.browsers = browsers;
         this.asked = asked;
     }
 
     @Override
     public void onAuthenticationSuccess(HttpServletRequest request, HttpServletResponse response, Authentication who)
             throws IOException {
-        throttle.succeeded(who.getName(), request, response);
+        browsers.remember(who.getName(), request, response);
         String path = Optional.ofNullable(asked.getRequest(request, response))
                 .map(SignedInHandler::path)
                 .orElse("/");

@@ -1,7 +1,7 @@
 /**
  * Who signs in, what each may do, in which units she thinks; the workshop itself.
  */
-@MayUse({"shared", "store.account"})
+@MayUse({"shared", "store.account", "store.device", "store.token"})
 @NullMarked
 package io.causticon.web.security;
 

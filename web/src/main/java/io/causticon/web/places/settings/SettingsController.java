@@ -6,13 +6,16 @@ import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.problem.Problem;
 import io.causticon.core.problem.Problems;
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.security.KnownBrowsers;
 import io.causticon.web.shared.AtOnce;
 import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.store.account.AccountService;
+import io.causticon.web.store.account.Knock;
 import io.causticon.web.store.account.Maker;
 import io.causticon.web.store.account.Role;
 import io.causticon.web.store.account.SignIns;
 import io.causticon.web.store.account.SignedIn;
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
@@ -30,11 +33,13 @@ class SettingsController {
 
     private final AccountService accounts;
     private final SignIns signIns;
+    private final KnownBrowsers browsers;
     private final ProblemWords words;
 
-    SettingsController(AccountService accounts, SignIns signIns, ProblemWords words) {
+    SettingsController(AccountService accounts, SignIns signIns, KnownBrowsers browsers, ProblemWords words) {
         this.accounts = accounts;
         this.signIns = signIns;
+        this.browsers = browsers;
         this.words = words;
     }
 
@@ -59,9 +64,11 @@ class SettingsController {
             Maker maker,
             @AuthenticationPrincipal SignedIn here,
             @RequestParam String old,
-            @RequestParam String password) {
+            @RequestParam String password,
+            HttpServletRequest request) {
         try {
-            accounts.changePassword(maker.name(), old, password, here.signIn());
+            Knock knock = browsers.knock(maker.name(), request);
+            accounts.changePassword(maker.name(), old, password, here.signIn(), knock);
             return show(model, maker, Map.of(), "The password is changed. Everywhere else you are signed out.");
         } catch (ProblemsException e) {
             return show(model, maker, words.byField(e.problems(), maker.formats()), "");

@@ -9,6 +9,7 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.quantity.TemperatureChange;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
@@ -40,6 +41,7 @@ public class AccountService implements UserDetailsService {
     private final SignInRepository signIns;
     private final Makers makers;
     private final PasswordEncoder passwords;
+    private final PasswordTries tries;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final Object opening = new Object();
@@ -50,6 +52,7 @@ public class AccountService implements UserDetailsService {
             SignInRepository signIns,
             Makers makers,
             PasswordEncoder passwords,
+            PasswordTries tries,
             PlatformTransactionManager transactions,
             Clock clock) {
         this.accounts = accounts;
@@ -57,6 +60,7 @@ public class AccountService implements UserDetailsService {
         this.signIns = signIns;
         this.makers = makers;
         this.passwords = passwords;
+        this.tries = tries;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
     }
@@ -259,12 +263,19 @@ public class AccountService implements UserDetailsService {
      * Changes a password and ends every sign-in but the one in which that is done.
      *
      * @param here the sign-in that stays
+     * @param knock from where: wrong ones are counted as those at the door are
      */
     @Transactional
-    public void changePassword(String name, String old, String fresh, UUID here) {
+    public void changePassword(String name, String old, String fresh, UUID here, Knock knock) {
         Account account = accounts.findByName(normal(name)).orElseThrow();
+        Duration wait = tries.tryNow(name, knock);
+        if (!wait.isZero()) {
+            throw ProblemsException.of("old", ProblemKey.TOO_MANY_TRIES, wait.toSeconds() + 1);
+        }
         Problems problems = new Problems();
-        if (!passwords.matches(old, account.passwordHash())) {
+        if (passwords.matches(old, account.passwordHash())) {
+            tries.succeeded(name, knock);
+        } else {
             problems.add("old", ProblemKey.WRONG_PASSWORD);
         }
         checkPassword(fresh, problems);

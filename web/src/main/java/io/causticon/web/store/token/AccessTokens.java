@@ -98,6 +98,12 @@ public class AccessTokens {
         }
     }
 
+    /** Whether it is one at all; what it may is looked at by whoever serves it. */
+    @Transactional(readOnly = true)
+    public boolean isKnown(String token) {
+        return tokens.findByTokenHashAndWithdrawnAtIsNull(Token.hash(token)).isPresent();
+    }
+
     /** Whose token it is; empty where it is none, is over, or whoever it acts for may not write any more. */
     @Transactional
     public Optional<Caller> caller(String token) {

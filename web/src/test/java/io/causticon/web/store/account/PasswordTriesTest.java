@@ -1,10 +1,10 @@
-package io.causticon.web.security;
+package io.causticon.web.store.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.harness.SteppedClock;
-import io.causticon.web.security.SignInThrottle.Key;
-import io.causticon.web.security.SignInThrottle.Kind;
+import io.causticon.web.store.account.PasswordTries.Key;
+import io.causticon.web.store.account.PasswordTries.Kind;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
@@ -15,17 +15,17 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** How guesses are slowed down, on a clock that stands still until it is moved. */
-class SignInThrottleTest {
+class PasswordTriesTest {
 
     private static final Key HERE = new Key(Kind.ADDRESS, "10.0.0.7");
     private static final Key OWNER = new Key(Kind.NAME, "ines");
     private static final Key OWNERS_TABLET = new Key(Kind.BROWSER, "b1 ines");
 
     private final SteppedClock clock = new SteppedClock();
-    private final SignInThrottle throttle = new SignInThrottle(clock);
+    private final PasswordTries tries = new PasswordTries(clock);
 
     private Duration guess(Key... keys) {
-        return throttle.tryNow(List.of(keys));
+        return tries.tryNow(List.of(keys));
     }
 
     @Test
@@ -99,7 +99,7 @@ class SignInThrottleTest {
     void whoIsRightIsNotCountedButWhatOthersTriedFromThereIs() {
         IntStream.range(0, 9).forEach(i -> guess(HERE));
         guess(HERE, OWNER);
-        throttle.succeeded(List.of(HERE, OWNER));
+        tries.succeeded(List.of(HERE, OWNER));
         assertThat(guess(HERE)).isZero();
         assertThat(guess(HERE)).isPositive();
     }

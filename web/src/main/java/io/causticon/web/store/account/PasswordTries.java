@@ -1,4 +1,4 @@
-package io.causticon.web.security;
+package io.causticon.web.store.account;
 
 import java.time.Clock;
 import java.time.Duration;
@@ -9,12 +9,13 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /**
- * Makes guessing slow. Each try is counted before the password is looked at, by the address that it comes from and by
- * the name that it is for; beyond a few, each further try waits twice as long. A browser that signed in as somebody
- * before is counted by itself, so that strangers cannot shut her out. Kept in memory, for a bounded number of each.
+ * Makes guessing slow, wherever a password is asked for. Each try is counted before the password is looked at, by the
+ * address that it comes from and by the name that it is for; beyond a few, each further try waits twice as long. A
+ * browser that signed in as somebody before is counted by itself, so that strangers cannot shut her out. Kept in
+ * memory, for a bounded number of each.
  */
 @Component
-class SignInThrottle {
+public class PasswordTries {
 
     /** What tries are counted by. */
     enum Kind {
@@ -40,6 +41,10 @@ class SignInThrottle {
     private static final Duration FIRST_WAIT = Duration.ofSeconds(2);
     private static final Duration FORGIVEN_AFTER = Duration.ofHours(1);
     private static final int MOST_KEYS = 20_000;
+    private static final int LONGEST_NAME = 60;
+
+    /** Of an IPv6 address, as a whole block of them belongs to one household. */
+    private static final int BLOCK = 4;
 
     private final Clock clock;
     private final Map<Key, Tries> tries = new LinkedHashMap<>(64, 0.75f, true) {
@@ -53,8 +58,38 @@ class SignInThrottle {
 
     private record Tries(int count, Instant last) {}
 
-    SignInThrottle(Clock clock) {
+    PasswordTries(Clock clock) {
         this.clock = clock;
+    }
+
+    /**
+     * Counts a try, unless it comes too early.
+     *
+     * @param name whose password it is, as it was typed
+     * @return how long it must still wait; zero when it may go on, and is counted
+     */
+    public Duration tryNow(String name, Knock knock) {
+        return tryNow(keys(name, knock));
+    }
+
+    /** The try was right, so it does not count. What others tried from the same address still does. */
+    public void succeeded(String name, Knock knock) {
+        succeeded(keys(name, knock));
+    }
+
+    /** A name is trimmed before it is cut: blanks before it make no other name of it. */
+    private static List<Key> keys(String name, Knock knock) {
+        String whole = AccountService.normal(name);
+        String normal = whole.length() > LONGEST_NAME ? whole.substring(0, LONGEST_NAME) : whole;
+        return knock.browser()
+                .map(b -> List.of(new Key(Kind.BROWSER, b + " " + normal)))
+                .orElseGet(() ->
+                        List.of(new Key(Kind.ADDRESS, block(knock.address())), new Key(Kind.NAME, normal)));
+    }
+
+    private static String block(String address) {
+        String[] parts = address.split(":", -1);
+        return parts.length <= BLOCK ? address : String.join(":", List.of(parts).subList(0, BLOCK));
     }
 
     /**
