@@ -94,7 +94,8 @@ class SetAndCutTest {
         assertThat(browser.value("embeds")).isEqualTo("30 62x12 999");
         browser.type("embeds", "30 62x12 95").press("Draw it").waitForText("All of them stay whole");
         int bars = browser.all(".bench-right .weigh-list tbody tr").size();
-        browser.press("Cut").waitForText("Bevel and stamp in an hour or two");
+        browser.press("Cut").waitForText("look at the faces of 6 bars from different places");
+        browser.press("All 6 are clean").waitForText("Bevel and stamp in an hour or two");
         assertThat(application
                         .bean(BatchService.class)
                         .get(id)

@@ -1,7 +1,5 @@
 package io.causticon.web.exchange.carry;
 
-import com.github.miachm.sods.Range;
-import com.github.miachm.sods.SpreadSheet;
 import io.causticon.core.model.said.intake.LoggerGuess;
 import io.causticon.core.model.said.intake.RecipeSheet;
 import io.causticon.web.shared.OpenCells;
@@ -19,9 +17,6 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
-import javax.xml.stream.XMLInputFactory;
-import javax.xml.stream.XMLStreamException;
-import javax.xml.stream.XMLStreamReader;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
@@ -40,11 +35,7 @@ final class SheetRows {
     private static final int MOST_COLUMNS = 200;
     private static final int LONGEST_CELL = 500;
 
-    /** Cells that say something are not repeated so often; empty ones are, to the end of a sheet. */
-    private static final int MOST_REPEATED = 1000;
-
     private static final Pattern DAY_FORMAT = Pattern.compile("(?i)y.*[md]|[md].*y");
-    private static final String TABLE = "urn:oasis:names:tc:opendocument:xmlns:table:1.0";
 
     private SheetRows() {}
 
@@ -96,21 +87,26 @@ final class SheetRows {
     }
 
     private static List<List<String>> zipped(Path file) throws IOException {
-        boolean open;
+        ReadingLimits limits = new ReadingLimits();
         try (ZipFile zip = new ZipFile(file.toFile())) {
-            check(zip);
-            open = zip.getEntry("content.xml") != null;
-            if (!open && zip.getEntry("xl/workbook.xml") == null) {
+            check(zip, limits);
+            ZipEntry content = zip.getEntry("content.xml");
+            if (content != null) {
+                try (InputStream in = zip.getInputStream(content)) {
+                    return openDocument(in, limits);
+                }
+            }
+            if (zip.getEntry("xl/workbook.xml") == null) {
                 throw new DocumentFault("This zip is neither a workbook (XLSX) nor an open document (ODS).");
             }
-            if (open) {
-                checkRepeats(zip);
-            }
+            WorkbookCheck.check(zip, limits);
         } catch (ZipException e) {
             throw new DocumentFault("This table cannot be read: it is damaged, or was cut short on its way.");
+        } catch (ArithmeticException e) {
+            throw new DocumentFault("This table claims to have more cells than any has. It was not read.");
         }
         try {
-            return open ? openDocument(file) : workbook(file);
+            return workbook(file, limits);
         } catch (DocumentFault e) {
             throw e;
         } catch (RuntimeException e) {
@@ -120,7 +116,7 @@ final class SheetRows {
     }
 
     /** Unpacks all of it once, keeping nothing, before anybody unpacks it into memory. */
-    private static void check(ZipFile zip) throws IOException {
+    private static void check(ZipFile zip, ReadingLimits limits) throws IOException {
         List<? extends ZipEntry> entries = Collections.list(zip.entries());
         if (entries.size() > MOST_FILES) {
             throw new DocumentFault("This file holds more than any table does.");
@@ -133,6 +129,7 @@ final class SheetRows {
             try (InputStream in = zip.getInputStream(entry)) {
                 for (int n = in.read(some); n >= 0; n = in.read(some)) {
                     unpacked += n;
+                    limits.goOn();
                     if (unpacked > MOST_UNPACKED) {
                         throw new DocumentFault("This file unpacks to more than " + MOST_UNPACKED / (1024 * 1024)
                                 + " MB: no table of recipes does.");
@@ -146,45 +143,12 @@ final class SheetRows {
         }
     }
 
-    /** In an open document one cell can claim to stand there a billion times. */
-    private static void checkRepeats(ZipFile zip) throws IOException {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        long row = 1;
-        try (InputStream in = zip.getInputStream(zip.getEntry("content.xml"))) {
-            XMLStreamReader xml = factory.createXMLStreamReader(in);
-            while (xml.hasNext()) {
-                if (xml.next() != XMLStreamReader.START_ELEMENT || !TABLE.equals(xml.getNamespaceURI())) {
-                    continue;
-                }
-                if (xml.getLocalName().equals("table-row")) {
-                    row = repeated(xml, "number-rows-repeated");
-                } else if (xml.getLocalName().equals("table-cell")) {
-                    boolean says = xml.getAttributeCount() > 0
-                            && xml.getAttributeValue("urn:oasis:names:tc:opendocument:xmlns:office:1.0", "value-type")
-                                    != null;
-                    if (says && (row > MOST_REPEATED || repeated(xml, "number-columns-repeated") > MOST_REPEATED)) {
-                        throw new DocumentFault("A cell of this table claims to stand there more than " + MOST_REPEATED
-                                + " times. It was not read.");
-                    }
-                }
-            }
-        } catch (XMLStreamException e) {
-            throw new DocumentFault("This table cannot be read: its XML is damaged.");
-        }
-    }
-
-    private static long repeated(XMLStreamReader xml, String name) {
-        String value = xml.getAttributeValue(TABLE, name);
-        return value != null && value.matches("\\d{1,12}") ? Long.parseLong(value) : 1;
-    }
-
-    private static List<List<String>> workbook(Path file) throws IOException {
+    private static List<List<String>> workbook(Path file, ReadingLimits limits) throws IOException {
         try (ReadableWorkbook workbook = new ReadableWorkbook(file.toFile());
                 Stream<Row> rows = workbook.getFirstSheet().openStream()) {
             List<List<String>> all = new ArrayList<>();
             for (Row row : (Iterable<Row>) rows::iterator) {
+                limits.goOn();
                 // Rows of nothing are not in the file; their place is.
                 while (all.size() < Math.min(row.getRowNum() - 1, RecipeSheet.MOST_ROWS)) {
                     all.add(List.of());
@@ -212,20 +176,10 @@ final class SheetRows {
         return shortened(number(String.valueOf(cell.getText())));
     }
 
-    private static List<List<String>> openDocument(Path file) throws IOException {
-        Range range = new SpreadSheet(file.toFile()).getSheet(0).getDataRange();
-        List<List<String>> all = new ArrayList<>();
-        Object[][] values = range.getValues();
-        for (Object[] row : values) {
-            if (all.size() >= RecipeSheet.MOST_ROWS) {
-                break;
-            }
-            all.add(Stream.of(row)
-                    .limit(MOST_COLUMNS)
-                    .map(v -> v == null ? "" : shortened(number(v.toString())))
-                    .toList());
-        }
-        return all;
+    private static List<List<String>> openDocument(InputStream content, ReadingLimits limits) {
+        return OpenSheet.read(content, limits, RecipeSheet.MOST_ROWS, MOST_COLUMNS, LONGEST_CELL).stream()
+                .map(row -> row.stream().map(SheetRows::number).toList())
+                .toList();
     }
 
     /** {@code 400.0} is what a machine keeps of 400. */

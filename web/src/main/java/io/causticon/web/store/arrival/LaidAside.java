@@ -27,6 +27,9 @@ public class LaidAside {
     private static final int AT_ONCE = 64 * 1024;
     private static final long MEGABYTE = 1024L * 1024;
 
+    /** What is left of the disk for the logs, whatever comes in. */
+    private static final long LEFT_FREE = 500 * MEGABYTE;
+
     private static final List<String> ONCE_TAKEN =
             List.of(ArrivalRow.State.TAKEN.name(), ArrivalRow.State.UNDONE.name());
 
@@ -79,7 +82,8 @@ public class LaidAside {
         } catch (IOException e) {
             delete(file);
             throw new UncheckedIOException(e);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | Error e) {
+            // Whatever it was, nothing of it is left behind.
             delete(file);
             throw e;
         }
@@ -151,12 +155,17 @@ public class LaidAside {
     private void copy(InputStream in, Path file) throws IOException {
         byte[] some = new byte[AT_ONCE];
         long written = 0;
+        long room = Files.getFileStore(folder).getUsableSpace() - LEFT_FREE;
         try (OutputStream out = Files.newOutputStream(file)) {
             for (int n = in.read(some); n >= 0; n = in.read(some)) {
                 written += n;
                 if (written > largest) {
                     throw new DocumentFault(
                             "The file is larger than " + largest / MEGABYTE + " MB, and no more is taken in at once.");
+                }
+                if (written > room) {
+                    throw new DocumentFault("The disk has no room for it beside what the workshop needs. Make room, then"
+                            + " bring it again.");
                 }
                 out.write(some, 0, n);
             }
