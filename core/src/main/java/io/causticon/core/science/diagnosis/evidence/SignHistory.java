@@ -64,6 +64,7 @@ public final class SignHistory {
      *     another showed
      * @param young whether it was tested before that means something
      * @param counts whether it may count in favour: of soap that is old enough and out of its mould
+     * @param titration whether it is one: a pen says less, and clears none that was taken back
      * @param takenBack whether it does not stand any more, and stood for longer than a slip of the finger does
      */
     private record Said(
@@ -74,6 +75,7 @@ public final class SignHistory {
             boolean byItself,
             boolean young,
             boolean counts,
+            boolean titration,
             boolean takenBack,
             @Nullable Bars on) {
 
@@ -87,11 +89,12 @@ public final class SignHistory {
                     && counts
                     && !takenBack
                     && later
+                    && (titration || !(sign.titration && sign.takenBack))
                     && (soon || !Bars.areTheSame(on, sign.on));
         }
 
         Said asTakenBack() {
-            return new Said(kind, at, bad, measured, byItself, young, false, true, on);
+            return new Said(kind, at, bad, measured, byItself, young, false, titration, true, on);
         }
     }
 
@@ -233,13 +236,14 @@ public final class SignHistory {
                     FreeAlkali.isYoung(facts, line.at()),
                     skin,
                     false,
+                    false,
                     wash.on()));
         }
         if (entry instanceof Entry.Titrated titrated) {
             boolean beyond = FreeAlkali.isBeyondLimit(titrated, facts, line.at());
             boolean within = titrated.freeAlkaliPercent() <= FreeAlkali.LIMIT_PERCENT;
             return Optional.of(new Said(
-                    Kind.ALKALI, line.at(), beyond, true, true, false, sample && within, false, titrated.on()));
+                    Kind.ALKALI, line.at(), beyond, true, true, false, sample && within, true, false, titrated.on()));
         }
         if (entry instanceof Entry.PhRead read && read.method() != PhMethod.STRIP) {
             return Optional.of(new Said(
@@ -250,6 +254,7 @@ public final class SignHistory {
                     true,
                     FreeAlkali.isYoung(facts, line.at()),
                     sample,
+                    false,
                     false,
                     read.on()));
         }
@@ -264,6 +269,7 @@ public final class SignHistory {
                             byItself,
                             FreeAlkali.isYoung(facts, line.at()),
                             k.onSkin ? skin : sample,
+                            false,
                             false,
                             seen.on()));
         }
