@@ -3,9 +3,9 @@ package io.causticon.web.security;
 import io.causticon.web.store.account.Knock;
 import io.causticon.web.store.account.PasswordTries;
 import java.time.Duration;
+import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
@@ -24,7 +24,7 @@ final class CountedPasswords extends DaoAuthenticationProvider {
     }
 
     /** Too many tries came before this one. */
-    static final class TooSoonException extends AuthenticationException {
+    static final class TooSoonException extends LockedException {
 
         private static final long serialVersionUID = 1L;
         private final long seconds;

@@ -8,11 +8,18 @@ import jakarta.servlet.DispatcherType;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authentication.AuthenticationEventPublisher;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.ProviderManager;
+import org.springframework.security.authentication.RememberMeAuthenticationProvider;
+import org.springframework.security.authorization.AuthorizationEventPublisher;
+import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.config.observation.SecurityObservationSettings;
@@ -81,6 +88,12 @@ class SecurityConfiguration {
         return new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(strength)));
     }
 
+    /** Whoever was refused a page is told of as whoever was not let in. */
+    @Bean
+    static AuthorizationEventPublisher refusals(ApplicationEventPublisher events) {
+        return new SpringAuthorizationEventPublisher(events);
+    }
+
     /** Devices and calendars carry a token of their own: no session, no form, no cookie. */
     @Bean
     @Order(1)
@@ -106,7 +119,8 @@ class SecurityConfiguration {
             PasswordTries tries,
             RememberKey rememberKey,
             RememberedBrowsers browsers,
-            SignIns signIns)
+            SignIns signIns,
+            AuthenticationEventPublisher told)
             throws Exception {
         // In a cookie, so that whoever only knocks leaves nothing behind on the server.
         CookieRequestCache asked = new CookieRequestCache();
@@ -135,8 +149,10 @@ class SecurityConfiguration {
                                 why instanceof CountedPasswords.TooSoonException soon
                                         ? "/sign-in?wait=" + soon.seconds()
                                         : "/sign-in?wrong")))
-                // This one alone: one that has a parent asks that, too, and there nobody counts.
-                .authenticationManager(new ProviderManager(new CountedPasswords(accounts, passwords, tries)))
+                .authenticationManager(manager(
+                        told,
+                        new CountedPasswords(accounts, passwords, tries),
+                        new RememberMeAuthenticationProvider(rememberKey.value())))
                 .requestCache(c -> c.requestCache(asked))
                 // A tap that waited while the server was away must still be hers when it is back: who is signed in and
                 // the form's token outlive
@@ -154,6 +170,13 @@ class SecurityConfiguration {
                         .httpStrictTransportSecurity(t -> t.disable()))
                 .addFilterAfter(new StandingFilter(signIns, browsers), RememberMeAuthenticationFilter.class)
                 .build();
+    }
+
+    /** Without a parent: one that has a parent asks that as well, and there nobody counts. */
+    private static AuthenticationManager manager(AuthenticationEventPublisher told, AuthenticationProvider... doors) {
+        ProviderManager manager = new ProviderManager(doors);
+        manager.setAuthenticationEventPublisher(told);
+        return manager;
     }
 
     private static String orEmpty(@Nullable String typed) {

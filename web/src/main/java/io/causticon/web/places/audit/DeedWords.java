@@ -37,6 +37,20 @@ final class DeedWords {
         }
     }
 
+    /** Before the words of what a form would have done that changed nothing. */
+    static final String SENT = "sent, and nothing was changed: ";
+
+    private static final Map<String, String> FILES = Map.of(
+            "/backups/{name}", "took a copy of everything away",
+            "/carry/{kind}.zip", "took the whole workshop or part of it away",
+            "/carry/batch/{id}.zip", "took a batch away",
+            "/people/audit.csv", "took the trail away");
+
+    /** What is taken away from an address as a file; empty where it is nothing that is told. */
+    static Optional<String> ofFile(String pattern) {
+        return Optional.ofNullable(FILES.get(pattern));
+    }
+
     /** Every address of which something is said. */
     static Set<String> patterns() {
         return WORDS.keySet();

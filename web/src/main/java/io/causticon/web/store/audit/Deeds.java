@@ -25,8 +25,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.util.WebUtils;
 
 /**
- * Writes down who did what, behind whoever did it: nobody waits for it. What was acknowledged is in the logs in any
- * case.
+ * Writes down who did what: what changes something within the transaction that changes it, everything else soon after,
+ * so that nobody waits for it.
  */
 @Component
 public class Deeds implements DisposableBean {
@@ -89,9 +89,14 @@ public class Deeds implements DisposableBean {
         }
     }
 
-    public void note(String name, HttpServletRequest request, String what, String subject) {
+    /** Within the transaction that does it: it stands there if that is kept, and only then. */
+    public void noteNow(String name, HttpServletRequest request, String what, String subject) {
+        insert(List.of(deed(name, request, what, subject)));
+    }
+
+    private Deed deed(String name, HttpServletRequest request, String what, String subject) {
         Cookie known = WebUtils.getCookie(request, BROWSER);
-        boolean kept = waiting.offer(new Deed(
+        return new Deed(
                 clock.instant(),
                 cut(name, LONGEST_NAME),
                 new Device(
@@ -99,7 +104,12 @@ public class Deeds implements DisposableBean {
                         cut(String.valueOf(request.getHeader("User-Agent")), LONGEST_SAID),
                         request.getRemoteAddr()),
                 what,
-                cut(subject, LONGEST_SUBJECT)));
+                cut(subject, LONGEST_SUBJECT));
+    }
+
+    /** Of what changes nothing: soon after. */
+    public void note(String name, HttpServletRequest request, String what, String subject) {
+        boolean kept = waiting.offer(deed(name, request, what, subject));
         if (!kept) {
             LOG.warn("{} {} {} could not be written down: too much waits", name, what, subject);
         } else if (writing.compareAndSet(false, true)) {
@@ -117,23 +127,27 @@ public class Deeds implements DisposableBean {
             List<Deed> some = new ArrayList<>();
             waiting.drainTo(some, AT_ONCE);
             try {
-                jdbc.batchUpdate(
-                        "insert into deed (done_at, name, device, what, subject) values (?, ?, ?, ?, ?)",
-                        some,
-                        AT_ONCE,
-                        (statement, d) -> {
-                            statement.setObject(1, d.at().atOffset(ZoneOffset.UTC));
-                            statement.setString(2, d.name());
-                            statement.setString(3, cut(d.device().words(), LONGEST_DEVICE));
-                            statement.setString(4, d.what());
-                            statement.setString(5, d.subject());
-                        });
+                insert(some);
             } catch (RuntimeException e) {
                 // The disk is full, or the file closed: what was done is done, and the log of the program keeps it.
                 some.forEach(d -> LOG.warn("not written down: {}", d));
             }
             writing.set(false);
         } while (!waiting.isEmpty() && writing.compareAndSet(false, true));
+    }
+
+    private void insert(List<Deed> some) {
+        jdbc.batchUpdate(
+                "insert into deed (done_at, name, device, what, subject) values (?, ?, ?, ?, ?)",
+                some,
+                AT_ONCE,
+                (statement, d) -> {
+                    statement.setObject(1, d.at().atOffset(ZoneOffset.UTC));
+                    statement.setString(2, d.name());
+                    statement.setString(3, cut(d.device().words(), LONGEST_DEVICE));
+                    statement.setString(4, d.what());
+                    statement.setString(5, d.subject());
+                });
     }
 
     private static String cut(String text, int longest) {

@@ -6,6 +6,7 @@ import io.causticon.core.model.log.Entry;
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.store.audit.AuditTrail;
 import io.causticon.web.store.audit.Deeds;
 import io.causticon.web.store.batch.BatchId;
 import io.causticon.web.store.batch.BatchService;
@@ -125,6 +126,51 @@ class AuditTest {
         stranger.post("/sign-in", Map.of("name", "nobody-of-ours", "password", "wrong-wrong-wrong"));
         Client ines = new Client(application.address()).signIn("ines");
         waitUntil(() -> ines.get("/people/audit?name=nobody-of-ours").body().contains("was not let in"));
+    }
+
+    private List<String> trailOf(String name) {
+        application.bean(Deeds.class).awaitWritten();
+        return application.bean(AuditTrail.class).done(Long.MAX_VALUE, name, 400).stream()
+                .map(AuditTrail.Done::what)
+                .toList();
+    }
+
+    private static long count(List<String> trail, String what) {
+        return trail.stream().filter(what::equals).count();
+    }
+
+    /** The trail holds what was done, and what was refused as that. */
+    @Test
+    void whatWasRefusedIsNotToldAsDone() {
+        Client odd = new Client(application.address()).signIn("odd");
+        long before = count(trailOf("odd"), "changed her password");
+        for (int i = 0; i < 4; i++) {
+            odd.post("/settings/password", Map.of("old", "guess-" + i, "password", "another-one-" + i));
+        }
+        odd.post("/settings", Map.of("mass", "GRAM", "temperature", "CELSIUS", "theme", "day"));
+        List<String> after = trailOf("odd");
+        assertThat(count(after, "changed her password")).isEqualTo(before);
+        assertThat(count(after, "sent, and nothing was changed: changed her password"))
+                .isGreaterThanOrEqualTo(4);
+        assertThat(after.get(0)).isIn("changed her own settings", "sent, and nothing was changed: changed her password");
+        assertThat(after).contains("changed her own settings");
+
+        Client ines = new Client(application.address()).signIn("ines");
+        ines.post("/people/role", Map.of("name", "ines", "role", "VIEWER", "active", "true"));
+        assertThat(trailOf("ines"))
+                .doesNotContain("changed what somebody may do")
+                .contains("sent, and nothing was changed: changed what somebody may do");
+    }
+
+    @Test
+    void whoMayNotWhoLeavesAndWhatIsTakenAwayIsTold() {
+        Client guest = new Client(application.address()).signIn("guest");
+        guest.post("/people", Map.of("name", "x", "displayName", "X", "password", "long-enough-1", "role", "OWNER"));
+        guest.post("/sign-out", Map.of());
+        assertThat(trailOf("guest")).contains("was refused: she may not do that", "signed out", "signed in");
+        Client ines = new Client(application.address()).signIn("ines");
+        ines.bytes("/people/audit.csv");
+        assertThat(trailOf("ines")).contains("took the trail away");
     }
 
     @Test
