@@ -139,6 +139,8 @@ public enum ProblemKey {
     WRONG_PASSWORD,
     /** Wrong ones came before, and too many. Values: seconds to wait. */
     TOO_MANY_TRIES,
+    /** Not what the terminal shows. Values: none. */
+    WRONG_CODE,
     /** The last owner must stay. Values: none. */
     LAST_OWNER,
     /** A form that was sent once already came again with other words. Values: none. */

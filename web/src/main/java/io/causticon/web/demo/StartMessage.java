@@ -1,6 +1,8 @@
 package io.causticon.web.demo;
 
 import io.causticon.web.places.network.NetworkPlace;
+import io.causticon.web.security.OpeningCode;
+import io.causticon.web.store.account.AccountService;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
@@ -13,10 +15,18 @@ class StartMessage {
 
     private final boolean demo;
     private final NetworkPlace network;
+    private final AccountService accounts;
+    private final OpeningCode opening;
 
-    StartMessage(@Value("${causticon.demo}") boolean demo, NetworkPlace network) {
+    StartMessage(
+            @Value("${causticon.demo}") boolean demo,
+            NetworkPlace network,
+            AccountService accounts,
+            OpeningCode opening) {
         this.demo = demo;
         this.network = network;
+        this.accounts = accounts;
+        this.opening = opening;
     }
 
     @EventListener
@@ -32,6 +42,9 @@ class StartMessage {
                     demo
                             ? "Sign in as ines, odd or guest with the password " + DemoWorkshop.PASSWORD + "."
                             : "The first visit makes the owner's account.");
+            if (network.isListening() && accounts.isNew()) {
+                System.out.println("From another machine it asks for this code: " + opening.code());
+            }
         }
     }
 }

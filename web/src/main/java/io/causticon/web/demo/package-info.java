@@ -4,6 +4,7 @@
 @MayUse({
     "places.casebook",
     "places.network",
+    "security",
     "shared",
     "store.account",
     "store.batch",

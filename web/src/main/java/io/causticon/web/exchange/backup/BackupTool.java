@@ -125,15 +125,24 @@ public final class BackupTool {
                                 .truncatedTo(ChronoUnit.SECONDS)
                                 .toString()
                                 .replace(':', '-') + ".mv.db");
-                Files.move(there, aside);
+                setAside(there, aside);
                 out.println("What was there is set aside as " + aside + ".");
             }
-            Files.move(fresh, there, StandardCopyOption.ATOMIC_MOVE);
+            Files.move(fresh, there, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             // It counts what the file held before, which is another one now.
             Files.deleteIfExists(data.resolve("causticon.held"));
             out.println("Put back. Start Causticon as always.");
         } catch (IOException e) {
             throw new BackupFault("The copy could not be put back: " + e.getMessage(), e);
+        }
+    }
+
+    /** Under a second name: there is no moment at which no data are there. Without links a copy does the same. */
+    private static void setAside(Path there, Path aside) throws IOException {
+        try {
+            Files.createLink(aside, there);
+        } catch (UnsupportedOperationException e) {
+            Files.copy(there, aside);
         }
     }
 

@@ -3,6 +3,7 @@ package io.causticon.web.places.settings;
 import io.causticon.core.model.said.notation.Units;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
+import io.causticon.web.security.OpeningCode;
 import io.causticon.web.security.RememberedBrowsers;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.shared.ProblemWords;
@@ -29,16 +30,19 @@ class SignInController {
 
     private final AccountService accounts;
     private final RememberedBrowsers browsers;
+    private final OpeningCode opening;
     private final ProblemWords words;
     private final boolean demo;
 
     SignInController(
             AccountService accounts,
             RememberedBrowsers browsers,
+            OpeningCode opening,
             ProblemWords words,
             @Value("${causticon.demo}") boolean demo) {
         this.accounts = accounts;
         this.browsers = browsers;
+        this.opening = opening;
         this.words = words;
         this.demo = demo;
     }
@@ -64,10 +68,11 @@ class SignInController {
     }
 
     @GetMapping("/first-visit")
-    String firstVisit(Model model) {
+    String firstVisit(Model model, HttpServletRequest request) {
         if (!accounts.isNew()) {
             return "redirect:/";
         }
+        model.addAttribute("wantsCode", opening.isWanted(request));
         return show(model, new FirstVisit("", "", "", ZoneId.systemDefault().getId(), ""), Map.of());
     }
 
@@ -77,13 +82,17 @@ class SignInController {
             Model model,
             FirstVisit form,
             @RequestParam String password,
+            @RequestParam(defaultValue = "") String code,
             HttpServletRequest request,
             HttpServletResponse response) {
         if (!accounts.isNew()) {
             return "redirect:/";
         }
         String workshop = form.workshop().isBlank() ? "Workshop of " + form.shownName() : form.workshop();
+        model.addAttribute("wantsCode", opening.isWanted(request));
+        model.addAttribute("code", code);
         try {
+            opening.check(request, code);
             accounts.open(
                     workshop,
                     form.zone(),

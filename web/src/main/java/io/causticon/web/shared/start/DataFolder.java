@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
@@ -51,6 +52,9 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
                 throw new CannotStart(database
                         + " is cut short and holds nothing. Put a whole copy back, or move it away to begin anew.");
             }
+            if (!Files.exists(database)) {
+                checkNothingLiesBeside(whole);
+            }
             keepPrivate(whole);
             Files.delete(Files.createTempFile(whole, "probe", ".tmp"));
             FileStore disk = Files.getFileStore(whole);
@@ -63,6 +67,21 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
             throw notWritable(whole);
         } catch (IOException e) {
             throw new CannotStart("The folder " + whole + " cannot be used: " + e.getMessage());
+        }
+    }
+
+    /** Where data were and are no more, nobody begins an empty workshop without a word. */
+    private static void checkNothingLiesBeside(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            List<String> beside = files.map(f -> f.getFileName().toString())
+                    .filter(n -> n.equals("causticon.mv.db.new") || n.matches("before-.*\\.mv\\.db"))
+                    .sorted()
+                    .toList();
+            if (!beside.isEmpty()) {
+                throw new CannotStart("In " + folder + " there are no data, but " + String.join(" and ", beside)
+                        + ": a restore was broken off. Run ./causticon restore again, or rename the one that is to count"
+                        + " to causticon.mv.db. To begin an empty workshop, move them away.");
+            }
         }
     }
 

@@ -285,13 +285,18 @@ public class AccountService implements UserDetailsService {
         signIns.findById(here).ifPresent(row -> row.credentialVersion = account.credentialVersion());
     }
 
+    /**
+     * Gives somebody other powers, or none.
+     *
+     * @throws ProblemsException if nobody is called so, or the last owner would be none any more
+     */
     @Transactional
     public void become(String name, Role role, boolean active) {
+        // Held before anybody is looked at, so that two owners cannot put one another down in one moment.
+        List<Account> owners = accounts.findByRoleAndActiveOrderById(Role.OWNER.name(), true);
         Account account = accounts.findByName(normal(name))
                 .orElseThrow(() -> ProblemsException.of("role", ProblemKey.NOT_A_CHOICE, name));
-        boolean lastOwner = account.role() == Role.OWNER
-                && account.active()
-                && accounts.countByRoleAndActive(Role.OWNER.name(), true) == 1;
+        boolean lastOwner = owners.size() == 1 && owners.get(0).id().equals(account.id());
         Problems problems = new Problems();
         if (lastOwner && (role != Role.OWNER || !active)) {
             problems.add("role", ProblemKey.LAST_OWNER);

@@ -1,7 +1,7 @@
 /**
  * Accounts, sign-ins and the workshop: who may, and in whose units and zone.
  */
-@MayUse("shared")
+@MayUse({"shared", "store.file"})
 @NullMarked
 package io.causticon.web.store.account;
 
