@@ -131,6 +131,11 @@ final class BodyValve extends ValveBase {
             throws IOException {
         leaveUnread(request, response);
         response.setStatus(status);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("X-Frame-Options", "DENY");
+        response.setHeader("Content-Security-Policy", "default-src 'none'; frame-ancestors 'none'");
+        response.setHeader("Referrer-Policy", "same-origin");
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         response.setContentType(type + ";charset=UTF-8");
         response.getWriter().write(words);
     }

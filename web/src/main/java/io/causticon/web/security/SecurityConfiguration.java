@@ -12,7 +12,9 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
 import org.springframework.security.authentication.AuthenticationEventPublisher;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.AuthenticationProvider;
@@ -27,8 +29,11 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
 import org.springframework.security.web.authentication.rememberme.RememberMeAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 
@@ -124,6 +129,9 @@ class SecurityConfiguration {
             throws Exception {
         // In a cookie, so that whoever only knocks leaves nothing behind on the server.
         CookieRequestCache asked = new CookieRequestCache();
+        // Of pages alone: nobody wants to be led to a picture.
+        asked.setRequestMatcher(r -> HttpMethod.GET.matches(r.getMethod())
+                && orEmpty(r.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.TEXT_HTML_VALUE));
         asked.setCookieCustomizer(c -> c.setAttribute("SameSite", "Strict"));
         return http.authorizeHttpRequests(r -> r.requestMatchers(OPEN)
                         .permitAll()
@@ -161,7 +169,9 @@ class SecurityConfiguration {
                 .csrf(c -> c.csrfTokenRepository(formTokens()))
                 .logout(l -> l.logoutUrl("/sign-out")
                         .logoutSuccessUrl("/sign-in?out")
-                        .addLogoutHandler(browsers))
+                        .addLogoutHandler(browsers)
+                        // What waits in its store is hers, and stays.
+                        .addLogoutHandler(new HeaderWriterLogoutHandler(new ClearSiteDataHeaderWriter(Directive.CACHE))))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
                         .frameOptions(f -> f.deny())

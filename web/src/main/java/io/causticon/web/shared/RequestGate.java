@@ -62,7 +62,11 @@ class RequestGate extends OncePerRequestFilter {
             throws IOException {
         response.setStatus(status.value());
         response.setContentType("text/html;charset=UTF-8");
-        response.setHeader("Content-Security-Policy", "default-src 'none'");
+        response.setHeader("Content-Security-Policy", "default-src 'none'; frame-ancestors 'none'");
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("X-Frame-Options", "DENY");
+        response.setHeader("Referrer-Policy", "same-origin");
+        response.setHeader("Cache-Control", "no-store");
         response.getWriter()
                 .write("<!doctype html><title>" + title + "</title><h1>" + title + "</h1><p>" + words + "</p>");
     }

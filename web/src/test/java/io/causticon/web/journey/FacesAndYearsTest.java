@@ -69,7 +69,12 @@ class FacesAndYearsTest {
                         .on())
                 .isEqualTo(Bars.numbered(3));
 
-        browser.press("close together").waitForText("bars close together");
+        browser.press("close together")
+                .waitUntilTrue(() -> called(application, "Sea Buckthorn Winter")
+                        .log()
+                        .last(Entry.BarsStand.class)
+                        .isPresent())
+                .waitForText("bars close together");
         browser.type("humidity", "damp").press("Read").waitFor("#stand-problem");
         assertThat(browser.value("humidity")).isEqualTo("damp");
         browser.type("humidity", "72").press("Read").waitForText("humidity 72 %");

@@ -10,6 +10,7 @@ import io.causticon.web.shared.NotFoundException;
 import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.shared.Redirect;
 import io.causticon.web.store.account.Maker;
+import io.causticon.web.store.account.SignedIn;
 import io.causticon.web.store.batch.BatchId;
 import io.causticon.web.store.batch.BatchService;
 import io.causticon.web.store.device.Device;
@@ -21,6 +22,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -134,11 +136,11 @@ class DeviceController {
     }
 
     @GetMapping(path = "/bench/{batch}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter live(@PathVariable UUID batch, Maker maker) {
+    SseEmitter live(@PathVariable UUID batch, Maker maker, @AuthenticationPrincipal SignedIn who) {
         if (batches.name(new BatchId(batch)).isEmpty()) {
             throw new NotFoundException("batch " + batch);
         }
-        return feed.watch(new BatchId(batch), maker);
+        return feed.watch(new BatchId(batch), maker, who);
     }
 
     private String show(Model model, Map<String, String> problems, String typed, String token) {

@@ -2,6 +2,8 @@ package io.causticon.web.exchange.device;
 
 import io.causticon.web.shared.DaemonThreads;
 import io.causticon.web.store.account.Maker;
+import io.causticon.web.store.account.SignInsEnded;
+import io.causticon.web.store.account.SignedIn;
 import io.causticon.web.store.batch.BatchId;
 import io.causticon.web.store.batch.FollowsLogs;
 import io.causticon.web.store.device.Device;
@@ -57,7 +59,7 @@ class LiveFeed implements SmartLifecycle, FollowsLogs {
      * Watches. Where there are as many as can be, the oldest is let go: mostly a page that was left long ago, whose
      * connection nobody hung up.
      */
-    synchronized SseEmitter watch(BatchId batch, Maker maker) {
+    synchronized SseEmitter watch(BatchId batch, Maker maker, SignedIn who) {
         List<Watcher> hers =
                 watchers.stream().filter(w -> w.maker().equals(maker.name())).toList();
         if (hers.size() >= MOST_OF_A_MAKER) {
@@ -66,13 +68,19 @@ class LiveFeed implements SmartLifecycle, FollowsLogs {
             watchers.get(0).dismiss();
         }
         SseEmitter emitter = new SseEmitter(NEVER);
-        Watcher watcher = new Watcher(batch, maker.name(), maker.formats(), emitter, senders, watchers::remove);
+        Watcher watcher = new Watcher(batch, who, maker.formats(), emitter, senders, watchers::remove);
         emitter.onCompletion(() -> watchers.remove(watcher));
         emitter.onTimeout(() -> watchers.remove(watcher));
         emitter.onError(e -> watchers.remove(watcher));
         watchers.add(watcher);
         watcher.send("hello", Map.of());
         return emitter;
+    }
+
+    /** What a sign-in began ends with it, at once. */
+    @EventListener
+    void ended(SignInsEnded ended) {
+        watchers.stream().filter(w -> ended.concerns(w.who())).forEach(Watcher::dismiss);
     }
 
     int watching() {

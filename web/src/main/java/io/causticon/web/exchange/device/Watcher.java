@@ -1,6 +1,7 @@
 package io.causticon.web.exchange.device;
 
 import io.causticon.web.shared.Formats;
+import io.causticon.web.store.account.SignedIn;
 import io.causticon.web.store.batch.BatchId;
 import java.io.IOException;
 import java.util.ArrayDeque;
@@ -20,7 +21,7 @@ final class Watcher {
     static final int MOST_WAITING = 60;
 
     private final BatchId batch;
-    private final String maker;
+    private final SignedIn who;
     private final Formats formats;
     private final SseEmitter emitter;
     private final Executor threads;
@@ -30,19 +31,19 @@ final class Watcher {
     private boolean gone;
 
     /**
-     * @param maker who watches
+     * @param who watches, and by which sign-in
      * @param threads that send
      * @param left told when it is gone, once or more often
      */
     Watcher(
             BatchId batch,
-            String maker,
+            SignedIn who,
             Formats formats,
             SseEmitter emitter,
             Executor threads,
             Consumer<Watcher> left) {
         this.batch = batch;
-        this.maker = maker;
+        this.who = who;
         this.formats = formats;
         this.emitter = emitter;
         this.threads = threads;
@@ -53,8 +54,12 @@ final class Watcher {
         return batch;
     }
 
+    SignedIn who() {
+        return who;
+    }
+
     String maker() {
-        return maker;
+        return who.getUsername();
     }
 
     Formats formats() {

@@ -114,7 +114,7 @@ class BatchController {
     ResponseEntity<byte[]> photo(@PathVariable UUID photo, @RequestParam(defaultValue = "false") boolean small) {
         return ResponseEntity.ok()
                 .contentType(MediaType.IMAGE_JPEG)
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
+                .cacheControl(CacheControl.noCache().cachePrivate())
                 .body(photos.image(photo, small));
     }
 

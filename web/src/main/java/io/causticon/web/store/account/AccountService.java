@@ -17,6 +17,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -44,6 +45,7 @@ public class AccountService implements UserDetailsService {
     private final PasswordTries tries;
     private final TransactionTemplate transaction;
     private final Clock clock;
+    private final ApplicationEventPublisher told;
     private final Object opening = new Object();
 
     AccountService(
@@ -54,7 +56,8 @@ public class AccountService implements UserDetailsService {
             PasswordEncoder passwords,
             PasswordTries tries,
             PlatformTransactionManager transactions,
-            Clock clock) {
+            Clock clock,
+            ApplicationEventPublisher told) {
         this.accounts = accounts;
         this.workshops = workshops;
         this.signIns = signIns;
@@ -63,6 +66,7 @@ public class AccountService implements UserDetailsService {
         this.tries = tries;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
+        this.told = told;
     }
 
     /** Whether nobody owns the workshop yet. */
@@ -282,6 +286,7 @@ public class AccountService implements UserDetailsService {
         problems.throwIfAny();
         account.changePassword(passwords.encode(fresh));
         signIns.deleteByAccountIdAndIdNot(account.id(), here);
+        told.publishEvent(SignInsEnded.allOf(account.id(), here));
         signIns.findById(here).ifPresent(row -> row.credentialVersion = account.credentialVersion());
     }
 
@@ -305,6 +310,7 @@ public class AccountService implements UserDetailsService {
         account.become(role, active);
         if (!active) {
             signIns.deleteByAccountId(account.id());
+            told.publishEvent(SignInsEnded.allOf(account.id(), null));
         }
     }
 

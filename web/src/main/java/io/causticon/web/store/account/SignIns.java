@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,12 +27,19 @@ public class SignIns {
     private final AccountRepository accounts;
     private final Makers makers;
     private final Clock clock;
+    private final ApplicationEventPublisher told;
 
-    SignIns(SignInRepository signIns, AccountRepository accounts, Makers makers, Clock clock) {
+    SignIns(
+            SignInRepository signIns,
+            AccountRepository accounts,
+            Makers makers,
+            Clock clock,
+            ApplicationEventPublisher told) {
         this.signIns = signIns;
         this.accounts = accounts;
         this.makers = makers;
         this.clock = clock;
+        this.told = told;
     }
 
     /**
@@ -82,19 +90,21 @@ public class SignIns {
     @Transactional
     public void end(UUID signIn) {
         signIns.deleteById(signIn);
+        told.publishEvent(SignInsEnded.one(signIn));
     }
 
     /** Ends one that only a cookie tells of, if its secret is right. */
     @Transactional
     public void end(UUID signIn, String secret) {
         if (remembered(signIn, secret).isPresent()) {
-            signIns.deleteById(signIn);
+            end(signIn);
         }
     }
 
     @Transactional
     public void endAll(UUID account) {
         signIns.deleteByAccountId(account);
+        told.publishEvent(SignInsEnded.allOf(account, null));
     }
 
     @Transactional(readOnly = true)

@@ -8,6 +8,9 @@ import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.shared.Formats;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.Maker;
+import io.causticon.web.store.account.Role;
+import io.causticon.web.store.account.SignInsEnded;
+import io.causticon.web.store.account.SignedIn;
 import io.causticon.web.store.batch.BatchId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -24,13 +27,35 @@ class WatchersTest {
 
     private static final BatchId BATCH = new BatchId(UUID.randomUUID());
 
+    private static SignedIn signedIn(String name) {
+        return new SignedIn(UUID.randomUUID(), UUID.randomUUID(), name, "", Role.MAKER, true, 1);
+    }
+
+    /** Of two sign-ins of one maker, and of another maker. */
+    @Test
+    void endWithTheSignInThatTheyBeganWith(RunningApplication application) {
+        LiveFeed feed = new LiveFeed();
+        Maker ines = application.bean(AccountService.class).maker("ines");
+        SignedIn tablet = signedIn("ines");
+        SignedIn telephone = tablet.by(UUID.randomUUID());
+        feed.watch(BATCH, ines, tablet);
+        feed.watch(BATCH, ines, telephone);
+        feed.watch(BATCH, ines, signedIn("ines"));
+        feed.ended(new SignInsEnded(tablet.signIn(), null, null));
+        assertThat(feed.watching()).isEqualTo(2);
+        feed.ended(new SignInsEnded(null, tablet.account(), telephone.signIn()));
+        assertThat(feed.watching()).isEqualTo(2);
+        feed.ended(new SignInsEnded(null, tablet.account(), null));
+        assertThat(feed.watching()).isEqualTo(1);
+    }
+
     @Test
     void areLimitedForEachMakerAndInAll(RunningApplication application) {
         LiveFeed feed = new LiveFeed();
         AccountService accounts = application.bean(AccountService.class);
         Maker ines = accounts.maker("ines");
         for (int i = 0; i < 200; i++) {
-            feed.watch(BATCH, ines);
+            feed.watch(BATCH, ines, signedIn("ines"));
         }
         assertThat(feed.watching()).isEqualTo(LiveFeed.MOST_OF_A_MAKER);
         for (int other = 0; other < 40; other++) {
@@ -47,7 +72,7 @@ class WatchersTest {
                     ines.within(),
                     "EUR");
             for (int i = 0; i < 5; i++) {
-                feed.watch(BATCH, somebody);
+                feed.watch(BATCH, somebody, signedIn(somebody.name()));
             }
         }
         assertThat(feed.watching()).isEqualTo(LiveFeed.MOST);
@@ -59,7 +84,7 @@ class WatchersTest {
         AtomicInteger left = new AtomicInteger();
         Watcher slow = new Watcher(
                 BATCH,
-                "ines",
+                signedIn("ines"),
                 new Formats(Units.METRIC, ZoneOffset.UTC),
                 new SseEmitter(),
                 later::add,
@@ -87,7 +112,13 @@ class WatchersTest {
             }
         };
         Watcher watcher =
-                new Watcher(BATCH, "ines", new Formats(Units.METRIC, ZoneOffset.UTC), emitter, Runnable::run, w -> {});
+                new Watcher(
+                        BATCH,
+                        signedIn("ines"),
+                        new Formats(Units.METRIC, ZoneOffset.UTC),
+                        emitter,
+                        Runnable::run,
+                        w -> {});
         watcher.send("one", Map.of());
         watcher.send("two", Map.of());
         assertThat(sent).hasSize(2);
