@@ -2,9 +2,12 @@ package io.causticon.core.science.diagnosis;
 
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.Life;
+import io.causticon.core.science.diagnosis.evidence.CalmWashes;
+import io.causticon.core.science.diagnosis.evidence.FreeAlkali;
 import io.causticon.core.science.facts.BatchFacts;
 import io.causticon.core.wording.Phrase;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
@@ -68,10 +71,7 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
                     false);
         }
         if (missing.contains(ReleaseGate.Kind.TEST)) {
-            return new NextTest(
-                    Optional.of(BarTest.WASH),
-                    Phrase.of("no wash or titration was calm yet, and the release asks for one"),
-                    false);
+            return wash(facts);
         }
         if (missing.contains(ReleaseGate.Kind.HAZARDS_LOW)) {
             return new NextTest(
@@ -103,6 +103,26 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
                         gate.isOpen()
                                 ? "its tests say all that the release asks for"
                                 : "only time or a look is missing"),
+                false);
+    }
+
+    /** The first, or the second where one was calm and its day has come. */
+    private static NextTest wash(BatchFacts facts) {
+        Optional<Instant> second =
+                FreeAlkali.of(facts).isPresent() ? Optional.empty() : CalmWashes.secondFrom(facts);
+        if (second.filter(facts.now()::isBefore).isPresent()) {
+            return new NextTest(
+                    Optional.empty(),
+                    Phrase.of("one wash was calm; a second, with another bar, says something "
+                            + CalmWashes.wordsApart(facts) + " after it"),
+                    false);
+        }
+        return new NextTest(
+                Optional.of(BarTest.WASH),
+                Phrase.of(
+                        second.isPresent()
+                                ? "one wash was calm, and one hand in seventeen feels nothing: take another bar"
+                                : "no wash or titration was calm yet, and the release asks for one"),
                 false);
     }
 }

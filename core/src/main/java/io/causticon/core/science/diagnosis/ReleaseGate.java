@@ -177,7 +177,6 @@ public record ReleaseGate(List<Requirement> requirements) {
             return new Requirement(Kind.TEST, true, calm.get());
         }
         if (calm.isPresent()) {
-            long days = CalmWashes.daysApart(facts);
             return new Requirement(
                     Kind.TEST,
                     false,
@@ -185,7 +184,7 @@ public record ReleaseGate(List<Requirement> requirements) {
                             .then(
                                     ". ",
                                     Phrase.of("One hand in seventeen feels nothing: wash with another bar "
-                                            + (days == 1 ? "a day" : "three days")
+                                            + CalmWashes.wordsApart(facts)
                                             + " later or more, or titrate")));
         }
         if (found.isPresent()) {

@@ -221,6 +221,17 @@ class ReleaseGateTest {
     }
 
     @Test
+    void afterOneCalmWashAnotherBarIsAskedForOnItsDay() {
+        Cases once = made().log("day 8 wash calm");
+        assertThat(next(once).test()).isEmpty();
+        assertThat(next(once).why().pattern()).contains("a second, with another bar").contains("three days");
+        NextTest due = next(once.log("day 12 no bloom"));
+        assertThat(due.test()).contains(BarTest.WASH);
+        assertThat(due.why().pattern()).contains("take another bar");
+        assertThat(next(once.log("day 12 wash calm")).test()).isNotEqualTo(due.test());
+    }
+
+    @Test
     void partsWithLyeOfTheirOwnAreTestedEach() {
         List<Portion> parts =
                 List.of(Portion.sharing("cream", Share.percent(50)), Portion.sharing("goat", Share.percent(50)));

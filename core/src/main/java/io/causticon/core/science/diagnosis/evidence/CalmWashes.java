@@ -48,6 +48,11 @@ public final class CalmWashes {
         return calm(facts).stream().findFirst().map(first -> first.at().plus(apart(facts)));
     }
 
+    /** The same in words. */
+    public static String wordsApart(BatchFacts facts) {
+        return daysApart(facts) == 1 ? "a day" : "three days";
+    }
+
     /** Days that lie between the two. */
     public static long daysApart(BatchFacts facts) {
         return apart(facts).toDays();
