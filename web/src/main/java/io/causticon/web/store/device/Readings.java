@@ -3,6 +3,8 @@ package io.causticon.web.store.device;
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.MeasurementPoint;
 import io.causticon.core.model.log.PhMethod;
+import io.causticon.core.model.said.entry.Authority;
+import io.causticon.core.model.said.entry.EntryKinds;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.core.quantity.Temperature;
 import io.causticon.web.shared.NotFoundException;
@@ -84,7 +86,8 @@ public class Readings {
         boolean changed = device.onChange() != null
                 && (last == null || Math.abs(reading.value() - last.value()) >= device.onChange());
         Entry entry = byItself || old || changed ? entry(device, reading.value()) : null;
-        if (entry == null) {
+        // What only a person or a program may say, no device says, whatever it is put to.
+        if (entry == null || EntryKinds.of(entry).authority() != Authority.INSTRUMENT) {
             return false;
         }
         logged.put(device.id(), reading);
