@@ -86,6 +86,18 @@ class GreedyTablesTest {
     }
 
     @ParameterizedTest
+    @ValueSource(strings = {"2000000000", "99999999999", "-1", "x", "1000"})
+    void aCellThatPointsToWordsThatAreNotThereIsNotRead(String index) throws IOException {
+        Map<String, byte[]> book = unpacked(OwnTables.blocks(folder));
+        String sheet = new String(book.get("xl/worksheets/sheet1.xml"), StandardCharsets.UTF_8);
+        book.put("xl/worksheets/sheet1.xml", bytes(sheet.replaceFirst("<v>0</v>", "<v>" + index + "</v>")));
+        Path file = zip("pointing.xlsx", book);
+        assertThatThrownBy(() -> SheetRows.read(file))
+                .isInstanceOf(DocumentFault.class)
+                .hasMessageContaining("points to words");
+    }
+
+    @ParameterizedTest
     @CsvSource({"1000000000,1,lye", "1,1000000000,lye", "100000,100000,x", "999999999,999999999,x"})
     void aCellThatClaimsToStandThereTooOftenIsNotRead(long rows, long columns, String says) throws IOException {
         Path file = open("<table:table-row table:number-rows-repeated=\"" + rows + "\"><table:table-cell"
