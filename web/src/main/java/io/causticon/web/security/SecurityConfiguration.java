@@ -171,7 +171,8 @@ class SecurityConfiguration {
                         .logoutSuccessUrl("/sign-in?out")
                         .addLogoutHandler(browsers)
                         // What waits in its store is hers, and stays.
-                        .addLogoutHandler(new HeaderWriterLogoutHandler(new ClearSiteDataHeaderWriter(Directive.CACHE))))
+                        .addLogoutHandler(
+                                new HeaderWriterLogoutHandler(new ClearSiteDataHeaderWriter(Directive.CACHE))))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
                         .frameOptions(f -> f.deny())

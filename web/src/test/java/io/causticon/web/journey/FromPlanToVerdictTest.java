@@ -72,7 +72,10 @@ class FromPlanToVerdictTest {
         assertThat(browser.all(".warning")).isEmpty();
         finishMaking(browser);
         browser.press("To the batch").waitFor(".strip svg");
-        browser.quick("day 3 see bloom").quick("day 4 no resists steam").quick("day 5 wash calm").quick("day 9 wash calm");
+        browser.quick("day 3 see bloom")
+                .quick("day 4 no resists steam")
+                .quick("day 5 wash calm")
+                .quick("day 9 wash calm");
         browser.press("Something is wrong").waitFor(".verdict-box");
 
         assertThat(browser.text(".verdict-box")).startsWith("No hazard.");

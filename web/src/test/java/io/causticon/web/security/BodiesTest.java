@@ -34,8 +34,7 @@ class BodiesTest {
     }
 
     private static BodyValve.Pace pace(long grace, long rate, long most) {
-        return new BodyValve.Pace(
-                TimeUnit.SECONDS.toNanos(grace), rate, TimeUnit.SECONDS.toNanos(most));
+        return new BodyValve.Pace(TimeUnit.SECONDS.toNanos(grace), rate, TimeUnit.SECONDS.toNanos(most));
     }
 
     @Test

@@ -87,7 +87,9 @@ class DoorsTest {
                                 "/settings/password", Map.of("old", "guess-" + i, "password", "another-one-" + i))
                         .body())
                 .toList();
-        assertThat(pages.stream().filter(p -> p.contains("not the present password")).count())
+        assertThat(pages.stream()
+                        .filter(p -> p.contains("not the present password"))
+                        .count())
                 .isLessThanOrEqualTo(5);
         assertThat(pages.get(24)).contains("Too many tries. Wait");
     }
@@ -111,7 +113,8 @@ class DoorsTest {
     @ValueSource(strings = {"/api/v1/batches/x/lines", "/ingest"})
     void aProgramWithoutATokenIsToldSoUnread(String path) throws IOException {
         try (Socket socket = begin(path, 200)) {
-            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8)).contains(" 401");
+            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8))
+                    .contains(" 401");
         }
     }
 
@@ -158,8 +161,9 @@ class DoorsTest {
 
     private static String firstLine(Socket socket) throws IOException {
         StringBuilder line = new StringBuilder();
-        for (int next = socket.getInputStream().read(); next >= 0 && next != '\n'; next = socket.getInputStream()
-                .read()) {
+        for (int next = socket.getInputStream().read();
+                next >= 0 && next != '\n';
+                next = socket.getInputStream().read()) {
             line.append((char) next);
         }
         return line.toString();

@@ -64,7 +64,8 @@ class OwnersTest {
                         }))
                         .toList();
                 assertThat(both.get(0).get() ^ both.get(1).get()).isTrue();
-                assertThat(accounts.people().stream().filter(OwnersTest::isOwner)).hasSize(1);
+                assertThat(accounts.people().stream().filter(OwnersTest::isOwner))
+                        .hasSize(1);
                 accounts.people().stream()
                         .filter(OwnersTest::isOwner)
                         .findFirst()
@@ -101,7 +102,9 @@ class OwnersTest {
             Elsewhere elsewhere = new Elsewhere(application.address());
             assertThat(elsewhere.form()).contains("Code that the terminal shows");
             assertThat(elsewhere.open("")).contains("That is not the code");
-            assertThat(elsewhere.open("AAAAAAAA")).contains("That is not the code").contains("value=\"mallory\"");
+            assertThat(elsewhere.open("AAAAAAAA"))
+                    .contains("That is not the code")
+                    .contains("value=\"mallory\"");
             assertThat(application.bean(AccountService.class).isNew()).isTrue();
             elsewhere.open(code.substring(0, 4).toLowerCase(Locale.ROOT) + " " + code.substring(4));
             assertThat(application.bean(AccountService.class).isNew()).isFalse();
@@ -127,8 +130,9 @@ class OwnersTest {
         String open(String code) throws IOException, InterruptedException {
             return send(HttpRequest.newBuilder()
                     .header("Content-Type", "application/x-www-form-urlencoded")
-                    .POST(HttpRequest.BodyPublishers.ofString("name=mallory&password=long-enough-1&units=METRIC&zone=UTC"
-                            + "&workshop=&displayName=&code=" + code.replace(" ", "+") + "&_csrf=" + token)));
+                    .POST(HttpRequest.BodyPublishers.ofString(
+                            "name=mallory&password=long-enough-1&units=METRIC&zone=UTC"
+                                    + "&workshop=&displayName=&code=" + code.replace(" ", "+") + "&_csrf=" + token)));
         }
 
         private String send(HttpRequest.Builder request) throws IOException, InterruptedException {

@@ -108,8 +108,7 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
 
     /** The first, or the second where one was calm and its day has come. */
     private static NextTest wash(BatchFacts facts) {
-        Optional<Instant> second =
-                FreeAlkali.of(facts).isPresent() ? Optional.empty() : CalmWashes.secondFrom(facts);
+        Optional<Instant> second = FreeAlkali.of(facts).isPresent() ? Optional.empty() : CalmWashes.secondFrom(facts);
         if (second.filter(facts.now()::isBefore).isPresent()) {
             return new NextTest(
                     Optional.empty(),

@@ -17,10 +17,8 @@ public final class Faces {
 
     /** How many are to be looked at now; 0 where it is not cut, or somebody looked. */
     public static int toLookAt(BatchFacts facts) {
-        int bars = facts.log()
-                .last(Entry.Cut.class)
-                .map(cut -> cut.entry().bars())
-                .orElse(0);
+        int bars =
+                facts.log().last(Entry.Cut.class).map(cut -> cut.entry().bars()).orElse(0);
         return !ClosedIn.isTimeToLook(facts) || ClosedIn.facesLookedAt(facts) > 0 ? 0 : Math.min(WANTED, bars);
     }
 }

@@ -224,7 +224,9 @@ class ReleaseGateTest {
     void afterOneCalmWashAnotherBarIsAskedForOnItsDay() {
         Cases once = made().log("day 8 wash calm");
         assertThat(next(once).test()).isEmpty();
-        assertThat(next(once).why().pattern()).contains("a second, with another bar").contains("three days");
+        assertThat(next(once).why().pattern())
+                .contains("a second, with another bar")
+                .contains("three days");
         NextTest due = next(once.log("day 12 no bloom"));
         assertThat(due.test()).contains(BarTest.WASH);
         assertThat(due.why().pattern()).contains("take another bar");
@@ -241,10 +243,15 @@ class ReleaseGateTest {
                     Pouring.PLAIN.divided(new Portioning(Portioning.Way.SHARES, parts, Share.NONE, null, route)));
             Cases one = batch(plan)
                     .weighedAsPlanned()
-                    .log("@+1h poured 40", "@+20h cut 8", "day 5 wash calm on the cream bar", "day 9 wash calm on the cream bar");
+                    .log(
+                            "@+1h poured 40",
+                            "@+20h cut 8",
+                            "day 5 wash calm on the cream bar",
+                            "day 9 wash calm on the cream bar");
             boolean together = route == Portioning.LyeRoute.TOGETHER;
             assertThat(missing(one).contains(Kind.TEST)).as(route.name()).isEqualTo(!together);
-            assertThat(missing(one.log("day 5 wash calm on the goat bar", "day 9 wash calm on the goat bar"))).doesNotContain(Kind.TEST);
+            assertThat(missing(one.log("day 5 wash calm on the goat bar", "day 9 wash calm on the goat bar")))
+                    .doesNotContain(Kind.TEST);
             // A sign on one is not lifted by the other.
             Cases burned = one.log(
                     "day 10 wash burns on the goat bar",

@@ -221,12 +221,11 @@ class AssessmentTest {
 
         @Test
         void holdWhenOneOfThemBurns() {
-            Assessment burned =
-                    of(
-                            Portioning.Way.CUPS,
-                            "day 5 wash calm on the cream bar",
-                            "day 9 wash calm on the cream bar",
-                            "day 9 wash burns on the goat bar");
+            Assessment burned = of(
+                    Portioning.Way.CUPS,
+                    "day 5 wash calm on the cream bar",
+                    "day 9 wash calm on the cream bar",
+                    "day 9 wash burns on the goat bar");
             assertThat(burned.isHeld()).isTrue();
             assertThat(burned.examined().orElseThrow().parts().get("cream").anyHazard())
                     .isLessThan(.02);
@@ -238,7 +237,8 @@ class AssessmentTest {
 
         @Test
         void areTestedOnceWhereABarHoldsAllOfThem() {
-            assertThat(of(Portioning.Way.SHARES, "day 5 wash calm", "day 9 wash calm").mayBeReleased())
+            assertThat(of(Portioning.Way.SHARES, "day 5 wash calm", "day 9 wash calm")
+                            .mayBeReleased())
                     .isTrue();
             // A test of one layer alone is of that layer.
             assertThat(missing(of(Portioning.Way.SHARES, "day 9 wash calm on the cream bar")))

@@ -33,10 +33,12 @@ final class OpenSheet {
     private final int longestCell;
     private final List<List<String>> rows = new ArrayList<>();
 
-    /** Of the row that is read now: its cells, and how many that say nothing came since the last that says something. */
+    /** Of the row that is read now: its cells up to the last that says something. */
     private final List<String> row = new ArrayList<>();
 
+    /** How many that say nothing came since. */
     private long silentCells;
+
     private long silentRows;
 
     private OpenSheet(XMLStreamReader xml, ReadingLimits limits, int mostRows, int mostColumns, int longestCell) {
@@ -68,7 +70,8 @@ final class OpenSheet {
                 rowRepeats = repeats("number-rows-repeated");
                 row.clear();
                 silentCells = 0;
-            } else if (event == XMLStreamReader.START_ELEMENT && (isTable("table-cell") || isTable("covered-table-cell"))) {
+            } else if (event == XMLStreamReader.START_ELEMENT
+                    && (isTable("table-cell") || isTable("covered-table-cell"))) {
                 cell();
             } else if (event == XMLStreamReader.END_ELEMENT && isTable("table-row")) {
                 endOfRow(rowRepeats);

@@ -23,8 +23,8 @@ final class ReadingLimits {
     void cells(long more) {
         cells += more;
         if (cells > MOST_CELLS || more < 0) {
-            throw new DocumentFault(
-                    "This table claims to have more than " + MOST_CELLS / 1_000_000 + " million cells. It was not read.");
+            throw new DocumentFault("This table claims to have more than " + MOST_CELLS / 1_000_000
+                    + " million cells. It was not read.");
         }
         goOn();
     }

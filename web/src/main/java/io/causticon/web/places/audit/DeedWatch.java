@@ -54,8 +54,8 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor, TransactionExec
         if (transaction.isReadOnly() || transaction.isRollbackOnly()) {
             return;
         }
-        here().filter(r -> r.getAttribute(WRITTEN) == null).ifPresent(request -> formWords(request)
-                .ifPresent(what -> {
+        here().filter(r -> r.getAttribute(WRITTEN) == null)
+                .ifPresent(request -> formWords(request).ifPresent(what -> {
                     request.setAttribute(WRITTEN, transaction);
                     deeds.noteNow(name(request), request, what, subject(request));
                 }));
@@ -81,8 +81,7 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor, TransactionExec
             return;
         }
         formWords(request)
-                .ifPresent(what -> deeds.note(
-                        name(request), request, DeedWords.SENT + what, subject(request)));
+                .ifPresent(what -> deeds.note(name(request), request, DeedWords.SENT + what, subject(request)));
         if (HttpMethod.GET.matches(request.getMethod()) && response.getStatus() < REFUSED && failure == null) {
             DeedWords.ofFile(pattern(request))
                     .ifPresent(what -> deeds.note(name(request), request, what, subject(request)));
@@ -142,8 +141,8 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor, TransactionExec
     void mayNot(AuthorizationDeniedEvent<?> event) {
         Authentication who = event.getAuthentication().get();
         if (!(who instanceof AnonymousAuthenticationToken)) {
-            here().ifPresent(request -> note(
-                    who, "was refused: she may not do that", request.getMethod() + " " + request.getRequestURI()));
+            here().ifPresent(request ->
+                    note(who, "was refused: she may not do that", request.getMethod() + " " + request.getRequestURI()));
         }
     }
 

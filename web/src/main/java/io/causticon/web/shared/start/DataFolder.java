@@ -79,8 +79,8 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
                     .toList();
             if (!beside.isEmpty()) {
                 throw new CannotStart("In " + folder + " there are no data, but " + String.join(" and ", beside)
-                        + ": a restore was broken off. Run ./causticon restore again, or rename the one that is to count"
-                        + " to causticon.mv.db. To begin an empty workshop, move them away.");
+                        + ": a restore was broken off. Run ./causticon restore again, or rename the one that is to"
+                        + " count to causticon.mv.db. To begin an empty workshop, move them away.");
             }
         }
     }

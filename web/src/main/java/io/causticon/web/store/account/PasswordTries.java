@@ -83,8 +83,7 @@ public class PasswordTries {
         String normal = whole.length() > LONGEST_NAME ? whole.substring(0, LONGEST_NAME) : whole;
         return knock.browser()
                 .map(b -> List.of(new Key(Kind.BROWSER, b + " " + normal)))
-                .orElseGet(() ->
-                        List.of(new Key(Kind.ADDRESS, block(knock.address())), new Key(Kind.NAME, normal)));
+                .orElseGet(() -> List.of(new Key(Kind.ADDRESS, block(knock.address())), new Key(Kind.NAME, normal)));
     }
 
     private static String block(String address) {

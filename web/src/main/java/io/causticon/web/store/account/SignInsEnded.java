@@ -10,7 +10,10 @@ import org.jspecify.annotations.Nullable;
  * @param account whose all; null for one
  * @param but one that stays; null for none
  */
-public record SignInsEnded(@Nullable UUID signIn, @Nullable UUID account, @Nullable UUID but) {
+public record SignInsEnded(
+        @Nullable UUID signIn,
+        @Nullable UUID account,
+        @Nullable UUID but) {
 
     static SignInsEnded one(UUID signIn) {
         return new SignInsEnded(signIn, null, null);

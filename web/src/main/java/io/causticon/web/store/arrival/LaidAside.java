@@ -164,8 +164,9 @@ public class LaidAside {
                             "The file is larger than " + largest / MEGABYTE + " MB, and no more is taken in at once.");
                 }
                 if (written > room) {
-                    throw new DocumentFault("The disk has no room for it beside what the workshop needs. Make room, then"
-                            + " bring it again.");
+                    throw new DocumentFault(
+                            "The disk has no room for it beside what the workshop needs. Make room, then"
+                                    + " bring it again.");
                 }
                 out.write(some, 0, n);
             }

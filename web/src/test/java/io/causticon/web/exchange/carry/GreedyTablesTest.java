@@ -33,18 +33,32 @@ class GreedyTablesTest {
 
     /** What a letter of the alphabet of a sheet's XML may become: numbers that no sheet has. */
     private static final List<String> ODD = List.of(
-            "2000000000", "0", "-1", "99999999999999999999", "FXSHRXX", "ZZZ", "1048577", "16385", "", "1e9", "4294967296");
+            "2000000000",
+            "0",
+            "-1",
+            "99999999999999999999",
+            "FXSHRXX",
+            "ZZZ",
+            "1048577",
+            "16385",
+            "",
+            "1e9",
+            "4294967296");
 
     @TempDir
     private Path folder;
 
     private Path open(String rows) throws IOException {
-        return zip("t.ods", Map.of("content.xml", bytes("<?xml version=\"1.0\"?><office:document-content"
-                + " xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\""
-                + " xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\""
-                + " xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\">"
-                + "<office:body><office:spreadsheet><table:table>" + rows
-                + "</table:table></office:spreadsheet></office:body></office:document-content>")));
+        return zip(
+                "t.ods",
+                Map.of(
+                        "content.xml",
+                        bytes("<?xml version=\"1.0\"?><office:document-content"
+                                + " xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\""
+                                + " xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\""
+                                + " xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\">"
+                                + "<office:body><office:spreadsheet><table:table>" + rows
+                                + "</table:table></office:spreadsheet></office:body></office:document-content>")));
     }
 
     private Path zip(String name, Map<String, byte[]> entries) throws IOException {
@@ -111,22 +125,24 @@ class GreedyTablesTest {
         Path file = open("<table:table-row><table:table-cell office:value-type=\"string\""
                 + " table:number-columns-repeated=\"1000\"><text:p>a<text:s text:c=\"900000000\"/>b</text:p>"
                 + "</table:table-cell></table:table-row>");
-        assertThat(SheetRows.read(file).get(0)).hasSize(200).allSatisfy(c -> assertThat(c).startsWith("a"));
+        assertThat(SheetRows.read(file).get(0))
+                .hasSize(200)
+                .allSatisfy(c -> assertThat(c).startsWith("a"));
     }
 
     @Test
     void emptyRowsToTheEndOfASheetAreNone() throws IOException {
-        Path file = open("<table:table-row><table:table-cell office:value-type=\"string\"><text:p>lye</text:p>"
-                + "</table:table-cell><table:table-cell table:number-columns-repeated=\"16383\"/></table:table-row>"
-                + "<table:table-row table:number-rows-repeated=\"2\"><table:table-cell/></table:table-row>"
-                + "<table:table-row><table:table-cell table:number-columns-repeated=\"2\"/><table:table-cell"
-                + " office:value-type=\"float\" office:value=\"42.125\"><text:p>42.1</text:p></table:table-cell>"
-                + "<table:table-cell office:value-type=\"date\" office:date-value=\"2026-03-01T00:00:00\"><text:p>1 March"
-                + "</text:p></table:table-cell></table:table-row>"
-                + "<table:table-row table:number-rows-repeated=\"1048572\"><table:table-cell/></table:table-row>");
+        Path file = open("<table:table-row><table:table-cell"
+            + " office:value-type=\"string\"><text:p>lye</text:p></table:table-cell><table:table-cell"
+            + " table:number-columns-repeated=\"16383\"/></table:table-row><table:table-row"
+            + " table:number-rows-repeated=\"2\"><table:table-cell/></table:table-row><table:table-row><table:table-cell"
+            + " table:number-columns-repeated=\"2\"/><table:table-cell office:value-type=\"float\""
+            + " office:value=\"42.125\"><text:p>42.1</text:p></table:table-cell><table:table-cell"
+            + " office:value-type=\"date\" office:date-value=\"2026-03-01T00:00:00\"><text:p>1 March"
+            + "</text:p></table:table-cell></table:table-row><table:table-row"
+            + " table:number-rows-repeated=\"1048572\"><table:table-cell/></table:table-row>");
         assertThat(SheetRows.read(file))
-                .containsExactly(
-                        List.of("lye"), List.of(), List.of(), List.of("", "", "42.125", "2026-03-01"));
+                .containsExactly(List.of("lye"), List.of(), List.of(), List.of("", "", "42.125", "2026-03-01"));
     }
 
     /** Numbers and places of two good tables are changed at random. */
@@ -165,8 +181,10 @@ class GreedyTablesTest {
             if (end > 0 && random.nextInt(4) > 0) {
                 text = text.substring(0, quote + 2) + ODD.get(random.nextInt(ODD.size())) + text.substring(end);
             } else if (random.nextBoolean()) {
-                text = text.replaceFirst("<table:table-cell", "<table:table-cell table:number-columns-repeated=\""
-                        + ODD.get(random.nextInt(ODD.size())) + "\"");
+                text = text.replaceFirst(
+                        "<table:table-cell",
+                        "<table:table-cell table:number-columns-repeated=\"" + ODD.get(random.nextInt(ODD.size()))
+                                + "\"");
             } else {
                 text = text.substring(0, at) + ODD.get(random.nextInt(ODD.size())) + text.substring(at);
             }

@@ -111,14 +111,8 @@ class WatchersTest {
                 sent.add(builder.build().iterator().next().getData().toString());
             }
         };
-        Watcher watcher =
-                new Watcher(
-                        BATCH,
-                        signedIn("ines"),
-                        new Formats(Units.METRIC, ZoneOffset.UTC),
-                        emitter,
-                        Runnable::run,
-                        w -> {});
+        Watcher watcher = new Watcher(
+                BATCH, signedIn("ines"), new Formats(Units.METRIC, ZoneOffset.UTC), emitter, Runnable::run, w -> {});
         watcher.send("one", Map.of());
         watcher.send("two", Map.of());
         assertThat(sent).hasSize(2);

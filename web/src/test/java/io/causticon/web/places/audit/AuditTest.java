@@ -152,7 +152,8 @@ class AuditTest {
         assertThat(count(after, "changed her password")).isEqualTo(before);
         assertThat(count(after, "sent, and nothing was changed: changed her password"))
                 .isGreaterThanOrEqualTo(4);
-        assertThat(after.get(0)).isIn("changed her own settings", "sent, and nothing was changed: changed her password");
+        assertThat(after.get(0))
+                .isIn("changed her own settings", "sent, and nothing was changed: changed her password");
         assertThat(after).contains("changed her own settings");
 
         Client ines = new Client(application.address()).signIn("ines");

@@ -32,11 +32,14 @@ public final class CalmWashes {
     /** When the second was, some days after the first and not certainly with the same bar; empty where none was. */
     public static Optional<Instant> second(BatchFacts facts) {
         List<BatchLog.Timed<Entry.WashTested>> calm = calm(facts);
-        return calm.stream().findFirst().flatMap(first -> calm.stream()
-                .filter(w -> !w.at().isBefore(first.at().plus(apart(facts)))
-                        && !Bars.areTheSame(w.entry().on(), first.entry().on()))
-                .map(BatchLog.Timed::at)
-                .findFirst());
+        return calm.stream()
+                .findFirst()
+                .flatMap(first -> calm.stream()
+                        .filter(w -> !w.at().isBefore(first.at().plus(apart(facts)))
+                                && !Bars.areTheSame(
+                                        w.entry().on(), first.entry().on()))
+                        .map(BatchLog.Timed::at)
+                        .findFirst());
     }
 
     public static boolean areEnough(BatchFacts facts) {

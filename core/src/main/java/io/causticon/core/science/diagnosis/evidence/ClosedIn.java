@@ -13,7 +13,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumMap;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -112,10 +111,7 @@ public record ClosedIn(
     private static final String IN_STREAKS = "it was poured before it was one colour";
 
     private static final Set<String> PARTED_WORDS = Set.of(
-            "it separated",
-            IN_STREAKS,
-            FINDINGS.get(Findings.OIL_LAYER.id()),
-            FINDINGS.get(Findings.SOFT_BELOW.id()));
+            "it separated", IN_STREAKS, FINDINGS.get(Findings.OIL_LAYER.id()), FINDINGS.get(Findings.SOFT_BELOW.id()));
 
     private static final Set<String> PARTED = Set.of(Findings.OIL_LAYER.id(), Findings.SOFT_BELOW.id());
 
@@ -146,11 +142,13 @@ public record ClosedIn(
 
         static Spots of(BatchFacts facts) {
             Samples samples = new Samples();
-            facts.log().of(Entry.Observed.class).filter(o -> counts(o.at(), facts)).forEach(o -> Stream.of(
-                            Findings.WHITE_SPOTS, Findings.WEEPING_DOTS)
-                    .filter(f -> o.entry().finding().equals(f.id()))
-                    .forEach(f -> samples.add(
-                            f, o.entry().presence(), o.at(), o.entry().on())));
+            facts.log()
+                    .of(Entry.Observed.class)
+                    .filter(o -> counts(o.at(), facts))
+                    .forEach(o -> Stream.of(Findings.WHITE_SPOTS, Findings.WEEPING_DOTS)
+                            .filter(f -> o.entry().finding().equals(f.id()))
+                            .forEach(f -> samples.add(
+                                    f, o.entry().presence(), o.at(), o.entry().on())));
             int shown = Math.max(
                     samples.bars(Findings.WHITE_SPOTS, Presence.SEEN, Instant.MIN),
                     samples.bars(Findings.WEEPING_DOTS, Presence.SEEN, Instant.MIN));
