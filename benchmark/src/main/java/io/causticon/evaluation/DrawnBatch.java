@@ -27,7 +27,6 @@ import io.causticon.core.model.substance.Catalogue;
 import io.causticon.core.quantity.Mass;
 import io.causticon.core.quantity.Share;
 import io.causticon.core.quantity.Temperature;
-import io.causticon.core.science.diagnosis.Road;
 import io.causticon.core.science.draw.Logging;
 import java.time.Duration;
 import java.time.Instant;
@@ -274,17 +273,16 @@ final class DrawnBatch {
     }
 
     /**
-     * Does what the road to release asks for, without waiting for one outcome before the next look.
+     * Does what is asked of her, without waiting for one outcome before the next look.
      *
-     * @param road of the batch as it was logged so far
+     * @param steps in the order in which they are asked for
      */
-    void follow(Road road) {
+    void follow(List<Asked> steps) {
         asked = true;
         double hour = LOOKED_AT * 24;
-        for (Road.Step step : road.steps()) {
+        for (Asked step : steps) {
             hour += .01;
-            switch (step.kind()) {
-                case WAIT -> {}
+            switch (step.what()) {
                 case CUT -> cut(hour, step.finding(), oneBar(step.finding()), CUT_AGAIN);
                 case WASH -> add(hour += 24 * 3, new Entry.WashTested(wash(), Bars.numbered(++washed)));
                 case TITRATE -> {

@@ -5,9 +5,12 @@ import io.causticon.core.quantity.Mass;
 import io.causticon.core.science.diagnosis.Diagnosis;
 import io.causticon.core.science.diagnosis.Diagnostician;
 import io.causticon.core.science.diagnosis.ReleaseGate;
+import io.causticon.core.science.diagnosis.Road;
 import io.causticon.core.science.diagnosis.knowledge.StandardKnowledge;
 import io.causticon.core.science.draw.Logging;
 import io.causticon.core.science.facts.BatchFacts;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
@@ -43,6 +46,20 @@ public final class Evaluation {
         new CaseEvaluation().print(cases, seed);
     }
 
+    private static List<Asked> asked(Road road) {
+        List<Asked> steps = new ArrayList<>();
+        for (Road.Step step : road.steps()) {
+            switch (step.kind()) {
+                case WAIT -> {}
+                case CUT -> steps.add(new Asked(Asked.What.CUT, step.finding()));
+                case WASH -> steps.add(new Asked(Asked.What.WASH, step.finding()));
+                case TITRATE -> steps.add(new Asked(Asked.What.TITRATE, step.finding()));
+                case LOOK -> steps.add(new Asked(Asked.What.LOOK, step.finding()));
+            }
+        }
+        return steps;
+    }
+
     private void run(Logging logging, int cases, Random random) {
         Tally heldWhenHeavy = new Tally();
         Tally passed = new Tally();
@@ -58,7 +75,7 @@ public final class Evaluation {
             BatchFacts facts = BatchFacts.of(batch.plan(), batch.log(), batch.lookedAt());
             Diagnostician.Examined examined = diagnostician.assess(facts, VESSELS);
             if (!examined.gate().isOpen()) {
-                batch.follow(diagnostician.road(facts, VESSELS, examined));
+                batch.follow(asked(diagnostician.road(facts, VESSELS, examined)));
                 facts = BatchFacts.of(batch.plan(), batch.log(), batch.lookedAtAgain());
                 examined = diagnostician.assess(facts, VESSELS);
             }

@@ -120,7 +120,7 @@ public record NextTest(Optional<BarTest> test, Phrase why, boolean keptFromSkin)
                 Optional.of(BarTest.WASH),
                 Phrase.of(
                         second.isPresent()
-                                ? "one wash was calm, and one hand in seventeen feels nothing: take another bar"
+                                ? "one wash was calm, and one hand may feel nothing of it: take another bar"
                                 : "no wash or titration was calm yet, and the release asks for one"),
                 false);
     }

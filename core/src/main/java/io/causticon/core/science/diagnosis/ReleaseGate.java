@@ -183,7 +183,7 @@ public record ReleaseGate(List<Requirement> requirements) {
                     calm.get()
                             .then(
                                     ". ",
-                                    Phrase.of("One hand in seventeen feels nothing: wash with another bar "
+                                    Phrase.of("One hand may feel nothing of it: wash with another bar "
                                             + CalmWashes.wordsApart(facts)
                                             + " later or more, or titrate")));
         }

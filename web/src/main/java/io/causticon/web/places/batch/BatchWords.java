@@ -26,7 +26,7 @@ public final class BatchWords {
             case UNMOULD -> "Only when the sides let go.";
             case CUT -> "One to two hours after it left the mould.";
             case WASH_TEST -> "Your own hands first, two days after the lye and out of the mould; gloves until then.";
-            case WASH_AGAIN -> "With another bar, or titrate: one hand in seventeen feels nothing.";
+            case WASH_AGAIN -> "With another bar, or titrate: one hand may feel nothing of it.";
             case WEIGH -> "The same bars each time tell when it is dry.";
             case RELEASE -> "Old enough for its kind, and dry where bars were weighed.";
             case LOOK -> "By its fats, its superfat and the warmth it may begin to go stale.";

@@ -20,6 +20,7 @@ import io.causticon.core.science.facts.BatchFacts;
 import io.causticon.core.science.making.PotAddition;
 import io.causticon.core.workshop.assessment.Doubt;
 import io.causticon.core.workshop.assessment.Doubts;
+import io.causticon.core.workshop.assessment.Faces;
 import io.causticon.web.shared.Redirect;
 import io.causticon.web.shared.WhenWords;
 import io.causticon.web.shared.words.EntryWords;
@@ -501,6 +502,18 @@ class BenchController {
         }
         logbook.log(batch, new Entry.ReadyForLye(wanted), carried.at(), waited(carried), maker, carried.key());
         return back(id, new Carried(carried.at(), "", carried.key(), carried.late(), "", "", "", false));
+    }
+
+    /** The faces that are looked at when a loaf is cut were clean. */
+    @PostMapping("/{id}/faces")
+    String faces(@PathVariable UUID id, Model model, Maker maker, @RequestParam int faces, Carried carried) {
+        BatchId batch = new BatchId(id);
+        try {
+            logbook.log(batch, Faces.clean(faces), carried.at(), waited(carried), maker, carried.key());
+            return back(id, carried);
+        } catch (ProblemsException e) {
+            return show(batch, model, maker, carried, "", logbook.problem(e.problems(), maker));
+        }
     }
 
     private static Duration waited(Carried carried) {

@@ -259,7 +259,7 @@ final class DueList {
             case UNMOULD -> "only when the sides let go";
             case CUT -> "one to two hours after it left the mould";
             case WASH_TEST -> "your own hands first, two days after the lye and out of the mould";
-            case WASH_AGAIN -> "with another bar: one hand in seventeen feels nothing";
+            case WASH_AGAIN -> "with another bar: one hand may feel nothing of it";
             case WEIGH -> batch.lastBar().map(m -> "last " + formats.mass(m)).orElse("the first weighing of its cure");
             case RELEASE -> "old enough for its kind, and dry where bars were weighed";
             case LOOK -> "by its fats, what is left over and the warmth it may begin now; smell it, too";

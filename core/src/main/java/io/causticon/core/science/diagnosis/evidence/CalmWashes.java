@@ -11,14 +11,15 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Washes that were calm, of soap that is old enough and out of its mould. One hand in seventeen feels nothing of any
- * soap, and of a small excess half of them do not; so where nobody titrates, a second bar on another day is asked for.
+ * Washes that were calm, of soap that is old enough and out of its mould. Some hands feel nothing of any soap,
+ * and of a small excess many do not (a judgement); so where nobody titrates, a second bar on another day is asked for.
  */
 public final class CalmWashes {
 
     /** So many do where no burette is at hand. */
     static final int ENOUGH = 2;
 
+    /** What free alkali does to a hand is felt by then, and the next is another day's hand (a judgement). */
     private static final Duration APART = Duration.ofDays(3);
     private static final Duration APART_WHEN_COOKED = Duration.ofDays(1);
 

@@ -11,6 +11,7 @@ import io.causticon.core.quantity.Temperature;
 import io.causticon.core.science.facts.BatchFacts;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -105,6 +106,8 @@ public record ClosedIn(
             Findings.WEEPING_DOTS.id(),
             "wet dots were seen");
 
+    private static final Set<String> SPOTS = Set.of(Findings.WHITE_SPOTS.id(), Findings.WEEPING_DOTS.id());
+
     private static final Set<String> SPOTTED_WORDS =
             Set.of(FINDINGS.get(Findings.WHITE_SPOTS.id()), FINDINGS.get(Findings.WEEPING_DOTS.id()));
 
@@ -129,7 +132,9 @@ public record ClosedIn(
                 kind,
                 !often && SPOTTED_WORDS.containsAll(signs.values()),
                 spots.clean() + (often ? spots.shown() : 0),
-                within ? titratedBars(facts, often ? spots.names() : Set.of()) : 0,
+                within
+                        ? titratedBars(facts, often ? spots.names() : Set.of(), often ? spots.since() : Instant.MIN)
+                        : 0,
                 CalmWashes.bars(facts));
     }
 
@@ -137,8 +142,9 @@ public record ClosedIn(
      * @param clean on how many bars the inside was looked at and clean, beside those that showed something
      * @param shown on how many it showed something
      * @param names of those that did, where they were said
+     * @param since when something was seen first
      */
-    private record Spots(int clean, int shown, Set<String> names) {
+    private record Spots(int clean, int shown, Set<String> names, Instant since) {
 
         static Spots of(BatchFacts facts) {
             Samples samples = new Samples();
@@ -154,8 +160,17 @@ public record ClosedIn(
                     samples.bars(Findings.WEEPING_DOTS, Presence.SEEN, Instant.MIN));
             Set<String> names = new HashSet<>(samples.named(Findings.WHITE_SPOTS, Presence.SEEN));
             names.addAll(samples.named(Findings.WEEPING_DOTS, Presence.SEEN));
+            Instant since = facts.log()
+                    .of(Entry.Observed.class)
+                    .filter(o -> o.entry().presence() == Presence.SEEN && SPOTS.contains(o.entry().finding()))
+                    .map(BatchLog.Timed::at)
+                    .min(Comparator.naturalOrder())
+                    .orElse(Instant.MIN);
             return new Spots(
-                    samples.barsBeside(Findings.WHITE_SPOTS, Instant.MIN), Math.max(shown, names.size()), names);
+                    samples.barsBeside(Findings.WHITE_SPOTS, Instant.MIN),
+                    Math.max(shown, names.size()),
+                    names,
+                    since);
         }
     }
 
@@ -166,12 +181,15 @@ public record ClosedIn(
         return signs.values().stream().anyMatch(PARTED_WORDS::contains) ? Kind.PARTED : Kind.THICK;
     }
 
-    /** @param those which bars count; empty for any */
-    private static int titratedBars(BatchFacts facts, Set<String> those) {
+    /**
+     * @param those which bars count; empty for any
+     * @param since from when on: nobody shaves spots that nobody has seen
+     */
+    private static int titratedBars(BatchFacts facts, Set<String> those, Instant since) {
         Samples titrated = new Samples();
         facts.log()
                 .of(Entry.Titrated.class)
-                .filter(t -> facts.isMeasurement(t.at()))
+                .filter(t -> facts.isMeasurement(t.at()) && !t.at().isBefore(since))
                 .forEach(t -> titrated.add(
                         Findings.FREE_ALKALI,
                         Presence.LOOKED_AND_ABSENT,
