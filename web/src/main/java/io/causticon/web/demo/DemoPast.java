@@ -260,6 +260,7 @@ final class DemoPast {
                 .melted()
                 .unmouldedAndCut(4)
                 .day(5, CALM)
+                .day(12, CALM)
                 .day(16, FIRM, new Entry.PhRead(9.6, PhMethod.STRIP));
     }
 

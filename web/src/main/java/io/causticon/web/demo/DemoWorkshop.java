@@ -214,6 +214,7 @@ class DemoWorkshop implements ApplicationRunner {
                         .unmouldedAndCut(14)
                         .day(2.4, new Entry.ScrapsKept("orange", Mass.grams(118)))
                         .day(4, new Entry.WashTested(WashFeel.CALM), new Entry.TouchTested(TouchFeel.FIRM))
+                        .day(9, new Entry.WashTested(WashFeel.CALM))
                         .day(14.4, new Entry.PhRead(9.8, PhMethod.METER)));
         BatchId brown = keep(
                 INES,
@@ -248,6 +249,7 @@ class DemoWorkshop implements ApplicationRunner {
                         .day(8, new Entry.TouchTested(TouchFeel.SOFT))
                         .day(12, new Entry.WashTested(WashFeel.CALM))
                         .day(13, new Entry.Concluded(new Named("soda-ash", "soda ash"), "steam took it off"))
+                        .day(40, new Entry.WashTested(WashFeel.CALM))
                         .day(60, new Entry.TouchTested(TouchFeel.FIRM)));
         keep(ODD, new DemoPast(clock.instant(), ROOM).quayEnds(batches.get(pale), batches.get(brown)));
     }
@@ -288,7 +290,8 @@ class DemoWorkshop implements ApplicationRunner {
                         .mixedTo(Stage.MEDIUM)
                         .pouredAndKept(MouldCare.FRIDGE)
                         .unmouldedAndCut(9)
-                        .day(6, new Entry.WashTested(WashFeel.CALM)));
+                        .day(6, new Entry.WashTested(WashFeel.CALM))
+                        .day(10, new Entry.WashTested(WashFeel.CALM)));
         keep(
                 INES,
                 batch(DemoRecipes.cloveLantern(), 33.1, 9)
@@ -299,7 +302,8 @@ class DemoWorkshop implements ApplicationRunner {
                         .pouredAndKept(MouldCare.COVERED)
                         .unmouldedAndCut(10)
                         .day(3, absent("white-spots"))
-                        .day(6, new Entry.WashTested(WashFeel.CALM)));
+                        .day(6, new Entry.WashTested(WashFeel.CALM))
+                        .day(12, new Entry.WashTested(WashFeel.CALM)));
         keep(
                 ODD,
                 batch(DemoRecipes.honeyLoft(), 6.4, 10)
