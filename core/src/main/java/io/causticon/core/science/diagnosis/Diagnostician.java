@@ -142,7 +142,11 @@ public final class Diagnostician {
 
     private Road road(BatchFacts facts, KnownVessels vessels, ReleaseGate gate) {
         Weighing weighing = weigh(facts, vessels);
-        return new RoadFinder(network, facts, weighing.evidence, weighing.belief).find(gate);
+        Road looks = new RoadFinder(network, facts, weighing.evidence, weighing.belief, 0).find(gate);
+        return looks.opens()
+                ? looks
+                : new RoadFinder(network, facts, weighing.evidence, weighing.belief, RoadFinder.MOST_TITRATIONS)
+                        .find(gate);
     }
 
     /**

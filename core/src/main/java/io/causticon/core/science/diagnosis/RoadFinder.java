@@ -27,8 +27,8 @@ import java.util.Set;
 
 /**
  * Looks for the {@link Road}: what the gate asks for by itself first, then, one after the other, the look whose calm
- * outcome lowers the likeliest hazard most for its effort, until all lie below the limit. Measuring is proposed only
- * where no look does.
+ * outcome lowers the likeliest hazard most for its effort, until all lie below the limit. It is sought without a burette
+ * first; with one only where looks alone lead nowhere.
  */
 final class RoadFinder {
 
@@ -42,7 +42,7 @@ final class RoadFinder {
     private static final double BURETTE = 90;
 
     /** Bars that one road asks to be titrated: who would want more melts the batch down. */
-    private static final int MOST_TITRATIONS = 4;
+    static final int MOST_TITRATIONS = 4;
 
     private static final double DAY_OF_WAITING = 20;
     private static final double NOT_ALONE = 3;
@@ -53,6 +53,7 @@ final class RoadFinder {
     private final Network network;
     private final BatchFacts facts;
     private final Measured measured;
+    private final int mostTitrations;
     private final List<Evidence> evidence;
     private final Set<Finding> known = new HashSet<>();
     private final List<Road.Step> steps = new ArrayList<>();
@@ -60,7 +61,9 @@ final class RoadFinder {
     private boolean cut;
     private int titrations;
 
-    RoadFinder(Network network, BatchFacts facts, List<Evidence> evidence, Belief belief) {
+    /** @param mostTitrations beside those that the gate asks for itself: none for whoever has no burette */
+    RoadFinder(Network network, BatchFacts facts, List<Evidence> evidence, Belief belief, int mostTitrations) {
+        this.mostTitrations = mostTitrations;
         this.network = network;
         this.facts = facts;
         this.measured = new Measured(network, facts);
@@ -258,7 +261,7 @@ final class RoadFinder {
             cut(MORE_FACES);
             return true;
         }
-        double nil = titrations >= MOST_TITRATIONS ? 0 : gain(worst, afterNil(belief, facts.now()));
+        double nil = titrations >= mostTitrations ? 0 : gain(worst, afterNil(belief, facts.now()));
         if (nil >= LEAST_GAIN && nil / BURETTE > most) {
             titrate(1, facts.now());
             return true;

@@ -268,6 +268,19 @@ class AssessmentTest {
                     .doesNotContain(Road.Kind.TITRATE);
         }
 
+        /** Nobody titrates a batch that an hour under a glass would clear. */
+        @Test
+        void isWalkedWithoutABuretteWhereLooksAloneClearIt() {
+            Histories washed = Histories.of(plain())
+                    .log("oil 42", "@+40m lye in", "@+1h poured 38", "@+20h cut 8")
+                    .log("day 4 wash calm", "day 9 wash calm");
+            Assessment now = washed.at(Duration.ofDays(21));
+            assertThat(now.mayBeReleased()).isFalse();
+            Road road = road(washed, now);
+            assertThat(road.opens()).isTrue();
+            assertThat(road.steps()).extracting(Road.Step::kind).doesNotContain(Road.Kind.TITRATE);
+        }
+
         @ParameterizedTest
         @ValueSource(
                 strings = {
