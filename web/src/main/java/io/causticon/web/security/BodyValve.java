@@ -70,6 +70,12 @@ final class BodyValve extends ValveBase {
             getNext().invoke(request, response);
             return;
         }
+        if (request.getContext() == null) {
+            // The address is none: the server has refused it, and nobody reads on.
+            leaveUnread(request, response);
+            getNext().invoke(request, response);
+            return;
+        }
         Optional<String> who = knows.who(request);
         if (who.isPresent()) {
             read(request, response, somebody, who.get(), OF_SOMEBODY);

@@ -102,6 +102,14 @@ class DoorsTest {
         }
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"/bench/3%2F8/device/rest", "/%2e%2e%2f", "/%zz", "/bench/%00", "/api/v1/%5c", "/a%"})
+    void whatIsNoAddressIsRefusedUnread(String path) throws IOException {
+        try (Socket socket = begin(path, 200)) {
+            assertThat(firstLine(socket)).contains(" 400");
+        }
+    }
+
     @Test
     void aSignInIsSmall() throws IOException {
         try (Socket socket = begin("/sign-in", 5000)) {
