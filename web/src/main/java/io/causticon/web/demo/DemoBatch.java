@@ -114,15 +114,16 @@ final class DemoBatch {
         return this;
     }
 
-    /** A fat that came from a jug whose tare nobody wrote down. */
-    DemoBatch jugWithoutTare(String fat, String vessel) {
+    /** A fat that came from a jug whose tare was not taken, or of which nobody wrote that it was. */
+    DemoBatch jugWithoutTare(String fat, String vessel, Tare tare) {
         for (int i = 0; i < lines.size(); i++) {
             Dated line = lines.get(i);
             if (line.entry() instanceof Entry.Weighed w && w.what().equals(Weighable.fat(fat))) {
                 lines.set(
                         i,
                         new Dated(
-                                line.at(), new Entry.Weighed(w.what(), w.mass(), Tare.NOT_SAID, Named.called(vessel))));
+                                line.at(),
+                                new Entry.Weighed(w.what(), w.mass(), tare, Named.called(vessel))));
             }
         }
         return this;

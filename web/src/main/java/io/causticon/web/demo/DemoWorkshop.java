@@ -10,6 +10,7 @@ import io.causticon.core.model.log.Named;
 import io.causticon.core.model.log.PhMethod;
 import io.causticon.core.model.log.Presence;
 import io.causticon.core.model.log.Stage;
+import io.causticon.core.model.log.Tare;
 import io.causticon.core.model.log.TouchFeel;
 import io.causticon.core.model.log.WashFeel;
 import io.causticon.core.model.plan.BatchPlan;
@@ -270,7 +271,7 @@ class DemoWorkshop implements ApplicationRunner {
                 INES,
                 batch(DemoRecipes.sailLoftTar(), 16.3, 6)
                         .weighed()
-                        .jugWithoutTare("lard", "second jug")
+                        .jugWithoutTare("lard", "second jug", Tare.NOT_SAID)
                         .potsMatched()
                         .mixedTo(Stage.MEDIUM)
                         .pouredAndKept(MouldCare.COVERED)

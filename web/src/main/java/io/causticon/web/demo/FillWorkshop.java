@@ -3,6 +3,7 @@ package io.causticon.web.demo;
 import io.causticon.core.model.log.Entry;
 import io.causticon.core.model.log.MouldCare;
 import io.causticon.core.model.log.Stage;
+import io.causticon.core.model.log.Tare;
 import io.causticon.core.model.log.WashFeel;
 import io.causticon.core.model.plan.BatchPlan;
 import io.causticon.core.quantity.Temperature;
@@ -104,7 +105,7 @@ class FillWorkshop implements ApplicationRunner {
                 .probed(READINGS)
                 .unmouldedAndCut(12);
         if (fromAJug) {
-            made = made.jugWithoutTare(plan.formula().fats().get(0).fat().id(), JUG);
+            made = made.jugWithoutTare(plan.formula().fats().get(0).fat().id(), JUG, Tare.NOT_TAKEN);
         } else {
             made = made.day(4, new Entry.WashTested(WashFeel.CALM));
         }

@@ -38,10 +38,11 @@ class StartMessage {
                 System.out.println("In the workshop's network it is at " + address + ". A camera reads it here:");
                 System.out.println(network.code(address));
             });
-            System.out.println(
-                    demo
-                            ? "Sign in as ines, odd or guest with the password " + DemoWorkshop.PASSWORD + "."
-                            : "The first visit makes the owner's account.");
+            if (demo) {
+                System.out.println("Sign in as ines, odd or guest with the password " + DemoWorkshop.PASSWORD + ".");
+            } else if (accounts.isNew()) {
+                System.out.println("The first visit makes the owner's account.");
+            }
             if (network.isListening() && accounts.isNew()) {
                 System.out.println("From another machine it asks for this code: " + opening.code());
             }
