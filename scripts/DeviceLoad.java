@@ -85,7 +85,7 @@ public class DeviceLoad {
 
     private boolean run(int seconds) throws Exception {
         get("/sign-in");
-        post("/sign-in", "name=ines&password=saltern-lane");
+        post("/sign-in", "name=ines&password=lye-into-water");
         Matcher batches = Pattern.compile("<a href=\"/batch/([0-9a-f-]+)\">").matcher(get("/"));
         List<String> benches = new ArrayList<>();
         while (batches.find() && benches.size() < BENCHES) {

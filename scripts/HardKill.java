@@ -111,7 +111,7 @@ public class HardKill {
             Thread.sleep(100);
         }
         get("/sign-in");
-        post("/sign-in", Map.of("name", "ines", "password", "saltern-lane"));
+        post("/sign-in", Map.of("name", "ines", "password", "lye-into-water"));
         Matcher found =
                 Pattern.compile("<a href=\"/batch/([0-9a-f-]+)\">Ferry Bar</a>").matcher(get("/"));
         if (!found.find()) {

@@ -51,7 +51,7 @@ public class PageLoad {
         Maker() throws Exception {
             Matcher token = FORM_TOKEN.matcher(get("/sign-in"));
             token.find();
-            String form = "name=ines&password=saltern-lane&_csrf="
+            String form = "name=ines&password=lye-into-water&_csrf="
                     + URLEncoder.encode(token.group(1), StandardCharsets.UTF_8);
             http.send(
                     HttpRequest.newBuilder(URI.create(ADDRESS + "/sign-in"))

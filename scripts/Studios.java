@@ -110,7 +110,7 @@ public class Studios {
         Studio old = start(running, data);
         check(
                 oldest.getFileName() + " opens in this program",
-                old.signIn("ines", "saltern-lane") && old.get("/?show=all").contains("/batch/"));
+                old.signIn("ines", "lye-into-water") && old.get("/?show=all").contains("/batch/"));
         old.stop();
     }
 
@@ -135,7 +135,7 @@ public class Studios {
         made.demo = true;
         running.add(made);
         made.start();
-        made.signIn("ines", "saltern-lane");
+        made.signIn("ines", "lye-into-water");
         byte[] zip = made.bytes("/carry/workshop.zip");
         made.stop();
         Studio fresh = start(running, all.resolve("fresh"));

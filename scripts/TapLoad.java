@@ -105,7 +105,7 @@ public class TapLoad {
 
     private void measure(int taps, Path folder) throws Exception {
         String token = token(get("/sign-in"));
-        post("/sign-in", Map.of("name", "ines", "password", "saltern-lane", "_csrf", token));
+        post("/sign-in", Map.of("name", "ines", "password", "lye-into-water", "_csrf", token));
         token = token(get("/plan/first"));
         String log = "";
         List<Double> acknowledged = new ArrayList<>();

@@ -137,6 +137,10 @@ public enum ProblemKey {
     NOT_THE_SAME,
     /** The old secret is wrong. Values: none. */
     WRONG_PASSWORD,
+    /** One of the passwords that are guessed first. Values: none. */
+    COMMON_PASSWORD,
+    /** A password made of the maker's or the workshop's name. Values: none. */
+    OWN_NAME,
     /** Wrong ones came before, and too many. Values: seconds to wait. */
     TOO_MANY_TRIES,
     /** Not what the terminal shows. Values: none. */

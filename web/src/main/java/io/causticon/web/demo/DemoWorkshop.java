@@ -65,7 +65,7 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty(name = "causticon.demo", havingValue = "true")
 class DemoWorkshop implements ApplicationRunner {
 
-    static final String PASSWORD = "saltern-lane";
+    static final String PASSWORD = "lye-into-water";
     private static final Temperature ROOM = Temperature.celsius(17.5);
     private static final Logger LOG = LoggerFactory.getLogger(DemoWorkshop.class);
     private static final String INES = "Ines Harrow";

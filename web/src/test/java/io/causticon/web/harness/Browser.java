@@ -198,7 +198,7 @@ public final class Browser implements AutoCloseable {
 
     /** Signed in at the form, as a maker does; she stands at the rack. */
     public Browser signInAtTheForm(String name) {
-        open("/sign-in").type("name", name).type("password", "saltern-lane").press("Sign in");
+        open("/sign-in").type("name", name).type("password", "lye-into-water").press("Sign in");
         waitFor("nav.places");
         return this;
     }

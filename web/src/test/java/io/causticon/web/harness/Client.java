@@ -37,7 +37,7 @@ public final class Client {
 
     public Client signIn(String name) {
         get("/sign-in");
-        post("/sign-in", Map.of("name", name, "password", "saltern-lane"));
+        post("/sign-in", Map.of("name", name, "password", "lye-into-water"));
         get("/settings");
         return this;
     }

@@ -119,7 +119,7 @@ public final class Crawler {
     public Crawler signIn(String name) {
         String token =
                 Jsoup.parse(get("/sign-in").body()).select("input[name=_csrf]").val();
-        send(post("/sign-in", Map.of("name", name, "password", "saltern-lane", "_csrf", token)));
+        send(post("/sign-in", Map.of("name", name, "password", "lye-into-water", "_csrf", token)));
         return this;
     }
 

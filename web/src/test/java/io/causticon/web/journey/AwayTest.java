@@ -35,7 +35,7 @@ class AwayTest {
             browser.open("/sign-in")
                     .waitFor("main")
                     .type("name", "ines")
-                    .type("password", "saltern-lane")
+                    .type("password", "lye-into-water")
                     .press("Sign in")
                     .waitFor("nav.places");
             browser.open("/network").waitFor(".qr");

@@ -31,7 +31,7 @@ import org.junit.jupiter.api.TestInstance;
 class PowersTest {
 
     private static final AtomicInteger NEXT = new AtomicInteger();
-    private static final String PASSWORD = "saltern-lane";
+    private static final String PASSWORD = "lye-into-water";
 
     private RunningApplication application;
     private AccountService accounts;

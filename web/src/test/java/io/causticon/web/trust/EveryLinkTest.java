@@ -40,9 +40,9 @@ class EveryLinkTest {
         empty = RunningApplication.own(false);
         AccountService accounts = empty.bean(AccountService.class);
         accounts.openWorkshop("An empty workshop", "UTC", Temperature.celsius(20));
-        accounts.create("ines", "Ines Harrow", "saltern-lane", Role.OWNER);
-        accounts.create("odd", "Odd Brekke", "saltern-lane", Role.MAKER);
-        accounts.create("guest", "A guest", "saltern-lane", Role.VIEWER);
+        accounts.create("ines", "Ines Harrow", "lye-into-water", Role.OWNER);
+        accounts.create("odd", "Odd Brekke", "lye-into-water", Role.MAKER);
+        accounts.create("guest", "A guest", "lye-into-water", Role.VIEWER);
     }
 
     @AfterAll

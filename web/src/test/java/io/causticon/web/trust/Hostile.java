@@ -294,7 +294,7 @@ final class Hostile {
                         HttpRequest.newBuilder(uri("/sign-in"))
                                 .header("Content-Type", "application/x-www-form-urlencoded")
                                 .POST(HttpRequest.BodyPublishers.ofString(
-                                        "name=" + name + "&password=saltern-lane&_csrf=" + encode(token))));
+                                        "name=" + name + "&password=lye-into-water&_csrf=" + encode(token))));
                 token = token(client, "/settings");
             }
             tokens.put(name, token);

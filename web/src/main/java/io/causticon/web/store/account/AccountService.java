@@ -43,6 +43,7 @@ public class AccountService implements UserDetailsService {
     private final Makers makers;
     private final PasswordEncoder passwords;
     private final PasswordTries tries;
+    private final GuessedFirst guessedFirst;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final ApplicationEventPublisher told;
@@ -55,6 +56,7 @@ public class AccountService implements UserDetailsService {
             Makers makers,
             PasswordEncoder passwords,
             PasswordTries tries,
+            GuessedFirst guessedFirst,
             PlatformTransactionManager transactions,
             Clock clock,
             ApplicationEventPublisher told) {
@@ -64,6 +66,7 @@ public class AccountService implements UserDetailsService {
         this.makers = makers;
         this.passwords = passwords;
         this.tries = tries;
+        this.guessedFirst = guessedFirst;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
         this.told = told;
@@ -128,7 +131,7 @@ public class AccountService implements UserDetailsService {
                     problems.add("name", ProblemKey.NAME_TAKEN, name);
                 }
                 check(workshop, zone, room, problems);
-                checkPerson(name, displayName, password, problems);
+                checkPerson(name, displayName, password, workshop, problems);
                 problems.throwIfAny();
                 workshops.save(new Workshop(workshop.trim(), zone, room.celsius()));
                 Account owner = save(name, displayName, password, Role.OWNER);
@@ -145,7 +148,7 @@ public class AccountService implements UserDetailsService {
     @Transactional
     public void create(String name, String displayName, String password, Role role) {
         Problems problems = new Problems();
-        checkPerson(name, displayName, password, problems);
+        checkPerson(name, displayName, password, workshop().name(), problems);
         problems.throwIfAny();
         save(name, displayName, password, role);
     }
@@ -155,7 +158,8 @@ public class AccountService implements UserDetailsService {
         return accounts.save(new Account(normal(name), shown, passwords.encode(password), role, clock.instant()));
     }
 
-    private void checkPerson(String name, String displayName, String password, Problems problems) {
+    private void checkPerson(
+            String name, String displayName, String password, String workshop, Problems problems) {
         String normal = normal(name);
         if (normal.isEmpty()) {
             problems.add("name", ProblemKey.MISSING);
@@ -167,7 +171,7 @@ public class AccountService implements UserDetailsService {
         if (displayName.trim().length() > LONGEST_DISPLAY_NAME) {
             problems.add("displayName", ProblemKey.TOO_LONG, displayName.trim().length(), LONGEST_DISPLAY_NAME);
         }
-        checkPassword(password, problems);
+        checkPassword(password, problems, name, displayName, workshop);
     }
 
     /** Makes the workshop, with the usual habits. */
@@ -282,7 +286,7 @@ public class AccountService implements UserDetailsService {
         } else {
             problems.add("old", ProblemKey.WRONG_PASSWORD);
         }
-        checkPassword(fresh, problems);
+        checkPassword(fresh, problems, account.name(), account.displayName(), workshop().name());
         problems.throwIfAny();
         account.changePassword(passwords.encode(fresh));
         signIns.deleteByAccountIdAndIdNot(account.id(), here);
@@ -336,7 +340,7 @@ public class AccountService implements UserDetailsService {
         return workshops.findById(Workshop.ONLY).orElseGet(Workshop::notSetUp);
     }
 
-    private static void checkPassword(String password, Problems problems) {
+    private void checkPassword(String password, Problems problems, String... names) {
         if (password.length() < SHORTEST_PASSWORD) {
             problems.add("password", ProblemKey.TOO_SHORT, password.length(), SHORTEST_PASSWORD);
         } else if (password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
@@ -346,6 +350,8 @@ public class AccountService implements UserDetailsService {
                     bytes == password.length() ? ProblemKey.TOO_LONG : ProblemKey.TOO_MANY_BYTES,
                     bytes,
                     LONGEST_PASSWORD);
+        } else {
+            guessedFirst.problem(password, names).ifPresent(p -> problems.add("password", p));
         }
     }
 

@@ -335,7 +335,7 @@ class ApiTest {
     @Test
     void aTokenEndsWithWhoeverMadeItOnItsDayAndWhenItIsWithdrawn() throws Exception {
         AccountService accounts = application.bean(AccountService.class);
-        accounts.create("tove", "Tove", "saltern-lane", Role.OWNER);
+        accounts.create("tove", "Tove", "lye-into-water", Role.OWNER);
         Client tove = new Client(application.address()).signIn("tove");
         String hers = token(tove, "hers", "&scopes=READ");
         assertThat(get(hers, "/api/v1/batches").statusCode()).isEqualTo(200);

@@ -108,7 +108,7 @@ class CalendarTest {
 
     @Test
     void aPrivateAddressIsReadWithoutSigningInUntilItIsTakenBack(RunningApplication application) {
-        application.bean(AccountService.class).create("tove", "Tove", "saltern-lane", Role.MAKER);
+        application.bean(AccountService.class).create("tove", "Tove", "lye-into-water", Role.MAKER);
         Client tove = new Client(application.address()).signIn("tove");
         Client nobody = new Client(application.address());
         tove.post("/dates/feed", Map.of());
