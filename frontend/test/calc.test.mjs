@@ -7,7 +7,7 @@ import { nodes, outlines, path } from '../../web/src/main/resources/static/js/ca
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
 import { outbox, places } from '../../web/src/main/resources/static/js/calc/outbox.js';
-import { words } from '../../web/src/main/resources/static/js/calc/waiting-words.js';
+import { words, wordsToAnother } from '../../web/src/main/resources/static/js/calc/waiting-words.js';
 import { minutes, read, rings, start, stop } from '../../web/src/main/resources/static/js/calc/timers.js';
 import { store } from './store.mjs';
 
@@ -44,7 +44,15 @@ describe('the outbox', () => {
     box.put('b', 'quick=thin', 2);
     assert.deepEqual(box.all().map((l) => l.body), ['quick=light', 'quick=thin']);
     assert.equal(box.drop('a'), true);
-    assert.deepEqual(box.all(), [{ key: 'b', body: 'quick=thin', since: 2, refused: '' }]);
+    assert.deepEqual(box.all(), [{ key: 'b', body: 'quick=thin', since: 2, refused: '', whose: null }]);
+  });
+
+  test('knows whose a line is, and keeps no token', () => {
+    const slots = store();
+    const box = outbox(slots, '/x');
+    box.put('a', 'quick=light&_csrf=secret', 3, { name: 'odd', shown: 'Odd Brekke' });
+    assert.equal(box.all()[0].whose.name, 'odd');
+    assert.equal(slots.getItem('outbox:/x').includes('secret'), false);
   });
 
   test('keeps one line for one key', () => {
@@ -63,16 +71,16 @@ describe('the outbox', () => {
 
   test('keeps what was refused, with the reason, until it is laid aside', () => {
     const box = outbox(store(), '/x');
-    box.put('a', 'quick=lye 400', 5);
+    box.put('a', 'quick=lye+400', 5);
     box.refuse('a', 'Too hot.');
     box.refuse('unknown', 'Nothing.');
-    assert.deepEqual(box.all(), [{ key: 'a', body: 'quick=lye 400', since: 5, refused: 'Too hot.' }]);
+    assert.deepEqual(box.all(), [{ key: 'a', body: 'quick=lye+400', since: 5, refused: 'Too hot.', whose: null }]);
   });
 
   test('reads lines that were kept before they knew their moment', () => {
     const slots = store();
     slots.setItem('outbox:/x', JSON.stringify({ a: 'quick=light' }));
-    assert.deepEqual(outbox(slots, '/x').all(), [{ key: 'a', body: 'quick=light', since: 0, refused: '' }]);
+    assert.deepEqual(outbox(slots, '/x').all(), [{ key: 'a', body: 'quick=light', since: 0, refused: '', whose: null }]);
   });
 
   test('knows all places that something waits for', () => {
@@ -169,6 +177,9 @@ test('a line that could not be logged is told by its own words and its moment', 
   const made = new Date(2026, 10, 25, 9, 5);
   assert.equal(words({ body: 'key=1&quick=lye&degrees=400', since: made.getTime() }, made), 'Not taken: “lye 400” of 09:05.');
   assert.equal(words({ body: 'key=1', since: 0 }, made), 'Not taken: “a tap”.');
+  const line = { body: 'quick=thin', since: made.getTime(), whose: { name: 'odd', shown: 'Odd Brekke' } };
+  assert.match(wordsToAnother(line, made), /^“thin” of 09:05 waits here. Odd Brekke made it, and it is logged when Odd Brekke signs in/);
+  assert.match(wordsToAnother({ ...line, whose: null }, made), /nobody knows who made it/);
 });
 
 describe('kitchen timers', () => {

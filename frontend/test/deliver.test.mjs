@@ -7,6 +7,10 @@ import { store } from './store.mjs';
 
 const settled = () => new Promise((done) => { setImmediate(done); });
 
+const page = (token, who) => ({
+  querySelector: (css) => (css.includes('who') ? { content: who, dataset: { shown: who, writes: 'true' } } : { content: token }),
+});
+
 describe('a line', () => {
   let kept;
   let sent;
@@ -20,9 +24,11 @@ describe('a line', () => {
     told = { said: [], taken: [], refused: 0, denied: 0 };
     answers = [];
     globalThis.location = { href: 'http://workshop/bench/1', assign: () => {} };
+    globalThis.document = page('old', 'ines');
     globalThis.DOMParser = class {
       parseFromString(text) {
-        return { querySelector: () => ({ content: text }) };
+        const [token, who = 'ines'] = text.split(' for ');
+        return page(token, who);
       }
     };
     globalThis.fetch = async (address, options) => {
@@ -125,6 +131,14 @@ describe('a line', () => {
     assert.equal(sent.length, 6);
     assert.equal(told.denied, 1);
     assert.equal(kept.all().length, 1);
+  });
+
+  test('does not go out in the name of whoever signed in since', async () => {
+    answers.push({ status: 403 }, { status: 200, token: 'new for odd' });
+    await send();
+    assert.equal(sent.length, 1);
+    assert.equal(told.denied, 1);
+    assert.equal(kept.all()[0].whose.name, 'ines');
   });
 
   test('is for somebody else when the sign-in page answers', async () => {

@@ -1,4 +1,6 @@
-// Sends one kept form until the server has taken it. Nothing is dropped before.
+// Sends one kept form until the server has taken it. Nothing is dropped before, and nothing is sent in the name of another.
+import { whoseIs } from '../calc/who.js';
+
 const AGAIN = 2500; // ms
 // While a server comes back, several requests of one page may each be given a session of their own, and a token is good for one of them.
 const TOKENS = 5;
@@ -7,11 +9,13 @@ const SETTLES = 400; // ms, longer with each
 const goTo = (address) => location.assign(address);
 
 // kept: the outbox it waits in; since: when it was made; say: tells the maker; refused: shows the page that says why it cannot be taken;
+// whose: who tapped it, by default whom the page was made for;
 // taken: what follows once it stands in the log, by default the page that the server names; denied: what follows when nobody is signed in who
 // may log.
 export async function deliver(parcel) {
   const { action, kept, key, body, say, refused, taken = goTo, denied = () => goTo('/sign-in'), since = Date.now() } = parcel;
-  kept.put(key, body.toString(), since);
+  const whose = parcel.whose ?? whoseIs(document);
+  kept.put(key, body.toString(), since, whose);
   try {
     const late = Math.round((Date.now() - since) / 1000);
     body.set('late', String(late > 3 ? late : 0));
@@ -26,10 +30,10 @@ export async function deliver(parcel) {
     // A server that was away may have given out new form tokens. A few new tokens are enough to tell that from somebody who may not log.
     const tokens = parcel.tokens ?? 0;
     if (answer.status === 403 && tokens < TOKENS) {
-      const token = await freshToken();
+      const token = await freshToken(whoseIs(document));
       if (token) {
         body.set('_csrf', token);
-        const next = () => deliver({ ...parcel, since, tokens: tokens + 1 });
+        const next = () => deliver({ ...parcel, whose, since, tokens: tokens + 1 });
         if (tokens === 0) {
           await next();
         } else {
@@ -50,15 +54,16 @@ export async function deliver(parcel) {
     }
   } catch {
     say('No answer from the server. What you tapped is kept here and sent when it is back.');
-    setTimeout(() => deliver({ ...parcel, since, tokens: 0 }), AGAIN);
+    setTimeout(() => deliver({ ...parcel, whose, since, tokens: 0 }), AGAIN);
   }
 }
 
-// The form token of the page as the server would give it now; empty when nobody is signed in any more.
-async function freshToken() {
+// The form token of the page as the server would give it now; empty when nobody is signed in any more, or somebody else is.
+async function freshToken(mine) {
   const answer = await fetch(location.href);
   if (!answer.ok || answer.url.includes('/sign-in')) {
     return '';
   }
-  return new DOMParser().parseFromString(await answer.text(), 'text/html').querySelector('meta[name="csrf"]')?.content ?? '';
+  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+  return whoseIs(page)?.name === mine?.name ? page.querySelector('meta[name="csrf"]')?.content ?? '' : '';
 }

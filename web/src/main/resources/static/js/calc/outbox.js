@@ -1,5 +1,5 @@
 // What was typed or tapped and not yet acknowledged, one slot of the browser's store for each place it is sent to. Each line knows when it was
-// made, so that it can be logged at its own moment however late it arrives.
+// made, so that it can be logged at its own moment however late it arrives, and by whom, so that nobody else signs it.
 export function outbox(store, place) {
   const slot = `${PREFIX}${place}`;
 
@@ -25,8 +25,8 @@ export function outbox(store, place) {
   }
 
   return {
-    put(key, body, since) {
-      write({ ...read(), [key]: { body, since } });
+    put(key, body, since, whose) {
+      write({ ...read(), [key]: { body: withoutToken(body), since, whose } });
     },
     drop(key) {
       const { [key]: gone, ...rest } = read();
@@ -43,10 +43,23 @@ export function outbox(store, place) {
     // The oldest first.
     all() {
       return Object.entries(read())
-        .map(([key, line]) => ({ key, body: String(line?.body ?? line), since: Number(line?.since) || 0, refused: line?.refused ?? '' }))
+        .map(([key, line]) => ({
+          key,
+          body: String(line?.body ?? line),
+          since: Number(line?.since) || 0,
+          refused: line?.refused ?? '',
+          whose: line?.whose ?? null,
+        }))
         .sort((a, b) => a.since - b.since);
     },
   };
+}
+
+// A token of a form serves one sign-in, and has no business in a store.
+function withoutToken(body) {
+  const form = new URLSearchParams(body);
+  form.delete('_csrf');
+  return form.toString();
 }
 
 const PREFIX = 'outbox:';

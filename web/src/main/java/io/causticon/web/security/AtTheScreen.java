@@ -27,7 +27,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration(proxyBeanMethods = false)
 class AtTheScreen implements WebMvcConfigurer, HandlerInterceptor {
 
-    private static final Frame NOBODY = new Frame("", "", "day", "", true, true, false, false, "0");
+    private static final Frame NOBODY = new Frame("", "", "", "day", "", true, true, false, false, "0");
     private static final String REDIRECT = "redirect:";
 
     private final String assets;

@@ -4,6 +4,7 @@ package io.causticon.web.shared;
  * What stands round every page.
  *
  * @param workshop its name
+ * @param account what she who is signed in signs in with; empty where nobody is
  * @param person who is signed in
  * @param theme {@code day} or {@code night}
  * @param units her units in short
@@ -15,6 +16,7 @@ package io.causticon.web.shared;
  */
 public record Frame(
         String workshop,
+        String account,
         String person,
         String theme,
         String units,

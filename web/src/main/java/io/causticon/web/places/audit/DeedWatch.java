@@ -37,6 +37,7 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor, TransactionExec
 
     private static final String WRITTEN = DeedWatch.class.getName();
     private static final int REFUSED = 400;
+    private static final int LONGEST_NAME = 40;
 
     private final Deeds deeds;
 
@@ -95,7 +96,17 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor, TransactionExec
     }
 
     private static Optional<String> formWords(HttpServletRequest request) {
-        return HttpMethod.POST.matches(request.getMethod()) ? DeedWords.of(pattern(request)) : Optional.empty();
+        return HttpMethod.POST.matches(request.getMethod())
+                ? DeedWords.of(pattern(request)).map(what -> what + handedOver(request))
+                : Optional.empty();
+    }
+
+    /** Whose line it was that waited on a device, where somebody else took it on. */
+    private static String handedOver(HttpServletRequest request) {
+        String whose = request.getParameter("handedOver");
+        return whose == null || whose.isBlank() || whose.length() > LONGEST_NAME
+                ? ""
+                : ", which " + whose.replaceAll("[^\\p{L}\\p{N} ._-]", "?") + " had left waiting";
     }
 
     private static String pattern(HttpServletRequest request) {

@@ -44,6 +44,15 @@ public record Maker(
         boolean inGrams = units.mass() == Units.MassUnit.GRAM;
         boolean inCelsius = units.temperature() == Units.TemperatureUnit.CELSIUS;
         return new Frame(
-                workshop, displayName, theme, inShort, inGrams, inCelsius, role.canWrite(), role == Role.OWNER, assets);
+                workshop,
+                name,
+                displayName,
+                theme,
+                inShort,
+                inGrams,
+                inCelsius,
+                role.canWrite(),
+                role == Role.OWNER,
+                assets);
     }
 }

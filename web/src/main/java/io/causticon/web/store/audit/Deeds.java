@@ -44,6 +44,7 @@ public class Deeds implements DisposableBean {
     /** Of a header: what tells one browser from another stands in it earlier. */
     private static final int LONGEST_SAID = 400;
 
+    private static final int LONGEST_WHAT = 120;
     private static final int LONGEST_SUBJECT = 200;
     private static final String BROWSER = "causticon-browser";
     private static final int BROWSER_SHOWN = 8;
@@ -103,7 +104,7 @@ public class Deeds implements DisposableBean {
                         known == null ? "" : cut(known.getValue(), LONGEST_SAID),
                         cut(String.valueOf(request.getHeader("User-Agent")), LONGEST_SAID),
                         request.getRemoteAddr()),
-                what,
+                cut(what, LONGEST_WHAT),
                 cut(subject, LONGEST_SUBJECT));
     }
 
