@@ -125,6 +125,7 @@ class SecurityConfiguration {
             RememberKey rememberKey,
             RememberedBrowsers browsers,
             SignIns signIns,
+            PasswordAgain again,
             AuthenticationEventPublisher told)
             throws Exception {
         // In a cookie, so that whoever only knocks leaves nothing behind on the server.
@@ -141,7 +142,7 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/people/**", "/backups", "/backups/**")
                         .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.POST, "/settings/**", "/sign-out")
+                        .requestMatchers(HttpMethod.POST, "/settings/**", "/sign-out", "/again")
                         .authenticated()
                         .requestMatchers(HttpMethod.POST, ASKING)
                         .authenticated()
@@ -152,7 +153,7 @@ class SecurityConfiguration {
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter(NAME)
                         .authenticationDetailsSource(r -> known.knock(orEmpty(r.getParameter(NAME)), r))
-                        .successHandler(new SignedInHandler(known, asked))
+                        .successHandler(new SignedInHandler(known, asked, again))
                         .failureHandler((request, response, why) -> response.sendRedirect(
                                 why instanceof CountedPasswords.TooSoonException soon
                                         ? "/sign-in?wait=" + soon.seconds()

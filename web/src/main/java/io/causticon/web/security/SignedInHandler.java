@@ -17,9 +17,11 @@ final class SignedInHandler implements AuthenticationSuccessHandler {
 
     private final KnownBrowsers browsers;
     private final RequestCache asked;
+    private final PasswordAgain again;
 
-    SignedInHandler(KnownBrowsers browsers, RequestCache asked) {
+    SignedInHandler(KnownBrowsers browsers, RequestCache asked, PasswordAgain again) {
         this.browsers = browsers;
+        this.again = again;
         this.asked = asked;
     }
 
@@ -27,6 +29,7 @@ final class SignedInHandler implements AuthenticationSuccessHandler {
     public void onAuthenticationSuccess(HttpServletRequest request, HttpServletResponse response, Authentication who)
             throws IOException {
         browsers.remember(who.getName(), request, response);
+        again.typed(request);
         String path = Optional.ofNullable(asked.getRequest(request, response))
                 .map(SignedInHandler::path)
                 .orElse("/");

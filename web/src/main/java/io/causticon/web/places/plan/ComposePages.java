@@ -125,7 +125,7 @@ class ComposePages {
                 recipe.recipe(),
                 recipe.version(),
                 before,
-                sheet(DraftService.of(maker, recipe.recipe()), null));
+                sheet(drafts.of(maker, recipe.recipe()), null));
     }
 
     /**
@@ -148,7 +148,7 @@ class ComposePages {
         UUID draft = id(typed, "draft");
         String page = Optional.ofNullable(typed.getFirst("page")).orElse("");
         DraftService.Sheet sheet = new DraftService.Sheet(
-                draft != null ? draft : recipe != null ? DraftService.of(maker, recipe) : UUID.randomUUID(),
+                draft != null ? draft : recipe != null ? drafts.of(maker, recipe) : UUID.randomUUID(),
                 page.length() > LONGEST_PAGE ? "" : page,
                 // Who says that hers counts has seen all there is.
                 typed.containsKey("over") ? FAR : seen(typed));

@@ -177,7 +177,7 @@ class PlanController {
                     Map.of());
         }
         Optional<DraftService.Draft> draft =
-                version == null ? drafts.find(maker, DraftService.of(maker, id)) : Optional.empty();
+                version == null ? drafts.ofRecipe(maker, id) : Optional.empty();
         model.addAttribute("retired", recipes.isPutAway(id));
         if (draft.isPresent()) {
             model.addAttribute("left", maker.formats().moment(draft.get().changed()));

@@ -268,6 +268,32 @@ public class AccountService implements UserDetailsService {
     }
 
     /**
+     * Looks whether a password is right, for somebody who is signed in.
+     *
+     * @param knock from where: wrong ones are counted as those at the door are
+     * @throws ProblemsException of the field {@code again} where it is not, or was wrong too often
+     */
+    @Transactional(readOnly = true)
+    public void prove(String name, String password, Knock knock) {
+        Account account = accounts.findByName(normal(name)).orElseThrow();
+        Problems problems = new Problems();
+        check(account, password, knock, "again", problems);
+        problems.throwIfAny();
+    }
+
+    private void check(Account account, String password, Knock knock, String field, Problems problems) {
+        Duration wait = tries.tryNow(account.name(), knock);
+        if (!wait.isZero()) {
+            throw ProblemsException.of(field, ProblemKey.TOO_MANY_TRIES, wait.toSeconds() + 1);
+        }
+        if (passwords.matches(password, account.passwordHash())) {
+            tries.succeeded(account.name(), knock);
+        } else {
+            problems.add(field, ProblemKey.WRONG_PASSWORD);
+        }
+    }
+
+    /**
      * Changes a password and ends every sign-in but the one in which that is done.
      *
      * @param here the sign-in that stays
@@ -276,16 +302,8 @@ public class AccountService implements UserDetailsService {
     @Transactional
     public void changePassword(String name, String old, String fresh, UUID here, Knock knock) {
         Account account = accounts.findByName(normal(name)).orElseThrow();
-        Duration wait = tries.tryNow(name, knock);
-        if (!wait.isZero()) {
-            throw ProblemsException.of("old", ProblemKey.TOO_MANY_TRIES, wait.toSeconds() + 1);
-        }
         Problems problems = new Problems();
-        if (passwords.matches(old, account.passwordHash())) {
-            tries.succeeded(name, knock);
-        } else {
-            problems.add("old", ProblemKey.WRONG_PASSWORD);
-        }
+        check(account, old, knock, "old", problems);
         checkPassword(fresh, problems, account.name(), account.displayName(), workshop().name());
         problems.throwIfAny();
         account.changePassword(passwords.encode(fresh));

@@ -32,20 +32,19 @@ class Makers {
      * Somebody who is signed in.
      *
      * @param maker as she is now
+     * @param begunAt when her password was checked
      * @param expiresAt when the sign-in ends
      */
-    record SignedInHere(Maker maker, Instant expiresAt) {}
+    record SignedInHere(Maker maker, Instant begunAt, Instant expiresAt) {}
 
     /** Empty where the sign-in, its account or the password that it was begun with is not what it was. */
     Optional<SignedInHere> by(UUID signIn) {
         return jdbc.query(
-                WHAT + ", s.expires_at from sign_in s join account a on a.id = s.account_id" + HER_WORKSHOP
+                WHAT + ", s.begun_at, s.expires_at from sign_in s join account a on a.id = s.account_id" + HER_WORKSHOP
                         + " where s.id = ? and a.active = true and a.credential_version = s.credential_version",
                 found -> found.next()
                         ? Optional.of(new SignedInHere(
-                                maker(found),
-                                found.getObject("expires_at", OffsetDateTime.class)
-                                        .toInstant()))
+                                maker(found), moment(found, "begun_at"), moment(found, "expires_at")))
                         : Optional.empty(),
                 signIn);
     }
@@ -56,6 +55,10 @@ class Makers {
                 WHAT + " from account a" + HER_WORKSHOP + " where a.name = ?",
                 found -> found.next() ? Optional.of(maker(found)) : Optional.empty(),
                 name);
+    }
+
+    private static Instant moment(ResultSet row, String column) throws SQLException {
+        return row.getObject(column, OffsetDateTime.class).toInstant();
     }
 
     private static Maker maker(ResultSet row) throws SQLException {

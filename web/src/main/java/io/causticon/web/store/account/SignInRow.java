@@ -20,5 +20,8 @@ class SignInRow {
     /** That of the account when its password was checked. */
     int credentialVersion;
 
+    /** When the password was checked that it was begun with. */
+    Instant begunAt = Instant.EPOCH;
+
     Instant expiresAt = Instant.EPOCH;
 }

@@ -20,7 +20,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class SignIns {
 
+    /** So long a sign-in lasts that nobody uses. */
     public static final Duration KEPT = Duration.ofDays(14);
+
+    /** So long the longest lasts, however often it is used: then the password is asked for again. */
+    static final Duration LONGEST = Duration.ofDays(90);
+
     private static final Duration RENEWED_AFTER = Duration.ofDays(1);
 
     private final SignInRepository signIns;
@@ -59,7 +64,8 @@ public class SignIns {
         row.accountId = who.account();
         row.secretHash = hash(secret);
         row.credentialVersion = who.credentialVersion();
-        row.expiresAt = clock.instant().plus(KEPT);
+        row.begunAt = clock.instant();
+        row.expiresAt = row.begunAt.plus(KEPT);
         signIns.save(row);
     }
 
@@ -69,7 +75,14 @@ public class SignIns {
         return makers.by(signIn)
                 .filter(here -> here.expiresAt().isAfter(now))
                 .map(here -> new Standing(
-                        here.maker(), here.expiresAt().isBefore(now.plus(KEPT).minus(RENEWED_AFTER))));
+                        here.maker(),
+                        here.expiresAt().isBefore(end(here.begunAt(), now).minus(RENEWED_AFTER))));
+    }
+
+    /** When one ends that is used now. */
+    private static Instant end(Instant begun, Instant now) {
+        Instant last = begun.plus(LONGEST);
+        return now.plus(KEPT).isBefore(last) ? now.plus(KEPT) : last;
     }
 
     /** Name of whoever a browser remembers, if its secret is right and it still counts. */
@@ -83,8 +96,7 @@ public class SignIns {
 
     @Transactional
     public void renew(UUID signIn) {
-        signIns.findById(signIn)
-                .ifPresent(row -> row.expiresAt = clock.instant().plus(KEPT));
+        signIns.findById(signIn).ifPresent(row -> row.expiresAt = end(row.begunAt, clock.instant()));
     }
 
     @Transactional

@@ -9,5 +9,7 @@ interface DraftRepository extends JpaRepository<DraftRow, UUID> {
 
     Optional<DraftRow> findByIdAndMaker(UUID id, String maker);
 
+    Optional<DraftRow> findFirstByMakerAndRecipeIdOrderByChangedAtDesc(String maker, UUID recipe);
+
     List<DraftRow> findByMakerAndRecipeIdIsNullOrderByChangedAtDesc(String maker);
 }

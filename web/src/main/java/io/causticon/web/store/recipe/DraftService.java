@@ -3,6 +3,7 @@ package io.causticon.web.store.recipe;
 import com.github.benmanes.caffeine.cache.Cache;
 import io.causticon.web.shared.Caches;
 import io.causticon.web.store.account.Maker;
+import io.causticon.web.store.account.RememberKey;
 import java.net.URLDecoder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -36,11 +37,13 @@ public class DraftService {
     private final Cache<String, Boolean> done = Caches.atMost(PAGES_DONE).build();
 
     private final DraftRepository drafts;
+    private final RememberKey key;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
-    DraftService(DraftRepository drafts, TransactionTemplate transaction, Clock clock) {
+    DraftService(DraftRepository drafts, RememberKey key, TransactionTemplate transaction, Clock clock) {
         this.drafts = drafts;
+        this.key = key;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -68,13 +71,20 @@ public class DraftService {
         }
     }
 
-    /** The draft that a maker's changes of a recipe are kept in. */
-    public static UUID of(Maker maker, UUID recipe) {
-        return UUID.nameUUIDFromBytes((maker.name() + ' ' + recipe).getBytes(StandardCharsets.UTF_8));
+    /** The draft that a maker's changes of a recipe are kept in; nobody else can work out which it is. */
+    public UUID of(Maker maker, UUID recipe) {
+        return UUID.nameUUIDFromBytes(
+                ("draft " + key.value() + ' ' + maker.name() + ' ' + recipe).getBytes(StandardCharsets.UTF_8));
     }
 
     public Optional<Draft> find(Maker maker, UUID id) {
         return drafts.findByIdAndMaker(id, maker.name()).map(DraftService::draft);
+    }
+
+    /** What a maker changed of a recipe and has not saved. */
+    public Optional<Draft> ofRecipe(Maker maker, UUID recipe) {
+        return drafts.findFirstByMakerAndRecipeIdOrderByChangedAtDesc(maker.name(), recipe)
+                .map(DraftService::draft);
     }
 
     /** New recipes that the maker has not saved, the last changed first. */
