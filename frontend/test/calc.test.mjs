@@ -7,6 +7,7 @@ import { nodes, outlines, path } from '../../web/src/main/resources/static/js/ca
 import { nearest } from '../../web/src/main/resources/static/js/calc/nearest.js';
 import { bendable, heightAt, movePoint, outline, parseLine, writeLine } from '../../web/src/main/resources/static/js/calc/layers.js';
 import { outbox, places } from '../../web/src/main/resources/static/js/calc/outbox.js';
+import { sameWords, typing } from '../../web/src/main/resources/static/js/calc/typing.js';
 import { words, wordsToAnother } from '../../web/src/main/resources/static/js/calc/waiting-words.js';
 import { minutes, read, rings, start, stop } from '../../web/src/main/resources/static/js/calc/timers.js';
 import { store } from './store.mjs';
@@ -282,5 +283,28 @@ describe('outlines of a field', () => {
 
   test('are closed paths', () => {
     assert.equal(path([[[0, 0], [1, 0], [1, 1]]], 10, 20), 'M0.0 0.0L10.0 0.0L10.0 20.0Z');
+  });
+});
+
+describe('what is typed', () => {
+  test('is there until it is answered', () => {
+    const slots = store();
+    typing(slots, 'a').keep(new URLSearchParams('note=warm'));
+    assert.equal(typing(slots, 'a').left(), 'note=warm');
+    assert.equal(typing(slots, 'b').left(), '');
+    typing(slots, 'a').done();
+    assert.equal(typing(slots, 'a').left(), '');
+  });
+
+  test('stands in nobody\'s way where nothing can be kept', () => {
+    const none = { setItem: () => { throw new Error('full'); }, getItem: () => { throw new Error('no'); }, removeItem: () => { throw new Error('no'); } };
+    typing(none, 'a').keep('note=warm');
+    assert.equal(typing(none, 'a').left(), '');
+  });
+
+  test('is the same whatever page it is on', () => {
+    assert.equal(sameWords('note=a&page=1&key=2', 'key=9&note=a&page=3'), true);
+    assert.equal(sameWords('note=a', 'note=b'), false);
+    assert.equal(sameWords('fatId=x&fatId=y', 'fatId=y&fatId=x'), false);
   });
 });

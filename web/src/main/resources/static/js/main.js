@@ -1,5 +1,5 @@
 // Attaches each behaviour to the elements that ask for it. Pages work without any of them.
-import { liveForm } from './behaviour/live-form.js';
+import { liveForm, tellLastWords } from './behaviour/live-form.js';
 import { quickLine } from './behaviour/quick-line.js';
 import { splash, keepSplashAtHand } from './behaviour/splash.js';
 import { keep } from './behaviour/keep.js';
@@ -58,6 +58,7 @@ if (document.querySelector('[data-live-bench]')) {
 }
 if (document.querySelector('nav.places')) {
   sendWhatWaits(document.body);
+  tellLastWords();
 }
 keys(document);
 keyList(document);

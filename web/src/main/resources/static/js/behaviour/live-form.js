@@ -1,22 +1,34 @@
 // Works a form out on the server while it is typed, and puts the answer beside it. What is typed is never touched.
+import { drafts, sameWords, typing } from '../calc/typing.js';
+
 const PAUSE = 180;
 
 export function liveForm(form) {
   let timer = 0;
   let newest = 0;
+  let typed = 0;
   let waits = false;
+  const draft = form.elements.draft?.value;
+  const kept = typing(window.sessionStorage, draft ?? form.dataset.liveForm);
+  const body = () => new URLSearchParams(new FormData(form));
 
   async function reckon() {
     const mine = ++newest;
-    waits = false;
+    const known = typed;
     const answer = await fetch(form.dataset.liveForm, {
       method: 'POST',
-      body: new URLSearchParams(new FormData(form)),
+      body: body(),
       headers: { Accept: 'text/html' },
     }).catch(() => null);
     // A slower, older answer must not overwrite a newer one.
     if (!answer || !answer.ok || mine !== newest) {
       return;
+    }
+    if (known === typed) {
+      waits = false;
+      if (draft) {
+        kept.done();
+      }
     }
     const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
     const fresh = page.querySelector('[data-reckoning]');
@@ -54,7 +66,9 @@ export function liveForm(form) {
   form.addEventListener('input', () => {
     clearTimeout(timer);
     timer = setTimeout(reckon, PAUSE);
+    typed += 1;
     waits = true;
+    kept.keep(body());
     // A new recipe gets an address of its own with its first letter, so that Back finds it again.
     if (window.location.pathname === '/plan/new') {
       window.history.replaceState(null, '', `/plan/new/${form.elements.draft.value}`);
@@ -65,10 +79,64 @@ export function liveForm(form) {
   form.addEventListener('submit', () => {
     clearTimeout(timer);
     waits = false;
+    kept.done();
   });
   window.addEventListener('pagehide', () => {
     if (waits) {
-      navigator.sendBeacon(form.dataset.liveForm, new URLSearchParams(new FormData(form)));
+      navigator.sendBeacon(form.dataset.liveForm, body());
     }
   });
+  putBack();
+
+  // The last words of an earlier page may not have come before this page was made. A draft is kept by the server: it is told, and asked again.
+  async function putBack() {
+    const left = kept.left();
+    if (!left || sameWords(left, body())) {
+      return;
+    }
+    const said = new URLSearchParams(left);
+    if (!draft) {
+      said.forEach((value, name) => {
+        const field = form.elements[name];
+        if (field?.matches?.('input:not([type=hidden]), textarea') && !field.value) {
+          field.value = value;
+          field.dispatchEvent(new Event('input', { bubbles: true }));
+        }
+      });
+      return;
+    }
+    const answer = await tell(form.dataset.liveForm, said);
+    if (answer?.ok && typed === 0) {
+      kept.done();
+      window.location.reload();
+    }
+  }
+}
+
+const tell = (action, said) => {
+  said.set('_csrf', document.querySelector('meta[name="csrf"]')?.content ?? '');
+  return fetch(action, { method: 'POST', body: said }).catch(() => null);
+};
+
+// The last words of recipes whose page is not open: the list of those under way is asked for again once the server has them.
+export async function tellLastWords() {
+  const here = document.querySelector('[data-live-form] [name=draft]')?.value;
+  const others = drafts(window.sessionStorage).filter((draft) => draft !== here);
+  let told = 0;
+  for (const draft of others) {
+    const kept = typing(window.sessionStorage, draft);
+    const answer = await tell('/plan/reckon', new URLSearchParams(kept.left()));
+    if (answer?.ok) {
+      kept.done();
+      told += 1;
+    }
+  }
+  const { pathname, hash } = window.location;
+  if (told > 0 && pathname === '/plan') {
+    if (others.includes(hash.slice(1))) {
+      window.location.replace(`/plan/new/${hash.slice(1)}`);
+    } else {
+      window.location.reload();
+    }
+  }
 }

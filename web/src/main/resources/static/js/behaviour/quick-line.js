@@ -1,5 +1,6 @@
 // Shows how a quick line is understood before it is logged, and keeps a line that the server could not take.
 import { outbox } from '../calc/outbox.js';
+import { typing } from '../calc/typing.js';
 import { deliver } from './deliver.js';
 
 const PAUSE = 140;
@@ -30,6 +31,14 @@ export function quickLine(form) {
     timer = setTimeout(read, PAUSE);
   };
   line.addEventListener('input', later);
+  // Half a line is there again when somebody looked something up on another page meanwhile.
+  const half = typing(window.sessionStorage, form.getAttribute('action') ?? location.pathname);
+  line.addEventListener('input', () => (line.value.trim() ? half.keep(line.value) : half.done()));
+  form.addEventListener('submit', () => half.done());
+  if (!line.value && half.left()) {
+    line.value = half.left();
+    later();
+  }
   at?.addEventListener('input', later);
 
   if (!form.hasAttribute('data-once') && !form.querySelector('[name="key"]')) {

@@ -139,8 +139,8 @@ class PlanController {
     String left(@PathVariable UUID draft, Model model, Maker maker) {
         Optional<DraftService.Draft> kept = drafts.find(maker, draft);
         if (kept.isEmpty()) {
-            // Saved since, or thrown away.
-            return "redirect:/plan";
+            // Saved since, or thrown away; or its first words are still with the browser, which then leads back.
+            return "redirect:/plan#" + draft;
         }
         model.addAttribute("left", maker.formats().moment(kept.get().changed()));
         return pages.show(model, pages.left(kept.get(), maker), Map.of());

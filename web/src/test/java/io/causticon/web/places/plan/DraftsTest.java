@@ -78,7 +78,7 @@ class DraftsTest {
                 .isEmpty();
         assertThat(open(client, place).select(".left-here")).isEmpty();
         assertThat(client.get("/plan/new/" + form.get("draft")).headers().firstValue("Location"))
-                .hasValueSatisfying(l -> assertThat(l).endsWith("/plan"));
+                .hasValueSatisfying(l -> assertThat(l).endsWith("/plan#" + form.get("draft")));
     }
 
     @Test

@@ -1,0 +1,87 @@
+package io.causticon.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.causticon.web.harness.Application;
+import io.causticon.web.harness.Browser;
+import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.harness.Swirl;
+import io.causticon.web.store.batch.BatchId;
+import java.time.Duration;
+import org.junit.jupiter.api.Test;
+
+/** What was typed last is there again, however late the server hears of it. */
+@Application
+class LastWordsTest {
+
+    /** Nothing that the page sends from now on arrives. */
+    private static void lose(Browser browser) {
+        browser.script("navigator.sendBeacon = () => true; window.fetch = () => new Promise(() => {})");
+    }
+
+    private static void say(Browser browser, String field, String words) {
+        browser.script("""
+            const field = document.querySelector(`[name="${arguments[0]}"]`);
+            field.value = arguments[1];
+            field.dispatchEvent(new Event('input', { bubbles: true }));
+            """, field, words);
+    }
+
+    @Test
+    void ofARecipe(Browser browser) {
+        browser.signIn("ines").open("/plan/new").waitFor("[name=note]");
+        browser.set("name", "Last words");
+        browser.waitUntilTrue(() -> browser.path().matches("/plan/new/.+"));
+        String draft = browser.path();
+        lose(browser);
+        say(browser, "note", "melt the butter first");
+        browser.open(draft).waitUntilTrue(() -> browser.value("note").equals("melt the butter first"));
+        assertThat(browser.value("name")).isEqualTo("Last words");
+        // It is the server's now: another tab has it too.
+        browser.script("sessionStorage.clear()");
+        browser.open(draft).waitFor("[name=note]");
+        assertThat(browser.value("note")).isEqualTo("melt the butter first");
+    }
+
+    /** Nothing of it came before its page was left. */
+    @Test
+    void ofARecipeThatTheServerNeverHeardOf(Browser browser) {
+        browser.signIn("ines").open("/plan/new").waitFor("[name=note]");
+        lose(browser);
+        say(browser, "name", "Never heard of");
+        browser.open("/shelf").waitFor("main");
+        browser.open("/plan").waitForText("Never heard of");
+    }
+
+    @Test
+    void butNotOfWhatWasThrownAway(Browser browser) {
+        browser.signIn("ines").open("/plan/new").waitFor("[name=note]");
+        say(browser, "name", "Thrown away");
+        String draft = browser.path();
+        browser.open("/plan").waitForText("Thrown away");
+        browser.open(draft).press("Throw these changes away").waitUntilTrue(() -> browser.path()
+                .equals("/plan"));
+        assertThat(browser.waitFor("main").text("main")).doesNotContain("Thrown away");
+        assertThat(browser.script("return Object.keys(sessionStorage).filter(k => k.startsWith('typing:')).length"))
+                .isEqualTo(0L);
+    }
+
+    @Test
+    void ofAQuickLine(RunningApplication application, Browser browser) {
+        BatchId batch = Swirl.lyeIn(application, "Half a line", Duration.ofMinutes(20));
+        browser.signIn("ines").open("/bench/" + batch + "?step=mix").waitFor("[name=quick]");
+        browser.type("quick", "add lavender");
+        browser.open("/shelf").waitFor("main");
+        browser.open("/bench/" + batch + "?step=mix").waitFor("[name=quick]");
+        assertThat(browser.value("quick")).isEqualTo("add lavender");
+    }
+
+    @Test
+    void ofANote(Browser browser) {
+        browser.signIn("ines").open("/plan/first").waitFor("textarea");
+        String field = String.valueOf(browser.script("return document.querySelector('textarea').name"));
+        say(browser, field, "700 g olive\n300 g coconut");
+        browser.open("/plan").waitFor("main");
+        browser.open("/plan/first").waitUntilTrue(() -> browser.value(field).contains("coconut"));
+    }
+}
