@@ -61,7 +61,15 @@ export async function sendWhatWaits(body) {
 
   // Kept, unless she who is here takes it on: then it is logged as hers, and the trail tells whose it was.
   function ask(place, kept, line) {
-    const note = tell('problem not-mine', `${wordsToAnother(line, new Date(line.since))} `);
+    const note = tell('by-hand-note not-mine', `${wordsToAnother(line, new Date(line.since))} `);
+    const batch = /^\/(?:bench|batch)\/[0-9a-f-]{36}/.exec(place);
+    if (batch) {
+      const link = document.createElement('a');
+      [link.href] = batch;
+      link.className = 'button small';
+      link.textContent = 'Its batch';
+      note.append(link);
+    }
     note.append(button('Keep it', () => note.remove()));
     if (me?.writes) {
       note.append(button('Log it as mine', async () => {

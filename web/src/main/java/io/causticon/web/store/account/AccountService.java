@@ -268,12 +268,12 @@ public class AccountService implements UserDetailsService {
     }
 
     /**
-     * Looks whether a password is right, for somebody who is signed in.
+     * Looks whether a password is right, for somebody who is signed in. A right one is a deed, and stands in the trail.
      *
      * @param knock from where: wrong ones are counted as those at the door are
      * @throws ProblemsException of the field {@code again} where it is not, or was wrong too often
      */
-    @Transactional(readOnly = true)
+    @Transactional
     public void prove(String name, String password, Knock knock) {
         Account account = accounts.findByName(normal(name)).orElseThrow();
         Problems problems = new Problems();
