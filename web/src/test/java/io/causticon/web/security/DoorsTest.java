@@ -110,6 +110,21 @@ class DoorsTest {
         }
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"TRACE", "CONNECT", "TRACK"})
+    void nobodyIsToldWhatABrowserSent(String method) throws IOException {
+        URI at = URI.create(application.address());
+        try (Socket socket = new Socket(at.getHost(), at.getPort())) {
+            socket.setSoTimeout(PATIENCE);
+            socket.getOutputStream()
+                    .write((method + " /sign-in HTTP/1.1\r\nHost: localhost\r\nCookie: causticon=secret\r\n"
+                                    + "Connection: close\r\n\r\n")
+                            .getBytes(StandardCharsets.US_ASCII));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(answer).startsWith("HTTP/1.1 4").doesNotContain("secret");
+        }
+    }
+
     @Test
     void aSignInIsSmall() throws IOException {
         try (Socket socket = begin("/sign-in", 5000)) {

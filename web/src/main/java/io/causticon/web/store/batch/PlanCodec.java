@@ -34,6 +34,7 @@ import io.causticon.web.shared.Caches;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationFeature;
@@ -54,6 +55,19 @@ public class PlanCodec {
 
         private UnknownField(String says) {
             super(says);
+        }
+
+        /** @param within the field that it stands in; empty where it stands in the plan itself */
+        static UnknownField of(String within, UnrecognizedPropertyException e) {
+            String path = Stream.concat(
+                            Stream.of(within).filter(w -> !w.isEmpty()),
+                            e.getPath().stream()
+                                    .map(r -> r.getPropertyName() == null
+                                            ? "[" + r.getIndex() + "]"
+                                            : r.getPropertyName()))
+                    .collect(Collectors.joining("."))
+                    .replace(".[", "[");
+            return new UnknownField("says \u201c" + path + "\u201d, which this program does not know");
         }
     }
 
@@ -291,11 +305,7 @@ public class PlanCodec {
 
     private BatchPlan plan(String kept) {
         ObjectNode tree = (ObjectNode) mapper.readTree(kept);
-        JsonNode version = tree.remove(VERSION);
-        if (version != null && (!version.isInt() || version.intValue() > NEWEST)) {
-            throw new UnknownField(
-                    "was written by a newer program, version " + version + ", and here " + NEWEST + " is the newest");
-        }
+        checkVersion(tree.remove(VERSION));
         Settings said = settings.take(tree);
         Kept k = known(tree);
         Formula formula = new Formula(
@@ -328,11 +338,18 @@ public class PlanCodec {
                 k.note());
     }
 
-    private static String path(UnrecognizedPropertyException e) {
-        return e.getPath().stream()
-                .map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
-                .collect(Collectors.joining("."))
-                .replace(".[", "[");
+    private static void checkVersion(@Nullable JsonNode version) {
+        if (version == null) {
+            return;
+        }
+        if (!version.isInt() || version.intValue() < 1) {
+            throw new UnknownField(
+                    "says that it is of version " + version + ", and versions are whole numbers from 1 on");
+        }
+        if (version.intValue() > NEWEST) {
+            throw new UnknownField(
+                    "was written by a newer program, version " + version + ", and here " + NEWEST + " is the newest");
+        }
     }
 
     /** What is not in the published format is no slip of the pen: it would be left out of a batch without a word. */
@@ -340,7 +357,7 @@ public class PlanCodec {
         try {
             return mapper.treeToValue(tree, Kept.class);
         } catch (UnrecognizedPropertyException e) {
-            throw new UnknownField("says \u201c" + path(e) + "\u201d, which this program does not know");
+            throw UnknownField.of("", e);
         }
     }
 

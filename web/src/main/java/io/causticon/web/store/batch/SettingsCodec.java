@@ -6,6 +6,7 @@ import io.causticon.core.model.plan.Settings;
 import java.util.Map;
 import java.util.TreeMap;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -50,6 +51,7 @@ final class SettingsCodec {
      * Takes all that is known out of what is kept: what stays behind is something else.
      *
      * @throws IllegalArgumentException if a field that is always kept is not there
+     * @throws PlanCodec.UnknownField if within a field stands something that is not known
      */
     Settings take(ObjectNode from) {
         Settings settings = Settings.USUAL;
@@ -80,10 +82,14 @@ final class SettingsCodec {
     }
 
     private <T> T read(PlanField<T> field, JsonNode value) {
-        return switch (field.kind()) {
-            case TEMPERATURE, MASS -> field.ofNumber(mapper.treeToValue(value, Double.class));
-            case COUNT, CHOICE, SWITCH, VESSEL -> mapper.treeToValue(value, field.type());
-        };
+        try {
+            return switch (field.kind()) {
+                case TEMPERATURE, MASS -> field.ofNumber(mapper.treeToValue(value, Double.class));
+                case COUNT, CHOICE, SWITCH, VESSEL -> mapper.treeToValue(value, field.type());
+            };
+        } catch (UnrecognizedPropertyException e) {
+            throw PlanCodec.UnknownField.of(field.kept(), e);
+        }
     }
 
     /** The object that it stands in together with others, or itself. */

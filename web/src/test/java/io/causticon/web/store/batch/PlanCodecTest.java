@@ -14,6 +14,7 @@ import io.causticon.web.harness.Swirl;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PlanCodecTest {
 
@@ -53,7 +54,9 @@ class PlanCodecTest {
     @ParameterizedTest
     @CsvSource({
         "'\"mixAt\"', '\"moon\":3,\"mixAt\"', moon",
-        "'\"fats\":[{', '\"fats\":[{\"colour\":\"red\",', fats[0].colour"
+        "'\"fats\":[{', '\"fats\":[{\"colour\":\"red\",', fats[0].colour",
+        "'\"mixAt\"', '\"lyeVessel\":{\"colour\":\"red\",\"name\":\"jug\"},\"mixAt\"', lyeVessel.colour",
+        "'\"mixAt\"', '\"oven\":{\"fan\":true},\"mixAt\"', oven"
     })
     void refusesByItsNameWhatItDoesNotKnow(String where, String other, String name) {
         String kept = codec.write(PLAN).replace(where, other);
@@ -68,6 +71,15 @@ class PlanCodecTest {
         assertThatThrownBy(() -> codec.read(codec.write(PLAN).replace("\"version\":1", "\"version\":7")))
                 .isInstanceOf(PlanCodec.UnknownField.class)
                 .hasMessageContaining("newer program, version 7");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"0", "-1", "1.5", "\"one\"", "null"})
+    void takesNoOtherVersions(String version) {
+        assertThatThrownBy(() -> codec.read(codec.write(PLAN).replace("\"version\":1", "\"version\":" + version)))
+                .isInstanceOf(PlanCodec.UnknownField.class)
+                .hasMessageContaining("is of version " + version)
+                .hasMessageContaining("whole numbers from 1 on");
     }
 
     @Test
