@@ -1,5 +1,6 @@
 package io.causticon.web.security;
 
+import io.causticon.web.shared.CookieNames;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.Knock;
 import io.causticon.web.store.account.RememberKey;
@@ -35,8 +36,10 @@ public class KnownBrowsers {
     private static final int LONGEST = 400;
 
     private final SecretKeySpec key;
+    private final String cookieName;
 
-    KnownBrowsers(RememberKey key) {
+    KnownBrowsers(RememberKey key, CookieNames names) {
+        this.cookieName = names.of(COOKIE);
         this.key = new SecretKeySpec(("browser " + key.value()).getBytes(StandardCharsets.UTF_8), "HmacSHA256");
     }
 
@@ -67,7 +70,7 @@ public class KnownBrowsers {
                 .filter(s -> !parts.contains(s))
                 .limit(MOST_NAMES - 1L)
                 .forEach(parts::add);
-        Cookie cookie = new Cookie(COOKIE, String.join(".", parts));
+        Cookie cookie = new Cookie(cookieName, String.join(".", parts));
         cookie.setMaxAge((int) KEPT.toSeconds());
         cookie.setPath("/");
         cookie.setHttpOnly(true);
@@ -76,8 +79,8 @@ public class KnownBrowsers {
         response.addCookie(cookie);
     }
 
-    private static List<String> parts(HttpServletRequest request) {
-        Cookie cookie = WebUtils.getCookie(request, COOKIE);
+    private List<String> parts(HttpServletRequest request) {
+        Cookie cookie = WebUtils.getCookie(request, cookieName);
         return cookie == null
                         || cookie.getValue().isEmpty()
                         || cookie.getValue().length() > LONGEST

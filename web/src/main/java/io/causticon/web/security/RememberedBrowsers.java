@@ -1,5 +1,6 @@
 package io.causticon.web.security;
 
+import io.causticon.web.shared.CookieNames;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.SignIns;
 import io.causticon.web.store.account.SignedIn;
@@ -30,12 +31,12 @@ public final class RememberedBrowsers extends AbstractRememberMeServices {
     private final AccountService accounts;
     private final SecureRandom random = new SecureRandom();
 
-    RememberedBrowsers(String key, AccountService accounts, SignIns signIns) {
+    RememberedBrowsers(String key, CookieNames names, AccountService accounts, SignIns signIns) {
         super(key, (UserDetailsService) accounts);
         this.accounts = accounts;
         this.signIns = signIns;
         setAlwaysRemember(true);
-        setCookieName(COOKIE);
+        setCookieName(names.of(COOKIE));
         setTokenValiditySeconds((int) SignIns.KEPT.toSeconds());
     }
 
@@ -114,8 +115,8 @@ public final class RememberedBrowsers extends AbstractRememberMeServices {
         response.addCookie(cookie("", 0, request));
     }
 
-    private static Cookie cookie(String value, int maxAge, HttpServletRequest request) {
-        Cookie cookie = new Cookie(COOKIE, value);
+    private Cookie cookie(String value, int maxAge, HttpServletRequest request) {
+        Cookie cookie = new Cookie(getCookieName(), value);
         cookie.setMaxAge(maxAge);
         cookie.setPath("/");
         cookie.setHttpOnly(true);

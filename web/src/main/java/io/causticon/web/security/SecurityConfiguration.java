@@ -1,5 +1,6 @@
 package io.causticon.web.security;
 
+import io.causticon.web.shared.CookieNames;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.PasswordTries;
 import io.causticon.web.store.account.RememberKey;
@@ -111,8 +112,9 @@ class SecurityConfiguration {
     }
 
     @Bean
-    RememberedBrowsers rememberedBrowsers(RememberKey key, AccountService accounts, SignIns signIns) {
-        return new RememberedBrowsers(key.value(), accounts, signIns);
+    RememberedBrowsers rememberedBrowsers(
+            RememberKey key, CookieNames names, AccountService accounts, SignIns signIns) {
+        return new RememberedBrowsers(key.value(), names, accounts, signIns);
     }
 
     @Bean
@@ -123,6 +125,7 @@ class SecurityConfiguration {
             PasswordEncoder passwords,
             PasswordTries tries,
             RememberKey rememberKey,
+            CookieNames names,
             RememberedBrowsers browsers,
             SignIns signIns,
             PasswordAgain again,
@@ -167,7 +170,7 @@ class SecurityConfiguration {
                 // the form's token outlive
                 // the session.
                 .rememberMe(r -> r.key(rememberKey.value()).rememberMeServices(browsers))
-                .csrf(c -> c.csrfTokenRepository(formTokens()))
+                .csrf(c -> c.csrfTokenRepository(formTokens(names)))
                 .logout(l -> l.logoutUrl("/sign-out")
                         .logoutSuccessUrl("/sign-in?out")
                         .addLogoutHandler(browsers)
@@ -195,9 +198,9 @@ class SecurityConfiguration {
         return typed == null ? "" : typed;
     }
 
-    private static CookieCsrfTokenRepository formTokens() {
+    private static CookieCsrfTokenRepository formTokens(CookieNames names) {
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-        tokens.setCookieName("causticon-form");
+        tokens.setCookieName(names.of("causticon-form"));
         tokens.setCookieCustomizer(c -> c.httpOnly(true).sameSite("Strict").path("/"));
         return tokens;
     }

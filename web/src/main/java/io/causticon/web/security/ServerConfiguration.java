@@ -1,5 +1,6 @@
 package io.causticon.web.security;
 
+import io.causticon.web.shared.CookieNames;
 import io.causticon.web.store.account.SignedIn;
 import io.causticon.web.store.device.DeviceService;
 import io.causticon.web.store.token.AccessTokens;
@@ -33,6 +34,11 @@ class ServerConfiguration {
                                 .filter(t -> tokens.getObject().isKnown(t)
                                         || devices.getObject().byToken(t).isPresent())),
                 System::nanoTime));
+    }
+
+    @Bean
+    WebServerFactoryCustomizer<TomcatServletWebServerFactory> sessionsName(CookieNames names) {
+        return server -> server.getSettings().getSession().getCookie().setName(names.of("causticon"));
     }
 
     private static Optional<String> inSession(HttpServletRequest request) {

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Cookie;
 import org.openqa.selenium.JavascriptException;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
@@ -477,6 +478,14 @@ public final class Browser implements AutoCloseable {
 
     public String path() {
         return driver.getCurrentUrl().replace(address, "").replaceAll("\\?.*", "");
+    }
+
+    /** What it was told to keep, also what no script sees. */
+    public List<String> cookieNames() {
+        return driver.manage().getCookies().stream()
+                .map(Cookie::getName)
+                .sorted()
+                .toList();
     }
 
     /** Complaints of the browser, such as a blocked style or a script that failed. */

@@ -38,6 +38,7 @@ class AwayTest {
                     .type("password", "lye-into-water")
                     .press("Sign in")
                     .waitFor("nav.places");
+            assertThat(browser.cookieNames()).hasSize(4).allMatch(name -> name.startsWith("__Host-causticon"));
             browser.open("/network").waitFor(".qr");
             assertThat(browser.text("main")).contains(address);
             browser.waitUntilTrue(

@@ -1,5 +1,6 @@
 package io.causticon.web.store.audit;
 
+import io.causticon.web.shared.CookieNames;
 import io.causticon.web.shared.DaemonThreads;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
@@ -51,14 +52,16 @@ public class Deeds implements DisposableBean {
     private static final Pattern CONTROL = Pattern.compile("\\p{Cntrl}+");
 
     private final JdbcTemplate jdbc;
+    private final String browserCookie;
     private final Clock clock;
     private final BlockingQueue<Deed> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
     private final AtomicBoolean writing = new AtomicBoolean();
     private final ScheduledExecutorService background =
             Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("deeds"));
 
-    Deeds(JdbcTemplate jdbc, Clock clock) {
+    Deeds(JdbcTemplate jdbc, CookieNames names, Clock clock) {
         this.jdbc = jdbc;
+        this.browserCookie = names.of(BROWSER);
         this.clock = clock;
     }
 
@@ -96,7 +99,7 @@ public class Deeds implements DisposableBean {
     }
 
     private Deed deed(String name, HttpServletRequest request, String what, String subject) {
-        Cookie known = WebUtils.getCookie(request, BROWSER);
+        Cookie known = WebUtils.getCookie(request, browserCookie);
         return new Deed(
                 clock.instant(),
                 cut(name, LONGEST_NAME),
