@@ -69,9 +69,7 @@ class PasswordAgainTest {
         assertThat(led(right)).isEqualTo("/people/tokens");
         assertThat(owner.post("/people/tokens", TOKEN).body()).contains("kiosk &amp; co");
         String trail = Jsoup.parse(owner.get("/people/audit").body()).text();
-        assertThat(trail)
-                .containsPattern("ines made a token for a program .{0,60} ines gave her password again")
-                .containsPattern("ines gave her password again .{0,60} ines sent, and nothing was changed: made a token");
+        assertThat(trail).containsPattern("ines made a token for a program .{0,60} ines gave her password again");
     }
 
     @ParameterizedTest
