@@ -9,7 +9,7 @@ import { decompress } from 'wawoff2';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const statics = join(here, '..', 'web', 'src', 'main', 'resources', 'static');
-const prints = join(here, '..', 'web', 'src', 'main', 'resources', 'io', 'causticon', 'web', 'print');
+const prints = join(here, '..', 'web', 'src', 'main', 'resources', 'io', 'causticon', 'web', 'shared', 'print');
 const modules = join(here, 'node_modules');
 
 const FONTS = {

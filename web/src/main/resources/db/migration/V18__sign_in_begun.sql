@@ -1,2 +1,2 @@
--- A sign-in ends some day however often it is used. Those from before began when they were last renewed, as far as is known.
+-- A sign-in ends some day however often it is used. Those from before count from now on.
 alter table sign_in add column begun_at timestamp(9) with time zone default current_timestamp not null;

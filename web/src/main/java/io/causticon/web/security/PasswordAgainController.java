@@ -1,6 +1,7 @@
 package io.causticon.web.security;
 
 import io.causticon.core.problem.ProblemsException;
+import io.causticon.web.shared.FormField;
 import io.causticon.web.shared.Frame;
 import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.store.account.AccountService;
@@ -8,8 +9,6 @@ import io.causticon.web.store.account.Maker;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URI;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -46,9 +45,6 @@ class PasswordAgainController {
         this.again = again;
         this.words = words;
     }
-
-    /** One field of the form, as it was filled in. */
-    record Field(String name, String value) {}
 
     @ExceptionHandler(PasswordAgain.WantedException.class)
     String ask(Frame frame, HttpServletRequest request, HttpServletResponse response, Model model) {
@@ -98,15 +94,9 @@ class PasswordAgainController {
     }
 
     private static String show(Model model, HttpServletRequest request, String method, String to, String problem) {
-        List<Field> fields = new ArrayList<>();
-        if (!HttpMethod.GET.matches(method)) {
-            request.getParameterMap().forEach((name, values) -> {
-                if (!OF_THE_FORM_ITSELF.contains(name)) {
-                    Arrays.stream(values).forEach(v -> fields.add(new Field(name, v)));
-                }
-            });
-        }
-        model.addAttribute("fields", fields);
+        model.addAttribute(
+                "fields",
+                HttpMethod.GET.matches(method) ? List.of() : FormField.of(request, OF_THE_FORM_ITSELF));
         model.addAttribute(METHOD, method);
         model.addAttribute(TO, to);
         model.addAttribute("problem", problem);

@@ -4,8 +4,9 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * What cookies are called. Where everything comes over TLS, of the server's own or of a proxy before it, their names say
- * that they are for this host alone and for TLS alone, so that no neighbour can put one beside them (RFC 6265bis, 4.1.3).
+ * What cookies are called. Where everything comes over TLS, of the server's own or of a proxy before it, their names
+ * say that they are for this host alone and for TLS alone, so that no neighbour can put one beside them (RFC 6265bis,
+ * 4.1.3).
  */
 @Component
 public class CookieNames {

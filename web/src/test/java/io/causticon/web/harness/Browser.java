@@ -59,7 +59,8 @@ public final class Browser implements AutoCloseable {
         const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden'
             && !(e.getAttribute('class') ?? '').includes('visually-hidden');
         const words = e => (e.innerText ?? e.textContent).replace(/\\s+/g, ' ').trim();
-        const found = [...document.querySelectorAll('button, a, summary')].find(e => shown(e) && words(e).startsWith(arguments[0]));
+        const found = [...document.querySelectorAll('button, a, summary')]
+            .find(e => shown(e) && words(e).startsWith(arguments[0]));
         found?.scrollIntoView({block: 'center'});
         return found ?? null;
         """;
@@ -74,7 +75,8 @@ public final class Browser implements AutoCloseable {
 
     private static final String SELECT_ALL = """
         const shown = e => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden';
-        const fields = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'input' || e.localName === 'textarea');
+        const fields = [...document.getElementsByName(arguments[0])]
+            .filter(e => e.localName === 'input' || e.localName === 'textarea');
         const field = arguments[1] < 0 ? fields.find(shown) : fields[arguments[1]];
         if (!field || !shown(field) || field.disabled || field.readOnly) {
             return false;
@@ -97,7 +99,8 @@ public final class Browser implements AutoCloseable {
 
     private static final String CHOOSE = """
         const list = [...document.getElementsByName(arguments[0])].filter(e => e.localName === 'select')[arguments[1]];
-        const choice = list && !list.disabled && [...list.options].find(o => !o.disabled && o[arguments[2]].trim() === arguments[3]);
+        const choice = list && !list.disabled
+            && [...list.options].find(o => !o.disabled && o[arguments[2]].trim() === arguments[3]);
         if (!choice) {
             return false;
         }

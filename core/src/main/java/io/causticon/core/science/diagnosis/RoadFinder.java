@@ -27,8 +27,8 @@ import java.util.Set;
 
 /**
  * Looks for the {@link Road}: what the gate asks for by itself first, then, one after the other, the look whose calm
- * outcome lowers the likeliest hazard most for its effort, until all lie below the limit. It is sought without a burette
- * first; with one only where looks alone lead nowhere.
+ * outcome lowers the likeliest hazard most for its effort, until all lie below the limit. It is sought without a
+ * burette first; with one only where looks alone lead nowhere.
  */
 final class RoadFinder {
 

@@ -3,6 +3,7 @@ package io.causticon.web.places.batch;
 import io.causticon.core.model.log.DoubtKind;
 import io.causticon.core.model.said.entry.Suggestion;
 import io.causticon.core.workshop.assessment.Doubt;
+import io.causticon.web.shared.FormField;
 import io.causticon.web.shared.Frame;
 import io.causticon.web.shared.words.EntryWords;
 import io.causticon.web.store.account.Maker;
@@ -12,8 +13,6 @@ import io.causticon.web.store.batch.DoubtsException;
 import io.causticon.web.store.batch.Logbook;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -37,9 +36,6 @@ class DoubtPages {
         this.logbook = logbook;
     }
 
-    /** One field of the form, as it was filled in. */
-    record Field(String name, String value) {}
-
     /** A question: its words, and lines that may have been meant. */
     record Question(String words, List<Suggestion> rather) {}
 
@@ -52,12 +48,7 @@ class DoubtPages {
             HttpServletResponse response,
             Model model) {
         response.setStatus(UNPROCESSABLE);
-        List<Field> fields = new ArrayList<>();
-        request.getParameterMap().forEach((name, values) -> {
-            if (!OF_THE_FORM_ITSELF.contains(name)) {
-                Arrays.stream(values).forEach(v -> fields.add(new Field(name, v)));
-            }
-        });
+        List<FormField> fields = FormField.of(request, OF_THE_FORM_ITSELF);
         Set<DoubtKind> answered = new TreeSet<>(Answers.ofTheForm().said());
         boolean mould = e.doubts().stream().anyMatch(d -> d.kind() == DoubtKind.IN_THE_MOULD);
         e.doubts().forEach(d -> answered.add(d.kind()));
@@ -74,7 +65,7 @@ class DoubtPages {
                 "typed",
                 fields.stream()
                         .filter(f -> f.name().equals("quick"))
-                        .map(Field::value)
+                        .map(FormField::value)
                         .findFirst()
                         .orElse(""));
         model.addAttribute("out", mould ? Answers.OUT : "");

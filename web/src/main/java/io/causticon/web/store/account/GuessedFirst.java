@@ -18,7 +18,10 @@ import org.springframework.stereotype.Component;
 @Component
 class GuessedFirst {
 
-    /** A throttled door lets nobody try so many in a lifetime; a stolen table would be tried through in a moment. */
+    /**
+     * Guesses: between what zxcvbn calls enough for a door that is throttled, a million, and for one that is not, a
+     * hundred million.
+     */
     private static final double FEWEST_GUESSES = 1e7;
 
     /** Letters and figures beside a name that make a password of it. */

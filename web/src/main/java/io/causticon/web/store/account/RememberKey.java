@@ -9,7 +9,10 @@ import java.util.HexFormat;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
-/** The secret that signs who is remembered, and what else nobody may work out, kept beside the data so that it outlives the server. */
+/**
+ * The secret that signs who is remembered, and what else nobody may work out, kept beside the data so that it outlives
+ * the server.
+ */
 @Component
 public class RememberKey {
 
