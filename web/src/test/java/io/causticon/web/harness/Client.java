@@ -36,8 +36,12 @@ public final class Client {
     }
 
     public Client signIn(String name) {
+        return signIn(name, "lye-into-water");
+    }
+
+    public Client signIn(String name, String password) {
         get("/sign-in");
-        post("/sign-in", Map.of("name", name, "password", "lye-into-water"));
+        post("/sign-in", Map.of("name", name, "password", password));
         get("/settings");
         return this;
     }
