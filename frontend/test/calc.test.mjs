@@ -1,6 +1,7 @@
 // The pure calculations of the pages.
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
+import { bytes, text } from '../../web/src/main/resources/static/js/calc/base64url.js';
 import { matching } from '../../web/src/main/resources/static/js/calc/choices.js';
 import { countdown, elapsed, left, silent } from '../../web/src/main/resources/static/js/calc/elapsed.js';
 import { nodes, outlines, path } from '../../web/src/main/resources/static/js/calc/contours.js';
@@ -23,6 +24,16 @@ describe('a stopwatch', () => {
 
   test('goes on past a day', () => {
     assert.equal(elapsed(0, 100 * 3_600_000), '100:00:00');
+  });
+});
+
+describe('bytes in an address', () => {
+  test('come back as they were, of every length and value', () => {
+    for (let length = 0; length < 260; length += 1) {
+      const some = Uint8Array.from({ length }, (_, i) => (i * 7 + length) % 256);
+      assert.deepEqual(bytes(text(some)), some);
+      assert.match(text(some), /^[\w-]*$/);
+    }
   });
 });
 

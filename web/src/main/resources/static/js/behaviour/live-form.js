@@ -3,6 +3,10 @@ import { drafts, sameWords, typing } from '../calc/typing.js';
 
 const PAUSE = 180;
 
+// Milliseconds between one try and the next, and the first status that speaks of the server and not of what was sent.
+const PAUSES = [1000, 3000, 9000, 27000];
+const BUSY = 500;
+
 export function liveForm(form) {
   let timer = 0;
   let newest = 0;
@@ -21,7 +25,7 @@ export function liveForm(form) {
       headers: { Accept: 'text/html' },
     }).catch(() => null);
     // A slower, older answer must not overwrite a newer one.
-    if (!answer || !answer.ok || mine !== newest) {
+    if (!heard(answer) || mine !== newest) {
       return;
     }
     if (known === typed) {
@@ -63,7 +67,7 @@ export function liveForm(form) {
     }
   });
 
-  form.addEventListener('input', () => {
+  function changed() {
     clearTimeout(timer);
     timer = setTimeout(reckon, PAUSE);
     typed += 1;
@@ -73,7 +77,12 @@ export function liveForm(form) {
     if (window.location.pathname === '/plan/new') {
       window.history.replaceState(null, '', `/plan/new/${form.elements.draft.value}`);
     }
-  });
+  }
+  form.addEventListener('input', changed);
+  // On a slow device the first word may be there before this is.
+  if (isNew() && [...form.elements].some(isFilledIn)) {
+    changed();
+  }
 
   // Who leaves in the middle of a word loses nothing; what is sent by a button is kept by that.
   form.addEventListener('submit', () => {
@@ -106,17 +115,32 @@ export function liveForm(form) {
       return;
     }
     const answer = await tell(form.dataset.liveForm, said);
-    if (answer?.ok && typed === 0) {
+    if (heard(answer) && typed === 0) {
       kept.done();
       window.location.reload();
     }
   }
 }
 
-const tell = (action, said) => {
+// Who is signed out meanwhile is led to the door, which is an answer too, but nothing was kept.
+const heard = (answer) => Boolean(answer?.ok) && !answer.redirected;
+
+// A page that is come back to holds what the browser remembers of it, which is no word of now.
+const isNew = () => performance.getEntriesByType('navigation')[0]?.type === 'navigate';
+
+const isFilledIn = (field) =>
+  field.matches('input[type=text][name], input:not([type])[name], textarea[name]') && field.value !== field.defaultValue;
+
+// A server that is busy or not there is told again: what was typed must not wait for the next page.
+async function tell(action, said, pauses = PAUSES) {
   said.set('_csrf', document.querySelector('meta[name="csrf"]')?.content ?? '');
-  return fetch(action, { method: 'POST', body: said }).catch(() => null);
-};
+  const answer = await fetch(action, { method: 'POST', body: said }).catch(() => null);
+  if ((answer && answer.status < BUSY) || pauses.length === 0) {
+    return answer;
+  }
+  await new Promise((go) => { setTimeout(go, pauses[0]); });
+  return tell(action, said, pauses.slice(1));
+}
 
 // The last words of recipes whose page is not open: the list of those under way is asked for again once the server has them.
 export async function tellLastWords() {
@@ -126,7 +150,7 @@ export async function tellLastWords() {
   for (const draft of others) {
     const kept = typing(window.sessionStorage, draft);
     const answer = await tell('/plan/reckon', new URLSearchParams(kept.left()));
-    if (answer?.ok) {
+    if (heard(answer)) {
       kept.done();
       told += 1;
     }

@@ -143,6 +143,12 @@ public enum ProblemKey {
     OWN_NAME,
     /** Wrong ones came before, and too many. Values: seconds to wait. */
     TOO_MANY_TRIES,
+    /** A device made no passkey for this workshop, or too late. Values: none. */
+    NOT_A_PASSKEY,
+    /** So many passkeys belong to somebody already. Values: the most. */
+    TOO_MANY_PASSKEYS,
+    /** A passkey is to be asked for where there is none. Values: none. */
+    NO_PASSKEY,
     /** Not what the terminal shows. Values: none. */
     WRONG_CODE,
     /** The last owner must stay. Values: none. */

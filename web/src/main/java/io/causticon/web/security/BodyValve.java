@@ -1,5 +1,6 @@
 package io.causticon.web.security;
 
+import io.causticon.web.shared.Asker;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -64,6 +65,7 @@ final class BodyValve extends ValveBase {
 
     @Override
     public void invoke(Request request, Response response) throws IOException, ServletException {
+        Asker.tell(request.getRequest(), () -> isThere(request.getCoyoteRequest()));
         boolean hasBody =
                 request.getContentLengthLong() > 0 || request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null;
         if (!hasBody) {
@@ -86,6 +88,15 @@ final class BodyValve extends ValveBase {
         } else {
             read(request, response, strangers, request.getRemoteAddr(), OF_A_STRANGER);
         }
+    }
+
+    /**
+     * Nobody sends more before the answer came; what can be read now is the end of the connection. (One who does send
+     * the next request already is taken for gone, and asks once more.)
+     */
+    private static boolean isThere(org.apache.coyote.Request request) {
+        request.action(ActionCode.AVAILABLE, Boolean.TRUE);
+        return request.getAvailable() == 0;
     }
 
     private void read(Request request, Response response, Places places, String who, Pace pace)

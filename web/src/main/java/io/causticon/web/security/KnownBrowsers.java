@@ -7,18 +7,12 @@ import io.causticon.web.store.account.RememberKey;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import javax.crypto.Mac;
-import javax.crypto.spec.SecretKeySpec;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.WebUtils;
 
@@ -32,15 +26,14 @@ public class KnownBrowsers {
     private static final String COOKIE = "causticon-browser";
     private static final Duration KEPT = Duration.ofDays(400);
     private static final int MOST_NAMES = 6;
-    private static final int SEAL_BYTES = 16;
     private static final int LONGEST = 400;
 
-    private final SecretKeySpec key;
+    private final Seal seal;
     private final String cookieName;
 
     KnownBrowsers(RememberKey key, CookieNames names) {
         this.cookieName = names.of(COOKIE);
-        this.key = new SecretKeySpec(("browser " + key.value()).getBytes(StandardCharsets.UTF_8), "HmacSHA256");
+        this.seal = new Seal(key, "browser");
     }
 
     /** From where a request comes that has to do with this name. */
@@ -54,9 +47,9 @@ public class KnownBrowsers {
         List<String> parts = parts(request);
         return parts.stream()
                 .skip(1)
-                .filter(seal -> MessageDigest.isEqual(bytes(seal), bytes(seal(parts.get(0), name))))
+                .filter(shown -> seal.isOf(shown, parts.get(0) + " " + name))
                 .findFirst()
-                .map(seal -> parts.get(0));
+                .map(shown -> parts.get(0));
     }
 
     /** Remembers that this name signed in here. */
@@ -92,17 +85,6 @@ public class KnownBrowsers {
     }
 
     private String seal(String id, String name) {
-        try {
-            Mac mac = Mac.getInstance("HmacSHA256");
-            mac.init(key);
-            byte[] whole = mac.doFinal(bytes(id + " " + name));
-            return Base64.getUrlEncoder().withoutPadding().encodeToString(Arrays.copyOf(whole, SEAL_BYTES));
-        } catch (GeneralSecurityException e) {
-            throw new IllegalStateException("Impossible state: no HmacSHA256", e);
-        }
-    }
-
-    private static byte[] bytes(String text) {
-        return text.getBytes(StandardCharsets.UTF_8);
+        return seal.of(id + " " + name);
     }
 }

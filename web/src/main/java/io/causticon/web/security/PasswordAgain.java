@@ -51,6 +51,9 @@ class PasswordAgain implements WebMvcConfigurer, HandlerInterceptor {
             new Guarded(HttpMethod.POST, "/people"),
             new Guarded(HttpMethod.POST, "/people/role"),
             new Guarded(HttpMethod.POST, "/people/tokens"),
+            new Guarded(HttpMethod.POST, "/settings/passkeys"),
+            new Guarded(HttpMethod.POST, "/settings/passkeys/{id}/away"),
+            new Guarded(HttpMethod.POST, "/settings/passkeys/too"),
             new Guarded(HttpMethod.POST, "/backups"),
             new Guarded(HttpMethod.GET, "/backups/{name}"),
             new Guarded(HttpMethod.GET, "/carry/{kind}.zip"));

@@ -1,11 +1,13 @@
 package io.causticon.web.security;
 
+import io.causticon.core.problem.ProblemKey;
 import io.causticon.core.problem.ProblemsException;
 import io.causticon.web.shared.FormField;
 import io.causticon.web.shared.Frame;
 import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.Maker;
+import io.causticon.web.store.account.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URI;
@@ -16,6 +18,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -31,17 +34,24 @@ class PasswordAgainController {
     private static final String PASSWORD = "again";
     private static final String TO = "to";
     private static final String METHOD = "method";
-    private static final Set<String> OF_THE_FORM_ITSELF = Set.of("_csrf", PASSWORD, TO, METHOD);
+    private static final String PASSKEY = "againPasskey";
+    private static final Set<String> OF_THE_FORM_ITSELF = Set.of("_csrf", PASSWORD, PASSKEY, TO, METHOD);
 
     private final AccountService accounts;
     private final KnownBrowsers browsers;
+    private final PasskeySignatures signatures;
     private final PasswordAgain again;
     private final ProblemWords words;
 
     PasswordAgainController(
-            AccountService accounts, KnownBrowsers browsers, PasswordAgain again, ProblemWords words) {
+            AccountService accounts,
+            KnownBrowsers browsers,
+            PasskeySignatures signatures,
+            PasswordAgain again,
+            ProblemWords words) {
         this.accounts = accounts;
         this.browsers = browsers;
+        this.signatures = signatures;
         this.again = again;
         this.words = words;
     }
@@ -61,7 +71,9 @@ class PasswordAgainController {
             Model model,
             Maker maker,
             HttpServletRequest request,
-            @RequestParam(PASSWORD) String password,
+            @AuthenticationPrincipal SignedIn here,
+            @RequestParam(name = PASSWORD, defaultValue = "") String password,
+            @RequestParam(name = PASSKEY, defaultValue = "") String passkey,
             @RequestParam(METHOD) String method,
             @RequestParam(TO) String to) {
         HttpMethod done = HttpMethod.valueOf(method);
@@ -70,7 +82,14 @@ class PasswordAgainController {
             return "redirect:/";
         }
         try {
-            accounts.prove(maker.name(), password, browsers.knock(maker.name(), request));
+            if (passkey.isEmpty()) {
+                accounts.prove(maker.name(), password, browsers.knock(maker.name(), request));
+            } else if (signatures
+                    .whose(passkey, request)
+                    .filter(here.account()::equals)
+                    .isEmpty()) {
+                throw ProblemsException.of(PASSWORD, ProblemKey.NOT_A_PASSKEY);
+            }
         } catch (ProblemsException e) {
             String why = words.byField(e.problems(), maker.formats()).getOrDefault(PASSWORD, "");
             return show(model, request, method, to, why);

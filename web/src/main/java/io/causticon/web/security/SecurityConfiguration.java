@@ -19,8 +19,11 @@ import org.springframework.http.MediaType;
 import org.springframework.security.authentication.AuthenticationEventPublisher;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.AuthenticationProvider;
+import org.springframework.security.authentication.DefaultAuthenticationEventPublisher;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.authentication.RememberMeAuthenticationProvider;
+import org.springframework.security.authentication.event.AuthenticationFailureBadCredentialsEvent;
+import org.springframework.security.authentication.event.AuthenticationFailureLockedEvent;
 import org.springframework.security.authorization.AuthorizationEventPublisher;
 import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -51,6 +54,7 @@ class SecurityConfiguration {
 
     private static final String[] OPEN = {
         "/sign-in",
+        "/sign-in/passkey",
         "/first-visit",
         "/splash",
         "/css/**",
@@ -100,6 +104,18 @@ class SecurityConfiguration {
         return new SpringAuthorizationEventPublisher(events);
     }
 
+    /** The kinds that are ours are told of as the kinds they are of: it goes by the class itself otherwise. */
+    @Bean
+    static AuthenticationEventPublisher triesAtTheDoor(ApplicationEventPublisher events) {
+        DefaultAuthenticationEventPublisher publisher = new DefaultAuthenticationEventPublisher(events);
+        publisher.setAdditionalExceptionMappings(Map.of(
+                CountedPasswords.TooSoonException.class,
+                AuthenticationFailureLockedEvent.class,
+                PasskeyDoor.UnknownPasskeyException.class,
+                AuthenticationFailureBadCredentialsEvent.class));
+        return publisher;
+    }
+
     /** Devices and calendars carry a token of their own: no session, no form, no cookie. */
     @Bean
     @Order(1)
@@ -124,6 +140,8 @@ class SecurityConfiguration {
             AccountService accounts,
             PasswordEncoder passwords,
             PasswordTries tries,
+            PasskeySignatures signatures,
+            PasswordFirst passwordFirst,
             RememberKey rememberKey,
             CookieNames names,
             RememberedBrowsers browsers,
@@ -155,14 +173,17 @@ class SecurityConfiguration {
                         .hasAnyRole("OWNER", "MAKER"))
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter(NAME)
-                        .authenticationDetailsSource(r -> known.knock(orEmpty(r.getParameter(NAME)), r))
-                        .successHandler(new SignedInHandler(known, asked, again))
-                        .failureHandler((request, response, why) -> response.sendRedirect(
-                                why instanceof CountedPasswords.TooSoonException soon
-                                        ? "/sign-in?wait=" + soon.seconds()
-                                        : "/sign-in?wrong")))
+                        .authenticationDetailsSource(r -> new AtTheDoor(
+                                known.knock(orEmpty(r.getParameter(NAME)), r),
+                                PasskeySignatures.origin(r),
+                                r.getServerName(),
+                                orEmpty(r.getParameter("passkey")),
+                                passwordFirst.shownBy(r)))
+                        .successHandler(new SignedInHandler(known, asked, again, passwordFirst))
+                        .failureHandler(new NotLetInHandler(passwordFirst)))
                 .authenticationManager(manager(
                         told,
+                        new PasskeyDoor(signatures, accounts, tries, passwordFirst),
                         new CountedPasswords(accounts, passwords, tries),
                         new RememberMeAuthenticationProvider(rememberKey.value())))
                 .requestCache(c -> c.requestCache(asked))

@@ -18,11 +18,14 @@ final class SignedInHandler implements AuthenticationSuccessHandler {
     private final KnownBrowsers browsers;
     private final RequestCache asked;
     private final PasswordAgain again;
+    private final PasswordFirst passwordFirst;
 
-    SignedInHandler(KnownBrowsers browsers, RequestCache asked, PasswordAgain again) {
+    SignedInHandler(
+            KnownBrowsers browsers, RequestCache asked, PasswordAgain again, PasswordFirst passwordFirst) {
         this.browsers = browsers;
         this.again = again;
         this.asked = asked;
+        this.passwordFirst = passwordFirst;
     }
 
     @Override
@@ -30,6 +33,9 @@ final class SignedInHandler implements AuthenticationSuccessHandler {
             throws IOException {
         browsers.remember(who.getName(), request, response);
         again.typed(request);
+        if (!passwordFirst.shownBy(request).isEmpty()) {
+            passwordFirst.forget(request, response);
+        }
         String path = Optional.ofNullable(asked.getRequest(request, response))
                 .map(SignedInHandler::path)
                 .orElse("/");

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.logging.Level;
+import org.jspecify.annotations.Nullable;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Cookie;
 import org.openqa.selenium.JavascriptException;
@@ -33,6 +34,8 @@ import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.ExpectedCondition;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import org.openqa.selenium.virtualauthenticator.VirtualAuthenticator;
+import org.openqa.selenium.virtualauthenticator.VirtualAuthenticatorOptions;
 
 /** Chromium, driven as a maker would use it. */
 public final class Browser implements AutoCloseable {
@@ -136,6 +139,7 @@ public final class Browser implements AutoCloseable {
     private final String address;
     private Runnable meanwhile = () -> {};
     private Duration between = LOOKS;
+    private @Nullable VirtualAuthenticator device;
 
     /** One that knows nothing of what another test did in it. */
     public Browser(String address) {
@@ -527,17 +531,35 @@ public final class Browser implements AutoCloseable {
         picture(Path.of("target", "failed-" + name.replaceAll("[^A-Za-z0-9]+", "-") + ".png"));
     }
 
+    /** A device that makes and keeps passkeys, and is always content with the finger that touches it. */
+    public Browser withDevice() {
+        device = driver.addVirtualAuthenticator(new VirtualAuthenticatorOptions()
+                .setTransport(VirtualAuthenticatorOptions.Transport.INTERNAL)
+                .setHasResidentKey(true)
+                .setHasUserVerification(true)
+                .setIsUserVerified(true));
+        return this;
+    }
+
     /** Forgets everything and waits for the next test; one that cannot is ended. */
     @Override
     public void close() {
         try {
+            if (device != null) {
+                driver.removeVirtualAuthenticator(device);
+                device = null;
+            }
+            // An answer to its last words would bring cookies of its own, and take those of the next test.
+            driver.executeScript("navigator.sendBeacon = () => true");
             driver.get("about:blank");
             driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
             driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
             driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", address, "storageTypes", "all"));
             driver.executeCdpCommand("Emulation.clearDeviceMetricsOverride", Map.of());
             synchronized (Browser.class) {
-                IDLE.push(driver);
+                if (!IDLE.contains(driver)) {
+                    IDLE.push(driver);
+                }
             }
         } catch (WebDriverException e) {
             driver.quit();

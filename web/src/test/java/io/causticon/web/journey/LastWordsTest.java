@@ -6,8 +6,11 @@ import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.RunningApplication;
 import io.causticon.web.harness.Swirl;
+import io.causticon.web.store.account.AccountService;
+import io.causticon.web.store.account.SignIns;
 import io.causticon.web.store.batch.BatchId;
 import java.time.Duration;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 /** What was typed last is there again, however late the server hears of it. */
@@ -51,6 +54,24 @@ class LastWordsTest {
         say(browser, "name", "Never heard of");
         browser.open("/shelf").waitFor("main");
         browser.open("/plan").waitForText("Never heard of");
+    }
+
+    /** The door is an answer, but it keeps nothing. */
+    @Test
+    void ofWhoeverWasSignedOutMeanwhile(RunningApplication application, Browser browser) {
+        browser.signInAtTheForm("ines").open("/plan/new").waitFor("[name=note]");
+        browser.set("name", "Signed out");
+        browser.waitUntilTrue(() -> browser.path().matches("/plan/new/.+"));
+        String draft = browser.path();
+        UUID ines = application
+                .bean(AccountService.class)
+                .loadUserByUsername("ines")
+                .account();
+        application.bean(SignIns.class).endAll(ines);
+        say(browser, "note", "stir slowly");
+        browser.open("/plan").waitFor("[name=password]");
+        browser.signInAtTheForm("ines");
+        browser.open(draft).waitUntilTrue(() -> browser.value("note").equals("stir slowly"));
     }
 
     @Test

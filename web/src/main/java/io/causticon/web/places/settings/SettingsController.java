@@ -12,6 +12,7 @@ import io.causticon.web.shared.ProblemWords;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.Knock;
 import io.causticon.web.store.account.Maker;
+import io.causticon.web.store.account.Passkeys;
 import io.causticon.web.store.account.Role;
 import io.causticon.web.store.account.SignIns;
 import io.causticon.web.store.account.SignedIn;
@@ -33,11 +34,18 @@ class SettingsController {
 
     private final AccountService accounts;
     private final SignIns signIns;
+    private final Passkeys passkeys;
     private final KnownBrowsers browsers;
     private final ProblemWords words;
 
-    SettingsController(AccountService accounts, SignIns signIns, KnownBrowsers browsers, ProblemWords words) {
+    SettingsController(
+            AccountService accounts,
+            Passkeys passkeys,
+            SignIns signIns,
+            KnownBrowsers browsers,
+            ProblemWords words) {
         this.accounts = accounts;
+        this.passkeys = passkeys;
         this.signIns = signIns;
         this.browsers = browsers;
         this.words = words;
@@ -161,9 +169,13 @@ class SettingsController {
             Maker maker,
             @RequestParam String name,
             @RequestParam Role role,
-            @RequestParam(defaultValue = "false") boolean active) {
+            @RequestParam(defaultValue = "false") boolean active,
+            @RequestParam(defaultValue = "false") boolean passwordAlone) {
         try {
             accounts.become(name, role, active);
+            if (passwordAlone) {
+                passkeys.letPasswordDo(name);
+            }
             return "redirect:/settings";
         } catch (ProblemsException e) {
             return show(model, maker, words.byField(e.problems(), maker.formats()), "");

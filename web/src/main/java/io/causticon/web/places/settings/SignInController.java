@@ -28,6 +28,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SignInController {
 
+    private static final String PASSKEY = "passkey";
+
     private final AccountService accounts;
     private final RememberedBrowsers browsers;
     private final OpeningCode opening;
@@ -51,20 +53,30 @@ class SignInController {
     String signIn(
             Model model,
             @RequestParam(required = false) @Nullable String wrong,
+            @RequestParam(required = false) @Nullable String next,
             @RequestParam(required = false) @Nullable Integer wait,
             @RequestParam(required = false) @Nullable String out) {
         if (accounts.isNew()) {
             return "redirect:/first-visit";
         }
-        String message = wait != null
-                ? "Too many tries. Wait " + wait + " s, then try again."
-                : wrong != null
-                        ? "Name and password do not go together. Check both; capitals count in the password."
-                        : "";
-        model.addAttribute("message", message);
+        model.addAttribute("message", message(wrong, next, wait));
+        model.addAttribute("passkeyNext", PASSKEY.equals(next));
         model.addAttribute("demo", demo);
         model.addAttribute("out", out != null);
         return "account/sign-in";
+    }
+
+    private static String message(@Nullable String wrong, @Nullable String next, @Nullable Integer wait) {
+        if (wait != null) {
+            return "Too many tries. Wait " + wait + " s, then try again.";
+        } else if (PASSKEY.equals(wrong)) {
+            return "That passkey opens nothing here. It may have been taken away, or it is for another address.";
+        } else if (wrong != null) {
+            return "Name and password do not go together. Check both; capitals count in the password.";
+        } else if (PASSKEY.equals(next)) {
+            return "Your password is right. Now your passkey.";
+        }
+        return next == null ? "" : "You asked for both: type your password first, then show the passkey.";
     }
 
     @GetMapping("/first-visit")

@@ -26,6 +26,7 @@ class Account {
     private String theme = "day";
     private boolean active = true;
     private int credentialVersion = 1;
+    private boolean passkeyToo;
 
     @Column(updatable = false)
     private Instant createdAt = Instant.EPOCH;
@@ -95,6 +96,15 @@ class Account {
     void changePassword(String hash) {
         this.passwordHash = hash;
         this.credentialVersion++;
+    }
+
+    /** Whether her password alone is not enough. */
+    boolean wantsPasskeyToo() {
+        return passkeyToo;
+    }
+
+    void wantPasskeyToo(boolean wanted) {
+        this.passkeyToo = wanted;
     }
 
     void become(Role newRole, boolean isActive) {

@@ -81,8 +81,18 @@ public class AccountService implements UserDetailsService {
     @Override
     @Transactional(readOnly = true)
     public SignedIn loadUserByUsername(String name) {
-        Account account =
-                accounts.findByName(normal(name)).orElseThrow(() -> new UsernameNotFoundException("no such account"));
+        return accounts.findByName(normal(name))
+                .map(AccountService::signedIn)
+                .orElseThrow(() -> new UsernameNotFoundException("no such account"));
+    }
+
+    /** Somebody who may sign in, by a sign-in that is new; empty where nobody may, or not any more. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> signedIn(UUID account) {
+        return accounts.findById(account).filter(Account::active).map(AccountService::signedIn);
+    }
+
+    private static SignedIn signedIn(Account account) {
         return new SignedIn(
                 UUID.randomUUID(),
                 account.id(),
@@ -90,7 +100,8 @@ public class AccountService implements UserDetailsService {
                 account.passwordHash(),
                 account.role(),
                 account.active(),
-                account.credentialVersion());
+                account.credentialVersion(),
+                account.wantsPasskeyToo());
     }
 
     /** @throws UsernameNotFoundException if the account is gone */
@@ -343,14 +354,15 @@ public class AccountService implements UserDetailsService {
      * @param displayName what is written beside her entries
      * @param role what she may do
      * @param active whether she may sign in now
+     * @param wantsPasskeyToo whether her password alone is not enough
      */
-    public record Person(String name, String displayName, Role role, boolean active) {}
+    public record Person(String name, String displayName, Role role, boolean active, boolean wantsPasskeyToo) {}
 
     /** By name. */
     @Transactional(readOnly = true)
     public List<Person> people() {
         return accounts.findAllByOrderByName().stream()
-                .map(a -> new Person(a.name(), a.displayName(), a.role(), a.active()))
+                .map(a -> new Person(a.name(), a.displayName(), a.role(), a.active(), a.wantsPasskeyToo()))
                 .toList();
     }
 

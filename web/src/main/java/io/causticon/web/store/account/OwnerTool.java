@@ -59,14 +59,15 @@ public final class OwnerTool {
                     e);
         }
         out.println(name + " is an owner now, and signs in with " + password);
-        out.println("Change it under Settings. Everywhere else " + name + " is signed out.");
+        out.println("Change it under Settings. Everywhere else " + name + " is signed out;"
+                + " the password alone is enough.");
     }
 
     /** Every sign-in of hers ends, as the password that it was made with does. */
     private static boolean become(Connection connection, String name, String password) throws SQLException {
         try (PreparedStatement account = connection.prepareStatement(
                 "update account set role = 'OWNER', active = true, password_hash = ?, credential_version ="
-                        + " credential_version + 1 where name = ?")) {
+                        + " credential_version + 1, passkey_too = false where name = ?")) {
             account.setString(1, "{bcrypt}" + new BCryptPasswordEncoder().encode(password));
             account.setString(2, name);
             return account.executeUpdate() == 1;

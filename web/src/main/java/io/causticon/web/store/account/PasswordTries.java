@@ -77,6 +77,16 @@ public class PasswordTries {
         succeeded(keys(name, knock));
     }
 
+    /** Counts a try that is for no name, by where it comes from alone. */
+    public Duration tryFrom(Knock knock) {
+        return tryNow(List.of(new Key(Kind.ADDRESS, block(knock.address()))));
+    }
+
+    /** What came from there for no name was right. */
+    public void rightFrom(Knock knock) {
+        succeeded(List.of(new Key(Kind.ADDRESS, block(knock.address()))));
+    }
+
     /** A name is trimmed before it is cut: blanks before it make no other name of it. */
     private static List<Key> keys(String name, Knock knock) {
         String whole = AccountService.normal(name);

@@ -17,18 +17,27 @@ import org.springframework.security.core.userdetails.UserDetails;
  * @param role what she may do
  * @param active whether she may sign in at all
  * @param credentialVersion of the password that was looked at
+ * @param wantsPasskeyToo whether her password alone is not enough
  */
 public record SignedIn(
-        UUID signIn, UUID account, String name, String passwordHash, Role role, boolean active, int credentialVersion)
+        UUID signIn,
+        UUID account,
+        String name,
+        String passwordHash,
+        Role role,
+        boolean active,
+        int credentialVersion,
+        boolean wantsPasskeyToo)
         implements UserDetails {
 
     public SignedIn as(Role other) {
-        return new SignedIn(signIn, account, name, passwordHash, other, active, credentialVersion);
+        return new SignedIn(signIn, account, name, passwordHash, other, active, credentialVersion, wantsPasskeyToo);
     }
 
     /** The same person by another sign-in. */
     public SignedIn by(UUID otherSignIn) {
-        return new SignedIn(otherSignIn, account, name, passwordHash, role, active, credentialVersion);
+        return new SignedIn(
+                otherSignIn, account, name, passwordHash, role, active, credentialVersion, wantsPasskeyToo);
     }
 
     @Override

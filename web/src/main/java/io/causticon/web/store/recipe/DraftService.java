@@ -110,8 +110,9 @@ public class DraftService {
         try {
             return transaction.execute(t -> keptNow(maker, sheet, row(maker, sheet, page, recipe, typed, form)));
         } catch (DataIntegrityViolationException | ConcurrencyFailureException e) {
-            // Two changes of one page at the same moment: the next change keeps both.
-            return Optional.of(clock.instant());
+            // Two changes of one page at the same moment, such as its last word and whoever tells it again: the other
+            // is kept by now, and this one is looked at once more, so that neither goes with the other's failure.
+            return transaction.execute(t -> keptNow(maker, sheet, row(maker, sheet, page, recipe, typed, form)));
         }
     }
 

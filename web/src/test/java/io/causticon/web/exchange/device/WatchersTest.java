@@ -28,7 +28,7 @@ class WatchersTest {
     private static final BatchId BATCH = new BatchId(UUID.randomUUID());
 
     private static SignedIn signedIn(String name) {
-        return new SignedIn(UUID.randomUUID(), UUID.randomUUID(), name, "", Role.MAKER, true, 1);
+        return new SignedIn(UUID.randomUUID(), UUID.randomUUID(), name, "", Role.MAKER, true, 1, false);
     }
 
     /** Of two sign-ins of one maker, and of another maker. */

@@ -72,7 +72,7 @@ class SchemasTest {
         assertThatThrownBy(() -> RunningApplication.in(folder))
                 .satisfies(e -> assertThat(
                                 StartFault.words(e, folder.toString(), "0").orElse(""))
-                        .contains("were written by a newer Causticon (tables 99, this one knows 18). Nothing was"
+                        .contains("were written by a newer Causticon (tables 99, this one knows 19). Nothing was"
                                 + " changed."));
     }
 
