@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -46,6 +47,7 @@ public final class OwnerTool {
         String password = Token.fresh().substring(0, LETTERS);
         try (Connection connection = DataFile.open(data)) {
             connection.setAutoCommit(false);
+            checkTables(connection, data);
             if (!become(connection, name, password)) {
                 throw new BackupFault("Nobody signs in as " + name + ". Nothing was changed.");
             }
@@ -61,6 +63,16 @@ public final class OwnerTool {
         out.println(name + " is an owner now, and signs in with " + password);
         out.println("Change it under Settings. Everywhere else " + name + " is signed out;"
                 + " the password alone is enough.");
+    }
+
+    /** This program brings data of an earlier one up to date when it starts, and not here. */
+    private static void checkTables(Connection connection, Path data) throws SQLException {
+        try (ResultSet column = connection.getMetaData().getColumns(null, null, "ACCOUNT", "PASSKEY_TOO")) {
+            if (!column.next()) {
+                throw new BackupFault("The data in " + data + " are of an earlier Causticon. Start it with them once,"
+                        + " stop it, and come back. Nothing was changed.");
+            }
+        }
     }
 
     /** Every sign-in of hers ends, as the password that it was made with does. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import io.causticon.web.harness.Client;
 import io.causticon.web.harness.RunningApplication;
+import io.causticon.web.store.account.OwnerTool;
 import io.causticon.web.store.batch.BatchService;
 import io.causticon.web.store.batch.Summaries;
 import java.io.IOException;
@@ -57,6 +58,17 @@ class SchemasTest {
             assertThat(counts.get(Summaries.Which.ALL) + counts.get(Summaries.Which.ABANDONED))
                     .isEqualTo(application.bean(BatchService.class).ids().size());
         }
+    }
+
+    @Test
+    void ofAnEarlierProgramAreNotWrittenBeforeTheyAreUpToDate() throws IOException {
+        unpack(15);
+        assertThatThrownBy(() -> OwnerTool.run(System.out, folder.toString(), "ines"))
+                .hasMessageContaining("are of an earlier Causticon");
+        try (RunningApplication application = RunningApplication.in(folder)) {
+            new Client(application.address()).signIn("ines", PASSWORD);
+        }
+        OwnerTool.run(System.out, folder.toString(), "ines");
     }
 
     @Test
