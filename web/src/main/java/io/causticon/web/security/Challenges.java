@@ -1,7 +1,7 @@
 package io.causticon.web.security;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
+import io.causticon.web.shared.Caches;
 import io.causticon.web.store.account.RememberKey;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
@@ -33,7 +33,7 @@ class Challenges {
 
     /** Only right answers come here, so nobody fills it. */
     private final Cache<String, Boolean> used =
-            Caffeine.newBuilder().maximumSize(MOST_USED).expireAfterWrite(GOOD_FOR).build();
+            Caches.atMost(MOST_USED).expireAfterWrite(GOOD_FOR).build();
 
     Challenges(RememberKey key, Clock clock) {
         this.seal = new Seal(key, "passkey");

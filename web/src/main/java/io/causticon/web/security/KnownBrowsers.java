@@ -47,7 +47,7 @@ public class KnownBrowsers {
         List<String> parts = parts(request);
         return parts.stream()
                 .skip(1)
-                .filter(shown -> seal.isOf(shown, parts.get(0) + " " + name))
+                .filter(shown -> seal.isOf(shown, mark(parts.get(0), name)))
                 .findFirst()
                 .map(shown -> parts.get(0));
     }
@@ -57,19 +57,13 @@ public class KnownBrowsers {
         String name = AccountService.normal(typed);
         List<String> known = parts(request);
         String id = known.isEmpty() ? UUID.randomUUID().toString() : known.get(0);
-        List<String> parts = new ArrayList<>(List.of(id, seal(id, name)));
+        List<String> parts = new ArrayList<>(List.of(id, seal.of(mark(id, name))));
         known.stream()
                 .skip(1)
                 .filter(s -> !parts.contains(s))
                 .limit(MOST_NAMES - 1L)
                 .forEach(parts::add);
-        Cookie cookie = new Cookie(cookieName, String.join(".", parts));
-        cookie.setMaxAge((int) KEPT.toSeconds());
-        cookie.setPath("/");
-        cookie.setHttpOnly(true);
-        cookie.setSecure(request.isSecure());
-        cookie.setAttribute("SameSite", "Strict");
-        response.addCookie(cookie);
+        response.addCookie(OwnCookie.of(cookieName, String.join(".", parts), KEPT, request));
     }
 
     private List<String> parts(HttpServletRequest request) {
@@ -84,7 +78,7 @@ public class KnownBrowsers {
                         .toList();
     }
 
-    private String seal(String id, String name) {
-        return seal.of(id + " " + name);
+    private static String mark(String id, String name) {
+        return id + " " + name;
     }
 }

@@ -7,6 +7,7 @@ import java.util.Base64;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.dao.DataAccessException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.web.webauthn.api.AuthenticatorAssertionResponse;
@@ -34,6 +35,9 @@ import tools.jackson.databind.json.JsonMapper;
  * Asks devices to sign, and checks what they signed (W3C Web Authentication level 3, 7). A workshop is reached by
  * whatever name its network gives it, so a passkey is for the name that its maker's browser was at: the browser signs
  * for no other, and a signature for another is refused here too.
+ *
+ * <p>Strangers send what they like, and what reads it says in many ways that it is none: they are all one answer. Only
+ * what is wrong with the data here is thrown on.
  */
 @Component
 class PasskeySignatures {
@@ -92,8 +96,10 @@ class PasskeySignatures {
                             new ImmutablePublicKeyCredentialCreationOptionsRequest(authentication(who))),
                     new RelyingPartyPublicKey(credential, label)));
             return true;
+        } catch (DataAccessException e) {
+            throw e;
         } catch (RuntimeException e) {
-            return isNone(e);
+            return false;
         }
     }
 
@@ -122,21 +128,11 @@ class PasskeySignatures {
                             credential))
                     .getId());
             return challenges.use(challenge) ? Optional.of(account) : Optional.empty();
+        } catch (DataAccessException e) {
+            throw e;
         } catch (RuntimeException e) {
-            isNone(e);
             return Optional.empty();
         }
-    }
-
-    /**
-     * Strangers send what they like, and what reads it says in many ways that it is none: they are all one answer. What
-     * is wrong with us, and not with it, is thrown on.
-     */
-    private static boolean isNone(RuntimeException e) {
-        if (e instanceof org.springframework.dao.DataAccessException) {
-            throw e;
-        }
-        return false;
     }
 
     private byte[] challenge(Bytes clientData) {

@@ -34,11 +34,12 @@ class PasswordFirst {
 
     void keep(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
         long until = clock.instant().plus(GOOD_FOR).getEpochSecond();
-        response.addCookie(cookie(until + BETWEEN + seal.of(mark(who, until)), (int) GOOD_FOR.toSeconds(), request));
+        String value = until + BETWEEN + seal.of(mark(who, until));
+        response.addCookie(OwnCookie.of(cookie, value, GOOD_FOR, request));
     }
 
     void forget(HttpServletRequest request, HttpServletResponse response) {
-        response.addCookie(cookie("", 0, request));
+        response.addCookie(OwnCookie.of(cookie, "", Duration.ZERO, request));
     }
 
     /** What a request carries of it; empty where it carries nothing. */
@@ -64,15 +65,5 @@ class PasswordFirst {
 
     private static String mark(SignedIn who, long until) {
         return who.account() + " " + who.credentialVersion() + " " + until;
-    }
-
-    private Cookie cookie(String value, int seconds, HttpServletRequest request) {
-        Cookie made = new Cookie(cookie, value);
-        made.setMaxAge(seconds);
-        made.setPath("/");
-        made.setHttpOnly(true);
-        made.setSecure(request.isSecure());
-        made.setAttribute("SameSite", "Strict");
-        return made;
     }
 }

@@ -4,10 +4,10 @@ import io.causticon.web.shared.CookieNames;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.SignIns;
 import io.causticon.web.store.account.SignedIn;
-import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.SecureRandom;
+import java.time.Duration;
 import java.util.Base64;
 import java.util.Optional;
 import java.util.UUID;
@@ -107,22 +107,13 @@ public final class RememberedBrowsers extends AbstractRememberMeServices {
 
     @Override
     protected void setCookie(String[] tokens, int maxAge, HttpServletRequest request, HttpServletResponse response) {
-        response.addCookie(cookie(encodeCookie(tokens), maxAge, request));
+        response.addCookie(
+                OwnCookie.of(getCookieName(), encodeCookie(tokens), Duration.ofSeconds(maxAge), request));
     }
 
     @Override
     protected void cancelCookie(HttpServletRequest request, HttpServletResponse response) {
-        response.addCookie(cookie("", 0, request));
-    }
-
-    private Cookie cookie(String value, int maxAge, HttpServletRequest request) {
-        Cookie cookie = new Cookie(getCookieName(), value);
-        cookie.setMaxAge(maxAge);
-        cookie.setPath("/");
-        cookie.setHttpOnly(true);
-        cookie.setSecure(request.isSecure());
-        cookie.setAttribute("SameSite", "Strict");
-        return cookie;
+        response.addCookie(OwnCookie.of(getCookieName(), "", Duration.ZERO, request));
     }
 
     /** What a cookie says. */

@@ -3,8 +3,7 @@ package io.causticon.web.security;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.harness.Client;
-import io.causticon.web.harness.RunningApplication;
-import io.causticon.web.harness.SteppedClock;
+import io.causticon.web.harness.OwnClock;
 import java.io.IOException;
 import java.net.Socket;
 import java.net.URI;
@@ -16,10 +15,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -30,27 +28,16 @@ class DoorsTest {
     private static final int PLACES = 12;
     private static final int PATIENCE = 120_000;
 
-    private static SteppedClock clock;
-    private static RunningApplication application;
-
-    @BeforeAll
-    static void start() {
-        clock = new SteppedClock();
-        application = RunningApplication.at(clock);
-    }
-
-    @AfterAll
-    static void stop() {
-        application.close();
-    }
+    @RegisterExtension
+    static final OwnClock OWN = new OwnClock();
 
     @BeforeEach
     void forgiven() {
-        clock.pass(Duration.ofHours(2));
+        OWN.pass(Duration.ofHours(2));
     }
 
     private static Client stranger() {
-        Client client = new Client(application.address());
+        Client client = new Client(OWN.address());
         client.get("/sign-in");
         return client;
     }
@@ -81,7 +68,7 @@ class DoorsTest {
 
     @Test
     void theOldPasswordIsGuessedNoFasterThanAtTheDoor() {
-        Client client = new Client(application.address()).signIn("odd");
+        Client client = new Client(OWN.address()).signIn("odd");
         List<String> pages = IntStream.range(0, 25)
                 .mapToObj(i -> client.post(
                                 "/settings/password", Map.of("old", "guess-" + i, "password", "another-one-" + i))
@@ -113,7 +100,7 @@ class DoorsTest {
     @ParameterizedTest
     @ValueSource(strings = {"TRACE", "CONNECT", "TRACK"})
     void nobodyIsToldWhatABrowserSent(String method) throws IOException {
-        URI at = URI.create(application.address());
+        URI at = URI.create(OWN.address());
         try (Socket socket = new Socket(at.getHost(), at.getPort())) {
             socket.setSoTimeout(PATIENCE);
             socket.getOutputStream()
@@ -144,7 +131,7 @@ class DoorsTest {
     /** Each sends the first byte of a sign-in and then nothing. */
     @Test
     void whoeverSendsByteByByteHoldsUpNobodyElse() throws IOException {
-        Client maker = new Client(application.address()).signIn("ines");
+        Client maker = new Client(OWN.address()).signIn("ines");
         List<Socket> sockets = new ArrayList<>();
         try {
             for (int i = 0; i < SOCKETS; i++) {
@@ -172,7 +159,7 @@ class DoorsTest {
 
     /** A form whose length is told and whose first byte alone is sent. */
     private static Socket begin(String path, int length) throws IOException {
-        URI at = URI.create(application.address());
+        URI at = URI.create(OWN.address());
         Socket socket = new Socket(at.getHost(), at.getPort());
         socket.setSoTimeout(PATIENCE);
         socket.getOutputStream()

@@ -4,8 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.harness.Browser;
 import io.causticon.web.harness.Client;
-import io.causticon.web.harness.RunningApplication;
-import io.causticon.web.harness.SteppedClock;
+import io.causticon.web.harness.OwnClock;
 import io.causticon.web.store.account.AccountService;
 import io.causticon.web.store.account.Role;
 import io.causticon.web.store.audit.Deeds;
@@ -15,11 +14,10 @@ import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jsoup.Jsoup;
 import org.jspecify.annotations.Nullable;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -29,29 +27,18 @@ class PasskeysTest {
     private static final String PASSWORD = "lye-into-water";
     private static final AtomicInteger MADE = new AtomicInteger();
 
-    private static SteppedClock clock;
-    private static RunningApplication application;
+    @RegisterExtension
+    static final OwnClock OWN = new OwnClock();
 
     private String name = "";
     private @Nullable Browser begun;
 
-    @BeforeAll
-    static void start() {
-        clock = new SteppedClock();
-        application = RunningApplication.at(clock);
-    }
-
-    @AfterAll
-    static void stop() {
-        application.close();
-    }
-
     @BeforeEach
     void somebodyNew() {
         name = "pia" + MADE.incrementAndGet();
-        application.bean(AccountService.class).create(name, "", PASSWORD, Role.MAKER);
+        OWN.application().bean(AccountService.class).create(name, "", PASSWORD, Role.MAKER);
         // What a test before did wrong is forgiven.
-        clock.pass(Duration.ofHours(2));
+        OWN.pass(Duration.ofHours(2));
     }
 
     @AfterEach
@@ -64,7 +51,7 @@ class PasskeysTest {
     /** Begun where it is needed, with a device that holds no passkey of another test. */
     private Browser browser() {
         if (begun == null) {
-            begun = new Browser(application.address()).withDevice();
+            begun = new Browser(OWN.address()).withDevice();
         }
         return begun;
     }
@@ -103,7 +90,7 @@ class PasskeysTest {
     }
 
     private Client atTheDoor() {
-        Client client = new Client(application.address());
+        Client client = new Client(OWN.address());
         client.get("/sign-in");
         return client;
     }
@@ -120,7 +107,7 @@ class PasskeysTest {
         signOut();
         browser().press("Sign in with a passkey").waitForText("That passkey opens nothing here.");
 
-        String trail = Jsoup.parse(new Client(application.address())
+        String trail = Jsoup.parse(new Client(OWN.address())
                         .signIn("ines")
                         .get("/people/audit?name=" + name)
                         .body())
@@ -131,7 +118,7 @@ class PasskeysTest {
     @Test
     void whatIsSignedOpensOnceAndAtThisAddressAlone() {
         addOne();
-        Client elsewhere = new Client(application.address().replace("localhost", "127.0.0.1"));
+        Client elsewhere = new Client(OWN.address().replace("localhost", "127.0.0.1"));
         elsewhere.get("/sign-in");
         String signed = signed();
         assertThat(led(elsewhere, signed)).isEqualTo("/sign-in?wrong=passkey");
@@ -142,7 +129,7 @@ class PasskeysTest {
         assertThat(led(atTheDoor(), signed)).isEqualTo("/sign-in?wrong=passkey");
 
         String late = signed();
-        clock.pass(Challenges.GOOD_FOR);
+        OWN.pass(Challenges.GOOD_FOR);
         assertThat(led(atTheDoor(), late)).isEqualTo("/sign-in?wrong=passkey");
     }
 
@@ -165,10 +152,10 @@ class PasskeysTest {
                 .isEqualTo("/sign-in?next=passkey");
         assertThat(led(thief.get("/plan"))).isEqualTo("/sign-in");
         String signed = signed();
-        clock.pass(Duration.ofMinutes(6));
+        OWN.pass(Duration.ofMinutes(6));
         assertThat(led(thief, signed)).isEqualTo("/sign-in?next=password");
 
-        Client owner = new Client(application.address()).signIn("ines");
+        Client owner = new Client(OWN.address()).signIn("ines");
         owner.post(
                 "/people/role",
                 Map.of("name", name, "role", "MAKER", "active", "true", "passwordAlone", "true"));
@@ -197,14 +184,14 @@ class PasskeysTest {
     @Test
     void oneIsShownInsteadOfThePasswordThatIsAskedForAgain() {
         addOne();
-        clock.pass(PasswordAgain.LATELY.plusMinutes(1));
+        OWN.pass(PasswordAgain.LATELY.plusMinutes(1));
         browser().open("/settings/passkeys").press("Take it away").waitForText("Your password again");
         browser().press("Show a passkey instead").waitForText("You have none yet.");
     }
 
     @Test
     void whatIsToBeSignedIsKnownAgainOnceAndForItsUseAlone() {
-        Challenges challenges = application.bean(Challenges.class);
+        Challenges challenges = OWN.application().bean(Challenges.class);
         byte[] given = challenges.fresh("sign in");
         assertThat(challenges.isGood("sign in", given)).isTrue();
         assertThat(challenges.isGood("add to somebody", given)).isFalse();
@@ -232,7 +219,7 @@ class PasskeysTest {
             })
     void whatIsNoneOpensNothing(String told) {
         assertThat(led(atTheDoor(), told)).isEqualTo("/sign-in?wrong=passkey");
-        Client maker = new Client(application.address()).signIn(name);
+        Client maker = new Client(OWN.address()).signIn(name);
         assertThat(maker.post("/settings/passkeys", Map.of("passkey", told)).body())
                 .contains("No passkey came from your device");
     }
@@ -244,9 +231,9 @@ class PasskeysTest {
             stranger.post("/sign-in", Map.of("passkey", "x"));
         }
         assertThat(led(stranger, "x")).startsWith("/sign-in?wait=");
-        clock.pass(Duration.ofHours(2));
-        application.bean(Deeds.class).awaitWritten();
-        Client owner = new Client(application.address()).signIn("ines");
+        OWN.pass(Duration.ofHours(2));
+        OWN.application().bean(Deeds.class).awaitWritten();
+        Client owner = new Client(OWN.address()).signIn("ines");
         assertThat(Jsoup.parse(owner.get("/people/audit").body()).text()).containsOnlyOnce("too many tries");
     }
 }

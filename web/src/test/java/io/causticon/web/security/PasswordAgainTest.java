@@ -3,18 +3,16 @@ package io.causticon.web.security;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.harness.Client;
-import io.causticon.web.harness.RunningApplication;
-import io.causticon.web.harness.SteppedClock;
+import io.causticon.web.harness.OwnClock;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -24,26 +22,15 @@ class PasswordAgainTest {
     private static final String PASSWORD = "lye-into-water";
     private static final Map<String, String> TOKEN = Map.of("name", "kiosk & co", "scopes", "READ", "endsOn", "");
 
-    private static SteppedClock clock;
-    private static RunningApplication application;
+    @RegisterExtension
+    static final OwnClock OWN = new OwnClock();
 
     private Client owner;
 
-    @BeforeAll
-    static void start() {
-        clock = new SteppedClock();
-        application = RunningApplication.at(clock);
-    }
-
-    @AfterAll
-    static void stop() {
-        application.close();
-    }
-
     @BeforeEach
     void aWhileAgo() {
-        owner = new Client(application.address()).signIn("ines");
-        clock.pass(PasswordAgain.LATELY.plusMinutes(1));
+        owner = new Client(OWN.address()).signIn("ines");
+        OWN.pass(PasswordAgain.LATELY.plusMinutes(1));
     }
 
     private static String led(HttpResponse<String> answer) {
@@ -92,7 +79,7 @@ class PasswordAgainTest {
                 .filter(p -> p.contains("not the present password"))
                 .count();
         assertThat(looked).isLessThanOrEqualTo(5);
-        clock.pass(Duration.ofHours(2));
+        OWN.pass(Duration.ofHours(2));
     }
 
     @ParameterizedTest
@@ -116,7 +103,7 @@ class PasswordAgainTest {
     void aSignInEndsSomeDayHoweverOftenItIsUsed() {
         for (int day = 0; day < 89; day += 5) {
             assertThat(owner.get("/settings").statusCode()).isEqualTo(200);
-            clock.pass(Duration.ofDays(5));
+            OWN.pass(Duration.ofDays(5));
         }
         assertThat(led(owner.get("/settings"))).contains("/sign-in");
     }

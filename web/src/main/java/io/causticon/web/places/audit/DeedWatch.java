@@ -1,7 +1,7 @@
 package io.causticon.web.places.audit;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
+import io.causticon.web.shared.Caches;
 import io.causticon.web.store.audit.Deeds;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -44,8 +44,7 @@ class DeedWatch implements WebMvcConfigurer, HandlerInterceptor, TransactionExec
     private static final int MOST_ADDRESSES = 1000;
 
     private final Deeds deeds;
-    private final Cache<String, Boolean> tooMany = Caffeine.newBuilder()
-            .maximumSize(MOST_ADDRESSES)
+    private final Cache<String, Boolean> tooMany = Caches.atMost(MOST_ADDRESSES)
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 

@@ -76,7 +76,7 @@ class SignInController {
         } else if (PASSKEY.equals(next)) {
             return "Your password is right. Now your passkey.";
         }
-        return next == null ? "" : "You asked for both: type your password first, then show the passkey.";
+        return "password".equals(next) ? "You asked for both: type your password first, then show the passkey." : "";
     }
 
     @GetMapping("/first-visit")

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
@@ -107,12 +108,14 @@ public class DraftService {
         if (form.length() > LONGEST || done.getIfPresent(sheet.page()) != null) {
             return Optional.of(clock.instant());
         }
+        TransactionCallback<Optional<Instant>> keeping =
+                t -> keptNow(maker, sheet, row(maker, sheet, page, recipe, typed, form));
         try {
-            return transaction.execute(t -> keptNow(maker, sheet, row(maker, sheet, page, recipe, typed, form)));
+            return transaction.execute(keeping);
         } catch (DataIntegrityViolationException | ConcurrencyFailureException e) {
             // Two changes of one page at the same moment, such as its last word and whoever tells it again: the other
             // is kept by now, and this one is looked at once more, so that neither goes with the other's failure.
-            return transaction.execute(t -> keptNow(maker, sheet, row(maker, sheet, page, recipe, typed, form)));
+            return transaction.execute(keeping);
         }
     }
 
