@@ -29,20 +29,24 @@ const told = ({ id, rawId, type, response, authenticatorAttachment }) =>
 const works = () =>
   window.isSecureContext && Boolean(window.PublicKeyCredential) && !/^[\d.]+$|:/.test(window.location.hostname);
 
+const NOT_HERE = 'No browser makes or shows a passkey at this address. Open the workshop by its name under https,'
+  + ' or as localhost on its own machine.';
+
 const words = (error) =>
   error.name === 'InvalidStateError'
     ? 'This device has a passkey of yours already.'
     : error.name === 'NotAllowedError'
-      ? 'No passkey came. It was put off, took too long, or this device has none for this address.'
+      ? 'No passkey came. It was put off or took too long, the device has none for this address, or the key has no PIN yet.'
       : 'This browser could not ask for a passkey here.';
 
 export function passkey(form) {
   const field = form.querySelector('[data-signed]');
   const problem = form.querySelector('[data-passkey-problem]');
   if (!works()) {
+    const tells = 'tellsWithout' in problem.dataset;
     form.querySelectorAll('[data-passkey-works]').forEach((part) => part.remove());
-    problem.textContent = problem.dataset.without ?? '';
-    form.hidden = !problem.dataset.without;
+    problem.textContent = tells ? NOT_HERE : '';
+    form.hidden = !tells;
     return;
   }
   form.hidden = false;

@@ -36,6 +36,8 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
 import org.springframework.security.web.authentication.rememberme.RememberMeAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.firewall.HttpFirewall;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -114,6 +116,14 @@ class SecurityConfiguration {
                 PasskeyDoor.UnknownPasskeyException.class,
                 AuthenticationFailureBadCredentialsEvent.class));
         return publisher;
+    }
+
+    /** A browser always says where it asks; what is made for an address, as passkeys are, can be made for no other. */
+    @Bean
+    static HttpFirewall whoAsksNowhereIsRefused() {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedHostnames(host -> !host.isBlank());
+        return firewall;
     }
 
     /** Devices and calendars carry a token of their own: no session, no form, no cookie. */

@@ -98,18 +98,29 @@ class DoorsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"TRACE", "CONNECT", "TRACK"})
-    void nobodyIsToldWhatABrowserSent(String method) throws IOException {
+    @ValueSource(strings = {"", " ", "a b", "\"><script>", "..", "%00"})
+    void whoeverAsksNowhereIsRefused(String host) throws IOException {
+        assertThat(answer("GET /sign-in/passkey", host)).startsWith("HTTP/1.1 400").doesNotContain("rpId");
+    }
+
+    private static String answer(String what, String host) throws IOException {
         URI at = URI.create(OWN.address());
         try (Socket socket = new Socket(at.getHost(), at.getPort())) {
             socket.setSoTimeout(PATIENCE);
             socket.getOutputStream()
-                    .write((method + " /sign-in HTTP/1.1\r\nHost: localhost\r\nCookie: causticon=secret\r\n"
+                    .write((what + " HTTP/1.1\r\nHost: " + host + "\r\nCookie: causticon=secret\r\n"
                                     + "Connection: close\r\n\r\n")
                             .getBytes(StandardCharsets.US_ASCII));
-            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-            assertThat(answer).matches("(?s)HTTP/1\\.1 [45].*").doesNotContain("secret");
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"TRACE", "CONNECT", "TRACK"})
+    void nobodyIsToldWhatABrowserSent(String method) throws IOException {
+        assertThat(answer(method + " /sign-in", "localhost"))
+                .matches("(?s)HTTP/1\\.1 [45].*")
+                .doesNotContain("secret");
     }
 
     @Test

@@ -73,8 +73,6 @@ class SignInController {
             return "That passkey opens nothing here. It may have been taken away, or it is for another address.";
         } else if (wrong != null) {
             return "Name and password do not go together. Check both; capitals count in the password.";
-        } else if (PASSKEY.equals(next)) {
-            return "Your password is right. Now your passkey.";
         }
         return "password".equals(next) ? "You asked for both: type your password first, then show the passkey." : "";
     }
