@@ -51,15 +51,23 @@ class RackController {
     private final Panels panels;
     private final BatchService batches;
     private final Logbook logbook;
+    private final Moved moved;
     private final Clock clock;
 
     RackController(
-            Summaries summaries, Makings makings, Panels panels, BatchService batches, Logbook logbook, Clock clock) {
+            Summaries summaries,
+            Makings makings,
+            Panels panels,
+            BatchService batches,
+            Logbook logbook,
+            Moved moved,
+            Clock clock) {
         this.summaries = summaries;
         this.makings = makings;
         this.panels = panels;
         this.batches = batches;
         this.logbook = logbook;
+        this.moved = moved;
         this.clock = clock;
     }
 
@@ -112,6 +120,8 @@ class RackController {
     @GetMapping("/")
     String rack(Model model, Maker maker, @ModelAttribute Asked asked) {
         Instant now = clock.instant();
+        // Before anything is read: what comes between shows a moment later, and is not missed.
+        model.addAttribute("moved", moved.now());
         Formats formats = maker.formats();
         Summaries.Page page = summaries.page(
                 asked.which(), asked.find(), asked.age().map(now::minus), BatchId.read(asked.after()), ROWS);
