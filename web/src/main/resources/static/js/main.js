@@ -66,6 +66,6 @@ keys(document);
 keyList(document);
 clocks(document);
 keepSplashAtHand();
-keepsUp(document);
+keepsUp(document, (part) => part.querySelectorAll('[data-once]').forEach(once));
 tellWhenAway(document.body);
 attach('[data-kept-pages]', listKept);

@@ -230,6 +230,17 @@ class PagesTest {
         }
 
         @Test
+        void showsWhatIsBegunSinceAndLeavesWhatIsTyped(RunningApplication application, Browser browser) {
+            browser.signIn("odd").open("/");
+            browser.script("document.querySelector('.rack-chart details').open = true");
+            browser.type("find", "half a wo");
+            Swirl.lyeIn(application, "Begun beside an open rack");
+            browser.waitUntilTrue(() -> browser.text(".rack-chart").contains("Begun beside an open rack"));
+            assertThat(browser.value("find")).isEqualTo("half a wo");
+            assertThat(browser.all(".rack-chart details[open]")).hasSize(1);
+        }
+
+        @Test
         void hasATableForThoseWhoDoNotSeeTheChart(Client client) {
             assertThat(client.signIn("guest").get("/").body())
                     .contains("The same as a table")

@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +29,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Home: all batches by age. */
@@ -51,23 +53,15 @@ class RackController {
     private final Panels panels;
     private final BatchService batches;
     private final Logbook logbook;
-    private final Moved moved;
     private final Clock clock;
 
     RackController(
-            Summaries summaries,
-            Makings makings,
-            Panels panels,
-            BatchService batches,
-            Logbook logbook,
-            Moved moved,
-            Clock clock) {
+            Summaries summaries, Makings makings, Panels panels, BatchService batches, Logbook logbook, Clock clock) {
         this.summaries = summaries;
         this.makings = makings;
         this.panels = panels;
         this.batches = batches;
         this.logbook = logbook;
-        this.moved = moved;
         this.clock = clock;
     }
 
@@ -121,7 +115,7 @@ class RackController {
     String rack(Model model, Maker maker, @ModelAttribute Asked asked) {
         Instant now = clock.instant();
         // Before anything is read: what comes between shows a moment later, and is not missed.
-        model.addAttribute("moved", moved.now());
+        model.addAttribute("edition", summaries.edition());
         Formats formats = maker.formats();
         Summaries.Page page = summaries.page(
                 asked.which(), asked.find(), asked.age().map(now::minus), BatchId.read(asked.after()), ROWS);
@@ -153,6 +147,13 @@ class RackController {
         model.addAttribute("due", new DueList(summaries, makings, panels, formats, now).shown(asked.allDue(), (String)
                         model.getAttribute("dueBatch")));
         return "rack/rack";
+    }
+
+    /** Of which edition a rack made now would be: a page that stays open asks for it, and costs no question of rows. */
+    @GetMapping(path = "/edition", produces = MediaType.TEXT_PLAIN_VALUE)
+    @ResponseBody
+    String edition() {
+        return Long.toString(summaries.edition());
     }
 
     /**

@@ -20,6 +20,7 @@ import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -33,6 +34,8 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -68,6 +71,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final boolean anew;
+    private final AtomicLong edition;
     private final ScheduledExecutorService background =
             Executors.newSingleThreadScheduledExecutor(DaemonThreads.named("renews-summaries"));
 
@@ -96,6 +100,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
         this.anew = anew;
+        this.edition = new AtomicLong(clock.millis());
     }
 
     /** What a list can be narrowed to. */
@@ -271,11 +276,30 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
         return queries.lastInto(mould).map(BatchId::new);
     }
 
+    /**
+     * A number that grows with each row that is written, once it is on disk: whoever shows rows knows by it whether
+     * there are others since. It begins with the milliseconds of the start, so that none of an earlier run comes again.
+     */
+    public long edition() {
+        return edition.get();
+    }
+
+    /** Before it is on disk nobody could read what would be told here. */
+    private void countOnceWritten() {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                edition.incrementAndGet();
+            }
+        });
+    }
+
     /** Writes the row of a batch. Within the transaction that writes its log. */
     void write(Batch batch, int logVersion, Assessment judged) {
         SummaryRow row = new SummaryRow();
         SummaryCodec.write(row, batch, logVersion, judged, fingerprint(batch), clock.instant());
         tables.put(row);
+        countOnceWritten();
         scraps.follow(batch, judged);
     }
 
@@ -356,6 +380,7 @@ public class Summaries implements SmartInitializingSingleton, DisposableBean {
                 SummaryRow summary = rows.findById(id).orElseGet(SummaryRow::new);
                 SummaryCodec.write(summary, broken.batch(), row.begunAt, row.logVersion, now);
                 rows.save(summary);
+                countOnceWritten();
             } else if (result instanceof BatchReader.Readable readable) {
                 write(readable.batch(), row.logVersion, assessments.whenWritten(readable.batch()));
             }
