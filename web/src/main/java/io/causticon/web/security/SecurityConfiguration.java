@@ -7,6 +7,7 @@ import io.causticon.web.store.account.RememberKey;
 import io.causticon.web.store.account.SignIns;
 import jakarta.servlet.DispatcherType;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
@@ -53,6 +54,9 @@ class SecurityConfiguration {
             + " base-uri 'none'; frame-ancestors 'none'";
 
     private static final String NAME = "name";
+
+    /** Modes of a request by which somebody goes to a page; browsers tell none over a line without TLS. */
+    private static final Set<String> NAVIGATIONS = Set.of("navigate", "");
 
     private static final String[] OPEN = {
         "/sign-in",
@@ -161,9 +165,10 @@ class SecurityConfiguration {
             throws Exception {
         // In a cookie, so that whoever only knocks leaves nothing behind on the server.
         CookieRequestCache asked = new CookieRequestCache();
-        // Of pages alone: nobody wants to be led to a picture.
+        // Of pages that somebody goes to: nobody wants to be led to a picture, or to what a script asked for.
         asked.setRequestMatcher(r -> HttpMethod.GET.matches(r.getMethod())
-                && orEmpty(r.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.TEXT_HTML_VALUE));
+                && orEmpty(r.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.TEXT_HTML_VALUE)
+                && NAVIGATIONS.contains(orEmpty(r.getHeader("Sec-Fetch-Mode"))));
         asked.setCookieCustomizer(c -> c.setAttribute("SameSite", "Strict"));
         return http.authorizeHttpRequests(r -> r.requestMatchers(OPEN)
                         .permitAll()

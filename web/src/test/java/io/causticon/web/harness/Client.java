@@ -70,6 +70,13 @@ public final class Client {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
     }
 
+    /** As a browser asks that tells more of itself. */
+    public HttpResponse<String> get(String path, Map<String, String> headers) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).GET();
+        headers.forEach(request::header);
+        return send(request);
+    }
+
     /** What is no text. */
     public byte[] bytes(String path) {
         try {

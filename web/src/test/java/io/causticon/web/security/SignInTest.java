@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import io.causticon.web.harness.Application;
 import io.causticon.web.harness.Client;
+import java.net.URI;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 @Application
@@ -22,6 +24,23 @@ class SignInTest {
         assertThat(answer.statusCode()).isEqualTo(302);
         assertThat(answer.headers().firstValue("Location"))
                 .hasValueSatisfying(l -> assertThat(l).endsWith("/sign-in"));
+    }
+
+    /** A page that stays open asks on when its sign-in has ended; that is nowhere that somebody wants to go. */
+    @ParameterizedTest
+    @CsvSource({
+        "/shelf, text/html, navigate, /shelf",
+        "/shelf, text/html, '', /shelf",
+        "/edition, text/html, cors, /",
+        "/shelf, text/html, cors, /",
+        "/edition, '*/*', '', /"
+    })
+    void leadsToThePageThatWasAskedForAndToNothingAScriptAskedFor(
+            String path, String accept, String mode, String to, Client client) {
+        client.get(path, mode.isEmpty() ? Map.of("Accept", accept) : Map.of("Accept", accept, "Sec-Fetch-Mode", mode));
+        client.get("/sign-in");
+        String led = location(client.post("/sign-in", Map.of("name", "odd", "password", "lye-into-water")));
+        assertThat(URI.create(led).getPath()).isEqualTo(to);
     }
 
     @Test
